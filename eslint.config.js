@@ -1,0 +1,32 @@
+import tseslint from 'typescript-eslint'
+
+const clockAndChance = [
+  { object: 'Date', property: 'now', message: 'The core gets time as an argument.' },
+  { object: 'Math', property: 'random', message: 'The core gets seeds as arguments.' },
+  { object: 'crypto', property: 'randomUUID', message: 'The core makes ids from its inputs.' },
+  { property: 'localeCompare', message: 'Order differs between machines: compare code units.' },
+]
+
+export default tseslint.config(
+  { ignores: ['.next/**', '.cache/**', 'node_modules/**', 'public/**', 'next-env.d.ts', 'coverage/**', 'test-results/**'] },
+  ...tseslint.configs.recommended,
+  {
+    rules: {
+      '@typescript-eslint/no-explicit-any': 'error',
+      '@typescript-eslint/consistent-type-imports': ['error', { fixStyle: 'inline-type-imports' }],
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_' }],
+      'no-empty': ['error', { allowEmptyCatch: false }],
+      'prefer-const': 'error',
+      eqeqeq: ['error', 'smart'],
+    },
+  },
+  {
+    files: ['src/core/**/*.ts'],
+    ignores: ['src/core/**/*.test.ts'],
+    rules: {
+      'no-restricted-properties': ['error', ...clockAndChance],
+      'no-restricted-globals': ['error', 'window', 'document', 'fetch', 'localStorage', 'indexedDB', 'performance', 'process', 'setTimeout', 'Buffer'],
+      'no-restricted-syntax': ['error', { selector: "NewExpression[callee.name='Date'][arguments.length=0]", message: 'The core gets time as an argument.' }],
+    },
+  },
+)
