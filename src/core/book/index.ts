@@ -1,0 +1,7 @@
+export * from './book'
+export * from './create'
+export * from './doc'
+export * from './numbering'
+export * from './ops'
+export * from './roles'
+export * from './schema'

@@ -1,0 +1,46 @@
+import { type MarkSpec, type NodeSpec, Schema } from 'prosemirror-model'
+
+/**
+ * The text of a section: one ProseMirror schema that the core owns. The editor receives these specs, intake writes
+ * documents in it, pages and ebook read them. Every block carries an id that stays with it for life, so that a place
+ * in the book is { section, block, offset }. `toDOM` is given so that an editor can show the text; the core never calls it.
+ */
+const id = { id: { default: '' } }
+const align = { align: { default: null as string | null } }
+
+export const nodes: Record<string, NodeSpec> = {
+  doc: { content: 'block+' },
+  paragraph: { group: 'block', content: 'inline*', attrs: { ...id, ...align }, parseDOM: [{ tag: 'p' }], toDOM: n => ['p', n.attrs.align ? { 'data-align': n.attrs.align } : {}, 0] },
+  /** A heading inside a section: 1 is the largest below the section's own title. */
+  heading: { group: 'block', content: 'inline*', defining: true, attrs: { ...id, level: { default: 1 } }, parseDOM: [{ tag: 'h2', attrs: { level: 1 } }, { tag: 'h3', attrs: { level: 2 } }, { tag: 'h4', attrs: { level: 3 } }], toDOM: n => [`h${Math.min(6, n.attrs.level + 1)}`, 0] },
+  quote: { group: 'block', content: '(paragraph | list | verse)+', defining: true, attrs: id, parseDOM: [{ tag: 'blockquote' }], toDOM: () => ['blockquote', 0] },
+  /** A letter, note or document quoted whole; its paragraphs keep their alignment (date right, signature right). */
+  letter: { group: 'block', content: '(paragraph | list | verse)+', defining: true, attrs: id, parseDOM: [{ tag: 'section[data-letter]' }], toDOM: () => ['section', { 'data-letter': '' }, 0] },
+  verse: { group: 'block', content: 'line+', attrs: id, parseDOM: [{ tag: 'div[data-verse]' }], toDOM: () => ['div', { 'data-verse': '' }, 0] },
+  /** A line of verse. `indent` in ems; `stanza` says that a stanza begins here. */
+  line: { content: 'inline*', attrs: { indent: { default: 0 }, stanza: { default: false } }, parseDOM: [{ tag: 'p[data-line]' }], toDOM: () => ['p', { 'data-line': '' }, 0] },
+  list: { group: 'block', content: 'item+', attrs: { ...id, ordered: { default: false }, start: { default: 1 } }, parseDOM: [{ tag: 'ul', attrs: { ordered: false } }, { tag: 'ol', attrs: { ordered: true } }], toDOM: n => [n.attrs.ordered ? 'ol' : 'ul', 0] },
+  item: { content: 'paragraph (paragraph | list)*', defining: true, parseDOM: [{ tag: 'li' }], toDOM: () => ['li', 0] },
+  table: { group: 'block', content: 'row+', isolating: true, attrs: id, parseDOM: [{ tag: 'table' }], toDOM: () => ['table', ['tbody', 0]] },
+  row: { content: 'cell+', attrs: { head: { default: false } }, parseDOM: [{ tag: 'tr' }], toDOM: () => ['tr', 0] },
+  cell: { content: 'paragraph+', isolating: true, attrs: { span: { default: 1 } }, parseDOM: [{ tag: 'td' }, { tag: 'th' }], toDOM: n => ['td', n.attrs.span > 1 ? { colspan: String(n.attrs.span) } : {}, 0] },
+  /** A picture on its own lines; the content is its caption. `asset` is the SHA-256 of its bytes, `share` the part of the measure it takes. */
+  image: { group: 'block', content: 'inline*', attrs: { ...id, asset: { default: '' }, alt: { default: '' }, decoration: { default: false }, share: { default: 1 } }, parseDOM: [{ tag: 'figure' }], toDOM: n => ['figure', { 'data-asset': n.attrs.asset }, ['figcaption', 0]] },
+  scene_break: { group: 'block', attrs: id, parseDOM: [{ tag: 'hr' }], toDOM: () => ['hr'] },
+  page_break: { group: 'block', attrs: id, parseDOM: [{ tag: 'hr[data-page]' }], toDOM: () => ['hr', { 'data-page': '' }] },
+  text: { group: 'inline' },
+  hard_break: { group: 'inline', inline: true, selectable: false, parseDOM: [{ tag: 'br' }], toDOM: () => ['br'] },
+  /** A note stands where its mark stands; it is numbered and placed by pages and ebook. */
+  footnote: { group: 'inline', inline: true, content: '(text | hard_break)*', attrs: id, parseDOM: [{ tag: 'span[data-footnote]' }], toDOM: () => ['span', { 'data-footnote': '' }, 0] },
+}
+
+export const marks: Record<string, MarkSpec> = {
+  link: { attrs: { href: {} }, inclusive: false, parseDOM: [{ tag: 'a[href]', getAttrs: e => ({ href: (e as { getAttribute(n: string): string | null }).getAttribute('href') }) }], toDOM: m => ['a', { href: m.attrs.href as string }, 0] },
+  strong: { parseDOM: [{ tag: 'strong' }, { tag: 'b' }], toDOM: () => ['strong', 0] },
+  em: { parseDOM: [{ tag: 'em' }, { tag: 'i' }], toDOM: () => ['em', 0] },
+  small_caps: { parseDOM: [{ tag: 'span[data-small-caps]' }], toDOM: () => ['span', { 'data-small-caps': '' }, 0] },
+  superscript: { excludes: 'subscript superscript', parseDOM: [{ tag: 'sup' }], toDOM: () => ['sup', 0] },
+  subscript: { excludes: 'subscript superscript', parseDOM: [{ tag: 'sub' }], toDOM: () => ['sub', 0] },
+}
+
+export const schema = new Schema({ nodes, marks })

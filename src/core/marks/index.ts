@@ -1,0 +1,5 @@
+export * from './builder'
+export * from './marks'
+export * from './paint'
+export * from './path'
+export * from './read'

@@ -1,0 +1,121 @@
+import { type Colour, type GlyphFace, type Layer, type PageMarks } from './marks'
+import { Op, type Path } from './path'
+
+/** What the painter needs of a canvas: the common part of the browser's and the server's 2D contexts. */
+export interface Canvas2D {
+  save(): void
+  restore(): void
+  beginPath(): void
+  closePath(): void
+  moveTo(x: number, y: number): void
+  lineTo(x: number, y: number): void
+  quadraticCurveTo(x1: number, y1: number, x: number, y: number): void
+  bezierCurveTo(x1: number, y1: number, x2: number, y2: number, x: number, y: number): void
+  fill(): void
+  stroke(): void
+  clip(): void
+  transform(a: number, b: number, c: number, d: number, e: number, f: number): void
+  fillRect(x: number, y: number, w: number, h: number): void
+  drawImage(image: never, x: number, y: number, w: number, h: number): void
+  fillStyle: unknown
+  strokeStyle: unknown
+  lineWidth: number
+  globalAlpha: number
+}
+
+/** Pictures by asset id, decoded; undefined where one is not there yet (a grey box stands in its place). */
+export type Pictures = (asset: string) => unknown
+
+/**
+ * Paints a page: outlines are filled, no system font is asked. The context's unit must be one point with the origin at
+ * the trim's top left; the caller sets scale and offset.
+ */
+export function paintPage(ctx: Canvas2D, page: PageMarks, pictures: Pictures, paper = '#fff'): void {
+  const { bleed: b } = page
+  ctx.fillStyle = paper
+  ctx.fillRect(-b.left, -b.top, page.width + b.left + b.right, page.height + b.top + b.bottom)
+  for (const p of page.layers) {
+    ctx.save()
+    ctx.transform(1, 0, 0, 1, p.x, p.y)
+    paintLayer(ctx, p.layer, pictures)
+    ctx.restore()
+  }
+}
+
+function paintLayer(ctx: Canvas2D, layer: Layer, pictures: Pictures): void {
+  for (const item of layer.items) {
+    if (item.kind === 'path') {
+      trace(ctx, item.path)
+      if (item.fill) {
+        ctx.fillStyle = css(item.fill)
+        ctx.fill()
+      }
+      if (item.stroke) {
+        ctx.strokeStyle = css(item.stroke.colour)
+        ctx.lineWidth = item.stroke.width
+        ctx.stroke()
+      }
+    } else if (item.kind === 'image') {
+      const picture = pictures(item.asset)
+      if (picture) ctx.drawImage(picture as never, item.x, item.y, item.width, item.height)
+      else {
+        ctx.fillStyle = '#ddd'
+        ctx.fillRect(item.x, item.y, item.width, item.height)
+      }
+    } else {
+      ctx.save()
+      if (item.transform) ctx.transform(...item.transform)
+      if (item.clip) {
+        trace(ctx, item.clip)
+        ctx.clip()
+      }
+      const alpha = ctx.globalAlpha
+      if (item.opacity !== undefined) ctx.globalAlpha = alpha * item.opacity
+      for (const inner of item.layers) paintLayer(ctx, inner, pictures)
+      ctx.globalAlpha = alpha
+      ctx.restore()
+    }
+  }
+  const t = layer.text
+  if (!t) return
+  for (let i = 0; i < t.count; i++) {
+    const face = t.faces[t.face[i]!]!
+    const scale = t.size[i]! / face.unitsPerEm
+    ctx.fillStyle = css(t.colours[t.colour[i]!]!)
+    ctx.beginPath()
+    for (let g = t.start[i]!; g < t.start[i + 1]!; g++) glyph(ctx, face, t.glyphs[g]!, t.x[g]!, t.baseline[i]!, scale * t.stretch[i]!, scale)
+    ctx.fill()
+  }
+}
+
+function glyph(ctx: Canvas2D, face: GlyphFace, pair: number, x: number, y: number, sx: number, sy: number): void {
+  draw(ctx, face.outline(face.pairGlyph(pair)), x, y, sx, -sy)
+}
+
+function trace(ctx: Canvas2D, p: Path): void {
+  ctx.beginPath()
+  draw(ctx, p, 0, 0, 1, 1)
+}
+
+function draw(ctx: Canvas2D, p: Path, x: number, y: number, sx: number, sy: number): void {
+  const c = p.xy
+  let k = 0
+  for (let i = 0; i < p.ops.length; i++) {
+    switch (p.ops[i]) {
+      case Op.move: ctx.moveTo(x + c[k]! * sx, y + c[k + 1]! * sy); k += 2; break
+      case Op.line: ctx.lineTo(x + c[k]! * sx, y + c[k + 1]! * sy); k += 2; break
+      case Op.quad: ctx.quadraticCurveTo(x + c[k]! * sx, y + c[k + 1]! * sy, x + c[k + 2]! * sx, y + c[k + 3]! * sy); k += 4; break
+      case Op.cubic: ctx.bezierCurveTo(x + c[k]! * sx, y + c[k + 1]! * sy, x + c[k + 2]! * sx, y + c[k + 3]! * sy, x + c[k + 4]! * sx, y + c[k + 5]! * sy); k += 6; break
+      default: ctx.closePath()
+    }
+  }
+}
+
+/** A colour for the screen. */
+export function css(c: Colour): string {
+  if ('k' in c) {
+    const v = Math.round(255 * (1 - c.k))
+    return `rgb(${v},${v},${v})`
+  }
+  return `rgb(${Math.round(c.r * 255)},${Math.round(c.g * 255)},${Math.round(c.b * 255)})`
+}

@@ -1,0 +1,2 @@
+export * from './profiles'
+export * from './royalty'

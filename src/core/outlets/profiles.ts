@@ -1,0 +1,15 @@
+import { Fault, type OutletProfile, readProfile } from '../trade'
+import harrowmere from './profiles/harrowmere.json'
+import ostrevane from './profiles/ostrevane.json'
+import pellowick from './profiles/pellowick.json'
+import tarnbrook from './profiles/tarnbrook.json'
+
+/** The four simulated outlets that ship with the app, in the order in which they are offered. */
+export const shippedProfiles: OutletProfile[] = [ostrevane, pellowick, harrowmere, tarnbrook].map(readProfile)
+
+/** A shipped profile by id, or a Fault that lists them. */
+export function profileOf(id: string, profiles: OutletProfile[] = shippedProfiles): OutletProfile {
+  const found = profiles.find(p => p.id === id)
+  if (!found) throw new Fault('no-outlet', `There is no outlet “${id.slice(0, 60)}”: known are ${profiles.map(p => p.id).join(', ')}.`)
+  return found
+}

@@ -1,0 +1,40 @@
+import type { LayerBuilder } from '../marks'
+import type { SetLine } from '../type'
+
+/** What a chapter is made of before it is cut into pages: items that stand on the grid of lines. */
+export interface FlowItem {
+  /** Lines of space above; dropped at a page's top. */
+  before: number
+  /** Lines of space below; dropped at a page's foot. */
+  after: number
+  /** Lines by which the space above may grow so that pages come out level. */
+  flex: number
+  /** Must share its page with the beginning of what follows. */
+  keepNext: boolean
+  /** A new page before this. */
+  breakBefore?: boolean
+  /** May be parted between lines; otherwise its one variant stands whole. */
+  breakable: boolean
+  /** Leaves a ragged foot without blame: pictures, tables. */
+  solid: boolean
+  variants: FlowVariant[]
+  /** Draws lines `from`…`to` of a variant; `row` is the grid row of line `from`, counted from the text block's top. */
+  draw(out: LayerBuilder, variant: number, from: number, to: number, row: number, report: (line: SetLine) => void): void
+}
+
+export interface FlowVariant {
+  lines: number
+  /** How much worse than the best, in pagination's cost. */
+  cost: number
+  /** Lines that end in a hyphen, one entry a line; absent where none does. */
+  hyphens?: Uint8Array
+  /** Notes called, by line, ascending. */
+  notes?: { line: number; note: FlowNote }[]
+}
+
+export interface FlowNote {
+  /** Points. */
+  height: number
+  /** Lines, for parting a note that is longer than a page. */
+  draw(out: LayerBuilder, y: number, report: (line: SetLine) => void): void
+}

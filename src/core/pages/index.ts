@@ -1,0 +1,8 @@
+export { baselineIn } from './blocks'
+export * from './interior'
+export { copyrightLines } from './made'
+export type { Unmet } from './paginate'
+export type { SetStats } from './section'
+export * from './settle'
+export * from './style'
+export { Typefaces } from './typefaces'

@@ -1,0 +1,214 @@
+import { authorLine, type Book, labels, roles, roman, type Section, type SectionLabel, shortName } from '../book'
+import { type Layer, LayerBuilder, type PageMarks } from '../marks'
+import { Fault, type Ticker } from '../trade'
+import type { FontShelf } from '../type'
+import { type BlockContext, basesOf } from './blocks'
+import { folio, runningHead } from './furniture'
+import { type ContentsEntry, contentsItems, copyrightPage, halfTitlePage, titlePage } from './made'
+import { setSection, type SetSection, type SetStats } from './section'
+import type { InteriorStyle } from './style'
+import { Typefaces } from './typefaces'
+
+/** The leaf that an interior is set on. Points. */
+export interface PageSpec {
+  width: number
+  height: number
+  /** Inside margin; the style's own is the least. */
+  inside: number
+  isbn?: string
+}
+
+export interface Interior {
+  pages: PageMarks[]
+  spec: PageSpec
+  style: InteriorStyle
+  /** Index of each section's first page. */
+  starts: Map<string, number>
+  stats: SetStats
+  missing: { text: string; section: string; block: string }[]
+  /** The text block's box on a recto: x, y, width, height. */
+  block: { x: number; y: number; width: number; height: number }
+}
+
+/**
+ * Sets interiors. Keeps what it has shaped and set: a section whose document, style, measure and side did not change is
+ * not set again, which is what makes a keystroke cheap.
+ */
+export class Setter {
+  private readonly typefaces = new Map<string, Promise<Typefaces>>()
+  private readonly sections = new WeakMap<Section['doc'], Map<string, SetSection>>()
+  private readonly styleKeys = new WeakMap<InteriorStyle, string>()
+
+  constructor(private readonly shelf: FontShelf) {}
+
+  async set(book: Book, style: InteriorStyle, spec: PageSpec, ticker?: Ticker): Promise<Interior> {
+    const faces = await this.faces(style, book.data.language)
+    const inside = Math.max(spec.inside, style.margins.inside)
+    const measure = spec.width - inside - style.margins.outside
+    const lines = Math.floor((spec.height - style.margins.head - style.margins.foot) / style.text.leading)
+    if (measure < style.text.size * 8 || lines < 8) throw new Fault('page-too-small', 'The margins leave no room for text on this trim.')
+    const ctx: Omit<BlockContext, 'section' | 'missing'> = { faces, style, bases: basesOf(style), measure, lines, assets: new Map(book.assets.map(a => [a.id, a])) }
+    const names = labels(book.sections)
+    const key = `${this.styleKey(style)}|${measure}|${lines}|${book.data.language}`
+
+    // Contents first with empty folios, to know how many pages they take; the numbers are put in when they are known.
+    const set = new Map<string, SetSection>()
+    const pagesOf = (parts: Section[], startIndex: number): number => {
+      let at = startIndex
+      for (const s of parts) {
+        at = this.opensOnRecto(s, style) && at % 2 === 1 ? at + 1 : at
+        starts.set(s.id, at)
+        const done = set.get(s.id)!
+        at += done.pages.length
+      }
+      return at
+    }
+    const starts = new Map<string, number>()
+    const chosen = book.sections.filter(s => this.printed(s))
+    const front = chosen.filter(s => s.part === 'front')
+    const rest = chosen.filter(s => s.part !== 'front')
+    let at = 0
+    for (const [i, s] of chosen.entries()) {
+      if (s === rest[0] && at % 2 === 1) at++
+      if (this.opensOnRecto(s, style) && at % 2 === 1) at++
+      const side = at % 2 === 0 ? 'recto' : 'verso'
+      const done = s.made ? this.setMade(book, s, names.get(s.id)!, ctx, spec.isbn, side, []) : this.setText(s, names.get(s.id)!, ctx, side, key)
+      set.set(s.id, done)
+      at += done.pages.length
+      await ticker?.({ stage: 'Setting pages', done: i + 1, of: chosen.length })
+    }
+    let frontPages = pagesOf(front, 0)
+    if (rest.length && frontPages % 2 === 1) frontPages++
+    const bodyEnd = pagesOf(rest, frontPages)
+    const total = bodyEnd + (bodyEnd % 2)
+    const label = (index: number): string => (index < frontPages || !rest.length ? roman(index + 1) : String(index - frontPages + 1))
+
+    for (const s of chosen) if (s.made && s.role === 'contents') {
+      const entries = contentsEntries(chosen, names, id => label(starts.get(id)!))
+      set.set(s.id, this.setMade(book, s, names.get(s.id)!, ctx, spec.isbn, starts.get(s.id)! % 2 === 0 ? 'recto' : 'verso', entries))
+    }
+
+    const pages: PageMarks[] = []
+    const blank = (): void => {
+      pages.push({ width: spec.width, height: spec.height, bleed: { top: 0, right: 0, bottom: 0, left: 0 }, layers: [], label: label(pages.length), side: pages.length % 2 === 0 ? 'recto' : 'verso' })
+    }
+    const blockAt = (index: number) => (index % 2 === 0 ? inside : style.margins.outside)
+    for (const s of chosen) {
+      while (pages.length < starts.get(s.id)!) blank()
+      const headText = this.headFor(book, names.get(s.id)!, style)
+      for (const [i, page] of set.get(s.id)!.pages.entries()) {
+        const index = pages.length
+        const side = index % 2 === 0 ? 'recto' : 'verso'
+        const x = blockAt(index)
+        const y = style.margins.head
+        const furniture = roles[s.role].headed && !page.opens ? this.furniture(headText[side], label(index), side, ctx) : s.role === 'contents' && i > 0 ? this.furniture('', label(index), side, ctx) : undefined
+        pages.push({
+          width: spec.width, height: spec.height, bleed: { top: 0, right: 0, bottom: 0, left: 0 }, label: label(index), side,
+          layers: furniture ? [{ layer: page.layer, x, y }, { layer: furniture, x, y }] : [{ layer: page.layer, x, y }],
+        })
+      }
+    }
+    while (pages.length < total) blank()
+
+    const stats = mergeStats([...set.values()].map(s => s.stats))
+    const missing = chosen.flatMap(s => set.get(s.id)!.missing.map(m => ({ ...m, section: s.id })))
+    return { pages, spec: { ...spec, inside }, style, starts, stats, missing, block: { x: inside, y: style.margins.head, width: measure, height: lines * style.text.leading } }
+  }
+
+  private faces(style: InteriorStyle, language: string): Promise<Typefaces> {
+    const key = `${this.styleKey(style)}|${language}`
+    let f = this.typefaces.get(key)
+    if (!f) this.typefaces.set(key, (f = Typefaces.load(style, language, this.shelf)))
+    return f
+  }
+
+  private styleKey(style: InteriorStyle): string {
+    let k = this.styleKeys.get(style)
+    if (!k) this.styleKeys.set(style, (k = JSON.stringify(style)))
+    return k
+  }
+
+  /** Sections without words stay out of print. */
+  private printed(s: Section): boolean {
+    return s.made || s.role === 'part' || !!s.title || s.doc.content.some(b => b.type !== 'paragraph' || !!b.content?.length)
+  }
+
+  private opensOnRecto(s: Section, style: InteriorStyle): boolean {
+    if (s.role === 'copyright') return false
+    if (s.part === 'front' || s.role === 'part') return true
+    return style.openings.recto
+  }
+
+  private setText(s: Section, label: SectionLabel, ctx: Omit<BlockContext, 'section' | 'missing'>, side: 'recto' | 'verso', key: string): SetSection {
+    const full = `${key}|${side}|${s.id}|${s.role}|${label.numberWords}|${label.title}|${s.subtitle}`
+    let byKey = this.sections.get(s.doc)
+    if (!byKey) this.sections.set(s.doc, (byKey = new Map()))
+    let done = byKey.get(full)
+    if (!done) {
+      // A few settings of a document are kept (sides, styles being compared), not every one there ever was.
+      if (byKey.size > 5) byKey.delete(byKey.keys().next().value!)
+      const quiet = s.role === 'dedication' || s.role === 'epigraph' || s.role === 'copyright'
+      byKey.set(full, (done = setSection(s, quiet ? { title: '' } : label, ctx, side)))
+    }
+    return done
+  }
+
+  private setMade(book: Book, s: Section, label: SectionLabel, ctx: Omit<BlockContext, 'section' | 'missing'>, isbn: string | undefined, side: 'recto' | 'verso', entries: ContentsEntry[]): SetSection {
+    const missing: { text: string; block: string }[] = []
+    const full: BlockContext = { ...ctx, section: s.id, missing: (text, block) => missing.push({ text, block }) }
+    if (s.role === 'contents') {
+      const list = entries.length ? entries : contentsEntries(book.sections.filter(x => this.printed(x)), labels(book.sections), () => '')
+      return setSection(s, label, ctx, side, contentsItems(list, s, full))
+    }
+    const layer = s.role === 'title-page' ? titlePage(book, s, full) : s.role === 'half-title' ? halfTitlePage(book, s, full) : s.role === 'copyright' ? copyrightPage(book, s, isbn, full) : undefined
+    const empty = setSection({ ...s, doc: { type: 'doc', content: [] }, title: '', subtitle: undefined }, { title: '' }, { ...ctx, style: { ...ctx.style, openings: { ...ctx.style.openings, sink: 0 } } }, side)
+    return layer ? { pages: [{ layer, opens: true, filled: 0 }], stats: empty.stats, missing } : empty
+  }
+
+  private headFor(book: Book, label: SectionLabel, style: InteriorStyle): { recto: string; verso: string } {
+    return {
+      verso: style.heads.verso === 'author' ? authorLine(book.data) || book.data.title : style.heads.verso === 'title' ? book.data.title : '',
+      recto: style.heads.recto === 'section' ? shortName(label) || book.data.title : style.heads.recto === 'title' ? book.data.title : '',
+    }
+  }
+
+  private furniture(head: string, folioText: string, side: 'recto' | 'verso', ctx: Omit<BlockContext, 'section' | 'missing'>): Layer {
+    const out = new LayerBuilder(4, 64)
+    if (head) runningHead(out, head, side, ctx)
+    folio(out, folioText, ctx)
+    return out.build()
+  }
+}
+
+function contentsEntries(sections: Section[], names: Map<string, SectionLabel>, folioOf: (id: string) => string): ContentsEntry[] {
+  return sections
+    .filter(s => roles[s.role].listed && s.role !== 'contents')
+    .map(s => {
+      const label = names.get(s.id)!
+      return { title: label.title, number: label.numberWords, folio: folioOf(s.id), part: s.role === 'part' }
+    })
+    .filter(e => e.title || e.number)
+}
+
+function mergeStats(all: SetStats[]): SetStats {
+  const out: SetStats = { lines: 0, fullLines: 0, hyphens: 0, over: 0, gaps: [], unmet: { widows: 0, strandedHeads: 0, unevenSpreads: 0, shortLastPage: 0, hyphensAtRectoFoot: 0 } }
+  for (const s of all) {
+    out.lines += s.lines
+    out.fullLines += s.fullLines
+    out.hyphens += s.hyphens
+    out.over += s.over
+    for (const g of s.gaps) out.gaps.push(g)
+    for (const k of Object.keys(out.unmet) as (keyof typeof out.unmet)[]) out.unmet[k] += s.unmet[k]
+  }
+  return out
+}
+
+/** Evenness of the gaps of full lines: standard deviation ÷ mean, and the share wider than 1.6 × the median. */
+export function evenness(stats: SetStats): { unevenness: number; wide: number } {
+  const g = stats.gaps
+  if (!g.length) return { unevenness: 0, wide: 0 }
+  const mean = g.reduce((a, b) => a + b, 0) / g.length
+  const sd = Math.sqrt(g.reduce((a, b) => a + (b - mean) ** 2, 0) / g.length)
+  const median = [...g].sort((a, b) => a - b)[g.length >> 1]!
+  return { unevenness: sd / mean, wide: g.filter(x => x > 1.6 * median).length / g.length }
+}

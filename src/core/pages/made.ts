@@ -1,0 +1,120 @@
+import { authorLine, type Book, type Section } from '../book'
+import { type Layer, LayerBuilder, type MarkPlace } from '../marks'
+import { formatIsbn } from '../trade'
+import { linePieces, setFrag, setLine } from '../type'
+import { baselineIn, type BlockContext } from './blocks'
+import type { FlowItem } from './flow'
+import { centred } from './opening'
+import type { TextBase } from './typefaces'
+
+/** Sets stacked lines of text from `y` (a baseline) down; returns the baseline after the last. */
+function stack(out: LayerBuilder, text: string, base: TextBase, y: number, leading: number, ctx: BlockContext, place: MarkPlace, align: 'center' | 'left' = 'center'): number {
+  if (!text) return y
+  const { paragraph, lines, rules } = centred(text, base, ctx, align)
+  for (let i = 0; i < lines.count; i++) setLine(out, linePieces(paragraph, lines, i), rules, 0, 0, y + i * leading, place)
+  return y + lines.count * leading
+}
+
+/** The title page from the book's data: title and subtitle above the middle, author below, imprint at the foot. */
+export function titlePage(book: Book, section: Section, ctx: BlockContext): Layer {
+  const out = new LayerBuilder()
+  const { size } = ctx.style.text
+  const height = ctx.lines * ctx.style.text.leading
+  const place = { section: section.id, block: '' }
+  const titleSize = size * 2.9
+  let y = stack(out, book.data.title, { size: titleSize }, height * 0.26, titleSize * 1.14, ctx, place)
+  if (book.data.subtitle) y = stack(out, book.data.subtitle, { size: size * 1.35, italic: true }, y + size * 0.4, size * 1.8, ctx, place)
+  const series = book.data.series
+  if (series) y = stack(out, series.number ? `${series.name}, book ${series.number}` : series.name, { size: size * 1.05, smallCaps: true, tracking: 0.06 }, y + size * 0.8, size * 1.5, ctx, place)
+  stack(out, authorLine(book.data), { size: size * 1.5 }, Math.max(y + size * 2, height * 0.56), size * 1.9, ctx, place)
+  const foot = height - size * 0.4
+  if (book.data.imprint.place) {
+    stack(out, book.data.imprint.name, { size: size * 1.05, smallCaps: true, tracking: 0.08 }, foot - size * 1.5, size * 1.5, ctx, place)
+    stack(out, book.data.imprint.place, { size, italic: true }, foot, size * 1.5, ctx, place)
+  } else stack(out, book.data.imprint.name, { size: size * 1.05, smallCaps: true, tracking: 0.08 }, foot, size * 1.5, ctx, place)
+  return out.build()
+}
+
+export function halfTitlePage(book: Book, section: Section, ctx: BlockContext): Layer {
+  const out = new LayerBuilder()
+  stack(out, book.data.title, { size: ctx.style.text.size * 1.5 }, ctx.lines * ctx.style.text.leading * 0.3, ctx.style.text.size * 1.9, ctx, { section: section.id, block: '' })
+  return out.build()
+}
+
+/** What a copyright page says for this edition; nothing that the book's data does not hold. */
+export function copyrightLines(book: Book, isbn: string | undefined): string[] {
+  const { data } = book
+  const author = authorLine(data)
+  const holder = data.rights || (author ? `Copyright © ${data.year ? data.year + ' ' : ''}${author}` : '')
+  const others = data.contributors.filter(c => c.role !== 'aut').map(c => `${roleWords[c.role] ?? 'With'} ${c.name}`)
+  return [
+    data.title + (data.subtitle ? ': ' + data.subtitle : ''),
+    holder,
+    data.rights ? '' : 'All rights reserved.',
+    ...others,
+    data.imprint.name ? `Published by ${data.imprint.name}${data.imprint.place ? ', ' + data.imprint.place : ''}` : '',
+    data.imprint.site ?? '',
+    isbn ? `ISBN ${formatIsbn(isbn)}` : '',
+  ].filter(Boolean)
+}
+
+const roleWords: Record<string, string> = { edt: 'Edited by', ill: 'Illustrated by', trl: 'Translated by', cov: 'Cover by', ctb: 'With' }
+
+export function copyrightPage(book: Book, section: Section, isbn: string | undefined, ctx: BlockContext): Layer {
+  const out = new LayerBuilder()
+  const base = { size: ctx.style.text.size - 2 }
+  const leading = ctx.style.text.leading - 2
+  const lines = copyrightLines(book, isbn).map(t => centred(t, base, ctx, 'left'))
+  const place = { section: section.id, block: '' }
+  const total = lines.reduce((n, l) => n + l.lines.count * leading + leading * 0.45, 0)
+  let y = ctx.lines * ctx.style.text.leading - total + leading
+  for (const l of lines) {
+    for (let i = 0; i < l.lines.count; i++) {
+      setLine(out, linePieces(l.paragraph, l.lines, i), l.rules, 0, 0, y, place)
+      y += leading
+    }
+    y += leading * 0.45
+  }
+  return out.build()
+}
+
+export interface ContentsEntry {
+  title: string
+  /** The number in words, shown before or instead of a title. */
+  number?: string
+  /** Folio; empty while it is not known. */
+  folio: string
+  /** Parts stand apart. */
+  part: boolean
+}
+
+/** The contents as items on the grid, one an entry. Line counts do not depend on the folios, so pages settle before numbers are known. */
+export function contentsItems(entries: ContentsEntry[], section: Section, ctx: BlockContext): FlowItem[] {
+  const { leading, size } = ctx.style.text
+  const place = { section: section.id, block: '' }
+  const numberWidth = size * 2.2
+  const narrow: BlockContext = { ...ctx, measure: ctx.measure - numberWidth }
+  return entries.map(e => {
+    const text = e.title || e.number || ''
+    const base: TextBase = e.part ? { size, smallCaps: true, tracking: 0.06 } : { size }
+    const { paragraph, lines, rules } = centred(text, base, narrow, 'left')
+    const count = Math.max(1, lines.count)
+    return {
+      before: e.part ? 1 : 0, after: 0, flex: 0, keepNext: e.part, breakable: false, solid: false, variants: [{ lines: count, cost: 0 }],
+      draw: (out, _v, _f, _t, row, report) => {
+        for (let i = 0; i < lines.count; i++) {
+          const y = (row + i) * leading + baselineIn(leading)
+          report(setLine(out, linePieces(paragraph, lines, i), rules, i ? size : 0, 0, y, place))
+          if (i === lines.count - 1 && e.folio) {
+            const f = ctx.faces.of({ size }).frag(e.folio)
+            // A space between title and folio, so that they extract as two words.
+            const space = ctx.faces.of({ size })
+            out.run(space.face, size, 1, y, space.colour, place)
+            out.glyph(space.spacePair, ctx.measure - f.width - space.space)
+            setFrag(out, f, 1, ctx.measure - f.width, y, place)
+          }
+        }
+      },
+    }
+  })
+}

@@ -1,0 +1,203 @@
+import type { FlowItem, FlowNote } from './flow'
+
+/**
+ * Cuts a chapter into pages by optimisation over the whole chapter. The wishes, in strict order: nothing overflows; no widow,
+ * no orphan, no heading at the foot; facing pages end on the same line; the last page has five lines; no hyphen at a recto's foot.
+ * The means: a paragraph a line longer or shorter, a spread a line short, breaks a line wider.
+ */
+export interface PageFrame {
+  /** Lines of a full page. */
+  lines: number
+  leading: number
+  /** Height of the rule and space over the notes, points. */
+  noteRule: number
+  /** Side of the chapter's first page. */
+  first: 'recto' | 'verso'
+}
+
+/** A stretch of an item on a page. */
+export interface Placement {
+  item: number
+  variant: number
+  from: number
+  to: number
+  row: number
+}
+
+export interface CutPage {
+  placements: Placement[]
+  notes: FlowNote[]
+  /** Lines by which this spread is short on purpose. */
+  short: number
+  /** Lines used, notes not counted. */
+  filled: number
+}
+
+/** Wishes that could not be met, counted. */
+export interface Unmet {
+  widows: number
+  strandedHeads: number
+  unevenSpreads: number
+  shortLastPage: number
+  hyphensAtRectoFoot: number
+}
+
+const FORBIDDEN = 1e9
+const UNEVEN = 1e6
+const SOLID_GAP = 2e2
+const SHORT_LAST = 1e4
+const RECTO_HYPHEN = 1e3
+const SHORT_SPREAD = 3e2
+const FLEX = 2.5e2
+const LEAST_LAST = 5
+const BEAM = 28
+
+/** A stretch of an item on one page, with the page's shortness. */
+interface Segment {
+  page: number
+  row: number
+  from: number
+  to: number
+  short: number
+}
+
+/** Where the chapter stands after an item. */
+interface State {
+  page: number
+  fill: number
+  noteHeight: number
+  short: number
+  /** The last item is a heading: what follows must begin on its page. */
+  keep: boolean
+  /** Space below the last item, due if something follows on this page. */
+  owed: number
+  cost: number
+  prev: State | null
+  variant: number
+  segments: Segment[]
+}
+
+export function paginate(items: FlowItem[], frame: PageFrame): { pages: CutPage[]; unmet: Unmet } {
+  const isRecto = (page: number) => (page % 2 === 0) === (frame.first === 'recto')
+  const noteRows = (h: number) => (h > 0 ? Math.ceil((h + frame.noteRule) / frame.leading - 1e-6) : 0)
+  /** What a page's shortness may be: chosen on a verso, kept on its recto. */
+  const shortsOf = (short: number, page: number) => (isRecto(page) ? [short] : [0, 1])
+  let next = new Map<number, State>()
+
+  const keep = (s: State): void => {
+    const key = (((s.page * 256 + s.fill) * 4 + s.short) * 2 + (s.keep ? 1 : 0)) * 128 + noteRows(s.noteHeight)
+    const old = next.get(key)
+    if (!old || s.cost < old.cost) next.set(key, s)
+  }
+
+  const start = (page: number, short: number, cost: number): State => ({ page, fill: 0, noteHeight: 0, short, keep: false, owed: 0, cost, prev: null, variant: 0, segments: [] })
+  let beam = shortsOf(0, 0).map(short => start(0, short, short * SHORT_SPREAD))
+  for (const item of items) {
+    next = new Map()
+    for (const s of beam) for (let v = 0; v < item.variants.length; v++) place(s, item, v)
+    beam = [...next.values()]
+    if (beam.length > BEAM) {
+      beam.sort((a, b) => a.cost - b.cost)
+      beam.length = BEAM
+    }
+  }
+  const finalCost = (s: State) => s.cost + (s.page > 0 && s.fill < LEAST_LAST ? SHORT_LAST * (LEAST_LAST - s.fill) : 0)
+  let best = beam[0]!
+  for (const s of beam) if (finalCost(s) < finalCost(best)) best = s
+  return rebuild(items, best, frame, isRecto, noteRows)
+
+  function place(s: State, item: FlowItem, v: number): void {
+    const cost = s.cost + item.variants[v]!.cost
+    if (item.breakBefore && s.fill > 0) {
+      for (const short of shortsOf(s.short, s.page + 1)) lay(s, item, v, s.page + 1, 0, 0, short, 0, [], cost + turnCost(short, s.page + 1))
+      return
+    }
+    const flexes = s.fill > 0 ? item.flex : 0
+    for (let flex = 0; flex <= flexes; flex++) {
+      const space = s.fill > 0 ? Math.max(s.owed, item.before) + flex : 0
+      lay(s, item, v, s.page, s.fill + space, s.noteHeight, s.short, 0, [], cost + flex * FLEX)
+    }
+  }
+
+  function turnCost(short: number, page: number): number {
+    return short && !isRecto(page) ? SHORT_SPREAD : 0
+  }
+
+  /** Lays the item's lines from `done` on at a place; where they do not fit, turns the page in every sensible way. */
+  function lay(s: State, item: FlowItem, v: number, page: number, fill: number, noteHeight: number, short: number, done: number, segments: Segment[], cost: number): void {
+    const variant = item.variants[v]!
+    const rest = variant.lines - done
+    const cap = frame.lines - short
+    const beginsHere = segments.length === 0
+    const onOldPage = beginsHere && page === s.page && s.fill > 0
+    let fit = 0
+    let height = noteHeight
+    const heights = [height]
+    for (; fit < rest; fit++) {
+      let h = height
+      if (variant.notes) for (const n of variant.notes) if (n.line === done + fit) h += n.note.height
+      if (fill + fit + 1 + noteRows(h) > cap) break
+      heights.push((height = h))
+    }
+    if (fit === rest) {
+      keep({ page, fill: fill + rest, noteHeight: height, short, keep: item.keepNext, owed: item.after, cost, prev: s, variant: v, segments: [...segments, { page, row: fill, from: done, to: variant.lines, short }] })
+      // A heading may also begin the next page, should what follows not fit below it.
+      if (!(item.keepNext && onOldPage)) return
+    }
+    const turn = (k: number): void => {
+      const used = k ? fill + k : s.fill
+      const left = Math.max(0, cap - used - noteRows(k ? heights[Math.min(k, heights.length - 1)]! : noteHeight))
+      let c = cost
+      if (item.breakable && k > 0 && ((done + k < 2 && variant.lines > 1) || rest - k < 2)) c += FORBIDDEN
+      if (s.keep && onOldPage && k < Math.min(2, variant.lines)) c += FORBIDDEN
+      if (left > 0) c += item.solid ? SOLID_GAP * left : heights[Math.min(k, heights.length - 1)]! > 0 ? SOLID_GAP * 4 * left : UNEVEN * left
+      if (k > 0 && isRecto(page) && variant.hyphens?.[done + k - 1]) c += RECTO_HYPHEN
+      const set = k ? [...segments, { page, row: fill, from: done, to: done + k, short }] : segments
+      for (const nextShort of shortsOf(short, page + 1)) lay(s, item, v, page + 1, 0, 0, nextShort, done + k, set, c + turnCost(nextShort, page + 1))
+    }
+    if (onOldPage) turn(0)
+    if (fit === rest) return
+    if (item.breakable) for (let k = fit; k >= Math.max(1, fit - 2); k--) turn(k)
+    if (!onOldPage && fit === 0) {
+      // Nothing fits on an empty page: set one line (or the whole of what cannot be parted) all the same.
+      if (item.breakable && rest > 1) return turn(1)
+      let h = noteHeight
+      if (variant.notes) for (const n of variant.notes) if (n.line >= done) h += n.note.height
+      keep({ page, fill: Math.min(cap, fill + rest), noteHeight: h, short, keep: item.keepNext, owed: item.after, cost: cost + FORBIDDEN, prev: s, variant: v, segments: [...segments, { page, row: fill, from: done, to: variant.lines, short }] })
+    }
+  }
+}
+
+/** Walks the chain of states back into pages, and counts what was wished in vain. */
+function rebuild(items: FlowItem[], last: State, frame: PageFrame, isRecto: (page: number) => boolean, noteRows: (h: number) => number): { pages: CutPage[]; unmet: Unmet } {
+  const chain: State[] = []
+  for (let s: State | null = last; s?.prev; s = s.prev) chain.push(s)
+  chain.reverse()
+  const pages: CutPage[] = Array.from({ length: last.page + 1 }, () => ({ placements: [], notes: [], short: 0, filled: 0 }))
+  const unmet: Unmet = { widows: 0, strandedHeads: 0, unevenSpreads: 0, shortLastPage: 0, hyphensAtRectoFoot: 0 }
+  const blameless = new Uint8Array(pages.length)
+  chain.forEach((s, i) => {
+    const item = items[i]!
+    const variant = item.variants[s.variant]!
+    for (const g of s.segments) {
+      const page = pages[g.page]!
+      page.placements.push({ item: i, variant: s.variant, from: g.from, to: g.to, row: g.row })
+      page.short = g.short
+      page.filled = g.row + g.to - g.from
+      for (const n of variant.notes ?? []) if (n.line >= g.from && n.line < g.to) page.notes.push(n.note)
+      if (item.breakable && g.to < variant.lines && ((g.to < 2 && variant.lines > 1) || variant.lines - g.to < 2)) unmet.widows++
+      if (g.to < variant.lines && isRecto(g.page) && variant.hyphens?.[g.to - 1]) unmet.hyphensAtRectoFoot++
+    }
+    const first = s.segments[0]!
+    const before = chain[i - 1]
+    if (before?.keep && before.page !== first.page) unmet.strandedHeads++
+    if (first.page > 0 && first.row === 0 && (item.solid || item.breakBefore)) blameless[first.page - 1] = 1
+  })
+  for (let p = 0; p < pages.length - 1; p++) {
+    const page = pages[p]!
+    const height = page.notes.reduce((h, n) => h + n.height, 0)
+    if (!blameless[p] && !page.notes.length && frame.lines - page.short - noteRows(height) - page.filled > 0) unmet.unevenSpreads++
+  }
+  if (pages.length > 1 && pages[pages.length - 1]!.filled < LEAST_LAST) unmet.shortLastPage++
+  return { pages, unmet }
+}

@@ -1,0 +1,77 @@
+import { roles, type Section, type SectionLabel } from '../book'
+import { BLACK, type Layer, LayerBuilder, PathBuilder } from '../marks'
+import type { SetLine } from '../type'
+import { type BlockContext, flowItems } from './blocks'
+import type { FlowItem } from './flow'
+import { opening } from './opening'
+import { type CutPage, paginate, type Unmet } from './paginate'
+
+/** A page of a section without head and folio; the layer's origin is the text block's top left. */
+export interface ContentPage {
+  layer: Layer
+  /** The opening page carries no head and no folio. */
+  opens: boolean
+  /** Lines used and lines there were. */
+  filled: number
+}
+
+/** How the lines of a section came out; gaps as parts of the natural gap. */
+export interface SetStats {
+  lines: number
+  fullLines: number
+  hyphens: number
+  over: number
+  /** Width of the gaps of every full line ÷ natural width. */
+  gaps: number[]
+  unmet: Unmet
+}
+
+export interface SetSection {
+  pages: ContentPage[]
+  stats: SetStats
+  missing: { text: string; block: string }[]
+}
+
+/** Sets a section: its items are made, cut into pages, drawn. `first` is the side that its first page will be. */
+export function setSection(section: Section, label: SectionLabel, ctx: Omit<BlockContext, 'section' | 'missing'>, first: 'recto' | 'verso', items?: FlowItem[]): SetSection {
+  const missing: { text: string; block: string }[] = []
+  const full: BlockContext = { ...ctx, section: section.id, missing: (text, block) => missing.push({ text, block }) }
+  const opens = opening(section, label, full)
+  const flow = [...opens, ...(items ?? flowItems(section.doc, full, opens.length > 0 && !!roles[section.role].headed))]
+  if (!flow.length) return { pages: [], stats: emptyStats(), missing }
+  const { pages, unmet } = paginate(flow, { lines: ctx.lines, leading: ctx.style.text.leading, noteRule: NOTE_RULE, first })
+  const stats: SetStats = { ...emptyStats(), unmet }
+  return { pages: pages.map((p, i) => draw(p, flow, full, stats, i === 0)), stats, missing }
+}
+
+/** Space between text and notes, with the hairline in it. */
+const NOTE_RULE = 9
+
+function draw(page: CutPage, flow: FlowItem[], ctx: BlockContext, stats: SetStats, opens: boolean): ContentPage {
+  const out = new LayerBuilder(96, 3072)
+  const report = (line: SetLine): void => {
+    stats.lines++
+    if (line.hyphen) stats.hyphens++
+    if (line.over > 0) stats.over++
+    if (line.full) {
+      stats.fullLines++
+      if (line.naturalGap > 0) stats.gaps.push(line.gap / line.naturalGap)
+    }
+  }
+  for (const p of page.placements) flow[p.item]!.draw(out, p.variant, p.from, p.to, p.row, report)
+  if (page.notes.length) {
+    const { leading } = ctx.style.text
+    const height = page.notes.reduce((h, n) => h + n.height, 0)
+    // Notes stand on the foot of a full page, so that all pages end alike.
+    let y = (ctx.lines - page.short) * leading - height
+    out.add({ kind: 'path', path: new PathBuilder().rect(0, y - NOTE_RULE * 0.45, ctx.measure * 0.22, 0.4).build(), fill: BLACK })
+    for (const n of page.notes) {
+      n.draw(out, y, report)
+      y += n.height
+    }
+  }
+  return { layer: out.build(), opens, filled: page.filled }
+}
+
+const emptyStats = (): SetStats => ({ lines: 0, fullLines: 0, hyphens: 0, over: 0, gaps: [], unmet: { widows: 0, strandedHeads: 0, unevenSpreads: 0, shortLastPage: 0, hyphensAtRectoFoot: 0 } })
+

@@ -1,0 +1,183 @@
+import { type Colour, type Layer, Op, type PageMarks, type Path, type TextTable } from '../marks'
+import type { Face } from '../type'
+import { ByteWriter } from './bytes'
+import type { FontUse } from './fonts'
+
+/** [a b c d e f], from marks (y down) to PDF space (y up). */
+type Matrix = [number, number, number, number, number, number]
+
+const times = (m: Matrix, n: Matrix): Matrix => [
+  m[0] * n[0] + m[2] * n[1], m[1] * n[0] + m[3] * n[1], m[0] * n[2] + m[2] * n[3], m[1] * n[2] + m[3] * n[3],
+  m[0] * n[4] + m[2] * n[5] + m[4], m[1] * n[4] + m[3] * n[5] + m[5],
+]
+
+export interface ContentResources {
+  font(face: Face): FontUse
+  /** Resource name of a picture; undefined where it is not to be had. */
+  image(asset: string): string | undefined
+  /** Resource name of a graphics state with this opacity. */
+  opacity(value: number): string
+}
+
+/** The content stream of a page: all transforms are applied to the numbers, so what is written is where it prints. */
+export function pageContent(page: PageMarks, resources: ContentResources): Uint8Array {
+  const w = new Writer(resources)
+  // PDF's origin is the media box's corner, which is the bleed's.
+  const base: Matrix = [1, 0, 0, -1, page.bleed.left, page.bleed.bottom + page.height]
+  for (const p of page.layers) w.layer(p.layer, times(base, [1, 0, 0, 1, p.x, p.y]))
+  return w.out.bytes()
+}
+
+class Writer {
+  readonly out = new ByteWriter(16384)
+  private fill = ''
+  private strokeColour = ''
+  private width = -1
+
+  constructor(private readonly res: ContentResources) {}
+
+  layer(l: Layer, m: Matrix): void {
+    const { out } = this
+    for (const item of l.items) {
+      if (item.kind === 'path') {
+        if (item.fill) this.setFill(item.fill)
+        if (item.stroke) {
+          this.setStroke(item.stroke.colour)
+          const width = item.stroke.width * Math.sqrt(Math.abs(m[0] * m[3] - m[1] * m[2]))
+          if (width !== this.width) {
+            out.num((this.width = width))
+            out.ascii('w\n')
+          }
+        }
+        this.path(item.path, m)
+        out.ascii(item.fill ? (item.stroke ? 'B\n' : 'f\n') : 'S\n')
+      } else if (item.kind === 'image') {
+        const name = this.res.image(item.asset)
+        if (!name) continue
+        // A picture is the unit square, its first row on top.
+        const t = times(m, [item.width, 0, 0, -item.height, item.x, item.y + item.height])
+        out.ascii('q ')
+        for (const v of t) out.num(v)
+        out.ascii(`cm /${name} Do Q\n`)
+      } else {
+        const inner = item.transform ? times(m, item.transform) : m
+        const guarded = item.clip || item.opacity !== undefined
+        if (guarded) out.ascii('q\n')
+        if (item.clip) {
+          this.path(item.clip, inner)
+          out.ascii('W n\n')
+        }
+        if (item.opacity !== undefined && item.opacity < 1) out.ascii(`/${this.res.opacity(item.opacity)} gs\n`)
+        for (const child of item.layers) this.layer(child, inner)
+        if (guarded) {
+          out.ascii('Q\n')
+          this.fill = this.strokeColour = ''
+          this.width = -1
+        }
+      }
+    }
+    if (l.text) this.text(l.text, m)
+  }
+
+  private text(t: TextTable, m: Matrix): void {
+    const { out } = this
+    out.ascii('BT\n')
+    let font: FontUse | undefined
+    let size = -1
+    let stretch = -1
+    for (let i = 0; i < t.count; i++) {
+      const face = t.faces[t.face[i]!] as Face
+      const use = this.res.font(face)
+      const sz = t.size[i]!
+      const st = t.stretch[i]!
+      this.setFill(t.colours[t.colour[i]!]!)
+      if (use !== font || sz !== size) {
+        out.ascii(`/${use.name} `)
+        out.num(sz)
+        out.ascii('Tf ')
+        font = use
+        size = sz
+      }
+      if (st !== stretch) {
+        out.num(st * 100)
+        out.ascii('Tz ')
+        stretch = st
+      }
+      const from = t.start[i]!
+      const to = t.start[i + 1]!
+      const x0 = t.x[from]!
+      const y0 = t.baseline[i]!
+      // Text space is y up: turn the page's y over.
+      out.num(m[0]); out.num(m[1]); out.num(-m[2]); out.num(-m[3])
+      out.num(m[0] * x0 + m[2] * y0 + m[4]); out.num(m[1] * x0 + m[3] * y0 + m[5])
+      out.ascii('Tm [(')
+      const em = sz * st
+      const unit = 1000 / face.unitsPerEm
+      let pen = 0
+      for (let g = from; g < to; g++) {
+        const pair = t.glyphs[g]!
+        const want = ((t.x[g]! - x0) / em) * 1000
+        const shift = Math.round(pen - want)
+        if (shift) {
+          out.byte(41)
+          out.int(shift)
+          out.byte(40)
+          pen -= shift
+        }
+        out.code(use.code(pair))
+        pen += face.advance(face.pairGlyph(pair)) * unit
+      }
+      out.ascii(')]TJ\n')
+    }
+    out.ascii('ET\n')
+  }
+
+  private path(p: Path, m: Matrix): void {
+    const { out } = this
+    let k = 0
+    let px = 0
+    let py = 0
+    const point = (x: number, y: number): void => {
+      out.num(m[0] * x + m[2] * y + m[4])
+      out.num(m[1] * x + m[3] * y + m[5])
+    }
+    const c = p.xy
+    for (const op of p.ops) {
+      if (op === Op.close) {
+        out.ascii('h\n')
+        continue
+      }
+      if (op === Op.quad) {
+        const [x1, y1, x, y] = [c[k]!, c[k + 1]!, c[k + 2]!, c[k + 3]!]
+        point(px + (2 / 3) * (x1 - px), py + (2 / 3) * (y1 - py))
+        point(x + (2 / 3) * (x1 - x), y + (2 / 3) * (y1 - y))
+        point(x, y)
+        out.ascii('c\n')
+        k += 4
+      } else {
+        const n = op === Op.cubic ? 3 : 1
+        for (let i = 0; i < n; i++) point(c[k + i * 2]!, c[k + i * 2 + 1]!)
+        out.ascii(op === Op.move ? 'm\n' : op === Op.line ? 'l\n' : 'c\n')
+        k += n * 2
+      }
+      px = c[k - 2]!
+      py = c[k - 1]!
+    }
+  }
+
+  private setFill(c: Colour): void {
+    const s = colour(c, false)
+    if (s !== this.fill) this.out.ascii((this.fill = s))
+  }
+  private setStroke(c: Colour): void {
+    const s = colour(c, true)
+    if (s !== this.strokeColour) this.out.ascii((this.strokeColour = s))
+  }
+}
+
+const short = (v: number): string => String(Math.round(v * 1000) / 1000)
+
+function colour(c: Colour, stroke: boolean): string {
+  if ('k' in c) return `${short(1 - c.k)} ${stroke ? 'G' : 'g'}\n`
+  return `${short(c.r)} ${short(c.g)} ${short(c.b)} ${stroke ? 'RG' : 'rg'}\n`
+}

@@ -1,0 +1,142 @@
+import { PDFName, type PDFRef } from '@cantoo/pdf-lib'
+import { type Layer, type PageMarks, visitPage } from '../marks'
+import type { Ticker } from '../trade'
+import type { Face } from '../type'
+import { type ContentResources, pageContent } from './content'
+import { PdfFile } from './file'
+import { FontUse } from './fonts'
+import { embedImage, type PictureSource } from './images'
+import type { Subsetter } from './subset'
+
+export interface PdfOptions {
+  title: string
+  author?: string
+  language: string
+  /** ISO 8601, UTC: dates are inputs. */
+  date: string
+  /** Pictures are made grey, as black books want. */
+  grey: boolean
+  /** Named places for the outline. */
+  outline?: { title: string; page: number }[]
+}
+
+/** Writes pages of marks as a press-ready PDF; the result is its chunks in order. */
+export async function writePdf(pages: PageMarks[], options: PdfOptions, subsetter: Subsetter, pictures: PictureSource, ticker?: Ticker): Promise<Uint8Array[]> {
+  const file = new PdfFile()
+  const fonts = new Map<Face, FontUse>()
+  const assets: string[] = []
+  const collect = (l: Layer): void => {
+    for (const item of l.items) {
+      if (item.kind === 'image') {
+        if (!assets.includes(item.asset)) assets.push(item.asset)
+      } else if (item.kind === 'group') item.layers.forEach(collect)
+    }
+    const t = l.text
+    if (!t) return
+    const uses = t.faces.map(f => {
+      const face = f as Face
+      let use = fonts.get(face)
+      if (!use) fonts.set(face, (use = new FontUse(face, `F${fonts.size + 1}`, file)))
+      return use
+    })
+    for (let i = 0; i < t.count; i++) {
+      const use = uses[t.face[i]!]!
+      for (let g = t.start[i]!; g < t.start[i + 1]!; g++) use.use(t.glyphs[g]!)
+    }
+  }
+  for (const p of pages) for (const l of p.layers) collect(l.layer)
+  for (const use of fonts.values()) use.settle()
+
+  const images = new Map<string, { name: string; ref: PDFRef }>()
+  for (const asset of assets) {
+    const ref = await embedImage(file, pictures, asset, options.grey)
+    if (ref) images.set(asset, { name: `Im${images.size + 1}`, ref })
+    await ticker?.({ stage: 'Placing pictures', done: images.size, of: assets.length })
+  }
+  const states = new Map<number, { name: string; ref: PDFRef }>()
+  const resources: ContentResources = {
+    font: face => fonts.get(face)!,
+    image: asset => images.get(asset)?.name,
+    opacity: value => {
+      let s = states.get(value)
+      if (!s) states.set(value, (s = { name: `G${states.size + 1}`, ref: file.object({ Type: 'ExtGState', ca: value, CA: value }) }))
+      return s.name
+    },
+  }
+
+  const tree = file.ref()
+  const refs: PDFRef[] = []
+  for (const [i, p] of pages.entries()) {
+    const fontDict: Record<string, PDFRef> = {}
+    const imageDict: Record<string, PDFRef> = {}
+    const before = states.size
+    const content = p.layers.length ? file.stream(pageContent(p, resources)) : undefined
+    visitPage(p, v => {
+      if ('text' in v) for (const f of v.text.faces) fontDict[fonts.get(f as Face)!.name] = fonts.get(f as Face)!.ref
+      else if (v.item.kind === 'image') {
+        const im = images.get(v.item.asset)
+        if (im) imageDict[im.name] = im.ref
+      }
+    })
+    const stateDict = states.size > before || states.size ? Object.fromEntries([...states.values()].map(s => [s.name, s.ref])) : {}
+    const { bleed: b } = p
+    const width = p.width + b.left + b.right
+    const height = p.height + b.top + b.bottom
+    const box = [b.left, b.bottom, b.left + p.width, b.bottom + p.height].map(round)
+    refs.push(file.object({
+      Type: 'Page', Parent: tree, MediaBox: [0, 0, round(width), round(height)], BleedBox: [0, 0, round(width), round(height)], TrimBox: box,
+      Resources: { ...(Object.keys(fontDict).length ? { Font: fontDict } : {}), ...(Object.keys(imageDict).length ? { XObject: imageDict } : {}), ...(Object.keys(stateDict).length ? { ExtGState: stateDict } : {}) },
+      ...(content ? { Contents: content } : {}),
+    }))
+    if (i % 8 === 7) await ticker?.({ stage: 'Writing PDF', done: i + 1, of: pages.length })
+  }
+  file.object({ Type: 'Pages', Kids: refs, Count: refs.length }, tree)
+  for (const use of fonts.values()) use.embed(file, subsetter)
+
+  const root: Record<string, unknown> = {
+    Type: 'Catalog', Pages: tree, Lang: file.text(options.language), PageLabels: { Nums: pageLabels(file, pages) }, ViewerPreferences: { DisplayDocTitle: true },
+    Metadata: file.stream(xmp(options), { Type: 'Metadata', Subtype: 'XML' }, file.ref(), true),
+  }
+  if (options.outline?.length) {
+    root.Outlines = outline(file, options.outline, refs)
+    root.PageMode = 'UseOutlines'
+  }
+  const catalog = file.object(root as never)
+  const info = file.object({ Title: file.text(options.title), ...(options.author ? { Author: file.text(options.author) } : {}), Producer: file.text('Porchlight'), CreationDate: file.date(options.date), ModDate: file.date(options.date), Trapped: PDFName.of('False') })
+  return file.end(catalog, info)
+}
+
+const round = (x: number): number => Math.round(x * 1000) / 1000
+
+/** Ranges of labels: a new range wherever the series or its number does not simply go on. */
+function pageLabels(file: PdfFile, pages: PageMarks[]): unknown[] {
+  const nums: unknown[] = []
+  let roman: boolean | undefined
+  pages.forEach((p, i) => {
+    const isRoman = /^[ivxlcdm]+$/.test(p.label)
+    if (isRoman !== roman) {
+      roman = isRoman
+      const number = /^\d+$/.test(p.label) ? Number(p.label) : undefined
+      nums.push(i, /^\d+$|^[ivxlcdm]+$/.test(p.label) ? { S: isRoman ? 'r' : 'D', ...(number && number !== 1 ? { St: number } : {}) } : { P: file.text(p.label) })
+    }
+  })
+  return nums
+}
+
+function outline(file: PdfFile, entries: { title: string; page: number }[], pages: PDFRef[]): PDFRef {
+  const root = file.ref()
+  const refs = entries.map(() => file.ref())
+  entries.forEach((e, i) => {
+    file.object({ Title: file.text(e.title), Parent: root, ...(i ? { Prev: refs[i - 1]! } : {}), ...(i < refs.length - 1 ? { Next: refs[i + 1]! } : {}), Dest: [pages[e.page]!, 'Fit'] }, refs[i])
+  })
+  return file.object({ Type: 'Outlines', First: refs[0]!, Last: refs[refs.length - 1]!, Count: refs.length }, root)
+}
+
+function xmp(o: PdfOptions): Uint8Array {
+  const esc = (s: string): string => s.replace(/[&<>]/g, c => ({ '&': '&amp;', '<': '&lt;', '>': '&gt;' })[c]!)
+  return new TextEncoder().encode(
+    `<?xpacket begin="\ufeff" id="W5M0MpCehiHzreSzNTczkc9d"?>\n<x:xmpmeta xmlns:x="adobe:ns:meta/"><rdf:RDF xmlns:rdf="http://www.w3.org/1999/02/22-rdf-syntax-ns#"><rdf:Description rdf:about="" xmlns:dc="http://purl.org/dc/elements/1.1/" xmlns:xmp="http://ns.adobe.com/xap/1.0/" xmlns:pdf="http://ns.adobe.com/pdf/1.3/">` +
+      `<dc:title><rdf:Alt><rdf:li xml:lang="x-default">${esc(o.title)}</rdf:li></rdf:Alt></dc:title>${o.author ? `<dc:creator><rdf:Seq><rdf:li>${esc(o.author)}</rdf:li></rdf:Seq></dc:creator>` : ''}` +
+      `<xmp:CreateDate>${o.date}</xmp:CreateDate><pdf:Producer>Porchlight</pdf:Producer></rdf:Description></rdf:RDF></x:xmpmeta>\n<?xpacket end="w"?>`,
+  )
+}

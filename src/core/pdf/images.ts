@@ -1,0 +1,54 @@
+import type { PDFRef } from '@cantoo/pdf-lib'
+import type { PdfFile } from './file'
+
+/** A decoded picture: 4 bytes a pixel, not premultiplied. Decoding is a port: a canvas in the browser, a library in Node. */
+export interface Pixels {
+  width: number
+  height: number
+  rgba: Uint8Array | Uint8ClampedArray
+}
+
+/** What the writer asks of the world for a picture of the book. */
+export interface PictureSource {
+  bytes(asset: string): Promise<Uint8Array | undefined>
+  decode(bytes: Uint8Array): Promise<Pixels>
+}
+
+/** Embeds a picture: grey for black books; over white, since presses refuse transparency. Unchanged JPEGs pass through. */
+export async function embedImage(file: PdfFile, source: PictureSource, asset: string, grey: boolean): Promise<PDFRef | undefined> {
+  const bytes = await source.bytes(asset)
+  if (!bytes) return undefined
+  const jpeg = jpegHeader(bytes)
+  if (jpeg && (jpeg.components === 1 || (jpeg.components === 3 && !grey))) {
+    return file.stream(bytes, { Type: 'XObject', Subtype: 'Image', Width: jpeg.width, Height: jpeg.height, ColorSpace: jpeg.components === 1 ? 'DeviceGray' : 'DeviceRGB', BitsPerComponent: 8, Filter: 'DCTDecode' }, file.ref(), true)
+  }
+  const { width, height, rgba } = await source.decode(bytes)
+  const channels = grey ? 1 : 3
+  const out = new Uint8Array(width * height * channels)
+  for (let i = 0, k = 0; i < width * height; i++) {
+    const a = rgba[i * 4 + 3]! / 255
+    const r = rgba[i * 4]! * a + 255 * (1 - a)
+    const g = rgba[i * 4 + 1]! * a + 255 * (1 - a)
+    const b = rgba[i * 4 + 2]! * a + 255 * (1 - a)
+    if (grey) out[k++] = Math.round(0.299 * r + 0.587 * g + 0.114 * b)
+    else {
+      out[k++] = Math.round(r)
+      out[k++] = Math.round(g)
+      out[k++] = Math.round(b)
+    }
+  }
+  return file.stream(out, { Type: 'XObject', Subtype: 'Image', Width: width, Height: height, ColorSpace: grey ? 'DeviceGray' : 'DeviceRGB', BitsPerComponent: 8 })
+}
+
+/** Size and components of a baseline or progressive JPEG, from its frame header. Undefined for other files. */
+export function jpegHeader(b: Uint8Array): { width: number; height: number; components: number } | undefined {
+  if (b[0] !== 0xff || b[1] !== 0xd8) return undefined
+  let i = 2
+  while (i + 9 < b.length) {
+    if (b[i] !== 0xff) return undefined
+    const marker = b[i + 1]!
+    if (marker >= 0xc0 && marker <= 0xcf && marker !== 0xc4 && marker !== 0xc8 && marker !== 0xcc) return { height: (b[i + 5]! << 8) | b[i + 6]!, width: (b[i + 7]! << 8) | b[i + 8]!, components: b[i + 9]! }
+    i += marker === 0xff ? 1 : 2 + ((b[i + 2]! << 8) | b[i + 3]!)
+  }
+  return undefined
+}

@@ -1,0 +1,3 @@
+export * from './document'
+export { type Pixels, type PictureSource, jpegHeader } from './images'
+export * from './subset'

@@ -1,0 +1,72 @@
+/**
+ * Font subsetting by HarfBuzz's own subsetter, a bare WASM module: glyph ids are kept, so that what was shaped is what
+ * is embedded. Tables that a PDF does not read are dropped.
+ */
+export interface Subsetter {
+  /** Bytes of a TrueType font that holds just these glyphs (and what they are composed of). */
+  subset(font: Uint8Array, glyphs: Iterable<number>): Uint8Array
+}
+
+interface Exports {
+  memory: { buffer: ArrayBuffer }
+  _initialize?: () => void
+  malloc(n: number): number
+  free(p: number): void
+  hb_blob_create(data: number, length: number, mode: number, user: number, destroy: number): number
+  hb_blob_destroy(b: number): void
+  hb_blob_get_length(b: number): number
+  hb_blob_get_data(b: number, length: number): number
+  hb_face_create(b: number, index: number): number
+  hb_face_destroy(f: number): void
+  hb_face_reference_blob(f: number): number
+  hb_set_add(s: number, v: number): void
+  hb_subset_input_create_or_fail(): number
+  hb_subset_input_destroy(i: number): void
+  hb_subset_input_glyph_set(i: number): number
+  hb_subset_input_set(i: number, which: number): number
+  hb_subset_input_set_flags(i: number, flags: number): void
+  hb_subset_or_fail(face: number, input: number): number
+}
+
+declare const WebAssembly: {
+  instantiate(bytes: Uint8Array, imports: object): Promise<{ instance: { exports: unknown } }>
+}
+
+const WRITABLE = 2
+const DROP_TABLES = 3
+// HB_SUBSET_FLAGS: no hinting, retain glyph ids, no layout closure.
+const FLAGS = 0x1 | 0x2 | 0x200
+const dropped = ['GSUB', 'GPOS', 'GDEF', 'name', 'OS/2', 'cmap', 'post', 'kern', 'DSIG', 'gasp', 'STAT', 'meta', 'BASE', 'MATH', 'VDMX', 'hdmx', 'LTSH', 'PCLT', 'prep', 'fpgm', 'cvt ']
+
+export async function loadSubsetter(wasm: Uint8Array): Promise<Subsetter> {
+  const { instance } = await WebAssembly.instantiate(wasm, {})
+  const x = instance.exports as Exports
+  x._initialize?.()
+  return {
+    subset(font, glyphs) {
+      const at = x.malloc(font.length)
+      new Uint8Array(x.memory.buffer).set(font, at)
+      const blob = x.hb_blob_create(at, font.length, WRITABLE, 0, 0)
+      const face = x.hb_face_create(blob, 0)
+      const input = x.hb_subset_input_create_or_fail()
+      x.hb_subset_input_set_flags(input, FLAGS)
+      const set = x.hb_subset_input_glyph_set(input)
+      for (const g of glyphs) x.hb_set_add(set, g)
+      const drop = x.hb_subset_input_set(input, DROP_TABLES)
+      for (const t of dropped) x.hb_set_add(drop, (t.charCodeAt(0) << 24) | (t.charCodeAt(1) << 16) | (t.charCodeAt(2) << 8) | t.charCodeAt(3))
+      const made = x.hb_subset_or_fail(face, input)
+      if (!made) throw new Error('the subsetter refused the font')
+      const out = x.hb_face_reference_blob(made)
+      const length = x.hb_blob_get_length(out)
+      const data = x.hb_blob_get_data(out, 0)
+      const bytes = new Uint8Array(x.memory.buffer).slice(data, data + length)
+      x.hb_blob_destroy(out)
+      x.hb_face_destroy(made)
+      x.hb_subset_input_destroy(input)
+      x.hb_face_destroy(face)
+      x.hb_blob_destroy(blob)
+      x.free(at)
+      return bytes
+    },
+  }
+}

@@ -1,0 +1,350 @@
+import type { Frag } from './textStyle'
+import { Gap, type Paragraph } from './paragraph'
+
+/**
+ * Optimal line breaking over the whole paragraph, after Knuth and Plass ("Breaking Paragraphs into Lines", Software:
+ * Practice and Experience 11, 1981), with hanging punctuation and glyph scaling counted into each line's natural width
+ * and stretch (after Hàn Thế Thành, "Micro-typographic extensions", 2000). Division points of a word are asked for only
+ * where a line can end in it.
+ */
+export interface BreakRules {
+  /** Width of a full line, points. */
+  measure: number
+  /** Space taken from the left of the first lines (paragraph indent, initial), one entry a line; later lines take the last. */
+  indents: number[]
+  align: 'justify' | 'left' | 'center' | 'right'
+  /** A gap's stretch and shrink as parts of its width. */
+  stretch: number
+  shrink: number
+  /** Glyph scaling allowed each way, 0.02 = ±2 %. */
+  scaling: number
+  hyphenate: boolean
+  /** Most lines running that may end in a hyphen. */
+  ladder: number
+  /** Least width of a last line, points. */
+  leastLastLine: number
+  optical: boolean
+}
+
+/** Where the lines end. Line i holds the pieces from the end of line i − 1; `toChar` > 0 divides piece `toFrag`. */
+export interface BrokenParagraph {
+  count: number
+  toFrag: Int32Array
+  toChar: Int32Array
+  demerits: number
+  /** A line that could not be set within the tolerance, the last pass was needed. */
+  loose: boolean
+}
+
+const LINE = 10
+const HYPHEN = 60
+const DASH = 15
+const LADDER = 8000
+const PENULTIMATE = 5000
+const FITNESS = 4000
+const SHORT_LAST = 20000
+const FORBIDDEN_LADDER = 1e6
+
+/** Greatest stretch ratio of each pass; the last takes anything. */
+const passes = [1.1, 2.2, Infinity]
+
+const fitness = (r: number): number => (r < -0.5 ? 0 : r <= 0.5 ? 1 : r <= 1 ? 2 : 3)
+
+// One breaker works at a time in a thread: scratch is shared and grows.
+let cap = 256
+let nFrag = new Int32Array(cap), nChar = new Int32Array(cap), nLine = new Int32Array(cap), nFit = new Int8Array(cap), nPrev = new Int32Array(cap), nLadder = new Int8Array(cap)
+let nW = new Float64Array(cap), nG = new Float64Array(cap), nHang = new Float64Array(cap), nDem = new Float64Array(cap)
+let nodes = 0
+
+function grow(): void {
+  cap *= 2
+  const up = <T extends Int32Array | Int8Array | Float64Array>(a: T): T => {
+    const b = new (a.constructor as new (n: number) => T)(cap)
+    b.set(a as never)
+    return b
+  }
+  nFrag = up(nFrag); nChar = up(nChar); nLine = up(nLine); nFit = up(nFit); nPrev = up(nPrev); nLadder = up(nLadder)
+  nW = up(nW); nG = up(nG); nHang = up(nHang); nDem = up(nDem)
+}
+
+function node(frag: number, char: number, line: number, fit: number, prev: number, ladder: number, w: number, g: number, hangLeft: number, dem: number): number {
+  if (nodes === cap) grow()
+  const n = nodes++
+  nFrag[n] = frag; nChar[n] = char; nLine[n] = line; nFit[n] = fit; nPrev[n] = prev; nLadder[n] = ladder
+  nW[n] = w; nG[n] = g; nHang[n] = hangLeft; nDem[n] = dem
+  return n
+}
+
+/**
+ * Breaks a paragraph. The first result is the best; the others, if any, are the best with one line more or fewer, for
+ * levelling pages. A paragraph with nothing in it has no lines.
+ */
+export function breakParagraph(p: Paragraph, rules: BreakRules): BrokenParagraph[] {
+  if (!p.frags.length) return []
+  if (rules.align !== 'justify') return [ragged(p, rules)]
+  for (let pass = 0; pass < passes.length; pass++) {
+    const found = attempt(p, rules, passes[pass]!)
+    if (found) return found.map(f => ({ ...f, loose: pass === passes.length - 1 }))
+  }
+  throw new Error('unreachable: the last pass takes any line')
+}
+
+interface Candidate {
+  line: number
+  fit: number
+  dem: number
+  from: number
+  ladder: number
+}
+
+function attempt(p: Paragraph, rules: BreakRules, tolerance: number): Omit<BrokenParagraph, 'loose'>[] | undefined {
+  nodes = 0
+  const { measure, indents, stretch, shrink, scaling, optical } = rules
+  const boxes = p.gap.length
+  const lastIndent = indents.length ? indents[indents.length - 1]! : 0
+  const width = (line: number) => measure - (line < indents.length ? indents[line]! : lastIndent)
+  let active: number[] = [node(0, 0, 0, 1, -1, 0, 0, 0, optical && !(indents[0]! > 0) ? p.frags[0]!.hangLeft : 0, 0)]
+  let W = 0
+  let G = 0
+  const candidates: Candidate[] = []
+
+  // Tries to end a line at a point for every active node; feasible ends become candidates.
+  const tryEnd = (endW: number, endG: number, hangRight: number, penalty: number, hyphen: boolean, final: boolean, forced: boolean, drop: boolean): void => {
+    candidates.length = 0
+    let kept = 0
+    for (let k = 0; k < active.length; k++) {
+      const a = active[k]!
+      const glue = endG - nG[a]!
+      const natural = endW - nW[a]! - nHang[a]! - hangRight
+      const diff = width(nLine[a]!) - natural
+      const flex = (natural - glue) * scaling
+      let r: number
+      if (diff >= 0) {
+        const s = glue * stretch + flex
+        r = final || forced ? 0 : s > 0 ? diff / s : 1e9
+      } else {
+        const s = glue * shrink + flex
+        r = s > 0 ? diff / s : -1e9
+      }
+      if (r < -1.0000001) {
+        // The line only grows from here on: this start is spent, unless the hyphen alone made it too wide.
+        if (drop) continue
+      } else if (r <= tolerance) {
+        const capped = Math.min(r < 0 ? -r : r, 20)
+        const badness = 100 * capped * capped * capped
+        const fit = final ? nFit[a]! : fitness(r)
+        let dem = LINE + badness
+        dem = dem * dem + penalty * penalty
+        if (Math.abs(fit - nFit[a]!) > 1) dem += FITNESS
+        let ladder = 0
+        if (hyphen) {
+          ladder = nLadder[a]! + 1
+          if (ladder > 1) dem += LADDER
+          if (ladder > rules.ladder) dem += FORBIDDEN_LADDER
+        }
+        if (final) {
+          if (nLadder[a]! > 0) dem += PENULTIMATE
+          if (nLine[a]! > 0 && natural < rules.leastLastLine) dem += SHORT_LAST
+        }
+        dem += nDem[a]!
+        const line = nLine[a]! + 1
+        let same: Candidate | undefined
+        for (const c of candidates) if (c.line === line && c.fit === fit) same = c
+        if (!same) candidates.push({ line, fit, dem, from: a, ladder })
+        else if (dem < same.dem) {
+          same.dem = dem
+          same.from = a
+          same.ladder = ladder
+        }
+      }
+      active[kept++] = a
+    }
+    active.length = kept
+  }
+
+  const accept = (frag: number, char: number, w: number, g: number, hangLeft: number): void => {
+    for (const c of candidates) {
+      // A start that another of the same line beats by more than a change of fitness costs can never win.
+      let beaten = false
+      for (const d of candidates) if (d.line === c.line && d.dem + FITNESS < c.dem) beaten = true
+      if (!beaten) active.push(node(frag, char, c.line, c.fit, c.from, c.ladder, w, g, hangLeft, c.dem))
+    }
+  }
+
+  const ends: { node: number; line: number; dem: number }[] = []
+  for (let i = 0; i < boxes; i++) {
+    const bw = p.boxWidth[i]!
+    const gap = p.gap[i]!
+    const first = p.boxStart[i]!
+    const end = p.boxStart[i + 1]!
+    if (rules.hyphenate && gap !== Gap.end && mayEndIn(active, W, bw, width, stretch, shrink, scaling, G, tolerance)) {
+      let fragW = W
+      for (let f = first; f < end; f++) {
+        const frag = p.frags[f]!
+        if (frag.text.length >= 5) {
+          for (const d of frag.style.divisions(frag)) {
+            tryEnd(fragW + d.before + frag.style.hyphenWidth, G, optical ? frag.style.hyphenWidth * 0.6 : 0, HYPHEN, true, false, false, false)
+            if (candidates.length) accept(f, d.at, fragW + d.before, G, 0)
+          }
+        }
+        fragW += frag.width
+      }
+    }
+    const last = p.frags[end - 1]!
+    const hangRight = optical ? last.hangRight : 0
+    const nextW = W + bw + p.glue[i]!
+    const nextG = G + p.glue[i]!
+    if (gap === Gap.tie) {
+      W = nextW
+      G = nextG
+      continue
+    }
+    const final = gap === Gap.end
+    const forced = gap === Gap.forced
+    tryEnd(W + bw, G, hangRight, gap === Gap.none ? DASH : 0, false, final, forced, true)
+    if (final) {
+      for (const c of candidates) ends.push({ node: node(end, 0, c.line, c.fit, c.from, 0, 0, 0, 0, c.dem), line: c.line, dem: c.dem })
+      break
+    }
+    if (forced) active = []
+    if (candidates.length) accept(end, 0, nextW, nextG, optical && i + 1 < boxes ? p.frags[end]!.hangLeft : 0)
+    if (!active.length) return tolerance === Infinity ? overfull(p, rules) : undefined
+    W = nextW
+    G = nextG
+  }
+  if (!ends.length) return tolerance === Infinity ? overfull(p, rules) : undefined
+  return bestByLines(ends)
+}
+
+/** Can a line end inside the box that begins at W? Saves asking for division points of most words. */
+function mayEndIn(active: number[], W: number, bw: number, width: (line: number) => number, stretch: number, shrink: number, scaling: number, G: number, tolerance: number): boolean {
+  for (const a of active) {
+    const w = width(nLine[a]!)
+    const glue = G - nG[a]!
+    const start = W - nW[a]!
+    const full = start + bw
+    if (start - w > glue * shrink + w * scaling) continue
+    if (w - full > tolerance * (glue * stretch + full * scaling)) continue
+    return true
+  }
+  return false
+}
+
+function bestByLines(ends: { node: number; line: number; dem: number }[]): Omit<BrokenParagraph, 'loose'>[] {
+  let best = ends[0]!
+  for (const e of ends) if (e.dem < best.dem) best = e
+  const out = [trace(best.node)]
+  for (const by of [-1, 1]) {
+    let other: (typeof ends)[number] | undefined
+    for (const e of ends) if (e.line === best.line + by && (!other || e.dem < other.dem)) other = e
+    if (other) out.push(trace(other.node))
+  }
+  return out
+}
+
+function trace(end: number): Omit<BrokenParagraph, 'loose'> {
+  const count = nLine[end]!
+  const toFrag = new Int32Array(count)
+  const toChar = new Int32Array(count)
+  const demerits = nDem[end]!
+  for (let n = end, i = count - 1; i >= 0; i--, n = nPrev[n]!) {
+    toFrag[i] = nFrag[n]!
+    toChar[i] = nChar[n]!
+  }
+  return { count, toFrag, toChar, demerits }
+}
+
+/** First fit, for when a box alone is wider than its line: callers split such boxes, so this is a safety net that loses nothing. */
+function overfull(p: Paragraph, rules: BreakRules): Omit<BrokenParagraph, 'loose'>[] {
+  const b = ragged(p, rules)
+  return [{ ...b, demerits: 1e9 }]
+}
+
+/** Ragged setting: gaps keep their width; breaks minimise the sum of the squares of what is left over, words stay whole. */
+function ragged(p: Paragraph, rules: BreakRules): BrokenParagraph {
+  const n = p.gap.length
+  const { indents } = rules
+  const width = (line: number) => rules.measure - (line < indents.length ? indents[line]! : (indents[indents.length - 1] ?? 0))
+  // best[i]: least cost of setting boxes 0…i−1 in whole lines; by line count only through the stored chain.
+  const cost = new Float64Array(n + 1).fill(Infinity)
+  const prev = new Int32Array(n + 1).fill(-1)
+  const line = new Int32Array(n + 1)
+  cost[0] = 0
+  for (let i = 0; i < n; i++) {
+    if (cost[i] === Infinity) continue
+    let w = 0
+    const room = width(line[i]!)
+    for (let j = i; j < n; j++) {
+      w += p.boxWidth[j]!
+      if (w > room + 0.01 && j > i) break
+      const gap = p.gap[j]!
+      if (gap !== Gap.tie) {
+        const left = room - w
+        const end = gap === Gap.end || gap === Gap.forced
+        const c = cost[i]! + (end ? (left < 0 ? 1e6 : 0) : left < 0 ? 1e6 : left * left) + 1
+        if (c < cost[j + 1]!) {
+          cost[j + 1] = c
+          prev[j + 1] = i
+          line[j + 1] = line[i]! + 1
+        }
+        if (end) break
+      }
+      w += p.glue[j]!
+    }
+  }
+  const count = line[n]!
+  const toFrag = new Int32Array(count)
+  for (let i = n, k = count - 1; k >= 0; i = prev[i]!, k--) toFrag[k] = p.boxStart[i]!
+  return { count, toFrag, toChar: new Int32Array(count), demerits: cost[n]!, loose: false }
+}
+
+/** Parts pieces that are wider than a line (addresses, rows of signs) between characters, so that nothing overflows. */
+export function splitLong(p: Paragraph, measure: number): Paragraph {
+  if (!p.boxWidth.some(w => w > measure)) return p
+  const out: Paragraph = { frags: [], boxStart: [], gap: [], glue: [], boxWidth: [], notes: [], missing: p.missing }
+  const boxAt: number[] = []
+  for (let i = 0; i < p.gap.length; i++) {
+    const frags = p.frags.slice(p.boxStart[i]!, p.boxStart[i + 1]!)
+    const pieces: Frag[][] = []
+    if (p.boxWidth[i]! <= measure) pieces.push(frags)
+    else {
+      let w = Infinity
+      for (const f of frags) for (const part of chunks(f, measure * 0.98)) {
+        if (w + part.width > measure * 0.98) {
+          pieces.push([])
+          w = 0
+        }
+        pieces[pieces.length - 1]!.push(part)
+        w += part.width
+      }
+    }
+    pieces.forEach((piece, k) => {
+      out.boxStart.push(out.frags.length)
+      out.frags.push(...piece)
+      out.boxWidth.push(piece.reduce((s, f) => s + f.width, 0))
+      const last = k === pieces.length - 1
+      out.gap.push(last ? p.gap[i]! : Gap.none)
+      out.glue.push(last ? p.glue[i]! : 0)
+    })
+    boxAt.push(out.gap.length - 1)
+  }
+  out.boxStart.push(out.frags.length)
+  for (const n of p.notes) out.notes.push({ ...n, box: boxAt[n.box]! })
+  return out
+}
+
+/** A piece in parts no wider than `room`: whole words' worth of characters each. */
+function chunks(f: Frag, room: number): Frag[] {
+  if (f.width <= room) return [f]
+  const out: Frag[] = []
+  let rest = [...f.text]
+  while (rest.length) {
+    // Guess from the average width, then step down: few tries even for very long strings.
+    let k = Math.max(1, Math.min(rest.length, Math.floor((room / f.width) * f.text.length)))
+    let part = f.style.frag(rest.slice(0, k).join(''))
+    while (k > 1 && part.width > room) part = f.style.frag(rest.slice(0, (k = Math.max(1, Math.floor(k * 0.9)))).join(''))
+    out.push(part)
+    rest = rest.slice(k)
+  }
+  return out
+}

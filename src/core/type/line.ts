@@ -1,0 +1,131 @@
+import type { LayerBuilder, MarkPlace } from '../marks'
+import type { BreakRules, BrokenParagraph } from './break'
+import { Gap, type Paragraph } from './paragraph'
+import type { Frag } from './textStyle'
+
+/** How a line came out, for measuring evenness and finding loose lines. Points. */
+export interface SetLine {
+  /** Width of a gap as set, 0 where the line has none. */
+  gap: number
+  /** The same unstretched. */
+  naturalGap: number
+  /** Filled to the measure (not a last line). */
+  full: boolean
+  /** Glyph scaling, 1 = none. */
+  scale: number
+  /** How far the line stands beyond its measure; 0 unless something could not be broken. */
+  over: number
+  hyphen: boolean
+}
+
+/** The pieces of a line, with the natural gap behind each (0 inside a box). */
+export interface LinePieces {
+  frags: Frag[]
+  gaps: number[]
+  last: boolean
+}
+
+/** The pieces of line `index`. Heads and tails of divided words are shaped anew, so that they are exact. */
+export function linePieces(p: Paragraph, b: BrokenParagraph, index: number): LinePieces {
+  const fromFrag = index ? b.toFrag[index - 1]! : 0
+  const fromChar = index ? b.toChar[index - 1]! : 0
+  const toFrag = b.toFrag[index]!
+  const toChar = b.toChar[index]!
+  const frags: Frag[] = []
+  const gaps: number[] = []
+  let box = boxOf(p, fromFrag)
+  for (let f = fromFrag; f < toFrag || (f === toFrag && toChar > 0); f++) {
+    let frag = p.frags[f]!
+    const from = f === fromFrag ? fromChar : 0
+    const to = f === toFrag ? toChar : 0
+    if (to) frag = frag.style.divided(frag.text.slice(from, to))
+    else if (from) frag = frag.style.frag(frag.text.slice(from))
+    frags.push(frag)
+    if (f + 1 === p.boxStart[box + 1]) {
+      gaps.push(p.glue[box]!)
+      box++
+    } else gaps.push(0)
+  }
+  if (gaps.length) gaps[gaps.length - 1] = 0
+  return { frags, gaps, last: index === b.count - 1 || p.gap[boxOf(p, Math.max(0, toFrag - (toChar ? 0 : 1)))] === Gap.forced }
+}
+
+function boxOf(p: Paragraph, frag: number): number {
+  let lo = 0
+  let hi = p.gap.length - 1
+  while (lo < hi) {
+    const mid = (lo + hi + 1) >> 1
+    if (p.boxStart[mid]! <= frag) lo = mid
+    else hi = mid - 1
+  }
+  return lo
+}
+
+/** Sets a line into a layer: `x` is the left edge of the measure, `y` the baseline. */
+export function setLine(out: LayerBuilder, pieces: LinePieces, rules: BreakRules, indent: number, x: number, y: number, place: MarkPlace): SetLine {
+  const { frags, gaps } = pieces
+  const room = rules.measure - indent
+  let width = 0
+  let glue = 0
+  for (let i = 0; i < frags.length; i++) {
+    width += frags[i]!.width
+    glue += gaps[i]!
+  }
+  const first = frags[0]
+  const end = frags[frags.length - 1]
+  const justify = rules.align === 'justify'
+  // An indented first line keeps its indent: hanging there would read as a ragged edge.
+  const hangLeft = justify && rules.optical && first && indent <= 0 ? first.hangLeft : 0
+  const hangRight = justify && rules.optical && end ? end.hangRight : 0
+  const hyphen = !!end && end.text.endsWith('\u00ad')
+  let scale = 1
+  let factor = 1
+  const natural = width + glue - hangLeft - hangRight
+  let pen = x + indent - hangLeft
+  const diff = room - natural
+  const full = justify && !pieces.last
+  if (full || (justify && diff < 0)) {
+    const flex = width * rules.scaling
+    const s = diff >= 0 ? glue * rules.stretch + flex : glue * rules.shrink + flex
+    const r = s > 0 ? Math.max(-1, Math.min(1, diff / s)) : 0
+    if (rules.scaling) scale = 1 + r * rules.scaling
+    // What scaling leaves over is shared by the gaps; rounding to what the file can say is done before, not after.
+    scale = Math.round(scale * 1e4) / 1e4
+    if (glue > 0) factor = (room + hangLeft + hangRight - width * scale) / glue
+    // A line without a gap cannot be filled; a single word is never spaced out.
+    else if (diff >= 0) scale = 1
+  } else if (!justify && rules.align !== 'left') pen = x + indent + (rules.align === 'center' ? diff / 2 : diff)
+  let gaps_ = 0
+  let firstGap = 0
+  for (let i = 0; i < frags.length; i++) {
+    const f = frags[i]!
+    pen = setFrag(out, f, scale, pen, y, place)
+    const g = gaps[i]!
+    if (g > 0) {
+      out.run(f.style.face, f.style.size, scale, y, f.style.colour, place)
+      out.glyph(f.style.spacePair, pen)
+      pen += g * factor
+      if (!gaps_++) firstGap = g
+    }
+  }
+  return { gap: gaps_ ? firstGap * factor : 0, naturalGap: firstGap, full: full && gaps_ > 0, scale, over: Math.max(0, -(room - natural) - (glue * rules.shrink + width * rules.scaling) - 0.05), hyphen }
+}
+
+/** Sets one piece from `x`; returns where it ends. */
+export function setFrag(out: LayerBuilder, f: Frag, scale: number, x: number, y: number, place: MarkPlace): number {
+  const { size, rise, colour } = f.style
+  let pen = x
+  for (const s of f.shaped) {
+    const em = size * scale
+    if (!s.y) {
+      out.run(s.face, size, scale, y - rise, colour, place)
+      for (let i = 0; i < s.pairs.length; i++) out.glyph(s.pairs[i]!, pen + s.x[i]! * em)
+    } else
+      for (let i = 0; i < s.pairs.length; i++) {
+        out.run(s.face, size, scale, y - rise - s.y[i]! * size, colour, place)
+        out.glyph(s.pairs[i]!, pen + s.x[i]! * em)
+      }
+    pen += s.advance * em
+  }
+  return pen
+}

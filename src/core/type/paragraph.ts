@@ -1,0 +1,123 @@
+import type { Frag, TextStyle } from './textStyle'
+
+/** What stands between one box and the next. */
+export const Gap = { glue: 1, none: 2, forced: 3, tie: 4, end: 0 } as const
+
+/** A paragraph ready for breaking: boxes (strings that stay whole or are divided) and the gaps behind them. */
+export interface Paragraph {
+  frags: Frag[]
+  /** Box i holds frags[boxStart[i] … boxStart[i+1]). */
+  boxStart: number[]
+  gap: number[]
+  /** Natural width of the gap behind each box, points. */
+  glue: number[]
+  boxWidth: number[]
+  /** Notes called in the paragraph: the box that carries the mark. */
+  notes: { box: number; id: string }[]
+  /** Characters that no face has. */
+  missing: string[]
+}
+
+// Where a long string may be parted without a hyphen: after a dash or a hyphen that stands between letters.
+const parts = /[^—–‐-]*[—–‐-]+(?=[\p{L}\p{N}“‘(])|.+$/gu
+
+/** Collects styled text into a paragraph. */
+export class ParagraphBuilder {
+  readonly p: Paragraph = { frags: [], boxStart: [], gap: [], glue: [], boxWidth: [], notes: [], missing: [] }
+  private open = false
+
+  /** Adds text in a style. Spaces part boxes; no-break spaces make ties. */
+  text(text: string, style: TextStyle): void {
+    let i = 0
+    const n = text.length
+    while (i < n) {
+      const c = text.charCodeAt(i)
+      if (c === 32 || c === 9 || c === 10 || c === 13) {
+        this.close(Gap.glue, style.space)
+        i++
+      } else if (c === 0xa0 || c === 0x202f) {
+        this.close(Gap.tie, c === 0xa0 ? style.space : style.space * 0.6)
+        i++
+      } else {
+        let j = i + 1
+        while (j < n) {
+          const d = text.charCodeAt(j)
+          if (d === 32 || d === 10 || d === 9 || d === 13 || d === 0xa0 || d === 0x202f) break
+          j++
+        }
+        this.word(text.slice(i, j), style)
+        i = j
+      }
+    }
+  }
+
+  /** A forced line end. */
+  lineBreak(): void {
+    this.ensure()
+    this.close(Gap.forced, 0)
+  }
+
+  /** A note's mark, bound to the word before it. */
+  note(id: string, mark: string, style: TextStyle): void {
+    this.ensure()
+    this.push(style.frag(mark))
+    this.p.notes.push({ box: this.p.boxStart.length - 1, id })
+  }
+
+  build(): Paragraph {
+    const p = this.p
+    if (this.open) this.close(Gap.end, 0)
+    else if (p.gap.length) {
+      p.gap[p.gap.length - 1] = Gap.end
+      p.glue[p.glue.length - 1] = 0
+    }
+    p.boxStart.push(p.frags.length)
+    return p
+  }
+
+  private word(word: string, style: TextStyle): void {
+    if (word.length < 4 || !/[—–‐-]/.test(word)) return this.piece(word, style)
+    const pieces = word.match(parts) ?? [word]
+    pieces.forEach((piece, i) => {
+      this.piece(piece, style)
+      if (i < pieces.length - 1) this.close(Gap.none, 0)
+    })
+  }
+
+  private piece(text: string, style: TextStyle): void {
+    // A soft hyphen typed by hand is an old manuscript's idea of a line end: the patterns know better.
+    const clean = text.includes('\u00ad') ? text.replace(/\u00ad/g, '') : text
+    if (!clean) return
+    const f = style.frag(clean)
+    for (const s of f.shaped) if (s.missing) this.p.missing.push(clean)
+    this.ensure()
+    this.push(f)
+  }
+
+  private ensure(): void {
+    if (this.open) return
+    this.p.boxStart.push(this.p.frags.length)
+    this.p.boxWidth.push(0)
+    this.open = true
+  }
+
+  private push(f: Frag): void {
+    this.p.frags.push(f)
+    this.p.boxWidth[this.p.boxWidth.length - 1]! += f.width
+  }
+
+  private close(gap: number, glue: number): void {
+    if (this.open) {
+      this.p.gap.push(gap)
+      this.p.glue.push(glue)
+      this.open = false
+    } else if (this.p.gap.length) {
+      // A second space does not widen the gap, but a forced end wins over a space.
+      const last = this.p.gap.length - 1
+      if (gap === Gap.forced) {
+        this.p.gap[last] = gap
+        this.p.glue[last] = 0
+      }
+    }
+  }
+}

@@ -1,0 +1,91 @@
+import type { Face } from './face'
+
+/** A string shaped in one face: glyph pairs and their positions, in ems. */
+export interface Shaped {
+  face: Face
+  pairs: Uint16Array
+  /** Offset of each glyph from the start, x right, ems. */
+  x: Float32Array
+  /** Offset up from the baseline, ems; null where all stand on it. */
+  y: Float32Array | null
+  /** Index of the first character of each glyph's cluster. */
+  cluster: Uint16Array
+  advance: number
+  /** Characters that no face covers: they are set as a visible box. */
+  missing: number
+}
+
+/** Shapes one string in one face. `features` are OpenType tags, "-" before one switches it off. */
+export function shapeIn(face: Face, text: string, features: string[], language: string): Shaped {
+  const { hb } = face
+  const buffer = bufferOf(face)
+  buffer.clearContents()
+  buffer.addText(text)
+  buffer.setLanguage(language)
+  buffer.guessSegmentProperties()
+  hb.shape(face.font, buffer, features.map(f => featureOf(face, f)))
+  const infos = buffer.getGlyphInfos()
+  const positions = buffer.getGlyphPositions()
+  const n = infos.length
+  const em = face.unitsPerEm
+  const pairs = new Uint16Array(n)
+  const x = new Float32Array(n)
+  const cluster = new Uint16Array(n)
+  let y: Float32Array | null = null
+  let pen = 0
+  let missing = 0
+  for (let i = 0; i < n; i++) {
+    const at = infos[i]!.cluster
+    const first = i === 0 || infos[i - 1]!.cluster !== at
+    let end = text.length
+    for (let j = i + 1; j < n; j++) if (infos[j]!.cluster !== at) {
+      end = infos[j]!.cluster
+      break
+    }
+    if (infos[i]!.codepoint === 0) missing++
+    pairs[i] = face.pair(infos[i]!.codepoint, first ? text.slice(at, end) : '')
+    cluster[i] = at
+    const p = positions[i]!
+    x[i] = (pen + p.xOffset) / em
+    if (p.yOffset) (y ??= new Float32Array(n))[i] = p.yOffset / em
+    pen += p.xAdvance
+  }
+  return { face, pairs, x, y, cluster, advance: pen / em, missing }
+}
+
+// One buffer and one object for each feature a HarfBuzz instance: making them costs more than shaping a word.
+type Buffer = InstanceType<Face['hb']['Buffer']>
+type Feature = InstanceType<Face['hb']['Feature']>
+const buffers = new WeakMap<Face['hb'], Buffer>()
+const featureObjects = new WeakMap<Face['hb'], Map<string, Feature>>()
+
+function bufferOf(face: Face): Buffer {
+  let b = buffers.get(face.hb)
+  if (!b) buffers.set(face.hb, (b = new face.hb.Buffer()))
+  return b
+}
+
+function featureOf(face: Face, tag: string): Feature {
+  let map = featureObjects.get(face.hb)
+  if (!map) featureObjects.set(face.hb, (map = new Map()))
+  let f = map.get(tag)
+  if (!f) map.set(tag, (f = tag.startsWith('-') ? new face.hb.Feature(tag.slice(1), 0) : new face.hb.Feature(tag, 1)))
+  return f
+}
+
+/** Splits a text into runs by the first face that covers each cluster; what none covers stays with the first face. */
+export function runsByCoverage(text: string, faces: Face[]): { face: Face; from: number; to: number }[] {
+  const runs: { face: Face; from: number; to: number }[] = []
+  let i = 0
+  for (const ch of text) {
+    const c = ch.codePointAt(0)!
+    const last = runs[runs.length - 1]
+    // Marks, joiners and selectors stay with what they follow.
+    const clings = last && (/\p{M}|[\u200c\u200d\ufe00-\ufe0f]/u.test(ch))
+    const face = clings ? last.face : (faces.find(f => f.covers(c)) ?? faces[0]!)
+    if (last && last.face === face) last.to = i + ch.length
+    else runs.push({ face, from: i, to: i + ch.length })
+    i += ch.length
+  }
+  return runs
+}

@@ -1,0 +1,151 @@
+import type { Colour } from '../marks'
+import type { Face } from './face'
+import { runsByCoverage, type Shaped, shapeIn } from './shape'
+
+/** A piece of text shaped in a style: what lines are made of. Widths in points. */
+export interface Frag {
+  text: string
+  style: TextStyle
+  shaped: Shaped[]
+  width: number
+  /** Part of the text that may hang in the left and right margin, points. */
+  hangLeft: number
+  hangRight: number
+  /** Places where the word may be divided; found when first asked for. */
+  divisions?: Division[]
+}
+
+/** A place to divide a word: before character `at`; `before` is the width up to it, hyphen not counted. */
+export interface Division {
+  at: number
+  before: number
+}
+
+export type Hyphenator = (word: string) => number[]
+
+/** One resolved way of setting characters. Shapes and remembers whole words. */
+export class TextStyle {
+  private readonly words = new Map<string, Frag>()
+  private readonly dividedWords = new Map<string, Frag>()
+  readonly space: number
+  readonly spacePair: number
+  readonly hyphenWidth: number
+  private readonly plain: RegExp
+
+  constructor(
+    /** The face, then those asked where it lacks a character. */
+    readonly faces: Face[],
+    /** Points. */
+    readonly size: number,
+    readonly features: string[],
+    readonly language: string,
+    readonly colour: Colour,
+    /** Points above the baseline. */
+    readonly rise = 0,
+    /** Extra space after each glyph, ems. */
+    readonly tracking = 0,
+    private readonly hyphenator?: Hyphenator,
+  ) {
+    const space = shapeIn(this.face, ' ', features, language)
+    this.spacePair = space.pairs[0]!
+    this.space = (space.advance + tracking) * size
+    this.hyphenWidth = shapeIn(this.face, '-', features, language).advance * size
+    this.plain = /^[\u0021-\u007e\u00a1-\u017f\u2010-\u201d\u2026]*$/
+  }
+
+  get face(): Face {
+    return this.faces[0]!
+  }
+
+  /** A word or other unbroken string as a piece. */
+  frag(text: string): Frag {
+    let f = this.words.get(text)
+    if (!f) this.words.set(text, (f = this.make(text, text)))
+    return f
+  }
+
+  /** The head of a divided word with its hyphen, which extracts as a soft hyphen. */
+  divided(head: string): Frag {
+    let f = this.dividedWords.get(head)
+    if (!f) this.dividedWords.set(head, (f = this.make(head + '-', head + '\u00ad')))
+    return f
+  }
+
+  /** Places where a piece may be divided, by the language's patterns. */
+  divisions(f: Frag): Division[] {
+    if (f.divisions) return f.divisions
+    const out: Division[] = []
+    if (this.hyphenator) {
+      for (const m of f.text.matchAll(/[\p{L}\p{M}’]{5,}/gu)) {
+        if (/^\p{Lu}/u.test(m[0])) continue
+        for (const p of this.hyphenator(m[0])) out.push({ at: m.index + p, before: widthBefore(f, m.index + p) })
+      }
+    }
+    f.divisions = out
+    return out
+  }
+
+  private make(text: string, means: string): Frag {
+    let shaped = this.plainlyCovered(text)
+      ? [shapeIn(this.face, text, this.features, this.language)]
+      : runsByCoverage(text, this.faces).map(r => shapeIn(r.face, text.slice(r.from, r.to), this.features, this.language))
+    if (means !== text) shaped = shaped.map((s, i) => (i === shaped.length - 1 ? withLastText(s, means[means.length - 1]!) : s))
+    if (this.tracking) shaped = shaped.map(s => tracked(s, this.tracking))
+    let width = 0
+    for (const s of shaped) width += s.advance
+    const first = shaped[0]
+    const last = shaped[shaped.length - 1]
+    return {
+      text: means, style: this, shaped, width: width * this.size,
+      hangLeft: first && first.pairs.length ? hang(text[0]!, hangsLeft) * advanceOf(first, 0) * this.size : 0,
+      hangRight: last && last.pairs.length ? hang(text[text.length - 1]!, hangsRight) * advanceOf(last, last.pairs.length - 1) * this.size : 0,
+    }
+  }
+
+  private plainlyCovered(text: string): boolean {
+    if (!this.plain.test(text)) return false
+    for (let i = 0; i < text.length; i++) if (!this.face.covers(text.charCodeAt(i))) return false
+    return true
+  }
+}
+
+const advanceOf = (s: Shaped, i: number): number => (i + 1 < s.x.length ? s.x[i + 1]! : s.advance) - s.x[i]!
+
+function withLastText(s: Shaped, text: string): Shaped {
+  const pairs = Uint16Array.from(s.pairs)
+  pairs[pairs.length - 1] = s.face.pair(s.face.pairGlyph(pairs[pairs.length - 1]!), text)
+  return { ...s, pairs }
+}
+
+function tracked(s: Shaped, by: number): Shaped {
+  const x = new Float32Array(s.x.length)
+  let clusters = -1
+  for (let i = 0; i < x.length; i++) {
+    if (i === 0 || s.cluster[i] !== s.cluster[i - 1]) clusters++
+    x[i] = s.x[i]! + by * clusters
+  }
+  return { ...s, x, advance: s.advance + by * (clusters + 1) }
+}
+
+/** Width of a piece up to a character: exact between clusters, in proportion inside a ligature. */
+function widthBefore(f: Frag, at: number): number {
+  let offset = 0
+  let width = 0
+  for (const s of f.shaped) {
+    const n = s.pairs.length
+    for (let i = 0; i < n; i++) {
+      const from = offset + s.cluster[i]!
+      if (from >= at) return (width + s.x[i]!) * f.style.size
+      const len = Math.max(1, s.face.pairText(s.pairs[i]!).length)
+      if (at < from + len) return (width + s.x[i]! + (advanceOf(s, i) * (at - from)) / len) * f.style.size
+    }
+    for (let i = 0; i < n; i++) offset += s.face.pairText(s.pairs[i]!).length
+    width += s.advance
+  }
+  return f.width
+}
+
+/** Optical margins: the part of a sign's width that may stand outside the measure. */
+const hangsLeft: Record<string, number> = { '“': 0.5, '‘': 0.6, '"': 0.5, "'": 0.6, '(': 0.1, '—': 0.15, '–': 0.2, A: 0.05, T: 0.05, V: 0.05, W: 0.05, Y: 0.05 }
+const hangsRight: Record<string, number> = { '.': 0.7, ',': 0.7, '-': 0.6, '‐': 0.6, ';': 0.4, ':': 0.4, '”': 0.5, '’': 0.6, '"': 0.5, "'": 0.6, '!': 0.15, '?': 0.15, ')': 0.1, '—': 0.2, '–': 0.3, r: 0.04, y: 0.04, v: 0.04, w: 0.04 }
+const hang = (ch: string, table: Record<string, number>): number => table[ch] ?? 0
