@@ -1,6 +1,7 @@
 export * from './book'
 export * from './create'
 export * from './doc'
+export * from './hash'
 export * from './numbering'
 export * from './ops'
 export * from './roles'

@@ -173,7 +173,7 @@ function textItems(content: InlineJson[] | undefined, ctx: BlockContext, t: Text
   const called: FlowNote[] = []
   const p = build(content, ctx, t.base, place, note => {
     const mark = notes.next()
-    called.push(...setNote(note, mark, ctx, place))
+    called.push(...setNote(note, mark, ctx, { section: place.section, block: note.attrs.id }))
     return mark
   }, lead)
   if (!p.frags.length) return []
@@ -316,7 +316,7 @@ function withMark(item: FlowItem, mark: string, style: TextStyle, right: number,
     draw: (out, v, from, to, row, report) => {
       if (from === 0) {
         const f = style.frag(mark)
-        setFrag(out, f, 1, right - f.width, row * leading + baselineIn(leading), place)
+        setFrag(out, f, 1, right - f.width, row * leading + baselineIn(leading), { section: place.section, block: '' })
       }
       item.draw(out, v, from, to, row, report)
     },

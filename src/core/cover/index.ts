@@ -1,0 +1,5 @@
+export * from './barcode'
+export * from './design'
+export * from './draw'
+export * from './geometry'
+export { mix, toRgb } from './motif'

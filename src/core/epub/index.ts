@@ -1,0 +1,2 @@
+export * from './write'
+export { safeHref } from './xhtml'

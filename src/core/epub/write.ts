@@ -1,0 +1,196 @@
+import { strToU8, type Zippable, zipSync } from 'fflate'
+import { type Asset, authorLine, type Book, hashOf, labels, roles, type Section, shortName } from '../book'
+import { copyrightLines, type PageStart } from '../pages'
+import { styleSheet } from './style'
+import { type Breaks, esc, page, sectionBody, type XhtmlContext } from './xhtml'
+
+export interface EpubOptions {
+  isbn?: string
+  /** ISO 8601, UTC, whole seconds. */
+  date: string
+  /** The front cover as JPEG or PNG. */
+  cover?: { bytes: Uint8Array; type: 'image/jpeg' | 'image/png' }
+  /** Bytes of the book's pictures by asset. */
+  picture(asset: string): Uint8Array | undefined
+  /** Where printed pages begin, for the page list. */
+  pages?: PageStart[]
+}
+
+const extensions: Record<Asset['type'], string> = { 'image/png': 'png', 'image/jpeg': 'jpg', 'image/gif': 'gif', 'image/svg+xml': 'svg' }
+
+// Every file of the archive carries one date; the ZIP format keeps local time without a zone.
+const STAMP = new Date(2026, 0, 1, 0, 0, 0)
+
+/** Writes the book as EPUB 3 with what older devices read beside (NCX, guide). Same book, same bytes. */
+export function writeEpub(book: Book, options: EpubOptions): Uint8Array {
+  const { data } = book
+  const names = labels(book.sections)
+  const used = new Set<string>()
+  const collect = (n: unknown): void => {
+    const x = n as { type?: string; attrs?: { asset?: string }; content?: unknown[] }
+    if (x.type === 'image' && x.attrs?.asset) used.add(x.attrs.asset)
+    x.content?.forEach(collect)
+  }
+  const sections = book.sections.filter(s => s.role !== 'half-title' && (s.made || s.title || s.role === 'part' || s.doc.content.some(b => b.type !== 'paragraph' || b.content?.length)))
+  sections.forEach(s => !s.made && collect(s.doc))
+  const assets = new Map(book.assets.filter(a => used.has(a.id) && options.picture(a.id)).map(a => [a.id, a]))
+  const imageFile = (a: Asset): string => `images/${a.id.slice(0, 16)}.${extensions[a.type]}`
+
+  const breaks: Breaks = new Map()
+  for (const p of options.pages ?? []) {
+    const key = p.block || ''
+    const full = key ? key : `section ${p.section}`
+    const list = breaks.get(full)
+    if (list) list.push({ label: p.label, chars: p.chars })
+    else breaks.set(full, [{ label: p.label, chars: p.chars }])
+  }
+  const ctx: XhtmlContext = { language: data.language, assets, href: id => `../${imageFile(assets.get(id)!)}`, breaks, seen: new Set() }
+
+  const files: { path: string; id: string; type: string; data: Uint8Array; properties?: string }[] = []
+  const spine: { id: string; linear?: boolean }[] = []
+  const nav: { title: string; href: string; depth: number }[] = []
+  const pageList: { label: string; href: string }[] = []
+  const landmarks: { type: string; title: string; href: string }[] = []
+  const add = (path: string, id: string, type: string, content: string | Uint8Array, properties?: string): void => {
+    files.push({ path, id, type, data: typeof content === 'string' ? strToU8(content) : content, ...(properties ? { properties } : {}) })
+  }
+
+  if (options.cover) {
+    const ext = options.cover.type === 'image/png' ? 'png' : 'jpg'
+    add(`images/cover.${ext}`, 'cover-image', options.cover.type, options.cover.bytes, 'cover-image')
+    add('text/cover.xhtml', 'cover', 'application/xhtml+xml', page('Cover', data.language, `<section epub:type="cover" class="cover"><img src="../images/cover.${ext}" alt="${esc(`Cover: ${data.title}${authorLine(data) ? ` by ${authorLine(data)}` : ''}`)}"/></section>`))
+    spine.push({ id: 'cover' })
+    landmarks.push({ type: 'cover', title: 'Cover', href: 'text/cover.xhtml' })
+  }
+  const hasParts = sections.some(s => s.role === 'part')
+  let inPart = false
+  let bodyStart: string | undefined
+  for (const s of sections) {
+    const label = names.get(s.id)!
+    if (s.role === 'contents' && s.made) {
+      spine.push({ id: 'nav' })
+      landmarks.push({ type: 'toc', title: label.title || 'Contents', href: 'text/nav.xhtml' })
+      continue
+    }
+    const path = `text/${s.id}.xhtml`
+    let body: string
+    if (s.made && s.role === 'title-page') {
+      body = titleBody(book)
+      landmarks.push({ type: 'titlepage', title: 'Title page', href: path })
+    } else if (s.made && s.role === 'copyright') body = `<section epub:type="copyright-page" class="copyright" aria-label="Copyright">\n${copyrightLines(book, options.isbn).map(l => `<p>${esc(l)}</p>`).join('\n')}\n</section>`
+    else {
+      const own = new Map(breaks)
+      const atStart = breaks.get(`section ${s.id}`)
+      if (atStart) own.set('', atStart)
+      const before = ctx.seen.size
+      body = sectionBody(s, label, { ...ctx, breaks: own })
+      for (const l of [...ctx.seen].slice(before)) pageList.push({ label: l, href: `${path}#page-${l}` })
+    }
+    add(path, s.id, 'application/xhtml+xml', page(shortName(label) || data.title, data.language, body))
+    spine.push({ id: s.id })
+    if (s.part === 'body' && !bodyStart) bodyStart = path
+    if (s.role === 'part') inPart = true
+    else if (s.part !== 'body') inPart = false
+    const title = [label.numberWords, label.title].filter(Boolean).join(': ')
+    if ((roles[s.role].listed || s.role === 'title-page') && (title || label.title)) nav.push({ title: s.made ? roles[s.role].name : title || label.title, href: path, depth: hasParts && inPart && s.role !== 'part' ? 1 : 0 })
+  }
+  if (bodyStart) landmarks.push({ type: 'bodymatter', title: 'Start of text', href: bodyStart })
+  if (!nav.length && spine.length) nav.push({ title: data.title, href: files.find(f => f.id === spine[spine.length - 1]!.id)!.path, depth: 0 })
+
+  add('text/nav.xhtml', 'nav', 'application/xhtml+xml', navFile(data.language, nav, landmarks, pageList), 'nav')
+  for (const a of assets.values()) add(imageFile(a), `i-${a.id.slice(0, 16)}`, a.type, options.picture(a.id)!)
+  add('style.css', 'css', 'text/css', styleSheet)
+  const identifier = options.isbn ? `urn:isbn:${options.isbn}` : `urn:uuid:${uuidOf(book)}`
+  add('toc.ncx', 'ncx', 'application/x-dtbncx+xml', ncxFile(identifier, data.title, nav, pageList))
+  const opf = opfFile(book, identifier, options, files, spine, landmarks, assets, pageList.length > 0)
+
+  const zip: Zippable = {
+    mimetype: [strToU8('application/epub+zip'), { level: 0, mtime: STAMP }],
+    'META-INF/container.xml': [strToU8('<?xml version="1.0" encoding="UTF-8"?>\n<container version="1.0" xmlns="urn:oasis:names:tc:opendocument:xmlns:container"><rootfiles><rootfile full-path="OEBPS/content.opf" media-type="application/oebps-package+xml"/></rootfiles></container>\n'), { mtime: STAMP }],
+    'OEBPS/content.opf': [strToU8(opf), { mtime: STAMP }],
+  }
+  for (const f of files) zip[`OEBPS/${f.path}`] = [f.data, { mtime: STAMP, level: /^image\/(png|jpeg|gif)$/.test(f.type) ? 0 : 6 }]
+  return zipSync(zip)
+}
+
+function titleBody(book: Book): string {
+  const { data } = book
+  const line = (cls: string, t: string | undefined): string => (t ? `<p class="${cls}">${esc(t)}</p>\n` : '')
+  return `<section epub:type="titlepage" class="titlepage">\n<h1>${esc(data.title)}</h1>\n${line('subtitle', data.subtitle)}${line('series', data.series && (data.series.number ? `${data.series.name}, book ${data.series.number}` : data.series.name))}${line('author', authorLine(data))}${line('imprint', data.imprint.name)}</section>`
+}
+
+/** A name-like UUID from the book's data, so that the same book has the same one. */
+function uuidOf(book: Book): string {
+  const h = hashOf(strToU8(JSON.stringify([book.id, book.data.title, authorLine(book.data)])))
+  return `${h.slice(0, 8)}-${h.slice(8, 12)}-5${h.slice(13, 16)}-8${h.slice(17, 20)}-${h.slice(20, 32)}`
+}
+
+const relative = (href: string): string => href.replace(/^text\//, '')
+
+function navFile(language: string, nav: { title: string; href: string; depth: number }[], landmarks: { type: string; title: string; href: string }[], pages: { label: string; href: string }[]): string {
+  let list = ''
+  nav.forEach((n, i) => {
+    const next = nav[i + 1]
+    const link = `<a href="${esc(relative(n.href))}">${esc(n.title)}</a>`
+    list += `<li>${link}`
+    if (next && next.depth > n.depth) list += '\n<ol>\n'
+    else list += '</li>\n'
+    if ((!next || next.depth < n.depth) && n.depth > 0) list += '</ol></li>\n'
+  })
+  const marks = landmarks.map(l => `<li><a epub:type="${l.type}" href="${esc(relative(l.href))}">${esc(l.title)}</a></li>`).join('\n')
+  const pageNav = pages.length ? `\n<nav epub:type="page-list" role="doc-pagelist" aria-label="Pages" hidden="hidden">\n<ol>\n${pages.map(p => `<li><a href="${esc(relative(p.href))}">${p.label}</a></li>`).join('\n')}\n</ol>\n</nav>` : ''
+  return page('Contents', language, `<nav epub:type="toc" role="doc-toc" id="toc" aria-label="Contents">\n<h1>Contents</h1>\n<ol>\n${list}</ol>\n</nav>\n<nav epub:type="landmarks" aria-label="Landmarks" hidden="hidden">\n<ol>\n${marks}\n</ol>\n</nav>${pageNav}`)
+}
+
+function ncxFile(identifier: string, title: string, nav: { title: string; href: string }[], pages: { label: string; href: string }[]): string {
+  let order = 0
+  const points = nav.map(n => `<navPoint id="np-${++order}" playOrder="${order}"><navLabel><text>${esc(n.title)}</text></navLabel><content src="${esc(n.href)}"/></navPoint>`).join('\n')
+  const list = pages.length ? `<pageList><navLabel><text>Pages</text></navLabel>\n${pages.map(p => `<pageTarget id="pt-${p.label}" type="${/^\d/.test(p.label) ? 'normal' : 'front'}" playOrder="${++order}"${/^\d+$/.test(p.label) ? ` value="${p.label}"` : ''}><navLabel><text>${p.label}</text></navLabel><content src="${esc(p.href)}"/></pageTarget>`).join('\n')}\n</pageList>` : ''
+  return `<?xml version="1.0" encoding="UTF-8"?>\n<ncx xmlns="http://www.daisy.org/z3986/2005/ncx/" version="2005-1">\n<head>\n<meta name="dtb:uid" content="${esc(identifier)}"/>\n<meta name="dtb:depth" content="1"/>\n<meta name="dtb:totalPageCount" content="${pages.length}"/>\n<meta name="dtb:maxPageNumber" content="${Math.max(0, ...pages.map(p => (/^\d+$/.test(p.label) ? Number(p.label) : 0)))}"/>\n</head>\n<docTitle><text>${esc(title)}</text></docTitle>\n<navMap>\n${points}\n</navMap>\n${list}\n</ncx>\n`
+}
+
+function opfFile(book: Book, identifier: string, o: EpubOptions, files: { path: string; id: string; type: string; properties?: string }[], spine: { id: string; linear?: boolean }[], landmarks: { type: string; title: string; href: string }[], assets: Map<string, Asset>, paged: boolean): string {
+  const { data } = book
+  const m: string[] = [`<dc:identifier id="uid">${esc(identifier)}</dc:identifier>`, `<dc:title id="title">${esc(data.title || 'Untitled')}</dc:title>`, '<meta refines="#title" property="title-type">main</meta>']
+  if (data.subtitle) m.push(`<dc:title id="subtitle">${esc(data.subtitle)}</dc:title>`, '<meta refines="#subtitle" property="title-type">subtitle</meta>')
+  data.contributors.forEach((c, i) => {
+    const tag = c.role === 'aut' ? 'creator' : 'contributor'
+    m.push(`<dc:${tag} id="c${i}">${esc(c.name)}</dc:${tag}>`, `<meta refines="#c${i}" property="role" scheme="marc:relators">${esc(c.role)}</meta>`)
+    if (c.sortName) m.push(`<meta refines="#c${i}" property="file-as">${esc(c.sortName)}</meta>`)
+  })
+  m.push(`<dc:language>${esc(data.language)}</dc:language>`)
+  if (data.imprint.name) m.push(`<dc:publisher>${esc(data.imprint.name)}</dc:publisher>`)
+  if (data.description) m.push(`<dc:description>${esc(data.description)}</dc:description>`)
+  if (data.rights) m.push(`<dc:rights>${esc(data.rights)}</dc:rights>`)
+  for (const s of data.subjects) m.push(`<dc:subject>${esc(s)}</dc:subject>`)
+  m.push(`<dc:date>${o.date.slice(0, 10)}</dc:date>`, `<meta property="dcterms:modified">${o.date}</meta>`)
+  if (data.series) {
+    m.push(`<meta property="belongs-to-collection" id="series">${esc(data.series.name)}</meta>`, '<meta refines="#series" property="collection-type">series</meta>')
+    if (data.series.number) m.push(`<meta refines="#series" property="group-position">${data.series.number}</meta>`)
+  }
+  // Conformance is stated as far as it is known: what is described, and no more.
+  const described = allDescribed(book.sections, assets)
+  m.push('<meta property="schema:accessMode">textual</meta>')
+  if (assets.size) m.push('<meta property="schema:accessMode">visual</meta>')
+  if (described) m.push('<meta property="schema:accessModeSufficient">textual</meta>')
+  m.push('<meta property="schema:accessibilityFeature">tableOfContents</meta>', '<meta property="schema:accessibilityFeature">readingOrder</meta>', '<meta property="schema:accessibilityFeature">structuralNavigation</meta>')
+  if (assets.size && described) m.push('<meta property="schema:accessibilityFeature">alternativeText</meta>')
+  if (paged) m.push('<meta property="schema:accessibilityFeature">printPageNumbers</meta>')
+  m.push('<meta property="schema:accessibilityHazard">none</meta>', `<meta property="schema:accessibilitySummary">${described ? 'All text can be read by any means; pictures, if any, are described.' : 'All text can be read by any means; some pictures are not described.'}</meta>`)
+  if (o.cover) m.push('<meta name="cover" content="cover-image"/>')
+  const manifest = files.map(f => `<item id="${f.id}" href="${esc(f.path)}" media-type="${f.type}"${f.properties ? ` properties="${f.properties}"` : ''}/>`).join('\n')
+  const guideTypes: Record<string, string> = { cover: 'cover', toc: 'toc', bodymatter: 'text', titlepage: 'title-page' }
+  const guide = landmarks.map(l => `<reference type="${guideTypes[l.type]}" title="${esc(l.title)}" href="${esc(l.href)}"/>`).join('\n')
+  return `<?xml version="1.0" encoding="UTF-8"?>\n<package xmlns="http://www.idpf.org/2007/opf" version="3.0" unique-identifier="uid" xml:lang="${esc(data.language)}">\n<metadata xmlns:dc="http://purl.org/dc/elements/1.1/">\n${m.join('\n')}\n</metadata>\n<manifest>\n${manifest}\n</manifest>\n<spine toc="ncx">\n${spine.map(s => `<itemref idref="${s.id}"/>`).join('\n')}\n</spine>\n<guide>\n${guide}\n</guide>\n</package>\n`
+}
+
+function allDescribed(sections: Section[], assets: Map<string, Asset>): boolean {
+  let ok = true
+  const walk = (n: unknown): void => {
+    const x = n as { type?: string; attrs?: { asset?: string; alt?: string; decoration?: boolean }; content?: unknown[] }
+    if (x.type === 'image' && assets.has(x.attrs!.asset!) && !x.attrs!.decoration && !x.attrs!.alt?.trim()) ok = false
+    x.content?.forEach(walk)
+  }
+  for (const s of sections) if (!s.made) walk(s.doc)
+  return ok
+}

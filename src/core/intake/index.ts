@@ -1,0 +1,5 @@
+export { readAsset } from './convert'
+export type { Dropped } from './raw'
+export * from './read'
+export { type Understood, understoodWords } from './understand'
+export { manuscriptLimits, readZip, type ZipLimits } from './zip'

@@ -1,0 +1,273 @@
+import MarkdownIt from 'markdown-it'
+import container from 'markdown-it-container'
+import footnote from 'markdown-it-footnote'
+import type { CellJson, InlineJson, MarkJson, RowJson, TextJson } from '../book'
+import { inlineText } from '../book'
+import { sameMarks, trimInline } from './docx'
+import { DropCounter, type RawBlock, type RawManuscript } from './raw'
+
+/**
+ * Reads Markdown: CommonMark with footnotes and tables, `::: letter` and `::: verse` containers, a block of `key: value` lines
+ * between `---` at the top for the book's data. HTML in it is shown as the text it is: nothing of it is ever run.
+ */
+export function readMarkdown(source: string, pictures: Map<string, Uint8Array> = new Map()): RawManuscript {
+  const dropped = new DropCounter()
+  const { meta, body } = frontBlock(source)
+  const md = new MarkdownIt({ html: false, linkify: false, typographer: false })
+  md.use(footnote).use(container, 'letter').use(container, 'verse')
+  const tokens = md.parse(body, {})
+  const walker = new Walker(tokens, dropped, pictures)
+  return { blocks: walker.blocks(0, tokens.length), pictures: walker.used, meta, dropped }
+}
+
+type Token = ReturnType<InstanceType<typeof MarkdownIt>['parse']>[number]
+
+function frontBlock(source: string): { meta: RawManuscript['meta']; body: string } {
+  const m = /^\ufeff?---[ \t]*\r?\n([\s\S]*?)\r?\n(?:---|\.\.\.)[ \t]*(?:\r?\n|$)/.exec(source)
+  if (!m || !/^[A-Za-z][\w -]*:/m.test(m[1]!)) return { meta: {}, body: source.replace(/^\ufeff/, '') }
+  const meta: RawManuscript['meta'] = {}
+  for (const line of m[1]!.split(/\r?\n/)) {
+    const kv = /^([A-Za-z][\w -]*):\s*(.*)$/.exec(line)
+    if (!kv) continue
+    const value = kv[2]!.trim().replace(/^(["'])(.*)\1$/, '$2')
+    const key = kv[1]!.toLowerCase().trim()
+    if (!value) continue
+    if (key === 'title') meta.title = value
+    else if (key === 'subtitle') meta.subtitle = value
+    else if (key === 'author') meta.author = value
+    else if (key === 'lang' || key === 'language') meta.language = value
+    else if (key === 'series') meta.series = value
+    else if (key === 'number' && /^\d{1,3}$/.test(value)) meta.seriesNumber = Number(value)
+    else if (key === 'publisher') meta.imprint = value
+    else if (key === 'place') meta.place = value
+    else if (key === 'description') meta.description = value
+  }
+  return { meta, body: source.slice(m[0].length) }
+}
+
+class Walker {
+  readonly used = new Map<string, Uint8Array>()
+  private readonly notes = new Map<number, (TextJson | { type: 'hard_break' })[]>()
+
+  constructor(private readonly tokens: Token[], private readonly dropped: DropCounter, private readonly pictures: Map<string, Uint8Array>) {
+    // Notes stand at the end of the token list; texts need them before.
+    for (let i = 0; i < tokens.length; i++) if (tokens[i]!.type === 'footnote_open') {
+      const id = (tokens[i]!.meta as { id: number }).id
+      const content: (TextJson | { type: 'hard_break' })[] = []
+      for (i++; tokens[i] && tokens[i]!.type !== 'footnote_close'; i++) if (tokens[i]!.type === 'inline') {
+        if (content.length) content.push({ type: 'hard_break' })
+        for (const n of this.inline(tokens[i]!.children ?? []).content) if (n.type !== 'footnote') content.push(n)
+      }
+      this.notes.set(id, content)
+    }
+  }
+
+  blocks(from: number, to: number): RawBlock[] {
+    const out: RawBlock[] = []
+    for (let i = from; i < to; i++) {
+      const t = this.tokens[i]!
+      switch (t.type) {
+        case 'heading_open': {
+          const { content } = this.inline(this.tokens[i + 1]!.children ?? [])
+          out.push({ type: 'para', content, level: Number(t.tag.slice(1)) })
+          i = this.close(i)
+          break
+        }
+        case 'paragraph_open': {
+          const { content, images } = this.inline(this.tokens[i + 1]!.children ?? [])
+          if (content.length) out.push({ type: 'para', content })
+          out.push(...images)
+          i = this.close(i)
+          break
+        }
+        case 'hr':
+          out.push({ type: 'scene' })
+          break
+        case 'blockquote_open': {
+          const end = this.close(i)
+          out.push({ type: 'container', kind: 'quote', blocks: this.blocks(i + 1, end) })
+          i = end
+          break
+        }
+        case 'container_letter_open': {
+          const end = this.close(i)
+          out.push({ type: 'container', kind: 'letter', blocks: alignLetter(this.blocks(i + 1, end)) })
+          i = end
+          break
+        }
+        case 'container_verse_open': {
+          const end = this.close(i)
+          out.push(...this.verse(i + 1, end))
+          i = end
+          break
+        }
+        case 'bullet_list_open':
+        case 'ordered_list_open': {
+          const end = this.close(i)
+          this.list(i, end, 0, out, `m${i}`)
+          i = end
+          break
+        }
+        case 'table_open': {
+          const end = this.close(i)
+          this.table(i, end, out)
+          i = end
+          break
+        }
+        case 'fence':
+        case 'code_block':
+          for (const line of t.content.replace(/\n$/, '').split('\n')) if (line.trim()) out.push({ type: 'para', content: [{ type: 'text', text: line.trim() }] })
+          break
+        case 'footnote_block_open':
+          i = this.close(i)
+          break
+      }
+    }
+    return out
+  }
+
+  /** Index of the token that closes the one at `i`. */
+  private close(i: number): number {
+    const { level, type } = this.tokens[i]!
+    const end = type.replace(/_open$/, '_close')
+    for (let j = i + 1; j < this.tokens.length; j++) if (this.tokens[j]!.type === end && this.tokens[j]!.level === level) return j
+    return this.tokens.length - 1
+  }
+
+  private list(from: number, to: number, level: number, out: RawBlock[], key: string): void {
+    const open = this.tokens[from]!
+    const ordered = open.type === 'ordered_list_open'
+    const start = Number(open.attrGet('start') ?? 1)
+    for (let i = from + 1; i < to; i++) {
+      if (this.tokens[i]!.type !== 'list_item_open') continue
+      const end = this.close(i)
+      for (let j = i + 1; j < end; j++) {
+        const t = this.tokens[j]!
+        if (t.type === 'bullet_list_open' || t.type === 'ordered_list_open') {
+          const inner = this.close(j)
+          this.list(j, inner, level + 1, out, key)
+          j = inner
+        } else if (t.type === 'inline') {
+          const { content, images } = this.inline(t.children ?? [])
+          if (content.length) out.push({ type: 'para', content, list: { key, level, ordered, start } })
+          out.push(...images)
+        }
+      }
+      i = end
+    }
+  }
+
+  private table(from: number, to: number, out: RawBlock[]): void {
+    const rows: RowJson[] = []
+    let head = false
+    for (let i = from; i < to; i++) {
+      const t = this.tokens[i]!
+      if (t.type === 'thead_open') head = true
+      else if (t.type === 'thead_close') head = false
+      else if (t.type === 'tr_open') rows.push({ type: 'row', attrs: { head }, content: [] })
+      else if (t.type === 'th_open' || t.type === 'td_open') {
+        const align = /text-align:(\w+)/.exec(String(t.attrGet('style') ?? ''))?.[1]
+        const content = this.inline(this.tokens[i + 1]!.children ?? []).content
+        const cell: CellJson = { type: 'cell', attrs: { span: 1 }, content: [{ type: 'paragraph', attrs: { id: '', align: align === 'right' || align === 'center' ? align : null }, content }] }
+        rows[rows.length - 1]!.content.push(cell)
+      }
+    }
+    if (rows.length) out.push({ type: 'table', table: { type: 'table', attrs: { id: '' }, content: rows } })
+  }
+
+  /** Lines of paragraphs become lines of verse; a new paragraph is a new stanza; leading no-break or em spaces indent. */
+  private verse(from: number, to: number): RawBlock[] {
+    const lines: Extract<RawBlock, { type: 'verse' }>['lines'] = []
+    for (let i = from; i < to; i++) {
+      if (this.tokens[i]!.type !== 'inline') continue
+      let stanza = true
+      let line: InlineJson[] = []
+      const end = (): void => {
+        const first = line[0]
+        const indent = first?.type === 'text' ? (/^[\u00a0\u2003]*/.exec(first.text)![0].length) : 0
+        if (first?.type === 'text' && indent) line[0] = { ...first, text: first.text.slice(indent) }
+        lines.push({ content: trimInline(line), indent, stanza })
+        stanza = false
+        line = []
+      }
+      for (const n of this.inline(this.tokens[i]!.children ?? [], true).content) {
+        if (n.type === 'hard_break') end()
+        else line.push(n)
+      }
+      if (line.length) end()
+    }
+    return lines.length ? [{ type: 'verse', lines }] : []
+  }
+
+  private inline(tokens: Token[], breaks = false): { content: InlineJson[]; images: RawBlock[] } {
+    const content: InlineJson[] = []
+    const images: RawBlock[] = []
+    const marks: MarkJson[] = []
+    const push = (t: string, ms: MarkJson[]): void => {
+      if (!t) return
+      const last = content[content.length - 1]
+      if (last?.type === 'text' && sameMarks(last.marks, ms)) last.text += t
+      else content.push(ms.length ? { type: 'text', text: t, marks: [...ms] } : { type: 'text', text: t })
+    }
+    const drop = (type: MarkJson['type']): void => {
+      const i = marks.map(m => m.type).lastIndexOf(type)
+      if (i >= 0) marks.splice(i, 1)
+    }
+    for (const t of tokens) {
+      switch (t.type) {
+        case 'text':
+        case 'code_inline':
+          push(t.content, marks)
+          break
+        case 'softbreak':
+          if (breaks) content.push({ type: 'hard_break' })
+          else push(' ', marks)
+          break
+        case 'hardbreak':
+          content.push({ type: 'hard_break' })
+          break
+        case 'em_open': marks.push({ type: 'em' }); break
+        case 'em_close': drop('em'); break
+        case 'strong_open': marks.push({ type: 'strong' }); break
+        case 'strong_close': drop('strong'); break
+        case 's_open':
+          this.dropped.add('struck-through lines', inlineText(content))
+          break
+        case 'link_open': marks.push({ type: 'link', attrs: { href: String(t.attrGet('href') ?? '') } }); break
+        case 'link_close': drop('link'); break
+        case 'footnote_ref':
+          content.push({ type: 'footnote', attrs: { id: '' }, content: this.notes.get((t.meta as { id: number }).id) ?? [] })
+          break
+        case 'image': {
+          const src = safeDecode(String(t.attrGet('src') ?? ''))
+          const bytes = this.pictures.get(src)
+          const alt = t.content
+          if (bytes) {
+            this.used.set(src, bytes)
+            const title = t.attrGet('title')
+            images.push({ type: 'picture', key: src, alt, caption: title ? [{ type: 'text', text: String(title) }] : undefined })
+          } else this.dropped.add('pictures that are not in the file', alt || src)
+          break
+        }
+      }
+    }
+    return { content: trimInline(content), images }
+  }
+}
+
+/** In a letter, a last short paragraph is its signature and a first short one its date or place: they stand on the right. */
+function alignLetter(blocks: RawBlock[]): RawBlock[] {
+  return blocks.map((b, i) => {
+    if (b.type !== 'para') return b
+    const words = inlineText(b.content).split(/\s+/).length
+    return words <= 9 && blocks.length > 1 && (i === blocks.length - 1 || (i === 0 && !/,$/.test(inlineText(b.content)))) ? { ...b, align: 'right' as const } : b
+  })
+}
+
+function safeDecode(uri: string): string {
+  try {
+    return decodeURI(uri)
+  } catch {
+    return uri
+  }
+}

@@ -1,0 +1,63 @@
+import type { Align, InlineJson, TableJson } from '../book'
+
+/** A manuscript as its file says it, before it is understood: blocks in order, with the facts that structure is read from. */
+export interface RawManuscript {
+  blocks: RawBlock[]
+  /** Bytes of pictures by the reader's own key. */
+  pictures: Map<string, Uint8Array>
+  meta: { title?: string; subtitle?: string; author?: string; language?: string; series?: string; seriesNumber?: number; imprint?: string; place?: string; description?: string }
+  /** Size of body text, points, where the file knows one. */
+  bodySize?: number
+  dropped: DropCounter
+}
+
+export interface RawPara {
+  type: 'para'
+  content: InlineJson[]
+  /** Name of the paragraph style, as people see it. */
+  style?: string
+  /** Heading level from 1, from an outline level or a heading style or sign. 0: a title style. */
+  level?: number
+  /** Largest size of its text, points. */
+  size?: number
+  align?: Align
+  bold?: boolean
+  italic?: boolean
+  /** A page ends just before. */
+  newPage?: boolean
+  list?: { key: string; level: number; ordered: boolean; start: number }
+  quote?: boolean
+  /** Left and right indents, points. */
+  indent?: { left: number; right: number }
+}
+
+export type RawBlock =
+  | RawPara
+  | { type: 'table'; table: TableJson }
+  | { type: 'picture'; key: string; alt: string; newPage?: boolean; caption?: InlineJson[] }
+  | { type: 'scene' }
+  | { type: 'page' }
+  | { type: 'verse'; lines: { content: InlineJson[]; indent: number; stanza: boolean }[] }
+  | { type: 'container'; kind: 'quote' | 'letter'; blocks: RawBlock[] }
+
+/** Counts what is left out, with a few places each: nothing goes in silence. */
+export class DropCounter {
+  private readonly kinds = new Map<string, { count: number; places: string[] }>()
+  add(what: string, near: string, count = 1): void {
+    let k = this.kinds.get(what)
+    if (!k) this.kinds.set(what, (k = { count: 0, places: [] }))
+    k.count += count
+    const place = near.trim().slice(0, 60)
+    if (place && k.places.length < 5 && !k.places.includes(place)) k.places.push(place)
+  }
+  list(): Dropped[] {
+    return [...this.kinds].map(([what, k]) => ({ what, ...k })).sort((a, b) => (a.what < b.what ? -1 : 1))
+  }
+}
+
+export interface Dropped {
+  what: string
+  count: number
+  /** First words of the paragraphs they stood in, at most five. */
+  places: string[]
+}

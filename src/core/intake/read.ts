@@ -1,0 +1,67 @@
+import { Fault } from '../trade'
+import { readDocx } from './docx'
+import { readMarkdown } from './markdown'
+import { decodeText, readPlainText } from './plainText'
+import { type Understood, understand } from './understand'
+
+/** What a file is, by its first bytes; names are only believed where bytes cannot tell. */
+export type FileKind = 'zip' | 'ole' | 'pdf' | 'picture' | 'rtf' | 'text' | 'empty'
+
+export function sniff(bytes: Uint8Array): FileKind {
+  if (bytes.every(b => b === 32 || b === 10 || b === 13 || b === 9)) return 'empty'
+  const at = (...m: number[]): boolean => m.every((v, i) => bytes[i] === v)
+  if (at(0x50, 0x4b)) return 'zip'
+  if (at(0xd0, 0xcf, 0x11, 0xe0)) return 'ole'
+  if (at(0x25, 0x50, 0x44, 0x46)) return 'pdf'
+  if (at(0x89, 0x50, 0x4e, 0x47) || at(0xff, 0xd8, 0xff) || at(0x47, 0x49, 0x46)) return 'picture'
+  if (at(0x7b, 0x5c, 0x72, 0x74, 0x66)) return 'rtf'
+  return 'text'
+}
+
+const MOST_BYTES = 300e6
+
+/** Reads a manuscript: .docx, Markdown or plain text. Throws a Fault with one plain sentence where it cannot. `pictures` are files beside a Markdown text. */
+export function readManuscript(name: string, bytes: Uint8Array, pictures?: Map<string, Uint8Array>): Understood {
+  if (bytes.length > MOST_BYTES) throw new Fault('too-large', 'This file is larger than any manuscript (300 MB); it is not read.')
+  const kind = sniff(bytes)
+  const ending = /\.([A-Za-z0-9]+)$/.exec(name)?.[1]?.toLowerCase() ?? ''
+  switch (kind) {
+    case 'empty':
+      throw new Fault('empty', 'This file is empty.')
+    case 'ole':
+      throw containsUtf16(bytes, 'EncryptedPackage')
+        ? new Fault('encrypted', 'This document is protected with a password. Save it without one and bring it in again.')
+        : new Fault('old-format', 'This is the older binary kind of word-processor file. Open it in your word processor, save it as .docx, and bring that in.')
+    case 'pdf':
+      throw new Fault('pdf', 'This is a PDF, not a manuscript: its text has no structure to read.')
+    case 'picture':
+      throw new Fault('picture', 'This is a picture, not a manuscript.')
+    case 'rtf':
+      throw new Fault('rtf', 'This is a rich-text file. Save it as .docx and bring that in.')
+    case 'zip':
+      return finished(understand(readDocx(bytes), name))
+    default: {
+      if (ending === 'docx') throw new Fault('damaged', 'This file is damaged: its name says .docx, but it is no such document inside.')
+      const text = decodeText(bytes)
+      if (!text.trim()) throw new Fault('empty', 'This file is empty.')
+      const raw = ending === 'md' || ending === 'markdown' ? readMarkdown(text, pictures) : readPlainText(text)
+      return finished(understand(raw, name))
+    }
+  }
+}
+
+function finished(u: Understood): Understood {
+  const words = u.book.sections.some(s => s.title || s.doc.content.some(b => b.type !== 'paragraph' || b.content?.length))
+  if (!words) throw new Fault('empty', 'This document has no text in it.')
+  return u
+}
+
+function containsUtf16(bytes: Uint8Array, word: string): boolean {
+  const needle = [...word].flatMap(c => [c.charCodeAt(0), 0])
+  const end = Math.min(bytes.length, 1 << 20) - needle.length
+  outer: for (let i = 0; i < end; i++) {
+    for (let k = 0; k < needle.length; k++) if (bytes[i + k] !== needle[k]) continue outer
+    return true
+  }
+  return false
+}

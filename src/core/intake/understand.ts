@@ -1,0 +1,255 @@
+import { type Book, createBook, docWords, type InlineJson, inlineText, type Role, roles, type Section, type TitleData } from '../book'
+import { parseIsbn } from '../trade'
+import { type Converted, count, Ids, toDoc } from './convert'
+import { looksLikeTitle, propose, type Proposal, TAKEN } from './headings'
+import type { Dropped, RawBlock, RawManuscript, RawPara } from './raw'
+
+/** A manuscript as it was understood: a book, with the evidence for each section, and what was left out or tidied. */
+export interface Understood {
+  book: Book
+  /** Bytes of the book's pictures by asset id. */
+  pictures: Map<string, Uint8Array>
+  dropped: Dropped[]
+  cleaned: { what: string; count: number }[]
+  /** Read out of a typed title or copyright page. */
+  isbn?: string
+}
+
+/** Reads the structure of a raw manuscript. `name` is the file's, for a title where the text gives none. */
+export function understand(raw: RawManuscript, name = ''): Understood {
+  const into: Converted = { assets: new Map(), cleaned: new Map() }
+  const blocks = clean(raw.blocks, into)
+  const bodySize = commonSize(blocks) ?? raw.bodySize ?? 0
+  const proposals = choose(blocks, bodySize)
+  const data: TitleData = {
+    title: '', contributors: [], language: languageTag(raw.meta.language), imprint: { name: raw.meta.imprint ?? '', ...(raw.meta.place ? { place: raw.meta.place } : {}) }, subjects: [],
+    ...(raw.meta.subtitle ? { subtitle: raw.meta.subtitle } : {}), ...(raw.meta.description ? { description: raw.meta.description } : {}),
+    ...(raw.meta.series ? { series: { name: raw.meta.series, ...(raw.meta.seriesNumber ? { number: raw.meta.seriesNumber } : {}) } } : {}),
+  }
+
+  const ids = new Ids()
+  const sections: Section[] = []
+  let isbn: string | undefined
+  const add = (s: Omit<Section, 'id' | 'made' | 'doc'>, content: RawBlock[], base: number): void => {
+    sections.push({ ...s, id: `s${sections.length + 1}`, made: false, doc: toDoc(content, ids, raw.pictures, raw.dropped, into, base) })
+  }
+
+  const prelude = blocks.slice(0, proposals[0]?.index ?? (proposals.length ? 0 : 0))
+  for (const p of readPrelude(prelude, data, raw)) {
+    if (p.isbn) isbn = p.isbn
+    if (p.role) add({ part: roles[p.role].part, role: p.role, title: '', numbered: false, evidence: [p.why] }, p.blocks, 0)
+  }
+  const chapterLevel = Math.min(...proposals.map(p => p.level ?? 9))
+  if (!proposals.length) {
+    const rest = blocks.slice(prelude.length)
+    add({ part: 'body', role: 'chapter', title: '', numbered: false, evidence: ['no headings were found: the text is one section'] }, rest, 0)
+  }
+  proposals.forEach((p, i) => {
+    const end = proposals[i + 1]?.index ?? blocks.length
+    let from = p.index + 1
+    let { title } = p
+    const next = blocks[from]
+    const evidence = [...p.evidence]
+    if (p.bare && from < end && looksLikeTitle(next, bodySize)) {
+      title = inlineText(next.content).trim()
+      evidence.push('the line below is its title')
+      from++
+    }
+    const role = placed(p.role, i, proposals)
+    const content = blocks.slice(from, end)
+    if (role === 'contents') {
+      // A typed contents list gives way to the made one.
+      raw.dropped.add('typed contents list', title || 'Contents', Math.max(1, content.length))
+      return
+    }
+    if (role === 'copyright') isbn ??= findIsbn(content)
+    const named = roles[role].name.toLowerCase() === title.toLowerCase()
+    add({ part: roles[role].part, role, title: named && !roles[role].numbered && role !== 'prologue' && role !== 'epilogue' ? title : title, numbered: p.numbered && !!roles[role].numbered, evidence }, content, p.level ?? (chapterLevel < 9 ? chapterLevel : 0))
+  })
+
+  // A title page typed in front may say its title only in the file's properties.
+  if (!data.title) data.title = raw.meta.title ?? ''
+  if (!data.title) data.title = name.replace(/\.[^.]*$/, '').replace(/[_-]+/g, ' ').trim() || 'Untitled'
+  if (!data.contributors.length && raw.meta.author) data.contributors = raw.meta.author.split(/;|\band\b|&/).map(n => ({ name: n.trim(), role: 'aut' })).filter(c => c.name)
+  const numberedAny = sections.some(s => s.role === 'chapter' && s.numbered)
+  // Chapters that only carry titles are counted too, unless others carry numbers and they do not.
+  const counted = numberedAny ? sections : sections.map(s => (s.role === 'chapter' && s.title && proposals.length > 1 ? { ...s, numbered: false } : s))
+  const ordered = [...counted].sort((a, b) => partRank(a) - partRank(b))
+  const book = { ...createBook('book', data, renamed(ordered)), assets: [...into.assets.values()].map(a => a.asset) }
+  return {
+    book, pictures: new Map([...into.assets.values()].map(a => [a.asset.id, a.bytes])), dropped: raw.dropped.list(),
+    cleaned: [...into.cleaned].map(([what, n]) => ({ what, count: n })), ...(isbn ? { isbn } : {}),
+  }
+}
+
+const partRank = (s: Section): number => ({ front: 0, body: 1, back: 2 })[s.part]
+const renamed = (sections: Section[]): Section[] => sections.map((s, i) => ({ ...s, id: `s${i + 1}` }))
+
+function languageTag(tag: string | undefined): string {
+  const t = (tag ?? '').replace('_', '-')
+  return /^[a-z]{2,3}(-[A-Za-z0-9]{2,8})*$/i.test(t) ? t : 'en-US'
+}
+
+/** Without the spacing of typewriters: empty paragraphs, doubled spaces, indents by spaces. Counts what it does. */
+function clean(blocks: RawBlock[], into: Converted): RawBlock[] {
+  const out: RawBlock[] = []
+  let carry = false
+  for (const b of blocks) {
+    if (b.type !== 'para') {
+      out.push(b.type === 'picture' && carry ? { ...b, newPage: true } : b.type === 'container' ? { ...b, blocks: clean(b.blocks, into) } : b)
+      if (b.type !== 'scene') carry = false
+      continue
+    }
+    if (!b.content.length) {
+      count(into, 'empty paragraphs taken out')
+      carry ||= !!b.newPage
+      continue
+    }
+    let doubled = 0
+    const content = b.content.map((n): InlineJson => {
+      if (n.type !== 'text') return n
+      const t = n.text.replace(/ {2,}/g, () => {
+        doubled++
+        return ' '
+      })
+      return t === n.text ? n : { ...n, text: t }
+    })
+    if (doubled) count(into, 'doubled spaces made single', doubled)
+    out.push({ ...b, content, ...(carry || b.newPage ? { newPage: true } : {}) })
+    carry = false
+  }
+  return out
+}
+
+/** The size most of the text is set in. */
+function commonSize(blocks: RawBlock[]): number | undefined {
+  const by = new Map<number, number>()
+  for (const b of blocks) if (b.type === 'para' && b.size) by.set(b.size, (by.get(b.size) ?? 0) + inlineText(b.content).length)
+  let best: number | undefined
+  for (const [size, n] of by) if (best === undefined || n > by.get(best)!) best = size
+  return best
+}
+
+/** Decides which proposals begin sections. */
+function choose(blocks: RawBlock[], bodySize: number): Proposal[] {
+  const all: Proposal[] = []
+  blocks.forEach((b, i) => {
+    const p = propose(b, i, bodySize)
+    if (p && p.score >= TAKEN) all.push(p)
+  })
+  const styled = all.filter(p => p.level !== undefined)
+  const proseBefore = (index: number): boolean => blocks.slice(0, index).some(b => b.type === 'para' && b.level === undefined && inlineText(b.content).length > 200)
+  let levels = [...new Set(styled.map(p => p.level!))].sort((a, b) => a - b)
+  let dropped: Proposal | undefined
+  const top = styled.filter(p => p.level === levels[0])
+  // A single highest heading in front of everything is the book's title.
+  if (levels.length > 1 && top.length === 1 && !proseBefore(top[0]!.index) && !top[0]!.numbered && top[0]!.role === 'chapter' && styled[0] === top[0]) {
+    dropped = top[0]
+    levels = levels.slice(1)
+  }
+  let chapterLevel = levels[0] ?? 9
+  let partLevel = 0
+  if (levels.length > 1) {
+    const highest = styled.filter(p => p.level === chapterLevel && p !== dropped)
+    const below = new Set(styled.filter(p => p.level === levels[1]).map(p => p.index))
+    const leads = highest.filter(p => p.role === 'part' || below.has(p.index + 1)).length
+    if (highest.some(p => p.role === 'part') || (leads > highest.length / 2 && highest.length > 1 && highest.every(p => !p.bare))) {
+      partLevel = chapterLevel
+      chapterLevel = levels[1]!
+    }
+  }
+  const enough = styled.filter(p => p.level !== undefined && p.level <= chapterLevel && p !== dropped).length >= 2
+  const chosen = all.filter(p => {
+    if (p === dropped) return false
+    if (p.level !== undefined) return p.level <= chapterLevel || (p.numbered && p.evidence.some(e => e.startsWith('the word')))
+    // Beside real headings, unstyled lines need the word itself.
+    return !enough || p.evidence.some(e => e.startsWith('the word'))
+  })
+  // Two proposals running are a number and its title: the first takes the second in.
+  const out: Proposal[] = []
+  for (const p of chosen) {
+    const last = out[out.length - 1]
+    if (last && p.index === last.index + 1 && last.bare && !p.numbered && p.role === 'chapter') continue
+    out.push(p.level !== undefined && p.level === partLevel && p.role === 'chapter' ? { ...p, role: 'part' } : p)
+  }
+  return dropped || out.length || !all.length ? out.map(p => p) : all
+}
+
+/** A role by name holds only where it can: a "Notes" chapter between chapters is a chapter. */
+function placed(role: Role, i: number, all: Proposal[]): Role {
+  const facts = roles[role]
+  if (facts.part === 'front' && all.slice(0, i).some(p => p.role === 'chapter' || p.role === 'part' || p.role === 'prologue')) return role === 'acknowledgements' ? 'afterword' : facts.listed ? 'chapter' : role
+  if (facts.part === 'back' && all.slice(i + 1).some(p => p.role === 'chapter')) return 'chapter'
+  return role
+}
+
+interface PreludePiece {
+  role?: Role
+  blocks: RawBlock[]
+  why: string
+  isbn?: string
+}
+
+/** What stands before the first section: a typed title page (read into the data), copyright, dedication, epigraph, or prose. */
+function readPrelude(blocks: RawBlock[], data: TitleData, raw: RawManuscript): PreludePiece[] {
+  const out: PreludePiece[] = []
+  const rest: RawBlock[] = []
+  const copyright: RawBlock[] = []
+  let isbn: string | undefined
+  const largest = Math.max(0, ...blocks.map(b => (b.type === 'para' ? (b.size ?? 0) : 0)))
+  for (const b of blocks) {
+    if (b.type !== 'para') {
+      rest.push(b)
+      continue
+    }
+    const text = inlineText(b.content).replace(/\s+/g, ' ').trim()
+    const by = /^(?:a novel )?(?:by|written by)\s+(\p{Lu}[\p{L}.'’ -]{2,60})$/iu.exec(text)
+    if (/©|\(c\)\s*\d{4}|\bcopyright\b|all rights reserved|\bISBN\b|first published|no part of this/i.test(text) || (copyright.length && /^(published|printed|cover|edited|www\.|https?:)/i.test(text))) {
+      copyright.push(b)
+      isbn ??= findIsbn([b])
+      const year = /(?:©|copyright)\D{0,20}((?:19|20)\d\d)/i.exec(text)
+      if (year) data.year = Number(year[1])
+    } else if (!data.title && isTitle(b, text, largest)) {
+      data.title = text
+      raw.dropped.add('typed title page, read into the book’s data', text)
+    } else if (by && text.length < 80) {
+      data.contributors = [{ name: by[1]!.trim(), role: 'aut' }]
+      raw.dropped.add('typed title page, read into the book’s data', text)
+    } else if (/^subtitle$/i.test(b.style ?? '') && data.title) {
+      data.subtitle ??= text
+      raw.dropped.add('typed title page, read into the book’s data', text)
+    } else if (/^author$/i.test(b.style ?? '') && !data.contributors.length) {
+      data.contributors = [{ name: text, role: 'aut' }]
+      raw.dropped.add('typed title page, read into the book’s data', text)
+    } else if (/^date$/i.test(b.style ?? '')) raw.dropped.add('typed title page, read into the book’s data', text)
+    else rest.push(b)
+  }
+  if (copyright.length) out.push({ role: 'copyright', blocks: copyright, why: 'speaks of copyright', ...(isbn ? { isbn } : {}) })
+  const words = rest.reduce((n, b) => n + (b.type === 'para' ? inlineText(b.content).split(/\s+/).length : 20), 0)
+  const dedication = rest.findIndex(b => b.type === 'para' && /^(for|to)\s+\p{L}/iu.test(inlineText(b.content)) && inlineText(b.content).split(/\s+/).length <= 20 && words < 80)
+  if (dedication >= 0) {
+    out.push({ role: 'dedication', blocks: [rest[dedication]!], why: 'a short line that begins with “For”' })
+    rest.splice(dedication, 1)
+  }
+  if (rest.length) out.push(words < 80 ? { role: 'epigraph', blocks: rest, why: 'a few lines before the first heading' } : { role: 'prologue', blocks: rest, why: 'prose before the first heading' })
+  return out
+}
+
+function isTitle(b: RawPara, text: string, largest: number): boolean {
+  if (text.length > 120) return false
+  return b.level === 0 || (b.level === 1 && text.length < 90) || (!!b.size && b.size === largest && b.size >= 15 && (b.align === 'center' || !!b.bold))
+}
+
+function findIsbn(blocks: RawBlock[]): string | undefined {
+  for (const b of blocks) {
+    if (b.type !== 'para') continue
+    for (const m of inlineText(b.content).matchAll(/97[89][\d\s‐–-]{10,16}\d|\b\d[\d\s-]{8,12}[\dX]\b/g)) {
+      const isbn = parseIsbn(m[0])
+      if (isbn) return isbn
+    }
+  }
+  return undefined
+}
+
+/** Words of a book as understood. */
+export const understoodWords = (book: Book): number => book.sections.reduce((n, s) => n + (s.made ? 0 : docWords(s.doc)), 0)

@@ -1,0 +1,93 @@
+import { SaxesParser } from 'saxes'
+import { Fault } from '../trade'
+
+/** An element with its children in order. Names keep their customary prefix ("w:p"). */
+export interface XmlElement {
+  name: string
+  attrs: Record<string, string>
+  children: (XmlElement | string)[]
+}
+
+const MOST_DEPTH = 400
+
+/** The prefixes that this reader speaks of, by namespace; documents may use others. */
+const prefixes: Record<string, string> = {
+  'http://schemas.openxmlformats.org/wordprocessingml/2006/main': 'w',
+  'http://purl.oclc.org/ooxml/wordprocessingml/main': 'w',
+  'http://schemas.openxmlformats.org/drawingml/2006/main': 'a',
+  'http://schemas.openxmlformats.org/officeDocument/2006/relationships': 'r',
+  'http://purl.oclc.org/ooxml/officeDocument/relationships': 'r',
+  'http://schemas.openxmlformats.org/drawingml/2006/wordprocessingDrawing': 'wp',
+  'http://schemas.openxmlformats.org/markup-compatibility/2006': 'mc',
+  'urn:schemas-microsoft-com:vml': 'v',
+}
+
+/** Parses XML into a tree. Documents that declare entities or types are refused: nothing a word processor writes needs them. */
+export function parseXml(bytes: Uint8Array, what: string): XmlElement {
+  const text = decodeXml(bytes)
+  const root: XmlElement = { name: '', attrs: {}, children: [] }
+  const stack: XmlElement[] = [root]
+  const names = new Map<string, string>()
+  let renamed = false
+  const parser = new SaxesParser({ fragment: false })
+  parser.on('doctype', () => {
+    throw new Fault('entities', `This file declares its own entities in ${what}; it is not read.`)
+  })
+  parser.on('opentag', tag => {
+    for (const [k, v] of Object.entries(tag.attributes)) {
+      if (k.startsWith('xmlns:') && prefixes[v] && prefixes[v] !== k.slice(6)) {
+        names.set(k.slice(6), prefixes[v])
+        renamed = true
+      }
+    }
+    const e: XmlElement = { name: renamed ? canonical(tag.name) : tag.name, attrs: tag.attributes as Record<string, string>, children: [] }
+    if (renamed) e.attrs = Object.fromEntries(Object.entries(e.attrs).map(([k, v]) => [canonical(k), v]))
+    stack[stack.length - 1]!.children.push(e)
+    stack.push(e)
+    if (stack.length > MOST_DEPTH) throw new Fault('deep', `This file nests its parts too deeply in ${what}; it is not read.`)
+  })
+  parser.on('closetag', () => stack.pop())
+  parser.on('text', t => {
+    stack[stack.length - 1]!.children.push(t)
+  })
+  parser.on('cdata', t => {
+    stack[stack.length - 1]!.children.push(t)
+  })
+  const canonical = (name: string): string => {
+    const i = name.indexOf(':')
+    const p = i > 0 ? names.get(name.slice(0, i)) : undefined
+    return p ? p + name.slice(i) : name
+  }
+  try {
+    parser.write(text).close()
+  } catch (e) {
+    if (e instanceof Fault) throw e
+    throw new Fault('damaged', `This file is damaged: ${what} is not well-formed.`)
+  }
+  const first = root.children.find((c): c is XmlElement => typeof c !== 'string')
+  if (!first) throw new Fault('damaged', `This file is damaged: ${what} is empty.`)
+  return first
+}
+
+function decodeXml(bytes: Uint8Array): string {
+  if (bytes[0] === 0xff && bytes[1] === 0xfe) return new TextDecoder('utf-16le').decode(bytes)
+  if (bytes[0] === 0xfe && bytes[1] === 0xff) return new TextDecoder('utf-16be').decode(bytes)
+  return new TextDecoder('utf-8').decode(bytes)
+}
+
+export const child = (e: XmlElement | undefined, name: string): XmlElement | undefined => {
+  if (e) for (const c of e.children) if (typeof c !== 'string' && c.name === name) return c
+  return undefined
+}
+export const elements = (e: XmlElement | undefined): XmlElement[] => (e ? e.children.filter((c): c is XmlElement => typeof c !== 'string') : [])
+
+/** The first descendant of a name, in document order. */
+export function find(e: XmlElement, name: string): XmlElement | undefined {
+  for (const c of e.children) {
+    if (typeof c === 'string') continue
+    if (c.name === name) return c
+    const inner = find(c, name)
+    if (inner) return inner
+  }
+  return undefined
+}

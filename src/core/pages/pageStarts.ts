@@ -1,0 +1,46 @@
+import type { Interior } from './interior'
+
+/** Where a printed page begins in the text: before the non-space character `chars` of a block. */
+export interface PageStart {
+  label: string
+  section: string
+  block: string
+  chars: number
+}
+
+/**
+ * The places where printed pages begin, for an ebook's page list. Positions are counted in characters that are not
+ * spaces, since a line's end has none; inserted hyphens do not count.
+ */
+export function pageStarts(interior: Interior): PageStart[] {
+  const set = new Map<string, number>()
+  const out: PageStart[] = []
+  for (const page of interior.pages) {
+    let found = false
+    for (const { layer } of page.layers) {
+      const t = layer.text
+      if (!t) continue
+      for (let i = 0; i < t.count; i++) {
+        const place = t.places[t.place[i]!]!
+        if (!place.block) {
+          if (place.section && !found && page.layers[0]!.layer === layer) {
+            out.push({ label: page.label, section: place.section, block: '', chars: 0 })
+            found = true
+          }
+          continue
+        }
+        const key = `${place.section} ${place.block}`
+        const before = set.get(key) ?? 0
+        if (!found) {
+          out.push({ label: page.label, section: place.section, block: place.block, chars: before })
+          found = true
+        }
+        const face = t.faces[t.face[i]!]!
+        let n = 0
+        for (let g = t.start[i]!; g < t.start[i + 1]!; g++) for (const c of face.pairText(t.glyphs[g]!)) if (c !== ' ' && c !== '\u00ad' && c !== '\u00a0') n++
+        set.set(key, before + n)
+      }
+    }
+  }
+  return out
+}
