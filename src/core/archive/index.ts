@@ -1,0 +1,2 @@
+export * from './migrate'
+export * from './project'

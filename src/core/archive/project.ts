@@ -1,0 +1,82 @@
+import { strToU8, type Zippable, zipSync } from 'fflate'
+import { type Book, hashOf, schema } from '../book'
+import { readZip, type ZipLimits } from '../intake'
+import { Fault } from '../trade'
+import { migrate, type Migration } from './migrate'
+
+/** The open project file: a ZIP of JSON and pictures (docs/formats.md). Version 1 is the first. */
+export const PROJECT_VERSION = 1
+
+/** Migrations by the version they start from; each gives the next. */
+export const projectMigrations: Record<number, Migration> = {}
+
+export interface Project {
+  book: Book
+  /** Bytes by asset id. */
+  pictures: Map<string, Uint8Array>
+}
+
+const limits: ZipLimits = { entry: 200e6, total: 2e9, entries: 20000 }
+// Every entry carries one date, so that the same project gives the same bytes.
+const STAMP = new Date(2026, 0, 1, 0, 0, 0)
+
+/** Writes a project. Keys are sorted and dates fixed: what was read comes out byte for byte. */
+export function writeProject(p: Project): Uint8Array {
+  const { sections, assets, ...head } = p.book
+  const zip: Zippable = { mimetype: [strToU8('application/vnd.porchlight.project+zip'), { level: 0, mtime: STAMP }] }
+  const put = (name: string, value: unknown): void => {
+    zip[name] = [strToU8(JSON.stringify(sorted(value), null, 1) + '\n'), { level: 6, mtime: STAMP }]
+  }
+  put('project.json', { format: 'porchlight-project', version: PROJECT_VERSION, book: { ...head, sections: sections.map(({ doc: _doc, ...s }) => s), assets } })
+  for (const s of [...sections].sort((a, b) => (a.id < b.id ? -1 : 1))) put(`sections/${s.id}.json`, s.doc)
+  for (const id of [...p.pictures.keys()].sort()) zip[`pictures/${id}`] = [p.pictures.get(id)!, { level: 0, mtime: STAMP }]
+  return zipSync(zip)
+}
+
+/** Whether a ZIP's first entry says that it is a project. */
+export function isProject(bytes: Uint8Array): boolean {
+  const at = 30 + 8
+  return bytes[0] === 0x50 && bytes[1] === 0x4b && new TextDecoder().decode(bytes.subarray(30, at)) === 'mimetype' && new TextDecoder().decode(bytes.subarray(at, at + 120)).includes('application/vnd.porchlight.project+zip')
+}
+
+/** Reads a project of this or an earlier version. Every document is held against the schema, every picture against its hash. */
+export function readProject(bytes: Uint8Array): Project {
+  const files = readZip(bytes, () => true, limits)
+  const text = (name: string): unknown => {
+    const b = files.get(name)
+    if (!b) throw new Fault('damaged', `This project is damaged: “${name}” is missing.`)
+    try {
+      return JSON.parse(new TextDecoder('utf-8', { fatal: true }).decode(b)) as unknown
+    } catch {
+      throw new Fault('damaged', `This project is damaged: “${name}” cannot be read.`)
+    }
+  }
+  const head = text('project.json') as { format?: string; version?: number; book?: Book }
+  if (head?.format !== 'porchlight-project' || typeof head.version !== 'number' || !head.book) throw new Fault('damaged', 'This file is no Porchlight project.')
+  const raw = { ...head, sections: Object.fromEntries((head.book.sections ?? []).map(s => [s.id, text(`sections/${s.id}.json`)])) }
+  const now = migrate(raw, head.version, PROJECT_VERSION, projectMigrations) as typeof raw & { book: Book }
+  const sections = now.book.sections.map(s => {
+    const doc = now.sections[s.id] as Book['sections'][number]['doc']
+    try {
+      schema.nodeFromJSON(doc).check()
+    } catch {
+      throw new Fault('damaged', `This project is damaged: section “${s.title || s.id}” holds text that is not in order.`)
+    }
+    return { ...s, doc }
+  })
+  const pictures = new Map<string, Uint8Array>()
+  for (const a of now.book.assets) {
+    const b = files.get(`pictures/${a.id}`)
+    if (!b) continue
+    if (hashOf(b) !== a.id) throw new Fault('damaged', 'This project is damaged: a picture is not what it was.')
+    pictures.set(a.id, b)
+  }
+  return { book: { ...now.book, sections }, pictures }
+}
+
+/** A copy with keys in order, at every depth. */
+function sorted(v: unknown): unknown {
+  if (Array.isArray(v)) return v.map(sorted)
+  if (v && typeof v === 'object') return Object.fromEntries(Object.entries(v).filter(([, x]) => x !== undefined).sort(([a], [b]) => (a < b ? -1 : 1)).map(([k, x]) => [k, sorted(x)]))
+  return v
+}

@@ -1,0 +1,60 @@
+import type { Book } from '../book'
+import { check, type Finding } from '../check'
+import { type Cover, type CoverDesign, drawCover, type Flat, flatFor, sheetSize } from '../cover'
+import { printMoney, type PrintMoney } from '../outlets'
+import { type Interior, type InteriorStyle, type Setter, settleInterior } from '../pages'
+import { bindingRules, insideMargin, type OutletProfile, parseTrim, Fault, type PrintSpec, roundPages, spineThickness } from '../trade'
+import type { FontShelf } from '../type'
+import { createGraph, type Graph } from './graph'
+
+/** Everything that follows from one print edition at one outlet: the product's chain. */
+export interface PrintChain {
+  // Inputs.
+  book: Book
+  style: InteriorStyle
+  profile: OutletProfile
+  spec: PrintSpec
+  isbn: string | undefined
+  price: number | undefined
+  design: CoverDesign
+  // What follows.
+  interior: Interior
+  /** Pages as printed, the outlet's blanks included. */
+  pages: number
+  /** Points. */
+  spine: number
+  flat: Flat
+  /** Size of the wrap with its bleed, points. */
+  wrap: { width: number; height: number }
+  cover: Cover
+  money: PrintMoney
+  findings: Finding[]
+}
+
+export type PrintInputs = Pick<PrintChain, 'book' | 'style' | 'profile' | 'spec' | 'isbn' | 'price' | 'design'>
+
+/** The graph for an edition at an outlet. `setter` and `shelf` are shared, so that what is set once serves all outlets. */
+export function printChain(inputs: PrintInputs, setter: Setter, shelf: FontShelf): Graph<PrintChain> {
+  return createGraph<PrintChain>(inputs, {
+    interior: async get => {
+      const [book, style, profile, spec, isbn] = [await get('book'), await get('style'), await get('profile'), await get('spec'), await get('isbn')]
+      const trim = parseTrim(spec.trim)
+      if (!trim) throw new Fault('no-trim', `“${spec.trim}” is no trim.`)
+      const multiple = bindingRules(profile, spec.binding).pageMultiple
+      return settleInterior(setter, book, style, { width: trim.width, height: trim.height, isbn }, pages => insideMargin(profile, spec.binding, roundPages(pages, multiple)))
+    },
+    pages: async get => roundPages((await get('interior')).pages.length, bindingRules(await get('profile'), (await get('spec')).binding).pageMultiple),
+    spine: async get => spineThickness(await get('profile'), await get('spec'), await get('pages')),
+    flat: async get => flatFor(await get('profile'), { ...(await get('spec')), pages: await get('pages') }),
+    wrap: async get => sheetSize(await get('flat')),
+    cover: async get => drawCover(await get('flat'), await get('design'), (await get('book')).data, await get('isbn'), shelf),
+    money: async get => printMoney(await get('profile'), await get('spec'), await get('pages'), await get('price')),
+    findings: async get => {
+      const money = await get('money')
+      return check({
+        book: await get('book'), profile: await get('profile'),
+        print: { spec: await get('spec'), interior: await get('interior'), cover: await get('cover'), isbn: await get('isbn'), price: await get('price'), leastPrice: money.leastPrice },
+      })
+    },
+  })
+}

@@ -1,0 +1,2 @@
+export * from './consequences'
+export * from './graph'

@@ -1,0 +1,15 @@
+import { barcode, contrast, coverFits, coverSafe, spine } from './coverRules'
+import { described, emptySections, front, named, price, titleLength, weight } from './dataRules'
+import type { Finding, Severity } from './finding'
+import { blanks, inside, missingGlyphs, overfull, pageEnds, resolution, type Rule, safeZone, specification } from './pageRules'
+import type { Subject } from './subject'
+
+/** All rules, in the order in which an author would mend. */
+export const rules: Rule[] = [named, titleLength, price, specification, inside, safeZone, missingGlyphs, resolution, overfull, pageEnds, blanks, spine, coverSafe, coverFits, contrast, barcode, weight, front, described, emptySections]
+
+const rank: Record<Severity, number> = { stop: 0, mend: 1, remark: 2 }
+
+/** Looks an edition over for an outlet. Findings that stop come first; within a severity the rules' order holds. */
+export function check(s: Subject): Finding[] {
+  return rules.flatMap(r => r(s)).map((f, i) => [f, i] as const).sort((a, b) => rank[a[0].severity] - rank[b[0].severity] || a[1] - b[1]).map(x => x[0])
+}

@@ -1,0 +1,61 @@
+import { authorLine } from '../book'
+import { formatMoney } from '../trade'
+import type { Finding } from './finding'
+import type { Rule } from './pageRules'
+
+const inData = (field: string): Finding['place'] => ({ kind: 'data', field })
+
+/** A title and an author. */
+export const named: Rule = s => {
+  const out: Finding[] = []
+  if (!s.book.data.title.trim()) out.push({ rule: 'title', severity: 'stop', place: inData('title'), message: 'The book has no title.', remedy: 'Enter it in the plan.' })
+  if (!authorLine(s.book.data)) out.push({ rule: 'author', severity: 'stop', place: inData('contributors'), message: 'The book names no author.', remedy: 'Enter the author in the plan.' })
+  return out
+}
+
+/** Title and subtitle are as short as the outlet takes. */
+export const titleLength: Rule = s => {
+  const { title, subtitle } = s.book.data
+  const rules = s.profile.listing
+  const both = title.length + (subtitle ? subtitle.length + 2 : 0)
+  if (rules.titleAndSubtitle && both > rules.titleAndSubtitle) return [{ rule: 'title length', severity: 'stop', place: inData('subtitle'), amount: `${both - rules.titleAndSubtitle} characters`, message: `Title and subtitle are ${both} characters together; ${s.profile.name} takes ${rules.titleAndSubtitle}.`, remedy: 'Shorten the subtitle.' }]
+  if (rules.title && title.length > rules.title) return [{ rule: 'title length', severity: 'stop', place: inData('title'), amount: `${title.length - rules.title} characters`, message: `The title is ${title.length} characters; ${s.profile.name} takes ${rules.title}.`, remedy: 'Shorten the title.' }]
+  return []
+}
+
+/** The price is not below the least. */
+export const price: Rule = s => {
+  const p = s.print ?? s.ebook
+  if (p?.price === undefined || p.leastPrice === undefined || p.price >= p.leastPrice) return []
+  return [{ rule: 'price', severity: 'stop', place: inData('price'), amount: formatMoney(p.leastPrice - p.price, s.profile.currency), message: `At ${formatMoney(p.price, s.profile.currency)} the book costs more than it brings; ${formatMoney(p.leastPrice, s.profile.currency)} is the least.`, remedy: `Raise the price to ${formatMoney(p.leastPrice, s.profile.currency)} or more.` }]
+}
+
+/** The ebook is as light as the outlet takes. */
+export const weight: Rule = s => {
+  const most = s.profile.ebook?.epubMb
+  if (!s.ebook || !most || s.ebook.bytes <= most * 1e6) return []
+  const over = s.ebook.bytes / 1e6 - most
+  return [{ rule: 'ebook weight', severity: 'stop', place: { kind: 'edition' }, amount: `${over.toFixed(1)} MB`, message: `The ebook weighs ${(s.ebook.bytes / 1e6).toFixed(1)} MB; ${s.profile.name} takes ${most} MB.`, remedy: 'Make its pictures lighter.' }]
+}
+
+/** The front picture is of a size that the outlet takes. */
+export const front: Rule = s => {
+  const rules = s.profile.ebook
+  const f = s.ebook?.front
+  if (!rules || !f) return []
+  const long = Math.max(f.width, f.height)
+  if (long >= rules.frontLeast && long <= rules.frontMost) return []
+  return [{ rule: 'front picture', severity: 'stop', place: { kind: 'cover', piece: 'front' }, amount: `${long} px`, message: `The front is ${f.width} × ${f.height} pixels; ${s.profile.name} takes ${rules.frontLeast} to ${rules.frontMost} on the longer side.`, remedy: 'Make the picture anew at a size between.' }]
+}
+
+/** Every picture of the text is described or marked as decoration. */
+export const described: Rule = s => {
+  const out: Finding[] = []
+  for (const section of s.book.sections) for (const b of section.doc.content) if (b.type === 'image' && !b.attrs.decoration && !b.attrs.alt.trim()) out.push({ rule: 'picture description', severity: 'mend', place: { kind: 'text', section: section.id, block: b.attrs.id }, message: 'A picture has no description for readers who cannot see it.', remedy: 'Describe it in a sentence, or mark it as decoration.' })
+  return out
+}
+
+/** Sections that have a place in the book but nothing in them. */
+export const emptySections: Rule = s =>
+  s.book.sections.filter(x => !x.made && x.role !== 'part' && x.doc.content.every(b => b.type === 'paragraph' && !b.content?.length))
+    .map(x => ({ rule: 'empty section', severity: 'mend' as const, place: { kind: 'text' as const, section: x.id, block: x.doc.content[0]?.attrs.id ?? '' }, message: `${x.title ? `“${x.title}”` : 'A section'} has no text.`, remedy: 'Write it, or remove the section.' }))

@@ -1,0 +1,26 @@
+/**
+ * stop: the outlet refuses it, or readers get something broken. mend: accepted, but a careful publisher would not send it.
+ * remark: worth a look.
+ */
+export type Severity = 'stop' | 'mend' | 'remark'
+
+/** Where a finding is: on a page, in the text, on the cover, in the data. */
+export type FindingPlace =
+  | { kind: 'page'; page: number; label: string; section?: string; block?: string }
+  | { kind: 'text'; section: string; block: string }
+  | { kind: 'cover'; piece: string }
+  | { kind: 'data'; field: string }
+  | { kind: 'edition' }
+
+/** What a rule found: where, how much, against which rule, and what to do about it. */
+export interface Finding {
+  rule: string
+  severity: Severity
+  place: FindingPlace
+  /** How far off, in words with a unit. */
+  amount?: string
+  /** One plain sentence. */
+  message: string
+  /** What mends it. */
+  remedy: string
+}

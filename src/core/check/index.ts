@@ -1,0 +1,3 @@
+export * from './check'
+export * from './finding'
+export type { Subject } from './subject'

@@ -1,0 +1,14 @@
+import type { Book } from '../book'
+import type { Cover } from '../cover'
+import type { Interior } from '../pages'
+import type { OutletProfile, PrintSpec } from '../trade'
+
+/** Everything that rules look at: one edition at one outlet. */
+export interface Subject {
+  book: Book
+  profile: OutletProfile
+  /** For print editions. */
+  print?: { spec: PrintSpec; interior: Interior; cover?: Cover; isbn?: string; /** List price and the least the outlet allows, minor units. */ price?: number; leastPrice?: number }
+  /** For ebooks. */
+  ebook?: { bytes: number; front?: { width: number; height: number }; price?: number; leastPrice?: number }
+}
