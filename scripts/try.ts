@@ -1,4 +1,4 @@
-import { fontSource } from './lib/fonts'
+import { fontSource } from '../src/cli/ports'
 import { longText } from './lib/longText'
 import { FontShelf } from '@/core/type'
 import { Setter, harbourRoman, evenness } from '@/core/pages'

@@ -15,21 +15,15 @@ const GUARD = 5
 /** An EAN-13 as vector bars at nominal size with its figures, on white; the layer's origin is the symbol's top left. */
 export function barcodeLayer(isbn: string, face: Face): Layer {
   if (!/^97[89]\d{10}$/.test(isbn)) throw new Fault('isbn', 'The barcode wants an ISBN of thirteen figures.')
-  // The encoder gives the widths of bars and spaces in turn, a bar first.
-  const [symbol] = bwip.raw('ean13', isbn, '') as unknown as { sbs: number[] }[]
   const out = new LayerBuilder()
   const m = BARCODE.module
   const white: Item = { kind: 'path', path: new PathBuilder().rect(0, 0, BARCODE.width, BARCODE.height).build(), fill: WHITE }
   out.add(white)
   const bars = new PathBuilder()
-  let at = 0
-  symbol!.sbs.forEach((w, i) => {
-    if (i % 2 === 0) {
-      const guard = at < 3 || (at >= 45 && at < 50) || at >= 92
-      bars.rect((QUIET_LEFT + at) * m, 0, w * m, BAR_HEIGHT + (guard ? GUARD * m : 0) - 0.2 * MM)
-    }
-    at += w
-  })
+  for (const { at, width } of encode(isbn)) {
+    const guard = at < 3 || (at >= 45 && at < 50) || at >= 92
+    bars.rect((QUIET_LEFT + at) * m, 0, width * m, BAR_HEIGHT + (guard ? GUARD * m : 0) - 0.2 * MM)
+  }
   out.add({ kind: 'path', path: bars.build(), fill: BLACK })
   const size = 8.6
   const style = new TextStyle([face], size, ['tnum', 'lnum'], 'en', BLACK)
@@ -46,4 +40,18 @@ export function barcodeLayer(isbn: string, face: Face): Layer {
     figure(isbn[7 + i]!, QUIET_LEFT + 50 + i * 7 + 3.5)
   }
   return out.build()
+}
+
+/** The bars of a symbol in modules from its left edge, as the encoding library draws them at one unit a module. */
+function encode(isbn: string): { at: number; width: number }[] {
+  const bars: { at: number; width: number }[] = []
+  const nothing = (): void => undefined
+  return bwip.ean13<{ at: number; width: number }[]>({ bcid: 'ean13', text: isbn, includetext: false, scale: 1 }, {
+    scale: () => [1, 1],
+    measure: () => ({ width: 0, ascent: 0, descent: 0 }),
+    // A bar is a line through its middle.
+    line: (x, _y0, _x1, _y1, width) => bars.push({ at: Math.floor(x - width / 2), width }),
+    init: nothing, polygon: nothing, hexagon: nothing, ellipse: nothing, fill: nothing, text: nothing,
+    end: () => bars,
+  })
 }

@@ -1,0 +1,54 @@
+import { readFile, stat } from 'node:fs/promises'
+import { basename, dirname, join, resolve, sep } from 'node:path'
+import { isProject, type Project, readProject } from '@/core/archive'
+import { decodeText, readManuscript, type Understood } from '@/core/intake'
+import { Fault } from '@/core/trade'
+
+/** A path as the person typed it: relative to where they stand, not to where npm runs. */
+export const typedPath = (path: string): string => resolve(process.env.INIT_CWD ?? process.cwd(), path)
+
+/** Reads a manuscript or a project file. */
+export async function openBook(path: string): Promise<Understood & { project?: Project }> {
+  const full = typedPath(path)
+  const bytes = await readWhole(full)
+  if (isProject(bytes)) {
+    const project = readProject(bytes)
+    return { book: project.book, pictures: project.pictures, dropped: [], cleaned: [], project }
+  }
+  const beside = /\.(md|markdown)$/i.test(full) ? await picturesBeside(full, bytes) : undefined
+  return readManuscript(basename(full), bytes, beside)
+}
+
+async function readWhole(path: string): Promise<Uint8Array> {
+  try {
+    const s = await stat(path)
+    if (s.isDirectory()) throw new Fault('folder', `“${basename(path)}” is a folder, not a file.`)
+    if (s.size > 600e6) throw new Fault('too-large', 'This file is larger than any book; it is not read.')
+    return new Uint8Array(await readFile(path))
+  } catch (e) {
+    if (e instanceof Fault) throw e
+    throw new Fault('no-file', `There is no file “${basename(path)}” here that can be read.`)
+  }
+}
+
+/** Pictures that a Markdown text names, if they lie in its folder or below. */
+async function picturesBeside(path: string, bytes: Uint8Array): Promise<Map<string, Uint8Array>> {
+  const out = new Map<string, Uint8Array>()
+  const folder = dirname(path)
+  let text: string
+  try {
+    text = decodeText(bytes)
+  } catch {
+    return out // The reader itself will say in plain words what is wrong.
+  }
+  for (const m of text.matchAll(/!\[[^\]]*\]\(<?([^\s)>]+)/g)) {
+    const file = join(folder, m[1]!)
+    if (!file.startsWith(folder + sep) || /^[a-z]+:/i.test(m[1]!)) continue
+    try {
+      out.set(m[1]!, new Uint8Array(await readFile(file)))
+    } catch {
+      continue // Reported by the reader as a picture that is not there.
+    }
+  }
+  return out
+}

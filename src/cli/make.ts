@@ -1,0 +1,104 @@
+import { mkdir, writeFile } from 'node:fs/promises'
+import { join } from 'node:path'
+import { parseArgs } from 'node:util'
+import { authorLine, type Book, docWords, labels, roles, shortName } from '@/core/book'
+import { printChain } from '@/core/chain'
+import { frontPage, lampOverTide } from '@/core/cover'
+import { writeEpub } from '@/core/epub'
+import { profileOf } from '@/core/outlets'
+import { evenness, pageStarts, Setter, shippedStyles } from '@/core/pages'
+import { writePdf } from '@/core/pdf'
+import { Fault, parseIsbn, parseTrim, type PrintSpec } from '@/core/trade'
+import { FontShelf } from '@/core/type'
+import { openBook, typedPath } from './files'
+import { fontSource, nodeSubsetter, paintToFile, pictureSource } from './ports'
+
+/** `press make FILE --out DIR …`: interior.pdf, book.epub, cover.pdf, cover.jpg and report.json. */
+export async function runMake(args: string[]): Promise<void> {
+  const { values, positionals } = parseArgs({
+    args, allowPositionals: true,
+    options: { out: { type: 'string' }, trim: { type: 'string' }, paper: { type: 'string' }, outlet: { type: 'string' }, title: { type: 'string' }, author: { type: 'string' }, isbn: { type: 'string' }, style: { type: 'string' }, date: { type: 'string' } },
+  })
+  if (positionals.length !== 1 || !values.out) throw new Fault('usage', 'Say which file, and where to: press make FILE --out DIR')
+  const clock = stopwatch()
+  const opened = await openBook(positionals[0]!)
+  clock.lap('read')
+  const edition = opened.book.editions.find(e => e.kind !== 'ebook')
+  const profile = profileOf(values.outlet ?? edition?.outlets[0] ?? 'ostrevane')
+  const trim = parseTrim(values.trim ?? edition?.trim ?? '6x9in')
+  if (!trim) throw new Fault('trim', `“${values.trim}” is no trim: write it like 6x9in, 156x234mm or A5.`)
+  const style = shippedStyles.find(s => s.id === (values.style ?? edition?.style ?? shippedStyles[0]!.id))
+  if (!style) throw new Fault('style', `There is no style “${values.style}”: known are ${shippedStyles.map(s => s.id).join(', ')}.`)
+  const isbnText = values.isbn ?? edition?.isbn ?? opened.isbn
+  const isbn = isbnText ? parseIsbn(isbnText) : undefined
+  if (isbnText && !isbn) throw new Fault('isbn', `“${isbnText.slice(0, 40)}” is no ISBN: its check figure is wrong.`)
+  const date = readDate(values.date)
+  const book: Book = {
+    ...opened.book,
+    data: { ...opened.book.data, ...(values.title ? { title: values.title } : {}), ...(values.author ? { contributors: [{ name: values.author, role: 'aut' }] } : {}) },
+  }
+  const spec: PrintSpec = { binding: edition && edition.kind !== 'ebook' ? edition.kind : 'paperback', trim: trim.id, paper: values.paper ?? edition?.paper ?? 'cream', ink: edition?.ink ?? 'black' }
+  const shelf = new FontShelf(fontSource)
+  const chain = printChain({ book, style, profile, spec, isbn, price: edition?.price, design: lampOverTide }, new Setter(shelf), shelf)
+  const pictures = pictureSource(opened.pictures)
+  const names = labels(book.sections)
+  const out = typedPath(values.out)
+  await mkdir(out, { recursive: true })
+
+  clock.skip()
+  const interior = await chain.get('interior')
+  clock.lap('set')
+  const subsetter = await nodeSubsetter()
+  const outline = book.sections.filter(s => interior.starts.has(s.id) && (roles[s.role].listed || s.role === 'contents' || s.role === 'title-page')).map(s => ({ title: shortName(names.get(s.id)!) || book.data.title, page: interior.starts.get(s.id)! }))
+  const pdf = await writePdf(interior.pages, { title: book.data.title, author: authorLine(book.data), language: book.data.language, date, grey: spec.ink === 'black', outline }, subsetter, pictures)
+  await writeFile(join(out, 'interior.pdf'), Buffer.concat(pdf))
+  clock.lap('pdf')
+  const cover = await chain.get('cover')
+  const wrap = await chain.get('wrap')
+  await writeFile(join(out, 'cover.pdf'), Buffer.concat(await writePdf([cover.page], { title: `${book.data.title}: cover`, author: authorLine(book.data), language: book.data.language, date, grey: false }, subsetter, pictures)))
+  const front = frontPage(cover)
+  const jpeg = await paintToFile(front, frontPixels(profile.ebook) / front.height, 'jpeg')
+  await writeFile(join(out, 'cover.jpg'), jpeg.bytes)
+  clock.lap('cover')
+  const epub = writeEpub(book, { isbn: undefined, date, cover: { bytes: jpeg.bytes, type: 'image/jpeg' }, picture: id => opened.pictures.get(id), pages: pageStarts(interior) })
+  await writeFile(join(out, 'book.epub'), epub)
+  clock.lap('epub')
+  const money = await chain.get('money')
+  const report = {
+    title: book.data.title, outlet: profile.id, trim: trim.id, paper: spec.paper,
+    pages: await chain.get('pages'), words: book.sections.reduce((n, s) => n + (s.made ? 0 : docWords(s.doc)), 0), spinePt: round(await chain.get('spine')),
+    cover: { widthPt: round(wrap.width), heightPt: round(wrap.height) }, insideMarginPt: round(interior.spec.inside),
+    cost: { currency: money.currency, minor: money.cost, leastPrice: money.leastPrice },
+    setting: { lines: interior.stats.lines, ...evenness(interior.stats), unmet: interior.stats.unmet },
+    dropped: opened.dropped, findings: await chain.get('findings'), milliseconds: clock.laps,
+  }
+  await writeFile(join(out, 'report.json'), JSON.stringify(report, null, 2) + '\n')
+  process.stdout.write(`${report.pages} pages, ${report.words} words, ${report.findings.length} findings: ${values.out}\n`)
+}
+
+/** Height of the front picture: well inside what the outlet takes. */
+const frontPixels = (rules: { frontLeast: number; frontMost: number } | undefined): number => (rules ? Math.min(rules.frontMost, Math.max(rules.frontLeast, 2560)) : 2560)
+
+const round = (x: number): number => Math.round(x * 1000) / 1000
+
+function readDate(text: string | undefined): string {
+  const day = text ?? new Date().toISOString().slice(0, 10)
+  if (!/^\d{4}-\d{2}-\d{2}(T\d{2}:\d{2}:\d{2}Z)?$/.test(day) || Number.isNaN(Date.parse(day))) throw new Fault('date', `“${day.slice(0, 40)}” is no date: write it like 2026-05-31.`)
+  return day.length === 10 ? `${day}T00:00:00Z` : day
+}
+
+function stopwatch(): { laps: Record<string, number>; lap(name: string): void; skip(): void } {
+  const laps: Record<string, number> = {}
+  let last = performance.now()
+  return {
+    laps,
+    lap(name) {
+      const now = performance.now()
+      laps[name] = Math.round(now - last)
+      last = now
+    },
+    skip() {
+      last = performance.now()
+    },
+  }
+}

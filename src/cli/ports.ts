@@ -1,0 +1,63 @@
+import { existsSync } from 'node:fs'
+import { readFile } from 'node:fs/promises'
+import { dirname, join } from 'node:path'
+import { createCanvas, loadImage } from '@napi-rs/canvas'
+import { type Canvas2D, type PageMarks, paintPage } from '@/core/marks'
+import { loadSubsetter, type PictureSource, type Subsetter } from '@/core/pdf'
+import { type FontSource, shippedFonts } from '@/core/type'
+
+/** The core's ports in Node: fonts and WASM from the packages, pictures by a canvas library. */
+
+const packages: Record<string, string> = { EBGaramond: 'eb-garamond', SourceSerif4: 'source-serif-4', Fraunces: 'fraunces', Figtree: 'figtree' }
+
+/** The project's folder: the nearest above the working one that holds its packages. */
+export function projectRoot(): string {
+  let at = process.cwd()
+  while (!existsSync(join(at, 'node_modules/harfbuzzjs'))) {
+    const up = dirname(at)
+    if (up === at) throw new Error('run this inside the project')
+    at = up
+  }
+  return at
+}
+
+export const fontSource: FontSource = async key => {
+  const file = shippedFonts[key]
+  if (!file) return undefined
+  const [family, variant] = file.replace('.ttf', '').split(/_(.*)/)
+  const path = join(projectRoot(), 'node_modules/@expo-google-fonts', packages[family!]!, variant!, file)
+  return existsSync(path) ? new Uint8Array(await readFile(path)) : undefined
+}
+
+let subsetter: Promise<Subsetter> | undefined
+export const nodeSubsetter = (): Promise<Subsetter> =>
+  (subsetter ??= readFile(join(projectRoot(), 'node_modules/harfbuzzjs/dist/harfbuzz-subset.wasm')).then(b => loadSubsetter(new Uint8Array(b))))
+
+/** Pictures of a book, decoded by the canvas library. */
+export function pictureSource(pictures: Map<string, Uint8Array>): PictureSource {
+  return {
+    bytes: async id => pictures.get(id),
+    decode: async bytes => {
+      const image = await loadImage(Buffer.from(bytes))
+      const canvas = createCanvas(image.width, image.height)
+      const ctx = canvas.getContext('2d')
+      ctx.drawImage(image, 0, 0)
+      return { width: image.width, height: image.height, rgba: new Uint8Array(ctx.getImageData(0, 0, image.width, image.height).data.buffer) }
+    },
+  }
+}
+
+/** Paints a page to a picture file. `scale`: pixels a point. */
+export async function paintToFile(page: PageMarks, scale: number, type: 'jpeg' | 'png', pictures: Map<string, Uint8Array> = new Map()): Promise<{ bytes: Uint8Array; width: number; height: number }> {
+  const width = Math.round((page.width + page.bleed.left + page.bleed.right) * scale)
+  const height = Math.round((page.height + page.bleed.top + page.bleed.bottom) * scale)
+  const images = new Map<string, unknown>()
+  for (const [id, bytes] of pictures) images.set(id, await loadImage(Buffer.from(bytes)))
+  const canvas = createCanvas(width, height)
+  const ctx = canvas.getContext('2d')
+  ctx.scale(scale, scale)
+  ctx.translate(page.bleed.left, page.bleed.top)
+  paintPage(ctx as unknown as Canvas2D, page, id => images.get(id))
+  const bytes = type === 'jpeg' ? await canvas.encode('jpeg', 92) : await canvas.encode('png')
+  return { bytes: new Uint8Array(bytes), width, height }
+}
