@@ -43,7 +43,6 @@ export async function runMake(args: string[]): Promise<void> {
   const pictures = pictureSource(opened.pictures)
   const names = labels(book.sections)
   const out = typedPath(values.out)
-  await mkdir(out, { recursive: true })
 
   clock.skip()
   const interior = await chain.get('interior')
@@ -51,17 +50,14 @@ export async function runMake(args: string[]): Promise<void> {
   const subsetter = await nodeSubsetter()
   const outline = book.sections.filter(s => interior.starts.has(s.id) && (roles[s.role].listed || s.role === 'contents' || s.role === 'title-page')).map(s => ({ title: shortName(names.get(s.id)!) || book.data.title, page: interior.starts.get(s.id)! }))
   const pdf = await writePdf(interior.pages, { title: book.data.title, author: authorLine(book.data), language: book.data.language, date, grey: spec.ink === 'black', outline }, subsetter, pictures)
-  await writeFile(join(out, 'interior.pdf'), Buffer.concat(pdf))
   clock.lap('pdf')
   const cover = await chain.get('cover')
   const wrap = await chain.get('wrap')
-  await writeFile(join(out, 'cover.pdf'), Buffer.concat(await writePdf([cover.page], { title: `${book.data.title}: cover`, author: authorLine(book.data), language: book.data.language, date, grey: false }, subsetter, pictures)))
+  const coverPdf = await writePdf([cover.page], { title: `${book.data.title}: cover`, author: authorLine(book.data), language: book.data.language, date, grey: false }, subsetter, pictures)
   const front = frontPage(cover)
   const jpeg = await paintToFile(front, frontPixels(profile.ebook) / front.height, 'jpeg')
-  await writeFile(join(out, 'cover.jpg'), jpeg.bytes)
   clock.lap('cover')
   const epub = writeEpub(book, { isbn: undefined, date, cover: { bytes: jpeg.bytes, type: 'image/jpeg' }, picture: id => opened.pictures.get(id), pages: pageStarts(interior) })
-  await writeFile(join(out, 'book.epub'), epub)
   clock.lap('epub')
   const money = await chain.get('money')
   const report = {
@@ -72,6 +68,12 @@ export async function runMake(args: string[]): Promise<void> {
     setting: { lines: interior.stats.lines, ...evenness(interior.stats), unmet: interior.stats.unmet },
     dropped: opened.dropped, findings: await chain.get('findings'), milliseconds: clock.laps,
   }
+  // Nothing is written before everything is made: a failure leaves no half of a book behind.
+  await mkdir(out, { recursive: true })
+  await writeFile(join(out, 'interior.pdf'), Buffer.concat(pdf))
+  await writeFile(join(out, 'cover.pdf'), Buffer.concat(coverPdf))
+  await writeFile(join(out, 'cover.jpg'), jpeg.bytes)
+  await writeFile(join(out, 'book.epub'), epub)
   await writeFile(join(out, 'report.json'), JSON.stringify(report, null, 2) + '\n')
   process.stdout.write(`${report.pages} pages, ${report.words} words, ${report.findings.length} findings: ${values.out}\n`)
 }

@@ -1,12 +1,12 @@
 import { existsSync } from 'node:fs'
 import { readFile } from 'node:fs/promises'
 import { dirname, join } from 'node:path'
-import { createCanvas, loadImage } from '@napi-rs/canvas'
 import { type Canvas2D, type PageMarks, paintPage } from '@/core/marks'
 import { loadSubsetter, type PictureSource, type Subsetter } from '@/core/pdf'
 import { type FontSource, shippedFonts } from '@/core/type'
 
-/** The core's ports in Node: fonts and WASM from the packages, pictures by a canvas library. */
+/** The core's ports in Node: fonts and WASM from the packages, pictures by a canvas library, loaded when first needed. */
+const canvasLibrary = () => import('@napi-rs/canvas')
 
 const packages: Record<string, string> = { EBGaramond: 'eb-garamond', SourceSerif4: 'source-serif-4', Fraunces: 'fraunces', Figtree: 'figtree' }
 
@@ -38,6 +38,7 @@ export function pictureSource(pictures: Map<string, Uint8Array>): PictureSource 
   return {
     bytes: async id => pictures.get(id),
     decode: async bytes => {
+      const { createCanvas, loadImage } = await canvasLibrary()
       const image = await loadImage(Buffer.from(bytes))
       const canvas = createCanvas(image.width, image.height)
       const ctx = canvas.getContext('2d')
@@ -51,6 +52,7 @@ export function pictureSource(pictures: Map<string, Uint8Array>): PictureSource 
 export async function paintToFile(page: PageMarks, scale: number, type: 'jpeg' | 'png', pictures: Map<string, Uint8Array> = new Map()): Promise<{ bytes: Uint8Array; width: number; height: number }> {
   const width = Math.round((page.width + page.bleed.left + page.bleed.right) * scale)
   const height = Math.round((page.height + page.bleed.top + page.bleed.bottom) * scale)
+  const { createCanvas, loadImage } = await canvasLibrary()
   const images = new Map<string, unknown>()
   for (const [id, bytes] of pictures) images.set(id, await loadImage(Buffer.from(bytes)))
   const canvas = createCanvas(width, height)

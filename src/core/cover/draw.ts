@@ -74,18 +74,18 @@ async function setPiece(p: CoverPiece, text: string, zone: Rect, flat: Flat, lan
   const scale = along ? 1 : Math.sqrt((flat.panels.front.width * flat.panels.front.height) / (432 * 648))
   const fit = fitText(text, size => new TextStyle([face, fallback], size, ['-onum', 'lnum'], language, colour, 0, p.tracking), p, box, p.size * scale)
   const out = new LayerBuilder()
-  const height = fit.lines.reduce((h, l) => h + l.broken.count, 0) * fit.size * p.leading
+  const lead = fit.size * p.leading
+  const count = fit.lines.reduce((n, l) => n + l.broken.count, 0)
   const cap = face.metrics.capHeight * fit.size
-  const free = box.height - height
-  // The first line's capitals stand on the box's upper edge, or the last baseline on its lower one.
-  let y = box.y + cap + (p.vertical === 'middle' ? (box.height - (height - fit.size * p.leading + cap)) / 2 : p.vertical === 'bottom' ? free + fit.size * p.leading - cap - fit.size * 0.06 : 0)
-  const top = y - cap
+  const inkHeight = inkOf(count, fit.size, p, cap)
+  const free = box.height - inkHeight
+  const top = box.y + (p.vertical === 'middle' ? free / 2 : p.vertical === 'bottom' ? free : 0)
+  let y = top + cap
   for (const l of fit.lines) for (let i = 0; i < l.broken.count; i++) {
     setLine(out, linePieces(l.paragraph, l.broken, i), l.rules, 0, box.x, y, { section: 'cover', block: p.id })
-    y += fit.size * p.leading
+    y += lead
   }
   const layer = out.build()
-  const inkHeight = Math.max(0, y - fit.size * p.leading - top + fit.size * 0.25)
   const ink: Rect = along
     ? { x: zone.x + zone.width - top - inkHeight, y: zone.y + box.x, width: inkHeight, height: box.width }
     : { x: zone.x + box.x, y: zone.y + top, width: box.width, height: inkHeight }
@@ -93,6 +93,9 @@ async function setPiece(p: CoverPiece, text: string, zone: Rect, flat: Flat, lan
   const transform: [number, number, number, number, number, number] = along ? [0, 1, -1, 0, zone.x + zone.width, zone.y] : [1, 0, 0, 1, zone.x, zone.y]
   return { layer: { items: [{ kind: 'group', role: p.id, transform, layers: [layer] }] }, facts: { box: ink, size: fit.size, colour, tooLong: fit.tooLong } }
 }
+
+/** From the first line's capitals to what hangs below the last: capitals and spines have nothing that hangs. */
+const inkOf = (lines: number, size: number, p: CoverPiece, cap: number): number => cap + (lines - 1) * size * p.leading + (p.capitals ? 0.02 : p.panel === 'spine' ? 0 : 0.24) * size
 
 /** Keeps a box on the back out of the barcode's place. */
 function clearOf(box: { x: number; y: number; width: number; height: number }, barcode: Rect, zone: Rect): void {
@@ -128,7 +131,7 @@ function fitText(text: string, styleAt: (size: number) => TextStyle, p: CoverPie
       return { paragraph, broken: breakParagraph(paragraph, rules)[0]!, rules }
     })
     const count = lines.reduce((n, l) => n + l.broken.count, 0)
-    const fits = !tooWide && (oneLine ? count === 1 && size <= box.height : count * size * p.leading <= box.height + size * 0.2)
+    const fits = !tooWide && (oneLine ? count === 1 && size <= box.height : inkOf(count, size, p, style.face.metrics.capHeight * size) <= box.height)
     if (fits) return { size, lines, tooLong: false }
     if (size <= LEAST_SIZE) return { size, lines, tooLong: true }
     size = Math.max(LEAST_SIZE, size * 0.94)

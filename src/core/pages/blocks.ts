@@ -9,9 +9,12 @@ import type { InteriorStyle } from './style'
 /** The kinds of text of an interior, derived from its style. */
 export interface Bases {
   body: TextBase
+  apart: TextBase
   quote: TextBase
   note: TextBase
   caption: TextBase
+  cell: TextBase
+  headCell: TextBase
   heads: TextBase[]
   leadIn: TextBase
 }
@@ -20,9 +23,12 @@ export function basesOf(style: InteriorStyle): Bases {
   const { size } = style.text
   return {
     body: { size },
+    apart: { size: size + 0.5, italic: true },
     quote: { size: size - 0.5 },
     note: { size: style.notes.size },
     caption: { size: size - 1.5, italic: true },
+    cell: { size: size - 0.5, lining: true },
+    headCell: { size: size - 0.5, italic: true, lining: true },
     heads: [{ size: size + 3 }, { size: size + 0.5, smallCaps: true, tracking: 0.04 }, { size, italic: true }],
     leadIn: { size, smallCaps: true, tracking: 0.03 },
   }
@@ -49,17 +55,19 @@ interface Setting {
   right: number
   /** No first-line indent for the next paragraph. */
   flush: boolean
+  /** How paragraphs without an alignment of their own are set; the style's way, where absent. */
+  align?: 'center'
 }
 
 /** Baseline of a grid row below the row's top: three quarters of the leading leave room for descenders. */
 export const baselineIn = (leading: number): number => leading * 0.75
 
-/** Turns a section's document into items on the grid. `leadIn`: the first paragraph opens a chapter. */
-export function flowItems(doc: DocJson, ctx: BlockContext, opens: boolean): FlowItem[] {
+/** Turns a section's document into items on the grid. `opens`: the first paragraph opens a chapter. `apart`: a dedication or epigraph, set in italic, centred. */
+export function flowItems(doc: DocJson, ctx: BlockContext, opens: boolean, apart = false): FlowItem[] {
   const out: FlowItem[] = []
   let noteNumber = 0
   const notes: NoteCounter = { next: () => String(++noteNumber) }
-  const setting: Setting = { base: ctx.bases.body, left: 0, right: 0, flush: opens }
+  const setting: Setting = { base: apart ? ctx.bases.apart : ctx.bases.body, left: 0, right: 0, flush: opens || apart, ...(apart ? { align: 'center' as const } : {}) }
   let lead = opens ? ctx.style.openings.leadIn : 0
   let breakBefore = false
   for (const block of doc.content) {
@@ -88,7 +96,8 @@ function addBlock(out: FlowItem[], block: BlockJson, ctx: BlockContext, s: Setti
   switch (block.type) {
     case 'paragraph':
       out.push(...paragraph(block.content, ctx, s, place, notes, block.attrs.align ?? null, lead))
-      s.flush = false
+      // A date or signature on the right, a centred line, a salutation: what follows still begins flush.
+      s.flush &&= block.attrs.align === 'right' || block.attrs.align === 'center'
       break
     case 'heading': {
       const level = Math.min(3, Math.max(1, block.attrs.level))
@@ -163,7 +172,7 @@ interface TextSetting {
 
 function paragraph(content: InlineJson[] | undefined, ctx: BlockContext, s: Setting, place: MarkPlace, notes: NoteCounter, align: string | null, lead: number): FlowItem[] {
   const { text } = ctx.style
-  const a = align === 'center' || align === 'right' ? align : align === 'left' ? 'left' : text.align
+  const a = align === 'center' || align === 'right' ? align : align === 'left' ? 'left' : (s.align ?? text.align)
   const indent = s.flush || a === 'center' || a === 'right' ? 0 : text.indent * text.size
   return textItems(content, ctx, { base: s.base, left: s.left, right: s.right, indent, align: a, hyphenate: text.hyphenate }, place, notes, { before: 0, after: 0, keepNext: false, breakable: true }, lead)
 }
@@ -268,7 +277,7 @@ function build(content: InlineJson[] | undefined, ctx: BlockContext, base: TextB
 function setNote(note: Extract<InlineJson, { type: 'footnote' }>, mark: string, ctx: BlockContext, place: MarkPlace): FlowNote[] {
   const { leading } = ctx.style.notes
   const base = ctx.bases.note
-  const p = build([{ type: 'text', text: `${mark}\u00a0` }, ...(note.content ?? [])], ctx, base, place, () => '')
+  const p = build([{ type: 'text', text: mark, marks: [{ type: 'superscript' }] }, { type: 'text', text: '\u00a0' }, ...(note.content ?? [])], ctx, base, place, () => '')
   const rules: BreakRules = { ...rulesFor(ctx, { base, left: 0, right: 0, indent: 0, align: ctx.style.text.align, hyphenate: ctx.style.text.hyphenate }, ctx.measure), indents: [] }
   const fitted = splitLong(p, rules.measure)
   const b = breakParagraph(fitted, rules)[0]
@@ -328,26 +337,34 @@ function addTable(out: FlowItem[], table: TableJson, ctx: BlockContext, s: Setti
   const { leading, size } = ctx.style.text
   const measure = ctx.measure - s.left - s.right
   const columns = Math.max(...table.content.map(r => r.content.reduce((n, c) => n + c.attrs.span, 0)))
-  const gutter = size * 0.9
+  const gutter = size * 1.4
   const want = new Array<number>(columns).fill(0)
   const widest = new Array<number>(columns).fill(0)
-  const style = ctx.faces.of(ctx.bases.quote)
+  const style = ctx.faces.of(ctx.bases.cell)
   for (const row of table.content) {
     let c = 0
     for (const cell of row.content) {
       if (cell.attrs.span === 1) {
         const text = cell.content.map(p => inlineText(p.content)).join(' ')
-        for (const word of text.split(/\s+/)) if (word) widest[c] = Math.max(widest[c]!, style.frag(word).width)
-        want[c] = Math.max(want[c]!, text.length * size * 0.42)
+        let natural = 0
+        for (const word of text.split(/\s+/)) {
+          const width = word ? style.frag(word).width : 0
+          widest[c] = Math.max(widest[c]!, width)
+          natural += (natural ? style.space : 0) + width
+        }
+        want[c] = Math.max(want[c]!, natural + 0.5)
       }
       c += cell.attrs.span
     }
   }
   const room = measure - gutter * (columns - 1)
-  const widths = shareOut(room, want, widest)
+  // A table that needs less than the measure keeps its natural width, in the middle.
+  const spare = room - want.reduce((a, b) => a + b, 0)
+  const widths = spare > 0 ? want : shareOut(room, want, widest)
   const x: number[] = []
-  widths.reduce((at, w, i) => ((x[i] = at), at + w + gutter), s.left)
-  const rule = (out: LayerBuilder, y: number, width: number) => out.add({ kind: 'path', path: new PathBuilder().rect(s.left, y - width / 2, measure, width).build(), fill: BLACK })
+  const left = s.left + Math.max(0, spare) / 2
+  widths.reduce((at, w, i) => ((x[i] = at), at + w + gutter), left)
+  const rule = (out: LayerBuilder, y: number, width: number) => out.add({ kind: 'path', path: new PathBuilder().rect(left, y - width / 2, measure - Math.max(0, spare), width).build(), fill: BLACK })
   const rows: FlowItem[] = []
   table.content.forEach((row, r) => {
     let c = 0
@@ -356,7 +373,7 @@ function addTable(out: FlowItem[], table: TableJson, ctx: BlockContext, s: Setti
       const span = Math.min(cell.attrs.span, columns - c)
       const width = widths.slice(c, c + span).reduce((a, b) => a + b, 0) + gutter * (span - 1)
       const inner: BlockContext = { ...ctx, measure: width }
-      const items = cell.content.flatMap(p => textItems(p.content, inner, { base: row.attrs.head ? { ...ctx.bases.quote, italic: true } : ctx.bases.quote, left: 0, right: 0, indent: 0, align: p.attrs.align === 'right' || p.attrs.align === 'center' ? p.attrs.align : 'left', hyphenate: false }, place, notes, { before: 0, after: 0, keepNext: false, breakable: false }))
+      const items = cell.content.flatMap(p => textItems(p.content, inner, { base: row.attrs.head ? ctx.bases.headCell : ctx.bases.cell, left: 0, right: 0, indent: 0, align: p.attrs.align === 'right' || p.attrs.align === 'center' ? p.attrs.align : 'left', hyphenate: false }, place, notes, { before: 0, after: 0, keepNext: false, breakable: false }))
       cells.push({ items, x: x[c]! })
       c += span
     }

@@ -14,7 +14,7 @@ export function runningHead(out: LayerBuilder, text: string, side: 'recto' | 've
 /** The folio below the text block, centred. */
 export function folio(out: LayerBuilder, text: string, ctx: Omit<BlockContext, 'section' | 'missing'>): void {
   const { folios, text: t } = ctx.style
-  centre(out, text, ctx.faces.of({ size: folios.size }), ctx.lines * t.leading + folios.distance, ctx.measure)
+  centre(out, text, ctx.faces.of({ size: folios.size, lining: true }), ctx.lines * t.leading + folios.distance, ctx.measure)
 }
 
 const widthOf = (words: string[], style: TextStyle): number => words.reduce((w, s) => w + style.frag(s).width, 0) + style.space * (words.length - 1)

@@ -106,11 +106,11 @@ export function contentsItems(entries: ContentsEntry[], section: Section, ctx: B
           const y = (row + i) * leading + baselineIn(leading)
           report(setLine(out, linePieces(paragraph, lines, i), rules, i ? size : 0, 0, y, place))
           if (i === lines.count - 1 && e.folio) {
-            const f = ctx.faces.of({ size }).frag(e.folio)
+            const figures = ctx.faces.of({ size, lining: true })
+            const f = figures.frag(e.folio)
             // A space between title and folio, so that they extract as two words.
-            const space = ctx.faces.of({ size })
-            out.run(space.face, size, 1, y, space.colour, place)
-            out.glyph(space.spacePair, ctx.measure - f.width - space.space)
+            out.run(figures.face, size, 1, y, figures.colour, place)
+            out.glyph(figures.spacePair, ctx.measure - f.width - figures.space)
             setFrag(out, f, 1, ctx.measure - f.width, y, place)
           }
         }

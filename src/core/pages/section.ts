@@ -37,7 +37,7 @@ export function setSection(section: Section, label: SectionLabel, ctx: Omit<Bloc
   const missing: { text: string; block: string }[] = []
   const full: BlockContext = { ...ctx, section: section.id, missing: (text, block) => missing.push({ text, block }) }
   const opens = opening(section, label, full)
-  const flow = [...opens, ...(items ?? flowItems(section.doc, full, opens.length > 0 && !!roles[section.role].headed))]
+  const flow = [...opens, ...(items ?? flowItems(section.doc, full, opens.length > 0 && !!roles[section.role].headed, section.role === 'dedication' || section.role === 'epigraph'))]
   if (!flow.length) return { pages: [], stats: emptyStats(), missing }
   const { pages, unmet } = paginate(flow, { lines: ctx.lines, leading: ctx.style.text.leading, noteRule: NOTE_RULE, first })
   const stats: SetStats = { ...emptyStats(), unmet }

@@ -34,8 +34,8 @@ declare const WebAssembly: {
 
 const WRITABLE = 2
 const DROP_TABLES = 3
-// HB_SUBSET_FLAGS: no hinting, retain glyph ids, no layout closure.
-const FLAGS = 0x1 | 0x2 | 0x200
+// HB_SUBSET_FLAGS: no hinting, retain glyph ids, keep the outline of .notdef (a visible box), no layout closure.
+const FLAGS = 0x1 | 0x2 | 0x40 | 0x200
 const dropped = ['GSUB', 'GPOS', 'GDEF', 'name', 'OS/2', 'cmap', 'post', 'kern', 'DSIG', 'gasp', 'STAT', 'meta', 'BASE', 'MATH', 'VDMX', 'hdmx', 'LTSH', 'PCLT', 'prep', 'fpgm', 'cvt ']
 
 export async function loadSubsetter(wasm: Uint8Array): Promise<Subsetter> {
