@@ -25,7 +25,7 @@ export function longText(total: number, chapters: number, seed = 7): string[][] 
   const list = words.filter(w => w.length >= 3 && w.length <= 9)
   const pool: string[] = []
   for (let i = 0; i < 12000; i++) pool.push(list[Math.floor(rnd() * list.length)]!)
-  const word = (): string => (rnd() < 0.6 ? common[Math.floor(common.length * rnd() ** 2)]! : pool[Math.floor(pool.length * rnd() ** 3.2)]!)
+  const word = (): string => (rnd() < 0.6 ? common[Math.floor(common.length * rnd() ** 2)]! : pool[Math.floor((pool.length - 300) * rnd() ** 2.6 + 300 * rnd())]!)
   const out: string[][] = []
   let used = 0
   for (let c = 0; c < chapters; c++) {

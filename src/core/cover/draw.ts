@@ -94,8 +94,8 @@ async function setPiece(p: CoverPiece, text: string, zone: Rect, flat: Flat, lan
   return { layer: { items: [{ kind: 'group', role: p.id, transform, layers: [layer] }] }, facts: { box: ink, size: fit.size, colour, tooLong: fit.tooLong } }
 }
 
-/** From the first line's capitals to what hangs below the last: capitals and spines have nothing that hangs. */
-const inkOf = (lines: number, size: number, p: CoverPiece, cap: number): number => cap + (lines - 1) * size * p.leading + (p.capitals ? 0.02 : p.panel === 'spine' ? 0 : 0.24) * size
+/** From the first line's capitals to what hangs below the last; capitals have nothing that hangs. */
+const inkOf = (lines: number, size: number, p: CoverPiece, cap: number): number => cap + (lines - 1) * size * p.leading + (p.capitals ? 0.02 : 0.24) * size
 
 /** Keeps a box on the back out of the barcode's place. */
 function clearOf(box: { x: number; y: number; width: number; height: number }, barcode: Rect, zone: Rect): void {
@@ -131,7 +131,7 @@ function fitText(text: string, styleAt: (size: number) => TextStyle, p: CoverPie
       return { paragraph, broken: breakParagraph(paragraph, rules)[0]!, rules }
     })
     const count = lines.reduce((n, l) => n + l.broken.count, 0)
-    const fits = !tooWide && (oneLine ? count === 1 && size <= box.height : inkOf(count, size, p, style.face.metrics.capHeight * size) <= box.height)
+    const fits = !tooWide && (oneLine ? count === 1 && inkOf(1, size, p, style.face.metrics.capHeight * size) <= box.height : inkOf(count, size, p, style.face.metrics.capHeight * size) <= box.height)
     if (fits) return { size, lines, tooLong: false }
     if (size <= LEAST_SIZE) return { size, lines, tooLong: true }
     size = Math.max(LEAST_SIZE, size * 0.94)

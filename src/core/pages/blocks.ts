@@ -402,14 +402,20 @@ function addTable(out: FlowItem[], table: TableJson, ctx: BlockContext, s: Setti
   out.push(...rows)
 }
 
-/** Widths of columns: each at least its longest word, the rest by what they want. */
+/** Widths of columns: each at least its longest word; the rest is poured out evenly until each has what it wants, so that narrow columns are served first. */
 function shareOut(room: number, want: number[], least: number[]): number[] {
   const sumLeast = least.reduce((a, b) => a + b, 0)
   if (sumLeast >= room) return least.map(w => (w / (sumLeast || 1)) * room)
-  const extra = want.map((w, i) => Math.max(0, w - least[i]!))
-  const sumExtra = extra.reduce((a, b) => a + b, 0)
-  const spare = room - sumLeast
-  return least.map((w, i) => w + (sumExtra ? Math.min(extra[i]!, (extra[i]! / sumExtra) * spare) : spare / least.length))
+  const widths = [...least]
+  let spare = room - sumLeast
+  let open = widths.map((_, i) => i).filter(i => want[i]! > widths[i]!)
+  while (open.length && spare > 0.01) {
+    const step = Math.min(spare / open.length, ...open.map(i => want[i]! - widths[i]!))
+    for (const i of open) widths[i]! += step
+    spare -= step * open.length
+    open = open.filter(i => want[i]! - widths[i]! > 0.01)
+  }
+  return widths
 }
 
 const IMAGE_PPI = 300

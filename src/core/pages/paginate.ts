@@ -44,13 +44,13 @@ export interface Unmet {
 
 const FORBIDDEN = 1e9
 const UNEVEN = 1e6
-const SOLID_GAP = 2e2
+const SOLID_GAP = 8e1
 const SHORT_LAST = 1e4
 const RECTO_HYPHEN = 1e3
 const SHORT_SPREAD = 3e2
 const FLEX = 2.5e2
 const LEAST_LAST = 5
-const BEAM = 28
+const BEAM = 32
 
 /** A stretch of an item on one page, with the page's shortness. */
 interface Segment {
@@ -80,15 +80,12 @@ interface State {
 export function paginate(items: FlowItem[], frame: PageFrame): { pages: CutPage[]; unmet: Unmet } {
   const isRecto = (page: number) => (page % 2 === 0) === (frame.first === 'recto')
   const noteRows = (h: number) => (h > 0 ? Math.ceil((h + frame.noteRule) / frame.leading - 1e-6) : 0)
-  /** What a page's shortness may be: chosen on a verso, kept on its recto. */
-  const shortsOf = (short: number, page: number) => (isRecto(page) ? [short] : [0, 1])
+  /** What a page's shortness may be: chosen on a verso, kept on its recto. An opening recto faces another chapter's end and is free. */
+  const shortsOf = (short: number, page: number) => (isRecto(page) && page > 0 ? [short] : [0, 1])
   let next = new Map<number, State>()
 
-  const keep = (s: State): void => {
-    const key = (((s.page * 256 + s.fill) * 4 + s.short) * 2 + (s.keep ? 1 : 0)) * 128 + noteRows(s.noteHeight)
-    const old = next.get(key)
-    if (!old || s.cost < old.cost) next.set(key, s)
-  }
+  /** Whether a place is new or better than the one known; the state is only made if so. */
+  const keyOf = (page: number, fill: number, short: number, keeps: boolean, noteHeight: number) => (((page * 256 + fill) * 4 + short) * 2 + (keeps ? 1 : 0)) * 128 + noteRows(noteHeight)
 
   const start = (page: number, short: number, cost: number): State => ({ page, fill: 0, noteHeight: 0, short, keep: false, owed: 0, cost, prev: null, variant: 0, segments: [] })
   let beam = shortsOf(0, 0).map(short => start(0, short, short * SHORT_SPREAD))
@@ -132,25 +129,35 @@ export function paginate(items: FlowItem[], frame: PageFrame): { pages: CutPage[
     const onOldPage = beginsHere && page === s.page && s.fill > 0
     let fit = 0
     let height = noteHeight
-    const heights = [height]
-    for (; fit < rest; fit++) {
-      let h = height
-      if (variant.notes) for (const n of variant.notes) if (n.line === done + fit) h += n.note.height
-      if (fill + fit + 1 + noteRows(h) > cap) break
-      heights.push((height = h))
-    }
+    // Height of the notes under the first k lines set here; only counted out where there are notes.
+    let heights: number[] | undefined
+    if (variant.notes) {
+      heights = [height]
+      for (; fit < rest; fit++) {
+        let h = height
+        for (const n of variant.notes) if (n.line === done + fit) h += n.note.height
+        if (fill + fit + 1 + noteRows(h) > cap) break
+        heights.push((height = h))
+      }
+    } else fit = Math.max(0, Math.min(rest, cap - noteRows(noteHeight) - fill))
+    const under = (k: number): number => (heights ? heights[Math.min(k, heights.length - 1)]! : noteHeight)
     if (fit === rest) {
-      keep({ page, fill: fill + rest, noteHeight: height, short, keep: item.keepNext, owed: item.after, cost, prev: s, variant: v, segments: [...segments, { page, row: fill, from: done, to: variant.lines, short }] })
+      const key = keyOf(page, fill + rest, short, item.keepNext, height)
+      const known = next.get(key)
+      if (!known || cost < known.cost) {
+        const last: Segment = { page, row: fill, from: done, to: variant.lines, short }
+        next.set(key, { page, fill: fill + rest, noteHeight: height, short, keep: item.keepNext, owed: item.after, cost, prev: s, variant: v, segments: segments.length ? [...segments, last] : [last] })
+      }
       // A heading may also begin the next page, should what follows not fit below it.
       if (!(item.keepNext && onOldPage)) return
     }
     const turn = (k: number): void => {
       const used = k ? fill + k : s.fill
-      const left = Math.max(0, cap - used - noteRows(k ? heights[Math.min(k, heights.length - 1)]! : noteHeight))
+      const left = Math.max(0, cap - used - noteRows(k ? under(k) : noteHeight))
       let c = cost
       if (item.breakable && k > 0 && ((done + k < 2 && variant.lines > 1) || rest - k < 2)) c += FORBIDDEN
       if (s.keep && onOldPage && k < Math.min(2, variant.lines)) c += FORBIDDEN
-      if (left > 0) c += item.solid ? SOLID_GAP * left : heights[Math.min(k, heights.length - 1)]! > 0 ? SOLID_GAP * 4 * left : UNEVEN * left
+      if (left > 0) c += item.solid ? SOLID_GAP * left * left : under(k) > 0 ? SOLID_GAP * 4 * left * left : UNEVEN * left
       if (k > 0 && isRecto(page) && variant.hyphens?.[done + k - 1]) c += RECTO_HYPHEN
       const set = k ? [...segments, { page, row: fill, from: done, to: done + k, short }] : segments
       for (const nextShort of shortsOf(short, page + 1)) lay(s, item, v, page + 1, 0, 0, nextShort, done + k, set, c + turnCost(nextShort, page + 1))
@@ -163,7 +170,8 @@ export function paginate(items: FlowItem[], frame: PageFrame): { pages: CutPage[
       if (item.breakable && rest > 1) return turn(1)
       let h = noteHeight
       if (variant.notes) for (const n of variant.notes) if (n.line >= done) h += n.note.height
-      keep({ page, fill: Math.min(cap, fill + rest), noteHeight: h, short, keep: item.keepNext, owed: item.after, cost: cost + FORBIDDEN, prev: s, variant: v, segments: [...segments, { page, row: fill, from: done, to: variant.lines, short }] })
+      const key = keyOf(page, Math.min(cap, fill + rest), short, item.keepNext, h)
+      if (!next.has(key)) next.set(key, { page, fill: Math.min(cap, fill + rest), noteHeight: h, short, keep: item.keepNext, owed: item.after, cost: cost + FORBIDDEN, prev: s, variant: v, segments: [...segments, { page, row: fill, from: done, to: variant.lines, short }] })
     }
   }
 }

@@ -29,14 +29,16 @@ export interface BreakRules {
 /** Where the lines end. Line i holds the pieces from the end of line i − 1; `toChar` > 0 divides piece `toFrag`. */
 export interface BrokenParagraph {
   count: number
-  toFrag: Int32Array
-  toChar: Int32Array
+  toFrag: number[]
+  toChar: number[]
   demerits: number
   /** A line that could not be set within the tolerance, the last pass was needed. */
   loose: boolean
 }
 
 const LINE = 10
+/** Badness of a line scaled to the limit. */
+const SCALED = 4
 const HYPHEN = 60
 const DASH = 15
 const LADDER = 8000
@@ -81,6 +83,7 @@ function node(frag: number, char: number, line: number, fit: number, prev: numbe
  */
 export function breakParagraph(p: Paragraph, rules: BreakRules): BrokenParagraph[] {
   if (!p.frags.length) return []
+  if (rules.align === 'center') return [balanced(p, rules)]
   if (rules.align !== 'justify') return [ragged(p, rules)]
   for (let pass = 0; pass < passes.length; pass++) {
     const found = attempt(p, rules, passes[pass]!)
@@ -89,13 +92,9 @@ export function breakParagraph(p: Paragraph, rules: BreakRules): BrokenParagraph
   throw new Error('unreachable: the last pass takes any line')
 }
 
-interface Candidate {
-  line: number
-  fit: number
-  dem: number
-  from: number
-  ladder: number
-}
+// Feasible ends of a line at one point, the best for each line number and fitness: parallel arrays, reused.
+let ends_ = 0
+const cLine: number[] = [], cFit: number[] = [], cDem: number[] = [], cFrom: number[] = [], cLadder: number[] = []
 
 function attempt(p: Paragraph, rules: BreakRules, tolerance: number): Omit<BrokenParagraph, 'loose'>[] | undefined {
   nodes = 0
@@ -106,32 +105,33 @@ function attempt(p: Paragraph, rules: BreakRules, tolerance: number): Omit<Broke
   let active: number[] = [node(0, 0, 0, 1, -1, 0, 0, 0, optical && !(indents[0]! > 0) ? p.frags[0]!.hangLeft : 0, 0)]
   let W = 0
   let G = 0
-  const candidates: Candidate[] = []
 
   // Tries to end a line at a point for every active node; feasible ends become candidates.
   const tryEnd = (endW: number, endG: number, hangRight: number, penalty: number, hyphen: boolean, final: boolean, forced: boolean, drop: boolean): void => {
-    candidates.length = 0
+    ends_ = 0
     let kept = 0
     for (let k = 0; k < active.length; k++) {
       const a = active[k]!
       const glue = endG - nG[a]!
       const natural = endW - nW[a]! - nHang[a]! - hangRight
       const diff = width(nLine[a]!) - natural
+      // Glyph scaling takes up what it can, since nobody sees it; the gaps take what is left. r is the gaps' part.
       const flex = (natural - glue) * scaling
       let r: number
       if (diff >= 0) {
-        const s = glue * stretch + flex
-        r = final || forced ? 0 : s > 0 ? diff / s : 1e9
+        const s = glue * stretch
+        r = final || forced || diff <= flex ? 0 : s > 0 ? (diff - flex) / s : 1e9
       } else {
-        const s = glue * shrink + flex
-        r = s > 0 ? diff / s : -1e9
+        const s = glue * shrink
+        r = -diff <= flex ? 0 : s > 0 ? (diff + flex) / s : -1e9
       }
+      const scaled = final && diff >= 0 ? 0 : flex > 0 ? Math.min(1, Math.abs(diff) / flex) : 0
       if (r < -1.0000001) {
         // The line only grows from here on: this start is spent, unless the hyphen alone made it too wide.
         if (drop) continue
       } else if (r <= tolerance) {
         const capped = Math.min(r < 0 ? -r : r, 20)
-        const badness = 100 * capped * capped * capped
+        const badness = 100 * capped * capped * capped + SCALED * scaled * scaled
         const fit = final ? nFit[a]! : fitness(r)
         let dem = LINE + badness
         dem = dem * dem + penalty * penalty
@@ -148,13 +148,15 @@ function attempt(p: Paragraph, rules: BreakRules, tolerance: number): Omit<Broke
         }
         dem += nDem[a]!
         const line = nLine[a]! + 1
-        let same: Candidate | undefined
-        for (const c of candidates) if (c.line === line && c.fit === fit) same = c
-        if (!same) candidates.push({ line, fit, dem, from: a, ladder })
-        else if (dem < same.dem) {
-          same.dem = dem
-          same.from = a
-          same.ladder = ladder
+        let c = 0
+        while (c < ends_ && (cLine[c] !== line || cFit[c] !== fit)) c++
+        if (c === ends_ || dem < cDem[c]!) {
+          if (c === ends_) ends_++
+          cLine[c] = line
+          cFit[c] = fit
+          cDem[c] = dem
+          cFrom[c] = a
+          cLadder[c] = ladder
         }
       }
       active[kept++] = a
@@ -163,11 +165,11 @@ function attempt(p: Paragraph, rules: BreakRules, tolerance: number): Omit<Broke
   }
 
   const accept = (frag: number, char: number, w: number, g: number, hangLeft: number): void => {
-    for (const c of candidates) {
+    for (let c = 0; c < ends_; c++) {
       // A start that another of the same line beats by more than a change of fitness costs can never win.
       let beaten = false
-      for (const d of candidates) if (d.line === c.line && d.dem + FITNESS < c.dem) beaten = true
-      if (!beaten) active.push(node(frag, char, c.line, c.fit, c.from, c.ladder, w, g, hangLeft, c.dem))
+      for (let d = 0; d < ends_; d++) if (cLine[d] === cLine[c] && cDem[d]! + FITNESS < cDem[c]!) beaten = true
+      if (!beaten) active.push(node(frag, char, cLine[c]!, cFit[c]!, cFrom[c]!, cLadder[c]!, w, g, hangLeft, cDem[c]!))
     }
   }
 
@@ -184,7 +186,7 @@ function attempt(p: Paragraph, rules: BreakRules, tolerance: number): Omit<Broke
         if (frag.text.length >= 5) {
           for (const d of frag.style.divisions(frag)) {
             tryEnd(fragW + d.before + frag.style.hyphenWidth, G, optical ? frag.style.hyphenWidth * 0.6 : 0, HYPHEN, true, false, false, false)
-            if (candidates.length) accept(f, d.at, fragW + d.before, G, 0)
+            if (ends_) accept(f, d.at, fragW + d.before, G, 0)
           }
         }
         fragW += frag.width
@@ -203,11 +205,11 @@ function attempt(p: Paragraph, rules: BreakRules, tolerance: number): Omit<Broke
     const forced = gap === Gap.forced
     tryEnd(W + bw, G, hangRight, gap === Gap.none ? DASH : 0, false, final, forced, true)
     if (final) {
-      for (const c of candidates) ends.push({ node: node(end, 0, c.line, c.fit, c.from, 0, 0, 0, 0, c.dem), line: c.line, dem: c.dem })
+      for (let c = 0; c < ends_; c++) ends.push({ node: node(end, 0, cLine[c]!, cFit[c]!, cFrom[c]!, 0, 0, 0, 0, cDem[c]!), line: cLine[c]!, dem: cDem[c]! })
       break
     }
     if (forced) active = []
-    if (candidates.length) accept(end, 0, nextW, nextG, optical && i + 1 < boxes ? p.frags[end]!.hangLeft : 0)
+    if (ends_) accept(end, 0, nextW, nextG, optical && i + 1 < boxes ? p.frags[end]!.hangLeft : 0)
     if (!active.length) return tolerance === Infinity ? overfull(p, rules) : undefined
     W = nextW
     G = nextG
@@ -224,7 +226,7 @@ function mayEndIn(active: number[], W: number, bw: number, width: (line: number)
     const start = W - nW[a]!
     const full = start + bw
     if (start - w > glue * shrink + w * scaling) continue
-    if (w - full > tolerance * (glue * stretch + full * scaling)) continue
+    if (w - full > tolerance * glue * stretch + full * scaling) continue
     return true
   }
   return false
@@ -244,8 +246,8 @@ function bestByLines(ends: { node: number; line: number; dem: number }[]): Omit<
 
 function trace(end: number): Omit<BrokenParagraph, 'loose'> {
   const count = nLine[end]!
-  const toFrag = new Int32Array(count)
-  const toChar = new Int32Array(count)
+  const toFrag = new Array<number>(count)
+  const toChar = new Array<number>(count)
   const demerits = nDem[end]!
   for (let n = end, i = count - 1; i >= 0; i--, n = nPrev[n]!) {
     toFrag[i] = nFrag[n]!
@@ -293,9 +295,26 @@ function ragged(p: Paragraph, rules: BreakRules): BrokenParagraph {
     }
   }
   const count = line[n]!
-  const toFrag = new Int32Array(count)
+  const toFrag = new Array<number>(count)
   for (let i = n, k = count - 1; k >= 0; i = prev[i]!, k--) toFrag[k] = p.boxStart[i]!
-  return { count, toFrag, toChar: new Int32Array(count), demerits: cost[n]!, loose: false }
+  return { count, toFrag, toChar: new Array<number>(count).fill(0), demerits: cost[n]!, loose: false }
+}
+
+/** Centred setting: lines of like length, by the narrowest measure that needs no more lines. */
+function balanced(p: Paragraph, rules: BreakRules): BrokenParagraph {
+  let best = ragged(p, rules)
+  if (best.count < 2) return best
+  let low = rules.measure / 3
+  let high = rules.measure
+  for (let i = 0; i < 7; i++) {
+    const measure = (low + high) / 2
+    const tried = ragged(p, { ...rules, measure })
+    if (tried.count === best.count && tried.demerits < 1e6) {
+      best = tried
+      high = measure
+    } else low = measure
+  }
+  return best
 }
 
 /** Parts pieces that are wider than a line (addresses, rows of signs) between characters, so that nothing overflows. */

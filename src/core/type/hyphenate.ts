@@ -1,7 +1,16 @@
 import type { Hyphenator } from './textStyle'
 
+/**
+ * Liang's patterns ("Word Hy-phen-a-tion by Com-put-er", 1983) as the package `hyphen` ships them: levels by number, a trie from
+ * letters to these numbers, and words that are exceptions with their divisions. The package's own walker builds many strings a
+ * word; this one walks the same trie by index.
+ */
+type Trie = { [letter: string]: TrieNode }
+type TrieNode = number | Trie | [Trie, number]
+type PatternSet = [levels: number[][], trie: Trie, exceptions?: Record<string, number[]>]
+
 /** Languages with shipped patterns, by BCP 47 tag. */
-const patterns: Record<string, () => Promise<{ default: { hyphenateSync(text: string, options: { hyphenChar: string }): string } }>> = {
+const patterns: Record<string, () => Promise<{ default: { patterns: PatternSet } }>> = {
   'en-gb': () => import('hyphen/en-gb/index.js'),
   'en-us': () => import('hyphen/en-us/index.js'),
   de: () => import('hyphen/de/index.js'),
@@ -33,18 +42,36 @@ export async function loadHyphenator(language: string, before = 2, after = 3): P
   const key = `${name}/${before}/${after}`
   let h = loaded.get(key)
   if (!h) {
-    const { hyphenateSync } = (await patterns[name]!()).default
-    h = word => {
-      const parts = hyphenateSync(word.toLowerCase(), { hyphenChar: '\u00ad' }).split('\u00ad')
-      const at: number[] = []
-      let n = 0
-      for (let i = 0; i < parts.length - 1; i++) {
-        n += parts[i]!.length
-        if (n >= before && word.length - n >= after) at.push(n)
-      }
-      return at
-    }
+    const set = (await patterns[name]!()).default.patterns
+    h = word => divide(word.toLowerCase(), set).filter(n => n >= before && word.length - n >= after)
     loaded.set(key, h)
   }
   return h
+}
+
+/** Where patterns divide a lower-case word: odd levels between letters (Liang's rule). */
+function divide(word: string, [levels, trie, exceptions]: PatternSet): number[] {
+  const known = exceptions?.[word]
+  if (known) return known
+  const text = `.${word}.`
+  const best = new Uint8Array(word.length + 2)
+  for (let from = 0; from < text.length; from++) {
+    // A pattern's first level stands before its first letter; the dot before the word has no place of its own.
+    const base = from === 0 ? 0 : from - 1
+    let at: Trie = trie
+    for (let i = from; i < text.length; i++) {
+      const node = at[text[i]!]
+      if (node === undefined) break
+      const index = typeof node === 'number' ? node : Array.isArray(node) ? node[1] : -1
+      if (index >= 0) {
+        const row = levels[index]!
+        for (let k = 0; k < row.length; k++) if (row[k]! > (best[base + k] ?? 255)) best[base + k] = row[k]!
+      }
+      if (typeof node === 'number') break
+      at = Array.isArray(node) ? node[0] : node
+    }
+  }
+  const out: number[] = []
+  for (let n = 2; n < word.length - 1; n++) if (best[n]! & 1) out.push(n)
+  return out
 }

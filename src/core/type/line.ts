@@ -86,9 +86,7 @@ export function setLine(out: LayerBuilder, pieces: LinePieces, rules: BreakRules
   const full = justify && !pieces.last
   if (full || (justify && diff < 0)) {
     const flex = width * rules.scaling
-    const s = diff >= 0 ? glue * rules.stretch + flex : glue * rules.shrink + flex
-    const r = s > 0 ? Math.max(-1, Math.min(1, diff / s)) : 0
-    if (rules.scaling) scale = 1 + r * rules.scaling
+    if (flex > 0) scale = 1 + Math.max(-1, Math.min(1, diff / flex)) * rules.scaling
     // What scaling leaves over is shared by the gaps; rounding to what the file can say is done before, not after.
     scale = Math.round(scale * 1e4) / 1e4
     if (glue > 0) factor = (room + hangLeft + hangRight - width * scale) / glue

@@ -1,0 +1,37 @@
+import { describe, expect, test } from '@jest/globals'
+import { createRequire } from 'node:module'
+import { loadHyphenator, patternsFor } from './hyphenate'
+
+const require = createRequire(import.meta.url)
+const words = require('an-array-of-english-words') as string[]
+
+describe('hyphenation', () => {
+  test.each(['en-gb', 'en-us', 'de', 'fr', 'es', 'it', 'pt', 'nl', 'sv'])('divides as the pattern package itself does: %s', async tag => {
+    const ours = (await loadHyphenator(tag, 0, 0))!
+    const theirs = (require(`hyphen/${tag}`) as { hyphenateSync(t: string, o: { hyphenChar: string }): string }).hyphenateSync
+    for (let i = 0; i < words.length; i += 97) {
+      const word = words[i]!
+      if (word.length < 5 || word.length > 18) continue
+      const at: number[] = []
+      let n = 0
+      const parts = theirs(word, { hyphenChar: '|' }).split('|')
+      for (const p of parts.slice(0, -1)) at.push((n += p.length))
+      expect([word, ours(word)]).toEqual([word, at])
+    }
+  })
+
+  test('keeps two letters before and three after, by default', async () => {
+    const h = (await loadHyphenator('en-gb'))!
+    for (let i = 0; i < words.length; i += 501) for (const n of h(words[i]!)) {
+      expect(n).toBeGreaterThanOrEqual(2)
+      expect(words[i]!.length - n).toBeGreaterThanOrEqual(3)
+    }
+  })
+
+  test('finds the nearest language, and says so where there is none', async () => {
+    expect(patternsFor('en')).toBe('en-us')
+    expect(patternsFor('en-AU')).toBe('en-gb')
+    expect(patternsFor('de-AT')).toBe('de')
+    expect(await loadHyphenator('cy')).toBeUndefined()
+  })
+})
