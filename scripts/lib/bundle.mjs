@@ -15,7 +15,7 @@ function newest(path) {
 export async function bundle(entry, name) {
   const folder = join(root, '.cache', name)
   const out = join(folder, 'main.js')
-  const sources = Math.max(newest(join(root, 'src/core')), newest(join(root, 'src/cli')), newest(join(root, 'scripts')), statSync(join(root, 'package-lock.json')).mtimeMs)
+  const sources = Math.max(newest(join(root, 'src/core')), newest(join(root, 'src/cli')), newest(join(root, 'scripts')), newest(join(root, 'demo')), statSync(join(root, 'package-lock.json')).mtimeMs)
   if (existsSync(out) && statSync(out).mtimeMs > sources) return out
   mkdirSync(dirname(folder), { recursive: true })
   const { build } = await import('esbuild')

@@ -1,0 +1,3 @@
+import { writeLibrary } from './library'
+
+await writeLibrary(process.cwd())

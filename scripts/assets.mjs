@@ -1,0 +1,20 @@
+// What the app serves beside its code, from the packages it comes in: fonts with their licences, WASM, the demo library.
+import { copyFileSync, existsSync, mkdirSync, readdirSync } from 'node:fs'
+import { join } from 'node:path'
+import { pathToFileURL } from 'node:url'
+import { bundle, root } from './lib/bundle.mjs'
+
+const families = { 'eb-garamond': ['400Regular', '400Regular_Italic', '600SemiBold', '600SemiBold_Italic'], 'source-serif-4': ['400Regular', '400Regular_Italic'], fraunces: ['400Regular', '600SemiBold'], figtree: ['400Regular', '600SemiBold'] }
+const out = join(root, 'public/fonts')
+mkdirSync(out, { recursive: true })
+for (const [family, variants] of Object.entries(families)) {
+  const from = join(root, 'node_modules/@expo-google-fonts', family)
+  for (const v of variants) for (const f of readdirSync(join(from, v))) if (f.endsWith('.ttf')) copyFileSync(join(from, v, f), join(out, f))
+  for (const licence of ['LICENSE_FONT', 'LICENSE']) if (existsSync(join(from, licence))) {
+    copyFileSync(join(from, licence), join(out, `${family}-licence.txt`))
+    break
+  }
+}
+copyFileSync(join(root, 'node_modules/harfbuzzjs/dist/harfbuzz-subset.wasm'), join(out, 'harfbuzz-subset.wasm'))
+process.chdir(root)
+await import(pathToFileURL(await bundle('demo/main.ts', 'demo')).href)

@@ -1,0 +1,5 @@
+import { Shelf } from '@/rooms/shelf/Shelf'
+
+export default function Page() {
+  return <Shelf />
+}

@@ -1,0 +1,160 @@
+'use client'
+import { App, Button, Form, Input, type InputRef, Modal } from 'antd'
+import { useEffect, useMemo, useRef, useState } from 'react'
+import { Lamp, type LampState, lampWords } from '@/parts/Lamp'
+import { Sill } from '@/parts/Sill'
+import { formatTrim } from '@/core/trade'
+import type { EditionOutlook } from '@/workers/press'
+import { beginBook, bringIn, type ShelfEntry, useShelf } from './useShelf'
+import './shelf.css'
+
+const kindWords: Record<string, string> = { paperback: 'Paperback', ebook: 'Ebook', case: 'Case', coil: 'Coil', saddle: 'Booklet' }
+
+/** An edition without words is dark; one that something stops is dim; else it is lit. On sale comes with the listings. */
+const lampOf = (words: number, e: EditionOutlook): LampState => (words === 0 ? 'dark' : e.stops ? 'dim' : 'lit')
+
+/** The shelf: all books by series and imprint, with what each needs next. */
+export function Shelf() {
+  const { entries, trouble } = useShelf()
+  const [query, setQuery] = useState('')
+  const [beginning, setBeginning] = useState(false)
+  const [over, setOver] = useState(false)
+  const picker = useRef<HTMLInputElement>(null)
+  const search = useRef<InputRef>(null)
+  const { message } = App.useApp()
+
+  useEffect(() => {
+    const onKey = (e: KeyboardEvent): void => {
+      if (e.key === '/' && !(e.target instanceof HTMLInputElement || e.target instanceof HTMLTextAreaElement)) {
+        e.preventDefault()
+        search.current?.focus()
+      }
+    }
+    addEventListener('keydown', onKey)
+    return () => removeEventListener('keydown', onKey)
+  }, [])
+
+  const take = async (files: Iterable<File>): Promise<void> => {
+    for (const f of files) {
+      try {
+        const { title, dropped } = await bringIn(f)
+        message.success(`“${title}” stands on the shelf${dropped ? `; ${dropped} things could not be kept` : ''}.`)
+      } catch (e) {
+        message.error(`${f.name}: ${(e as Error).message}`, 8)
+      }
+    }
+  }
+
+  const groups = useMemo(() => group(entries ?? [], query), [entries, query])
+  const known = (entries ?? []).filter(e => e.outlook)
+  const words = known.reduce((n, e) => n + e.outlook!.words, 0)
+  const asking = known.flatMap(e => e.outlook!.editions.filter(x => x.asks).map(x => `${e.title}: ${x.asks}`))
+
+  return (
+    <>
+      <main id="room" className={`room shelf${over ? ' over' : ''}`} onDragOver={e => { e.preventDefault(); setOver(true) }} onDragLeave={() => setOver(false)} onDrop={e => { e.preventDefault(); setOver(false); void take(e.dataTransfer.files) }}>
+        <header className="topline">
+          <h1>Shelf</h1>
+          <Input ref={search} className="find" placeholder="Find a book ( / )" aria-label="Find a book" value={query} onChange={e => setQuery(e.target.value)} allowClear />
+          <Button onClick={() => picker.current?.click()}>Bring in a manuscript</Button>
+          <input ref={picker} type="file" hidden multiple accept=".docx,.md,.markdown,.txt,.porchlight" aria-label="Manuscript file" onChange={e => { void take([...(e.target.files ?? [])]); e.target.value = '' }} />
+          <Button type="primary" onClick={() => setBeginning(true)}>New book</Button>
+        </header>
+        <div className="stacks">
+          {trouble && <p className="trouble" role="alert">{trouble}</p>}
+          {!entries && <p className="waiting" role="status">Taking the books down …</p>}
+          {entries && !entries.length && (
+            <div className="empty">
+              <h2>Nothing on the shelf yet</h2>
+              <p>Drop a manuscript here, as it came from your word processor, and it becomes a book: chapters found, pages set, a cover to its spine. Or begin with an empty one.</p>
+            </div>
+          )}
+          {entries && entries.length > 0 && !groups.length && <p className="waiting">No book by that name. The search looks at titles, authors, series and imprints.</p>}
+          {groups.map(g => (
+            <section key={g.name} aria-labelledby={`g-${g.name}`}>
+              <div className="grouphead">
+                <h2 id={`g-${g.name}`}>{g.name}</h2>
+                <span className="sort">{g.sort}</span>
+                <span className="count">{g.entries.length === 1 ? '1 book' : `${g.entries.length} books`}</span>
+              </div>
+              <ul>
+                {g.entries.map(e => <Row key={e.id} entry={e} />)}
+              </ul>
+            </section>
+          ))}
+          {entries && entries.length > 0 && (
+            <p className="legend" aria-label="What the lamps mean">
+              {(['dark', 'dim', 'lit'] as const).map(s => (
+                <span key={s}><Lamp state={s} size={16} /> {lampWords[s]}</span>
+              ))}
+            </p>
+          )}
+        </div>
+        <BeginDialog open={beginning} onClose={() => setBeginning(false)} />
+      </main>
+      <Sill
+        figures={entries ? [{ name: 'Books', value: String(entries.length) }, { name: 'Words', value: words.toLocaleString('en') }, { name: 'Pages in print', value: String(known.reduce((n, e) => n + e.outlook!.editions.reduce((m, x) => m + (x.pages ?? 0), 0), 0)) }] : []}
+        asks={asking[0] ?? (entries?.length && known.length === entries.length ? 'Nothing is asked of you' : undefined)}
+      />
+    </>
+  )
+}
+
+function Row({ entry }: { entry: ShelfEntry }) {
+  const o = entry.outlook
+  const asks = o?.editions.find(e => e.asks)
+  return (
+    <li className="row">
+      <div className="front">{o?.frontUrl ? <img src={o.frontUrl} alt={`Front cover of ${entry.title}`} /> : <span aria-hidden />}</div>
+      <div className="who">
+        <h3>{entry.title}</h3>
+        <p>{[entry.series?.number && `${entry.series.number}`, entry.author, o && `${o.words.toLocaleString('en')} words`].filter(Boolean).join(' · ')}</p>
+      </div>
+      <div className="editions">
+        {o?.editions.map(e => (
+          <div key={e.id} className="edition">
+            <Lamp state={lampOf(o.words, e)} />
+            <div>
+              <b>{kindWords[e.kind] ?? e.kind}</b> <span className="word">{lampWords[lampOf(o.words, e)]}</span>
+              <p>{e.pages ? `${e.pages} pp · ${formatTrim(e.trim ?? '')}` : e.outlets.length === 1 ? '1 outlet' : `${e.outlets.length} outlets`}</p>
+            </div>
+          </div>
+        )) ?? <span className="word" role="status">setting …</span>}
+      </div>
+      <p className={`next${asks ? '' : ' quiet'}`}>{o ? (asks?.asks ?? 'Ready to send') : ''}</p>
+    </li>
+  )
+}
+
+function BeginDialog({ open, onClose }: { open: boolean; onClose: () => void }) {
+  const [form] = Form.useForm<{ title: string; author?: string }>()
+  return (
+    <Modal open={open} onCancel={onClose} title="New book" okText="Put it on the shelf" cancelText="Leave it" onOk={() => form.submit()} destroyOnHidden>
+      <Form form={form} layout="vertical" requiredMark={false} preserve={false} onFinish={async v => { await beginBook(v.title.trim(), v.author?.trim() ?? ''); onClose() }}>
+        <Form.Item name="title" label="Title" rules={[{ required: true, whitespace: true, message: 'A book wants a title, even for now.' }]}><Input autoFocus maxLength={200} /></Form.Item>
+        <Form.Item name="author" label="Author"><Input maxLength={120} /></Form.Item>
+      </Form>
+    </Modal>
+  )
+}
+
+interface Group {
+  name: string
+  sort: string
+  entries: ShelfEntry[]
+}
+
+/** Books by series, then by imprint; those that match the search. */
+function group(entries: ShelfEntry[], query: string): Group[] {
+  const q = query.trim().toLowerCase()
+  const groups = new Map<string, Group>()
+  for (const e of entries) {
+    if (q && ![e.title, e.subtitle, e.author, e.series?.name, e.imprint].some(t => t?.toLowerCase().includes(q))) continue
+    const name = e.series?.name ?? (e.imprint || 'Without an imprint')
+    const g = groups.get(name) ?? { name, sort: e.series ? `series${e.author ? `, ${e.author}` : ''}` : '', entries: [] }
+    g.entries.push(e)
+    groups.set(name, g)
+  }
+  for (const g of groups.values()) g.entries.sort((a, b) => (a.series?.number ?? 0) - (b.series?.number ?? 0) || (a.title < b.title ? -1 : 1))
+  return [...groups.values()].sort((a, b) => Number(!a.sort) - Number(!b.sort) || (a.name < b.name ? -1 : 1))
+}
