@@ -1,6 +1,6 @@
 'use client'
 import { AntdRegistry } from '@ant-design/nextjs-registry'
-import { BgColorsOutlined } from '@ant-design/icons'
+import { MoonOutlined, SunOutlined } from '@ant-design/icons'
 import { App, ConfigProvider } from 'antd'
 import Link from 'next/link'
 import { usePathname } from 'next/navigation'
@@ -58,7 +58,7 @@ export function Frame({ children }: { children: ReactNode }) {
               </Link>
               <div className="foot">
                 <button type="button" onClick={turn}>
-                  <BgColorsOutlined style={{ fontSize: 18 }} />
+                  {tone === 'dark' ? <SunOutlined style={{ fontSize: 18 }} /> : <MoonOutlined style={{ fontSize: 18 }} />}
                   {tone === 'dark' ? 'Daylight' : 'Dusk'}
                 </button>
               </div>

@@ -99,12 +99,12 @@ export function splitSection(book: Book, id: string, blockId: string): Book {
 // A title is plain text: notes and breaks in a heading keep it a heading.
 const plainInline = (content: InlineJson[] | undefined): boolean => (content ?? []).every(n => n.type === 'text')
 
-/** Joins a section to the one before it. Its title stays, as a heading at the seam. */
+/** Joins a section to the one before it. Its title stays, as a heading at the seam. Made sections have no text of their own and are not joined. */
 export function joinSections(book: Book, id: string): Book {
   const at = book.sections.findIndex(s => s.id === id)
   const second = book.sections[at]
   const first = book.sections[at - 1]
-  if (!first || !second || first.part !== second.part) return book
+  if (!first || !second || first.part !== second.part || first.made || second.made) return book
   const seam: BlockJson[] = []
   let doc: DocJson = { type: 'doc', content: isEmpty(first.doc) ? [] : [...first.doc.content] }
   const title = [second.title, second.subtitle].filter(Boolean).join(': ')

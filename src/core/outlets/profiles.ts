@@ -1,8 +1,8 @@
 import { Fault, type OutletProfile, readProfile } from '../trade'
-import harrowmere from './profiles/harrowmere.json'
-import ostrevane from './profiles/ostrevane.json'
-import pellowick from './profiles/pellowick.json'
-import tarnbrook from './profiles/tarnbrook.json'
+import harrowmere from './profiles/harrowmere.json' with { type: 'json' }
+import ostrevane from './profiles/ostrevane.json' with { type: 'json' }
+import pellowick from './profiles/pellowick.json' with { type: 'json' }
+import tarnbrook from './profiles/tarnbrook.json' with { type: 'json' }
 
 /** The four simulated outlets that ship with the app, in the order in which they are offered. */
 export const shippedProfiles: OutletProfile[] = [ostrevane, pellowick, harrowmere, tarnbrook].map(readProfile)

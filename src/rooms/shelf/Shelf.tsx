@@ -121,7 +121,7 @@ function Row({ entry }: { entry: ShelfEntry }) {
           </div>
         )) ?? <span className="word" role="status">setting …</span>}
       </div>
-      <p className={`next${asks ? '' : ' quiet'}`}>{o ? (asks?.asks ?? 'Ready to send') : ''}</p>
+      <p className={`next${asks ? '' : ' quiet'}`}>{o ? (asks?.asks ?? 'in order') : ''}</p>
     </li>
   )
 }

@@ -1,0 +1,44 @@
+import { describe, expect, test } from '@jest/globals'
+import fc from 'fast-check'
+import { ebookMoney, exchange, leastEbookPrice, printMoney, profileOf, shippedProfiles } from '.'
+
+const spec = { binding: 'paperback', trim: '6x9in', paper: 'cream', ink: 'black' } as const
+
+describe('royalties, by hand', () => {
+  test('print at Ostrevane: 0.57 × 1399 − 364.5 = 432.93; least price 364.5 ÷ 0.57 = 639.47…, up to 640', () => {
+    const m = printMoney(profileOf('ostrevane'), spec, 218, 1399)
+    expect(m).toMatchObject({ cost: 365, leastPrice: 640 })
+    expect(m.earnings[0]).toMatchObject({ channel: 'own shop', royalty: 433, leastPrice: 640 })
+    // Partner shops: 0.41 × 1399 − 364.5 = 209.09.
+    expect(m.earnings[1]).toMatchObject({ royalty: 209, leastPrice: 890 })
+  })
+  test('tax is taken off first: 1070 with 7 % is 1000 without; 0.57 × 1000 − 364.5 = 205.5, up to 206', () => {
+    expect(printMoney(profileOf('ostrevane'), spec, 218, 1070, 'DE').earnings[0]!.royalty).toBe(206)
+  })
+  test('ebook bands and delivery at Ostrevane', () => {
+    const o = profileOf('ostrevane')
+    // 499 at 64 % less 7 × (3.5 − 2) = 319.36 − 10.5 = 308.86.
+    expect(ebookMoney(o, 499, 3_500_000)).toMatchObject({ share: '0.64', delivery: 11, royalty: 309 })
+    expect(ebookMoney(o, 199, 1_000_000)).toMatchObject({ share: '0.45', royalty: 90, delivery: 0 })
+    expect(ebookMoney(o, 1200, 0).share).toBe('0.52')
+    expect(leastEbookPrice(o, 2_000_001)).toBe(50 + 3 * 15)
+  })
+  test('Pellowick pays 63 % from 349', () => {
+    const p = profileOf('pellowick')
+    expect(ebookMoney(p, 348, 0)).toMatchObject({ share: '0.51', royalty: 177 })
+    expect(ebookMoney(p, 349, 0)).toMatchObject({ share: '0.63', royalty: 220 })
+  })
+  test('the least price never loses money, and a cent less does (before rounding)', () => {
+    fc.assert(fc.property(fc.constantFrom(...shippedProfiles.filter(p => p.print)), fc.integer({ min: 40, max: 600 }), fc.constantFrom('US', 'DE'), (p, pages, land) => {
+      const least = printMoney(p, spec, pages, undefined, land).leastPrice
+      expect(printMoney(p, spec, pages, least, land).earnings[0]!.royalty).toBeGreaterThanOrEqual(0)
+      expect(printMoney(p, spec, pages, least - 2, land).earnings[0]!.royalty).toBeLessThanOrEqual(0)
+    }))
+  })
+  test('unknown outlets and currencies are said', () => {
+    expect(() => profileOf('nowhere')).toThrow(/There is no outlet/)
+    expect(exchange(profileOf('ostrevane'), 1000, 'GBP')).toBe(790)
+    expect(() => exchange(profileOf('ostrevane'), 1, 'XXX')).toThrow(/no rate/)
+    expect(() => ebookMoney(profileOf('tarnbrook'), 100, 0)).toThrow(/sells no ebooks/)
+  })
+})
