@@ -325,7 +325,10 @@ function withMark(item: FlowItem, mark: string, style: TextStyle, right: number,
     draw: (out, v, from, to, row, report) => {
       if (from === 0) {
         const f = style.frag(mark)
-        setFrag(out, f, 1, right - f.width, row * leading + baselineIn(leading), { section: place.section, block: '' })
+        const y = row * leading + baselineIn(leading)
+        const end = setFrag(out, f, 1, right - f.width, y, { section: place.section, block: '' })
+        // A space, so that mark and text extract as two words.
+        out.glyph(style.spacePair, end)
       }
       item.draw(out, v, from, to, row, report)
     },

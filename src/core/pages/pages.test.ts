@@ -1,0 +1,196 @@
+import { describe, expect, test } from '@jest/globals'
+import fc from 'fast-check'
+import { longText } from '../../../scripts/lib/longText'
+import { bookOf, chapter, paragraph, setBook, shelf } from '../../../tests/support/core'
+import type { BlockJson, DocJson } from '../book'
+import { createBook } from '../book'
+import { eachInk } from '../check/pageRules'
+import { pageText } from '../marks'
+import { insideMargin } from '../trade'
+import { profileOf } from '../outlets'
+import type { FlowItem } from './flow'
+import { paginate } from './paginate'
+import { evenness, harbourRoman, type Interior, pageStarts, Setter, settleInterior, type InteriorStyle } from '.'
+
+/** The words of the text pages in order: heads and folios are their own layer and stay out; divided words are joined. */
+function wordsOf(interior: Interior, from: string): string[] {
+  const start = interior.starts.get(from)!
+  const text = interior.pages.slice(start).map(p => pageText({ ...p, layers: p.layers.slice(0, 1) })).join('\n')
+  return text.replace(/\u00ad\n/g, '').split(/\s+/).filter(Boolean)
+}
+
+const nothingOutside = (interior: Interior): void => {
+  const hang = 4
+  for (const p of interior.pages) eachInk(p, (x0, y0, x1, y1) => {
+    expect(x0).toBeGreaterThanOrEqual(Math.min(interior.style.margins.outside, interior.spec.inside) - hang)
+    expect(x1).toBeLessThanOrEqual(p.width - Math.min(interior.style.margins.outside, interior.spec.inside) + hang)
+    expect(y0).toBeGreaterThan(18)
+    expect(y1).toBeLessThan(p.height - 18)
+  })
+}
+
+const vocabulary = 'the of tide bell harbour “lamp” almanac, seven; extraordinary notwithstanding well-known quay—and sand. Ada’s office fjord 1907 (nine) water'.split(' ')
+const sentence = fc.array(fc.constantFrom(...vocabulary), { minLength: 1, maxLength: 60 }).map(w => w.join(' '))
+
+describe('random books under random styles', () => {
+  const style: fc.Arbitrary<InteriorStyle> = fc.record({ size: fc.integer({ min: 9, max: 14 }), extra: fc.integer({ min: 2, max: 5 }), recto: fc.boolean(), align: fc.constantFrom<'justify' | 'left'>('justify', 'left'), hyphenate: fc.boolean(), optical: fc.boolean(), scaling: fc.constantFrom(0, 0.02) })
+    .map(s => ({ ...harbourRoman, id: 'random', text: { ...harbourRoman.text, size: s.size, leading: s.size + s.extra, align: s.align, hyphenate: s.hyphenate, optical: s.optical, scaling: s.scaling }, openings: { ...harbourRoman.openings, recto: s.recto } }))
+  const blocks: fc.Arbitrary<BlockJson[]> = fc.array(fc.oneof(
+    { weight: 8, arbitrary: sentence.map((t): BlockJson => paragraph('', t)) },
+    { weight: 1, arbitrary: fc.constant<BlockJson>({ type: 'scene_break', attrs: { id: '' } }) },
+    { weight: 1, arbitrary: fc.array(sentence, { minLength: 1, maxLength: 3 }).map((ts): BlockJson => ({ type: 'quote', attrs: { id: '' }, content: ts.map(t => paragraph('', t)) })) },
+    { weight: 1, arbitrary: fc.array(sentence, { minLength: 1, maxLength: 8 }).map((ts): BlockJson => ({ type: 'verse', attrs: { id: '' }, content: ts.map((t, i) => ({ type: 'line', attrs: { indent: i % 3, stanza: i % 4 === 3 }, content: [{ type: 'text', text: t.slice(0, 40).trim() || 'x' }] })) })) },
+    { weight: 1, arbitrary: fc.array(sentence, { minLength: 1, maxLength: 5 }).map((ts): BlockJson => ({ type: 'list', attrs: { id: '', ordered: false, start: 1 }, content: ts.map(t => ({ type: 'item', content: [paragraph('', t)] })) })) },
+    { weight: 1, arbitrary: sentence.map((t): BlockJson => ({ type: 'heading', attrs: { id: '', level: 2 }, content: [{ type: 'text', text: t.slice(0, 50).trim() || 'x' }] })) },
+  ), { minLength: 1, maxLength: 30 })
+
+  test('every word once and in order, nothing outside, openings and folios as the style says', async () => {
+    await fc.assert(fc.asyncProperty(fc.array(blocks, { minLength: 1, maxLength: 3 }), style, async (chapters, st) => {
+      let n = 0
+      const give = (x: unknown): void => {
+        const node = x as { attrs?: { id?: string }; content?: unknown[] }
+        if (node.attrs && 'id' in node.attrs) node.attrs.id = `b${++n}`
+        node.content?.forEach(give)
+      }
+      const sections = chapters.map((c, i) => {
+        const doc = JSON.parse(JSON.stringify({ type: 'doc', content: c })) as DocJson
+        give(doc)
+        return chapter(`s${i + 1}`, `Title ${i + 1}`, doc)
+      })
+      const book = createBook('r', { title: 'Random', contributors: [], language: 'en-GB', imprint: { name: '' }, subjects: [] }, sections)
+      const interior = await setBook(book, st)
+      const texts: string[] = []
+      const collect = (x: unknown): void => {
+        const node = x as { type: string; text?: string; content?: unknown[] }
+        if (node.type === 'text') texts.push(node.text!)
+        node.content?.forEach(collect)
+      }
+      const wanted: string[] = []
+      sections.forEach((s, i) => {
+        texts.length = 0
+        collect(s.doc)
+        wanted.push(...['Chapter', ['One', 'Two', 'Three'][i]!, 'Title', String(i + 1)], ...texts.join(' ').split(/\s+/).filter(Boolean))
+      })
+      expect(wordsOf(interior, 's1').filter(w => w !== '•').join(' ').replace(/([—–-]) /g, '$1')).toBe(wanted.join(' ').replace(/([—–-]) /g, '$1'))
+      nothingOutside(interior)
+      expect(interior.stats.unmet.widows + interior.stats.unmet.strandedHeads).toBeLessThanOrEqual(1)
+      expect(interior.pages.length % 2).toBe(0)
+      for (const s of sections) {
+        const at = interior.starts.get(s.id)!
+        if (st.openings.recto) expect(interior.pages[at]!.side).toBe('recto')
+        expect(interior.pages[at]!.layers).toHaveLength(1)
+      }
+      const first = interior.starts.get('s1')!
+      interior.pages.forEach((p, i) => expect(p.label).toBe(i < first ? ['i', 'ii', 'iii', 'iv', 'v', 'vi', 'vii', 'viii'][i] : String(i - first + 1)))
+    }), { numRuns: 25 })
+  }, 120_000)
+})
+
+describe('a long book', () => {
+  const text = longText(20000, 8)
+  test('no widows, no orphans, no heading at the foot; contents say where chapters begin', async () => {
+    const book = bookOf(text)
+    const interior = await setBook(book)
+    expect(interior.stats.unmet).toMatchObject({ widows: 0, strandedHeads: 0 })
+    expect(interior.stats.over).toBe(0)
+    const contents = book.sections.find(s => s.role === 'contents')!
+    const lines = pageText(interior.pages[interior.starts.get(contents.id)!]!).split('\n').filter(l => /\d+$/.test(l))
+    book.sections.filter(s => s.role === 'chapter').forEach((s, i) => {
+      expect(lines[i]).toBe(`${s.title} ${interior.pages[interior.starts.get(s.id)!]!.label}`)
+    })
+    nothingOutside(interior)
+    expect(evenness(interior.stats).unevenness).toBeLessThan(0.16)
+  })
+
+  test('the same book gives the same marks; a changed chapter leaves the others as they were', async () => {
+    const setter = new Setter(shelf)
+    const book = bookOf(text)
+    const a = await setter.set(book, harbourRoman, { width: 432, height: 648, inside: 0 })
+    const b = await setBook(book)
+    expect(b.pages.map(pageText)).toEqual(a.pages.map(pageText))
+    const changed = { ...book, sections: book.sections.map(s => (s.id === 's3' ? { ...s, doc: { ...s.doc, content: [...s.doc.content, paragraph('new', 'And one line more.')] } } : s)) }
+    const c = await setter.set(changed, harbourRoman, { width: 432, height: 648, inside: 0 })
+    const at = c.starts.get('s5')!
+    expect(c.pages[at]!.layers[0]!.layer).toBe(a.pages[a.starts.get('s5')!]!.layers[0]!.layer)
+    expect(pageText(c.pages[c.starts.get('s4')! - 1]!) + pageText(c.pages[c.starts.get('s4')! - 2]!)).toContain('And one line more')
+  })
+
+  test('progress is told, and a ticker can stop the work', async () => {
+    const seen: number[] = []
+    await new Setter(shelf).set(bookOf(text), harbourRoman, { width: 432, height: 648, inside: 0 }, p => { seen.push(p.done / p.of) })
+    expect(seen.at(-1)).toBe(1)
+    await expect(new Setter(shelf).set(bookOf(text), harbourRoman, { width: 432, height: 648, inside: 0 }, () => { throw new Error('stop') })).rejects.toThrow('stop')
+  })
+
+  test('printed pages begin where the page list says', async () => {
+    const interior = await setBook(bookOf(text.slice(0, 2)))
+    const starts = pageStarts(interior)
+    expect(new Set(starts.map(s => s.label)).size).toBe(starts.length)
+    expect(starts.filter(s => s.section === 's1').map(s => Number(s.label))).toEqual([...Array(interior.starts.get('s2')! - interior.starts.get('s1')!).keys()].map(i => i + 1).filter(n => interior.pages[interior.starts.get('s1')! + n - 1]!.layers.length))
+  })
+})
+
+describe('the gutter settles with the page count', () => {
+  test('at the first margin that is legal at its own count', async () => {
+    const book = bookOf(longText(30000, 6))
+    const profile = profileOf('harrowmere')
+    const narrow = { ...harbourRoman, margins: { ...harbourRoman.margins, inside: 20 } }
+    const rule = (pages: number) => insideMargin(profile, 'paperback', pages)
+    const interior = await settleInterior(new Setter(shelf), book, narrow, { width: 432, height: 648 }, rule)
+    expect(interior.spec.inside).toBeGreaterThanOrEqual(rule(interior.pages.length) - 1e-6)
+    expect(interior.spec.inside).toBeCloseTo(rule(interior.pages.length), 3)
+  })
+  test('a rule that grows with every page still ends', async () => {
+    const interior = await settleInterior(new Setter(shelf), bookOf(longText(4000, 2)), harbourRoman, { width: 432, height: 648 }, pages => 50 + pages)
+    expect(interior.spec.inside).toBeGreaterThanOrEqual(50 + interior.pages.length - 1e-6)
+  })
+})
+
+describe('cutting into pages', () => {
+  const line = (lines: number, more: Partial<FlowItem> = {}): FlowItem => ({ before: 0, after: 0, flex: 0, keepNext: false, breakable: true, solid: false, variants: [{ lines, cost: 0 }], draw: () => undefined, ...more })
+  const frame = { lines: 20, leading: 14, noteRule: 9, first: 'recto' as const }
+
+  test('every line is placed once, in order, inside the page', () => {
+    fc.assert(fc.property(fc.array(fc.tuple(fc.integer({ min: 1, max: 45 }), fc.integer({ min: 0, max: 2 }), fc.boolean(), fc.constantFrom(0, 0, 0, 1, 2)), { minLength: 1, maxLength: 40 }), specs => {
+      const items = specs.map(([n, before, head, alt]) => line(head ? 1 : n, { before, keepNext: head, breakable: !head, variants: [{ lines: head ? 1 : n, cost: 0 }, ...(alt && !head && n > 3 ? [{ lines: n + (alt === 1 ? 1 : -1), cost: 60 }] : [])] }))
+      const { pages, unmet } = paginate(items, frame)
+      const done = items.map(() => 0)
+      let lastItem = -1
+      for (const p of pages) {
+        let row = -1
+        for (const s of p.placements) {
+          expect(s.from).toBe(done[s.item])
+          expect(s.item).toBeGreaterThanOrEqual(lastItem)
+          expect(s.row).toBeGreaterThan(row - (s.from === s.to ? 1 : 0))
+          expect(s.row + s.to - s.from).toBeLessThanOrEqual(frame.lines - p.short)
+          done[s.item] = s.to
+          lastItem = s.item
+          row = s.row + s.to - s.from - 1
+        }
+      }
+      pages.forEach(p => p.placements.forEach(s => { if (s.to === done[s.item]) expect(done[s.item]).toBe(items[s.item]!.variants[s.variant]!.lines) }))
+      // Two headings running at a page's foot, or a chapter that ends in a heading, have no better place.
+      if (!specs.some(([, , head], i) => head && (i === specs.length - 1 || specs[i + 1]![2]))) expect(unmet).toMatchObject({ widows: 0, strandedHeads: 0 })
+    }), { numRuns: 300 })
+  })
+
+  test('a note stands on the page that calls it, and the text makes room', () => {
+    const note = { height: 40, draw: () => undefined }
+    const items = [line(18), line(6, { variants: [{ lines: 6, cost: 0, notes: [{ line: 1, note }] }] }), line(10)]
+    const { pages } = paginate(items, frame)
+    const calls = pages.findIndex(p => p.placements.some(s => s.item === 1 && s.from <= 1 && s.to > 1))
+    expect(pages[calls]!.notes).toEqual([note])
+    expect(pages[calls]!.filled * 14 + 40 + 9).toBeLessThanOrEqual(20 * 14)
+  })
+
+  test('facing pages end on the same line where a paragraph can help', () => {
+    // 3-line paragraphs cannot be parted: 20 lines a page leave 2 over unless a spread runs short or one is set longer.
+    const items = [...Array(40)].map(() => line(3, { variants: [{ lines: 3, cost: 0 }, { lines: 4, cost: 100 }] }))
+    expect(paginate(items, frame).unmet.unevenSpreads).toBe(0)
+  })
+
+  test('linear in the length', () => {
+    const many = (n: number) => [...Array(n)].map((_, i) => line(1 + (i * 7) % 9, { variants: [{ lines: 1 + (i * 7) % 9, cost: 0 }, { lines: 2 + (i * 7) % 9, cost: 80 }] }))
+    expect(paginate(many(2000), frame).pages.length).toBeGreaterThan(400)
+  })
+})

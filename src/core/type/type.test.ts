@@ -1,0 +1,189 @@
+import { beforeAll, describe, expect, test } from '@jest/globals'
+import fc from 'fast-check'
+import { fontSource } from '@/cli/ports'
+import { BLACK, LayerBuilder } from '../marks'
+import { breakParagraph, type BreakRules, type Face, FontShelf, Gap, linePieces, loadHyphenator, type Paragraph, ParagraphBuilder, runsByCoverage, setLine, splitLong, TextStyle } from '.'
+
+const shelf = new FontShelf(fontSource)
+let face: Face
+let serif: Face
+let style: TextStyle
+beforeAll(async () => {
+  face = await shelf.face('eb-garamond/regular')
+  serif = await shelf.face('source-serif/regular')
+  style = new TextStyle([face, serif], 11, ['onum'], 'en-GB', BLACK, 0, 0, await loadHyphenator('en-GB'))
+})
+
+const rules: BreakRules = { measure: 120, indents: [], align: 'justify', stretch: 0.5, shrink: 0.34, scaling: 0.02, hyphenate: false, ladder: 2, leastLastLine: 0, optical: false }
+const words = ['tide', 'a', 'harbour', 'lamp', 'of', 'Temperance', 'sea', 'the', 'almanac', 'seven', 'bell', 'it', 'rang', 'quay']
+const prose = fc.array(fc.constantFrom(...words), { minLength: 1, maxLength: 14 }).map(w => w.join(' ') + '.')
+const paragraphOf = (text: string): Paragraph => {
+  const b = new ParagraphBuilder()
+  b.text(text, style)
+  return b.build()
+}
+
+/** The plain meaning of the demerits, with none of the search: every way of breaking is tried. */
+function bruteForce(p: Paragraph, tolerance: number): number | undefined {
+  const n = p.gap.length
+  let best: number | undefined
+  for (let mask = 0; mask < 1 << (n - 1); mask++) {
+    let dem = 0
+    let from = 0
+    let fit = 1
+    for (let i = 0; i < n && dem < Infinity; i++) {
+      const ends = i === n - 1 || (mask & (1 << i)) !== 0
+      if (!ends) continue
+      let text = 0
+      let glue = 0
+      for (let k = from; k <= i; k++) {
+        text += p.boxWidth[k]!
+        if (k < i) glue += p.glue[k]!
+      }
+      const final = i === n - 1
+      const diff = rules.measure - text - glue
+      const flex = text * rules.scaling
+      let r = 0
+      if (diff >= 0) r = final || diff <= flex ? 0 : glue > 0 ? (diff - flex) / (glue * rules.stretch) : 1e9
+      else r = -diff <= flex ? 0 : glue > 0 ? (diff + flex) / (glue * rules.shrink) : -1e9
+      if (r < -1.0000001 || r > tolerance) {
+        dem = Infinity
+        break
+      }
+      const scaled = final && diff >= 0 ? 0 : Math.min(1, Math.abs(diff) / flex)
+      const badness = 100 * Math.min(Math.abs(r), 20) ** 3 + 4 * scaled * scaled
+      const cls = final ? fit : r < -0.5 ? 0 : r <= 0.5 ? 1 : r <= 1 ? 2 : 3
+      dem += (10 + badness) ** 2 + (p.gap[i] === Gap.none ? 15 * 15 : 0) + (Math.abs(cls - fit) > 1 ? 4000 : 0)
+      fit = cls
+      from = i + 1
+    }
+    if (dem < (best ?? Infinity)) best = dem
+  }
+  return best
+}
+
+describe('breaking lines', () => {
+  test('finds what trying every way finds', () => {
+    let compared = 0
+    fc.assert(fc.property(prose, text => {
+      const p = paragraphOf(text)
+      for (const tolerance of [1.1, 2.2]) {
+        const brute = bruteForce(p, tolerance)
+        if (brute === undefined) continue
+        const best = breakParagraph(p, rules)[0]!
+        // Pruning by fitness may not change the best there is.
+        expect(best.demerits).toBeCloseTo(brute, 3)
+        compared++
+        return
+      }
+    }), { numRuns: 300 })
+    expect(compared).toBeGreaterThan(30)
+  })
+
+  test('every piece is in one line, in order, and no line is too long', () => {
+    fc.assert(fc.property(fc.array(prose, { minLength: 1, maxLength: 8 }), fc.integer({ min: 60, max: 400 }), fc.boolean(), (texts, measure, hyphenate) => {
+      const p = splitLong(paragraphOf(texts.join(' ')), measure)
+      const own = { ...rules, measure, hyphenate, optical: hyphenate }
+      for (const b of breakParagraph(p, own)) {
+        const layer = new LayerBuilder()
+        let text = ''
+        for (let i = 0; i < b.count; i++) {
+          const pieces = linePieces(p, b, i)
+          text += pieces.frags.map((f, k) => f.text.replace('\u00ad', '') + (pieces.gaps[k]! > 0 ? ' ' : '')).join('') + (b.toChar[i] ? '' : i < b.count - 1 && p.gap[boxEnding(p, b.toFrag[i]!)] !== Gap.none ? ' ' : '')
+          const set = setLine(layer, pieces, own, 0, 0, i, { section: 's', block: 'b' })
+          // Only a paragraph that needed the last pass may have a line that cannot be squeezed.
+          if (!b.loose) expect(set.over).toBe(0)
+        }
+        expect(text.trim()).toBe(texts.join(' '))
+      }
+    }), { numRuns: 200 })
+  })
+
+  test('full lines end at the measure, hanging punctuation aside', () => {
+    const p = paragraphOf(Array(12).fill('the harbour bell rang seven and the almanac said so of the tide').join(' '))
+    const own = { ...rules, measure: 300 }
+    const [b] = breakParagraph(p, own)
+    for (let i = 0; i < b!.count - 1; i++) {
+      const layer = new LayerBuilder()
+      const pieces = linePieces(p, b!, i)
+      setLine(layer, pieces, own, 0, 0, 10, { section: 's', block: 'b' })
+      const t = layer.build().text!
+      const last = pieces.frags[pieces.frags.length - 1]!
+      const end = t.x[t.x.length - 1]!
+      const advance = (face.advance(face.pairGlyph(t.glyphs[t.glyphs.length - 1]!)) / face.unitsPerEm) * 11
+      expect(end + advance).toBeCloseTo(300, -0.1)
+      expect(last.text.length).toBeGreaterThan(0)
+    }
+  })
+
+  test('offers a line more or a line fewer where the tolerance allows', () => {
+    const p = paragraphOf(Array(30).fill('the harbour bell rang seven').join(' '))
+    const counts = breakParagraph(p, { ...rules, measure: 330 }).map(b => b.count)
+    expect(counts.length).toBeGreaterThan(1)
+    for (const c of counts.slice(1)) expect(Math.abs(c - counts[0]!)).toBe(1)
+  })
+
+  test('hyphens are divisions of the language, and not three running', () => {
+    const text = Array(40).fill('an extraordinary sea and the circumstances of it notwithstanding').join(' ')
+    const p = paragraphOf(text)
+    const [b] = breakParagraph(p, { ...rules, measure: 150, hyphenate: true })
+    let run = 0
+    let seen = 0
+    for (let i = 0; i < b!.count; i++) {
+      run = b!.toChar[i]! ? run + 1 : 0
+      expect(run).toBeLessThanOrEqual(2)
+      if (b!.toChar[i]!) {
+        seen++
+        const f = p.frags[b!.toFrag[i]!]!
+        expect(style.divisions(f).map(d => d.at)).toContain(b!.toChar[i])
+      }
+    }
+    expect(seen).toBeGreaterThan(0)
+  })
+
+  test('a string wider than the line is parted, not lost', () => {
+    const long = 'https://example.org/' + 'abcdefghij'.repeat(30)
+    const p = splitLong(paragraphOf(`See ${long} now`), 120)
+    for (const w of p.boxWidth) expect(w).toBeLessThanOrEqual(120)
+    expect(p.frags.map(f => f.text).join('')).toBe(`See${long}now`)
+  })
+})
+
+const boxEnding = (p: Paragraph, frag: number): number => {
+  for (let i = 0; i < p.gap.length; i++) if (p.boxStart[i + 1] === frag) return i
+  return p.gap.length - 1
+}
+
+describe('shaping', () => {
+  test('ligatures keep their letters; small capitals, too', () => {
+    const f = style.frag('office')
+    const texts = [...f.shaped[0]!.pairs].map(p => face.pairText(p))
+    expect(texts.join('')).toBe('office')
+    expect(texts.length).toBeLessThan(6)
+    const caps = new TextStyle([face], 11, ['smcp'], 'en', BLACK).frag('tide')
+    expect([...caps.shaped[0]!.pairs].map(p => face.pairText(p)).join('')).toBe('tide')
+    expect([...caps.shaped[0]!.pairs].map(p => face.pairGlyph(p))).not.toEqual([...style.frag('tide').shaped[0]!.pairs].map(p => face.pairGlyph(p)))
+  })
+  test('kerning moves glyphs', () => {
+    expect(style.frag('AV').width).toBeLessThan(style.frag('A').width + style.frag('V').width)
+  })
+  test('a word is shaped once', () => {
+    expect(style.frag('harbour')).toBe(style.frag('harbour'))
+  })
+  test('a character goes to the first face that has it, marks with their letter', () => {
+    const runs = runsByCoverage('a☐b', [face, serif])
+    expect(runs.map(r => r.face.key)).toEqual(['eb-garamond/regular', 'source-serif/regular', 'eb-garamond/regular'])
+    expect(runsByCoverage('e\u0301', [face, serif])).toHaveLength(1)
+  })
+  test('what no face has is counted and set as a box', () => {
+    const b = new ParagraphBuilder()
+    b.text('字 here', style)
+    const p = b.build()
+    expect(p.missing).toEqual(['字'])
+    expect(face.pairGlyph(p.frags[0]!.shaped[0]!.pairs[0]!)).toBe(0)
+    expect(face.outline(0).ops.length).toBeGreaterThan(3)
+  })
+  test('licence bits are read', () => {
+    expect(face.mayEmbed).toBe(true)
+  })
+})
