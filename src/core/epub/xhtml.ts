@@ -163,7 +163,7 @@ const tags: Record<Exclude<MarkJson['type'], 'link'>, [string, string]> = {
 }
 
 /** Links lead to the web or to a mailbox and nowhere else. */
-export const safeHref = (href: string): string | undefined => (/^(https?:\/\/[^\s<>"]+|mailto:[^\s<>"]+)$/i.test(href.trim()) ? href.trim() : undefined)
+export const safeHref = (href: string): string | undefined => (/^(https?:\/\/[^\r\n\t<>"]+|mailto:[^\s<>"]+)$/i.test(href.trim()) ? href.trim() : undefined)
 
 function wrap(text: string, marks: MarkJson[] | undefined): string {
   let out = text

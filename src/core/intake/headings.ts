@@ -110,6 +110,8 @@ export function looksLikeTitle(block: RawBlock | undefined, bodySize: number): b
   if (block?.type !== 'para' || block.list) return false
   const text = inlineText(block.content).trim()
   if (!text || text.length > 80 || /[.,;:!?”"]$/.test(text)) return false
+  // Plain text has no sizes to go by: a short line that begins with a capital will do.
+  if (!block.size && text.length <= 60 && /^\p{Lu}/u.test(text)) return true
   return block.level !== undefined || block.align === 'center' || !!block.bold || (!!block.size && block.size >= bodySize * 1.15) || text === text.toUpperCase()
 }
 

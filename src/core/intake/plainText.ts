@@ -13,7 +13,7 @@ export function decodeText(bytes: Uint8Array): string {
     try {
       text = new TextDecoder('utf-8', { fatal: true }).decode(bytes)
     } catch {
-      text = new TextDecoder('windows-1252').decode(bytes)
+      text = windows1252(bytes)
     }
   }
   return text.replace(/^\ufeff/, '').replace(/\r\n?/g, '\n').replace(/[\u0000-\u0008\u000b\u000e-\u001f]/g, '')
@@ -71,4 +71,17 @@ function wrappedProse(lines: string[]): boolean {
     if (lines[i]!.length > Math.min(longest, 100) * 0.6) long++
   }
   return inner > 0 && longest <= 120 && long / inner > 0.5
+}
+
+// Node decodes this encoding as Latin-1 and loses its quotes and dashes, so the 32 signs that differ are mapped here (WHATWG Encoding, index windows-1252).
+const differs = '€\u0081‚ƒ„…†‡ˆ‰Š‹Œ\u008dŽ\u008f\u0090‘’“”•–—˜™š›œ\u009džŸ'
+
+function windows1252(bytes: Uint8Array): string {
+  let out = ''
+  for (let i = 0; i < bytes.length; i += 8192) {
+    let part = ''
+    for (const b of bytes.subarray(i, i + 8192)) part += b >= 0x80 && b < 0xa0 ? differs[b - 0x80] : String.fromCharCode(b)
+    out += part
+  }
+  return out
 }

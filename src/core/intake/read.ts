@@ -59,7 +59,7 @@ function finished(u: Understood): Understood {
 function containsUtf16(bytes: Uint8Array, word: string): boolean {
   const needle = [...word].flatMap(c => [c.charCodeAt(0), 0])
   const end = Math.min(bytes.length, 1 << 20) - needle.length
-  outer: for (let i = 0; i < end; i++) {
+  outer: for (let i = 0; i <= end; i++) {
     for (let k = 0; k < needle.length; k++) if (bytes[i + k] !== needle[k]) continue outer
     return true
   }

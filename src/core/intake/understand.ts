@@ -213,6 +213,12 @@ function readPrelude(blocks: RawBlock[], data: TitleData, raw: RawManuscript): P
       data.title = text
       raw.dropped.add('typed title page, read into the book’s data', text)
     } else if (by && text.length < 80) {
+      // The line above a by-line is the title, whatever it looks like.
+      const above = rest[rest.length - 1]
+      if (!data.title && above?.type === 'para' && inlineText(above.content).length <= 100) {
+        data.title = inlineText(above.content).trim()
+        rest.pop()
+      }
       data.contributors = [{ name: by[1]!.trim(), role: 'aut' }]
       raw.dropped.add('typed title page, read into the book’s data', text)
     } else if (/^subtitle$/i.test(b.style ?? '') && data.title) {

@@ -55,7 +55,18 @@ export function readZip(bytes: Uint8Array, wanted: (name: string) => boolean, li
     if (e instanceof Fault) throw e
     throw new Fault('damaged', 'This file is damaged: its archive cannot be unpacked.')
   }
+  // The index at the end says how many parts there should be: a file cut short must not pass for a whole one.
+  const told = entriesTold(bytes)
+  if (told === undefined || (told !== 0xffff && told !== count)) throw new Fault('damaged', 'This file is damaged: it was cut short.')
   return out
+}
+
+/** Entries by the end-of-central-directory record (APPNOTE 4.3.16), which lies within 64 kB of the end. */
+function entriesTold(bytes: Uint8Array): number | undefined {
+  for (let i = bytes.length - 22; i >= Math.max(0, bytes.length - 22 - 0xffff); i--) {
+    if (bytes[i] === 0x50 && bytes[i + 1] === 0x4b && bytes[i + 2] === 5 && bytes[i + 3] === 6) return bytes[i + 10]! | (bytes[i + 11]! << 8)
+  }
+  return undefined
 }
 
 function joined(chunks: Uint8Array[], size: number): Uint8Array {

@@ -1,0 +1,89 @@
+import { describe, expect, test } from '@jest/globals'
+import { longText } from '../../../scripts/lib/longText'
+import { bookOf, paragraph, shelf } from '../../../tests/support/core'
+import { lampOverTide } from '../cover'
+import { profileOf } from '../outlets'
+import { harbourRoman, Setter } from '../pages'
+import { createGraph, printChain, type PrintChain, type PrintInputs } from '.'
+
+describe('the graph', () => {
+  test('computes once, again only for what changed, and keeps equal values', async () => {
+    const g = createGraph<{ a: number; b: number; sum: number; parity: number; text: string }>({ a: 1, b: 2 }, {
+      sum: async get => (await get('a')) + (await get('b')),
+      parity: async get => (await get('sum')) % 2,
+      text: async get => `parity ${await get('parity')}`,
+    })
+    expect(await g.get('text')).toBe('parity 1')
+    await Promise.all([g.get('text'), g.get('sum'), g.get('text')])
+    expect([g.runs('sum'), g.runs('parity'), g.runs('text')]).toEqual([1, 1, 1])
+    g.set('a', 3)
+    expect(await g.get('text')).toBe('parity 1')
+    expect([g.runs('sum'), g.runs('parity'), g.runs('text')]).toEqual([2, 2, 1])
+  })
+  test('an input that is asked for and not given is an error', async () => {
+    await expect(createGraph<{ a: number }>({}, {}).get('a')).rejects.toThrow(/nothing gives a/)
+  })
+})
+
+describe('consequences of one change', () => {
+  const text = longText(24000, 6)
+  const inputs = (): PrintInputs => ({ book: bookOf(text), style: harbourRoman, profile: profileOf('ostrevane'), spec: { binding: 'paperback', trim: '6x9in', paper: 'cream', ink: 'black' }, isbn: '9780000000002', price: 1399, design: lampOverTide })
+  const names = ['interior', 'pages', 'spine', 'flat', 'wrap', 'cover', 'money', 'findings'] as const
+  const all = async (c: ReturnType<typeof printChain>): Promise<Pick<PrintChain, (typeof names)[number]>> => Object.fromEntries(await Promise.all(names.map(async n => [n, await c.get(n)]))) as never
+  const moved = (c: ReturnType<typeof printChain>, before: number[]) => names.filter((n, i) => c.runs(n) > before[i]!)
+
+  test('an input moves only what depends on it', async () => {
+    const start = inputs()
+    const c = printChain(start, new Setter(shelf), shelf)
+    const first = await all(c)
+    expect(first.pages).toBe(first.interior.pages.length)
+    expect(first.spine / 72).toBeCloseTo(first.pages * 0.00254, 6)
+    const counts = () => names.map(n => c.runs(n))
+    expect(counts()).toEqual(names.map(() => 1))
+
+    let before = counts()
+    c.set('price', 1499)
+    const priced = await all(c)
+    expect(moved(c, before)).toEqual(['money', 'findings'])
+    expect(priced.interior).toBe(first.interior)
+    expect(priced.money.earnings[0]!.royalty - first.money.earnings[0]!.royalty).toBe(57)
+
+    before = counts()
+    c.set('spec', { ...start.spec, paper: 'white' })
+    const white = await all(c)
+    // The page setting is asked again since it reads the specification, and gives equal pages.
+    expect(white.pages).toBe(first.pages)
+    expect(white.spine / 72).toBeCloseTo(first.pages * 0.00231, 6)
+    expect(moved(c, before)).toContain('cover')
+
+    before = counts()
+    c.set('design', { ...lampOverTide, id: 'other' })
+    await all(c)
+    expect(moved(c, before)).toEqual(['cover', 'findings'])
+  })
+
+  test('a longer chapter moves pages, spine, wrap, cover, cost; a comma moves no figure', async () => {
+    const start = inputs()
+    const c = printChain(start, new Setter(shelf), shelf)
+    const first = await all(c)
+    const change = (id: string, more: string[]) => ({ ...start.book, sections: start.book.sections.map(s => (s.id === id ? { ...s, doc: { ...s.doc, content: [...s.doc.content, ...more.map((t, i) => paragraph(`x${i}`, t))] } } : s)) })
+    c.set('book', change('s2', longText(2500, 1, 11)[0]!))
+    const longer = await all(c)
+    expect(longer.pages).toBeGreaterThan(first.pages)
+    expect(longer.spine).toBeGreaterThan(first.spine)
+    expect(longer.wrap.width - first.wrap.width).toBeCloseTo(longer.spine - first.spine, 6)
+    expect(longer.wrap.height).toBe(first.wrap.height)
+    expect(longer.money.cost).toBeGreaterThan(first.money.cost)
+    expect(longer.money.earnings[0]!.royalty).toBeLessThan(first.money.earnings[0]!.royalty)
+
+    c.set('book', start.book)
+    const back = await all(c)
+    expect([back.pages, back.spine, back.money.cost]).toEqual([first.pages, first.spine, first.money.cost])
+    const runs = [c.runs('spine'), c.runs('flat'), c.runs('cover')]
+    const comma = { ...start.book, sections: start.book.sections.map(s => (s.id === 's1' ? { ...s, doc: { ...s.doc, content: s.doc.content.map((b, i) => (i === 0 ? paragraph(b.attrs.id, text[0]![0]!.replace('.', ',')) : b)) } } : s)) }
+    c.set('book', comma)
+    await all(c)
+    // Pages did not move, so spine and flat were not even asked to; the cover reads the book's data and is drawn again.
+    expect([c.runs('spine'), c.runs('flat')]).toEqual(runs.slice(0, 2))
+  })
+})

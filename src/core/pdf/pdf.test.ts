@@ -1,0 +1,153 @@
+import { describe, expect, test } from '@jest/globals'
+import fc from 'fast-check'
+import { createCanvas } from '@napi-rs/canvas'
+import { PDFArray, PDFDict, PDFDocument, PDFName, PDFNumber, PDFRawStream } from '@cantoo/pdf-lib'
+import { unzlibSync } from 'fflate'
+import { bookOf, setBook } from '../../../tests/support/core'
+import { nodeSubsetter, pictureSource } from '@/cli/ports'
+import { PathBuilder, type PageMarks, rgb } from '../marks'
+import { ByteWriter } from './bytes'
+import { jpegHeader, writePdf } from '.'
+
+const ascii = (w: ByteWriter): string => String.fromCharCode(...w.bytes())
+const options = { title: 'Tíde', author: 'Orla', language: 'en-GB', date: '2026-03-09T04:10:00Z', grey: true }
+const none = { bytes: async () => undefined, decode: async () => { throw new Error('not asked') } }
+const whole = async (pages: PageMarks[], more: object = {}) => Buffer.concat(await writePdf(pages, { ...options, ...more }, await nodeSubsetter(), none))
+
+describe('bytes', () => {
+  test('numbers are written as they are', () => {
+    fc.assert(fc.property(fc.integer({ min: -1e9, max: 1e9 }), n => {
+      const w = new ByteWriter(4)
+      w.int(n)
+      expect(ascii(w)).toBe(String(n))
+    }))
+    fc.assert(fc.property(fc.double({ min: -9999, max: 9999, noNaN: true }), x => {
+      const w = new ByteWriter(4)
+      w.num(x)
+      expect(Math.abs(Number(ascii(w)) - x)).toBeLessThanOrEqual(0.000501)
+      expect(ascii(w)).toMatch(/^-?\d+(\.\d{1,3})? $/)
+    }))
+  })
+  test('codes that would end a string are escaped', () => {
+    const w = new ByteWriter()
+    for (const c of [0x2829, 0x5c0d, 0x0141]) w.code(c)
+    expect([...w.bytes()]).toEqual([92, 40, 92, 41, 92, 92, 92, 114, 1, 0x41])
+  })
+})
+
+describe('a document', () => {
+  test('the same book gives the same bytes, and another date another file', async () => {
+    const make = async (date = options.date) => whole((await setBook(bookOf([['The office fjord.', 'And again.']]))).pages, { date })
+    const a = await make()
+    expect((await make()).equals(a)).toBe(true)
+    expect((await make('2026-03-10T00:00:00Z')).equals(a)).toBe(false)
+  })
+
+  test('boxes, labels, outline, title, language; black alone', async () => {
+    const interior = await setBook(bookOf([['One.'], ['Two.']]))
+    const bytes = await whole(interior.pages, { outline: [{ title: 'First', page: 4 }, { title: 'Second', page: 6 }] })
+    const doc = await PDFDocument.load(bytes, { updateMetadata: false })
+    expect(doc.getPageCount()).toBe(interior.pages.length)
+    expect(doc.getTitle()).toBe('Tíde')
+    const page = doc.getPage(0)
+    expect(page.getTrimBox()).toEqual({ x: 0, y: 0, width: 432, height: 648 })
+    expect(page.getBleedBox()).toEqual({ x: 0, y: 0, width: 432, height: 648 })
+    const labels = doc.catalog.lookup(PDFName.of('PageLabels'), PDFDict).lookup(PDFName.of('Nums'), PDFArray)
+    expect(labels.size()).toBe(4)
+    expect((labels.lookup(1, PDFDict).get(PDFName.of('S')) as PDFName).asString()).toBe('/r')
+    expect((labels.lookup(2, PDFNumber)).asNumber()).toBe(interior.starts.get('s1'))
+    expect(doc.catalog.lookup(PDFName.of('Outlines'), PDFDict).lookup(PDFName.of('Count'), PDFNumber).asNumber()).toBe(2)
+    for (const p of doc.getPages()) {
+      const c = p.node.Contents()
+      if (!(c instanceof PDFRawStream)) continue
+      const text = Buffer.from(unzlibSync(c.contents)).toString('latin1')
+      for (const op of text.matchAll(/([\d.]+) (g|rg|k|G|RG|K)\n/g)) expect([op[1], op[2]]).toEqual(['0', 'g'])
+    }
+  })
+
+  test('glyphs stand in the file where the marks put them, to a fiftieth of a point', async () => {
+    const interior = await setBook(bookOf([['The harbour bell of Merrow Sound hung in an iron cage at the seaward corner of the quay, and it had a rope, and the rope had a keeper. '.repeat(3)]]))
+    const at = interior.starts.get('s1')!
+    const doc = await PDFDocument.load(await whole(interior.pages))
+    const stream = doc.getPage(at).node.Contents() as PDFRawStream
+    const content = Buffer.from(unzlibSync(stream.contents)).toString('latin1')
+    const page = interior.pages[at]!
+    const layer = page.layers[0]!
+    const t = layer.layer.text!
+    const starts = [...content.matchAll(/([\d.-]+) ([\d.-]+) Tm/g)]
+    expect(starts).toHaveLength(t.count)
+    starts.forEach((m, i) => {
+      expect(Number(m[1])).toBeCloseTo(layer.x + t.x[t.start[i]!]!, 1)
+      expect(Number(m[2])).toBeCloseTo(page.height - layer.y - t.baseline[i]!, 1)
+    })
+    // Walk the last run with the file's own widths: kerning and spacing must add up to the marks' positions.
+    const run = t.count - 1
+    const face = t.faces[t.face[run]!]! as unknown as { advance(g: number): number; pairGlyph(p: number): number; unitsPerEm: number }
+    const array = /\[([^]*)\]TJ/.exec(content.slice(content.lastIndexOf('Tm')))![1]!
+    let pen = 0
+    let g = t.start[run]!
+    let shiftText = ''
+    let inside = false
+    for (let i = 0; i < array.length; i++) {
+      const ch = array[i]!
+      if (!inside) {
+        if (ch === '(') {
+          if (shiftText) pen -= Number(shiftText)
+          shiftText = ''
+          inside = true
+        } else shiftText += ch
+      } else if (ch === ')') inside = false
+      else {
+        // Two bytes a code, each perhaps escaped.
+        if (array[i] === '\\') i++
+        i++
+        if (array[i] === '\\') i++
+        const em = t.size[run]! * t.stretch[run]!
+        expect(Math.abs((pen / 1000) * em - (t.x[g]! - t.x[t.start[run]!]!))).toBeLessThan(0.02)
+        pen += (face.advance(face.pairGlyph(t.glyphs[g]!)) / face.unitsPerEm) * 1000
+        g++
+      }
+    }
+    expect(g).toBe(t.start[run + 1])
+  })
+
+  test('groups are turned, clipped and made transparent; bleed moves the trim', async () => {
+    const bleed = { top: 9, right: 9, bottom: 9, left: 9 }
+    const page: PageMarks = {
+      width: 100, height: 200, bleed, label: 'x', side: 'recto',
+      layers: [{ x: 0, y: 0, layer: { items: [{ kind: 'group', opacity: 0.5, transform: [0, 1, -1, 0, 50, 60], clip: new PathBuilder().rect(0, 0, 5, 5).build(), layers: [{ items: [{ kind: 'path', path: new PathBuilder().rect(0, 0, 10, 2).build(), fill: rgb('#ff0000'), stroke: { colour: rgb('#0000ff'), width: 2 } }] }] }] } }],
+    }
+    const doc = await PDFDocument.load(await whole([page], { grey: false }))
+    expect(doc.getPage(0).getSize()).toEqual({ width: 118, height: 218 })
+    expect(doc.getPage(0).getTrimBox()).toEqual({ x: 9, y: 9, width: 100, height: 200 })
+    const content = Buffer.from(unzlibSync((doc.getPage(0).node.Contents() as PDFRawStream).contents)).toString('latin1')
+    expect(content).toContain('/G1 gs')
+    expect(content).toContain('1 0 0 rg')
+    expect(content).toContain('W n')
+    // (0,0) of the group lies at (50,60) from the trim's top left: (59, 9 + 200 − 60) in the file.
+    expect(content).toContain('59 149 m')
+  })
+
+  test('pictures are grey over white in black books, and JPEGs pass through in colour', async () => {
+    const canvas = createCanvas(4, 2)
+    const ctx = canvas.getContext('2d')
+    ctx.fillStyle = 'rgba(255,0,0,0.5)'
+    ctx.fillRect(0, 0, 2, 2)
+    const png = new Uint8Array(await canvas.encode('png'))
+    const jpeg = new Uint8Array(await canvas.encode('jpeg'))
+    expect(jpegHeader(jpeg)).toMatchObject({ width: 4, height: 2, components: 3 })
+    const page = (asset: string): PageMarks => ({ width: 50, height: 50, bleed: { top: 0, right: 0, bottom: 0, left: 0 }, label: '1', side: 'recto', layers: [{ x: 0, y: 0, layer: { items: [{ kind: 'image', asset, x: 5, y: 5, width: 20, height: 10 }] } }] })
+    const source = pictureSource(new Map([['p', png], ['j', jpeg]]))
+    const image = async (asset: string, grey: boolean) => {
+      const doc = await PDFDocument.load(Buffer.concat(await writePdf([page(asset)], { ...options, grey }, await nodeSubsetter(), source)))
+      return doc.context.enumerateIndirectObjects().map(([, o]) => o).find((o): o is PDFRawStream => o instanceof PDFRawStream && o.dict.get(PDFName.of('Subtype')) === PDFName.of('Image'))!
+    }
+    const grey = await image('p', true)
+    expect((grey.dict.get(PDFName.of('ColorSpace')) as PDFName).asString()).toBe('/DeviceGray')
+    const pixels = unzlibSync(grey.contents)
+    expect(pixels).toHaveLength(8)
+    expect(pixels[3]).toBe(255)
+    expect(pixels[0]).toBeGreaterThan(150)
+    expect(Buffer.from((await image('j', false)).contents).equals(Buffer.from(jpeg))).toBe(true)
+  })
+})

@@ -1,0 +1,163 @@
+import { beforeAll, describe, expect, test } from '@jest/globals'
+import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { createCanvas, loadImage } from '@napi-rs/canvas'
+import { almanac } from '../demo/library'
+import { readProject } from '@/core/archive'
+import { type Book, type InlineJson, inlineText, labels } from '@/core/book'
+import { harbourRoman, Setter } from '@/core/pages'
+import { FontShelf } from '@/core/type'
+import { fontSource, paintToFile } from '@/cli/ports'
+import { press, root, run } from './support/run'
+
+/**
+ * Programs that know nothing of us look at what we make: epubcheck, qpdf, poppler, ghostscript, zbar. Manuscripts come from the demo
+ * library and, written anew, from two word processors' exporters (LibreOffice, pandoc).
+ */
+const dir = mkdtempSync(join(tmpdir(), 'porchlight-'))
+const at = (...p: string[]): string => join(dir, ...p)
+
+beforeAll(async () => {
+  writeFileSync(at('demo.porchlight'), await almanac(root))
+  const source = join(root, 'demo/tidewardens-almanac.md')
+  // Containers are pandoc's own syntax too; pictures are found beside the text.
+  expect((await run('pandoc', ['-f', 'markdown', source, '-o', at('pandoc.docx')], { cwd: join(root, 'demo') })).err).toBe('')
+  expect((await run('pandoc', ['-f', 'markdown', source, '-o', at('office.odt')], { cwd: join(root, 'demo') })).code).toBe(0)
+  const office = await run('soffice', ['--headless', `-env:UserInstallation=file://${at('profile')}`, '--convert-to', 'docx:MS Word 2007 XML', '--outdir', dir, at('office.odt')])
+  expect([office.code, office.out.includes('office.docx')]).toEqual([0, true])
+}, 240_000)
+
+describe.each([['the demo book', 'demo.porchlight'], ['a .docx by pandoc', 'pandoc.docx'], ['a .docx by LibreOffice', 'office.docx']])('%s', (_name, file) => {
+  const out = at(`out-${file}`)
+  let book: Book
+  beforeAll(async () => {
+    const made = await press('make', at(file), '--out', out, '--isbn', '9780000001030', '--trim', '5.5x8.5in', '--date', '2026-03-09')
+    expect(made).toMatchObject({ code: 0, err: '' })
+    const { openBook } = await import('@/cli/files')
+    book = (await openBook(at(file))).book
+  }, 180_000)
+
+  test('thirteen chapters, four interludes, all words', () => {
+    const report = JSON.parse(readFileSync(join(out, 'report.json'), 'utf8')) as { words: number; pages: number; findings: { severity: string }[]; spinePt: number; cover: { widthPt: number } }
+    expect(book.sections.filter(s => s.role === 'chapter' && s.numbered).map(s => s.title)).toHaveLength(13)
+    expect(book.sections.filter(s => s.role === 'interlude').map(s => s.title)).toHaveLength(4)
+    expect(report.words).toBeGreaterThan(25000)
+    expect(report.findings.filter(f => f.severity === 'stop')).toEqual([])
+    expect(report.spinePt).toBeCloseTo(report.pages * 0.00254 * 72, 2)
+    expect(report.cover.widthPt).toBeCloseTo(2 * 396 + report.spinePt + 18, 2)
+  })
+
+  test('epubcheck is silent', async () => {
+    const r = await run('java', ['-jar', '/usr/share/java/epubcheck.jar', join(out, 'book.epub')])
+    expect(r.err.trim()).toBe('')
+    expect(r.out).toContain('Messages: 0 fatals / 0 errors / 0 warnings / 0 infos')
+    expect(r.code).toBe(0)
+  })
+
+  test('qpdf finds no fault, all fonts are embedded subsets with text maps', async () => {
+    for (const name of ['interior.pdf', 'cover.pdf']) {
+      const q = await run('qpdf', ['--check', join(out, name)])
+      expect([q.code, q.out]).toEqual([0, expect.stringContaining('No syntax or stream encoding errors')])
+      const f = (await run('pdffonts', [join(out, name)])).out.split('\n').slice(2).filter(Boolean)
+      expect(f.length).toBeGreaterThan(1)
+      for (const line of f) expect(line).toMatch(/^[A-Z]{6}\+\S+\s+CID TrueType\s+Identity-H\s+yes yes yes/)
+    }
+  })
+
+  test('black alone', async () => {
+    const r = await run('gs', ['-q', '-o', '-', '-sDEVICE=inkcov', join(out, 'interior.pdf')])
+    const pages = r.out.trim().split('\n')
+    expect(pages.length).toBeGreaterThan(80)
+    for (const p of pages) expect(p).toMatch(/^\s*0\.00000\s+0\.00000\s+0\.00000\s+\d/)
+  }, 120_000)
+
+  test('the ISBN is read off the rendered wrap', async () => {
+    await run('pdftoppm', ['-r', '300', '-png', '-singlefile', join(out, 'cover.pdf'), join(out, 'cover')])
+    expect((await run('zbarimg', ['-q', '--raw', join(out, 'cover.png')])).out.trim()).toBe('9780000001030')
+  })
+
+  test('pdftotext finds every word, in order', async () => {
+    const margins = harbourRoman.margins
+    const r = await run('pdftotext', ['-raw', '-r', '72', '-x', '0', '-y', String(Math.round(margins.head - 6)), '-W', '396', '-H', String(Math.round(612 - margins.head - margins.foot + 12)), '-enc', 'UTF-8', join(out, 'interior.pdf'), '-'])
+    const pages = r.out.split('\f')
+    const body = pages.findIndex(p => p.startsWith('Chapter One'))
+    let found = pages.slice(body).join('\n').replace(/\u00ad\n/g, '').replace(/([—–-])\n/g, '$1').split(/\s+/).filter(Boolean)
+    const names = labels(book.sections)
+    const wanted: string[] = []
+    const notes: string[][] = []
+    const words = (t: string): string[] => t.split(/\s+/).filter(Boolean)
+    let inSection = 0
+    const walk = (n: unknown): void => {
+      const x = n as { type: string; content?: unknown[]; attrs?: { ordered?: boolean; start?: number } }
+      if (x.type === 'paragraph' || x.type === 'heading' || x.type === 'line' || x.type === 'image') {
+        let text = ''
+        for (const c of (x.content ?? []) as InlineJson[]) {
+          if (c.type === 'footnote') {
+            text += String(++inSection)
+            notes.push([String(inSection), ...words(inlineText(c.content))])
+          } else text += c.type === 'text' ? c.text : ' '
+        }
+        wanted.push(...words(text))
+      } else if (x.type === 'list') x.content!.forEach((item, i) => {
+        wanted.push(x.attrs!.ordered ? `${x.attrs!.start! + i}.` : '•')
+        walk(item)
+      })
+      else x.content?.forEach(walk)
+    }
+    for (const s of book.sections.filter(x => x.part !== 'front')) {
+      inSection = 0
+      const l = names.get(s.id)!
+      wanted.push(...words(`${l.numberWords ?? ''} ${l.title}`))
+      walk(s.doc)
+    }
+    // Notes stand at the foot of their page: each is found once, whole, and taken out.
+    for (const note of notes) {
+      const from = found.findIndex((_, i) => note.every((w, k) => found[i + k] === w))
+      expect([note.slice(0, 5).join(' '), from >= 0]).toEqual([note.slice(0, 5).join(' '), true])
+      found = [...found.slice(0, from), ...found.slice(from + note.length)]
+    }
+    const joined = (w: string[]): string[] => w.join(' ').replace(/([—–-]) /g, '$1').split(' ')
+    const [a, b] = [joined(found), joined(wanted)]
+    const first = b.findIndex((w, i) => a[i] !== w)
+    expect([first, a.slice(Math.max(0, first - 4), first + 6).join(' ')]).toEqual([-1, first < 0 ? a.slice(0, 5).join(' ') : b.slice(Math.max(0, first - 4), first + 6).join(' ')])
+    expect(a.length).toBe(b.length)
+  })
+})
+
+describe('one page, two painters', () => {
+  test('the canvas and poppler show the same', async () => {
+    const project = readProject(await almanac(root))
+    const interior = await new Setter(new FontShelf(fontSource)).set(project.book, harbourRoman, { width: 396, height: 612, inside: 0, isbn: '9780000001030' })
+    const pdf = at('out-demo.porchlight', 'interior.pdf')
+    for (const index of [0, interior.starts.get('s1')! + 6, interior.starts.get('s6')!, interior.starts.get('s6')! + 1]) {
+      const ours = await paintToFile(interior.pages[index]!, 2, 'png', project.pictures)
+      await run('pdftoppm', ['-r', '144', '-gray', '-png', '-singlefile', '-f', String(index + 1), '-l', String(index + 1), pdf, at('page')])
+      const [a, b] = [await loadImage(Buffer.from(ours.bytes)), await loadImage(readFileSync(at('page.png')))]
+      expect([b.width, b.height]).toEqual([a.width, a.height])
+      const pixels = (image: typeof a): Uint8ClampedArray => {
+        const c = createCanvas(image.width, image.height).getContext('2d')
+        c.drawImage(image, 0, 0)
+        return c.getImageData(0, 0, image.width, image.height).data
+      }
+      const [p, q] = [pixels(a), pixels(b)]
+      // Edges are smoothed differently: compare the mean of blocks of 12 pixels (6 points).
+      const size = 12
+      let worst = 0
+      let ink = 0
+      for (let y = 0; y + size <= a.height; y += size) for (let x = 0; x + size <= a.width; x += size) {
+        let da = 0
+        let db = 0
+        for (let dy = 0; dy < size; dy++) for (let dx = 0; dx < size; dx++) {
+          const i = ((y + dy) * a.width + x + dx) * 4
+          da += p[i]!
+          db += q[i]!
+        }
+        worst = Math.max(worst, Math.abs(da - db) / (size * size))
+        if (db < 250 * size * size) ink++
+      }
+      expect(ink).toBeGreaterThan(20)
+      expect(worst).toBeLessThan(24)
+    }
+  }, 120_000)
+})
