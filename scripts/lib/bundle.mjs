@@ -22,7 +22,7 @@ export async function bundle(entry, name) {
   const temporary = `${folder}.${process.pid}`
   await build({
     entryPoints: { main: join(root, entry) }, outdir: temporary, bundle: true, splitting: true, platform: 'node', format: 'esm', target: 'node20', alias: { '@': join(root, 'src') }, logLevel: 'error',
-    external: ['harfbuzzjs', '@napi-rs/canvas', 'esbuild', 'an-array-of-english-words'],
+    external: ['harfbuzzjs', '@napi-rs/canvas', 'esbuild', 'an-array-of-english-words', 'docx'],
     // Bundled CommonJS packages still ask for `require`.
     banner: { js: "import { createRequire as __createRequire } from 'node:module'; const require = __createRequire(import.meta.url);" },
   })

@@ -1,0 +1,90 @@
+import AxeBuilder from '@axe-core/playwright'
+import { expect, type Page, test } from '@playwright/test'
+
+const row = (page: Page, title: string) => page.getByRole('listitem').filter({ has: page.getByRole('heading', { name: title }) })
+
+test('the demo library is on the shelf at the first visit, with what follows from it', async ({ page }) => {
+  const outside: string[] = []
+  page.on('request', r => {
+    if (!r.url().startsWith('http://localhost:4311/') && !/^(data|blob):/.test(r.url())) outside.push(r.url())
+  })
+  const errors: string[] = []
+  page.on('console', m => {
+    if (m.type() === 'error') errors.push(m.text())
+  })
+  page.on('pageerror', e => errors.push(e.message))
+  await page.goto('/')
+  const book = row(page, 'The Tidewarden’s Almanac')
+  await expect(book.getByText('5.5 × 8.5 in')).toBeVisible({ timeout: 60_000 })
+  await expect(book.getByText(/^1 · Orla Fenwright · 25,\d{3} words$/)).toBeVisible()
+  await expect(book.getByText(/^\d{2,3} pp · 5\.5 × 8\.5 in$/)).toBeVisible()
+  await expect(book.getByText('Paperback')).toBeVisible()
+  await expect(book.getByRole('img', { name: /Front cover/ })).toBeVisible()
+  const front = await book.getByRole('img', { name: /Front cover/ }).evaluate((i: HTMLImageElement) => [i.naturalWidth, i.naturalHeight])
+  expect(front[1]).toBe(240)
+  expect(front[0]! / front[1]!).toBeCloseTo(5.5 / 8.5, 1)
+  await expect(page.getByLabel('Sill')).toContainText(/Words25,\d{3}/)
+
+  // A second visit does not load it twice.
+  await page.reload()
+  await expect(book.getByText('5.5 × 8.5 in')).toBeVisible({ timeout: 60_000 })
+  await expect(page.getByRole('listitem')).toHaveCount(1)
+  expect(outside).toEqual([])
+  expect(errors).toEqual([])
+})
+
+test('a manuscript is brought in, a bad file gets a plain word, a new book begins', async ({ page }) => {
+  await page.goto('/')
+  await expect(page.getByRole('heading', { name: 'The Tidewarden’s Almanac' })).toBeVisible({ timeout: 60_000 })
+  const files = page.getByLabel('Manuscript file')
+  await files.setInputFiles({ name: 'regatta.md', mimeType: 'text/markdown', buffer: Buffer.from('---\ntitle: The Lampblack Regatta\nauthor: Orla Fenwright\n---\n\n# Chapter One\n\nThe race began at noon.\n\n# Chapter Two\n\nIt did not end.\n') })
+  const regatta = row(page, 'The Lampblack Regatta')
+  await expect(regatta.getByText('9 words')).toBeVisible({ timeout: 30_000 })
+  // Far too few pages for the outlet: the lamp is dim and the row says why.
+  await expect(regatta.getByText('begun').first()).toBeVisible()
+  await expect(regatta.getByText(/fewer than Ostrevane binds/)).toBeVisible()
+  await expect(page.getByLabel('Sill')).toContainText('fewer than Ostrevane binds')
+
+  await files.setInputFiles({ name: 'broken.docx', mimeType: 'application/octet-stream', buffer: Buffer.from('PK-not-really') })
+  await expect(page.getByText('broken.docx: This file is damaged', { exact: false })).toBeVisible()
+  await expect(page.getByRole('listitem')).toHaveCount(2)
+
+  await page.getByRole('button', { name: 'New book' }).click()
+  await page.getByRole('button', { name: 'Put it on the shelf' }).click()
+  await expect(page.getByText('A book wants a title, even for now.')).toBeVisible()
+  await page.getByLabel('Title').fill('Hedgerow & Hive')
+  await page.getByLabel('Title').press('Enter')
+  await expect(row(page, 'Hedgerow & Hive').getByText('nothing yet').first()).toBeVisible({ timeout: 30_000 })
+
+  await page.keyboard.press('Escape')
+  await page.keyboard.press('/')
+  await page.keyboard.type('lampblack')
+  await expect(page.getByRole('listitem')).toHaveCount(1)
+  await page.keyboard.press('Control+a')
+  await page.keyboard.type('nothing like it')
+  await expect(page.getByText('No book by that name.', { exact: false })).toBeVisible()
+
+  // All of it is still there on the next visit.
+  await page.reload()
+  await expect(page.getByRole('listitem')).toHaveCount(3, { timeout: 60_000 })
+})
+
+for (const scheme of ['light', 'dark'] as const) {
+  test(`nothing serious for axe, ${scheme}; the other tone by one click`, async ({ browser }) => {
+    const page = await (await browser.newContext({ colorScheme: scheme, baseURL: 'http://localhost:4311', viewport: { width: 1280, height: 800 } })).newPage()
+    await page.goto('/')
+    await expect(page.getByRole('img', { name: /Front cover/ })).toBeVisible({ timeout: 60_000 })
+    await expect(page.locator('.frame')).toHaveAttribute('data-tone', scheme)
+    const result = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa']).analyze()
+    expect(result.violations.map(v => [v.id, v.nodes.map(n => n.target.join(' '))])).toEqual([])
+    await page.getByRole('button', { name: scheme === 'dark' ? 'Daylight' : 'Dusk' }).click()
+    await expect(page.locator('.frame')).toHaveAttribute('data-tone', scheme === 'dark' ? 'light' : 'dark')
+  })
+}
+
+test('the page may not run what others write: a policy without unsafe-eval', async ({ request }) => {
+  const policy = (await request.get('/')).headers()['content-security-policy']!
+  expect(policy).toContain("default-src 'self'")
+  expect(policy).toContain("'wasm-unsafe-eval'")
+  expect(policy).not.toContain("'unsafe-eval'")
+})

@@ -1,0 +1,18 @@
+import { defineConfig } from '@playwright/test'
+
+/** The real interface in Debian's Chromium, over the production build. */
+export default defineConfig({
+  testDir: 'e2e',
+  timeout: 90_000,
+  workers: 1,
+  reporter: 'list',
+  use: {
+    baseURL: 'http://localhost:4311',
+    viewport: { width: 1280, height: 800 },
+    launchOptions: {
+      executablePath: '/usr/bin/chromium',
+      args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--no-first-run', '--disable-quic'],
+    },
+  },
+  webServer: { command: 'node node_modules/next/dist/bin/next start -p 4311', url: 'http://localhost:4311/', reuseExistingServer: false, timeout: 60_000 },
+})

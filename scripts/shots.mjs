@@ -1,0 +1,23 @@
+// npm run shots: one picture of each main view from the demo data, into docs/screenshots. Wants a build.
+import { mkdirSync } from 'node:fs'
+import { join } from 'node:path'
+import { root, serve } from './lib/setup.mjs'
+import { chromium } from '@playwright/test'
+
+const out = join(root, 'docs/screenshots')
+mkdirSync(out, { recursive: true })
+const port = 4312
+const server = await serve(port)
+const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--no-first-run', '--disable-quic'] })
+try {
+  for (const [name, scheme] of [['shelf', 'light'], ['shelf-dusk', 'dark']]) {
+    const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, colorScheme: scheme })
+    await page.goto(`http://localhost:${port}/`)
+    await page.locator('.front img').first().waitFor({ timeout: 60_000 })
+    await page.screenshot({ path: join(out, `${name}.png`) })
+    await page.close()
+  }
+} finally {
+  await browser.close()
+  server.kill()
+}
