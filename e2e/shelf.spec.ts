@@ -56,7 +56,7 @@ test('a manuscript is brought in, a bad file gets a plain word, a new book begin
   await page.getByLabel('Title').press('Enter')
   await expect(row(page, 'Hedgerow & Hive').getByText('nothing yet').first()).toBeVisible({ timeout: 30_000 })
 
-  await page.keyboard.press('Escape')
+  await expect(page.getByRole('dialog')).toBeHidden()
   await page.keyboard.press('/')
   await page.keyboard.type('lampblack')
   await expect(page.getByRole('listitem')).toHaveCount(1)

@@ -3,7 +3,7 @@ import { docWords } from '@/core/book'
 import { writeEpub } from '@/core/epub'
 import { readManuscript } from '@/core/intake'
 import { evenness, harbourRoman, pageStarts, Setter } from '@/core/pages'
-import { writePdf } from '@/core/pdf'
+import { pdfBytes } from '@/core/pdf'
 import { FontShelf } from '@/core/type'
 import { fontSource, nodeSubsetter } from '@/cli/ports'
 import { longText } from './lib/longText'
@@ -25,7 +25,7 @@ const [read, readMs] = await lap(() => readManuscript('long.docx', source))
 const book = { ...read.book, data: { ...read.book.data, language: 'en-GB' } }
 // Cold: HarfBuzz is compiled, fonts are read, every word is shaped for the first time.
 const [interior, setMs] = await lap(() => new Setter(new FontShelf(fontSource)).set(book, harbourRoman, { width: 432, height: 648, inside: 0 }))
-const [pdf, pdfMs] = await lap(async () => Buffer.concat(await writePdf(interior.pages, { title: 'Long', language: 'en-GB', date: '2026-01-01T00:00:00Z', grey: true }, await nodeSubsetter(), { bytes: async () => undefined, decode: () => Promise.reject(new Error('no pictures')) })))
+const [pdf, pdfMs] = await lap(async () => pdfBytes(interior.pages, { title: 'Long', language: 'en-GB', date: '2026-01-01T00:00:00Z', grey: true }, await nodeSubsetter(), { bytes: async () => undefined, decode: () => Promise.reject(new Error('no pictures')) }))
 const [epub, epubMs] = await lap(() => writeEpub(book, { date: '2026-01-01T00:00:00Z', picture: () => undefined, pages: pageStarts(interior) }))
 const counted = book.sections.reduce((n, s) => n + (s.made ? 0 : docWords(s.doc)), 0)
 process.stdout.write(JSON.stringify({

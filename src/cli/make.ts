@@ -7,7 +7,7 @@ import { frontPage, lampOverTide } from '@/core/cover'
 import { writeEpub } from '@/core/epub'
 import { profileOf } from '@/core/outlets'
 import { evenness, pageStarts, Setter, shippedStyles } from '@/core/pages'
-import { writePdf } from '@/core/pdf'
+import { pdfBytes } from '@/core/pdf'
 import { Fault, parseIsbn, parseTrim, type PrintSpec } from '@/core/trade'
 import { FontShelf } from '@/core/type'
 import { openBook, typedPath } from './files'
@@ -49,11 +49,11 @@ export async function runMake(args: string[]): Promise<void> {
   clock.lap('set')
   const subsetter = await nodeSubsetter()
   const outline = book.sections.filter(s => interior.starts.has(s.id) && (roles[s.role].listed || s.role === 'contents' || s.role === 'title-page')).map(s => ({ title: shortName(names.get(s.id)!) || book.data.title, page: interior.starts.get(s.id)! }))
-  const pdf = await writePdf(interior.pages, { title: book.data.title, author: authorLine(book.data), language: book.data.language, date, grey: spec.ink === 'black', outline }, subsetter, pictures)
+  const pdf = await pdfBytes(interior.pages, { title: book.data.title, author: authorLine(book.data), language: book.data.language, date, grey: spec.ink === 'black', outline }, subsetter, pictures)
   clock.lap('pdf')
   const cover = await chain.get('cover')
   const wrap = await chain.get('wrap')
-  const coverPdf = await writePdf([cover.page], { title: `${book.data.title}: cover`, author: authorLine(book.data), language: book.data.language, date, grey: false }, subsetter, pictures)
+  const coverPdf = await pdfBytes([cover.page], { title: `${book.data.title}: cover`, author: authorLine(book.data), language: book.data.language, date, grey: false }, subsetter, pictures)
   const front = frontPage(cover)
   const jpeg = await paintToFile(front, frontPixels(profile.ebook) / front.height, 'jpeg')
   clock.lap('cover')
@@ -70,8 +70,8 @@ export async function runMake(args: string[]): Promise<void> {
   }
   // Nothing is written before everything is made: a failure leaves no half of a book behind.
   await mkdir(out, { recursive: true })
-  await writeFile(join(out, 'interior.pdf'), Buffer.concat(pdf))
-  await writeFile(join(out, 'cover.pdf'), Buffer.concat(coverPdf))
+  await writeFile(join(out, 'interior.pdf'), pdf)
+  await writeFile(join(out, 'cover.pdf'), coverPdf)
   await writeFile(join(out, 'cover.jpg'), jpeg.bytes)
   await writeFile(join(out, 'book.epub'), epub)
   await writeFile(join(out, 'report.json'), JSON.stringify(report, null, 2) + '\n')

@@ -15,7 +15,7 @@ export function antTheme(tone: Tone): ThemeConfig {
     algorithm: tone === 'dark' ? theme.darkAlgorithm : theme.defaultAlgorithm,
     cssVar: { key: 'porchlight' },
     token: {
-      colorPrimary: tone === 'dark' ? '#7fb0b8' : t.ink, colorInfo: t.second, colorError: t.stop, colorText: t.ink, colorTextSecondary: t.second, colorTextTertiary: t.muted, colorTextPlaceholder: t.muted,
+      colorPrimary: tone === 'dark' ? '#7fb0b8' : t.ink, colorInfo: t.second, colorError: t.stop, colorTextLightSolid: tone === 'dark' ? '#0f2128' : '#fffefb', colorText: t.ink, colorTextSecondary: t.second, colorTextTertiary: t.muted, colorTextPlaceholder: t.muted,
       colorBgBase: t.paper, colorBgContainer: t.sheet, colorBgElevated: t.sheet, colorBgLayout: t.paper, colorBorder: t.hairline, colorBorderSecondary: t.hairline,
       fontFamily: "'Figtree Variable', system-ui, sans-serif", fontSize: 13.5, lineHeight: 1.45, borderRadius: 5, sizeStep: 4, controlHeight: 32, motionDurationMid: '0.12s', motionDurationSlow: '0.16s',
       boxShadow: '0 2px 10px rgba(21, 52, 61, 0.14)', boxShadowSecondary: '0 2px 10px rgba(21, 52, 61, 0.14)', wireframe: false,

@@ -156,7 +156,7 @@ function addBlock(out: FlowItem[], block: BlockJson, ctx: BlockContext, s: Setti
 
 function spaceAround(out: FlowItem[], from: number, lines: number): void {
   if (out.length === from) return
-  out[from] = { ...out[from]!, before: Math.max(lines, out[from]!.before) }
+  out[from] = { ...out[from]!, before: Math.max(lines, out[from]!.before), flex: 1 }
   out[out.length - 1] = { ...out[out.length - 1]!, after: Math.max(lines, out[out.length - 1]!.after) }
 }
 

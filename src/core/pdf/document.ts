@@ -3,7 +3,7 @@ import { type Layer, type PageMarks, visitPage } from '../marks'
 import type { Ticker } from '../trade'
 import type { Face } from '../type'
 import { type ContentResources, pageContent } from './content'
-import { PdfFile } from './file'
+import { PdfFile, type Sink } from './file'
 import { FontUse } from './fonts'
 import { embedImage, type PictureSource } from './images'
 import type { Subsetter } from './subset'
@@ -20,9 +20,26 @@ export interface PdfOptions {
   outline?: { title: string; page: number }[]
 }
 
-/** Writes pages of marks as a press-ready PDF; the result is its chunks in order. */
-export async function writePdf(pages: PageMarks[], options: PdfOptions, subsetter: Subsetter, pictures: PictureSource, ticker?: Ticker): Promise<Uint8Array[]> {
-  const file = new PdfFile()
+/** A whole PDF in memory, for when it goes nowhere else. */
+export async function pdfBytes(pages: PageMarks[], options: PdfOptions, subsetter: Subsetter, pictures: PictureSource, ticker?: Ticker): Promise<Uint8Array> {
+  const chunks: Uint8Array[] = []
+  let size = 0
+  await writePdf(pages, options, subsetter, pictures, chunk => {
+    chunks.push(chunk)
+    size += chunk.length
+  }, ticker)
+  const all = new Uint8Array(size)
+  let at = 0
+  for (const c of chunks) {
+    all.set(c, at)
+    at += c.length
+  }
+  return all
+}
+
+/** Writes pages of marks as a press-ready PDF into a sink, chunk by chunk. */
+export async function writePdf(pages: PageMarks[], options: PdfOptions, subsetter: Subsetter, pictures: PictureSource, sink: Sink, ticker?: Ticker): Promise<void> {
+  const file = new PdfFile(sink)
   const fonts = new Map<Face, FontUse>()
   const assets: string[] = []
   const collect = (l: Layer): void => {
@@ -103,7 +120,7 @@ export async function writePdf(pages: PageMarks[], options: PdfOptions, subsette
   }
   const catalog = file.object(root as never)
   const info = file.object({ Title: file.text(options.title), ...(options.author ? { Author: file.text(options.author) } : {}), Producer: file.text('Porchlight'), CreationDate: file.date(options.date), ModDate: file.date(options.date), Trapped: PDFName.of('False') })
-  return file.end(catalog, info)
+  file.end(catalog, info)
 }
 
 const round = (x: number): number => Math.round(x * 1000) / 1000

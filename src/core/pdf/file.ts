@@ -4,19 +4,21 @@ import { zlibSync } from 'fflate'
 
 type Literal = unknown
 
+/** Takes the bytes of a file as they are made, in order. Chunks are not kept by the writer: a sink may hand them on at once. */
+export type Sink = (chunk: Uint8Array) => void
+
 /**
- * A PDF as a stream of chunks: objects are written as they come, the cross-reference table last. Object numbers are given
- * in advance, so that pages can refer to what follows. The file's ID is a hash of its bytes: the same book gives the same file.
+ * A PDF that is written as it is made: objects go to the sink as they come, the cross-reference table last. Object numbers are
+ * given in advance, so that pages can refer to what follows. The file's ID is a hash of its bytes: the same book gives the same file.
  */
 export class PdfFile {
   readonly context = PDFContext.create()
   private readonly offsets: number[] = []
-  private readonly chunks: Uint8Array[] = []
   private readonly hash = sha256.create()
   private written = 0
   private next = 1
 
-  constructor() {
+  constructor(private readonly sink: Sink) {
     this.put(ascii('%PDF-1.6\n%\u00e2\u00e3\u00cf\u00d3\n'))
   }
 
@@ -53,19 +55,18 @@ export class PdfFile {
     return PDFString.of(`D:${iso.replace(/[-:T]/g, '').slice(0, 14)}Z`)
   }
 
-  /** Ends the file and gives its chunks in order. */
-  end(root: PDFRef, info: PDFRef): Uint8Array[] {
+  /** Ends the file: cross-reference table and trailer. */
+  end(root: PDFRef, info: PDFRef): void {
     const id = [...this.hash.digest()].slice(0, 16).map(b => b.toString(16).padStart(2, '0')).join('').toUpperCase()
     const start = this.written
     let table = `xref\n0 ${this.next}\n0000000000 65535 f \n`
     for (let i = 1; i < this.next; i++) table += `${String(this.offsets[i] ?? 0).padStart(10, '0')} 00000 ${this.offsets[i] === undefined ? 'f' : 'n'} \n`
-    this.chunks.push(ascii(`${table}trailer\n<< /Size ${this.next} /Root ${root.objectNumber} 0 R /Info ${info.objectNumber} 0 R /ID [<${id}> <${id}>] >>\nstartxref\n${start}\n%%EOF\n`))
-    return this.chunks
+    this.sink(ascii(`${table}trailer\n<< /Size ${this.next} /Root ${root.objectNumber} 0 R /Info ${info.objectNumber} 0 R /ID [<${id}> <${id}>] >>\nstartxref\n${start}\n%%EOF\n`))
   }
 
   private put(bytes: Uint8Array): void {
     this.hash.update(bytes)
-    this.chunks.push(bytes)
+    this.sink(bytes)
     this.written += bytes.length
   }
 }

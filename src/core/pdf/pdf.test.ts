@@ -7,12 +7,12 @@ import { bookOf, setBook } from '../../../tests/support/core'
 import { nodeSubsetter, pictureSource } from '@/cli/ports'
 import { PathBuilder, type PageMarks, rgb } from '../marks'
 import { ByteWriter } from './bytes'
-import { jpegHeader, writePdf } from '.'
+import { jpegHeader, pdfBytes, writePdf } from '.'
 
 const ascii = (w: ByteWriter): string => String.fromCharCode(...w.bytes())
 const options = { title: 'Tíde', author: 'Orla', language: 'en-GB', date: '2026-03-09T04:10:00Z', grey: true }
 const none = { bytes: async () => undefined, decode: async () => { throw new Error('not asked') } }
-const whole = async (pages: PageMarks[], more: object = {}) => Buffer.concat(await writePdf(pages, { ...options, ...more }, await nodeSubsetter(), none))
+const whole = async (pages: PageMarks[], more: object = {}) => Buffer.from(await pdfBytes(pages, { ...options, ...more }, await nodeSubsetter(), none))
 
 describe('bytes', () => {
   test('numbers are written as they are', () => {
@@ -41,6 +41,16 @@ describe('a document', () => {
     const a = await make()
     expect((await make()).equals(a)).toBe(true)
     expect((await make('2026-03-10T00:00:00Z')).equals(a)).toBe(false)
+  })
+
+  test('is written as it is made: a page is in the sink before the last is set down', async () => {
+    const interior = await setBook(bookOf([['One. '.repeat(5000)]]))
+    let size = 0
+    const sizes: number[] = []
+    await writePdf(interior.pages, options, await nodeSubsetter(), none, chunk => { size += chunk.length }, () => { sizes.push(size) })
+    expect(sizes.length).toBeGreaterThan(0)
+    expect(sizes[0]).toBeGreaterThan(1000)
+    expect(size).toBeGreaterThan(sizes.at(-1)!)
   })
 
   test('boxes, labels, outline, title, language; black alone', async () => {
@@ -139,7 +149,7 @@ describe('a document', () => {
     const page = (asset: string): PageMarks => ({ width: 50, height: 50, bleed: { top: 0, right: 0, bottom: 0, left: 0 }, label: '1', side: 'recto', layers: [{ x: 0, y: 0, layer: { items: [{ kind: 'image', asset, x: 5, y: 5, width: 20, height: 10 }] } }] })
     const source = pictureSource(new Map([['p', png], ['j', jpeg]]))
     const image = async (asset: string, grey: boolean) => {
-      const doc = await PDFDocument.load(Buffer.concat(await writePdf([page(asset)], { ...options, grey }, await nodeSubsetter(), source)))
+      const doc = await PDFDocument.load(await pdfBytes([page(asset)], { ...options, grey }, await nodeSubsetter(), source))
       return doc.context.enumerateIndirectObjects().map(([, o]) => o).find((o): o is PDFRawStream => o instanceof PDFRawStream && o.dict.get(PDFName.of('Subtype')) === PDFName.of('Image'))!
     }
     const grey = await image('p', true)

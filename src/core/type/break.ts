@@ -39,7 +39,7 @@ export interface BrokenParagraph {
 const LINE = 10
 /** Badness of a line scaled to the limit. */
 const SCALED = 4
-const HYPHEN = 60
+const HYPHEN = 30
 const DASH = 15
 const LADDER = 8000
 const PENULTIMATE = 5000
@@ -48,7 +48,7 @@ const SHORT_LAST = 20000
 const FORBIDDEN_LADDER = 1e6
 
 /** Greatest stretch ratio of each pass; the last takes anything. */
-const passes = [1.1, 2.2, Infinity]
+const passes = [0.8, 1.6, Infinity]
 
 const fitness = (r: number): number => (r < -0.5 ? 0 : r <= 0.5 ? 1 : r <= 1 ? 2 : 3)
 

@@ -70,10 +70,10 @@ export function Shelf() {
             </div>
           )}
           {entries && entries.length > 0 && !groups.length && <p className="waiting">No book by that name. The search looks at titles, authors, series and imprints.</p>}
-          {groups.map(g => (
-            <section key={g.name} aria-labelledby={`g-${g.name}`}>
+          {groups.map((g, i) => (
+            <section key={g.name} aria-labelledby={`stack-${i}`}>
               <div className="grouphead">
-                <h2 id={`g-${g.name}`}>{g.name}</h2>
+                <h2 id={`stack-${i}`}>{g.name}</h2>
                 <span className="sort">{g.sort}</span>
                 <span className="count">{g.entries.length === 1 ? '1 book' : `${g.entries.length} books`}</span>
               </div>
@@ -133,6 +133,8 @@ function BeginDialog({ open, onClose }: { open: boolean; onClose: () => void }) 
       <Form form={form} layout="vertical" requiredMark={false} preserve={false} onFinish={async v => { await beginBook(v.title.trim(), v.author?.trim() ?? ''); onClose() }}>
         <Form.Item name="title" label="Title" rules={[{ required: true, whitespace: true, message: 'A book wants a title, even for now.' }]}><Input autoFocus maxLength={200} /></Form.Item>
         <Form.Item name="author" label="Author"><Input maxLength={120} /></Form.Item>
+        {/* Enter in either field puts the book on the shelf. */}
+        <button type="submit" hidden tabIndex={-1} />
       </Form>
     </Modal>
   )
