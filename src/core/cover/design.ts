@@ -52,7 +52,7 @@ export const lampOverTide: CoverDesign = {
     piece({ id: 'description', panel: 'back', field: 'description', box: { x: 0.03, y: 0.03, width: 0.94, height: 0.58 }, size: 13, face: 'fraunces/regular', leading: 1.45, align: 'left' }),
     piece({ id: 'imprint', panel: 'back', field: 'imprint', box: { x: 0.03, y: 0.95, width: 0.5, height: 0.05 }, size: 10, face: 'figtree/bold', tracking: 0.08, capitals: true, align: 'left', vertical: 'bottom', colour: '#e9cf9a' }),
     piece({ id: 'spine-author', panel: 'spine', field: 'author', box: { x: 0.0, y: 0, width: 0.3, height: 1 }, size: 13, face: 'figtree/bold', tracking: 0.08, capitals: true, align: 'left', vertical: 'middle' }),
-    piece({ id: 'spine-title', panel: 'spine', field: 'title', box: { x: 0.32, y: 0, width: 0.68, height: 1 }, size: 19, align: 'right', vertical: 'middle' }),
+    piece({ id: 'spine-title', panel: 'spine', field: 'title', box: { x: 0.3, y: 0, width: 0.7, height: 1 }, size: 19, align: 'center', vertical: 'middle' }),
   ],
 }
 

@@ -34,9 +34,12 @@ a.noteref { font-size: 0.7em; vertical-align: super; line-height: 0; text-decora
 .titlepage { text-align: center; margin-top: 12%; }
 .titlepage h1 { font-size: 2em; margin: 0 0 0.5em; }
 .titlepage p { text-indent: 0; margin: 0.8em 0; }
+.titlepage .series { font-style: italic; }
+.titlepage .author { font-size: 1.25em; margin-top: 2em; }
 .titlepage .imprint { margin-top: 5em; font-variant: small-caps; }
 .copyright p { text-indent: 0; margin: 0 0 0.6em; font-size: 0.9em; }
 nav ol { list-style: none; padding-left: 0; }
+nav a { color: inherit; text-decoration: none; }
 nav ol ol { padding-left: 1.4em; }
 nav li { margin: 0.45em 0; }
 .cover { margin: 0; padding: 0; text-align: center; }

@@ -92,7 +92,7 @@ export function writeEpub(book: Book, options: EpubOptions): Uint8Array {
     if (s.role === 'part') inPart = true
     else if (s.part !== 'body') inPart = false
     const title = [label.numberWords, label.title].filter(Boolean).join(': ')
-    if ((roles[s.role].listed || s.role === 'title-page') && (title || label.title)) nav.push({ title: s.made ? roles[s.role].name : title || label.title, href: path, depth: hasParts && inPart && s.role !== 'part' ? 1 : 0 })
+    if (roles[s.role].listed && title) nav.push({ title, href: path, depth: hasParts && inPart && s.role !== 'part' ? 1 : 0 })
   }
   if (bodyStart) landmarks.push({ type: 'bodymatter', title: 'Start of text', href: bodyStart })
   if (!nav.length && spine.length) nav.push({ title: data.title, href: files.find(f => f.id === spine[spine.length - 1]!.id)!.path, depth: 0 })
