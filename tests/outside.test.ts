@@ -82,7 +82,7 @@ describe.each([['the demo book', 'demo.porchlight'], ['a .docx by pandoc', 'pand
     const r = await run('pdftotext', ['-raw', '-r', '72', '-x', '0', '-y', String(Math.round(margins.head - 6)), '-W', '396', '-H', String(Math.round(612 - margins.head - margins.foot + 12)), '-enc', 'UTF-8', join(out, 'interior.pdf'), '-'])
     const pages = r.out.split('\f')
     const body = pages.findIndex(p => p.startsWith('Chapter One'))
-    let found = pages.slice(body).join('\n').replace(/\u00ad\n/g, '').replace(/([—–-])\n/g, '$1').split(/\s+/).filter(Boolean)
+    let found = pages.slice(body).join('\n').replace(/\u00ad\s+/g, '').replace(/([—–-])\n/g, '$1').split(/\s+/).filter(Boolean)
     const names = labels(book.sections)
     const wanted: string[] = []
     const notes: string[][] = []

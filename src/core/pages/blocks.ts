@@ -41,6 +41,8 @@ export interface BlockContext {
   bases: Bases
   /** Width of a full line, points. */
   measure: number
+  /** Width of notes at the foot: the page's measure, also for notes called in a table's cell. */
+  noteMeasure: number
   /** Lines of a full page. */
   lines: number
   section: string
@@ -278,7 +280,7 @@ function setNote(note: Extract<InlineJson, { type: 'footnote' }>, mark: string, 
   const { leading } = ctx.style.notes
   const base = ctx.bases.note
   const p = build([{ type: 'text', text: mark, marks: [{ type: 'superscript' }] }, { type: 'text', text: '\u00a0' }, ...(note.content ?? [])], ctx, base, place, () => '')
-  const rules: BreakRules = { ...rulesFor(ctx, { base, left: 0, right: 0, indent: 0, align: ctx.style.text.align, hyphenate: ctx.style.text.hyphenate }, ctx.measure), indents: [] }
+  const rules: BreakRules = { ...rulesFor(ctx, { base, left: 0, right: 0, indent: 0, align: ctx.style.text.align, hyphenate: ctx.style.text.hyphenate }, ctx.measure), indents: [], measure: ctx.noteMeasure }
   const fitted = splitLong(p, rules.measure)
   const b = breakParagraph(fitted, rules)[0]
   if (!b) return [{ height: 0, draw: () => undefined }]
@@ -349,13 +351,15 @@ function addTable(out: FlowItem[], table: TableJson, ctx: BlockContext, s: Setti
     for (const cell of row.content) {
       if (cell.attrs.span === 1) {
         const text = cell.content.map(p => inlineText(p.content)).join(' ')
-        let natural = 0
+        // Marks of notes take room, too; and a column is never narrower than a letter.
+        let natural = cell.content.reduce((w, p) => w + (p.content ?? []).filter(n => n.type === 'footnote').length * size * 0.5, 0)
+        widest[c] = Math.max(widest[c]!, natural, size * 0.5)
         for (const word of text.split(/\s+/)) {
           const width = word ? style.frag(word).width : 0
           widest[c] = Math.max(widest[c]!, width)
           natural += (natural ? style.space : 0) + width
         }
-        want[c] = Math.max(want[c]!, natural + 0.5)
+        want[c] = Math.max(want[c]!, natural + 0.5, size * 0.5)
       }
       c += cell.attrs.span
     }
@@ -376,7 +380,7 @@ function addTable(out: FlowItem[], table: TableJson, ctx: BlockContext, s: Setti
       const span = Math.min(cell.attrs.span, columns - c)
       const width = widths.slice(c, c + span).reduce((a, b) => a + b, 0) + gutter * (span - 1)
       const inner: BlockContext = { ...ctx, measure: width }
-      const items = cell.content.flatMap(p => textItems(p.content, inner, { base: row.attrs.head ? ctx.bases.headCell : ctx.bases.cell, left: 0, right: 0, indent: 0, align: p.attrs.align === 'right' || p.attrs.align === 'center' ? p.attrs.align : 'left', hyphenate: false }, place, notes, { before: 0, after: 0, keepNext: false, breakable: false }))
+      const items = cell.content.flatMap(p => textItems(p.content, inner, { base: row.attrs.head ? ctx.bases.headCell : ctx.bases.cell, left: 0, right: 0, indent: 0, align: p.attrs.align === 'right' || p.attrs.align === 'center' ? p.attrs.align : 'left', hyphenate: false }, { section: ctx.section, block: p.attrs.id || place.block }, notes, { before: 0, after: 0, keepNext: false, breakable: false }))
       cells.push({ items, x: x[c]! })
       c += span
     }

@@ -47,7 +47,7 @@ export class Setter {
     const measure = spec.width - inside - style.margins.outside
     const lines = Math.floor((spec.height - style.margins.head - style.margins.foot) / style.text.leading)
     if (measure < style.text.size * 8 || lines < 8) throw new Fault('page-too-small', 'The margins leave no room for text on this trim.')
-    const ctx: Omit<BlockContext, 'section' | 'missing'> = { faces, style, bases: basesOf(style), measure, lines, assets: new Map(book.assets.map(a => [a.id, a])) }
+    const ctx: Omit<BlockContext, 'section' | 'missing'> = { faces, style, bases: basesOf(style), measure, noteMeasure: measure, lines, assets: new Map(book.assets.map(a => [a.id, a])) }
     const names = labels(book.sections)
     const key = `${this.styleKey(style)}|${measure}|${lines}|${book.data.language}`
 

@@ -93,7 +93,7 @@ describe('print, by hand', () => {
     const o = outlet('ostrevane')
     expect(specProblems(o, spec, 218)).toEqual([])
     expect(specProblems(o, { ...spec, trim: 'A4' })[0]).toMatch(/does not print A4/)
-    expect(specProblems(o, { ...spec, paper: 'vellum' })[0]).toMatch(/no paper called “vellum”/)
+    expect(specProblems(o, { ...spec, paper: 'parchment' })[0]).toMatch(/no paper called “parchment”/)
     expect(specProblems(o, spec, 20)[0]).toMatch(/20 fewer/)
     expect(specProblems(outlet('pellowick'), spec)[0]).toMatch(/ebooks only/)
     expect(roundPages(217, 2)).toBe(218)

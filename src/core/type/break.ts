@@ -275,12 +275,15 @@ function ragged(p: Paragraph, rules: BreakRules): BrokenParagraph {
   for (let i = 0; i < n; i++) {
     if (cost[i] === Infinity) continue
     let w = 0
+    // Words tied together stay on a line even where they are too wide for it: nothing may be lost.
+    let ended = false
     const room = width(line[i]!)
     for (let j = i; j < n; j++) {
       w += p.boxWidth[j]!
-      if (w > room + 0.01 && j > i) break
+      if (w > room + 0.01 && ended) break
       const gap = p.gap[j]!
       if (gap !== Gap.tie) {
+        ended = true
         const left = room - w
         const end = gap === Gap.end || gap === Gap.forced
         const c = cost[i]! + (end ? (left < 0 ? 1e6 : 0) : left < 0 ? 1e6 : left * left) + 1

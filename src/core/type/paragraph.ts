@@ -51,9 +51,8 @@ export class ParagraphBuilder {
     }
   }
 
-  /** A forced line end. */
+  /** A forced line end; at the very beginning there is no line to end. */
   lineBreak(): void {
-    this.ensure()
     this.close(Gap.forced, 0)
   }
 

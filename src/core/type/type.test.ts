@@ -141,6 +141,15 @@ describe('breaking lines', () => {
     expect(seen).toBeGreaterThan(0)
   })
 
+  test('words tied together are kept even where no line can hold them', () => {
+    for (const align of ['justify', 'left', 'center'] as const) for (const measure of [0.5, 20, 60]) {
+      const p = splitLong(paragraphOf('a\u00a0harbour\u00a0bell of brass'), measure)
+      const [b] = breakParagraph(p, { ...rules, measure, align })
+      expect(b!.count).toBeGreaterThan(0)
+      expect([...Array(b!.count).keys()].flatMap(i => linePieces(p, b!, i).frags.map(f => f.text)).join('')).toBe('aharbourbellofbrass')
+    }
+  })
+
   test('a string wider than the line is parted, not lost', () => {
     const long = 'https://example.org/' + 'abcdefghij'.repeat(30)
     const p = splitLong(paragraphOf(`See ${long} now`), 120)

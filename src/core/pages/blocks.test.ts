@@ -1,0 +1,281 @@
+import { beforeAll, describe, expect, test } from '@jest/globals'
+import { chapter, paragraph, setBook, shelf } from '../../../tests/support/core'
+import { type BlockJson, createBook, type DocJson, type InlineJson, type Section, type TextJson } from '../book'
+import { type ImageMark, LayerBuilder, type PageMarks, pageText, type PathMark, visitPage } from '../marks'
+import type { Face } from '../type'
+import { basesOf, type BlockContext, flowItems } from './blocks'
+import type { FlowItem } from './flow'
+import { harbourRoman, Setter, Typefaces } from '.'
+
+/** One run of glyphs as it stands on a page. */
+interface Run {
+  text: string
+  x: number
+  y: number
+  end: number
+  size: number
+  face: string
+}
+
+function runs(page: PageMarks): Run[] {
+  const out: Run[] = []
+  visitPage(page, v => {
+    if (!('text' in v)) return
+    const t = v.text
+    for (let i = 0; i < t.count; i++) {
+      const face = t.faces[t.face[i]!]! as Face
+      const [from, to] = [t.start[i]!, t.start[i + 1]!]
+      let text = ''
+      for (let g = from; g < to; g++) text += face.pairText(t.glyphs[g]!)
+      const last = t.glyphs[to - 1]!
+      out.push({ text, x: v.x + t.x[from]!, y: v.y + t.baseline[i]!, end: v.x + t.x[to - 1]! + (face.advance(face.pairGlyph(last)) / face.unitsPerEm) * t.size[i]! * t.stretch[i]!, size: t.size[i]!, face: face.key })
+    }
+  })
+  return out
+}
+
+const items = <T extends 'image' | 'path'>(page: PageMarks, kind: T): (T extends 'image' ? ImageMark : PathMark)[] => {
+  const out: (ImageMark | PathMark)[] = []
+  visitPage(page, v => {
+    if ('item' in v && v.item.kind === kind) out.push({ ...v.item, ...(v.item.kind === 'image' ? { x: v.item.x + v.x, y: v.item.y + v.y } : {}) } as ImageMark)
+  })
+  return out as never
+}
+
+const prose = 'The harbour lay below her as flat as a tray, and she wrote that in the margin of her rough book with the time beside it. '
+const text = (t: string, ...marks: TextJson['marks'] & object): TextJson => ({ type: 'text', text: t, ...(marks.length ? { marks } : {}) })
+let n = 0
+const withIds = (content: BlockJson[]): DocJson => {
+  const walk = (x: unknown): void => {
+    const node = x as { attrs?: { id?: string }; content?: unknown[] }
+    if (node.attrs && 'id' in node.attrs) node.attrs.id = `b${++n}`
+    node.content?.forEach(walk)
+  }
+  const doc = JSON.parse(JSON.stringify({ type: 'doc', content })) as DocJson
+  walk(doc)
+  return doc
+}
+const bookWith = (sections: Section[], more: object = {}) => ({ ...createBook('t', { title: 'The Book', contributors: [{ name: 'Orla Fenwright', role: 'aut' }], language: 'en-GB', imprint: { name: 'Saltgrass Lane Press', place: 'Merrow Sound' }, subjects: [], year: 2026 }, sections), ...more })
+const set = async (content: BlockJson[], more: object = {}): Promise<PageMarks[]> => {
+  const interior = await setBook(bookWith([chapter('s1', 'A Title', withIds(content))], more))
+  return interior.pages.slice(interior.starts.get('s1')!)
+}
+const p = (...content: InlineJson[]): BlockJson => ({ type: 'paragraph', attrs: { id: '', align: null }, content })
+const left = 0.73 * 72
+const right = 432 - 0.62 * 72
+const { size, leading } = harbourRoman.text
+
+describe('paragraphs', () => {
+  test('the first is flush with small capitals, the next are indented', async () => {
+    const page = runs((await set([p(text(prose)), p(text(prose)), p(text(prose))]))[0]!)
+    const first = page.findIndex(r => r.text.startsWith('The harbour'))
+    // A capital T leans out by a hair.
+    expect(page[first]!.x).toBeCloseTo(left, 0)
+    const starts = page.slice(first + 1).filter(r => r.text.startsWith('The harbour'))
+    for (const s of starts) expect(s.x).toBeCloseTo(left + 1.4 * size, 0)
+    expect(starts).toHaveLength(2)
+  })
+  test('every baseline stands on the grid', async () => {
+    for (const page of await set(Array(30).fill(p(text(prose + prose))) as BlockJson[])) for (const r of runs(page)) {
+      if (r.size !== size) continue
+      const row = (r.y - harbourRoman.margins.head - leading * 0.75) / leading
+      expect(Math.abs(row - Math.round(row))).toBeLessThan(0.01)
+    }
+  })
+  test('alignment is kept: right ends at the measure, centred has equal sides', async () => {
+    const page = runs((await set([p(text(prose)), { type: 'paragraph', attrs: { id: '', align: 'right' }, content: [text('to the right')] }, { type: 'paragraph', attrs: { id: '', align: 'center' }, content: [text('in the middle')] }]))[0]!)
+    expect(page.find(r => r.text === 'to the right')!.end).toBeCloseTo(right, 0)
+    const mid = page.find(r => r.text === 'in the middle')!
+    expect(mid.x - left).toBeCloseTo(right - mid.end, 0)
+  })
+  test('bold, italic, small capitals, raised and lowered', async () => {
+    const page = runs((await set([p(text('plain ')), p(text('strong ', { type: 'strong' }), text('stress ', { type: 'em' }), text('both ', { type: 'strong' }, { type: 'em' }), text('up', { type: 'superscript' }), text('down', { type: 'subscript' }))]))[0]!)
+    const face = (t: string): string => page.find(r => r.text.trim() === t)!.face
+    expect([face('strong'), face('stress'), face('both')]).toEqual(['eb-garamond/bold', 'eb-garamond/italic', 'eb-garamond/bold-italic'])
+    const base = page.find(r => r.text.trim() === 'strong')!.y
+    expect(page.find(r => r.text === 'up')!.y).toBeLessThan(base)
+    expect(page.find(r => r.text === 'down')!.y).toBeGreaterThan(base)
+    expect(page.find(r => r.text === 'up')!.size).toBeLessThan(size * 0.7)
+  })
+  test('italic inside a caption, which is italic, stands upright', async () => {
+    const asset = { id: 'a', type: 'image/png' as const, width: 600, height: 300 }
+    const page = runs((await set([p(text(prose)), { type: 'image', attrs: { id: '', asset: 'a', alt: 'x', decoration: false, share: 1 }, content: [text('the caption '), text('turned', { type: 'em' })] }], { assets: [asset] }))[0]!)
+    expect(page.find(r => r.text.startsWith('the caption'))!.face).toBe('eb-garamond/italic')
+    expect(page.find(r => r.text === 'turned')!.face).toBe('eb-garamond/regular')
+  })
+  test('a hard break ends its line without stretching it', async () => {
+    const page = runs((await set([p(text(prose)), p(text('short line'), { type: 'hard_break' }, text('and the next one'))]))[0]!)
+    const a = page.find(r => r.text === 'short line')!
+    expect(a.end).toBeLessThan(left + 120)
+    expect(page.find(r => r.text === 'and the next one')!.y - a.y).toBeCloseTo(leading, 3)
+  })
+})
+
+describe('other blocks', () => {
+  test('quotes and letters are inset on both sides, with a line above and below', async () => {
+    const page = runs((await set([p(text(prose)), { type: 'quote', attrs: { id: '' }, content: [paragraph('', prose + prose)] }, p(text('After it.'))]))[0]!)
+    const inset = 1.6 * size
+    const quoted = page.filter(r => r.size === size - 0.5)
+    expect(quoted.length).toBeGreaterThan(2)
+    for (const r of quoted) {
+      expect(r.x).toBeGreaterThan(left + inset - 4)
+      expect(r.end).toBeLessThan(right - inset + 4)
+    }
+    const after = page.find(r => r.text === 'After it.')!
+    expect(after.y - quoted.at(-1)!.y).toBeCloseTo(2 * leading, 3)
+  })
+  test('verse keeps its lines and indents; a turned line hangs; a stanza stands apart', async () => {
+    const lines = ['One for the ebb', 'two for the flow', 'three', 'four ' + prose + prose].map((t, i) => ({ type: 'line' as const, attrs: { indent: i === 1 ? 2 : 0, stanza: i === 2 }, content: [text(t)] }))
+    const page = runs((await set([p(text(prose)), { type: 'verse', attrs: { id: '' }, content: lines }]))[0]!)
+    const at = (t: string): Run => page.find(r => r.text.startsWith(t))!
+    expect(at('two').x - at('One').x).toBeCloseTo(2 * size, 1)
+    expect(at('three').y - at('two').y).toBeCloseTo(2 * leading, 3)
+    const turned = page.filter(r => r.y > at('four').y)
+    expect(turned.length).toBeGreaterThan(0)
+    for (const r of turned) expect(r.x - at('four').x).toBeCloseTo(1.5 * size, 1)
+  })
+  test('lists: marks in the margin, numbers from their start, one inside another', async () => {
+    const list: BlockJson = { type: 'list', attrs: { id: '', ordered: true, start: 9 }, content: [{ type: 'item', content: [paragraph('', 'ninth')] }, { type: 'item', content: [paragraph('', 'tenth'), { type: 'list', attrs: { id: '', ordered: false, start: 1 }, content: [{ type: 'item', content: [paragraph('', 'inner')] }] }] }] }
+    const page = runs((await set([p(text(prose)), list]))[0]!)
+    const at = (t: string): Run => page.find(r => r.text.trim() === t)!
+    expect(at('9.').end).toBeLessThan(at('ninth').x)
+    // Figures of unlike width end at the same place: marks are set to the right.
+    expect(at('9.').end).toBeCloseTo(at('10.').end, 1)
+    expect(at('inner').x).toBeGreaterThan(at('tenth').x + size)
+    expect(at('–').y).toBe(at('inner').y)
+  })
+  test('tables: columns do not meet, rows keep order, rules above, below and under the head', async () => {
+    const row = (head: boolean, ...cells: string[]) => ({ type: 'row' as const, attrs: { head }, content: cells.map(c => ({ type: 'cell' as const, attrs: { span: 1 }, content: [paragraph('', c)] })) })
+    const page = (await set([p(text(prose)), { type: 'table', attrs: { id: '' }, content: [row(true, 'Hour', 'What was seen'), row(false, '4', prose), row(false, '5', 'It turned.')] }]))[0]!
+    const r = runs(page)
+    const at = (t: string): Run => r.find(x => x.text.startsWith(t))!
+    expect(at('What').x).toBeGreaterThan(at('Hour').end)
+    expect(at('5').y).toBeGreaterThan(at('4').y + leading)
+    expect(at('It turned').x).toBeCloseTo(at('What').x, 1)
+    expect(items(page, 'path')).toHaveLength(3)
+    for (const path of items(page, 'path')) {
+      expect(Math.min(...path.path.xy)).toBeGreaterThanOrEqual(-1)
+      expect(path.path.xy[2]! - path.path.xy[0]!).toBeLessThanOrEqual(right - left + 1)
+    }
+  })
+  test('a small table keeps its natural width, in the middle', async () => {
+    const cell = (t: string) => ({ type: 'cell' as const, attrs: { span: 1 }, content: [paragraph('', t)] })
+    const page = (await set([p(text(prose)), { type: 'table', attrs: { id: '' }, content: [{ type: 'row', attrs: { head: false }, content: [cell('a'), cell('b')] }] }]))[0]!
+    const rule = items(page, 'path')[0]!.path.xy
+    expect(rule[2]! - rule[0]!).toBeLessThan(60)
+    expect(rule[0]! + rule[2]!).toBeCloseTo(right - left, 0)
+  })
+  test('pictures: in the measure, in proportion, no larger than their pixels allow, no higher than the page', async () => {
+    const place = async (width: number, height: number, share = 1): Promise<ImageMark> => {
+      const pages = await set([p(text(prose)), { type: 'image', attrs: { id: '', asset: 'a', alt: 'The bell', decoration: false, share } }, p(text(prose))], { assets: [{ id: 'a', type: 'image/png', width, height }] })
+      return pages.flatMap(x => items(x, 'image'))[0]!
+    }
+    const wide = await place(3000, 1500)
+    expect(wide.width).toBeCloseTo(right - left, 3)
+    expect(wide.width / wide.height).toBeCloseTo(2, 6)
+    expect((await place(3000, 1500, 0.5)).width).toBeCloseTo((right - left) / 2, 3)
+    expect((await place(300, 300)).width).toBeCloseTo(72, 6)
+    const tall = await place(2000, 9000)
+    expect(tall.height).toBeLessThan(648 - harbourRoman.margins.head - harbourRoman.margins.foot)
+    expect(tall.height / tall.width).toBeCloseTo(4.5, 6)
+    expect(wide.alt).toBe('The bell')
+  })
+  test('a scene break is an ornament between blank lines, and what follows is flush', async () => {
+    const page = (await set([p(text(prose)), { type: 'scene_break', attrs: { id: '' } }, p(text('Then it stopped.'))]))[0]!
+    const r = runs(page)
+    expect(items(page, 'path')).toHaveLength(3)
+    expect(r.find(x => x.text === 'Then it stopped.')!.x).toBeCloseTo(left, 0)
+  })
+  test('a page break begins a page; headings stay with what follows', async () => {
+    const pages = await set([p(text(prose)), { type: 'page_break', attrs: { id: '' } }, p(text('On the next.'))])
+    expect(pageText(pages[1]!)).toContain('On the next.')
+    const many = await set([...Array(60).keys()].flatMap((i): BlockJson[] => [{ type: 'heading', attrs: { id: '', level: 2 }, content: [text(`Head ${i}`)] }, p(text(prose))]))
+    for (const page of many) {
+      const lines = runs({ ...page, layers: page.layers.slice(0, 1) })
+      if (lines.length) expect(lines.at(-1)!.text).not.toMatch(/^Head \d+$/)
+    }
+  })
+})
+
+describe('notes', () => {
+  const note = (t: string): InlineJson => ({ type: 'footnote', attrs: { id: '' }, content: [text(t)] })
+  test('stand at the foot of the page that calls them, numbered through the chapter, under a hairline', async () => {
+    const pages = await set([p(text(prose), note('The first note.'), text(prose)), ...Array(20).fill(p(text(prose))) as BlockJson[], p(text('Here'), note('The second note.'), text(' it is.'))])
+    const first = runs(pages[0]!)
+    const mark = first.find(r => r.text === '1' && r.size < size * 0.7)!
+    const foot = first.find(r => r.text.includes('first note'))!
+    expect(foot.y).toBeGreaterThan(Math.max(...first.filter(r => r.size === size).map(r => r.y)))
+    expect(mark.y).toBeLessThan(foot.y)
+    expect(items(pages[0]!, 'path')).toHaveLength(1)
+    const other = pages.find(x => pageText(x).includes('second note'))!
+    expect(pageText(other).replace(/\n/g, '')).toContain('Here2 it is.')
+    // On the foot of a full page, whatever the text above: the last line of notes ends the block.
+    expect(foot.y).toBeLessThan(648 - harbourRoman.margins.foot + 1)
+  })
+  test('a note longer than its page goes on upon the next, whole and in order', async () => {
+    const long = Array(60).fill('Her hand is in all nineteen of the reading books from the fourth year on.').join(' ')
+    const pages = await set([...Array(6).fill(p(text(prose))) as BlockJson[], p(text(prose.repeat(4)), note(long), text(prose.repeat(6))), p(text(prose.repeat(9)))])
+    const notes = pages.flatMap(x => runs(x).filter(r => r.size === 9))
+    expect(notes.map(r => r.text).join(' ').replace(/\u00ad /g, '').replace(/\s+/g, ' ')).toContain(long.slice(0, 300))
+    for (const page of pages) for (const r of runs(page)) if (r.size === 9) expect(r.y).toBeLessThan(648 - harbourRoman.margins.foot + 2)
+    expect(new Set(pages.map((x, i) => (runs(x).some(r => r.size === 9) ? i : -1)).filter(i => i >= 0)).size).toBeGreaterThan(1)
+  })
+})
+
+describe('heads, folios and made pages', () => {
+  test('author on the left, section on the right, none on openings; folios in the middle of the foot', async () => {
+    const interior = await setBook(bookWith([chapter('s1', 'The Bell', withIds(Array(90).fill(p(text(prose))) as BlockJson[]))]))
+    const start = interior.starts.get('s1')!
+    expect(interior.pages[start]!.layers).toHaveLength(1)
+    for (const page of interior.pages.slice(start + 1).filter(x => x.layers.length)) {
+      const furniture = runs({ ...page, layers: page.layers.slice(1) })
+      expect(furniture.map(r => r.text)).toEqual([page.side === 'verso' ? 'Orla Fenwright' : 'The Bell', page.label])
+      const x = page.layers[0]!.x
+      for (const r of furniture) expect((r.x + r.end) / 2).toBeCloseTo(x + (right - left) / 2, -0.5)
+    }
+  })
+  test('a head too long for the measure is shortened, not squeezed', async () => {
+    const interior = await setBook(bookWith([chapter('s1', 'A Title That Goes On and On '.repeat(8).trim(), withIds(Array(90).fill(p(text(prose))) as BlockJson[]))]))
+    const recto = interior.pages.slice(interior.starts.get('s1')! + 1).find(x => x.side === 'recto')!
+    const head = runs({ ...recto, layers: recto.layers.slice(1) })[0]!
+    expect(head.text).toMatch(/…$/)
+    expect(head.end - head.x).toBeLessThan(right - left)
+  })
+  test('title and copyright pages say what the data says, and nothing else', async () => {
+    const interior = await new Setter(shelf).set(bookWith([chapter('s1', 'A', withIds([p(text(prose))]))]), harbourRoman, { width: 432, height: 648, inside: 0, isbn: '9780000000002' })
+    expect(pageText(interior.pages[0]!).split('\n')).toEqual(['The Book', 'Orla Fenwright', 'Saltgrass Lane Press', 'Merrow Sound'])
+    expect(pageText(interior.pages[1]!).split('\n')).toEqual(['The Book', 'Copyright © 2026 Orla Fenwright', 'All rights reserved.', 'Published by Saltgrass Lane Press, Merrow Sound', 'ISBN 978-000000000-2'])
+  })
+})
+
+describe('items', () => {
+  let ctx: BlockContext
+  beforeAll(async () => {
+    ctx = { faces: await Typefaces.load(harbourRoman, 'en-GB', shelf), style: harbourRoman, bases: basesOf(harbourRoman), measure: 334, noteMeasure: 334, lines: 37, section: 's', assets: new Map(), missing: () => undefined }
+  })
+  const lines = (i: FlowItem): number => i.variants[0]!.lines
+  test('a larger heading takes whole lines of the grid', () => {
+    const [h] = flowItems(withIds([{ type: 'heading', attrs: { id: '', level: 1 }, content: [text('A heading of the first level')] }]), ctx, false)
+    expect(lines(h!)).toBe(2)
+    expect(h).toMatchObject({ keepNext: true, breakable: false, before: 2, after: 1 })
+  })
+  test('an empty paragraph makes nothing; a table with no words still has its rows', () => {
+    expect(flowItems({ type: 'doc', content: [paragraph('b1', '')] }, ctx, false)).toEqual([])
+    const cell = { type: 'cell' as const, attrs: { span: 1 }, content: [paragraph('', '')] }
+    expect(flowItems(withIds([{ type: 'table', attrs: { id: '' }, content: [{ type: 'row', attrs: { head: false }, content: [cell, cell] }] }]), ctx, false)).toHaveLength(1)
+  })
+  test('drawing part of an item draws those lines and no others', () => {
+    const [item] = flowItems(withIds([p(text(prose.repeat(6)))]), ctx, false)
+    const part = (from: number, to: number): string => {
+      const out = new LayerBuilder()
+      item!.draw(out, 0, from, to, 0, () => undefined)
+      const t = out.build().text
+      let s = ''
+      if (t) for (let g = 0; g < t.glyphs.length; g++) s += t.faces[0]!.pairText(t.glyphs[g]!)
+      return s.replace(/\s|\u00ad/g, '')
+    }
+    const all = part(0, lines(item!))
+    expect(part(0, 3) + part(3, lines(item!))).toBe(all)
+    expect(part(2, 2)).toBe('')
+  })
+})
