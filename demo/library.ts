@@ -1,6 +1,6 @@
 import { readFile, writeFile, mkdir } from 'node:fs/promises'
 import { join } from 'node:path'
-import { type Book, docWords } from '@/core/book'
+import type { Book } from '@/core/book'
 import { writeProject } from '@/core/archive'
 import { readManuscript } from '@/core/intake'
 
@@ -32,5 +32,3 @@ export async function writeLibrary(root: string): Promise<void> {
   await writeFile(join(out, 'tidewardens-almanac.porchlight'), await almanac(root))
   await writeFile(join(out, 'library.json'), JSON.stringify({ books: ['tidewardens-almanac.porchlight'] }) + '\n')
 }
-
-export const wordsOf = (book: Book): number => book.sections.reduce((n, s) => n + (s.made ? 0 : docWords(s.doc)), 0)

@@ -89,11 +89,11 @@ export function splitSection(book: Book, id: string, blockId: string): Book {
     title = inlineText(first.content)
     tail = tail.slice(1)
   }
-  const first_ = { ...s, doc: docOf(head) }
+  const shortened = { ...s, doc: docOf(head) }
   const second: Section = { ...s, id: freshSectionId(book), title, doc: docOf(tail), evidence: undefined }
   delete second.subtitle
   delete second.evidence
-  return withSections(book, [...book.sections.slice(0, at), first_, second, ...book.sections.slice(at + 1)])
+  return withSections(book, [...book.sections.slice(0, at), shortened, second, ...book.sections.slice(at + 1)])
 }
 
 // A title is plain text: notes and breaks in a heading keep it a heading.

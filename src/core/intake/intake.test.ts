@@ -1,6 +1,7 @@
 import { beforeAll, describe, expect, test } from '@jest/globals'
 import { AlignmentType, CommentRangeEnd, CommentRangeStart, CommentReference, DeletedTextRun, Document, ExternalHyperlink, FootnoteReferenceRun, HeadingLevel, ImageRun, InsertedTextRun, LevelFormat, Packer, PageBreak, Paragraph, Table, TableCell, TableRow, TextRun } from 'docx'
 import { createCanvas } from '@napi-rs/canvas'
+import { randomBytes } from 'node:crypto'
 import fc from 'fast-check'
 import { strToU8, zipSync } from 'fflate'
 import mammoth from 'mammoth'
@@ -194,6 +195,11 @@ describe('files that are not what they say', () => {
     const big = zipSync({ 'word/document.xml': new Uint8Array(120e6) })
     expect(code('a.docx', big)).toBe('bomb')
     expect(() => readZip(zipSync(Object.fromEntries([...Array(6000)].map((_, i) => [`f${i}`, new Uint8Array(1)]))), () => true)).toThrow(/too many parts/)
+  })
+  test('more text than any book is refused before it is read', () => {
+    expect(code('a.txt', strToU8('x\n\n'.repeat(700_000)))).toBe('too-large')
+    expect(code('a.md', new Uint8Array(33e6).fill(97))).toBe('too-large')
+    expect(code('a.docx', docx(`<w>${randomBytes(26e6).toString('hex')}</w>`))).toBe('too-large')
   })
   test('huge numbers in a document do no harm', () => {
     const w = 'xmlns:w="http://schemas.openxmlformats.org/wordprocessingml/2006/main"'

@@ -19,6 +19,9 @@ export function sniff(bytes: Uint8Array): FileKind {
 }
 
 const MOST_BYTES = 300e6
+/** Plain text beyond this, in bytes or in lines, is no manuscript. */
+const MOST_TEXT = 32e6
+const MOST_LINES = 600_000
 
 /** Reads a manuscript: .docx, Markdown or plain text. Throws a Fault with one plain sentence where it cannot. `pictures` are files beside a Markdown text. */
 export function readManuscript(name: string, bytes: Uint8Array, pictures?: Map<string, Uint8Array>): Understood {
@@ -42,6 +45,7 @@ export function readManuscript(name: string, bytes: Uint8Array, pictures?: Map<s
       return finished(understand(readDocx(bytes), name))
     default: {
       if (ending === 'docx') throw new Fault('damaged', 'This file is damaged: its name says .docx, but it is no such document inside.')
+      if (bytes.length > MOST_TEXT || countLines(bytes) > MOST_LINES) throw new Fault('too-large', 'This text is longer than any book; it is not read.')
       const text = decodeText(bytes)
       if (!text.trim()) throw new Fault('empty', 'This file is empty.')
       const raw = ending === 'md' || ending === 'markdown' ? readMarkdown(text, pictures) : readPlainText(text)
@@ -54,6 +58,12 @@ function finished(u: Understood): Understood {
   const words = u.book.sections.some(s => s.title || s.doc.content.some(b => b.type !== 'paragraph' || b.content?.length))
   if (!words) throw new Fault('empty', 'This document has no text in it.')
   return u
+}
+
+function countLines(bytes: Uint8Array): number {
+  let n = 0
+  for (const b of bytes) if (b === 10) n++
+  return n
 }
 
 function containsUtf16(bytes: Uint8Array, word: string): boolean {

@@ -9,6 +9,8 @@ export interface XmlElement {
 }
 
 const MOST_DEPTH = 400
+/** A text part of half a million words is about 30 MB; what is larger is not a book. */
+const MOST_XML = 48e6
 
 /** The prefixes that this reader speaks of, by namespace; documents may use others. */
 const prefixes: Record<string, string> = {
@@ -24,6 +26,7 @@ const prefixes: Record<string, string> = {
 
 /** Parses XML into a tree. Documents that declare entities or types are refused: nothing a word processor writes needs them. */
 export function parseXml(bytes: Uint8Array, what: string): XmlElement {
+  if (bytes.length > MOST_XML) throw new Fault('too-large', `This file is larger than any book: ${what} takes ${Math.round(bytes.length / 1e6)} MB.`)
   const text = decodeXml(bytes)
   const root: XmlElement = { name: '', attrs: {}, children: [] }
   const stack: XmlElement[] = [root]

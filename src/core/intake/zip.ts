@@ -1,5 +1,5 @@
 import { Unzip, UnzipInflate } from 'fflate'
-import { Fault } from '../trade'
+import { Fault, joinBytes } from '../trade'
 
 /** Limits for archives from outside: an archive must not be able to fill memory or time. */
 export interface ZipLimits {
@@ -41,7 +41,7 @@ export function readZip(bytes: Uint8Array, wanted: (name: string) => boolean, li
         throw fault
       }
       if (chunk.length) chunks.push(chunk)
-      if (final) out.set(file.name, joined(chunks, size))
+      if (final) out.set(file.name, joinBytes(chunks))
     }
     file.start()
   })
@@ -67,15 +67,4 @@ function entriesTold(bytes: Uint8Array): number | undefined {
     if (bytes[i] === 0x50 && bytes[i + 1] === 0x4b && bytes[i + 2] === 5 && bytes[i + 3] === 6) return bytes[i + 10]! | (bytes[i + 11]! << 8)
   }
   return undefined
-}
-
-function joined(chunks: Uint8Array[], size: number): Uint8Array {
-  if (chunks.length === 1) return chunks[0]!
-  const all = new Uint8Array(size)
-  let at = 0
-  for (const c of chunks) {
-    all.set(c, at)
-    at += c.length
-  }
-  return all
 }

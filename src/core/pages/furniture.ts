@@ -1,6 +1,6 @@
 import type { LayerBuilder } from '../marks'
 import { setFrag, type TextStyle } from '../type'
-import type { BlockContext } from './blocks'
+import type { BlockContext } from './context'
 
 const nowhere = { section: '', block: '' }
 

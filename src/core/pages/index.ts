@@ -1,4 +1,4 @@
-export { baselineIn } from './blocks'
+export { baselineIn } from './context'
 export * from './interior'
 export { copyrightLines } from './made'
 export type { Unmet } from './paginate'

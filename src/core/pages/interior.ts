@@ -2,7 +2,7 @@ import { authorLine, type Book, labels, roles, roman, type Section, type Section
 import { type Layer, LayerBuilder, type PageMarks } from '../marks'
 import { Fault, type Ticker } from '../trade'
 import type { FontShelf } from '../type'
-import { type BlockContext, basesOf } from './blocks'
+import { type BlockContext, basesOf } from './context'
 import { folio, runningHead } from './furniture'
 import { type ContentsEntry, contentsItems, copyrightPage, halfTitlePage, titlePage } from './made'
 import { setSection, type SetSection, type SetStats } from './section'

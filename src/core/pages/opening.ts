@@ -1,7 +1,7 @@
 import type { MarkPlace } from '../marks'
 import type { Section, SectionLabel } from '../book'
 import { breakParagraph, type BreakRules, linePieces, type Paragraph, ParagraphBuilder, setLine } from '../type'
-import type { BlockContext } from './blocks'
+import type { BlockContext } from './context'
 import type { FlowItem } from './flow'
 import type { TextBase } from './typefaces'
 

@@ -1,6 +1,6 @@
 import { PDFName, type PDFRef } from '@cantoo/pdf-lib'
 import { type Layer, type PageMarks, visitPage } from '../marks'
-import type { Ticker } from '../trade'
+import { joinBytes, type Ticker } from '../trade'
 import type { Face } from '../type'
 import { type ContentResources, pageContent } from './content'
 import { PdfFile, type Sink } from './file'
@@ -23,18 +23,8 @@ export interface PdfOptions {
 /** A whole PDF in memory, for when it goes nowhere else. */
 export async function pdfBytes(pages: PageMarks[], options: PdfOptions, subsetter: Subsetter, pictures: PictureSource, ticker?: Ticker): Promise<Uint8Array> {
   const chunks: Uint8Array[] = []
-  let size = 0
-  await writePdf(pages, options, subsetter, pictures, chunk => {
-    chunks.push(chunk)
-    size += chunk.length
-  }, ticker)
-  const all = new Uint8Array(size)
-  let at = 0
-  for (const c of chunks) {
-    all.set(c, at)
-    at += c.length
-  }
-  return all
+  await writePdf(pages, options, subsetter, pictures, chunk => chunks.push(chunk), ticker)
+  return joinBytes(chunks)
 }
 
 /** Writes pages of marks as a press-ready PDF into a sink, chunk by chunk. */

@@ -5,7 +5,7 @@ import { zlibSync } from 'fflate'
 type Literal = unknown
 
 /** Takes the bytes of a file as they are made, in order. Chunks are not kept by the writer: a sink may hand them on at once. */
-export type Sink = (chunk: Uint8Array) => void
+export type Sink = (chunk: Uint8Array) => unknown
 
 /**
  * A PDF that is written as it is made: objects go to the sink as they come, the cross-reference table last. Object numbers are

@@ -93,7 +93,7 @@ export function breakParagraph(p: Paragraph, rules: BreakRules): BrokenParagraph
 }
 
 // Feasible ends of a line at one point, the best for each line number and fitness: parallel arrays, reused.
-let ends_ = 0
+let feasible = 0
 const cLine: number[] = [], cFit: number[] = [], cDem: number[] = [], cFrom: number[] = [], cLadder: number[] = []
 
 function attempt(p: Paragraph, rules: BreakRules, tolerance: number): Omit<BrokenParagraph, 'loose'>[] | undefined {
@@ -108,7 +108,7 @@ function attempt(p: Paragraph, rules: BreakRules, tolerance: number): Omit<Broke
 
   // Tries to end a line at a point for every active node; feasible ends become candidates.
   const tryEnd = (endW: number, endG: number, hangRight: number, penalty: number, hyphen: boolean, final: boolean, forced: boolean, drop: boolean): void => {
-    ends_ = 0
+    feasible = 0
     let kept = 0
     for (let k = 0; k < active.length; k++) {
       const a = active[k]!
@@ -149,9 +149,9 @@ function attempt(p: Paragraph, rules: BreakRules, tolerance: number): Omit<Broke
         dem += nDem[a]!
         const line = nLine[a]! + 1
         let c = 0
-        while (c < ends_ && (cLine[c] !== line || cFit[c] !== fit)) c++
-        if (c === ends_ || dem < cDem[c]!) {
-          if (c === ends_) ends_++
+        while (c < feasible && (cLine[c] !== line || cFit[c] !== fit)) c++
+        if (c === feasible || dem < cDem[c]!) {
+          if (c === feasible) feasible++
           cLine[c] = line
           cFit[c] = fit
           cDem[c] = dem
@@ -165,10 +165,10 @@ function attempt(p: Paragraph, rules: BreakRules, tolerance: number): Omit<Broke
   }
 
   const accept = (frag: number, char: number, w: number, g: number, hangLeft: number): void => {
-    for (let c = 0; c < ends_; c++) {
+    for (let c = 0; c < feasible; c++) {
       // A start that another of the same line beats by more than a change of fitness costs can never win.
       let beaten = false
-      for (let d = 0; d < ends_; d++) if (cLine[d] === cLine[c] && cDem[d]! + FITNESS < cDem[c]!) beaten = true
+      for (let d = 0; d < feasible; d++) if (cLine[d] === cLine[c] && cDem[d]! + FITNESS < cDem[c]!) beaten = true
       if (!beaten) active.push(node(frag, char, cLine[c]!, cFit[c]!, cFrom[c]!, cLadder[c]!, w, g, hangLeft, cDem[c]!))
     }
   }
@@ -186,7 +186,7 @@ function attempt(p: Paragraph, rules: BreakRules, tolerance: number): Omit<Broke
         if (frag.text.length >= 5) {
           for (const d of frag.style.divisions(frag)) {
             tryEnd(fragW + d.before + frag.style.hyphenWidth, G, optical ? frag.style.hyphenWidth * 0.6 : 0, HYPHEN, true, false, false, false)
-            if (ends_) accept(f, d.at, fragW + d.before, G, 0)
+            if (feasible) accept(f, d.at, fragW + d.before, G, 0)
           }
         }
         fragW += frag.width
@@ -205,11 +205,11 @@ function attempt(p: Paragraph, rules: BreakRules, tolerance: number): Omit<Broke
     const forced = gap === Gap.forced
     tryEnd(W + bw, G, hangRight, gap === Gap.none ? DASH : 0, false, final, forced, true)
     if (final) {
-      for (let c = 0; c < ends_; c++) ends.push({ node: node(end, 0, cLine[c]!, cFit[c]!, cFrom[c]!, 0, 0, 0, 0, cDem[c]!), line: cLine[c]!, dem: cDem[c]! })
+      for (let c = 0; c < feasible; c++) ends.push({ node: node(end, 0, cLine[c]!, cFit[c]!, cFrom[c]!, 0, 0, 0, 0, cDem[c]!), line: cLine[c]!, dem: cDem[c]! })
       break
     }
     if (forced) active = []
-    if (ends_) accept(end, 0, nextW, nextG, optical && i + 1 < boxes ? p.frags[end]!.hangLeft : 0)
+    if (feasible) accept(end, 0, nextW, nextG, optical && i + 1 < boxes ? p.frags[end]!.hangLeft : 0)
     if (!active.length) return tolerance === Infinity ? overfull(p, rules) : undefined
     W = nextW
     G = nextG

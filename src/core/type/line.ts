@@ -93,7 +93,7 @@ export function setLine(out: LayerBuilder, pieces: LinePieces, rules: BreakRules
     // A line without a gap cannot be filled; a single word is never spaced out.
     else if (diff >= 0) scale = 1
   } else if (!justify && rules.align !== 'left') pen = x + indent + (rules.align === 'center' ? diff / 2 : diff)
-  let gaps_ = 0
+  let gapCount = 0
   let firstGap = 0
   for (let i = 0; i < frags.length; i++) {
     const f = frags[i]!
@@ -103,10 +103,10 @@ export function setLine(out: LayerBuilder, pieces: LinePieces, rules: BreakRules
       out.run(f.style.face, f.style.size, scale, y, f.style.colour, place)
       out.glyph(f.style.spacePair, pen)
       pen += g * factor
-      if (!gaps_++) firstGap = g
+      if (!gapCount++) firstGap = g
     }
   }
-  return { gap: gaps_ ? firstGap * factor : 0, naturalGap: firstGap, full: full && gaps_ > 0, scale, over: Math.max(0, -(room - natural) - (glue * rules.shrink + width * rules.scaling) - 0.05), hyphen }
+  return { gap: gapCount ? firstGap * factor : 0, naturalGap: firstGap, full: full && gapCount > 0, scale, over: Math.max(0, -(room - natural) - (glue * rules.shrink + width * rules.scaling) - 0.05), hyphen }
 }
 
 /** Sets one piece from `x`; returns where it ends. */

@@ -1,0 +1,51 @@
+import type { InlineJson } from '../book'
+import type { MarkPlace } from '../marks'
+import { breakParagraph, type BreakRules, type BrokenParagraph, linePieces, type Paragraph, setLine, splitLong } from '../type'
+import { baselineIn, type BlockContext } from './context'
+import type { FlowNote } from './flow'
+import { buildText, rulesFor } from './text'
+
+/** A note set for the foot of a page, in parts no longer than a third of it. */
+export function setNote(note: Extract<InlineJson, { type: 'footnote' }>, mark: string, ctx: BlockContext, place: MarkPlace): FlowNote[] {
+  const { leading } = ctx.style.notes
+  const base = ctx.bases.note
+  const p = buildText([{ type: 'text', text: mark, marks: [{ type: 'superscript' }] }, { type: 'text', text: '\u00a0' }, ...(note.content ?? [])], ctx, base, place, () => '')
+  const rules: BreakRules = { ...rulesFor(ctx, { base, left: 0, right: 0, indent: 0, align: ctx.style.text.align, hyphenate: ctx.style.text.hyphenate }, ctx.measure), indents: [], measure: ctx.noteMeasure }
+  const fitted = splitLong(p, rules.measure)
+  const b = breakParagraph(fitted, rules)[0]
+  if (!b) return [{ height: 0, draw: () => undefined }]
+  const most = Math.max(4, Math.floor((ctx.lines * ctx.style.text.leading) / 3 / leading))
+  const parts: FlowNote[] = []
+  for (let from = 0; from < b.count; from += most) {
+    const to = Math.min(b.count, from + most)
+    const part: FlowNote = {
+      height: (to - from) * leading,
+      draw: (out, y, report) => {
+        for (let i = from; i < to; i++) report(setLine(out, linePieces(fitted, b, i), rules, 0, 0, y + (i - from) * leading + baselineIn(leading), place))
+      },
+    }
+    if (from) continuations.add(part)
+    parts.push(part)
+  }
+  return parts
+}
+
+/** The notes of a paragraph by the line that calls each. */
+export function notesByLine(p: Paragraph, b: BrokenParagraph, called: FlowNote[], rowsALine: number): { line: number; note: FlowNote }[] {
+  const out: { line: number; note: FlowNote }[] = []
+  // A long note comes in parts; each part beyond the first goes with a later line, so that it may stand on a later page.
+  let k = 0
+  for (const n of p.notes) {
+    const frag = p.boxStart[n.box + 1]! - 1
+    let line = 0
+    while (line < b.count - 1 && b.toFrag[line]! <= frag) line++
+    do {
+      out.push({ line: line * rowsALine, note: called[k++]! })
+      line = Math.min(b.count - 1, line + 1)
+    } while (k < called.length && isContinuation(called[k]!))
+  }
+  return out
+}
+
+const continuations = new WeakSet<FlowNote>()
+const isContinuation = (n: FlowNote): boolean => continuations.has(n)

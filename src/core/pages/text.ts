@@ -1,0 +1,53 @@
+import type { InlineJson } from '../book'
+import type { MarkPlace } from '../marks'
+import { type BreakRules, type Paragraph, ParagraphBuilder } from '../type'
+import type { BlockContext } from './context'
+import { markBits, type TextBase } from './typefaces'
+
+/** How one text is set: its face, insets in points, first-line indent, alignment. */
+export interface TextSetting {
+  base: TextBase
+  left: number
+  right: number
+  /** First-line indent, points; negative hangs. */
+  indent: number
+  align: BreakRules['align']
+  hyphenate: boolean
+}
+
+/** The rules for breaking a text at a measure. */
+export function rulesFor(ctx: BlockContext, t: TextSetting, measure: number): BreakRules {
+  const { text } = ctx.style
+  return {
+    measure, align: t.align, stretch: text.stretch, shrink: text.shrink, scaling: text.scaling, hyphenate: t.hyphenate, ladder: text.ladder, optical: text.optical,
+    // A hanging first line is longer: it takes a negative indent of its own.
+    indents: [t.indent, 0], leastLastLine: text.size * 2.6,
+  }
+}
+
+/** Collects inline content into a paragraph; `onNote` is told of each note and gives its mark. */
+export function buildText(content: InlineJson[] | undefined, ctx: BlockContext, base: TextBase, place: MarkPlace, onNote: (note: Extract<InlineJson, { type: 'footnote' }>) => string, lead = 0): Paragraph {
+  const b = new ParagraphBuilder()
+  let left = lead
+  for (const n of content ?? []) {
+    if (n.type === 'text') {
+      const bits = markBits(n.marks)
+      let rest = n.text
+      if (left > 0 && bits === 0) {
+        const words = new RegExp(`^(?:\\s*\\S+){1,${left}}`).exec(rest)?.[0] ?? ''
+        left -= words.trim().split(/\s+/).filter(Boolean).length
+        // The lead-in stops at the end of a sentence or clause rather than run over it.
+        const stop = /^[^.!?;:—]*[.!?;:—]/.exec(words)?.[0]
+        const set = stop && stop.length < words.length ? stop : words
+        if (set !== words) left = 0
+        b.text(set, ctx.faces.of(ctx.bases.leadIn))
+        rest = rest.slice(set.length)
+      } else left = 0
+      if (rest) b.text(rest, ctx.faces.of(base, bits))
+    } else if (n.type === 'hard_break') b.lineBreak()
+    else b.note(n.attrs.id, onNote(n), ctx.faces.of(base, 8))
+  }
+  const p = b.build()
+  for (const m of p.missing) ctx.missing(m, place.block)
+  return p
+}
