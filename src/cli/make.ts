@@ -6,7 +6,7 @@ import { printChain } from '@/core/chain'
 import { frontPage, lampOverTide } from '@/core/cover'
 import { writeEpub } from '@/core/epub'
 import { profileOf } from '@/core/outlets'
-import { evenness, pageStarts, Setter, shippedStyles } from '@/core/pages'
+import { evenness, pageStarts, Setter, shippedStyles, withChanges } from '@/core/pages'
 import { pdfBytes } from '@/core/pdf'
 import { Fault, parseIsbn, parseTrim, type PrintSpec } from '@/core/trade'
 import { FontShelf } from '@/core/type'
@@ -27,8 +27,9 @@ export async function runMake(args: string[]): Promise<void> {
   const profile = profileOf(values.outlet ?? edition?.outlets[0] ?? 'ostrevane')
   const trim = parseTrim(values.trim ?? edition?.trim ?? '6x9in')
   if (!trim) throw new Fault('trim', `“${values.trim}” is no trim: write it like 6x9in, 156x234mm or A5.`)
-  const style = shippedStyles.find(s => s.id === (values.style ?? edition?.style ?? shippedStyles[0]!.id))
-  if (!style) throw new Fault('style', `There is no style “${values.style}”: known are ${shippedStyles.map(s => s.id).join(', ')}.`)
+  const shipped = shippedStyles.find(s => s.id === (values.style ?? edition?.style ?? shippedStyles[0]!.id))
+  if (!shipped) throw new Fault('style', `There is no style “${values.style}”: known are ${shippedStyles.map(s => s.id).join(', ')}.`)
+  const style = withChanges(shipped, values.style ? undefined : edition?.styleChanges)
   const isbnText = values.isbn ?? edition?.isbn ?? opened.isbn
   const isbn = isbnText ? parseIsbn(isbnText) : undefined
   if (isbnText && !isbn) throw new Fault('isbn', `“${isbnText.slice(0, 40)}” is no ISBN: its check figure is wrong.`)

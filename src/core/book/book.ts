@@ -69,7 +69,9 @@ export interface Edition {
   paper?: string
   ink?: Ink
   outlets: string[]
+  /** Id of a style, and this edition's own departures from it by path (see docs/formats.md). */
   style: string
+  styleChanges?: Record<string, number | boolean | string>
   /** List price in minor units of US dollars. */
   price?: number
 }

@@ -174,6 +174,11 @@ describe('cutting into pages', () => {
     }), { numRuns: 300 })
   })
 
+  test('what cannot be parted and is higher than a page is set all the same, and loses nothing', () => {
+    const { pages } = paginate([line(3), line(50, { breakable: false }), line(3)], frame)
+    expect(pages.flatMap(p => p.placements.map(s => [s.item, s.to - s.from]))).toEqual([[0, 3], [1, 50], [2, 3]])
+  })
+
   test('a note stands on the page that calls it, and the text makes room', () => {
     const note = { height: 40, draw: () => undefined }
     const items = [line(18), line(6, { variants: [{ lines: 6, cost: 0, notes: [{ line: 1, note }] }] }), line(10)]

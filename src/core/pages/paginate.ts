@@ -165,7 +165,7 @@ export function paginate(items: FlowItem[], frame: PageFrame): { pages: CutPage[
     if (onOldPage) turn(0)
     if (fit === rest) return
     if (item.breakable) for (let k = fit; k >= Math.max(1, fit - 2); k--) turn(k)
-    if (!onOldPage && fit === 0) {
+    if (!onOldPage && (fit === 0 || !item.breakable)) {
       // Nothing fits on an empty page: set one line (or the whole of what cannot be parted) all the same.
       if (item.breakable && rest > 1) return turn(1)
       let h = noteHeight

@@ -20,8 +20,8 @@ export function textItems(content: InlineJson[] | undefined, ctx: BlockContext, 
   const broken = breakParagraph(fitted, rules)
   const leading = ctx.style.text.leading
   const best = broken[0]!
-  // A text larger than the grid's line takes as many grid lines as it needs.
-  const rowsALine = Math.max(1, Math.ceil((t.base.size * 1.12) / leading - 1e-6))
+  // A text larger than the body's takes as many lines of the grid as it needs; the body itself may be set solid.
+  const rowsALine = t.base.size > ctx.style.text.size ? Math.max(1, Math.ceil((t.base.size * 1.12) / leading - 1e-6)) : 1
   const variants = broken.map((b): FlowVariant => ({
     lines: b.count * rowsALine,
     cost: b === best ? 0 : 60 + Math.min(3e3, Math.max(0, b.demerits - best.demerits) / 60),
