@@ -2,6 +2,8 @@
 export interface SillFigure {
   name: string
   value: string
+  /** What it was before the last change, where that moved it. */
+  was?: string
 }
 
 /** The strip of live figures along the foot, and what now wants the author. */
@@ -11,7 +13,8 @@ export function Sill({ figures, asks }: { figures: SillFigure[]; asks?: string }
       {figures.map(f => (
         <span className="figure" key={f.name}>
           {f.name}
-          <b>{f.value}</b>
+          {f.was && <s aria-label={`was ${f.was}`}>{f.was}</s>}
+          {f.value && <b>{f.value}</b>}
         </span>
       ))}
       {asks && <span className="asks">{asks}</span>}

@@ -1,5 +1,5 @@
 import * as Comlink from 'comlink'
-import type { PressApi } from './press'
+import type { PressApi } from './press.worker'
 
 export type PressClient = Comlink.Remote<PressApi>
 
@@ -7,5 +7,5 @@ let client: PressClient | undefined
 
 /** The press worker, started when first asked for. */
 export function press(): PressClient {
-  return (client ??= Comlink.wrap<PressApi>(new Worker(new URL('./press.ts', import.meta.url), { type: 'module' })))
+  return (client ??= Comlink.wrap<PressApi>(new Worker(new URL('./press.worker.ts', import.meta.url), { type: 'module' })))
 }

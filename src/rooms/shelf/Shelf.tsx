@@ -1,10 +1,11 @@
 'use client'
+import Link from 'next/link'
 import { App, Button, Form, Input, type InputRef, Modal } from 'antd'
 import { useEffect, useMemo, useRef, useState } from 'react'
 import { Lamp, type LampState, lampWords } from '@/parts/Lamp'
 import { Sill } from '@/parts/Sill'
 import { formatTrim } from '@/core/trade'
-import type { EditionOutlook } from '@/workers/press'
+import type { EditionOutlook } from '@/workers/press.worker'
 import { beginBook, bringIn, type ShelfEntry, useShelf } from './useShelf'
 import './shelf.css'
 
@@ -107,7 +108,7 @@ function Row({ entry }: { entry: ShelfEntry }) {
     <li className="row">
       <div className="front">{o?.frontUrl ? <img src={o.frontUrl} alt={`Front cover of ${entry.title}`} /> : <span aria-hidden />}</div>
       <div className="who">
-        <h3>{entry.title}</h3>
+        <h3><Link href={`/book/${encodeURIComponent(entry.id)}/interior`}>{entry.title}</Link></h3>
         <p>{[entry.series?.number && `${entry.series.number}`, entry.author, o && `${o.words.toLocaleString('en')} words`].filter(Boolean).join(' · ')}</p>
       </div>
       <div className="editions">

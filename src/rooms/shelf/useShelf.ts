@@ -5,7 +5,7 @@ import { freshBookId, getBook, listBooks, putBook } from '@/data/books'
 import { loadDemoOnce } from '@/data/demo'
 import { createBook, newSection } from '@/core/book'
 import { press } from '@/workers/client'
-import type { Outlook } from '@/workers/press'
+import type { Outlook } from '@/workers/press.worker'
 
 export interface ShelfEntry {
   id: string

@@ -1,0 +1,174 @@
+'use client'
+import { RedoOutlined, UndoOutlined } from '@ant-design/icons'
+import { Button, Tooltip } from 'antd'
+import Link from 'next/link'
+import { useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react'
+import { readStyle, shippedStyles } from '@/core/pages'
+import { formatLength, formatMoney, formatTrim, inUnit } from '@/core/trade'
+import { redo, undo } from '@/data/changes'
+import { Lamp } from '@/parts/Lamp'
+import { Sill, type SillFigure } from '@/parts/Sill'
+import type { Figures, Leaves } from '@/workers/press.worker'
+import { MarginNote } from './MarginNote'
+import { notes, valueNames } from './notes'
+import { PageCanvas } from './PageCanvas'
+import { spreadOf, Strip } from './Strip'
+import { changeStyle, useInterior } from './useInterior'
+import './interior.css'
+
+const zooms = [{ words: 'whole spread', value: 0 }, { words: '100 %', value: 96 / 72 }, { words: '200 %', value: (96 / 72) * 2 }]
+
+/** The interior: the open spread true to the press, the style as notes in its margins, all spreads below. */
+export function InteriorRoom({ bookId }: { bookId: string }) {
+  const view = useInterior(bookId)
+  const { book, edition, leaves, figures, was, version } = view
+  const [chosen, setChosen] = useState<number>()
+  const [guides, setGuides] = useState(false)
+  const [zoom, setZoom] = useState(0)
+
+  // The first view is an opening that faces text: it shows the most of a style.
+  const first = useMemo(() => (leaves ? firstView(leaves) : -1), [leaves])
+  const last = leaves ? spreadOf(leaves.pages.length - 1) : -1
+  const left = Math.min(chosen ?? first, last)
+  const go = useCallback((to: number) => setChosen(Math.max(-1, Math.min(last, to))), [last])
+
+  useEffect(() => {
+    const onKey = (e: KeyboardEvent): void => {
+      const typing = e.target instanceof HTMLElement && e.target.closest('input, textarea, [contenteditable], .ant-select')
+      if ((e.ctrlKey || e.metaKey) && e.key.toLowerCase() === 'z' && !typing) {
+        e.preventDefault()
+        void (e.shiftKey ? redo(bookId) : undo(bookId))
+        return
+      }
+      if (typing || e.ctrlKey || e.metaKey || e.altKey) return
+      const to = { ArrowLeft: left - 2, PageUp: left - 2, ArrowRight: left + 2, PageDown: left + 2, Home: -1, End: last }[e.key]
+      if (to === undefined) return
+      e.preventDefault()
+      go(to)
+    }
+    addEventListener('keydown', onKey)
+    return () => removeEventListener('keydown', onKey)
+  }, [bookId, left, last, go])
+
+  if (view.missing) return (
+    <main id="room" className="room"><div className="nobook"><h1>This book is not here</h1><p>It may have been removed, or the address is another library’s.</p><Link href="/">Back to the shelf</Link></div></main>
+  )
+  const shipped = shippedStyles.find(s => s.id === edition?.style) ?? shippedStyles[0]!
+  const change = (path: string, value: number | boolean | string): void => {
+    if (edition) void changeStyle(bookId, edition.id, path, value, readStyle(shipped, path), valueNames[path] ?? path)
+  }
+  const own = Object.keys(edition?.styleChanges ?? {}).length
+  return (
+    <>
+      <main id="room" className="room interior">
+        <header className="topline">
+          <h1>{book?.data.title ?? ''}</h1>
+          {edition && figures && <span className="lamps"><Lamp state={figures.findings.some(f => f.severity === 'stop') ? 'dim' : 'lit'} /> <b>Paperback</b> {figures.findings.some(f => f.severity === 'stop') ? 'begun' : 'ready'}</span>}
+          <span className="history">
+            <Tooltip title={view.undo ? `Undo: ${view.undo}` : 'Nothing to undo'}><Button type="text" aria-label="Undo" icon={<UndoOutlined />} disabled={!view.undo} onClick={() => void undo(bookId)} /></Tooltip>
+            <Tooltip title={view.redo ? `Redo: ${view.redo}` : 'Nothing to redo'}><Button type="text" aria-label="Redo" icon={<RedoOutlined />} disabled={!view.redo} onClick={() => void redo(bookId)} /></Tooltip>
+          </span>
+          <nav className="stages" aria-label="Stages"><span aria-current="page">Interior</span></nav>
+        </header>
+        {!leaves && <p className="waiting" role="status">{view.trouble ?? (book && !edition ? 'This book has no print edition.' : 'Setting the pages …')}</p>}
+        {leaves && edition && (
+          <>
+            <p className="caption">
+              <b>{shipped.name}</b>{own ? `, with ${own === 1 ? 'one change' : `${own} changes`} of your own` : ''} · {formatTrim(edition.trim ?? '')} · pages {[left, left + 1].filter(p => leaves.pages[p]).map(p => leaves.pages[p]!.label).join('–')} of {leaves.pages.length}
+              {view.trouble && <span className="trouble" role="alert"> {view.trouble}</span>}
+            </p>
+            <Specimen key={edition.id} bookId={bookId} editionId={edition.id} leaves={leaves} version={version} left={left} guides={guides} zoom={zoom} onChange={change} />
+            <div className="views">
+              <button type="button" aria-pressed={guides} onClick={() => setGuides(g => !g)}>text area and safe zone</button>
+              {zooms.map(z => <button key={z.words} type="button" aria-pressed={zoom === z.value} onClick={() => setZoom(z.value)}>{z.words}</button>)}
+            </div>
+            <Strip bookId={bookId} editionId={edition.id} leaves={leaves} version={version} left={left} onChoose={go} />
+          </>
+        )}
+      </main>
+      <Sill figures={figures ? sillOf(figures, was) : []} asks={view.settling && leaves ? 'settling …' : figures?.findings[0]?.message} />
+    </>
+  )
+}
+
+function Specimen({ bookId, editionId, leaves, version, left, guides, zoom, onChange }: { bookId: string; editionId: string; leaves: Leaves; version: number; left: number; guides: boolean; zoom: number; onChange: (path: string, value: number | boolean | string) => void }) {
+  const stage = useRef<HTMLDivElement>(null)
+  const [room, setRoom] = useState({ width: 0, height: 0 })
+  const [lines, setLines] = useState<string[]>([])
+  useLayoutEffect(() => {
+    const e = stage.current!
+    const watch = new ResizeObserver(() => setRoom({ width: e.clientWidth, height: e.clientHeight }))
+    watch.observe(e)
+    return () => watch.disconnect()
+  }, [])
+  const fit = room.width ? Math.min((room.width - 40) / (2 * leaves.width), (room.height - 16) / leaves.height) : 0
+  const scale = zoom || fit
+  // Hairlines from each note to what it rules; they are measured after the notes have found their places.
+  useLayoutEffect(() => {
+    const box = stage.current?.parentElement
+    const spread = stage.current?.querySelector('.spread')
+    if (!box || !spread || zoom) return setLines([])
+    const b = box.getBoundingClientRect()
+    const s = spread.getBoundingClientRect()
+    setLines(notes.flatMap(n => {
+      const note = box.querySelector(`#note-${n.id}`)?.getBoundingClientRect()
+      if (!note) return []
+      const fromX = (n.side === 'left' ? note.right + 4 : note.left - 4) - b.left
+      const fromY = note.top + 11 - b.top
+      const toX = s.left - b.left + (n.at.page + n.at.x) * (s.width / 2)
+      const toY = s.top - b.top + n.at.y * s.height
+      const bend = n.side === 'left' ? s.left - b.left - 14 : s.right - b.left + 14
+      return [`M${fromX} ${fromY}H${bend}V${toY}H${toX}`]
+    }))
+  }, [scale, room, zoom, leaves])
+  const px = (v: number): number => v * scale
+  return (
+    <div className="specimen">
+      <div className="margin">{notes.filter(n => n.side === 'left').map(n => <MarginNote key={n.id} note={n} style={leaves.style} onChange={onChange} />)}
+        <p className="aside">{leaves.pages.length} pages ask for {formatLength(leaves.insideAsked, 'in', 2)} inside{inUnit(leaves.block.x, 'in') > leaves.style.margins.inside / 72 + 0.001 ? `; they have ${formatLength(leaves.block.x, 'in', 2)}` : ''}.</p>
+      </div>
+      <div className={zoom ? 'stage zoomed' : 'stage'} ref={stage} tabIndex={zoom ? 0 : -1} role={zoom ? 'region' : undefined} aria-label={zoom ? 'The open spread, enlarged' : undefined}>
+        {scale > 0 && (
+          <div className="spread">
+            {[left, left + 1].map(p => (
+              <div key={p - left} className={leaves.pages[p] ? 'page' : 'page none'} style={{ width: px(leaves.width), height: px(leaves.height) }}>
+                {leaves.pages[p] && <PageCanvas bookId={bookId} editionId={editionId} index={p} version={version} width={leaves.width} height={leaves.height} scale={scale} label={`Page ${leaves.pages[p].label}${leaves.pages[p].blank ? ', blank' : ''}`} />}
+                {leaves.pages[p] && guides && (
+                  <>
+                    <i className="guide text" style={{ left: px(p % 2 === 0 ? leaves.block.x : leaves.outside), top: px(leaves.block.y), width: px(leaves.block.width), height: px(leaves.block.height) }} />
+                    <i className="guide safe" style={{ left: px(leaves.safe), top: px(leaves.safe), width: px(leaves.width - 2 * leaves.safe), height: px(leaves.height - 2 * leaves.safe) }} />
+                  </>
+                )}
+              </div>
+            ))}
+          </div>
+        )}
+      </div>
+      <div className="margin">{notes.filter(n => n.side === 'right').map(n => <MarginNote key={n.id} note={n} style={leaves.style} onChange={onChange} />)}</div>
+      <svg className="hairlines" aria-hidden><marker id="hairline-end" markerWidth="6" markerHeight="6" refX="3" refY="3"><circle cx="3" cy="3" r="2.4" /></marker>{lines.map(d => <path key={d} d={d} />)}</svg>
+    </div>
+  )
+}
+
+function firstView({ pages }: Leaves): number {
+  const body = Math.max(0, pages.findIndex(p => p.label === '1'))
+  const facing = pages.findIndex((p, i) => i > body && i % 2 === 0 && p.opens && !pages[i - 1]!.blank)
+  return spreadOf(facing > 0 ? facing : body)
+}
+
+/** The figures of the sill; one that moved shows what it was. */
+function sillOf(now: Figures, was: Figures | undefined): SillFigure[] {
+  const moved = (name: string, of: (f: Figures) => string): SillFigure => {
+    const [value, before] = [of(now), was && of(was)]
+    return { name, value, ...(before && before !== value ? { was: before } : {}) }
+  }
+  return [
+    { name: now.outlet, value: '' },
+    moved('Pages', f => String(f.pages)),
+    moved('Spine', f => formatLength(f.spinePt, 'in')),
+    moved('Wrap', f => `${inUnit(f.wrap.width, 'in').toFixed(2)} × ${inUnit(f.wrap.height, 'in').toFixed(2)} in`),
+    moved('Print', f => formatMoney(f.cost, f.currency)),
+    now.price === undefined ? moved('Least price', f => formatMoney(f.leastPrice, f.currency)) : moved(`Royalty at ${formatMoney(now.price, now.currency)}`, f => formatMoney(f.royalty ?? 0, f.currency)),
+    moved('Findings', f => String(f.findings.length)),
+  ]
+}

@@ -1,0 +1,60 @@
+'use client'
+import { InputNumber, Select } from 'antd'
+import { Fragment } from 'react'
+import { type InteriorStyle, readStyle, styleValue } from '@/core/pages'
+import { trimZeros } from '@/core/trade'
+import { type NoteText, valueNames } from './notes'
+
+const units: Record<string, string> = { pt: 'pt', in: 'in', lines: 'lines', em: 'em', words: 'words' }
+
+const trimmed = (x: number | string | undefined): string => (x === undefined || x === '' ? '' : trimZeros(String(x)))
+
+/** A note in the margin: a sentence whose values are the controls. */
+export function MarginNote({ note, style, onChange }: { note: NoteText; style: InteriorStyle; onChange: (path: string, value: number | boolean | string) => void }) {
+  return (
+    <section className="note" id={`note-${note.id}`} aria-label={note.title}>
+      <h2>{note.title}</h2>
+      <p>
+        {note.sentence.split(/(\{[^}]+\})/).map((part, i) => {
+          const path = /^\{(.+)\}$/.exec(part)?.[1]
+          return <Fragment key={i}>{path ? <Value path={path} style={style} onChange={v => onChange(path, v)} /> : part}</Fragment>
+        })}
+      </p>
+    </section>
+  )
+}
+
+function Value({ path, style, onChange }: { path: string; style: InteriorStyle; onChange: (value: number | boolean | string) => void }) {
+  const v = styleValue(path)
+  const now = readStyle(style, path)
+  if (v.kind === 'number') {
+    const digits = String(v.step).split('.')[1]?.length ?? 0
+    const shown = String(Number(Number(now).toFixed(digits)))
+    return (
+      <span className="value">
+        <InputNumber
+          aria-label={valueNames[path]} size="small" variant="borderless" controls={false} value={Number(shown)} min={v.least} max={v.most} step={v.step} precision={digits} formatter={trimmed}
+          style={{ width: `${shown.length * 0.6 + 0.35}em` }}
+          onStep={x => onChange(Number(x))}
+          onBlur={e => take(e.target.value)}
+          onPressEnter={e => take((e.target as HTMLInputElement).value)}
+        />
+        {' '}{Number(shown) === 1 ? units[v.unit]!.replace(/s$/, '') : units[v.unit]}
+      </span>
+    )
+  }
+  return (
+    <span className="value">
+      <Select
+        aria-label={valueNames[path]} size="small" variant="borderless" popupMatchSelectWidth={false} suffixIcon={null} value={String(now)}
+        options={v.choices.map(c => ({ value: String(c.value), label: c.words }))}
+        onChange={s => onChange(v.choices.find(c => String(c.value) === s)!.value)}
+      />
+    </span>
+  )
+
+  function take(text: string): void {
+    const n = Number(text.replace(',', '.'))
+    if (text.trim() && Number.isFinite(n) && v.kind === 'number' && n !== Number(now)) onChange(Math.min(v.most, Math.max(v.least, n)))
+  }
+}
