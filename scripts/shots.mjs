@@ -15,6 +15,16 @@ try {
     await page.goto(`http://localhost:${port}/`)
     await page.locator('.front img').first().waitFor({ timeout: 60_000 })
     await page.screenshot({ path: join(out, `${name}.png`) })
+    if (name === 'shelf') {
+      await page.getByRole('link', { name: 'The Tidewarden’s Almanac' }).click()
+      await page.locator('.spread canvas[data-painted=true]').nth(1).waitFor({ timeout: 60_000 })
+      await page.waitForTimeout(1200)
+      await page.screenshot({ path: join(out, 'interior.png') })
+      await page.getByRole('link', { name: 'Plan' }).click()
+      await page.getByLabel('Sill').getByText('Pages').waitFor({ timeout: 60_000 })
+      await page.waitForTimeout(300)
+      await page.screenshot({ path: join(out, 'plan.png') })
+    }
     await page.close()
   }
 } finally {

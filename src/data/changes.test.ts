@@ -60,8 +60,8 @@ describe('undo', () => {
       }
     }), { numRuns: 40 })
   })
-  test('steps that follow one another quickly are one; a change that changes nothing is none', async () => {
-    const size = (n: number) => data.commit('test', `Text size ${n}`, r => ({ data: { ...r.data, year: n } }))
+  test('steps of a value that follow one another quickly are one; a change that changes nothing is none', async () => {
+    const size = (n: number) => data.commit('test', `Text size ${n}`, r => ({ data: { ...r.data, year: n } }), true)
     for (const n of [11, 11.5, 12]) await size(n)
     expect(await data.db.changes.count()).toBe(1)
     await data.undo('test')

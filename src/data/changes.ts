@@ -1,10 +1,10 @@
 import { type BookRecord, type ChangeRecord, db } from './db'
 
-/** Changes of the same kind that follow one another within this many milliseconds are one step of undo. */
+/** Steps of a value (up, up, up) that follow one another within this many milliseconds are one step of undo. */
 const ONE_STEP = 1200
 
-/** Commits a change of a book's record together with the way back, in one transaction. What had been undone is forgotten. */
-export async function commit(book: string, label: string, change: (record: BookRecord) => Partial<BookRecord>): Promise<void> {
+/** Commits a change of a book's record together with the way back, in one transaction. What had been undone is forgotten. `merge`: it is a step of a value that may join the one before. */
+export async function commit(book: string, label: string, change: (record: BookRecord) => Partial<BookRecord>, merge = false): Promise<void> {
   await db.transaction('rw', [db.books, db.changes], async () => {
     const record = await db.books.get(book)
     if (!record) return
@@ -15,7 +15,7 @@ export async function commit(book: string, label: string, change: (record: BookR
     await db.changes.bulkDelete(all.filter(c => c.undone).map(c => c.id!))
     const last = all.filter(c => !c.undone).at(-1)
     const now = Date.now()
-    if (last && kind(last.label) === kind(label) && now - last.at < ONE_STEP) await db.changes.update(last.id!, { after, label, at: now })
+    if (merge && last && kind(last.label) === kind(label) && now - last.at < ONE_STEP) await db.changes.update(last.id!, { after, label, at: now })
     else await db.changes.add({ book, label, before, after, at: now, undone: false })
     await db.books.update(book, after)
   })

@@ -1,3 +1,6 @@
+import { formatLength, formatMoney, inUnit } from '@/core/trade'
+import type { Figures } from '@/workers/press.worker'
+
 /** One figure of the sill: a name and its value. */
 export interface SillFigure {
   name: string
@@ -20,4 +23,21 @@ export function Sill({ figures, asks }: { figures: SillFigure[]; asks?: string }
       {asks && <span className="asks">{asks}</span>}
     </footer>
   )
+}
+
+/** The figures of the sill; one that moved shows what it was. */
+export function sillOf(now: Figures, was: Figures | undefined): SillFigure[] {
+  const moved = (name: string, of: (f: Figures) => string): SillFigure => {
+    const [value, before] = [of(now), was && of(was)]
+    return { name, value, ...(before && before !== value ? { was: before } : {}) }
+  }
+  return [
+    { name: now.outlet, value: '' },
+    moved('Pages', f => String(f.pages)),
+    moved('Spine', f => formatLength(f.spinePt, 'in')),
+    moved('Wrap', f => `${inUnit(f.wrap.width, 'in').toFixed(2)} × ${inUnit(f.wrap.height, 'in').toFixed(2)} in`),
+    moved('Print', f => formatMoney(f.cost, f.currency)),
+    now.price === undefined ? moved('Least price', f => formatMoney(f.leastPrice, f.currency)) : moved(`Royalty at ${formatMoney(now.price, now.currency)}`, f => formatMoney(f.royalty ?? 0, f.currency)),
+    moved('Findings', f => String(f.findings.length)),
+  ]
 }

@@ -1,26 +1,23 @@
 'use client'
-import { RedoOutlined, UndoOutlined } from '@ant-design/icons'
-import { Button, Tooltip } from 'antd'
-import Link from 'next/link'
 import { useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react'
 import { readStyle, shippedStyles } from '@/core/pages'
-import { formatLength, formatMoney, formatTrim, inUnit } from '@/core/trade'
-import { redo, undo } from '@/data/changes'
-import { Lamp } from '@/parts/Lamp'
-import { Sill, type SillFigure } from '@/parts/Sill'
-import type { Figures, Leaves } from '@/workers/press.worker'
+import { formatLength, formatTrim, inUnit } from '@/core/trade'
+import { BookTop, NoBook } from '@/parts/BookTop'
+import { Sill, sillOf } from '@/parts/Sill'
+import { useOpenBook } from '@/parts/useOpenBook'
+import type { Leaves } from '@/workers/press.worker'
 import { MarginNote } from './MarginNote'
 import { notes, valueNames } from './notes'
 import { PageCanvas } from './PageCanvas'
 import { spreadOf, Strip } from './Strip'
-import { changeStyle, useInterior } from './useInterior'
+import { changeStyle } from './changeStyle'
 import './interior.css'
 
 const zooms = [{ words: 'whole spread', value: 0 }, { words: '100 %', value: 96 / 72 }, { words: '200 %', value: (96 / 72) * 2 }]
 
 /** The interior: the open spread true to the press, the style as notes in its margins, all spreads below. */
 export function InteriorRoom({ bookId }: { bookId: string }) {
-  const view = useInterior(bookId)
+  const view = useOpenBook(bookId, true)
   const { book, edition, leaves, figures, was, version } = view
   const [chosen, setChosen] = useState<number>()
   const [guides, setGuides] = useState(false)
@@ -35,11 +32,6 @@ export function InteriorRoom({ bookId }: { bookId: string }) {
   useEffect(() => {
     const onKey = (e: KeyboardEvent): void => {
       const typing = e.target instanceof HTMLElement && e.target.closest('input, textarea, [contenteditable], .ant-select')
-      if ((e.ctrlKey || e.metaKey) && e.key.toLowerCase() === 'z' && !typing) {
-        e.preventDefault()
-        void (e.shiftKey ? redo(bookId) : undo(bookId))
-        return
-      }
       if (typing || e.ctrlKey || e.metaKey || e.altKey) return
       const to = { ArrowLeft: left - 2, PageUp: left - 2, ArrowRight: left + 2, PageDown: left + 2, Home: -1, End: last }[e.key]
       if (to === undefined) return
@@ -48,11 +40,9 @@ export function InteriorRoom({ bookId }: { bookId: string }) {
     }
     addEventListener('keydown', onKey)
     return () => removeEventListener('keydown', onKey)
-  }, [bookId, left, last, go])
+  }, [left, last, go])
 
-  if (view.missing) return (
-    <main id="room" className="room"><div className="nobook"><h1>This book is not here</h1><p>It may have been removed, or the address is another library’s.</p><Link href="/">Back to the shelf</Link></div></main>
-  )
+  if (view.missing) return <NoBook />
   const shipped = shippedStyles.find(s => s.id === edition?.style) ?? shippedStyles[0]!
   const change = (path: string, value: number | boolean | string): void => {
     if (edition) void changeStyle(bookId, edition.id, path, value, readStyle(shipped, path), valueNames[path] ?? path)
@@ -61,15 +51,7 @@ export function InteriorRoom({ bookId }: { bookId: string }) {
   return (
     <>
       <main id="room" className="room interior">
-        <header className="topline">
-          <h1>{book?.data.title ?? ''}</h1>
-          {edition && figures && <span className="lamps"><Lamp state={figures.findings.some(f => f.severity === 'stop') ? 'dim' : 'lit'} /> <b>Paperback</b> {figures.findings.some(f => f.severity === 'stop') ? 'begun' : 'ready'}</span>}
-          <span className="history">
-            <Tooltip title={view.undo ? `Undo: ${view.undo}` : 'Nothing to undo'}><Button type="text" aria-label="Undo" icon={<UndoOutlined />} disabled={!view.undo} onClick={() => void undo(bookId)} /></Tooltip>
-            <Tooltip title={view.redo ? `Redo: ${view.redo}` : 'Nothing to redo'}><Button type="text" aria-label="Redo" icon={<RedoOutlined />} disabled={!view.redo} onClick={() => void redo(bookId)} /></Tooltip>
-          </span>
-          <nav className="stages" aria-label="Stages"><span aria-current="page">Interior</span></nav>
-        </header>
+        <BookTop bookId={bookId} view={view} stage="interior" />
         {!leaves && <p className="waiting" role="status">{view.trouble ?? (book && !edition ? 'This book has no print edition.' : 'Setting the pages …')}</p>}
         {leaves && edition && (
           <>
@@ -154,21 +136,4 @@ function firstView({ pages }: Leaves): number {
   const body = Math.max(0, pages.findIndex(p => p.label === '1'))
   const facing = pages.findIndex((p, i) => i > body && i % 2 === 0 && p.opens && !pages[i - 1]!.blank)
   return spreadOf(facing > 0 ? facing : body)
-}
-
-/** The figures of the sill; one that moved shows what it was. */
-function sillOf(now: Figures, was: Figures | undefined): SillFigure[] {
-  const moved = (name: string, of: (f: Figures) => string): SillFigure => {
-    const [value, before] = [of(now), was && of(was)]
-    return { name, value, ...(before && before !== value ? { was: before } : {}) }
-  }
-  return [
-    { name: now.outlet, value: '' },
-    moved('Pages', f => String(f.pages)),
-    moved('Spine', f => formatLength(f.spinePt, 'in')),
-    moved('Wrap', f => `${inUnit(f.wrap.width, 'in').toFixed(2)} × ${inUnit(f.wrap.height, 'in').toFixed(2)} in`),
-    moved('Print', f => formatMoney(f.cost, f.currency)),
-    now.price === undefined ? moved('Least price', f => formatMoney(f.leastPrice, f.currency)) : moved(`Royalty at ${formatMoney(now.price, now.currency)}`, f => formatMoney(f.royalty ?? 0, f.currency)),
-    moved('Findings', f => String(f.findings.length)),
-  ]
 }

@@ -1,0 +1,61 @@
+import AxeBuilder from '@axe-core/playwright'
+import { expect, type Page, test } from '@playwright/test'
+
+const figure = (page: Page, name: string) => page.getByLabel('Sill').locator('.figure').filter({ hasText: name })
+
+async function openPlan(page: Page): Promise<void> {
+  await page.goto('/')
+  await page.getByRole('link', { name: 'The Tidewarden’s Almanac' }).click({ timeout: 60_000 })
+  await page.getByRole('link', { name: 'Plan' }).click()
+  await expect(figure(page, 'Pages')).toBeVisible({ timeout: 60_000 })
+}
+
+test('data and editions: each change shows its consequences, bad input keeps the old value, undo brings all of it back', async ({ page }) => {
+  await openPlan(page)
+  await expect(page.getByText('Nothing: Ostrevane would take the paperback as it stands.')).toBeVisible()
+  const price = page.getByRole('region', { name: 'Paperback' }).getByLabel('Price')
+  await price.fill('13.99')
+  await price.press('Enter')
+  await expect(figure(page, 'Royalty at $13.99')).toBeVisible()
+
+  // Below the least price the sill and the list say so.
+  await price.fill('2.00')
+  await price.press('Enter')
+  await expect(page.getByRole('listitem').filter({ hasText: 'costs more than it brings' })).toBeVisible()
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(price).toHaveValue('11.99')
+
+  const isbn = page.getByLabel('ISBN')
+  await isbn.fill('9780000001031')
+  await isbn.blur()
+  await expect(page.getByText('This is no ISBN: its check figure is wrong.')).toBeVisible()
+  await isbn.press('Escape')
+  await expect(isbn).toHaveValue('978-000000103-0')
+
+  const pages = Number(await figure(page, 'Pages').locator('b').textContent())
+  await page.getByRole('combobox', { name: 'Trim' }).press('Enter')
+  await page.getByText('8.5 × 11 in', { exact: true }).last().click()
+  await expect.poll(async () => Number(await figure(page, 'Pages').locator('b').textContent())).toBeLessThan(pages)
+  await expect(figure(page, 'Pages').getByLabel(`was ${pages}`)).toBeVisible()
+
+  await page.getByRole('combobox', { name: 'Outlet' }).press('Enter')
+  await page.getByText('Tarnbrook', { exact: true }).last().click()
+  await expect(page.getByLabel('Sill')).toContainText('Tarnbrook')
+
+  const title = page.getByLabel('Title', { exact: true })
+  await title.fill('')
+  await title.blur()
+  await expect(page.getByText('Title cannot be empty.')).toBeVisible()
+  await title.fill('The Harbour Bell')
+  await title.press('Enter')
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('The Harbour Bell')
+  await page.goto('/')
+  await expect(page.getByRole('heading', { name: 'The Harbour Bell' })).toBeVisible({ timeout: 60_000 })
+})
+
+test('nothing serious for axe in the plan', async ({ page }) => {
+  await openPlan(page)
+  const result = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa']).analyze()
+  expect(result.violations.filter(v => v.impact === 'serious' || v.impact === 'critical').map(v => [v.id, v.nodes.map(n => n.target.join(' ')).slice(0, 4)])).toEqual([])
+})

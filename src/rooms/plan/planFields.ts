@@ -1,0 +1,62 @@
+import { number, string } from 'yup'
+import { formatIsbn, parseIsbn } from '@/core/trade'
+
+/** One field of the plan: how its text is checked and read. `read` gives what is stored; undefined empties it. */
+export interface PlanField<T> {
+  label: string
+  hint?: string
+  /** A plain sentence where the text cannot be taken. */
+  problem(text: string): string | undefined
+  read(text: string): T | undefined
+  show(value: T | undefined): string
+}
+
+const sentence = (check: () => void): string | undefined => {
+  try {
+    check()
+    return undefined
+  } catch (e) {
+    return (e as Error).message
+  }
+}
+
+const plain = (label: string, most: number, required = false, hint?: string): PlanField<string> => {
+  const schema = string().trim().max(most, `${label} takes at most ${most} characters.`)
+  return {
+    label, hint,
+    problem: t => sentence(() => (required ? schema.required(`${label} cannot be empty.`) : schema).validateSync(t)),
+    read: t => t.trim() || undefined,
+    show: v => v ?? '',
+  }
+}
+
+export const titleField = plain('Title', 200, true)
+export const subtitleField = plain('Subtitle', 300)
+export const authorField = plain('Author', 120, false, 'As it stands on the cover')
+export const seriesField = plain('Series', 120)
+export const imprintField = plain('Imprint', 120, false, 'On title page and back')
+export const placeField = plain('Place', 80)
+export const descriptionField = plain('Description', 3200, false, 'On the back of the cover and in the listing')
+
+/** A whole number within limits. */
+const whole = (label: string, least: number, most: number): PlanField<number> => {
+  const schema = number().integer(`${label} is a whole number.`).min(least, `${label} is at least ${least}.`).max(most, `${label} is at most ${most}.`).typeError(`${label} is a number.`)
+  return { label, problem: t => (t.trim() ? sentence(() => schema.validateSync(t)) : undefined), read: t => (t.trim() ? Number(t) : undefined), show: v => (v === undefined ? '' : String(v)) }
+}
+export const seriesNumberField = whole('Number', 1, 999)
+export const yearField = whole('Year', 1450, 2200)
+
+export const isbnField: PlanField<string> = {
+  label: 'ISBN', hint: 'Thirteen figures, or ten',
+  problem: t => (t.trim() && !parseIsbn(t) ? 'This is no ISBN: its check figure is wrong.' : undefined),
+  read: t => parseIsbn(t),
+  show: v => (v ? formatIsbn(v) : ''),
+}
+
+/** A price in dollars and cents, stored in cents. */
+export const priceField: PlanField<number> = {
+  label: 'Price', hint: 'US dollars',
+  problem: t => (t.trim() && !/^\s*\$?\s*\d{1,5}([.,]\d{1,2})?\s*$/.test(t) ? 'Write the price like 13.99.' : undefined),
+  read: t => (t.trim() ? Math.round(Number(t.replace('$', '').replace(',', '.')) * 100) : undefined),
+  show: v => (v === undefined ? '' : (v / 100).toFixed(2)),
+}
