@@ -24,6 +24,10 @@ try {
       await page.getByLabel('Sill').getByText('Pages').waitFor({ timeout: 60_000 })
       await page.waitForTimeout(300)
       await page.screenshot({ path: join(out, 'plan.png') })
+      await page.getByRole('link', { name: 'Outlets' }).click()
+      await page.getByRole('table').waitFor()
+      await page.waitForTimeout(300)
+      await page.screenshot({ path: join(out, 'outlets.png') })
     }
     await page.close()
   }

@@ -33,6 +33,12 @@ const shelfIcon = (
   </svg>
 )
 
+const outletsIcon = (
+  <svg width="22" height="22" viewBox="0 0 24 24" fill="none" stroke="currentColor" strokeWidth="1.5" strokeLinejoin="round" strokeLinecap="round" aria-hidden>
+    <path d="M4 21V10.5L12 4l8 6.5V21M4 21h16M9.5 21v-5.5a2.5 2.5 0 0 1 5 0V21" />
+  </svg>
+)
+
 /** Rail, room and sill. The rail shows the rooms that there are. */
 export function Frame({ children }: { children: ReactNode }) {
   const path = usePathname()
@@ -55,6 +61,10 @@ export function Frame({ children }: { children: ReactNode }) {
               <Link href="/" aria-current={path === '/' ? 'page' : undefined}>
                 {shelfIcon}
                 Shelf
+              </Link>
+              <Link href="/outlets" aria-current={path === '/outlets' ? 'page' : undefined}>
+                {outletsIcon}
+                Outlets
               </Link>
               <div className="foot">
                 <button type="button" onClick={turn}>

@@ -1,2 +1,3 @@
 export * from './profiles'
 export * from './royalty'
+export * from './reckon'

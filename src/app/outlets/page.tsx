@@ -1,0 +1,5 @@
+import { OutletsRoom } from '@/rooms/outlets/OutletsRoom'
+
+export default function Page() {
+  return <OutletsRoom />
+}
