@@ -6,7 +6,8 @@ const base = nextJest({ dir: './' })({
   moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
   testMatch: ['<rootDir>/src/**/*.test.ts', '<rootDir>/tests/**/*.test.ts'],
   modulePathIgnorePatterns: ['<rootDir>/.next/', '<rootDir>/.cache/'],
-  testTimeout: 60000,
+  setupFiles: ['<rootDir>/tests/support/seed.ts'],
+  testTimeout: 90000,
 })
 
 export default base

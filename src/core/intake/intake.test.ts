@@ -192,14 +192,14 @@ describe('files that are not what they say', () => {
   ])('%s: %s', (expected, name, bytes) => expect(code(name, bytes)).toBe(expected))
 
   test('a bomb is put out while it inflates, whatever its header says', () => {
-    const big = zipSync({ 'word/document.xml': new Uint8Array(120e6) })
+    const big = zipSync({ 'word/document.xml': new Uint8Array(40e6) }, { level: 1 })
     expect(code('a.docx', big)).toBe('bomb')
     expect(() => readZip(zipSync(Object.fromEntries([...Array(6000)].map((_, i) => [`f${i}`, new Uint8Array(1)]))), () => true)).toThrow(/too many parts/)
   })
   test('more text than any book is refused before it is read', () => {
     expect(code('a.txt', strToU8('x\n\n'.repeat(700_000)))).toBe('too-large')
     expect(code('a.md', new Uint8Array(33e6).fill(97))).toBe('too-large')
-    expect(code('a.docx', docx(`<w>${randomBytes(26e6).toString('hex')}</w>`))).toBe('too-large')
+    expect(code('a.docx', zipSync({ 'word/document.xml': strToU8(`<w>${randomBytes(26e6).toString('hex')}</w>`) }, { level: 0 }))).toBe('too-large')
   })
   test('huge numbers in a document do no harm', () => {
     const w = 'xmlns:w="http://schemas.openxmlformats.org/wordprocessingml/2006/main"'

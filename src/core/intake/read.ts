@@ -55,7 +55,7 @@ export function readManuscript(name: string, bytes: Uint8Array, pictures?: Map<s
 }
 
 function finished(u: Understood): Understood {
-  const words = u.book.sections.some(s => s.title || s.doc.content.some(b => b.type !== 'paragraph' || b.content?.length))
+  const words = u.book.sections.some(s => s.title || (s.numbered && !s.made) || s.doc.content.some(b => b.type !== 'paragraph' || b.content?.length))
   if (!words) throw new Fault('empty', 'This document has no text in it.')
   return u
 }

@@ -1,0 +1,4 @@
+import fc from 'fast-check'
+
+// On the checking machine properties run from one seed, so that a change is judged by itself; elsewhere every run tries new cases.
+if (process.env.CI) fc.configureGlobal({ seed: 20261125 })
