@@ -48,7 +48,7 @@ const SHORT_LAST = 20000
 const FORBIDDEN_LADDER = 1e6
 
 /** Greatest stretch ratio of each pass; the last takes anything. */
-const passes = [0.8, 1.6, Infinity]
+const passes = [0.8, 2.2, Infinity]
 
 const fitness = (r: number): number => (r < -0.5 ? 0 : r <= 0.5 ? 1 : r <= 1 ? 2 : 3)
 

@@ -67,7 +67,7 @@ describe('breaking lines', () => {
     let compared = 0
     fc.assert(fc.property(prose, text => {
       const p = paragraphOf(text)
-      for (const tolerance of [0.8, 1.6]) {
+      for (const tolerance of [0.8, 2.2]) {
         const brute = bruteForce(p, tolerance)
         if (brute === undefined) continue
         const best = breakParagraph(p, rules)[0]!
