@@ -49,12 +49,16 @@ export async function loadHyphenator(language: string, before = 2, after = 3): P
   return h
 }
 
+// Levels between the letters of the word at hand: reused, since every new word asks.
+let scratch = new Uint8Array(64)
+
 /** Where patterns divide a lower-case word: odd levels between letters (Liang's rule). */
 function divide(word: string, [levels, trie, exceptions]: PatternSet): number[] {
   const known = exceptions?.[word]
   if (known) return known
   const text = `.${word}.`
-  const best = new Uint8Array(word.length + 2)
+  if (scratch.length < word.length + 2) scratch = new Uint8Array(word.length * 2)
+  const best = scratch.fill(0, 0, word.length + 2)
   for (let from = 0; from < text.length; from++) {
     // A pattern's first level stands before its first letter; the dot before the word has no place of its own.
     const base = from === 0 ? 0 : from - 1
@@ -65,7 +69,7 @@ function divide(word: string, [levels, trie, exceptions]: PatternSet): number[] 
       const index = typeof node === 'number' ? node : Array.isArray(node) ? node[1] : -1
       if (index >= 0) {
         const row = levels[index]!
-        for (let k = 0; k < row.length; k++) if (row[k]! > (best[base + k] ?? 255)) best[base + k] = row[k]!
+        for (let k = 0; k < row.length; k++) if (row[k]! > best[base + k]!) best[base + k] = row[k]!
       }
       if (typeof node === 'number') break
       at = Array.isArray(node) ? node[0] : node

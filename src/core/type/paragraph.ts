@@ -59,7 +59,7 @@ export class ParagraphBuilder {
   /** A note's mark, bound to the word before it. */
   note(id: string, mark: string, style: TextStyle): void {
     this.ensure()
-    this.push(style.frag(mark))
+    this.p.frags.push(style.later(mark))
     this.p.notes.push({ box: this.p.boxStart.length - 1, id })
   }
 
@@ -71,6 +71,17 @@ export class ParagraphBuilder {
       p.glue[p.glue.length - 1] = 0
     }
     p.boxStart.push(p.frags.length)
+    // New words of a paragraph are shaped together; only then are widths known.
+    for (const f of p.frags) if (!f.shaped.length) f.style.shapePending()
+    for (let i = 0; i < p.gap.length; i++) {
+      let width = 0
+      for (let f = p.boxStart[i]!; f < p.boxStart[i + 1]!; f++) {
+        const frag = p.frags[f]!
+        width += frag.width
+        for (const s of frag.shaped) if (s.missing) p.missing.push(frag.text)
+      }
+      p.boxWidth.push(width)
+    }
     return p
   }
 
@@ -87,22 +98,14 @@ export class ParagraphBuilder {
     // A soft hyphen typed by hand is an old manuscript's idea of a line end: the patterns know better.
     const clean = text.includes('\u00ad') ? text.replace(/\u00ad/g, '') : text
     if (!clean) return
-    const f = style.frag(clean)
-    for (const s of f.shaped) if (s.missing) this.p.missing.push(clean)
     this.ensure()
-    this.push(f)
+    this.p.frags.push(style.later(clean))
   }
 
   private ensure(): void {
     if (this.open) return
     this.p.boxStart.push(this.p.frags.length)
-    this.p.boxWidth.push(0)
     this.open = true
-  }
-
-  private push(f: Frag): void {
-    this.p.frags.push(f)
-    this.p.boxWidth[this.p.boxWidth.length - 1]! += f.width
   }
 
   private close(gap: number, glue: number): void {

@@ -16,41 +16,63 @@ export interface Shaped {
 }
 
 /** Shapes one string in one face. `features` are OpenType tags, "-" before one switches it off. */
-export function shapeIn(face: Face, text: string, features: string[], language: string): Shaped {
+export const shapeIn = (face: Face, text: string, features: string[], language: string): Shaped => shapeTogether(face, [text], features, language)[0]!
+
+/** A control character: no face has a glyph for it, so no kerning, ligature or context reaches across it. */
+const APART = '\u0001'
+
+/**
+ * Shapes several strings in one call, each as if it stood alone; a call costs as much as a word or two. Strings run left to right
+ * and do not hold the separator.
+ */
+export function shapeTogether(face: Face, texts: string[], features: string[], language: string): Shaped[] {
   const { hb } = face
   const buffer = bufferOf(face)
+  const all = texts.join(APART)
   buffer.clearContents()
-  buffer.addText(text)
+  buffer.addText(all)
   buffer.setLanguage(language)
   buffer.guessSegmentProperties()
   hb.shape(face.font, buffer, features.map(f => featureOf(face, f)))
   const infos = buffer.getGlyphInfos()
   const positions = buffer.getGlyphPositions()
-  const n = infos.length
   const em = face.unitsPerEm
-  const pairs = new Uint16Array(n)
-  const x = new Float32Array(n)
-  const cluster = new Uint16Array(n)
-  let y: Float32Array | null = null
-  let pen = 0
-  let missing = 0
-  for (let i = 0; i < n; i++) {
-    const at = infos[i]!.cluster
-    const first = i === 0 || infos[i - 1]!.cluster !== at
-    let end = text.length
-    for (let j = i + 1; j < n; j++) if (infos[j]!.cluster !== at) {
-      end = infos[j]!.cluster
-      break
+  const out: Shaped[] = []
+  let from = 0
+  let start = 0
+  for (const text of texts) {
+    const stop = start + text.length
+    let to = from
+    while (to < infos.length && infos[to]!.cluster < stop) to++
+    const n = to - from
+    const pairs = new Uint16Array(n)
+    const x = new Float32Array(n)
+    const cluster = new Uint16Array(n)
+    let y: Float32Array | null = null
+    let pen = 0
+    let missing = 0
+    for (let i = 0; i < n; i++) {
+      const { cluster: at, codepoint } = infos[from + i]!
+      const first = i === 0 || infos[from + i - 1]!.cluster !== at
+      let end = stop
+      for (let j = i + 1; j < n; j++) if (infos[from + j]!.cluster !== at) {
+        end = infos[from + j]!.cluster
+        break
+      }
+      if (codepoint === 0) missing++
+      pairs[i] = face.pair(codepoint, first ? all.slice(at, end) : '')
+      cluster[i] = at - start
+      const p = positions[from + i]!
+      x[i] = (pen + p.xOffset) / em
+      if (p.yOffset) (y ??= new Float32Array(n))[i] = p.yOffset / em
+      pen += p.xAdvance
     }
-    if (infos[i]!.codepoint === 0) missing++
-    pairs[i] = face.pair(infos[i]!.codepoint, first ? text.slice(at, end) : '')
-    cluster[i] = at
-    const p = positions[i]!
-    x[i] = (pen + p.xOffset) / em
-    if (p.yOffset) (y ??= new Float32Array(n))[i] = p.yOffset / em
-    pen += p.xAdvance
+    out.push({ face, pairs, x, y, cluster, advance: pen / em, missing })
+    // The separator's own glyph is passed over.
+    from = to + 1
+    start = stop + APART.length
   }
-  return { face, pairs, x, y, cluster, advance: pen / em, missing }
+  return out
 }
 
 // One buffer and one object for each feature a HarfBuzz instance: making them costs more than shaping a word.

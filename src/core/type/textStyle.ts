@@ -1,6 +1,6 @@
 import type { Colour } from '../marks'
 import type { Face } from './face'
-import { runsByCoverage, type Shaped, shapeIn } from './shape'
+import { runsByCoverage, type Shaped, shapeIn, shapeTogether } from './shape'
 
 /** A piece of text shaped in a style: what lines are made of. Widths in points. */
 export interface Frag {
@@ -23,6 +23,9 @@ export interface Division {
 
 export type Hyphenator = (word: string) => number[]
 
+/** The glyphs of a word that waits to be shaped. */
+const notYet: Shaped[] = []
+
 /** One resolved way of setting characters. Shapes and remembers whole words. */
 export class TextStyle {
   private readonly words = new Map<string, Frag>()
@@ -31,6 +34,7 @@ export class TextStyle {
   readonly spacePair: number
   readonly hyphenWidth: number
   private readonly plain: RegExp
+  private readonly pending: Frag[] = []
 
   constructor(
     /** The face, then those asked where it lacks a character. */
@@ -59,15 +63,41 @@ export class TextStyle {
 
   /** A word or other unbroken string as a piece. */
   frag(text: string): Frag {
-    let f = this.words.get(text)
-    if (!f) this.words.set(text, (f = this.make(text, text)))
+    const f = this.later(text)
+    if (f.shaped === notYet) this.shapePending()
     return f
+  }
+
+  /** The same, but a new word may wait for `shapePending`: until then it has no glyphs and no width. Paragraphs shape their new words at once. */
+  later(text: string): Frag {
+    let f = this.words.get(text)
+    if (!f) {
+      f = { text, style: this, shaped: notYet, width: 0, hangLeft: 0, hangRight: 0 }
+      this.words.set(text, f)
+      if (this.plainlyCovered(text)) this.pending.push(f)
+      else this.complete(f, this.shapeNow(text))
+    }
+    return f
+  }
+
+  /** Shapes all words that wait. */
+  shapePending(): void {
+    const { pending } = this
+    if (!pending.length) return
+    const shaped = shapeTogether(this.face, pending.map(f => f.text), this.features, this.language)
+    pending.forEach((f, i) => this.complete(f, [shaped[i]!]))
+    pending.length = 0
   }
 
   /** The head of a divided word with its hyphen, which extracts as a soft hyphen. */
   divided(head: string): Frag {
     let f = this.dividedWords.get(head)
-    if (!f) this.dividedWords.set(head, (f = this.make(head + '-', head + '\u00ad')))
+    if (!f) {
+      f = { text: head + '\u00ad', style: this, shaped: notYet, width: 0, hangLeft: 0, hangRight: 0 }
+      const shaped = this.shapeNow(head + '-')
+      this.complete(f, shaped.map((s, i) => (i === shaped.length - 1 ? withLastText(s, '\u00ad') : s)))
+      this.dividedWords.set(head, f)
+    }
     return f
   }
 
@@ -85,21 +115,22 @@ export class TextStyle {
     return out
   }
 
-  private make(text: string, means: string): Frag {
-    let shaped = this.plainlyCovered(text)
+  private shapeNow(text: string): Shaped[] {
+    return this.plainlyCovered(text)
       ? [shapeIn(this.face, text, this.features, this.language)]
       : runsByCoverage(text, this.faces).map(r => shapeIn(r.face, text.slice(r.from, r.to), this.features, this.language))
-    if (means !== text) shaped = shaped.map((s, i) => (i === shaped.length - 1 ? withLastText(s, means[means.length - 1]!) : s))
-    if (this.tracking) shaped = shaped.map(s => tracked(s, this.tracking))
+  }
+
+  /** Gives a piece its glyphs and what follows from them. */
+  private complete(f: Frag, shaped: Shaped[]): void {
+    f.shaped = this.tracking ? shaped.map(s => tracked(s, this.tracking)) : shaped
     let width = 0
-    for (const s of shaped) width += s.advance
-    const first = shaped[0]
-    const last = shaped[shaped.length - 1]
-    return {
-      text: means, style: this, shaped, width: width * this.size,
-      hangLeft: first && first.pairs.length ? hang(text[0]!, hangsLeft) * advanceOf(first, 0) * this.size : 0,
-      hangRight: last && last.pairs.length ? hang(text[text.length - 1]!, hangsRight) * advanceOf(last, last.pairs.length - 1) * this.size : 0,
-    }
+    for (const s of f.shaped) width += s.advance
+    f.width = width * this.size
+    const first = f.shaped[0]
+    const last = f.shaped[f.shaped.length - 1]
+    if (first?.pairs.length) f.hangLeft = hang(f.text[0]!, hangsLeft) * advanceOf(first, 0) * this.size
+    if (last?.pairs.length) f.hangRight = hang(f.text[f.text.length - 1]!, hangsRight) * advanceOf(last, last.pairs.length - 1) * this.size
   }
 
   private plainlyCovered(text: string): boolean {
@@ -147,5 +178,5 @@ function widthBefore(f: Frag, at: number): number {
 
 /** Optical margins: the part of a sign's width that may stand outside the measure. */
 const hangsLeft: Record<string, number> = { '“': 0.5, '‘': 0.6, '"': 0.5, "'": 0.6, '(': 0.1, '—': 0.15, '–': 0.2, A: 0.05, T: 0.05, V: 0.05, W: 0.05, Y: 0.05 }
-const hangsRight: Record<string, number> = { '.': 0.7, ',': 0.7, '-': 0.6, '‐': 0.6, ';': 0.4, ':': 0.4, '”': 0.5, '’': 0.6, '"': 0.5, "'": 0.6, '!': 0.15, '?': 0.15, ')': 0.1, '—': 0.2, '–': 0.3, r: 0.04, y: 0.04, v: 0.04, w: 0.04 }
+const hangsRight: Record<string, number> = { '.': 0.7, ',': 0.7, '-': 0.6, '\u00ad': 0.6, '‐': 0.6, ';': 0.4, ':': 0.4, '”': 0.5, '’': 0.6, '"': 0.5, "'": 0.6, '!': 0.15, '?': 0.15, ')': 0.1, '—': 0.2, '–': 0.3, r: 0.04, y: 0.04, v: 0.04, w: 0.04 }
 const hang = (ch: string, table: Record<string, number>): number => table[ch] ?? 0

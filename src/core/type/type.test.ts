@@ -1,8 +1,9 @@
 import { beforeAll, describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
+import { createRequire } from 'node:module'
 import { fontSource } from '@/cli/ports'
 import { BLACK, LayerBuilder } from '../marks'
-import { breakParagraph, type BreakRules, type Face, FontShelf, Gap, linePieces, loadHyphenator, type Paragraph, ParagraphBuilder, runsByCoverage, setLine, splitLong, TextStyle } from '.'
+import { breakParagraph, type BreakRules, type Face, FontShelf, Gap, linePieces, loadHyphenator, type Paragraph, ParagraphBuilder, runsByCoverage, setLine, shapeIn, shapeTogether, shippedFonts, splitLong, TextStyle } from '.'
 
 const shelf = new FontShelf(fontSource)
 let face: Face
@@ -175,6 +176,22 @@ describe('shaping', () => {
   })
   test('kerning moves glyphs', () => {
     expect(style.frag('AV').width).toBeLessThan(style.frag('A').width + style.frag('V').width)
+  })
+  test('words shaped together are as they are alone, in every shipped face', async () => {
+    const list = (createRequire(import.meta.url)('an-array-of-english-words') as string[]).filter((_, i) => i % 211 === 0)
+    const odd = ['Ta.', '“Well,”', 'AV', 'fjord', 'office', 'Qu', 'f', ')f(', 'naïve', 'L’Île', '1907,', 'ffi—', 'Wo']
+    for (const key of Object.keys(shippedFonts)) {
+      const own = await shelf.face(key)
+      for (const features of [[], ['onum'], ['smcp']]) {
+        const together = shapeTogether(own, [...odd, ...list], features, 'en-GB')
+        expect(together).toHaveLength(odd.length + list.length)
+        ;[...odd, ...list].forEach((w, i) => {
+          const alone = shapeIn(own, w, features, 'en-GB')
+          expect([w, [...together[i]!.pairs], [...together[i]!.cluster], together[i]!.advance]).toEqual([w, [...alone.pairs], [...alone.cluster], alone.advance])
+          for (let k = 0; k < alone.x.length; k++) expect(together[i]!.x[k]).toBeCloseTo(alone.x[k]!, 6)
+        })
+      }
+    }
   })
   test('a word is shaped once', () => {
     expect(style.frag('harbour')).toBe(style.frag('harbour'))
