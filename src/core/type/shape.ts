@@ -1,15 +1,15 @@
 import type { Face } from './face'
 
-/** A string shaped in one face: glyph pairs and their positions, in ems. */
+/** A string shaped in one face: glyph pairs and their positions, in ems. Plain arrays: a typed array costs more to make and to keep than a word holds. */
 export interface Shaped {
   face: Face
-  pairs: Uint16Array
+  pairs: number[]
   /** Offset of each glyph from the start, x right, ems. */
-  x: Float32Array
+  x: number[]
   /** Offset up from the baseline, ems; null where all stand on it. */
-  y: Float32Array | null
+  y: number[] | null
   /** Index of the first character of each glyph's cluster. */
-  cluster: Uint16Array
+  cluster: number[]
   advance: number
   /** Characters that no face covers: they are set as a visible box. */
   missing: number
@@ -45,10 +45,10 @@ export function shapeTogether(face: Face, texts: string[], features: string[], l
     let to = from
     while (to < infos.length && infos[to]!.cluster < stop) to++
     const n = to - from
-    const pairs = new Uint16Array(n)
-    const x = new Float32Array(n)
-    const cluster = new Uint16Array(n)
-    let y: Float32Array | null = null
+    const pairs: number[] = []
+    const x: number[] = []
+    const cluster: number[] = []
+    let y: number[] | null = null
     let pen = 0
     let missing = 0
     for (let i = 0; i < n; i++) {
@@ -60,11 +60,11 @@ export function shapeTogether(face: Face, texts: string[], features: string[], l
         break
       }
       if (codepoint === 0) missing++
-      pairs[i] = face.pair(codepoint, first ? all.slice(at, end) : '')
-      cluster[i] = at - start
+      pairs.push(face.pair(codepoint, first ? all.slice(at, end) : ''))
+      cluster.push(at - start)
       const p = positions[from + i]!
-      x[i] = (pen + p.xOffset) / em
-      if (p.yOffset) (y ??= new Float32Array(n))[i] = p.yOffset / em
+      x.push((pen + p.xOffset) / em)
+      if (p.yOffset) (y ??= new Array<number>(n).fill(0))[i] = p.yOffset / em
       pen += p.xAdvance
     }
     out.push({ face, pairs, x, y, cluster, advance: pen / em, missing })

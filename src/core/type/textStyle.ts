@@ -143,13 +143,13 @@ export class TextStyle {
 const advanceOf = (s: Shaped, i: number): number => (i + 1 < s.x.length ? s.x[i + 1]! : s.advance) - s.x[i]!
 
 function withLastText(s: Shaped, text: string): Shaped {
-  const pairs = Uint16Array.from(s.pairs)
+  const pairs = [...s.pairs]
   pairs[pairs.length - 1] = s.face.pair(s.face.pairGlyph(pairs[pairs.length - 1]!), text)
   return { ...s, pairs }
 }
 
 function tracked(s: Shaped, by: number): Shaped {
-  const x = new Float32Array(s.x.length)
+  const x = [...s.x]
   let clusters = -1
   for (let i = 0; i < x.length; i++) {
     if (i === 0 || s.cluster[i] !== s.cluster[i - 1]) clusters++
