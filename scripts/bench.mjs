@@ -8,7 +8,14 @@ const once = words => {
   if (r.status !== 0) throw new Error(r.stderr)
   return JSON.parse(r.stdout)
 }
-const runs = [1, 2, 3, 4, 5].map(() => once(100_000))
+const paceEntry = await bundle('scripts/bench-pace.ts', 'bench-pace')
+const pace = () => Number(spawnSync(process.execPath, [paceEntry], { cwd: root, encoding: 'utf8' }).stdout)
+const paces = [pace()]
+const runs = [1, 2, 3, 4, 5].map(() => {
+  const run = once(100_000)
+  paces.push(pace())
+  return run
+})
 const best = key => Math.min(...runs.map(r => r[key]))
 const long = once(500_000)
 const r = runs[0]
@@ -16,6 +23,8 @@ const line = (name, value, budget) => console.log(`${name.padEnd(44)} ${value.pa
 console.log(`\n${r.words} words, EB Garamond 11/14 on ${r.measureIn.toFixed(2)} in, 6 × 9 in, ${r.pages} pages (best of five fresh processes)\n`)
 line('read .docx', `${best('readMs').toFixed(0)} ms`, 'budget 3000 ms')
 line('set, cold', `${best('setMs').toFixed(0)} ms`, 'budget 1300 ms')
+line('', runs.map(x => x.setMs.toFixed(0)).join(' '), 'each run')
+line('', paces.map(x => x.toFixed(0)).join(' '), 'the machine’s pace before and after each (430 where the budgets were set)')
 line('', `${Math.round((r.words / best('setMs')) * 1000)} words/s`, '')
 line('PDF', `${best('pdfMs').toFixed(0)} ms`, 'budget 1000 ms')
 line('', `${(r.pdfBytes / 1e6).toFixed(2)} MB`, 'budget 1.5 MB')

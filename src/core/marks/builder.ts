@@ -16,6 +16,8 @@ export class LayerBuilder {
   private glyphs: Uint16Array
   private x: Float32Array
   private length = 0
+  // What `run` was asked last: words of a line ask for the same thing over and over.
+  private asked: { face?: GlyphFace; size: number; stretch: number; baseline: number; colour?: Colour; place?: MarkPlace } = { size: 0, stretch: 0, baseline: 0 }
   readonly items: Item[] = []
   /** Added to the x of every glyph: cells of a table draw as if their left edge were 0. */
   dx = 0
@@ -34,6 +36,14 @@ export class LayerBuilder {
 
   /** Begins a run; glyphs follow by `glyph`. Continues the last run where nothing differs. */
   run(face: GlyphFace, size: number, stretch: number, baseline: number, colour: Colour, place: MarkPlace): void {
+    const { asked } = this
+    if (asked.face === face && asked.baseline === baseline && asked.stretch === stretch && asked.size === size && asked.place === place && asked.colour === colour) return
+    asked.face = face
+    asked.size = size
+    asked.stretch = stretch
+    asked.baseline = baseline
+    asked.colour = colour
+    asked.place = place
     const f = indexOf(this.faces, face)
     const c = this.colourIndex(colour)
     const last = this.places.length - 1
@@ -56,6 +66,19 @@ export class LayerBuilder {
     if (this.length === this.glyphs.length) this.growGlyphs()
     this.glyphs[this.length] = pair
     this.x[this.length++] = x + this.dx
+  }
+
+  /** Adds a word's glyphs to the run begun last: `xs` are offsets from `pen`, to be multiplied by `em`. */
+  word(pairs: number[], xs: number[], pen: number, em: number): void {
+    const n = pairs.length
+    while (this.length + n > this.glyphs.length) this.growGlyphs()
+    const { glyphs, x, length } = this
+    const from = pen + this.dx
+    for (let i = 0; i < n; i++) {
+      glyphs[length + i] = pairs[i]!
+      x[length + i] = from + xs[i]! * em
+    }
+    this.length = length + n
   }
 
   add(item: Item): void {

@@ -55,7 +55,7 @@ const fitness = (r: number): number => (r < -0.5 ? 0 : r <= 0.5 ? 1 : r <= 1 ? 2
 // One breaker works at a time in a thread: scratch is shared and grows.
 let cap = 256
 let nFrag = new Int32Array(cap), nChar = new Int32Array(cap), nLine = new Int32Array(cap), nFit = new Int8Array(cap), nPrev = new Int32Array(cap), nLadder = new Int8Array(cap)
-let nW = new Float64Array(cap), nG = new Float64Array(cap), nHang = new Float64Array(cap), nDem = new Float64Array(cap)
+let nReach = new Float64Array(cap), nW = new Float64Array(cap), nG = new Float64Array(cap), nHang = new Float64Array(cap), nDem = new Float64Array(cap)
 let nodes = 0
 
 function grow(): void {
@@ -66,7 +66,7 @@ function grow(): void {
     return b
   }
   nFrag = up(nFrag); nChar = up(nChar); nLine = up(nLine); nFit = up(nFit); nPrev = up(nPrev); nLadder = up(nLadder)
-  nW = up(nW); nG = up(nG); nHang = up(nHang); nDem = up(nDem)
+  nReach = up(nReach); nW = up(nW); nG = up(nG); nHang = up(nHang); nDem = up(nDem)
 }
 
 function node(frag: number, char: number, line: number, fit: number, prev: number, ladder: number, w: number, g: number, hangLeft: number, dem: number): number {
@@ -102,7 +102,22 @@ function attempt(p: Paragraph, rules: BreakRules, tolerance: number): Omit<Broke
   const boxes = p.gap.length
   const lastIndent = indents.length ? indents[indents.length - 1]! : 0
   const width = (line: number) => measure - (line < indents.length ? indents[line]! : lastIndent)
-  let active: number[] = [node(0, 0, 0, 1, -1, 0, 0, 0, optical && !(indents[0]! > 0) ? p.frags[0]!.hangLeft : 0, 0)]
+  // How far a line may be stretched at most: from this each start knows before which width no line of it can end, and words before
+  // that are passed over. A line that begins inside a divided word may hold one gap more than its share.
+  let share = 0
+  let widest = 0
+  for (let i = 0; i < boxes; i++) {
+    const glue = p.glue[i]!
+    if (glue > widest) widest = glue
+    if (glue > share * (p.boxWidth[i]! + glue)) share = glue / (p.boxWidth[i]! + glue)
+  }
+  const most = 1 + scaling + tolerance * stretch * share
+  const slack = tolerance * stretch * widest + 0.001
+  const reach = (n: number): number => (nReach[n] = tolerance === Infinity ? -1 : nW[n]! + (width(nLine[n]!) + nHang[n]! - slack) / most)
+  const start = node(0, 0, 0, 1, -1, 0, 0, 0, optical && !(indents[0]! > 0) ? p.frags[0]!.hangLeft : 0, 0)
+  let active: number[] = [start]
+  /** No line can end before this width. */
+  let nearest = reach(start)
   let W = 0
   let G = 0
 
@@ -112,6 +127,10 @@ function attempt(p: Paragraph, rules: BreakRules, tolerance: number): Omit<Broke
     let kept = 0
     for (let k = 0; k < active.length; k++) {
       const a = active[k]!
+      if (endW < nReach[a]! && !final && !forced) {
+        active[kept++] = a
+        continue
+      }
       const glue = endG - nG[a]!
       const natural = endW - nW[a]! - nHang[a]! - hangRight
       const diff = width(nLine[a]!) - natural
@@ -169,7 +188,10 @@ function attempt(p: Paragraph, rules: BreakRules, tolerance: number): Omit<Broke
       // A start that another of the same line beats by more than a change of fitness costs can never win.
       let beaten = false
       for (let d = 0; d < feasible; d++) if (cLine[d] === cLine[c] && cDem[d]! + FITNESS < cDem[c]!) beaten = true
-      if (!beaten) active.push(node(frag, char, cLine[c]!, cFit[c]!, cFrom[c]!, cLadder[c]!, w, g, hangLeft, cDem[c]!))
+      if (beaten) continue
+      const n = node(frag, char, cLine[c]!, cFit[c]!, cFrom[c]!, cLadder[c]!, w, g, hangLeft, cDem[c]!)
+      reach(n)
+      active.push(n)
     }
   }
 
@@ -179,7 +201,7 @@ function attempt(p: Paragraph, rules: BreakRules, tolerance: number): Omit<Broke
     const gap = p.gap[i]!
     const first = p.boxStart[i]!
     const end = p.boxStart[i + 1]!
-    if (rules.hyphenate && gap !== Gap.end && mayEndIn(active, W, bw, width, stretch, shrink, scaling, G, tolerance)) {
+    if (rules.hyphenate && gap !== Gap.end && W + bw >= nearest && mayEndIn(active, W, bw, width, stretch, shrink, scaling, G, tolerance)) {
       let fragW = W
       for (let f = first; f < end; f++) {
         const frag = p.frags[f]!
@@ -203,6 +225,11 @@ function attempt(p: Paragraph, rules: BreakRules, tolerance: number): Omit<Broke
     }
     const final = gap === Gap.end
     const forced = gap === Gap.forced
+    if (W + bw < nearest && !final && !forced) {
+      W = nextW
+      G = nextG
+      continue
+    }
     tryEnd(W + bw, G, hangRight, gap === Gap.none ? DASH : 0, false, final, forced, true)
     if (final) {
       for (let c = 0; c < feasible; c++) ends.push({ node: node(end, 0, cLine[c]!, cFit[c]!, cFrom[c]!, 0, 0, 0, 0, cDem[c]!), line: cLine[c]!, dem: cDem[c]! })
@@ -211,6 +238,8 @@ function attempt(p: Paragraph, rules: BreakRules, tolerance: number): Omit<Broke
     if (forced) active = []
     if (feasible) accept(end, 0, nextW, nextG, optical && i + 1 < boxes ? p.frags[end]!.hangLeft : 0)
     if (!active.length) return tolerance === Infinity ? overfull(p, rules) : undefined
+    nearest = Infinity
+    for (let k = 0; k < active.length; k++) nearest = Math.min(nearest, nReach[active[k]!]!)
     W = nextW
     G = nextG
   }

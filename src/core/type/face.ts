@@ -33,7 +33,7 @@ export class Face implements GlyphFace {
   private readonly covered: Uint8Array
   private readonly advances: Uint16Array
   private readonly outlines = new Map<number, Path>()
-  private readonly pairs = new Map<string, number>()
+  private readonly pairs: (Map<string, number> | undefined)[] = []
   private readonly glyphOf: number[] = []
   private readonly textOf: string[] = []
 
@@ -74,11 +74,11 @@ export class Face implements GlyphFace {
 
   /** The id of a (glyph, text) pair; the same pair has the same id for the life of the face. */
   pair(glyph: number, text: string): number {
-    const key = glyph + '\u0000' + text
-    let id = this.pairs.get(key)
+    const byText = (this.pairs[glyph] ??= new Map<string, number>())
+    let id = byText.get(text)
     if (id === undefined) {
       id = this.glyphOf.length
-      this.pairs.set(key, id)
+      byText.set(text, id)
       this.glyphOf.push(glyph)
       this.textOf.push(text)
     }

@@ -42,40 +42,97 @@ export async function loadHyphenator(language: string, before = 2, after = 3): P
   const key = `${name}/${before}/${after}`
   let h = loaded.get(key)
   if (!h) {
-    const set = (await patterns[name]!()).default.patterns
+    const set = new Patterns((await patterns[name]!()).default.patterns)
     h = word => divide(word.toLowerCase(), set).filter(n => n >= before && word.length - n >= after)
     loaded.set(key, h)
   }
   return h
 }
 
+/** Letters a language's patterns may use, and the highest code among them. */
+const ALPHABET = 64
+const HIGHEST = 0x2020
+
+/**
+ * The patterns as a table of nodes by letters, so that a step is one look into an array. Filled as words ask: a book touches a small
+ * part of a language's patterns, and taking over all of them would cost more than it saves.
+ */
+class Patterns {
+  readonly exceptions: Record<string, number[]>
+  private readonly sources: Trie[] = []
+  private readonly rows: (number[] | undefined)[] = []
+  private readonly letters = new Uint8Array(HIGHEST)
+  private known = 0
+  /** 0: not yet asked; −1: no pattern goes on so; else the node. */
+  private next = new Int32Array(256 * ALPHABET)
+
+  constructor([levels, trie, exceptions]: PatternSet) {
+    this.levels = levels
+    this.exceptions = exceptions ?? {}
+    this.open(trie, undefined)
+  }
+  private readonly levels: number[][]
+
+  /** The node behind a letter, or −1. The root is 0. */
+  step(from: number, letter: number): number {
+    if (letter >= HIGHEST) return -1
+    let index = this.letters[letter]!
+    if (!index) {
+      if (this.known === ALPHABET - 1) return -1
+      this.letters[letter] = index = ++this.known
+    }
+    const at = from * ALPHABET + index
+    return this.next[at]! || this.ask(at, from, letter)
+  }
+
+  /** The levels of the pattern that ends at a node, if one does. */
+  row(node: number): number[] | undefined {
+    return this.rows[node]
+  }
+
+  private ask(at: number, from: number, letter: number): number {
+    const found = this.sources[from]![String.fromCharCode(letter)]
+    const to = found === undefined ? -1 : typeof found === 'number' ? this.open({}, this.levels[found]) : Array.isArray(found) ? this.open(found[0], this.levels[found[1]]) : this.open(found, undefined)
+    this.next[at] = to
+    return to
+  }
+
+  private open(source: Trie, row: number[] | undefined): number {
+    const node = this.sources.push(source) - 1
+    this.rows.push(row)
+    if (this.sources.length * ALPHABET > this.next.length) {
+      const longer = new Int32Array(this.next.length * 2)
+      longer.set(this.next)
+      this.next = longer
+    }
+    return node
+  }
+}
+
+const DOT = 46
+
 // Levels between the letters of the word at hand: reused, since every new word asks.
 let scratch = new Uint8Array(64)
 
 /** Where patterns divide a lower-case word: odd levels between letters (Liang's rule). */
-function divide(word: string, [levels, trie, exceptions]: PatternSet): number[] {
-  const known = exceptions?.[word]
+function divide(word: string, patterns: Patterns): number[] {
+  const known = Object.hasOwn(patterns.exceptions, word) ? patterns.exceptions[word] : undefined
   if (known) return known
-  const text = `.${word}.`
-  if (scratch.length < word.length + 2) scratch = new Uint8Array(word.length * 2)
-  const best = scratch.fill(0, 0, word.length + 2)
-  for (let from = 0; from < text.length; from++) {
-    // A pattern's first level stands before its first letter; the dot before the word has no place of its own.
-    const base = from === 0 ? 0 : from - 1
-    let at: Trie = trie
-    for (let i = from; i < text.length; i++) {
-      const node = at[text[i]!]
-      if (node === undefined) break
-      const index = typeof node === 'number' ? node : Array.isArray(node) ? node[1] : -1
-      if (index >= 0) {
-        const row = levels[index]!
-        for (let k = 0; k < row.length; k++) if (row[k]! > best[base + k]!) best[base + k] = row[k]!
-      }
-      if (typeof node === 'number') break
-      at = Array.isArray(node) ? node[0] : node
+  const n = word.length
+  if (scratch.length < n + 2) scratch = new Uint8Array(n * 2)
+  const best = scratch.fill(0, 0, n + 2)
+  // The word stands between two dots; a pattern's first level stands before its first letter, and the first dot has no place of its own.
+  for (let from = -1; from <= n; from++) {
+    const base = Math.max(from, 0)
+    let node = 0
+    for (let i = from; i <= n; i++) {
+      node = patterns.step(node, i < 0 || i === n ? DOT : word.charCodeAt(i))
+      if (node < 0) break
+      const row = patterns.row(node)
+      if (row) for (let k = 0; k < row.length; k++) if (row[k]! > best[base + k]!) best[base + k] = row[k]!
     }
   }
   const out: number[] = []
-  for (let n = 2; n < word.length - 1; n++) if (best[n]! & 1) out.push(n)
+  for (let i = 2; i < n - 1; i++) if (best[i]! & 1) out.push(i)
   return out
 }

@@ -117,7 +117,7 @@ export function setFrag(out: LayerBuilder, f: Frag, scale: number, x: number, y:
     const em = size * scale
     if (!s.y) {
       out.run(s.face, size, scale, y - rise, colour, place)
-      for (let i = 0; i < s.pairs.length; i++) out.glyph(s.pairs[i]!, pen + s.x[i]! * em)
+      out.word(s.pairs, s.x, pen, em)
     } else
       for (let i = 0; i < s.pairs.length; i++) {
         out.run(s.face, size, scale, y - rise - s.y[i]! * size, colour, place)
