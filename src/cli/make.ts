@@ -3,7 +3,7 @@ import { join } from 'node:path'
 import { parseArgs } from 'node:util'
 import { authorLine, type Book, docWords, labels, roles, shortName } from '@/core/book'
 import { printChain } from '@/core/chain'
-import { frontPage, lampOverTide } from '@/core/cover'
+import { frontPage, lampOverTide, rows } from '@/core/cover'
 import { writeEpub } from '@/core/epub'
 import { profileOf } from '@/core/outlets'
 import { evenness, pageStarts, Setter, shippedStyles, withChanges } from '@/core/pages'
@@ -40,7 +40,7 @@ export async function runMake(args: string[]): Promise<void> {
   }
   const spec: PrintSpec = { binding: edition && edition.kind !== 'ebook' ? edition.kind : 'paperback', trim: trim.id, paper: values.paper ?? edition?.paper ?? 'cream', ink: edition?.ink ?? 'black' }
   const shelf = new FontShelf(fontSource)
-  const chain = printChain({ book, style, profile, spec, isbn, price: edition?.price, design: lampOverTide }, new Setter(shelf), shelf)
+  const chain = printChain({ book, style, profile, others: [], spec, isbn, price: edition?.price, design: opened.book.cover ?? (opened.book.plan ? rows : lampOverTide), coverPages: undefined }, new Setter(shelf), shelf)
   const pictures = pictureSource(opened.pictures)
   const names = labels(book.sections)
   const out = typedPath(values.out)

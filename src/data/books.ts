@@ -1,5 +1,7 @@
-import type { Book } from '@/core/book'
-import { type BookRecord, db } from './db'
+import { Dexie } from 'dexie'
+import type { Book, Section } from '@/core/book'
+import { type BookRecord, db, type SectionRecord } from './db'
+import { guarded } from './trouble'
 
 /** A book with the bytes of its pictures. */
 export interface StoredBook {
@@ -11,11 +13,22 @@ export interface StoredBook {
 export async function putBook({ book, pictures }: StoredBook): Promise<void> {
   const { sections, ...head } = book
   const now = Date.now()
-  await db.transaction('rw', [db.books, db.sections, db.blobs], async () => {
+  await guarded(() => db.transaction('rw', [db.books, db.sections, db.blobs], async () => {
+    const old = new Map((await db.sections.where('book').equals(book.id).toArray()).map(s => [s.id, s.rev]))
     await db.sections.where('book').equals(book.id).delete()
     await db.books.put({ ...head, order: sections.map(s => s.id), added: now })
-    await db.sections.bulkPut(sections.map(s => ({ ...s, book: book.id })))
+    await db.sections.bulkPut(sections.map(s => ({ ...s, book: book.id, rev: (old.get(s.id) ?? 0) + 1 })))
     await db.blobs.bulkPut([...pictures].map(([hash, bytes]) => ({ hash, bytes: Uint8Array.from(bytes), added: now })))
+  }))
+}
+
+/** Takes a book from the shelf, with its sections, history and listings. Pictures go with the next clearing of blobs. */
+export async function removeBook(id: string): Promise<void> {
+  await db.transaction('rw', [db.books, db.sections, db.changes, db.listings], async () => {
+    await db.books.delete(id)
+    await db.sections.where('book').equals(id).delete()
+    await db.changes.where('book').equals(id).delete()
+    await db.listings.where('book').equals(id).delete()
   })
 }
 
@@ -24,12 +37,46 @@ export async function getBook(id: string): Promise<StoredBook | undefined> {
   return db.transaction('r', [db.books, db.sections, db.blobs], async () => {
     const record = await db.books.get(id)
     if (!record) return undefined
-    const sections = new Map((await db.sections.where('book').equals(id).toArray()).map(({ book: _book, ...s }) => [s.id, s]))
-    const { order, added: _added, ...head } = record
-    const blobs = await db.blobs.bulkGet(head.assets.map(a => a.id))
-    return { book: { ...head, sections: order.map(s => sections.get(s)).filter(s => s !== undefined) }, pictures: new Map(blobs.filter(b => b !== undefined).map(b => [b.hash, b.bytes])) }
+    const sections = new Map((await db.sections.where('book').equals(id).toArray()).map(s => [s.id, bare(s)]))
+    const blobs = await db.blobs.bulkGet(record.assets.map(a => a.id))
+    return { book: assembled(record, sections), pictures: new Map(blobs.filter(b => b !== undefined).map(b => [b.hash, b.bytes])) }
   })
 }
+
+/** A book held in memory, its sections by revision, so that the next look reads only what changed. Unchanged sections and the record's parts keep their identity. */
+export interface HeldBook {
+  book: Book
+  revs: Map<string, number>
+  head: string
+}
+
+/** The newest state of a book, given what is held of it. The very same object where nothing changed. */
+export async function freshen(id: string, old: HeldBook | undefined): Promise<HeldBook | undefined> {
+  return db.transaction('r', [db.books, db.sections], async () => {
+    const record = await db.books.get(id)
+    if (!record) return undefined
+    const keys = (await db.sections.where('[book+id+rev]').between([id, Dexie.minKey, Dexie.minKey], [id, Dexie.maxKey, Dexie.maxKey]).keys()) as unknown as [string, string, number][]
+    const revs = new Map(keys.map(([, section, rev]) => [section, rev]))
+    const head = JSON.stringify(record)
+    const stale = record.order.filter(s => revs.has(s) && old?.revs.get(s) !== revs.get(s))
+    if (old && old.head === head && !stale.length) return old
+    const kept = new Map(old?.book.sections.map(s => [s.id, s]))
+    for (const s of await db.sections.bulkGet(stale.map(s => [id, s] as [string, string]))) if (s) kept.set(s.id, bare(s))
+    const book = assembled(record, kept)
+    // Parts of the record that say the same stay the same object: what follows from them is not worked out again.
+    if (old) for (const k of ['data', 'editions', 'assets', 'cover', 'plan', 'words'] as const) if (JSON.stringify(book[k]) === JSON.stringify(old.book[k])) (book as unknown as Record<string, unknown>)[k] = old.book[k]
+    return { book, revs, head }
+  })
+}
+
+const bare = ({ book: _book, rev: _rev, ...s }: SectionRecord): Section => s
+
+function assembled(record: BookRecord, sections: Map<string, Section>): Book {
+  const { order, added: _added, ...head } = record
+  return { ...head, sections: order.map(s => sections.get(s)).filter(s => s !== undefined) }
+}
+
+export const picturesOf = async (ids: string[]): Promise<Map<string, Uint8Array>> => new Map((await db.blobs.bulkGet(ids)).filter(b => b !== undefined).map(b => [b.hash, b.bytes]))
 
 export const listBooks = (): Promise<BookRecord[]> => db.books.toArray()
 

@@ -1,46 +1,75 @@
 'use client'
 import { RedoOutlined, UndoOutlined } from '@ant-design/icons'
-import { Button, Tooltip } from 'antd'
+import { App, Button, Tooltip } from 'antd'
 import Link from 'next/link'
-import { useEffect } from 'react'
+import { useEffect, useSyncExternalStore } from 'react'
+import { docWords } from '@/core/book'
 import { redo, undo } from '@/data/changes'
+import { onTrouble, storageTrouble } from '@/data/trouble'
+import { takeOver } from '@/data/writer'
 import { Lamp } from './Lamp'
-import type { OpenBook } from './useOpenBook'
+import { chooseEdition, type OpenBook } from './useOpenBook'
+import { editionLamp, usePairs } from './useListings'
 import './bookTop.css'
 
-const stages = [{ id: 'plan', name: 'Plan' }, { id: 'interior', name: 'Interior' }] as const
+export type Stage = 'plan' | 'text' | 'pages' | 'interior' | 'cover' | 'check' | 'listings'
 
-const kindWords: Record<string, string> = { paperback: 'Paperback', case: 'Case', coil: 'Coil', saddle: 'Booklet', ebook: 'Ebook' }
+const stages: { id: Stage; name: string }[] = [{ id: 'plan', name: 'Plan' }, { id: 'text', name: 'Text' }, { id: 'pages', name: 'Pages' }, { id: 'interior', name: 'Interior' }, { id: 'cover', name: 'Cover' }, { id: 'check', name: 'Check' }, { id: 'listings', name: 'Listings' }]
 
-/** The line above a book's rooms: its name, its edition's lamp, undo and redo, the stages that there are. */
-export function BookTop({ bookId, view, stage }: { bookId: string; view: OpenBook; stage: (typeof stages)[number]['id'] }) {
+export const kindWords: Record<string, string> = { paperback: 'Paperback', case: 'Case', coil: 'Coil', saddle: 'Booklet', ebook: 'Ebook' }
+
+/** The line above a book's rooms: its name, its editions' lamps, undo and redo, the stages. */
+export function BookTop({ bookId, view, stage }: { bookId: string; view: OpenBook; stage: Stage }) {
   const { book, edition, figures } = view
-  const stopped = figures?.findings.some(f => f.severity === 'stop')
+  const { pairs } = usePairs(book, view.version)
+  const { message } = App.useApp()
+  const storage = useSyncExternalStore(onTrouble, storageTrouble, () => undefined)
 
   useEffect(() => {
     const onKey = (e: KeyboardEvent): void => {
-      // Inside a field the field's own undo comes first.
+      // Inside a field the field's own undo comes first; the editor has its own way to the same history.
       if (e.target instanceof HTMLElement && e.target.closest('input, textarea, [contenteditable]')) return
       if (!(e.ctrlKey || e.metaKey) || e.key.toLowerCase() !== 'z') return
       e.preventDefault()
-      void (e.shiftKey ? redo(bookId) : undo(bookId))
+      turn(e.shiftKey ? redo : undo)
     }
+    const turn = (way: typeof undo): void => void way(bookId).catch((x: Error) => message.error(x.message))
     addEventListener('keydown', onKey)
     return () => removeEventListener('keydown', onKey)
-  }, [bookId])
+  }, [bookId, message])
 
+  const began = !!book && (book.plan ? book.plan.runs.length > 0 : book.sections.some(s => !s.made && docWords(s.doc) > 0))
+  const stopped = figures?.findings.some(f => f.severity === 'stop')
   return (
-    <header className="topline booktop">
-      <h1>{book?.data.title ?? ''}</h1>
-      {edition && figures && <span className="lamps"><Lamp state={stopped ? 'dim' : 'lit'} /> <b>{kindWords[edition.kind]}</b> {stopped ? 'begun' : 'ready'}</span>}
-      <span className="history">
-        <Tooltip title={view.undo ? `Undo: ${view.undo}` : 'Nothing to undo'}><Button type="text" aria-label="Undo" icon={<UndoOutlined />} disabled={!view.undo} onClick={() => void undo(bookId)} /></Tooltip>
-        <Tooltip title={view.redo ? `Redo: ${view.redo}` : 'Nothing to redo'}><Button type="text" aria-label="Redo" icon={<RedoOutlined />} disabled={!view.redo} onClick={() => void redo(bookId)} /></Tooltip>
-      </span>
-      <nav className="stages" aria-label="Stages">
-        {stages.map(s => <Link key={s.id} href={`/book/${encodeURIComponent(bookId)}/${s.id}`} aria-current={s.id === stage ? 'page' : undefined}>{s.name}</Link>)}
-      </nav>
-    </header>
+    <>
+      <header className="topline booktop">
+        <h1><Link href={`/book/${encodeURIComponent(bookId)}/plan`}>{book?.data.title ?? ''}</Link></h1>
+        <span className="lamps" role="group" aria-label="Editions">
+          {book?.editions.map(e => {
+            const { lamp, word } = editionLamp(pairs.filter(p => p.edition.id === e.id), !began ? 'dark' : e.id === edition?.id && stopped === false ? 'lit' : e.id === edition?.id && stopped ? 'dim' : 'lit')
+            return (
+              <button key={e.id} type="button" className="edition" aria-pressed={e.id === edition?.id} onClick={() => chooseEdition(bookId, e.id)}>
+                <Lamp state={lamp} /> <b>{kindWords[e.kind]}</b> {word}
+              </button>
+            )
+          })}
+        </span>
+        <span className="history">
+          <Tooltip title={view.undo ? `Undo: ${view.undo}` : 'Nothing to undo'}><Button type="text" aria-label="Undo" icon={<UndoOutlined />} disabled={!view.undo} onClick={() => void undo(bookId).catch((x: Error) => message.error(x.message))} /></Tooltip>
+          <Tooltip title={view.redo ? `Redo: ${view.redo}` : 'Nothing to redo'}><Button type="text" aria-label="Redo" icon={<RedoOutlined />} disabled={!view.redo} onClick={() => void redo(bookId).catch((x: Error) => message.error(x.message))} /></Tooltip>
+        </span>
+        <nav className="stages" aria-label="Stages">
+          {stages.filter(s => s.id !== (book?.plan ? 'text' : 'pages')).map(s => <Link key={s.id} href={`/book/${encodeURIComponent(bookId)}/${s.id}`} aria-current={s.id === stage ? 'page' : undefined}>{s.name}</Link>)}
+        </nav>
+      </header>
+      {view.hold === 'following' && (
+        <p className="band" role="status">
+          This book is open in another window, which writes it. This one follows along.
+          <Button size="small" onClick={() => takeOver(bookId)}>Write here instead</Button>
+        </p>
+      )}
+      {storage && <p className="band stop" role="alert">{storage === 'full' ? 'The browser’s storage is full: the last change is not saved. Make room (an export and removal of old books helps), then change it again.' : 'The browser could not write the last change. It is not saved; try it again.'}</p>}
+    </>
   )
 }
 

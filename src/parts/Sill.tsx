@@ -1,3 +1,5 @@
+'use client'
+import { Popover } from 'antd'
 import { formatLength, formatMoney, inUnit } from '@/core/trade'
 import type { Figures } from '@/workers/press.worker'
 
@@ -7,19 +9,28 @@ export interface SillFigure {
   value: string
   /** What it was before the last change, where that moved it. */
   was?: string
+  /** How it was worked out, shown on a click. */
+  worked?: string
 }
 
 /** The strip of live figures along the foot, and what now wants the author. */
-export function Sill({ figures, asks }: { figures: SillFigure[]; asks?: string }) {
+export function Sill({ figures, asks }: { figures: SillFigure[]; asks?: React.ReactNode }) {
   return (
     <footer className="sill" aria-label="Sill">
-      {figures.map(f => (
-        <span className="figure" key={f.name}>
-          {f.name}
-          {f.was && <s aria-label={`was ${f.was}`}>{f.was}</s>}
-          {f.value && <b>{f.value}</b>}
-        </span>
-      ))}
+      {figures.map(f => {
+        const body = (
+          <>
+            {f.name}
+            {f.was && <s aria-label={`was ${f.was}`}>{f.was}</s>}
+            {f.value && <b>{f.value}</b>}
+          </>
+        )
+        return f.worked ? (
+          <Popover key={f.name} trigger="click" placement="top" content={<span className="worked">{f.worked} = <b>{f.value}</b></span>}>
+            <button type="button" className="figure">{body}</button>
+          </Popover>
+        ) : <span className="figure" key={f.name}>{body}</span>
+      })}
       {asks && <span className="asks">{asks}</span>}
     </footer>
   )
@@ -27,17 +38,20 @@ export function Sill({ figures, asks }: { figures: SillFigure[]; asks?: string }
 
 /** The figures of the sill; one that moved shows what it was. */
 export function sillOf(now: Figures, was: Figures | undefined): SillFigure[] {
-  const moved = (name: string, of: (f: Figures) => string): SillFigure => {
+  const moved = (name: string, of: (f: Figures) => string, worked?: string): SillFigure => {
     const [value, before] = [of(now), was && of(was)]
-    return { name, value, ...(before && before !== value ? { was: before } : {}) }
+    return { name, value, ...(before && before !== value ? { was: before } : {}), ...(worked ? { worked } : {}) }
   }
+  const pays = now.price === undefined ? moved('Least price', f => formatMoney(f.leastPrice, f.currency)) : moved(`Royalty at ${formatMoney(now.price, now.currency)}`, f => formatMoney(f.royalty ?? 0, f.currency), now.worked.Royalty)
+  const findings = moved('Findings', f => String(f.findings.length))
+  if (now.kind === 'ebook') return [{ name: now.outlet, value: '' }, moved('Weight', f => `${((f.epubBytes ?? 0) / 1e6).toFixed(2)} MB`), pays, findings]
   return [
     { name: now.outlet, value: '' },
     moved('Pages', f => String(f.pages)),
-    moved('Spine', f => formatLength(f.spinePt, 'in')),
-    moved('Wrap', f => `${inUnit(f.wrap.width, 'in').toFixed(2)} × ${inUnit(f.wrap.height, 'in').toFixed(2)} in`),
-    moved('Print', f => formatMoney(f.cost, f.currency)),
-    now.price === undefined ? moved('Least price', f => formatMoney(f.leastPrice, f.currency)) : moved(`Royalty at ${formatMoney(now.price, now.currency)}`, f => formatMoney(f.royalty ?? 0, f.currency)),
-    moved('Findings', f => String(f.findings.length)),
+    moved('Spine', f => formatLength(f.spinePt ?? 0, 'in'), now.worked.Spine),
+    moved('Wrap', f => (f.wrap ? `${inUnit(f.wrap.width, 'in').toFixed(2)} × ${inUnit(f.wrap.height, 'in').toFixed(2)} in` : '')),
+    moved('Print', f => formatMoney(f.cost ?? 0, f.currency), now.worked.Print),
+    pays,
+    findings,
   ]
 }

@@ -1,16 +1,19 @@
 'use client'
 import { useLiveQuery } from 'dexie-react-hooks'
-import { useEffect, useRef, useState } from 'react'
+import { useEffect, useRef, useState, useSyncExternalStore } from 'react'
 import type { Book, Edition } from '@/core/book'
-import { getBook } from '@/data/books'
+import { freshen, type HeldBook, picturesOf } from '@/data/books'
 import { steps } from '@/data/changes'
-import { press } from '@/workers/client'
+import { type Hold, hold, holdOf, onHold } from '@/data/writer'
+import { openAtPress, press } from '@/workers/client'
 import type { Figures, Leaves } from '@/workers/press.worker'
 
-/** A book as rooms show it: its print edition's figures (and leaves, if asked for) as of `version`; `was` are the figures before the last change. */
+/** A book as rooms show it: its chosen edition's figures (and leaves, if asked for) as of `version`; `was` are the figures before the last change. */
 export interface OpenBook {
   book?: Book
   edition?: Edition
+  /** The outlet whose figures are shown. */
+  outletId?: string
   leaves?: Leaves
   figures?: Figures
   was?: Figures
@@ -21,29 +24,62 @@ export interface OpenBook {
   missing: boolean
   undo?: string
   redo?: string
+  /** Whether this window writes the book or follows another. */
+  hold: Hold
 }
 
-/** Opens a book at the press and keeps what follows from it up to date. */
-export function useOpenBook(bookId: string, withLeaves = false): OpenBook {
+// The newest state of each book that was open: a room that follows at once begins with it.
+const heldBooks = new Map<string, HeldBook>()
+const lastShown = new Map<string, { leaves?: Leaves; figures: Figures }>()
+
+// Which edition and outlet the author looks at, for each book, while the program is open.
+const choices = new Map<string, { edition?: string; outlet?: string }>()
+const choiceListeners = new Set<() => void>()
+export function chooseEdition(bookId: string, edition: string, outlet?: string): void {
+  choices.set(bookId, { edition, outlet })
+  choiceListeners.forEach(l => l())
+}
+const onChoice = (l: () => void): (() => void) => {
+  choiceListeners.add(l)
+  return () => choiceListeners.delete(l)
+}
+
+/** Opens a book at the press and keeps what follows from it up to date. `kind`: rooms of pages and covers look at print editions only. */
+export function useOpenBook(bookId: string, withLeaves = false, kind: 'any' | 'print' = 'any'): OpenBook {
   // undefined while the store is asked, null where there is no such book.
-  const stored = useLiveQuery(async () => (await getBook(bookId)) ?? null, [bookId])
+  const stored = useLiveQuery(async () => {
+    const held = await freshen(bookId, heldBooks.get(bookId))
+    if (held) heldBooks.set(bookId, held)
+    return held?.book ?? null
+  }, [bookId])
+  const book = stored ?? heldBooks.get(bookId)?.book
   const history = useLiveQuery(() => steps(bookId), [bookId])
-  const [shown, setShown] = useState<{ leaves?: Leaves; figures: Figures; was?: Figures; version: number }>()
+  const choice = useSyncExternalStore(onChoice, () => choices.get(bookId), () => undefined)
+  const state = useSyncExternalStore(onHold, () => holdOf(bookId), () => 'asking' as Hold)
+  const editions = book?.editions.filter(e => kind === 'any' || e.kind !== 'ebook')
+  const edition = editions?.find(e => e.id === choice?.edition) ?? editions?.find(e => e.kind !== 'ebook') ?? editions?.[0]
+  const outletId = choice?.outlet && edition && choice.edition === edition.id && edition.outlets.includes(choice.outlet) ? choice.outlet : edition?.outlets[0]
+  const key = `${bookId}/${edition?.id}/${outletId}`
+  const [shown, setShown] = useState<{ key: string; leaves?: Leaves; figures: Figures; was?: Figures; version: number }>()
   const [settling, setSettling] = useState(true)
   const [trouble, setTrouble] = useState<string>()
   const latest = useRef(0)
-  const edition = stored?.book.editions.find(e => e.kind !== 'ebook')
+
+  useEffect(() => hold(bookId), [bookId])
 
   useEffect(() => {
     if (!stored || !edition) return
     const turn = ++latest.current
     const late = setTimeout(() => setSettling(true), 120)
     const work = async (): Promise<void> => {
-      await press().open(stored)
-      const [leaves, figures] = [withLeaves ? await press().leaves(bookId, edition.id) : undefined, await press().figures(bookId, edition.id)]
+      await openAtPress(stored, picturesOf)
+      const figures = await press().figures(bookId, edition.id, outletId)
+      const leaves = withLeaves && edition.kind !== 'ebook' ? await press().leaves(bookId, edition.id) : undefined
       // A newer state is on its way: this answer is not shown.
       if (turn !== latest.current) return
-      setShown(s => ({ leaves, figures, was: s?.figures, version: turn }))
+      const before = lastShown.get(key)
+      lastShown.set(key, { leaves: leaves ?? before?.leaves, figures })
+      setShown(s => ({ key, leaves, figures, was: s?.key === key ? s.figures : before?.figures, version: turn }))
       setTrouble(undefined)
     }
     work().catch((e: Error) => turn === latest.current && setTrouble(e.message)).finally(() => {
@@ -51,7 +87,8 @@ export function useOpenBook(bookId: string, withLeaves = false): OpenBook {
       if (turn === latest.current) setSettling(false)
     })
     return () => clearTimeout(late)
-  }, [stored, bookId, withLeaves])
+  }, [stored, bookId, withLeaves, edition?.id, outletId])
 
-  return { book: stored?.book, edition, ...shown, version: shown?.version ?? 0, settling, trouble, missing: stored === null, undo: history?.undo, redo: history?.redo }
+  const own = shown?.key === key ? shown : undefined
+  return { book, edition, outletId, leaves: own?.leaves, figures: own?.figures ?? lastShown.get(key)?.figures, was: own?.was, version: own?.version ?? 0, settling, trouble, missing: stored === null, undo: history?.undo, redo: history?.redo, hold: state }
 }

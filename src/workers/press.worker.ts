@@ -1,24 +1,19 @@
 import * as Comlink from 'comlink'
-import { isProject, type Project, readProject } from '@/core/archive'
-import { type Book, docWords, type Edition, labels, shortName } from '@/core/book'
-import { type Graph, type PrintChain, type PrintInputs, printChain } from '@/core/chain'
-import { frontPage, lampOverTide, rows } from '@/core/cover'
-import { type Understood, readManuscript } from '@/core/intake'
-import { type Canvas2D, type PageMarks, paintPage, type Pictures } from '@/core/marks'
-import { profileOf } from '@/core/outlets'
-import { type InteriorStyle, Setter, shippedStyles, withChanges } from '@/core/pages'
-import { Fault, insideMargin, printRules, pts } from '@/core/trade'
-import { FontShelf, shippedFonts } from '@/core/type'
+import { plannedPages } from '@/core/activity'
+import { isProject, type Project, readProject, writeProject } from '@/core/archive'
+import { type Book, docWords, labels, shortName } from '@/core/book'
 import type { Finding } from '@/core/check'
+import { type Cover, type CoverDesign, type Flat, frontPage, type SetPiece } from '@/core/cover'
+import { type Understood, readManuscript } from '@/core/intake'
+import { visitPage } from '@/core/marks'
+import { ebookMoney, leastEbookPrice, type ListingSnapshot, type Submission } from '@/core/outlets'
+import type { InteriorStyle } from '@/core/pages'
+import { bindingRules, Fault, insideMargin, type OutletProfile, printRules, type Progress, pts, roundPages } from '@/core/trade'
+import { draw } from './draw'
+import { bookOf, type BookUpdate, chainOf, closeBook, designOf, openBook, outlet, useProfiles } from './openBooks'
+import { coverOf, epubOf, findingsOf, makePackage, snapshotOf } from './package'
 
 /** The press: the core in a worker. A thin entry; what it answers is computed by the core. */
-const shelf = new FontShelf(async key => {
-  const file = shippedFonts[key]
-  if (!file) return undefined
-  const response = await fetch(`/fonts/${file}`)
-  return response.ok ? new Uint8Array(await response.arrayBuffer()) : undefined
-})
-const setter = new Setter(shelf)
 
 /** What the shelf shows of an edition. */
 export interface EditionOutlook {
@@ -33,18 +28,24 @@ export interface EditionOutlook {
   asks?: string
 }
 
-/** The live figures of an edition at its first outlet. */
+/** The live figures of an edition at one outlet; print and ebook have their own. */
 export interface Figures {
+  edition: string
+  outletId: string
   outlet: string
-  pages: number
-  spinePt: number
-  wrap: { width: number; height: number }
-  /** Minor units. */
-  cost: number
+  kind: string
+  currency: string
   price?: number
   royalty?: number
   leastPrice: number
-  currency: string
+  /** Worked out in a line, for whoever clicks a figure. */
+  worked: Record<string, string>
+  pages?: number
+  spinePt?: number
+  wrap?: { width: number; height: number }
+  /** Minor units. */
+  cost?: number
+  epubBytes?: number
   findings: Finding[]
 }
 
@@ -65,85 +66,113 @@ export interface Leaves {
 
 export interface Outlook {
   words: number
+  /** Pages of a plan. */
+  planned: number
   editions: EditionOutlook[]
   /** The front cover as a picture. */
   front?: Blob
 }
 
+/** The cover as a view needs it. */
+export interface CoverView {
+  flat: Flat
+  pieces: SetPiece[]
+  barcode: Cover['barcode']
+  design: CoverDesign
+}
+
 const api = {
+  /** Outlets of the author's own. */
+  setProfiles(own: OutletProfile[]): void {
+    useProfiles(own)
+  },
+
   readProject(bytes: Uint8Array): Project {
     return plainly(() => readProject(bytes))
   },
 
+  writeProject(p: Project): Uint8Array {
+    const bytes = plainly(() => writeProject(p))
+    return Comlink.transfer(bytes, [bytes.buffer])
+  },
+
   /** A manuscript or a project file, whichever it is. */
-  readFile(name: string, bytes: Uint8Array): Pick<Understood, 'book' | 'pictures' | 'dropped'> {
+  readFile(name: string, bytes: Uint8Array): Pick<Understood, 'book' | 'pictures' | 'dropped' | 'cleaned' | 'isbn'> & { project: boolean } {
     return plainly(() => {
-      if (!isProject(bytes)) return readManuscript(name, bytes)
-      return { ...readProject(bytes), dropped: [] }
+      if (!isProject(bytes)) return { ...readManuscript(name, bytes), project: false }
+      return { ...readProject(bytes), dropped: [], cleaned: [], project: true }
     })
   },
 
-  /** Words, pages, findings and front of a book: what follows from it, for the shelf. */
-  async outlook({ book }: Project): Promise<Outlook> {
+  /** Words, pages, findings and front of an open book: what follows from it, for the shelf. */
+  async outlook(bookId: string): Promise<Outlook> {
+    const { book, images } = bookOf(bookId)
     const words = book.sections.reduce((n, s) => n + (s.made ? 0 : docWords(s.doc)), 0)
-    const out: Outlook = { words, editions: [] }
+    const out: Outlook = { words, planned: book.plan ? plannedPages(book.plan) : 0, editions: [] }
     for (const e of book.editions) {
       if (e.kind === 'ebook') {
         out.editions.push({ id: e.id, kind: e.kind, outlets: e.outlets, stops: words ? 0 : 1, ...(words ? {} : { asks: 'Write something first' }) })
         continue
       }
-      const chain = printChain(inputsOf(book, e), setter, shelf)
+      const chain = chainOf(bookId, e.id)
       const findings = await chain.get('findings')
       const first = findings.find(f => f.severity !== 'remark')
       out.editions.push({ id: e.id, kind: e.kind, trim: e.trim, pages: await chain.get('pages'), spinePt: await chain.get('spine'), outlets: e.outlets, stops: findings.filter(f => f.severity === 'stop').length, ...(first ? { asks: first.message } : {}) })
       if (!out.front) {
         const page = frontPage(await chain.get('cover'))
-        out.front = await draw(page, 240 / page.height, () => undefined).convertToBlob({ type: 'image/png' })
+        out.front = await draw(page, 240 / page.height, id => images.get(id)).convertToBlob({ type: 'image/png' })
       }
     }
     return out
   },
 
-  /** Opens a book at the press, or gives it its newest state; what did not change is not computed again. */
-  async open({ book, pictures }: Project): Promise<void> {
-    const known = opened.get(book.id)
-    const images = new Map<string, ImageBitmap>(known?.images)
-    for (const a of book.assets) {
-      const bytes = pictures.get(a.id)
-      if (bytes && !images.has(a.id)) images.set(a.id, await createImageBitmap(new Blob([Uint8Array.from(bytes)], { type: a.type })))
-    }
-    const chains = known?.chains ?? new Map<string, Graph<PrintChain>>()
-    for (const e of book.editions) if (e.kind !== 'ebook') {
-      const inputs = inputsOf(book, e)
-      const chain = chains.get(e.id)
-      if (!chain) chains.set(e.id, printChain(inputs, setter, shelf))
-      else for (const k of Object.keys(inputs) as (keyof PrintInputs)[]) await renew(chain, k, inputs[k])
-    }
-    opened.set(book.id, { chains, images })
-  },
+  /** Opens a book at the press, or brings it up to date; what did not change is not computed again. */
+  open: (update: BookUpdate): Promise<void> => openBook(update),
+  close: (bookId: string): void => closeBook(bookId),
 
-  async figures(bookId: string, editionId: string): Promise<Figures> {
-    const chain = chainOf(bookId, editionId)
-    const money = await chain.get('money')
-    const own = money.earnings[0]
-    return {
-      outlet: (await chain.get('profile')).name, pages: await chain.get('pages'), spinePt: await chain.get('spine'), wrap: await chain.get('wrap'), cost: money.cost, leastPrice: money.leastPrice, currency: money.currency,
-      ...(money.price === undefined || !own ? {} : { price: money.price, royalty: own.royalty }), findings: await chain.get('findings'),
-    }
+  async figures(bookId: string, editionId: string, outletId?: string): Promise<Figures> {
+    return plainlyLater(async () => {
+      const { book } = bookOf(bookId)
+      const e = editionOf(book, editionId)
+      const at = outletId ?? e.outlets[0] ?? 'ostrevane'
+      const profile = outlet(at)
+      const base = { edition: e.id, outletId: at, outlet: profile.name, kind: e.kind, currency: profile.currency }
+      const findings = await findingsOf(bookId, e, at)
+      if (e.kind === 'ebook') {
+        const bytes = (await epubOf(bookId, e, profile)).bytes.length
+        const money = e.price === undefined ? undefined : ebookMoney(profile, e.price, bytes)
+        return { ...base, leastPrice: leastEbookPrice(profile, bytes), epubBytes: bytes, ...(money ? { price: money.price, royalty: money.royalty } : {}), worked: workedEbook(money), findings }
+      }
+      const chain = chainOf(bookId, editionId, at)
+      const [money, pages, spinePt, wrap, spec] = [await chain.get('money'), await chain.get('pages'), await chain.get('spine'), await chain.get('wrap'), await chain.get('spec')]
+      const own = money.earnings[0]
+      const paper = profile.print?.papers.find(p => p.id === spec.paper)
+      const cost = profile.print?.costs.find(c => c.ink === spec.ink && (!c.papers?.length || c.papers.includes(spec.paper)))
+      const extra = bindingRules(profile, spec.binding).extraCost
+      return {
+        ...base, pages, spinePt, wrap, cost: money.cost, leastPrice: money.leastPrice,
+        ...(money.price === undefined || !own ? {} : { price: money.price, royalty: own.royalty }),
+        worked: {
+          ...(paper && spinePt ? { Spine: `${pages} pages × ${paper.caliper}` } : {}),
+          Wrap: 'two panels, the spine and the bleed',
+          ...(cost ? { Print: `${cost.fixed}${extra !== '0' ? ` + ${extra}` : ''} + ${pages} × ${cost.aPage} cents` } : {}),
+          ...(own && money.price !== undefined ? { Royalty: `${own.share} × ${(money.price / 100).toFixed(2)} − ${(money.cost / 100).toFixed(2)} to print` } : {}),
+        },
+        findings,
+      }
+    })
   },
 
   async leaves(bookId: string, editionId: string): Promise<Leaves> {
     return plainlyLater(async () => {
       const chain = chainOf(bookId, editionId)
-      const interior = await chain.get('interior')
-      const book = await chain.get('book')
-      const profile = await chain.get('profile')
-      const spec = await chain.get('spec')
+      const [interior, book, profile, spec] = [await chain.get('interior'), await chain.get('book'), await chain.get('profile'), await chain.get('spec')]
       const names = labels(book.sections)
-      const opens = new Map([...interior.starts].map(([id, page]) => [page, shortName(names.get(id)!)]))
+      const named = (id: string): string => (names.has(id) ? shortName(names.get(id)!) : (book.plan?.runs.find(r => `run:${r.id}` === id)?.heading ?? 'a run'))
+      const opens = new Map([...interior.starts].map(([id, page]) => [page, named(id)]))
       return {
-        width: interior.spec.width, height: interior.spec.height, style: interior.style, block: interior.block, outside: interior.style.margins.outside, safe: pts(printRules(profile).safe),
-        insideAsked: insideMargin(profile, spec.binding, await chain.get('pages')),
+        width: interior.spec.width, height: interior.spec.height, style: interior.style, block: interior.block, outside: book.plan ? interior.spec.width - interior.block.x - interior.block.width : interior.style.margins.outside, safe: pts(printRules(profile).safe),
+        insideAsked: insideMargin(profile, spec.binding, roundPages(interior.pages.length, bindingRules(profile, spec.binding).pageMultiple)),
         pages: interior.pages.map((p, i) => ({ label: p.label, blank: !p.layers.length, ...(opens.get(i) ? { opens: opens.get(i) } : {}) })),
       }
     })
@@ -151,44 +180,108 @@ const api = {
 
   /** A page as a picture of `scale` pixels a point. */
   async paint(bookId: string, editionId: string, index: number, scale: number): Promise<ImageBitmap | undefined> {
+    const page = (await chainOf(bookId, editionId).get('interior')).pages[index]
+    return page && handed(draw(page, scale, id => bookOf(bookId).images.get(id)))
+  },
+
+  /** The section and block that stand at a point of a page: what a click there means. Points from the trim's top left. */
+  async placeAt(bookId: string, editionId: string, index: number, x: number, y: number): Promise<{ section: string; block: string } | undefined> {
+    const page = (await chainOf(bookId, editionId).get('interior')).pages[index]
+    let best: { section: string; block: string } | undefined
+    let nearest = Infinity
+    if (page) visitPage(page, v => {
+      if ('item' in v) {
+        const i = v.item
+        if (i.kind === 'image' && i.place && x >= v.x + i.x && x <= v.x + i.x + i.width && y >= v.y + i.y && y <= v.y + i.y + i.height) {
+          best = i.place
+          nearest = -1
+        }
+        return
+      }
+      for (let r = 0; r < v.text.count; r++) {
+        const place = v.text.places[v.text.place[r]!]!
+        if (!place.section || !place.block) continue
+        const from = v.x + v.text.x[v.text.start[r]!]!
+        const d = Math.abs(y - (v.y + v.text.baseline[r]! - v.text.size[r]! * 0.3)) * 4 + (x < from ? from - x : 0) * 0.1
+        if (d < nearest) {
+          nearest = d
+          best = place
+        }
+      }
+    })
+    return best && !best.section.startsWith('run:') ? { section: best.section, block: best.block } : undefined
+  },
+
+  /** The first page on which a block of a section stands. */
+  async pageOf(bookId: string, editionId: string, section: string, block?: string): Promise<number | undefined> {
     const interior = await chainOf(bookId, editionId).get('interior')
-    const page = interior.pages[index]
-    if (!page) return undefined
-    const bitmap = draw(page, scale, id => opened.get(bookId)?.images.get(id)).transferToImageBitmap()
-    return Comlink.transfer(bitmap, [bitmap])
+    const from = interior.starts.get(section)
+    if (from === undefined || !block) return from
+    for (let i = from; i < interior.pages.length; i++) {
+      let found = false
+      visitPage(interior.pages[i]!, v => {
+        if ('text' in v && v.text.places.some(p => p.section === section && p.block === block)) found = true
+        else if ('item' in v && v.item.kind === 'image' && v.item.place?.block === block) found = true
+      })
+      // Layers may be shared by pages: only lines that stand on this page count, and those are its own layer's.
+      if (found) return i
+    }
+    return from
+  },
+
+  async cover(bookId: string, editionId: string, outletId?: string): Promise<CoverView> {
+    return plainlyLater(async () => {
+      const { book } = bookOf(bookId)
+      const cover = await coverOf(bookId, editionOf(book, editionId), outletId)
+      return { flat: cover.flat, pieces: cover.pieces, barcode: cover.barcode, design: designOf(book) }
+    })
+  },
+
+  /** The cover as a picture: the whole sheet with its bleed, or the front as it is cut. */
+  async paintCover(bookId: string, editionId: string, part: 'sheet' | 'front', scale: number, outletId?: string): Promise<ImageBitmap> {
+    const { book, images } = bookOf(bookId)
+    const cover = await coverOf(bookId, editionOf(book, editionId), outletId)
+    const page = part === 'front' ? frontPage(cover) : cover.page
+    return handed(draw(page, scale, id => images.get(id), part === 'sheet'))
+  },
+
+  async findings(bookId: string, editionId: string, outletId: string): Promise<Finding[]> {
+    return plainlyLater(() => findingsOf(bookId, editionOf(bookOf(bookId).book, editionId), outletId))
+  },
+
+  async snapshot(bookId: string, editionId: string, outletId: string): Promise<ListingSnapshot> {
+    return plainlyLater(() => snapshotOf(bookId, editionOf(bookOf(bookId).book, editionId), outletId))
+  },
+
+  /** Makes the package; `report` hears how far it is and may answer false to stop it. */
+  async pack(bookId: string, editionId: string, outletId: string, report: (p: Progress) => Promise<boolean> | boolean): Promise<{ submission: Submission; zip: Uint8Array }> {
+    return plainlyLater(async () => {
+      let last = 0
+      const made = await makePackage(bookId, editionOf(bookOf(bookId).book, editionId), outletId, async p => {
+        const now = performance.now()
+        if (now - last < 40 && Number.isInteger(p.done) === false) return
+        last = now
+        if (!(await report(p))) throw new Fault('cancelled', 'Stopped before the package was made.')
+      })
+      return Comlink.transfer(made, [made.zip.buffer])
+    })
   },
 }
 
-/** Books open at the press: a chain for each print edition, and decoded pictures. */
-const opened = new Map<string, { chains: Map<string, Graph<PrintChain>>; images: Map<string, ImageBitmap> }>()
-
-function chainOf(bookId: string, editionId: string): Graph<PrintChain> {
-  const chain = opened.get(bookId)?.chains.get(editionId)
-  if (!chain) throw new Error('This edition is not open.')
-  return chain
+/** The worked line of an ebook's royalty. */
+function workedEbook(money: ReturnType<typeof ebookMoney> | undefined): Record<string, string> {
+  return money ? { Royalty: `${money.share} × ${(money.price / 100).toFixed(2)}${money.delivery ? ` − ${(money.delivery / 100).toFixed(2)} for delivery` : ''}` } : {}
 }
 
-/** Sets an input only where it says something else: records come anew from storage each time, and identity is what the chain goes by. */
-async function renew<K extends keyof PrintInputs>(chain: Graph<PrintChain>, name: K, value: PrintInputs[K]): Promise<void> {
-  const old = (await chain.get(name)) as PrintInputs[K]
-  if (JSON.stringify(old) !== JSON.stringify(value)) chain.set(name, value as PrintChain[K])
+function editionOf(book: Book, id: string) {
+  const e = book.editions.find(x => x.id === id)
+  if (!e) throw new Fault('no-edition', 'This edition is not in the book any more.')
+  return e
 }
 
-function inputsOf(book: Book, e: Edition): PrintInputs {
-  const shipped = shippedStyles.find(s => s.id === e.style) ?? shippedStyles[0]!
-  // The chain looks at the book for its text and data; an edition's own settings come in beside it.
-  return {
-    book: { ...book, editions: [] }, profile: profileOf(e.outlets[0] ?? 'ostrevane'), style: withChanges(shipped, e.styleChanges), isbn: e.isbn, price: e.price, design: e.kind === 'coil' ? rows : lampOverTide,
-    spec: { binding: e.kind === 'ebook' ? 'paperback' : e.kind, trim: e.trim ?? '6x9in', paper: e.paper ?? 'cream', ink: e.ink ?? 'black' },
-  }
-}
-
-function draw(page: PageMarks, scale: number, pictures: Pictures): OffscreenCanvas {
-  const canvas = new OffscreenCanvas(Math.max(1, Math.round(page.width * scale)), Math.max(1, Math.round(page.height * scale)))
-  const ctx = canvas.getContext('2d')!
-  ctx.scale(scale, scale)
-  paintPage(ctx as unknown as Canvas2D, page, pictures, '#fffefb')
-  return canvas
+function handed(canvas: OffscreenCanvas): ImageBitmap {
+  const bitmap = canvas.transferToImageBitmap()
+  return Comlink.transfer(bitmap, [bitmap])
 }
 
 /** Faults cross to the page as errors with their plain sentence. */

@@ -1,5 +1,7 @@
 import type { BindingKind, Ink } from '../trade'
+import type { CoverDesign } from './coverDesign'
 import type { DocJson } from './doc'
+import type { PagePlan } from './pagePlan'
 import type { Part, Role } from './roles'
 
 /** A person (or body) who made the book, with a role by the MARC relator code (aut, edt, ill, trl …). */
@@ -74,6 +76,35 @@ export interface Edition {
   styleChanges?: Record<string, number | boolean | string>
   /** List price in minor units of US dollars. */
   price?: number
+  /** Pages that the cover was last fitted to, once a package was sent: from then on a refit is the author's act. */
+  coverPages?: number
+}
+
+/** What a kept phrase is used for: it heads the title, supports it, fills a slot, or stands in the description. */
+export type PhrasePlace = 'headline' | 'support' | 'slot' | 'description'
+
+/** A phrase of the shortlist with the figures that were read for it. */
+export interface KeptPhrase {
+  phrase: string
+  market: string
+  /** Searches a month, and buyers a month among them. */
+  searches: number
+  demand: number
+  /** Strength of the first ten titles, 0 to 10. */
+  crowding: number
+  note?: string
+  place?: PhrasePlace
+}
+
+/** What an author states for one edition at one outlet, beside the book's own data. */
+export interface ListingDraft {
+  slots?: string[]
+  categories?: string[]
+  /** Every right to text, pictures and fonts is the publisher's own or licensed. */
+  rights?: boolean
+  /** The same page again and again. */
+  lowContent?: boolean
+  adult?: boolean
 }
 
 export interface Book {
@@ -82,6 +113,14 @@ export interface Book {
   sections: Section[]
   editions: Edition[]
   assets: Asset[]
+  /** One design for all editions; the shipped one of the book's kind where absent. */
+  cover?: CoverDesign
+  /** A book of planned pages instead of a manuscript. */
+  plan?: PagePlan
+  /** The shortlist of phrases. */
+  words?: KeptPhrase[]
+  /** By "edition/outlet". */
+  listings?: Record<string, ListingDraft>
 }
 
 /** The name printed as the author's: all contributors with role aut, joined. */

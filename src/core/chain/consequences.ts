@@ -1,9 +1,10 @@
+import { plannedPages, withPlan } from '../activity'
 import type { Book } from '../book'
 import { check, type Finding } from '../check'
 import { type Cover, type CoverDesign, drawCover, type Flat, flatFor, sheetSize } from '../cover'
 import { printMoney, type PrintMoney } from '../outlets'
 import { type Interior, type InteriorStyle, type Setter, settleInterior } from '../pages'
-import { bindingRules, insideMargin, type OutletProfile, parseTrim, Fault, type PrintSpec, roundPages, spineThickness } from '../trade'
+import { bindingRules, insideMargin, type OutletProfile, parseTrim, Fault, printRules, type PrintSpec, pts, roundPages, spineThickness } from '../trade'
 import type { FontShelf } from '../type'
 import { createGraph, type Graph } from './graph'
 
@@ -13,10 +14,14 @@ export interface PrintChain {
   book: Book
   style: InteriorStyle
   profile: OutletProfile
+  /** Other printers that the same interior goes to: it is made to the strictest of their rules. */
+  others: OutletProfile[]
   spec: PrintSpec
   isbn: string | undefined
   price: number | undefined
   design: CoverDesign
+  /** Pages that the cover was last fitted to; where absent it follows the interior. */
+  coverPages: number | undefined
   // What follows.
   interior: Interior
   /** Pages as printed, the outlet's blanks included. */
@@ -31,7 +36,7 @@ export interface PrintChain {
   findings: Finding[]
 }
 
-export type PrintInputs = Pick<PrintChain, 'book' | 'style' | 'profile' | 'spec' | 'isbn' | 'price' | 'design'>
+export type PrintInputs = Pick<PrintChain, 'book' | 'style' | 'profile' | 'others' | 'spec' | 'isbn' | 'price' | 'design' | 'coverPages'>
 
 /** The graph for an edition at an outlet. `setter` and `shelf` are shared, so that what is set once serves all outlets. */
 export function printChain(inputs: PrintInputs, setter: Setter, shelf: FontShelf): Graph<PrintChain> {
@@ -40,14 +45,17 @@ export function printChain(inputs: PrintInputs, setter: Setter, shelf: FontShelf
       const [book, style, profile, spec, isbn] = [await get('book'), await get('style'), await get('profile'), await get('spec'), await get('isbn')]
       const trim = parseTrim(spec.trim)
       if (!trim) throw new Fault('no-trim', `“${spec.trim}” is no trim.`)
-      const multiple = bindingRules(profile, spec.binding).pageMultiple
-      return settleInterior(setter, book, style, { width: trim.width, height: trim.height, isbn }, pages => insideMargin(profile, spec.binding, roundPages(pages, multiple)))
+      const printers = [profile, ...(await get('others'))].filter(p => p.print?.bindings.some(b => b.kind === spec.binding))
+      const planned = book.plan ? plannedPages(book.plan) : 0
+      const asked = (pages: number): number => Math.max(...printers.map(p => insideMargin(p, spec.binding, roundPages(pages + planned, bindingRules(p, spec.binding).pageMultiple))))
+      const interior = await settleInterior(setter, book, style, { width: trim.width, height: trim.height, isbn }, asked)
+      return book.plan ? withPlan(interior, book, book.plan, asked(interior.pages.length), Math.max(...printers.map(p => pts(printRules(p).safe))), shelf) : interior
     },
     pages: async get => roundPages((await get('interior')).pages.length, bindingRules(await get('profile'), (await get('spec')).binding).pageMultiple),
     spine: async get => spineThickness(await get('profile'), await get('spec'), await get('pages')),
     flat: async get => flatFor(await get('profile'), { ...(await get('spec')), pages: await get('pages') }),
     wrap: async get => sheetSize(await get('flat')),
-    cover: async get => drawCover(await get('flat'), await get('design'), (await get('book')).data, await get('isbn'), shelf),
+    cover: async get => drawCover((await get('coverPages')) === undefined ? await get('flat') : flatFor(await get('profile'), { ...(await get('spec')), pages: (await get('coverPages'))! }), await get('design'), (await get('book')).data, await get('isbn'), shelf, (await get('book')).assets),
     money: async get => printMoney(await get('profile'), await get('spec'), await get('pages'), await get('price')),
     findings: async get => {
       const money = await get('money')

@@ -1,38 +1,6 @@
-import type { PanelName } from './geometry'
+import type { CoverDesign, CoverPiece } from '../book'
 
-/**
- * A cover design: pieces that belong to a panel and are placed in parts of its safe zone, so that a new page count, trim or
- * binding refits the design and throws nothing away. Title, author and the rest are fields of the book: cover and listing
- * cannot differ.
- */
-export interface CoverDesign {
-  id: string
-  name: string
-  ground: { colour: string; spine?: string }
-  /** Drawn from bleed to bleed under all pieces. */
-  motif: { kind: 'tide and lamp' | 'rows' | 'plain'; light: string; dark: string; accent: string }
-  pieces: CoverPiece[]
-}
-
-export type Field = 'title' | 'subtitle' | 'author' | 'series' | 'imprint' | 'description'
-
-export interface CoverPiece {
-  id: string
-  panel: PanelName
-  field: Field
-  /** In parts of the panel's safe zone (of the spine's text zone, along the spine). */
-  box: { x: number; y: number; width: number; height: number }
-  face: string
-  /** Largest size in points for a 6 × 9 in panel; text shrinks to fit its box. */
-  size: number
-  leading: number
-  /** Ems. */
-  tracking: number
-  capitals: boolean
-  align: 'left' | 'center' | 'right'
-  vertical: 'top' | 'middle' | 'bottom'
-  colour: string
-}
+export type { CoverDesign, CoverPiece, Field } from '../book'
 
 const piece = (p: Partial<CoverPiece> & Pick<CoverPiece, 'id' | 'panel' | 'field' | 'box' | 'size'>): CoverPiece => ({
   face: 'fraunces/bold', leading: 1.12, tracking: 0, capitals: false, align: 'center', vertical: 'top', colour: '#f6efdf', ...p,

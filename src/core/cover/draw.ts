@@ -1,5 +1,5 @@
-import { authorLine, type TitleData } from '../book'
-import { type Colour, type Layer, LayerBuilder, type PageMarks, rgb } from '../marks'
+import { type Asset, authorLine, type TitleData } from '../book'
+import { type Colour, type Item, type Layer, LayerBuilder, type PageMarks, PathBuilder, rgb } from '../marks'
 import { type BreakRules, breakParagraph, type BrokenParagraph, type FontShelf, linePieces, type Paragraph, ParagraphBuilder, setLine, splitLong, TextStyle } from '../type'
 import { barcodeLayer } from './barcode'
 import type { CoverDesign, CoverPiece, Field } from './design'
@@ -40,8 +40,8 @@ export function fieldText(data: TitleData, field: Field): string {
 }
 
 /** Draws a design on a flat for a book. The barcode stands where the profile says, if there is an ISBN. */
-export async function drawCover(flat: Flat, design: CoverDesign, data: TitleData, isbn: string | undefined, shelf: FontShelf): Promise<Cover> {
-  const layers: Layer[] = [{ items: [{ kind: 'group', role: 'ground', layers: [{ items: motifItems(design, flat) }] }] }]
+export async function drawCover(flat: Flat, design: CoverDesign, data: TitleData, isbn: string | undefined, shelf: FontShelf, assets: Asset[] = []): Promise<Cover> {
+  const layers: Layer[] = [{ items: [{ kind: 'group', role: 'ground', layers: [{ items: motifItems(design, flat) }] }, ...pictureItems(design, flat, assets)] }]
   const pieces: SetPiece[] = []
   const barcode = isbn ? zoneOf(flat, 'barcode', 'back') : undefined
   for (const p of design.pieces) {
@@ -56,6 +56,19 @@ export async function drawCover(flat: Flat, design: CoverDesign, data: TitleData
   if (barcode) layers.push({ items: [{ kind: 'group', role: 'barcode', transform: [1, 0, 0, 1, barcode.x, barcode.y], layers: [barcodeLayer(isbn!, await shelf.face('figtree/regular'))] }] })
   const page: PageMarks = { width: flat.width, height: flat.height, bleed: flat.bleed, layers: layers.map(layer => ({ layer, x: 0, y: 0 })), label: 'cover', side: 'recto' }
   return { flat, page, pieces, barcode }
+}
+
+/** The design's picture: it covers its area to the bleed and is cut, never distorted. */
+function pictureItems(design: CoverDesign, flat: Flat, assets: Asset[]): Item[] {
+  const asset = design.picture && assets.find(a => a.id === design.picture!.asset)
+  if (!asset) return []
+  const { front } = flat.panels
+  const left = design.picture!.over === 'front' ? front.x : -flat.bleed.left
+  const area = { x: left, y: -flat.bleed.top, width: flat.width + flat.bleed.right - left, height: flat.height + flat.bleed.top + flat.bleed.bottom }
+  const scale = Math.max(area.width / asset.width, area.height / asset.height)
+  const [width, height] = [asset.width * scale, asset.height * scale]
+  const image: Item = { kind: 'image', asset: asset.id, x: area.x + (area.width - width) / 2, y: area.y + (area.height - height) / 2, width, height }
+  return [{ kind: 'group', role: 'picture', clip: new PathBuilder().rect(area.x, area.y, area.width, area.height).build(), layers: [{ items: [image] }] }]
 }
 
 /** Below this nothing on a cover can be read. */

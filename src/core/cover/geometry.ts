@@ -1,4 +1,5 @@
 import { type BindingKind, bindingRules, Fault, IN, MM, type OutletProfile, parseTrim, printRules, pts, roundPages, spineThickness } from '../trade'
+import type { PanelName } from '../book'
 import type { Edges } from '../marks'
 
 /** A rectangle in points; the origin is the flat's top left inside the bleed. */
@@ -9,7 +10,7 @@ export interface Rect {
   height: number
 }
 
-export type PanelName = 'back' | 'spine' | 'front'
+export type { PanelName } from '../book'
 
 /** A part of the flat that means something to whoever designs: data, so that views, checks and templates agree. */
 export interface Zone {

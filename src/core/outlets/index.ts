@@ -1,3 +1,5 @@
 export * from './profiles'
 export * from './royalty'
 export * from './reckon'
+export * from './listing'
+export * from './listingRules'

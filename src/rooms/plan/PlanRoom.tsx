@@ -91,7 +91,7 @@ function PrintPart({ book, edition, figures }: { book: Book; edition: Edition; f
       <p className="say" />
     </div>
   )
-  const money = figures && printMoney(profile, { binding: edition.kind === 'ebook' ? 'paperback' : edition.kind, trim: edition.trim ?? '', paper: edition.paper ?? '', ink: edition.ink ?? 'black' }, figures.pages, edition.price)
+  const money = figures?.pages && figures.edition === edition.id && printMoney(profile, { binding: edition.kind === 'ebook' ? 'paperback' : edition.kind, trim: edition.trim ?? '', paper: edition.paper ?? '', ink: edition.ink ?? 'black' }, figures.pages ?? 0, edition.price)
   return (
     <section className="edition" aria-label="Paperback">
       <h3>Paperback</h3>

@@ -4,7 +4,7 @@ import { useEffect, useState } from 'react'
 import { freshBookId, getBook, listBooks, putBook } from '@/data/books'
 import { loadDemoOnce } from '@/data/demo'
 import { createBook, newSection } from '@/core/book'
-import { press } from '@/workers/client'
+import { openAtPress, press } from '@/workers/client'
 import type { Outlook } from '@/workers/press.worker'
 
 export interface ShelfEntry {
@@ -35,7 +35,8 @@ export function useShelf(): { entries: ShelfEntry[] | undefined; trouble?: strin
         if (gone || outlooks[r.id]) continue
         const stored = await getBook(r.id)
         if (!stored) continue
-        const outlook = await press().outlook(stored)
+        await openAtPress(stored.book, async () => stored.pictures)
+        const outlook = await press().outlook(r.id)
         if (!gone) setOutlooks(o => ({ ...o, [r.id]: { ...outlook, ...(outlook.front ? { frontUrl: URL.createObjectURL(outlook.front) } : {}) } }))
       }
     }

@@ -1,0 +1,3 @@
+export * from './planPages'
+export * from './plans'
+export * from './rulings'

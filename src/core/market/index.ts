@@ -1,0 +1,6 @@
+export * from './measure'
+export * from './packing'
+export * from './query'
+export * from './sales'
+export * from './vocabulary'
+export { isMarket, marketOf, type MarketTitle, type Niche, world } from './world'

@@ -1,0 +1,35 @@
+import { hashOf } from '@/core/book'
+import type { ListingEvent, Submission } from '@/core/outlets'
+import type { OutletProfile } from '@/core/trade'
+import { readClock } from './clock'
+import { db, type ListingRecord } from './db'
+import { guarded } from './trouble'
+import { mayWrite } from './writer'
+
+export const pairKey = (book: string, edition: string, outlet: string): string => `${book}/${edition}/${outlet}`
+
+export const listingsOf = (book: string): Promise<ListingRecord[]> => db.listings.where('book').equals(book).toArray()
+
+async function add(book: string, key: string, event: ListingEvent): Promise<void> {
+  const old = await db.listings.get(key)
+  await db.listings.put({ key, book, events: [...(old?.events ?? []), event] })
+}
+
+/** Sends a package: its bytes are kept as sent, the event is noted at the simulated hour, and the cover is from now on fitted by hand. */
+export async function send(book: string, edition: string, outlet: OutletProfile, submission: Submission, zip: Uint8Array): Promise<void> {
+  if (!mayWrite(book)) throw new Error('This book is open in another window, which writes it.')
+  if (hashOf(zip) !== submission.zip) throw new Error('The package is not what was made.')
+  await guarded(() => db.transaction('rw', [db.listings, db.blobs, db.settings, db.books], async () => {
+    await db.blobs.put({ hash: submission.zip, bytes: Uint8Array.from(zip), added: Date.now() })
+    await add(book, pairKey(book, edition, outlet.id), { kind: 'sent', at: await readClock(), submission, profile: outlet })
+    const record = await db.books.get(book)
+    const { pages } = submission.snapshot
+    if (record && pages) await db.books.update(book, { editions: record.editions.map(e => (e.id === edition && e.coverPages === undefined ? { ...e, coverPages: pages } : e)) })
+  }))
+}
+
+export const withdraw = (book: string, edition: string, outlet: string): Promise<void> =>
+  guarded(() => db.transaction('rw', [db.listings, db.settings], async () => add(book, pairKey(book, edition, outlet), { kind: 'withdrawn', at: await readClock() })))
+
+/** The bytes of a package as it was sent. */
+export const sentPackage = async (hash: string): Promise<Uint8Array<ArrayBuffer> | undefined> => (await db.blobs.get(hash))?.bytes

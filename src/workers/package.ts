@@ -1,0 +1,140 @@
+import { strToU8, type Zippable, zipSync } from 'fflate'
+import { authorLine, type Edition, hashOf, labels, roles, shortName } from '@/core/book'
+import { check, type Finding } from '@/core/check'
+import { type Cover, drawCover, flatFor, frontPage } from '@/core/cover'
+import { writeEpub } from '@/core/epub'
+import { ebookMoney, leastEbookPrice, listingFindings, type ListingSnapshot, type Submission } from '@/core/outlets'
+import { pageStarts } from '@/core/pages'
+import { loadSubsetter, pdfBytes, type PictureSource, type Subsetter } from '@/core/pdf'
+import type { OutletProfile, Ticker } from '@/core/trade'
+import { bookOf, chainOf, designOf, keyOf, type OpenedBook, outlet, shelf, styleOf } from './openBooks'
+import { draw } from './draw'
+
+let subsetter: Promise<Subsetter> | undefined
+const loadedSubsetter = (): Promise<Subsetter> =>
+  (subsetter ??= fetch('/fonts/harfbuzz-subset.wasm').then(async r => loadSubsetter(new Uint8Array(await r.arrayBuffer()))))
+
+const pictureSource = (b: OpenedBook): PictureSource => ({
+  bytes: async id => b.pictures.get(id),
+  decode: async bytes => {
+    const bitmap = await createImageBitmap(new Blob([Uint8Array.from(bytes)]))
+    const canvas = new OffscreenCanvas(bitmap.width, bitmap.height)
+    const ctx = canvas.getContext('2d')!
+    ctx.drawImage(bitmap, 0, 0)
+    return { width: bitmap.width, height: bitmap.height, rgba: ctx.getImageData(0, 0, bitmap.width, bitmap.height).data }
+  },
+})
+
+/** The print edition whose pages an ebook's page list names, and whose front it wears. */
+const printOf = (b: OpenedBook): Edition | undefined => b.book.editions.find(e => e.kind !== 'ebook')
+
+/** The cover an edition wears: its own flat, or for an ebook the front of the print edition's. */
+export async function coverOf(bookId: string, e: Edition, outletId?: string): Promise<Cover> {
+  const b = bookOf(bookId)
+  if (e.kind !== 'ebook') return chainOf(bookId, e.id, outletId).get('cover')
+  const print = printOf(b)
+  if (print) return chainOf(bookId, print.id).get('cover')
+  return drawCover(flatFor(outlet('ostrevane'), { binding: 'paperback', trim: '6x9in', paper: 'cream', pages: 200 }), designOf(b.book), b.book.data, undefined, shelf, b.book.assets)
+}
+
+/** Height of the front picture in pixels: well inside what the outlet takes. */
+const frontHeight = (profile: OutletProfile): number => (profile.ebook ? Math.min(profile.ebook.frontMost, Math.max(profile.ebook.frontLeast, 2560)) : 2560)
+
+async function frontJpeg(b: OpenedBook, cover: Cover, height: number): Promise<{ bytes: Uint8Array; width: number; height: number }> {
+  const page = frontPage(cover)
+  const canvas = draw(page, height / page.height, id => b.images.get(id))
+  const blob = await canvas.convertToBlob({ type: 'image/jpeg', quality: 0.9 })
+  return { bytes: new Uint8Array(await blob.arrayBuffer()), width: canvas.width, height: canvas.height }
+}
+
+const DATE = '2026-01-01T00:00:00Z'
+const epubs = new WeakMap<object, Map<string, { bytes: Uint8Array; front: { width: number; height: number } }>>()
+
+/** The ebook as an outlet gets it; remembered while text and cover stay what they are. */
+export async function epubOf(bookId: string, e: Edition, profile: OutletProfile): Promise<{ bytes: Uint8Array; front: { width: number; height: number } }> {
+  const b = bookOf(bookId)
+  const cover = await coverOf(bookId, e)
+  const height = frontHeight(profile)
+  const made = epubs.get(b.text) ?? new Map<string, { bytes: Uint8Array; front: { width: number; height: number } }>()
+  epubs.set(b.text, made)
+  const key = `${height}/${keyOf(designOf(b.book))}/${e.isbn ?? ''}`
+  const known = made.get(key)
+  if (known) return known
+  const front = await frontJpeg(b, cover, height)
+  const print = printOf(b)
+  const pages = print ? pageStarts(await chainOf(bookId, print.id).get('interior')) : undefined
+  const bytes = writeEpub(b.text, { isbn: e.isbn, date: DATE, cover: { bytes: front.bytes, type: 'image/jpeg' }, picture: id => b.pictures.get(id), ...(pages ? { pages } : {}) })
+  const out = { bytes, front: { width: front.width, height: front.height } }
+  made.set(key, out)
+  return out
+}
+
+/** All findings of an edition at an outlet: files, cover, data. Those of the listing's words come apart, since a draft lacks them for long. */
+export async function findingsOf(bookId: string, e: Edition, outletId: string): Promise<Finding[]> {
+  const b = bookOf(bookId)
+  const profile = outlet(outletId)
+  if (e.kind !== 'ebook') return chainOf(bookId, e.id, outletId).get('findings')
+  const epub = await epubOf(bookId, e, profile)
+  return check({ book: b.book, profile, ebook: { bytes: epub.bytes.length, front: epub.front, price: e.price, leastPrice: leastEbookPrice(profile, epub.bytes.length) } })
+}
+
+/** What the outlet would see of the edition if it were sent now. */
+export async function snapshotOf(bookId: string, e: Edition, outletId: string): Promise<ListingSnapshot> {
+  const b = bookOf(bookId)
+  const { data } = b.book
+  const draft = b.book.listings?.[`${e.id}/${outletId}`] ?? {}
+  const profile = outlet(outletId)
+  const base = {
+    title: data.title, subtitle: data.subtitle ?? '', author: authorLine(data), isbn: e.isbn ?? '', description: data.description ?? '', slots: (draft.slots ?? []).filter(s => s.trim()), categories: draft.categories ?? [], lowContent: !!draft.lowContent,
+    price: e.price ?? 0, cover: keyOf({ design: designOf(b.book), data }),
+  }
+  const text = keyOf(b.text.sections.map(s => keyOf(s)))
+  if (e.kind === 'ebook') {
+    const epub = await epubOf(bookId, e, profile)
+    const money = e.price === undefined ? undefined : ebookMoney(profile, e.price, epub.bytes.length)
+    return { ...base, epubBytes: epub.bytes.length, ...(money ? { royalty: money.royalty } : {}), interior: text }
+  }
+  const chain = chainOf(bookId, e.id, outletId)
+  const money = await chain.get('money')
+  return {
+    ...base, pages: await chain.get('pages'), spinePt: await chain.get('spine'), wrapWidthPt: (await chain.get('wrap')).width, cost: money.cost, ...(money.earnings[0] && e.price !== undefined ? { royalty: money.earnings[0].royalty } : {}),
+    interior: keyOf({ text, style: styleOf(e), trim: e.trim, paper: e.paper, ink: e.ink, plan: b.book.plan }),
+  }
+}
+
+/** The package for an outlet: the files it takes, named well, in one ZIP, with the title's data beside. */
+export async function makePackage(bookId: string, e: Edition, outletId: string, ticker: Ticker): Promise<{ submission: Submission; zip: Uint8Array }> {
+  const b = bookOf(bookId)
+  const profile = outlet(outletId)
+  const { data } = b.book
+  const snapshot = await snapshotOf(bookId, e, outletId)
+  const slug = data.title.toLowerCase().normalize('NFD').replace(/[^a-z0-9]+/g, '-').replace(/^-|-$/g, '') || 'book'
+  const name = `${slug}-${e.kind}-${outletId}`
+  const files: { name: string; bytes: Uint8Array }[] = []
+  const meta = { title: data.title, author: authorLine(data), language: data.language, date: DATE }
+  const cover = await coverOf(bookId, e, outletId)
+  if (e.kind === 'ebook') {
+    await ticker({ stage: 'Ebook', done: 0, of: 2 })
+    files.push({ name: `${slug}.epub`, bytes: (await epubOf(bookId, e, profile)).bytes })
+  } else {
+    const chain = chainOf(bookId, e.id, outletId)
+    const interior = await chain.get('interior')
+    const names = labels(b.text.sections)
+    const outline = b.text.sections.filter(s => interior.starts.has(s.id) && (roles[s.role].listed || s.role === 'contents' || s.role === 'title-page')).map(s => ({ title: shortName(names.get(s.id)!) || data.title, page: interior.starts.get(s.id)! }))
+    await ticker({ stage: 'Interior', done: 0, of: 3 })
+    files.push({ name: `${slug}-interior.pdf`, bytes: await pdfBytes(interior.pages, { ...meta, grey: e.ink !== 'colour', outline }, await loadedSubsetter(), pictureSource(b), p => ticker({ stage: 'Interior', done: p.done / Math.max(1, p.of), of: 3 })) })
+    await ticker({ stage: 'Cover', done: 1, of: 3 })
+    files.push({ name: `${slug}-cover.pdf`, bytes: await pdfBytes([cover.page], { ...meta, title: `${data.title}: cover`, grey: false }, await loadedSubsetter(), pictureSource(b)) })
+  }
+  await ticker({ stage: 'Front picture', done: 2, of: 3 })
+  files.push({ name: `${slug}-front.jpg`, bytes: (await frontJpeg(b, cover, frontHeight(profile))).bytes })
+  const { interior: _i, cover: _c, ...said } = snapshot
+  files.push({ name: `${slug}-listing.json`, bytes: strToU8(JSON.stringify({ outlet: profile.name, edition: e.kind, ...said }, null, 1) + '\n') })
+  const zippable: Zippable = Object.fromEntries(files.map(f => [`${name}/${f.name}`, [f.bytes, { level: f.name.endsWith('.json') ? 6 : 0, mtime: new Date(2026, 0, 1) }]]))
+  const zip = zipSync(zippable)
+  await ticker({ stage: 'Package', done: 3, of: 3 })
+  const draft = b.book.listings?.[`${e.id}/${outletId}`] ?? {}
+  const faults = [...(await findingsOf(bookId, e, outletId)), ...listingFindings(b.book, e, draft, profile)].filter(f => f.severity === 'stop').map(f => `${f.message} ${f.remedy}`)
+  const hash = hashOf(zip)
+  return { zip, submission: { id: hash.slice(0, 16), zip: hash, name: `${name}.zip`, files: files.map(f => ({ name: f.name, bytes: f.bytes.length })), snapshot, faults } }
+}
