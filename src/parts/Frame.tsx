@@ -6,49 +6,52 @@ import Link from 'next/link'
 import { usePathname } from 'next/navigation'
 import { type ReactNode, useSyncExternalStore } from 'react'
 import { antTheme, type Tone, toneVariables } from '@/look/theme'
+import { setPreferences, usePreferences } from './preferences'
+import { Shortcuts } from './Shortcuts'
+import { deskVariables } from './desk'
 
-const KEY = 'porchlight-tone'
-const listeners = new Set<() => void>()
-
-const readTone = (): Tone => (localStorage.getItem(KEY) as Tone | null) ?? (matchMedia('(prefers-color-scheme: dark)').matches ? 'dark' : 'light')
-
-function useTone(): [Tone, () => void] {
-  const tone = useSyncExternalStore(
-    l => {
-      listeners.add(l)
-      return () => listeners.delete(l)
-    },
-    readTone,
-    () => 'light' as Tone,
-  )
-  return [tone, () => {
-    localStorage.setItem(KEY, tone === 'dark' ? 'light' : 'dark')
-    listeners.forEach(l => l())
-  }]
+const listenToMachine = (l: () => void): (() => void) => {
+  const q = matchMedia('(prefers-color-scheme: dark)')
+  q.addEventListener('change', l)
+  return () => q.removeEventListener('change', l)
 }
 
-const shelfIcon = (
-  <svg width="22" height="22" viewBox="0 0 24 24" fill="none" stroke="currentColor" strokeWidth="1.5" strokeLinejoin="round" aria-hidden>
-    <path d="M4 4h4v16H4zM10 4h4v16h-4zM15.4 5.2l3.6-1 3.6 15-3.8 1z M2.5 22h19" transform="translate(-1 -1)" />
+/** The tone now: the author's, or the machine's. */
+function useTone(): Tone {
+  const { tone } = usePreferences()
+  const machine = useSyncExternalStore(listenToMachine, () => (matchMedia('(prefers-color-scheme: dark)').matches ? 'dark' : 'light') as Tone, () => 'light' as Tone)
+  return tone === 'system' ? machine : tone
+}
+
+const icon = (d: string): ReactNode => (
+  <svg width="22" height="22" viewBox="0 0 24 24" fill="none" stroke="currentColor" strokeWidth="1.5" strokeLinejoin="round" strokeLinecap="round" aria-hidden>
+    <path d={d} />
   </svg>
 )
 
-const outletsIcon = (
-  <svg width="22" height="22" viewBox="0 0 24 24" fill="none" stroke="currentColor" strokeWidth="1.5" strokeLinejoin="round" strokeLinecap="round" aria-hidden>
-    <path d="M4 21V10.5L12 4l8 6.5V21M4 21h16M9.5 21v-5.5a2.5 2.5 0 0 1 5 0V21" />
-  </svg>
-)
+/** The rooms of the rail, and those at its foot. */
+const rooms = [
+  { href: '/', name: 'Shelf', face: icon('M3 3h4v16H3zM9 3h4v16H9zM14.4 4.2l3.6-1 3.6 15-3.8 1z M1.5 21h19') },
+  { href: '/research', name: 'Research', face: icon('M4 3v17h17 M9.2 14.5a1.2 1.2 0 1 1-.01 0M13.5 9.5a1.2 1.2 0 1 1-.01 0M18 12.6a1.2 1.2 0 1 1-.01 0M17.2 5.4a1.2 1.2 0 1 1-.01 0') },
+  { href: '/ledger', name: 'Ledger', face: icon('M5 3h12a2 2 0 0 1 2 2v16H7a2 2 0 0 1-2-2zM5 17.5A2 2 0 0 1 7 16h12M9 7.5h6M9 11h6') },
+  { href: '/outlets', name: 'Outlets', face: icon('M4 21V10.5L12 4l8 6.5V21M4 21h16M9.5 21v-5.5a2.5 2.5 0 0 1 5 0V21') },
+]
+const foot = [
+  { href: '/backup', name: 'Backup', face: icon('M4 16v4h16v-4M12 4v11M8 11l4 4 4-4') },
+  { href: '/preferences', name: 'Preferences', face: icon('M3 8h9M16 8h5M14 5.8a2.2 2.2 0 1 1-.01 0M3 16h4M11 16h10M9 13.8a2.2 2.2 0 1 1-.01 0') },
+]
 
 /** Rail, room and sill. The rail shows the rooms that there are. */
 export function Frame({ children }: { children: ReactNode }) {
   const path = usePathname()
-  const [tone, turn] = useTone()
+  const tone = useTone()
+  const { desk } = usePreferences()
   return (
     <AntdRegistry>
       <ConfigProvider theme={antTheme(tone)}>
         <App>
           <a className="skip" href="#room">To the room</a>
-          <div className="frame" style={{ ...toneVariables(tone), background: 'var(--paper)', color: 'var(--ink)' }} data-tone={tone}>
+          <div className="frame" style={{ ...toneVariables(tone), ...deskVariables(desk, tone), background: 'var(--paper)', color: 'var(--ink)' }} data-tone={tone}>
             <nav className="rail" aria-label="Rooms">
               <div className="sign">
                 <svg width="30" height="30" viewBox="0 0 32 32" aria-label="Porchlight" role="img">
@@ -58,16 +61,10 @@ export function Frame({ children }: { children: ReactNode }) {
                   <path d="M12 27h8" stroke="#e9e3d4" strokeWidth="2" strokeLinecap="round" />
                 </svg>
               </div>
-              <Link href="/" aria-current={path === '/' ? 'page' : undefined}>
-                {shelfIcon}
-                Shelf
-              </Link>
-              <Link href="/outlets" aria-current={path === '/outlets' ? 'page' : undefined}>
-                {outletsIcon}
-                Outlets
-              </Link>
+              {rooms.map(r => <Link key={r.href} href={r.href} aria-current={path === r.href ? 'page' : undefined}>{r.face}{r.name}</Link>)}
               <div className="foot">
-                <button type="button" onClick={turn}>
+                {foot.map(r => <Link key={r.href} href={r.href} aria-current={path === r.href ? 'page' : undefined}>{r.face}{r.name}</Link>)}
+                <button type="button" onClick={() => setPreferences({ tone: tone === 'dark' ? 'light' : 'dark' })}>
                   {tone === 'dark' ? <SunOutlined style={{ fontSize: 18 }} /> : <MoonOutlined style={{ fontSize: 18 }} />}
                   {tone === 'dark' ? 'Daylight' : 'Dusk'}
                 </button>
@@ -75,6 +72,7 @@ export function Frame({ children }: { children: ReactNode }) {
             </nav>
             {children}
           </div>
+          <Shortcuts />
         </App>
       </ConfigProvider>
     </AntdRegistry>

@@ -2,6 +2,7 @@
 import { Popover } from 'antd'
 import { formatLength, formatMoney, inUnit } from '@/core/trade'
 import type { Figures } from '@/workers/press.worker'
+import { preferences } from './preferences'
 
 /** One figure of the sill: a name and its value. */
 export interface SillFigure {
@@ -38,6 +39,8 @@ export function Sill({ figures, asks }: { figures: SillFigure[]; asks?: React.Re
 
 /** The figures of the sill; one that moved shows what it was. */
 export function sillOf(now: Figures, was: Figures | undefined): SillFigure[] {
+  const { unit } = preferences()
+  const digits = unit === 'mm' ? 1 : 2
   const moved = (name: string, of: (f: Figures) => string, worked?: string): SillFigure => {
     const [value, before] = [of(now), was && of(was)]
     return { name, value, ...(before && before !== value ? { was: before } : {}), ...(worked ? { worked } : {}) }
@@ -48,8 +51,8 @@ export function sillOf(now: Figures, was: Figures | undefined): SillFigure[] {
   return [
     { name: now.outlet, value: '' },
     moved('Pages', f => String(f.pages)),
-    moved('Spine', f => formatLength(f.spinePt ?? 0, 'in'), now.worked.Spine),
-    moved('Wrap', f => (f.wrap ? `${inUnit(f.wrap.width, 'in').toFixed(2)} × ${inUnit(f.wrap.height, 'in').toFixed(2)} in` : '')),
+    moved('Spine', f => formatLength(f.spinePt ?? 0, unit), now.worked.Spine),
+    moved('Wrap', f => (f.wrap ? `${inUnit(f.wrap.width, unit).toFixed(digits)} × ${inUnit(f.wrap.height, unit).toFixed(digits)} ${unit}` : '')),
     moved('Print', f => formatMoney(f.cost ?? 0, f.currency), now.worked.Print),
     pays,
     findings,

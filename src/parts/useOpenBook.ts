@@ -11,6 +11,8 @@ import type { Figures, Leaves } from '@/workers/press.worker'
 /** A book as rooms show it: its chosen edition's figures (and leaves, if asked for) as of `version`; `was` are the figures before the last change. */
 export interface OpenBook {
   book?: Book
+  /** Revision of each section's record. */
+  revs?: Map<string, number>
   edition?: Edition
   /** The outlet whose figures are shown. */
   outletId?: string
@@ -90,5 +92,5 @@ export function useOpenBook(bookId: string, withLeaves = false, kind: 'any' | 'p
   }, [stored, bookId, withLeaves, edition?.id, outletId])
 
   const own = shown?.key === key ? shown : undefined
-  return { book, edition, outletId, leaves: own?.leaves, figures: own?.figures ?? lastShown.get(key)?.figures, was: own?.was, version: own?.version ?? 0, settling, trouble, missing: stored === null, undo: history?.undo, redo: history?.redo, hold: state }
+  return { book, revs: heldBooks.get(bookId)?.revs, edition, outletId, leaves: own?.leaves, figures: own?.figures ?? lastShown.get(key)?.figures, was: own?.was, version: own?.version ?? 0, settling, trouble, missing: stored === null, undo: history?.undo, redo: history?.redo, hold: state }
 }

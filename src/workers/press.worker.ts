@@ -1,6 +1,6 @@
 import * as Comlink from 'comlink'
 import { plannedPages } from '@/core/activity'
-import { isProject, type Project, readProject, writeProject } from '@/core/archive'
+import { isProject, type Library, type Project, readLibrary, readProject, writeLibrary, writeProject } from '@/core/archive'
 import { type Book, docWords, labels, shortName } from '@/core/book'
 import type { Finding } from '@/core/check'
 import { type Cover, type CoverDesign, type Flat, frontPage, type SetPiece } from '@/core/cover'
@@ -93,6 +93,15 @@ const api = {
 
   writeProject(p: Project): Uint8Array {
     const bytes = plainly(() => writeProject(p))
+    return Comlink.transfer(bytes, [bytes.buffer])
+  },
+
+  readLibrary(bytes: Uint8Array): Library {
+    return plainly(() => readLibrary(bytes))
+  },
+
+  writeLibrary(l: Library): Uint8Array {
+    const bytes = plainly(() => writeLibrary(l))
     return Comlink.transfer(bytes, [bytes.buffer])
   },
 
@@ -210,6 +219,27 @@ const api = {
       }
     })
     return best && !best.section.startsWith('run:') ? { section: best.section, block: best.block } : undefined
+  },
+
+  /** The box that a block's marks take on a page, points from the trim's top left; undefined where it does not stand there. */
+  async boxOn(bookId: string, editionId: string, index: number, section: string, block: string): Promise<{ x: number; y: number; width: number; height: number } | undefined> {
+    const page = (await chainOf(bookId, editionId).get('interior')).pages[index]
+    let [x0, y0, x1, y1] = [Infinity, Infinity, -Infinity, -Infinity]
+    if (page) visitPage(page, v => {
+      if ('item' in v) {
+        if (v.item.kind === 'image' && v.item.place?.section === section && v.item.place.block === block) [x0, y0, x1, y1] = [Math.min(x0, v.x + v.item.x), Math.min(y0, v.y + v.item.y), Math.max(x1, v.x + v.item.x + v.item.width), Math.max(y1, v.y + v.item.y + v.item.height)]
+        return
+      }
+      const t = v.text
+      for (let r = 0; r < t.count; r++) {
+        const place = t.places[t.place[r]!]!
+        const [from, to] = [t.start[r]!, t.start[r + 1]!]
+        if (place.section !== section || place.block !== block || from === to) continue
+        const base = v.y + t.baseline[r]!
+        ;[x0, y0, x1, y1] = [Math.min(x0, v.x + t.x[from]!), Math.min(y0, base - t.size[r]!), Math.max(x1, v.x + t.x[to - 1]! + t.size[r]! * 0.5), Math.max(y1, base + t.size[r]! * 0.25)]
+      }
+    })
+    return x1 > x0 ? { x: x0, y: y0, width: x1 - x0, height: y1 - y0 } : undefined
   },
 
   /** The first page on which a block of a section stands. */

@@ -1,3 +1,2 @@
-export * from './planPages'
 export * from './plans'
 export * from './rulings'

@@ -8,6 +8,9 @@ export const runKinds: Record<Run['kind'], { name: string; says: string; spacing
   blank: { name: 'Blank', says: 'nothing printed', spacing: 20, tone: 0 },
 }
 
+/** Pages that the runs of a plan take. */
+export const plannedPages = (plan: PagePlan): number => plan.runs.reduce((n, r) => n + r.pages, 0)
+
 /** An id that no run of the plan has yet. */
 export function freshRunId(plan: PagePlan): string {
   let n = 0

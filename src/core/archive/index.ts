@@ -1,2 +1,3 @@
 export * from './migrate'
 export * from './project'
+export * from './library'

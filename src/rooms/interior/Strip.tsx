@@ -1,7 +1,7 @@
 'use client'
 import { useEffect, useRef, useState } from 'react'
 import type { Leaves } from '@/workers/press.worker'
-import { PageCanvas } from './PageCanvas'
+import { PageCanvas } from '@/parts/PageCanvas'
 
 /** Index of the left page of a spread: −1 where the first recto stands alone. */
 export const spreadOf = (page: number): number => (page % 2 === 0 ? page - 1 : page)

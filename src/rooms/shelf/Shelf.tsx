@@ -1,11 +1,13 @@
 'use client'
 import Link from 'next/link'
+import { useRouter } from 'next/navigation'
 import { App, Button, Form, Input, type InputRef, Modal } from 'antd'
 import { useEffect, useMemo, useRef, useState } from 'react'
 import { Lamp, type LampState, lampWords } from '@/parts/Lamp'
 import { Sill } from '@/parts/Sill'
 import { formatTrim } from '@/core/trade'
 import type { EditionOutlook } from '@/workers/press.worker'
+import { nextHeld } from '@/data/waiting'
 import { beginBook, bringIn, type ShelfEntry, useShelf } from './useShelf'
 import './shelf.css'
 
@@ -23,6 +25,7 @@ export function Shelf() {
   const picker = useRef<HTMLInputElement>(null)
   const search = useRef<InputRef>(null)
   const { message } = App.useApp()
+  const router = useRouter()
 
   useEffect(() => {
     const onKey = (e: KeyboardEvent): void => {
@@ -38,12 +41,13 @@ export function Shelf() {
   const take = async (files: Iterable<File>): Promise<void> => {
     for (const f of files) {
       try {
-        const { title, dropped } = await bringIn(f)
-        message.success(`“${title}” stands on the shelf${dropped ? `; ${dropped} things could not be kept` : ''}.`)
+        const { title } = await bringIn(f)
+        if (title) message.success(`“${title}” stands on the shelf.`)
       } catch (e) {
         message.error(`${f.name}: ${(e as Error).message}`, 8)
       }
     }
+    if (nextHeld()) router.push('/intake')
   }
 
   const groups = useMemo(() => group(entries ?? [], query), [entries, query])

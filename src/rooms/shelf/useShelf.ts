@@ -3,7 +3,8 @@ import { useLiveQuery } from 'dexie-react-hooks'
 import { useEffect, useState } from 'react'
 import { freshBookId, getBook, listBooks, putBook } from '@/data/books'
 import { loadDemoOnce } from '@/data/demo'
-import { createBook, newSection } from '@/core/book'
+import { createBook, newSection, plainEditions } from '@/core/book'
+import { holdManuscript } from '@/data/waiting'
 import { openAtPress, press } from '@/workers/client'
 import type { Outlook } from '@/workers/press.worker'
 
@@ -53,17 +54,16 @@ export function useShelf(): { entries: ShelfEntry[] | undefined; trouble?: strin
   }
 }
 
-const plainEditions = [
-  { id: 'paperback', kind: 'paperback' as const, trim: '6x9in', paper: 'cream', ink: 'black' as const, outlets: ['ostrevane'], style: 'harbour-roman' },
-  { id: 'ebook', kind: 'ebook' as const, outlets: ['ostrevane'], style: 'harbour-roman' },
-]
-
-/** Brings a file in as a new book; gives its title, and what was left out. */
-export async function bringIn(file: File): Promise<{ title: string; dropped: number }> {
+/** Brings a file in: a project becomes a book at once (gives its title), a manuscript waits in the intake room. */
+export async function bringIn(file: File): Promise<{ title?: string }> {
   const read = await press().readFile(file.name, new Uint8Array(await file.arrayBuffer()))
+  if (!read.project) {
+    holdManuscript({ file: file.name, read })
+    return {}
+  }
   const id = await freshBookId(read.book.data.title)
   await putBook({ book: { ...read.book, id, editions: read.book.editions.length ? read.book.editions : plainEditions }, pictures: read.pictures })
-  return { title: read.book.data.title, dropped: read.dropped.reduce((n, d) => n + d.count, 0) }
+  return { title: read.book.data.title }
 }
 
 /** A new book with one empty chapter. */

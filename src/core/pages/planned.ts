@@ -1,14 +1,11 @@
+import { rulingLayer } from '../activity'
 import type { Book, PagePlan } from '../book'
 import type { PageMarks } from '../marks'
-import type { Interior } from '../pages'
 import type { FontShelf } from '../type'
-import { rulingLayer } from './rulings'
+import type { Interior } from './interior'
 
 /** The least margins of planned pages, points: a ruled page fills its leaf. */
 const MARGIN = 36
-
-/** Pages that the runs of a plan take. */
-export const plannedPages = (plan: PagePlan): number => plan.runs.reduce((n, r) => n + r.pages, 0)
 
 /**
  * Sets the pages of a plan behind a book's front pages: from a right-hand page, numbered from 1, margins mirrored, each run's

@@ -1,0 +1,11 @@
+import { copiesAt, figuresOf, fitRankLaw, isMarket, shopPoints, strengthOf, titlesOf } from '@/core/market'
+
+/** GET /api/market/titles?market=…&phrase=…: the first ten titles of a phrase, each with its strength and copies a month. */
+export function GET(request: Request): Response {
+  const q = new URL(request.url).searchParams
+  const [market, phrase] = [q.get('market') ?? '', (q.get('phrase') ?? '').slice(0, 120)]
+  if (!isMarket(market)) return Response.json({ error: 'There is no such market.' }, { status: 400 })
+  const law = fitRankLaw(shopPoints)
+  const titles = titlesOf(phrase).map(({ niche: _n, ...t }) => ({ ...t, strength: strengthOf(t as never, phrase), copies: Math.round(copiesAt(law, t.rank)) }))
+  return Response.json({ titles, figures: figuresOf(phrase, market) })
+}

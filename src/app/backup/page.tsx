@@ -1,0 +1,5 @@
+import { BackupRoom } from '@/rooms/backup/BackupRoom'
+
+export default function Page() {
+  return <BackupRoom />
+}

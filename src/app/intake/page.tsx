@@ -1,0 +1,5 @@
+import { IntakeRoom } from '@/rooms/intake/IntakeRoom'
+
+export default function Page() {
+  return <IntakeRoom />
+}

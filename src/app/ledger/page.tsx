@@ -1,0 +1,5 @@
+import { LedgerRoom } from '@/rooms/ledger/LedgerRoom'
+
+export default function Page() {
+  return <LedgerRoom />
+}

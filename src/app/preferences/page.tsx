@@ -1,0 +1,5 @@
+import { PreferencesRoom } from '@/rooms/preferences/PreferencesRoom'
+
+export default function Page() {
+  return <PreferencesRoom />
+}

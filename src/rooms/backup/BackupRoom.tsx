@@ -1,0 +1,85 @@
+'use client'
+import { App, Button, Progress } from 'antd'
+import { useLiveQuery } from 'dexie-react-hooks'
+import { useRef, useState } from 'react'
+import type { Library } from '@/core/archive'
+import { collectLibrary, compareLibrary, restoreLibrary } from '@/data/backup'
+import { getBook, listBooks } from '@/data/books'
+import { saveAs } from '@/parts/saveAs'
+import { Sill } from '@/parts/Sill'
+import { press } from '@/workers/client'
+import './backup.css'
+
+/** Backup: the whole library out and in, and single books for somebody who helps. */
+export function BackupRoom() {
+  const books = useLiveQuery(listBooks)
+  const [busy, setBusy] = useState<string>()
+  const [found, setFound] = useState<{ name: string; library: Library; says: { fresh: string[]; replaced: string[]; kept: string[] } }>()
+  const picker = useRef<HTMLInputElement>(null)
+  const { message } = App.useApp()
+
+  const doing = async (what: string, work: () => Promise<void>): Promise<void> => {
+    setBusy(what)
+    try {
+      await work()
+    } catch (e) {
+      message.error((e as Error).message, 8)
+    } finally {
+      setBusy(undefined)
+    }
+  }
+  const out = (): Promise<void> => doing('Writing the backup', async () => {
+    const bytes = await press().writeLibrary(await collectLibrary())
+    saveAs(bytes, `porchlight-library-${new Date().toISOString().slice(0, 10)}.zip`, 'application/zip')
+  })
+  const one = (id: string): Promise<void> => doing('Writing the book', async () => {
+    const stored = await getBook(id)
+    if (stored) saveAs(await press().writeProject(stored), `${id}.porchlight`, 'application/zip')
+  })
+  const read = (file: File): Promise<void> => doing('Reading the backup', async () => {
+    const library = await press().readLibrary(new Uint8Array(await file.arrayBuffer()))
+    setFound({ name: file.name, library, says: await compareLibrary(library) })
+  })
+  const restore = (): Promise<void> => doing('Putting it back', async () => {
+    if (!found) return
+    await restoreLibrary(found.library)
+    message.success(`${found.library.books.length} books are back as they were.`)
+    setFound(undefined)
+  })
+  return (
+    <>
+      <main id="room" className="room backup">
+        <header className="topline"><h1>Backup</h1></header>
+        <div className="sheet">
+          <section>
+            <h2>Out</h2>
+            <p className="teach">Everything in one file: books with their pictures, listings with the packages as they were sent, the clock, what you kept in research. The same library gives the same file, byte for byte.</p>
+            <p><Button type="primary" disabled={!!busy} onClick={() => void out()}>Back up the whole library</Button></p>
+            <h3>One book</h3>
+            <p className="teach">A project file, for another Porchlight or for safe keeping.</p>
+            <ul>{(books ?? []).map(b => <li key={b.id}><span>{b.data.title}</span><Button size="small" disabled={!!busy} onClick={() => void one(b.id)} aria-label={`Save ${b.data.title}`}>Save</Button></li>)}</ul>
+          </section>
+          <section onDragOver={e => e.preventDefault()} onDrop={e => { e.preventDefault(); const f = e.dataTransfer.files[0]; if (f) void read(f) }}>
+            <h2>In</h2>
+            <p className="teach">Choose a backup or drop it here. You see what it would do before it does it.</p>
+            <p><Button disabled={!!busy} onClick={() => picker.current?.click()}>Choose a backup</Button></p>
+            <input ref={picker} type="file" hidden accept=".zip" aria-label="Backup file" onChange={e => { const f = e.target.files?.[0]; if (f) void read(f); e.target.value = '' }} />
+            {busy && <p role="status"><Progress percent={100} status="active" showInfo={false} size="small" style={{ width: 180 }} /> {busy} …</p>}
+            {found && (
+              <div className="found" role="group" aria-label="What the backup holds">
+                <h3>{found.name}</h3>
+                <dl>
+                  <dt>Comes new</dt><dd>{found.says.fresh.join(', ') || 'nothing'}</dd>
+                  <dt>Replaces what is here</dt><dd>{found.says.replaced.join(', ') || 'nothing'}</dd>
+                  <dt>Stays as it is</dt><dd>{found.says.kept.join(', ') || 'nothing else is here'}</dd>
+                </dl>
+                <p><Button type="primary" onClick={() => void restore()}>Put it back</Button> <Button type="text" onClick={() => setFound(undefined)}>Leave it</Button></p>
+              </div>
+            )}
+          </section>
+        </div>
+      </main>
+      <Sill figures={books ? [{ name: 'Books', value: String(books.length) }] : []} asks={busy ? `${busy} …` : undefined} />
+    </>
+  )
+}

@@ -1,0 +1,151 @@
+'use client'
+import { App, Button } from 'antd'
+import Link from 'next/link'
+import { useRouter } from 'next/navigation'
+import { useEffect, useMemo, useRef, useState, useSyncExternalStore } from 'react'
+import { type Book, plainEditions } from '@/core/book'
+import { freshBookId, putBook } from '@/data/books'
+import { PageCanvas } from '@/parts/PageCanvas'
+import { Sill } from '@/parts/Sill'
+import { openAtPress, press } from '@/workers/client'
+import type { Leaves } from '@/workers/press.worker'
+import { letGo, nextHeld, onHeld } from '@/data/waiting'
+import { proposed, withStruck } from './understanding'
+import './intake.css'
+
+/** The manuscript as it was understood: each proposed section with its evidence, beside its page. Taken or struck, then it is a book. */
+export function IntakeRoom() {
+  const held = useSyncExternalStore(onHeld, nextHeld, () => undefined)
+  const [struck, setStruck] = useState<ReadonlySet<string>>(new Set())
+  const [at, setAt] = useState(0)
+  const [shown, setShown] = useState<{ leaves: Leaves; version: number; page: number }>()
+  const [trouble, setTrouble] = useState<string>()
+  const [busy, setBusy] = useState(false)
+  const list = useRef<HTMLOListElement>(null)
+  const router = useRouter()
+  const { message } = App.useApp()
+
+  const sections = useMemo(() => (held ? proposed(held.read.book) : []), [held])
+  const book = useMemo<Book | undefined>(() => held && { ...withStruck(held.read.book, struck), id: 'intake', editions: plainEditions.map(e => (held.read.isbn && e.kind !== 'ebook' ? { ...e, isbn: held.read.isbn } : e)) }, [held, struck])
+  const current = sections[at]
+
+  useEffect(() => {
+    setStruck(new Set())
+    setAt(0)
+  }, [held])
+
+  // The page beside: where the chosen section begins, or where it now runs on.
+  useEffect(() => {
+    if (!book || !held || !current) return
+    let gone = false
+    const work = async (): Promise<void> => {
+      await openAtPress(book, async () => held.read.pictures)
+      const leaves = await press().leaves('intake', 'paperback')
+      let host = current
+      for (let i = at; i > 0 && struck.has(sections[i]!.section.id); i--) host = sections[i - 1]!
+      const page = (await press().pageOf('intake', 'paperback', host.section.id)) ?? 0
+      if (!gone) setShown(s => ({ leaves, version: (s?.version ?? 0) + 1, page }))
+    }
+    work().catch((e: Error) => !gone && setTrouble(e.message))
+    return () => {
+      gone = true
+    }
+  }, [book, held, current, at, struck, sections])
+
+  const toggle = (i: number): void => {
+    const s = sections[i]
+    if (!s) return
+    if (!s.strikable) return void message.info('The first section of a part has nothing before it to run on in.')
+    setStruck(old => {
+      const next = new Set(old)
+      if (!next.delete(s.section.id)) next.add(s.section.id)
+      return next
+    })
+  }
+
+  useEffect(() => {
+    const onKey = (e: KeyboardEvent): void => {
+      if (e.target instanceof HTMLElement && e.target.closest('input, textarea') || e.ctrlKey || e.metaKey) return
+      const to = { ArrowDown: at + 1, ArrowUp: at - 1, Home: 0, End: sections.length - 1 }[e.key]
+      if (to !== undefined) {
+        e.preventDefault()
+        setAt(Math.max(0, Math.min(sections.length - 1, to)))
+      } else if (e.key.toLowerCase() === 's') toggle(at)
+    }
+    addEventListener('keydown', onKey)
+    return () => removeEventListener('keydown', onKey)
+  })
+  useEffect(() => {
+    list.current?.querySelector('[aria-current]')?.scrollIntoView({ block: 'nearest' })
+  }, [at])
+
+  const take = async (): Promise<void> => {
+    if (!book || !held) return
+    setBusy(true)
+    try {
+      const id = await freshBookId(book.data.title)
+      await putBook({ book: { ...book, id }, pictures: held.read.pictures })
+      const { title } = book.data
+      letGo()
+      message.success(`“${title}” stands on the shelf.`)
+      router.push(nextHeld() ? '/intake' : `/book/${encodeURIComponent(id)}/plan`)
+    } catch (e) {
+      message.error((e as Error).message)
+    } finally {
+      setBusy(false)
+    }
+  }
+
+  if (!held) return (
+    <main id="room" className="room">
+      <div className="nobook">
+        <h1>No manuscript is waiting</h1>
+        <p>Bring one in at the shelf: by its button, or dropped onto it. What was read lives in this window until it becomes a book.</p>
+        <Link href="/">To the shelf</Link>
+      </div>
+    </main>
+  )
+  const words = sections.reduce((n, s) => n + s.words, 0)
+  const lost = held.read.dropped.reduce((n, d) => n + d.count, 0)
+  const { leaves, version, page } = shown ?? {}
+  return (
+    <>
+      <main id="room" className="room intake">
+        <header className="topline">
+          <h1>{held.read.book.data.title}</h1>
+          <span className="file">read from {held.file}</span>
+          <Button onClick={() => { letGo(); router.push('/') }}>Leave it</Button>
+          <Button type="primary" loading={busy} onClick={() => void take()}>Put it on the shelf</Button>
+        </header>
+        <div className="table">
+          <section aria-label="Proposed sections">
+            <p className="teach">This is how the manuscript was understood. <b>↑ ↓</b> walk through it, <b>S</b> strikes a section (it then runs on in the one before, its title a heading) or takes it back.</p>
+            <ol ref={list}>
+              {sections.map((s, i) => {
+                const out = struck.has(s.section.id)
+                return (
+                  <li key={s.section.id} className={out ? 'struck' : undefined} aria-current={i === at ? 'true' : undefined}>
+                    <button type="button" className="what" onClick={() => setAt(i)}>
+                      <span className="head"><b>{s.name}</b> <em>{s.name === s.role ? s.section.part : s.role.toLowerCase()} · {s.words.toLocaleString('en')} words</em></span>
+                      <span className="begins">{s.begins || 'nothing in it yet'}{s.begins.length === 150 ? ' …' : ''}</span>
+                      {!!s.section.evidence?.length && <span className="why">{s.section.evidence.join(' · ')}</span>}
+                    </button>
+                    <button type="button" className="strike" disabled={!s.strikable} aria-pressed={out} onClick={() => { setAt(i); toggle(i) }}>{out ? 'Take' : 'Strike'}</button>
+                  </li>
+                )
+              })}
+            </ol>
+          </section>
+          <aside>
+            <div className="page">{leaves && page !== undefined ? <PageCanvas bookId="intake" editionId="paperback" index={page} version={version!} width={leaves.width} height={leaves.height} scale={Math.min(0.62, 300 / leaves.width)} label={`Page ${leaves.pages[page]?.label ?? ''}`} /> : <span className="waiting" role="status">{trouble ?? 'setting …'}</span>}</div>
+            <p className="caption">{leaves && page !== undefined ? `page ${leaves.pages[page]?.label ?? ''} of ${leaves.pages.length}` : ''}</p>
+            <h2>Left out</h2>
+            {lost ? <ul className="dropped">{held.read.dropped.map(d => <li key={d.what}><b>{d.count} ×</b> {d.what}{d.places.length ? <i>{d.places.slice(0, 3).map(p => `“${p.slice(0, 42)}”`).join(', ')}{d.places.length > 3 ? ' …' : ''}</i> : null}</li>)}</ul> : <p className="none">Nothing. Everything in the file stands in the book.</p>}
+            {!!held.read.cleaned.length && <><h2>Tidied</h2><ul className="dropped">{held.read.cleaned.map(c => <li key={c.what}><b>{c.count} ×</b> {c.what}</li>)}</ul></>}
+          </aside>
+        </div>
+      </main>
+      <Sill figures={[{ name: 'Sections', value: String(sections.length - struck.size) }, { name: 'Words', value: words.toLocaleString('en') }, { name: 'Pages at 6 × 9 in', value: leaves ? String(leaves.pages.length) : '…' }, { name: 'Left out', value: String(lost) }]} asks={struck.size ? `${struck.size} struck` : 'Look it over, then put it on the shelf'} />
+    </>
+  )
+}

@@ -1,0 +1,194 @@
+'use client'
+import type { Editor } from '@tiptap/core'
+import { EditorContent } from '@tiptap/react'
+import { App, Button, Checkbox, Dropdown, Input, Select } from 'antd'
+import { useSearchParams } from 'next/navigation'
+import { useEffect, useMemo, useRef, useState } from 'react'
+import { addSection, type Book, docWords, hashOf, joinSections, labels, newSection, removeSection, type Role, roles, type Section, setRole, shortName, splitSection } from '@/core/book'
+import { readAsset } from '@/core/intake'
+import { commit, commitSections, redo, undo } from '@/data/changes'
+import { db } from '@/data/db'
+import { BookTop, NoBook } from '@/parts/BookTop'
+import { Sill, sillOf } from '@/parts/Sill'
+import { useOpenBook } from '@/parts/useOpenBook'
+import { blockAt, goToBlock, insertPicture } from './commands'
+import { SectionList } from './SectionList'
+import { Toolbar } from './Toolbar'
+import { useSectionEditor } from './useSectionEditor'
+import './text.css'
+
+const roleOptions = (['front', 'body', 'back'] as const).map(part => ({ label: { front: 'Front', body: 'Body', back: 'Back' }[part], options: (Object.keys(roles) as Role[]).filter(r => roles[r].part === part).map(r => ({ value: r, label: roles[r].name })) }))
+
+/** The text: sections at the left, one calm column to write in. */
+export function TextRoom({ bookId }: { bookId: string }) {
+  const view = useOpenBook(bookId)
+  const { book, revs } = view
+  const params = useSearchParams()
+  const asked = params.get('section')
+  const block = params.get('block')
+  const [chosen, setChosen] = useState<string>()
+  const [turn, setTurn] = useState(0)
+  const picker = useRef<HTMLInputElement>(null)
+  const { message, modal } = App.useApp()
+  const readOnly = view.hold === 'following'
+
+  const section = useMemo(() => {
+    if (!book) return undefined
+    return book.sections.find(s => s.id === (chosen ?? asked)) ?? book.sections.find(s => s.part === 'body' && !s.made) ?? book.sections.find(s => !s.made)
+  }, [book, chosen, asked])
+  const { editor, saving, flush } = useSectionEditor(bookId, section, revs?.get(section?.id ?? '') ?? 0, readOnly, () => setTurn(t => t + 1))
+
+  // A place asked for in the address is gone to once.
+  const went = useRef('')
+  useEffect(() => {
+    const key = `${asked}/${block}`
+    if (!editor || !block || section?.id !== asked || went.current === key) return
+    went.current = key
+    requestAnimationFrame(() => !editor.isDestroyed && goToBlock(editor, block))
+  }, [editor, block, asked, section?.id])
+
+  useEffect(() => {
+    const onKey = (e: KeyboardEvent): void => {
+      if (!(e.ctrlKey || e.metaKey) || e.key.toLowerCase() !== 'z' || !(e.target instanceof HTMLElement) || !e.target.closest('.ProseMirror')) return
+      e.preventDefault()
+      void flush().then(() => (e.shiftKey ? redo : undo)(bookId)).catch((x: Error) => message.error(x.message))
+    }
+    addEventListener('keydown', onKey, true)
+    return () => removeEventListener('keydown', onKey, true)
+  }, [flush, bookId, message])
+
+  if (view.missing) return <NoBook />
+  const operate = (label: string, operation: (b: Book) => Book): void => void flush().then(() => commitSections(bookId, label, operation)).catch((x: Error) => message.error(x.message))
+  const names = book ? labels(book.sections) : undefined
+  const name = section && names ? shortName(names.get(section.id)!) || roles[section.role].name : ''
+  const change = (label: string, patch: Partial<Section>): void => section && operate(label, b => ({ ...b, sections: b.sections.map(s => (s.id === section.id ? { ...s, ...patch } : s)) }))
+
+  const add = (role: Role): void => {
+    if (!book) return
+    const fresh = newSection(book, role)
+    operate(`Add ${roles[role].name.toLowerCase()}`, b => addSection(b, fresh, section && roles[role].part === section.part ? section.id : undefined))
+    setChosen(fresh.id)
+  }
+  const remove = (): void => {
+    if (!section) return
+    const words = section.made ? 0 : docWords(section.doc)
+    const go = (): void => {
+      operate(`Remove “${name}”`, b => removeSection(b, section.id))
+      setChosen(undefined)
+    }
+    if (words < 50) go()
+    else modal.confirm({ title: `Remove “${name}”?`, content: `${words.toLocaleString('en')} words leave the book. Undo brings them back.`, okText: 'Remove it', cancelText: 'Keep it', onOk: go })
+  }
+  const split = (): void => {
+    const at = editor && blockAt(editor)
+    if (!section || !at) return
+    operate(`Split “${name}”`, b => splitSection(b, section.id, at))
+  }
+  const picture = async (file: File): Promise<void> => {
+    try {
+      const bytes = new Uint8Array(await file.arrayBuffer())
+      const asset = readAsset(bytes)
+      if (!asset) throw new Error('This is no picture that can be printed: PNG, JPEG or GIF.')
+      const id = hashOf(bytes)
+      await db.blobs.put({ hash: id, bytes, added: Date.now() })
+      await commit(bookId, `Bring in picture ${file.name}`, r => ({ assets: r.assets.some(a => a.id === id) ? r.assets : [...r.assets, { ...asset, id, name: file.name }] }))
+      if (editor) insertPicture(editor, id, '')
+    } catch (e) {
+      message.error((e as Error).message)
+    }
+  }
+  const words = section && !section.made ? (editor && !editor.isDestroyed ? countOf(editor) : docWords(section.doc)) : 0
+  const whole = book ? book.sections.reduce((n, s) => n + (s.made ? 0 : s.id === section?.id ? words : docWords(s.doc)), 0) : 0
+  return (
+    <>
+      <main id="room" className="room text">
+        <BookTop bookId={bookId} view={view} stage="text" />
+        {book && (
+          <div className="desk">
+            <aside className="left">
+              <SectionList book={book} chosen={section?.id} readOnly={readOnly} onChoose={id => void flush().then(() => setChosen(id))} />
+              <Dropdown disabled={readOnly} trigger={['click']} menu={{ items: roleOptions.map(g => ({ key: g.label, type: 'group' as const, label: g.label, children: g.options.map(o => ({ key: o.value, label: o.label })) })), onClick: ({ key }) => add(key as Role), style: { maxHeight: 420, overflow: 'auto' } }}>
+                <Button className="add">Add a section</Button>
+              </Dropdown>
+            </aside>
+            <div className="column">
+              {section && (
+                <>
+                  <div className="tools">
+                    {editor && !section.made ? <Toolbar editor={editor} turn={turn} disabled={readOnly} onPicture={() => picker.current?.click()} /> : <span className="toolbar" />}
+                    <span className={`saving ${saving === 'not saved' ? 'stop' : ''}`} role="status">{readOnly ? 'following' : saving === 'saving' ? 'saving …' : saving}</span>
+                  </div>
+                  <div className="paper">
+                    <Heading key={section.id} section={section} numberWords={names?.get(section.id)?.numberWords} readOnly={readOnly} onTitle={t => change(`Title “${t}”`, { title: t })} />
+                    {section.made ? (
+                      <div className="made">
+                        <p>This page is made from the book’s data, and stays true by itself. Its data stands in the plan.</p>
+                        <Button onClick={() => change(`Take over “${name}”`, { made: false })}>Write it by hand instead</Button>
+                      </div>
+                    ) : (
+                      <EditorContent editor={editor ?? null} />
+                    )}
+                  </div>
+                </>
+              )}
+              {!section && <div className="made"><p>This book has no sections yet. Add one at the left: a chapter to write in, or a page that is made from the book’s data.</p></div>}
+            </div>
+            <aside className="right" aria-label="This section">
+              {section && (
+                <>
+                  <h2>This section</h2>
+                  <dl>
+                    <dt>Words</dt><dd>{words.toLocaleString('en')}</dd>
+                    <dt>Of the book</dt><dd>{whole ? `${((words / whole) * 100).toFixed(1)} %` : '–'}</dd>
+                    <dt>Whole book</dt><dd>{whole.toLocaleString('en')}</dd>
+                  </dl>
+                  <label className="role" htmlFor="section-role">It is</label>
+                  <Select id="section-role" size="small" value={section.role} disabled={readOnly} options={roleOptions} onChange={r => operate(`“${name}” is ${roles[r].name.toLowerCase()}`, b => setRole(b, section.id, r))} style={{ width: '100%' }} popupMatchSelectWidth={190} />
+                  {roles[section.role].numbered && <Checkbox checked={section.numbered} disabled={readOnly} onChange={e => change(e.target.checked ? `Number “${name}”` : `“${name}” without number`, { numbered: e.target.checked })}>numbered</Checkbox>}
+                  <div className="acts">
+                    <Button size="small" disabled={readOnly || section.made} onClick={split}>Split before the cursor’s paragraph</Button>
+                    <Button size="small" disabled={readOnly || !joinable(book, section)} onClick={() => operate(`Join “${name}” to the one before`, b => joinSections(b, section.id))}>Join to the section before</Button>
+                    <Button size="small" danger disabled={readOnly} onClick={remove}>Remove</Button>
+                  </div>
+                  {!!section.evidence?.length && <><h2>Why it is a section</h2><ul className="evidence">{section.evidence.map(e => <li key={e}>{e}</li>)}</ul></>}
+                </>
+              )}
+            </aside>
+            <input ref={picker} type="file" hidden accept="image/png,image/jpeg,image/gif" aria-label="Picture file" onChange={e => { const f = e.target.files?.[0]; if (f) void picture(f); e.target.value = '' }} />
+          </div>
+        )}
+        {!book && <p className="waiting" role="status">Opening the text …</p>}
+      </main>
+      <Sill figures={view.figures ? sillOf(view.figures, view.was) : []} asks={view.trouble ?? (view.settling && view.figures ? 'settling …' : view.figures?.findings[0]?.message)} />
+    </>
+  )
+}
+
+function Heading({ section, numberWords, readOnly, onTitle }: { section: Section; numberWords?: string; readOnly: boolean; onTitle: (title: string) => void }) {
+  const [draft, setDraft] = useState<string>()
+  const take = (): void => {
+    if (draft !== undefined && draft !== section.title) onTitle(draft.trim())
+    setDraft(undefined)
+  }
+  return (
+    <header>
+      {numberWords && <p className="number">{numberWords}</p>}
+      <Input variant="borderless" aria-label="Title of the section" className="title" placeholder={roles[section.role].name} value={draft ?? section.title} readOnly={readOnly || section.made} onChange={e => setDraft(e.target.value)} onBlur={take} onPressEnter={take} onKeyDown={e => e.key === 'Escape' && setDraft(undefined)} />
+    </header>
+  )
+}
+
+function joinable(book: Book, section: Section): boolean {
+  const i = book.sections.findIndex(s => s.id === section.id)
+  const before = book.sections[i - 1]
+  return !!before && before.part === section.part && !before.made && !section.made
+}
+
+// Counting costs a look at the whole section: the last answer is kept for the same document.
+const counts = new WeakMap<object, number>()
+function countOf(editor: Editor): number {
+  const { doc } = editor.state
+  let n = counts.get(doc)
+  if (n === undefined) counts.set(doc, (n = docWords(doc.toJSON() as Section['doc'])))
+  return n
+}

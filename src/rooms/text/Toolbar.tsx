@@ -1,0 +1,52 @@
+'use client'
+import { BoldOutlined, ItalicOutlined, LinkOutlined, PictureOutlined } from '@ant-design/icons'
+import type { Editor } from '@tiptap/core'
+import { Button, Input, Popover, Select, Tooltip } from 'antd'
+import { useState } from 'react'
+import { type BlockKind, blockKinds, insertBreak, insertNote, kindAt, setKind, setLink } from './commands'
+
+const names: Record<BlockKind, string> = { paragraph: 'Paragraph', 'heading 1': 'Heading', 'heading 2': 'Smaller heading', 'heading 3': 'Least heading', quote: 'Quote', letter: 'Letter', verse: 'Verse', list: 'List', 'numbered list': 'Numbered list' }
+
+/** What can be done to the words at the cursor. It reads the editor's state at each of its turns (`turn`). */
+export function Toolbar({ editor, disabled, onPicture }: { editor: Editor; turn: number; disabled: boolean; onPicture: () => void }) {
+  const mark = (name: string, label: string, keys: string, face: React.ReactNode) => (
+    <Tooltip title={`${label} (${keys})`}>
+      <Button type="text" size="small" aria-label={label} aria-pressed={editor.isActive(name)} className={editor.isActive(name) ? 'on' : undefined} disabled={disabled} onMouseDown={e => e.preventDefault()} onClick={() => editor.chain().focus().toggleMark(name).run()}>{face}</Button>
+    </Tooltip>
+  )
+  return (
+    <div className="toolbar" role="toolbar" aria-label="Form of the text">
+      <Select size="small" variant="borderless" aria-label="Kind of block" value={kindAt(editor.state)} disabled={disabled} onChange={k => setKind(editor, k)} options={blockKinds.map(value => ({ value, label: names[value] }))} style={{ width: 148 }} />
+      {mark('strong', 'Bold', 'Ctrl+B', <BoldOutlined />)}
+      {mark('em', 'Italic', 'Ctrl+I', <ItalicOutlined />)}
+      {mark('small_caps', 'Small capitals', 'Ctrl+Shift+K', <span className="sc">Sc</span>)}
+      {mark('superscript', 'Superscript', 'Ctrl+.', <span>x<sup>2</sup></span>)}
+      {mark('subscript', 'Subscript', 'Ctrl+,', <span>x<sub>2</sub></span>)}
+      <LinkButton editor={editor} disabled={disabled} />
+      <span className="bar" aria-hidden />
+      <Button type="text" size="small" disabled={disabled} onClick={() => insertNote(editor)}>Note</Button>
+      <Button type="text" size="small" disabled={disabled} onClick={() => insertBreak(editor, 'scene_break')}>Scene break</Button>
+      <Button type="text" size="small" disabled={disabled} onClick={() => insertBreak(editor, 'page_break')}>Page break</Button>
+      <Tooltip title="Picture"><Button type="text" size="small" aria-label="Picture" disabled={disabled} icon={<PictureOutlined />} onClick={onPicture} /></Tooltip>
+    </div>
+  )
+}
+
+function LinkButton({ editor, disabled }: { editor: Editor; disabled: boolean }) {
+  const [open, setOpen] = useState(false)
+  const [address, setAddress] = useState('')
+  const now = (editor.getAttributes('link').href as string | undefined) ?? ''
+  const take = (): void => {
+    setLink(editor, address)
+    setOpen(false)
+  }
+  return (
+    <Popover
+      trigger="click" open={open} placement="bottom"
+      onOpenChange={o => { setOpen(o); if (o) setAddress(now) }}
+      content={<span style={{ display: 'flex', gap: 8 }}><Input size="small" autoFocus aria-label="Address of the link" placeholder="an address, or nothing to unlink" value={address} onChange={e => setAddress(e.target.value)} onPressEnter={take} style={{ width: 240 }} /><Button size="small" onClick={take}>Set</Button></span>}
+    >
+      <Button type="text" size="small" aria-label="Link" className={now ? 'on' : undefined} disabled={disabled || (editor.state.selection.empty && !now)} icon={<LinkOutlined />} />
+    </Popover>
+  )
+}

@@ -1,0 +1,143 @@
+import { Extension, InputRule, Mark, Node, textInputRule } from '@tiptap/core'
+import { baseKeymap, chainCommands, exitCode, joinBackward, liftEmptyBlock, setBlockType, splitBlock } from '@tiptap/pm/commands'
+import { keymap } from '@tiptap/pm/keymap'
+import { Plugin, PluginKey, TextSelection } from '@tiptap/pm/state'
+import { liftListItem, sinkListItem, splitListItem } from '@tiptap/pm/schema-list'
+import { marks, nodes } from '@/core/book'
+import { pictureView } from './pictureView'
+
+/** The editor's nodes and marks, made from the core's own schema: there is one schema of text, and the core owns it. */
+const coreNodes = Object.entries(nodes).map(([name, spec]) =>
+  Node.create({
+    name,
+    topNode: name === 'doc',
+    content: spec.content,
+    group: spec.group,
+    inline: spec.inline,
+    defining: spec.defining,
+    isolating: spec.isolating,
+    selectable: spec.selectable,
+    // Ids are never taken from pasted text: a block gets its own.
+    addAttributes: () => Object.fromEntries(Object.entries(spec.attrs ?? {}).map(([a, v]) => [a, { default: v.default, rendered: false, parseHTML: () => null }])),
+    parseHTML: () => (spec.parseDOM ?? []) as never,
+    renderHTML: ({ node }) => (spec.toDOM ? spec.toDOM(node) : ['span', 0]) as never,
+    ...(name === 'image' ? { addNodeView: () => pictureView } : {}),
+  }),
+)
+
+const coreMarks = Object.entries(marks).map(([name, spec]) =>
+  Mark.create({
+    name,
+    inclusive: spec.inclusive,
+    excludes: spec.excludes,
+    addAttributes: () => Object.fromEntries(Object.entries(spec.attrs ?? {}).map(([a, v]) => [a, { default: v.default ?? '', rendered: false, parseHTML: (e: HTMLElement) => (a === 'href' ? e.getAttribute('href') : null) }])),
+    parseHTML: () => (spec.parseDOM ?? []).map(r => ({ tag: r.tag })) as never,
+    renderHTML: ({ mark }) => (spec.toDOM ? spec.toDOM(mark, true) : ['span', 0]) as never,
+  }),
+)
+
+/** Gives every block and note an id of its own, new ones and doubled ones (a split paragraph, a pasted one) alike. */
+const BlockIds = Extension.create({
+  name: 'blockIds',
+  addProseMirrorPlugins: () => [
+    new Plugin({
+      key: new PluginKey('blockIds'),
+      appendTransaction(trs, _old, state) {
+        if (!trs.some(t => t.docChanged)) return null
+        const seen = new Set<string>()
+        let highest = 0
+        state.doc.descendants(n => {
+          const m = /^b(\d+)$/.exec((n.attrs.id as string | undefined) ?? '')
+          if (m) highest = Math.max(highest, Number(m[1]))
+        })
+        const tr = state.tr
+        state.doc.descendants((n, pos) => {
+          if (!('id' in n.attrs)) return
+          const id = n.attrs.id as string
+          if (id && !seen.has(id)) seen.add(id)
+          else {
+            const own = `b${++highest}`
+            seen.add(own)
+            tr.setNodeAttribute(pos, 'id', own)
+          }
+        })
+        return tr.docChanged ? tr : null
+      },
+    }),
+  ],
+})
+
+/** Marks by key, paragraphs that split and join as writers expect, verse lines, lists. */
+const Keys = Extension.create({
+  name: 'keys',
+  addKeyboardShortcuts() {
+    const mark = (name: string) => () => this.editor.commands.toggleMark(name)
+    return { 'Mod-b': mark('strong'), 'Mod-i': mark('em'), 'Mod-Shift-k': mark('small_caps'), 'Mod-.': mark('superscript'), 'Mod-,': mark('subscript') }
+  },
+  addProseMirrorPlugins() {
+    const { schema } = this.editor
+    const item = schema.nodes.item!
+    return [
+      keymap({
+        Enter: chainCommands(
+          splitListItem(item),
+          // In verse, a new line; on an empty last line, out of it.
+          (state, dispatch) => {
+            const { $from } = state.selection
+            if ($from.parent.type !== schema.nodes.line) return false
+            if ($from.parent.content.size === 0 && $from.indexAfter(-1) === $from.node(-1).childCount && $from.node(-1).childCount > 1) {
+              if (dispatch) {
+                const tr = state.tr.delete($from.before(), $from.after())
+                const after = tr.mapping.map($from.after(-1))
+                tr.insert(after, schema.nodes.paragraph!.create())
+                dispatch(tr.setSelection(TextSelection.create(tr.doc, after + 1)).scrollIntoView())
+              }
+              return true
+            }
+            return splitBlock(state, dispatch)
+          },
+          // A heading or caption is followed by a paragraph.
+          (state, dispatch) => {
+            const { $from, empty } = state.selection
+            if (!empty || $from.parent.type !== schema.nodes.heading || $from.parentOffset !== $from.parent.content.size) return false
+            if (dispatch) {
+              const after = $from.after()
+              const tr = state.tr.insert(after, schema.nodes.paragraph!.create())
+              dispatch(tr.setSelection(TextSelection.create(tr.doc, after + 1)).scrollIntoView())
+            }
+            return true
+          },
+          liftEmptyBlock,
+          splitBlock,
+        ),
+        'Shift-Enter': chainCommands(exitCode, (state, dispatch) => {
+          dispatch?.(state.tr.replaceSelectionWith(schema.nodes.hard_break!.create()).scrollIntoView())
+          return true
+        }),
+        Backspace: chainCommands((state, dispatch) => {
+          const { $from, empty } = state.selection
+          return empty && $from.parentOffset === 0 && $from.parent.type === schema.nodes.heading ? setBlockType(schema.nodes.paragraph!)(state, dispatch) : false
+        }, (state, dispatch, view) => (baseKeymap.Backspace ?? joinBackward)(state, dispatch, view)),
+        Tab: sinkListItem(item),
+        'Shift-Tab': liftListItem(item),
+      }),
+      keymap(baseKeymap),
+    ]
+  },
+})
+
+/** Typographic signs as one types; each can be taken back by undo. */
+const Typography = Extension.create({
+  name: 'typography',
+  addInputRules() {
+    const swap = (find: RegExp, replace: string) => textInputRule({ find, replace })
+    const block = (find: RegExp, type: string, attrs: Record<string, unknown> = {}) =>
+      new InputRule({ find, handler: ({ state, range }) => void state.tr.delete(range.from, range.to).setBlockType(range.from, range.from, state.schema.nodes[type]!, attrs) })
+    return [
+      swap(/(?:^|[\s([{—–‘“])(")$/u, '“'), swap(/"$/u, '”'), swap(/(?:^|[\s([{—–“])(')$/u, '‘'), swap(/'$/u, '’'), swap(/--$/u, '—'), swap(/\.\.\.$/u, '…'),
+      block(/^# $/, 'heading', { level: 1 }), block(/^## $/, 'heading', { level: 2 }), block(/^### $/, 'heading', { level: 3 }),
+    ]
+  },
+})
+
+export const textExtensions = [...coreNodes, ...coreMarks, BlockIds, Typography, Keys]
