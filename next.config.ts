@@ -13,11 +13,14 @@ const policy = (dev: boolean) =>
     "frame-ancestors 'none'",
     "base-uri 'self'",
     "form-action 'self'",
+    "manifest-src 'self'",
   ].join('; ')
 
 const config: NextConfig = {
   poweredByHeader: false,
   reactStrictMode: true,
+  // Tells the service worker of one build from that of another.
+  env: { NEXT_PUBLIC_BUILD: Date.now().toString(36) },
   // harfbuzzjs asks for Node's modules behind a run-time test; the browser build gets an empty one.
   turbopack: { resolveAlias: { module: { browser: './src/workers/empty.ts' }, fs: { browser: './src/workers/empty.ts' }, path: { browser: './src/workers/empty.ts' }, url: { browser: './src/workers/empty.ts' } } },
   headers: async () => [

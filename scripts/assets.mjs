@@ -1,5 +1,5 @@
 // What the app serves beside its code, from the packages it comes in: fonts with their licences, WASM, the demo library.
-import { copyFileSync, existsSync, mkdirSync, readdirSync } from 'node:fs'
+import { copyFileSync, existsSync, mkdirSync, readdirSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { pathToFileURL } from 'node:url'
 import { bundle, root } from './lib/bundle.mjs'
@@ -16,5 +16,14 @@ for (const [family, variants] of Object.entries(families)) {
   }
 }
 copyFileSync(join(root, 'node_modules/harfbuzzjs/dist/harfbuzz-subset.wasm'), join(out, 'harfbuzz-subset.wasm'))
+const icons = join(root, 'public/icons')
+mkdirSync(icons, { recursive: true })
+const { createCanvas, loadImage } = await import('@napi-rs/canvas')
+const icon = await loadImage(join(root, 'src/app/icon.svg'))
+for (const size of [192, 512]) {
+  const canvas = createCanvas(size, size)
+  canvas.getContext('2d').drawImage(icon, 0, 0, size, size)
+  writeFileSync(join(icons, `porchlight-${size}.png`), canvas.toBuffer('image/png'))
+}
 process.chdir(root)
 await import(pathToFileURL(await bundle('demo/main.ts', 'demo')).href)

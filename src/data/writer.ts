@@ -70,6 +70,8 @@ function ask(book: string, steal: boolean): void {
   }
   navigator.locks
     .request(nameOf(book), steal ? { steal: true } : {}, () => {
+      // Granted after the room was left: let go at once.
+      if (held.get(book) !== h) return undefined
       set('writing')
       return new Promise<void>(done => {
         h.let = done

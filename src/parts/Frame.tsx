@@ -7,6 +7,7 @@ import { usePathname } from 'next/navigation'
 import { type ReactNode, useSyncExternalStore } from 'react'
 import { antTheme, type Tone, toneVariables } from '@/look/theme'
 import { setPreferences, usePreferences } from './preferences'
+import { Offline } from './Offline'
 import { Shortcuts } from './Shortcuts'
 import { deskVariables } from './desk'
 
@@ -73,6 +74,7 @@ export function Frame({ children }: { children: ReactNode }) {
             {children}
           </div>
           <Shortcuts />
+          <Offline />
         </App>
       </ConfigProvider>
     </AntdRegistry>

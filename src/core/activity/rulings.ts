@@ -11,7 +11,7 @@ export interface Room {
 const HAIRLINE = 0.5
 const DOT = 0.55
 const HEADING = { size: 13, height: 26 }
-const COLUMN = { size: 8.5, height: 20, pad: 4 }
+const COLUMN = { size: 8.5, least: 6.5, height: 20, pad: 4 }
 
 /** How many spacings fit, and what is left over: it is shared by both ends, so that the ruling fills the room evenly. */
 export function evenly(length: number, spacing: number): { count: number; start: number } {
@@ -59,16 +59,17 @@ async function logTable(out: LayerBuilder, run: Run, room: Room, top: number, la
   const lines = new PathBuilder()
   lines.rect(0, y0, room.width, HAIRLINE * 2)
   for (let i = 0; i <= rows.count; i++) lines.rect(0, y0 + COLUMN.height + i * run.spacing - HAIRLINE / 2, room.width, HAIRLINE)
-  const style = await styleOf('figtree/bold', COLUMN.size, language, shelf)
+  const full = await styleOf('figtree/bold', COLUMN.size, language, shelf)
+  // Where one heading is wider than its column all are set smaller alike; below the least size a long one is set narrower.
+  const fits = columns.map(c => ((c.share / whole) * room.width - 2 * COLUMN.pad) / Math.max(1, full.frag(c.name || ' ').width))
+  const size = Math.max(COLUMN.least, COLUMN.size * Math.min(1, ...fits))
+  const style = await styleOf('figtree/bold', size, language, shelf)
   let x = 0
   for (const [i, c] of columns.entries()) {
     const width = (c.share / whole) * room.width
     if (i) lines.rect(x - HAIRLINE / 2, y0, HAIRLINE, foot - y0)
-    // A heading that is wider than its column is set narrower, never over its neighbour.
     const words = style.frag(c.name || ' ')
-    const fits = Math.min(1, (width - 2 * COLUMN.pad) / Math.max(1, words.width))
-    const small = fits < 1 ? await styleOf('figtree/bold', Math.max(5, COLUMN.size * fits), language, shelf) : style
-    if (c.name) setFrag(out, small.frag(c.name), 1, x + COLUMN.pad, y0 + COLUMN.height - 6, place)
+    if (c.name) setFrag(out, words, Math.min(1, (width - 2 * COLUMN.pad) / words.width), x + COLUMN.pad, y0 + COLUMN.height - 6, place)
     x += width
   }
   out.add({ kind: 'path', path: lines.build(), fill: { k: run.tone } })

@@ -1,6 +1,7 @@
 'use client'
 import { App, Button, Checkbox, ColorPicker, InputNumber, Segmented, Select } from 'antd'
 import dynamic from 'next/dynamic'
+import { useSearchParams } from 'next/navigation'
 import { useEffect, useLayoutEffect, useRef, useState } from 'react'
 import { hashOf } from '@/core/book'
 import { type CoverDesign, type CoverPiece, type Field, sheetSize, shippedDesigns } from '@/core/cover'
@@ -34,7 +35,8 @@ export function CoverRoom({ bookId }: { bookId: string }) {
   const [trouble, setTrouble] = useState<string>()
   const [shown, setShown] = useState<'flat' | 'front' | 'thumbnail'>('flat')
   const [zones, setZones] = useState(true)
-  const [chosen, setChosen] = useState<string>()
+  const askedPiece = useSearchParams().get('piece')
+  const [chosen, setChosen] = useState<string | undefined>(askedPiece ?? undefined)
   const [room, setRoom] = useState({ width: 0, height: 0 })
   const stage = useRef<HTMLDivElement>(null)
   const picker = useRef<HTMLInputElement>(null)
@@ -125,7 +127,7 @@ export function CoverRoom({ bookId }: { bookId: string }) {
             {cover && front && shown !== 'flat' && <FrontView front={front} thumbnail={shown === 'thumbnail'} title={book?.data.title ?? ''} />}
           </div>
           <aside className="values" aria-label="Values of the cover">
-            <Segmented block options={[{ label: 'Flat', value: 'flat' }, { label: 'Front', value: 'front' }, { label: 'Thumbnail', value: 'thumbnail' }]} value={shown} onChange={setShown} />
+            <Segmented block options={[{ label: 'Flat', value: 'flat' }, { label: 'Front', value: 'front' }, { label: 'Small', value: 'thumbnail' }]} value={shown} onChange={setShown} />
             <Checkbox checked={zones} onChange={e => setZones(e.target.checked)}>zones: safe, folds, barcode</Checkbox>
             {refitAsked && (
               <section className="refit" role="alert">
@@ -179,9 +181,9 @@ function Measures({ cover, scale }: { cover: CoverView; scale: number }) {
   const spine = flat.panels.spine.width
   return (
     <div className="measures" aria-hidden>
-      <span style={{ marginLeft: flat.bleed.left * scale, width: flat.panels.back.width * scale }}>back {inUnit(flat.panels.back.width, 'in').toFixed(2)} in</span>
+      <span style={{ marginLeft: flat.bleed.left * scale, width: flat.panels.back.width * scale }}><b>back {inUnit(flat.panels.back.width, 'in').toFixed(2)} in</b></span>
       {spine > 0 && <span className="spine" style={{ width: spine * scale }}><b>spine {formatLength(spine, 'in')}</b></span>}
-      <span style={{ width: flat.panels.front.width * scale }}>front {inUnit(flat.panels.front.width, 'in').toFixed(2)} in</span>
+      <span style={{ width: flat.panels.front.width * scale }}><b>front {inUnit(flat.panels.front.width, 'in').toFixed(2)} in</b></span>
     </div>
   )
 }

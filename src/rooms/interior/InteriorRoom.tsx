@@ -1,10 +1,12 @@
 'use client'
+import { useRouter, useSearchParams } from 'next/navigation'
 import { useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react'
 import { readStyle, shippedStyles } from '@/core/pages'
 import { formatLength, formatTrim, inUnit } from '@/core/trade'
 import { BookTop, NoBook } from '@/parts/BookTop'
 import { Sill, sillOf } from '@/parts/Sill'
 import { useOpenBook } from '@/parts/useOpenBook'
+import { press } from '@/workers/client'
 import type { Leaves } from '@/workers/press.worker'
 import { MarginNote } from './MarginNote'
 import { notes, valueNames } from './notes'
@@ -17,7 +19,9 @@ const zooms = [{ words: 'whole spread', value: 0 }, { words: '100 %', value: 96 
 
 /** The interior: the open spread true to the press, the style as notes in its margins, all spreads below. */
 export function InteriorRoom({ bookId }: { bookId: string }) {
-  const view = useOpenBook(bookId, true)
+  const view = useOpenBook(bookId, true, 'print')
+  const asked = useSearchParams().get('page')
+  const router = useRouter()
   const { book, edition, leaves, figures, was, version } = view
   const [chosen, setChosen] = useState<number>()
   const [guides, setGuides] = useState(false)
@@ -26,7 +30,7 @@ export function InteriorRoom({ bookId }: { bookId: string }) {
   // The first view is an opening that faces text: it shows the most of a style.
   const first = useMemo(() => (leaves ? firstView(leaves) : -1), [leaves])
   const last = leaves ? spreadOf(leaves.pages.length - 1) : -1
-  const left = Math.min(chosen ?? first, last)
+  const left = Math.min(chosen ?? (asked && /^\d+$/.test(asked) ? spreadOf(Number(asked)) : first), last)
   const go = useCallback((to: number) => setChosen(Math.max(-1, Math.min(last, to))), [last])
 
   useEffect(() => {
@@ -47,6 +51,14 @@ export function InteriorRoom({ bookId }: { bookId: string }) {
   const change = (path: string, value: number | boolean | string): void => {
     if (edition) void changeStyle(bookId, edition.id, path, value, readStyle(shipped, path), valueNames[path] ?? path)
   }
+  // A click on a page opens the text that stands there.
+  const open = (page: number, x: number, y: number): void => {
+    if (!edition) return
+    void press().placeAt(bookId, edition.id, page, x, y).then(place => {
+      const made = place && book?.sections.find(s => s.id === place.section)?.made
+      if (place && !book?.plan) router.push(made ? `/book/${encodeURIComponent(bookId)}/plan` : `/book/${encodeURIComponent(bookId)}/text?section=${encodeURIComponent(place.section)}&block=${encodeURIComponent(place.block)}`)
+    })
+  }
   const own = Object.keys(edition?.styleChanges ?? {}).length
   return (
     <>
@@ -59,7 +71,7 @@ export function InteriorRoom({ bookId }: { bookId: string }) {
               <b>{shipped.name}</b>{own ? `, with ${own === 1 ? 'one change' : `${own} changes`} of your own` : ''} · {formatTrim(edition.trim ?? '')} · pages {[left, left + 1].filter(p => leaves.pages[p]).map(p => leaves.pages[p]!.label).join('–')} of {leaves.pages.length}
               {view.trouble && <span className="trouble" role="alert"> {view.trouble}</span>}
             </p>
-            <Specimen key={edition.id} bookId={bookId} editionId={edition.id} leaves={leaves} version={version} left={left} guides={guides} zoom={zoom} onChange={change} />
+            <Specimen key={edition.id} bookId={bookId} editionId={edition.id} leaves={leaves} version={version} left={left} guides={guides} zoom={zoom} onChange={change} onPlace={open} />
             <div className="views">
               <button type="button" aria-pressed={guides} onClick={() => setGuides(g => !g)}>text area and safe zone</button>
               {zooms.map(z => <button key={z.words} type="button" aria-pressed={zoom === z.value} onClick={() => setZoom(z.value)}>{z.words}</button>)}
@@ -73,7 +85,7 @@ export function InteriorRoom({ bookId }: { bookId: string }) {
   )
 }
 
-function Specimen({ bookId, editionId, leaves, version, left, guides, zoom, onChange }: { bookId: string; editionId: string; leaves: Leaves; version: number; left: number; guides: boolean; zoom: number; onChange: (path: string, value: number | boolean | string) => void }) {
+function Specimen({ bookId, editionId, leaves, version, left, guides, zoom, onChange, onPlace }: { bookId: string; editionId: string; leaves: Leaves; version: number; left: number; guides: boolean; zoom: number; onChange: (path: string, value: number | boolean | string) => void; onPlace: (page: number, x: number, y: number) => void }) {
   const stage = useRef<HTMLDivElement>(null)
   const [room, setRoom] = useState({ width: 0, height: 0 })
   const [lines, setLines] = useState<string[]>([])
@@ -113,7 +125,7 @@ function Specimen({ bookId, editionId, leaves, version, left, guides, zoom, onCh
         {scale > 0 && (
           <div className="spread">
             {[left, left + 1].map(p => (
-              <div key={p - left} className={leaves.pages[p] ? 'page' : 'page none'} style={{ width: px(leaves.width), height: px(leaves.height) }}>
+              <div key={p - left} className={leaves.pages[p] ? 'page' : 'page none'} style={{ width: px(leaves.width), height: px(leaves.height) }} title={leaves.pages[p] && !leaves.pages[p].blank ? 'A click opens the text here' : undefined} onClick={e => { const box = e.currentTarget.getBoundingClientRect(); onPlace(p, (e.clientX - box.left) / scale, (e.clientY - box.top) / scale) }}>
                 {leaves.pages[p] && <PageCanvas bookId={bookId} editionId={editionId} index={p} version={version} width={leaves.width} height={leaves.height} scale={scale} label={`Page ${leaves.pages[p].label}${leaves.pages[p].blank ? ', blank' : ''}`} />}
                 {leaves.pages[p] && guides && (
                   <>

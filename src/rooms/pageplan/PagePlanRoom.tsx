@@ -48,7 +48,9 @@ export function PagePlanRoom({ bookId }: { bookId: string }) {
   const total = leaves?.pages.length ?? 0
   const front = Math.max(0, total - planned - (planned % 2))
   const start = startOf(run?.id)
-  const left = at ?? (start % 2 === 0 ? start - 1 : start)
+  // The first view is a spread inside the run where there is one: both sides of a leaf are seen.
+  const shown = run && run.pages > 2 ? start + 2 : start
+  const left = at ?? (shown % 2 === 0 ? shown - 1 : shown)
   const scale = leaves ? Math.min(560 / (2 * leaves.width), 470 / leaves.height) : 0
   let first = 0
   return (

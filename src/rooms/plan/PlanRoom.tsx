@@ -1,10 +1,11 @@
 'use client'
-import { Select } from 'antd'
+import { App, Button, Select } from 'antd'
+import Link from 'next/link'
 import type { Book, Edition, TitleData } from '@/core/book'
 import { printMoney, profileOf, shippedProfiles } from '@/core/outlets'
 import { formatMoney, formatTrim } from '@/core/trade'
 import { commit } from '@/data/changes'
-import { BookTop, NoBook } from '@/parts/BookTop'
+import { BookTop, kindWords, NoBook } from '@/parts/BookTop'
 import { Sill, sillOf } from '@/parts/Sill'
 import { useOpenBook } from '@/parts/useOpenBook'
 import type { Figures } from '@/workers/press.worker'
@@ -29,11 +30,15 @@ export function PlanRoom({ bookId }: { bookId: string }) {
             <TitlePart book={book} />
             <div>
               <h2>Editions</h2>
+              {!book.editions.length && <p className="quiet">No edition yet: choose below what the book is to be.</p>}
               {book.editions.map(e => (e.kind === 'ebook' ? <EbookPart key={e.id} book={book} edition={e} /> : <PrintPart key={e.id} book={book} edition={e} figures={view.edition?.id === e.id ? figures : undefined} />))}
+              <AddEdition book={book} />
+              <h2>Words</h2>
+              <Words book={book} />
               <h2>What is left to do</h2>
               {view.trouble && <p className="trouble" role="alert">{view.trouble}</p>}
               {!figures && !view.trouble && <p className="quiet" role="status">Looking it over …</p>}
-              {figures && !figures.findings.length && <p className="quiet">Nothing: {figures.outlet} would take the paperback as it stands.</p>}
+              {figures && !figures.findings.length && <p className="quiet">Nothing: {figures.outlet} would take the {kindWords[figures.kind]?.toLowerCase()} as it stands.</p>}
               <ul className="todo">
                 {figures?.findings.slice(0, 8).map((f, i) => <li key={i} className={f.severity}><b>{f.message}</b> {f.remedy}</li>)}
                 {figures && figures.findings.length > 8 && <li>and {figures.findings.length - 8} more</li>}
@@ -93,15 +98,15 @@ function PrintPart({ book, edition, figures }: { book: Book; edition: Edition; f
   )
   const money = figures?.pages && figures.edition === edition.id && printMoney(profile, { binding: edition.kind === 'ebook' ? 'paperback' : edition.kind, trim: edition.trim ?? '', paper: edition.paper ?? '', ink: edition.ink ?? 'black' }, figures.pages ?? 0, edition.price)
   return (
-    <section className="edition" aria-label="Paperback">
-      <h3>Paperback</h3>
+    <section className="edition" aria-label={kindWords[edition.kind]}>
+      <h3>{kindWords[edition.kind]} <RemoveEdition book={book} edition={edition} /></h3>
       <div className="line">
         {choose('Outlet', profile.id, printers.map(p => ({ value: p.id, label: p.name })), v => {
           // Another outlet may not have this trim or paper: the nearest it has is taken, and undo brings back all of it.
           const next = profileOf(v)
           const trims = next.print!.bindings.find(b => b.kind === edition.kind)!.trims
           const papers = next.print!.papers.map(p => p.id)
-          changeEdition(book, edition.id, `Outlet ${next.name}`, { outlets: [v], trim: trims.includes(edition.trim ?? '') ? edition.trim : trims[0], paper: papers.includes(edition.paper ?? '') ? edition.paper : papers[0] })
+          changeEdition(book, edition.id, `Outlet ${next.name}`, { outlets: [v, ...edition.outlets.slice(1).filter(o => o !== v)], trim: trims.includes(edition.trim ?? '') ? edition.trim : trims[0], paper: papers.includes(edition.paper ?? '') ? edition.paper : papers[0] })
         }, 150)}
         {choose('Trim', edition.trim, (binding?.trims ?? []).map(t => ({ value: t, label: formatTrim(t) })), v => changeEdition(book, edition.id, `Trim ${formatTrim(v)}`, { trim: v }), 130)}
         {choose('Paper', edition.paper, (profile.print?.papers ?? []).map(p => ({ value: p.id, label: p.name })), v => changeEdition(book, edition.id, `Paper ${v}`, { paper: v }), 140)}
@@ -121,10 +126,42 @@ function PrintPart({ book, edition, figures }: { book: Book; edition: Edition; f
   )
 }
 
+/** Adds an edition of a kind that the book does not have yet. */
+function AddEdition({ book }: { book: Book }) {
+  const kinds = (['paperback', 'coil', 'case', 'ebook'] as const).filter(k => !book.editions.some(e => e.kind === k) && !(k === 'ebook' && book.plan))
+  const add = (kind: (typeof kinds)[number]): void => {
+    const printer = shippedProfiles.find(p => p.print?.bindings.some(b => b.kind === kind))
+    const trims = printer?.print?.bindings.find(b => b.kind === kind)?.trims ?? []
+    const like = book.editions.find(e => e.kind !== 'ebook')?.trim
+    const fresh: Edition = kind === 'ebook' ? { id: 'ebook', kind, outlets: ['ostrevane', 'pellowick'], style: 'harbour-roman' } : { id: kind, kind, trim: like && trims.includes(like) ? like : trims[0], paper: printer?.print?.papers[0]?.id, ink: 'black', outlets: [printer?.id ?? 'ostrevane'], style: 'harbour-roman' }
+    void commit(book.id, `Add the ${kindWords[kind]!.toLowerCase()}`, r => ({ editions: [...r.editions, fresh] }))
+  }
+  return kinds.length ? <p className="quiet">Also as {kinds.map((k, i) => <span key={k}>{i ? ', ' : ''}<button type="button" className="add" onClick={() => add(k)}>{kindWords[k]!.toLowerCase()}</button></span>)}</p> : null
+}
+
+function RemoveEdition({ book, edition }: { book: Book; edition: Edition }) {
+  const { modal } = App.useApp()
+  const go = (): void => void commit(book.id, `Remove the ${kindWords[edition.kind]!.toLowerCase()}`, r => ({ editions: r.editions.filter(e => e.id !== edition.id) }))
+  return <Button size="small" type="text" className="remove" onClick={() => modal.confirm({ title: `Remove the ${kindWords[edition.kind]!.toLowerCase()}?`, content: 'Its specification and price leave the book. Undo brings them back; what is on sale stays on sale.', okText: 'Remove it', cancelText: 'Keep it', onOk: go })}>remove</Button>
+}
+
+/** The kept phrases and where they go. */
+function Words({ book }: { book: Book }) {
+  const words = book.words ?? []
+  const research = `/research?book=${encodeURIComponent(book.id)}`
+  if (!words.length) return <p className="quiet">No phrases kept yet. <Link href={research}>Research</Link> shows what readers type, and how crowded it is.</p>
+  return (
+    <>
+      <p className="quiet">{words.map((w, i) => <span key={w.phrase}>{i ? ' · ' : ''}<b>{w.phrase}</b>{w.place ? ` (${w.place})` : ''}</span>)}</p>
+      <p className="quiet"><Link href={research}>To Research</Link></p>
+    </>
+  )
+}
+
 function EbookPart({ book, edition }: { book: Book; edition: Edition }) {
   return (
     <section className="edition" aria-label="Ebook">
-      <h3>Ebook</h3>
+      <h3>Ebook <RemoveEdition book={book} edition={edition} /></h3>
       <div className="line">
         <Field field={priceField} value={edition.price} width={110} onTake={v => changeEdition(book, edition.id, `Ebook price ${v === undefined ? '' : formatMoney(v, 'USD')}`, { price: v })} />
         <p className="pays">Goes to {edition.outlets.map(o => profileOf(o).name).join(' and ')}.</p>

@@ -12,7 +12,7 @@ export function Field({ phrases, kept, chosen, onChoose }: { phrases: PhraseFigu
     watch.observe(box.current!)
     return () => watch.disconnect()
   }, [])
-  const [height, left, foot, top] = [250, 46, 26, 16]
+  const [height, left, foot, top] = [256, 46, 34, 16]
   const most = Math.max(100, ...phrases.map(p => p.demand)) * 1.08
   const x = scaleLinear([0, 10], [left, width - 20])
   const y = scaleSqrt([0, most], [height - foot, top]).clamp(true)
@@ -26,9 +26,9 @@ export function Field({ phrases, kept, chosen, onChoose }: { phrases: PhraseFigu
         <line x1={left} x2={left} y1={top} y2={height - foot} className="axis" />
         <line x1={left} x2={width - 20} y1={height - foot} y2={height - foot} className="axis" />
         <text x={left} y={11} textAnchor="start">buyers a month ↑</text>
-        <text x={width - 20} y={height - 7} textAnchor="end">crowding of the first page, 0 to 10 →</text>
+        <text x={width - 20} y={height - 4} textAnchor="end">crowding of the first page, 0 to 10 →</text>
         {y.ticks(4).filter(t => t > 0).map(t => <text key={t} x={left - 6} y={y(t) + 4} textAnchor="end">{t.toLocaleString('en')}</text>)}
-        {[0, 2, 4, 6, 8].map(t => <text key={t} x={x(t)} y={height - 10} textAnchor="middle">{t || ''}</text>)}
+        {[0, 2, 4, 6, 8].map(t => <text key={t} x={x(t)} y={height - 19} textAnchor="middle">{t || ''}</text>)}
         {rooms.map(r => <g key={r} className="equal"><path d={curve(r)} /><text x={left + 6} y={y(r) - 4}>room {r}</text></g>)}
         {phrases.map(p => (
           <circle key={p.phrase} cx={x(p.crowding)} cy={y(p.demand)} r={p.phrase === chosen ? 7 : 4.5} className={`${kept.has(p.phrase) ? 'kept' : ''}${p.phrase === chosen ? ' chosen' : ''}`} onClick={() => onChoose(p.phrase)}>

@@ -149,7 +149,7 @@ export function ResearchRoom() {
                         <td className="demand">{p.demand.toLocaleString('en')} <i className="solid"><b style={{ width: `${(p.demand / max.demand) * 100}%` }} /></i></td>
                         <td className="crowding">{p.crowding.toFixed(1)} <i className="ticks"><b style={{ width: `${p.crowding * 10}%` }} /></i></td>
                         <td className="room"><b>{p.room.toLocaleString('en')}</b></td>
-                        <td className="place">{k && <Select size="small" variant="borderless" allowClear placeholder="place" aria-label={`Place of ${p.phrase}`} value={k.place} options={places} onChange={v => place(p.phrase, v)} popupMatchSelectWidth={130} style={{ width: 112 }} />}</td>
+                        <td className="place">{k && <Select size="small" variant="borderless" allowClear placeholder="place" aria-label={`Place of ${p.phrase}`} value={k.place} options={places} onChange={v => place(p.phrase, v)} popupMatchSelectWidth={130} style={{ width: 104 }} />}</td>
                       </tr>
                     )
                   })}

@@ -1,20 +1,20 @@
 'use client'
 import Link from 'next/link'
 import { useRouter } from 'next/navigation'
-import { App, Button, Form, Input, type InputRef, Modal } from 'antd'
+import { App, Button, Form, Input, type InputRef, Modal, Radio } from 'antd'
 import { useEffect, useMemo, useRef, useState } from 'react'
-import { Lamp, type LampState, lampWords } from '@/parts/Lamp'
+import { kindWords } from '@/parts/BookTop'
+import { Lamp, lampWords } from '@/parts/Lamp'
+import { editionLamp } from '@/parts/useListings'
 import { Sill } from '@/parts/Sill'
 import { formatTrim } from '@/core/trade'
-import type { EditionOutlook } from '@/workers/press.worker'
+import type { EditionOutlook, Outlook } from '@/workers/press.worker'
 import { nextHeld } from '@/data/waiting'
 import { beginBook, bringIn, type ShelfEntry, useShelf } from './useShelf'
 import './shelf.css'
 
-const kindWords: Record<string, string> = { paperback: 'Paperback', ebook: 'Ebook', case: 'Case', coil: 'Coil', saddle: 'Booklet' }
-
-/** An edition without words is dark; one that something stops is dim; else it is lit. On sale comes with the listings. */
-const lampOf = (words: number, e: EditionOutlook): LampState => (words === 0 ? 'dark' : e.stops ? 'dim' : 'lit')
+/** How far an edition is before anything is sent: nothing in it, something stops it, ready. */
+const readiness = (o: Outlook, e: EditionOutlook): 'dark' | 'dim' | 'lit' => (o.words + o.planned === 0 ? 'dark' : e.stops ? 'dim' : 'lit')
 
 /** The shelf: all books by series and imprint, with what each needs next. */
 export function Shelf() {
@@ -89,7 +89,7 @@ export function Shelf() {
           ))}
           {entries && entries.length > 0 && (
             <p className="legend" aria-label="What the lamps mean">
-              {(['dark', 'dim', 'lit'] as const).map(s => (
+              {(['dark', 'dim', 'lit', 'burning', 'drifted'] as const).map(s => (
                 <span key={s}><Lamp state={s} size={16} /> {lampWords[s]}</span>
               ))}
             </p>
@@ -107,37 +107,53 @@ export function Shelf() {
 
 function Row({ entry }: { entry: ShelfEntry }) {
   const o = entry.outlook
-  const asks = o?.editions.find(e => e.asks)
+  const at = `/book/${encodeURIComponent(entry.id)}`
+  const needs = o && nextFor(entry, o)
   return (
     <li className="row">
       <div className="front">{o?.frontUrl ? <img src={o.frontUrl} alt={`Front cover of ${entry.title}`} /> : <span aria-hidden />}</div>
       <div className="who">
-        <h3><Link href={`/book/${encodeURIComponent(entry.id)}/interior`}>{entry.title}</Link></h3>
-        <p>{[entry.series?.number && `${entry.series.number}`, entry.author, o && `${o.words.toLocaleString('en')} words`].filter(Boolean).join(' · ')}</p>
+        <h3><Link href={`${at}/${entry.planned ? 'pages' : !o || o.words ? 'interior' : 'text'}`}>{entry.title}</Link></h3>
+        <p>{[entry.series?.number && `${entry.series.number}`, entry.author, o && (entry.planned ? `${o.planned} planned pages` : `${o.words.toLocaleString('en')} words`)].filter(Boolean).join(' · ')}</p>
       </div>
       <div className="editions">
         {o?.editions.map(e => (
           <div key={e.id} className="edition">
-            <Lamp state={lampOf(o.words, e)} />
+            <Lamp state={lampFor(entry, o, e).lamp} />
             <div>
-              <b>{kindWords[e.kind] ?? e.kind}</b> <span className="word">{lampWords[lampOf(o.words, e)]}</span>
+              <b>{kindWords[e.kind] ?? e.kind}</b> <span className="word">{lampFor(entry, o, e).word}</span>
               <p>{e.pages ? `${e.pages} pp · ${formatTrim(e.trim ?? '')}` : e.outlets.length === 1 ? '1 outlet' : `${e.outlets.length} outlets`}</p>
             </div>
           </div>
         )) ?? <span className="word" role="status">setting …</span>}
       </div>
-      <p className={`next${asks ? '' : ' quiet'}`}>{o ? (asks?.asks ?? 'in order') : ''}</p>
+      <p className={`next${needs ? '' : ' quiet'}`}>{o ? (needs ? <Link href={`${at}/${needs.stage}`}>{needs.words}</Link> : 'in order') : ''}</p>
     </li>
   )
 }
 
+const lampFor = (entry: ShelfEntry, o: Outlook, e: EditionOutlook) => editionLamp(entry.pairs.filter(p => p.edition.id === e.id), readiness(o, e))
+
+/** What a book needs next, and the room for it. */
+function nextFor(entry: ShelfEntry, o: Outlook): { words: string; stage: string } | undefined {
+  if (o.words + o.planned === 0) return entry.planned ? { words: 'Plan its pages', stage: 'pages' } : { words: 'Write something first', stage: 'text' }
+  const drifted = entry.pairs.find(p => p.state.live && p.differences.length && !p.state.pending)
+  if (drifted) return { words: `Moved on since it was sent: ${drifted.differences.slice(0, 3).map(d => d.what).join(', ')}`, stage: 'listings' }
+  const returned = entry.pairs.find(p => p.state.status === 'returned')
+  if (returned) return { words: `Returned: ${returned.state.returned!.reasons[0]!}`, stage: 'listings' }
+  const asks = o.editions.find(e => e.asks)
+  if (asks) return { words: asks.asks!, stage: 'check' }
+  return entry.pairs.some(p => p.state.status !== 'draft') ? undefined : { words: 'Ready for its listing', stage: 'listings' }
+}
+
 function BeginDialog({ open, onClose }: { open: boolean; onClose: () => void }) {
-  const [form] = Form.useForm<{ title: string; author?: string }>()
+  const [form] = Form.useForm<{ title: string; author?: string; kind: 'text' | 'pages' }>()
   return (
     <Modal open={open} onCancel={onClose} title="New book" okText="Put it on the shelf" cancelText="Leave it" onOk={() => form.submit()} destroyOnHidden>
-      <Form form={form} layout="vertical" requiredMark={false} preserve={false} onFinish={async v => { await beginBook(v.title.trim(), v.author?.trim() ?? ''); onClose() }}>
+      <Form form={form} layout="vertical" requiredMark={false} preserve={false} initialValues={{ kind: 'text' }} onFinish={async v => { await beginBook(v.title.trim(), v.author?.trim() ?? '', v.kind); onClose() }}>
         <Form.Item name="title" label="Title" rules={[{ required: true, whitespace: true, message: 'A book wants a title, even for now.' }]}><Input autoFocus maxLength={200} /></Form.Item>
         <Form.Item name="author" label="Author"><Input maxLength={120} /></Form.Item>
+        <Form.Item name="kind" label="It is"><Radio.Group options={[{ value: 'text', label: 'written: chapters of text' }, { value: 'pages', label: 'planned: pages to write in' }]} /></Form.Item>
         {/* Enter in either field puts the book on the shelf. */}
         <button type="submit" hidden tabIndex={-1} />
       </Form>

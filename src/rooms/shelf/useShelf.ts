@@ -3,7 +3,13 @@ import { useLiveQuery } from 'dexie-react-hooks'
 import { useEffect, useState } from 'react'
 import { freshBookId, getBook, listBooks, putBook } from '@/data/books'
 import { loadDemoOnce } from '@/data/demo'
-import { createBook, newSection, plainEditions } from '@/core/book'
+import { createBook, type Edition, newSection, plainEditions } from '@/core/book'
+import { type Difference, drift, foldListing } from '@/core/outlets'
+import { formatLength, formatMoney } from '@/core/trade'
+import { readClock } from '@/data/clock'
+import { type BookRecord, db } from '@/data/db'
+import { pairKey } from '@/data/listings'
+import type { Pair } from '@/parts/useListings'
 import { holdManuscript } from '@/data/waiting'
 import { openAtPress, press } from '@/workers/client'
 import type { Outlook } from '@/workers/press.worker'
@@ -16,12 +22,19 @@ export interface ShelfEntry {
   series?: { name: string; number?: number }
   imprint: string
   outlook?: Outlook & { frontUrl?: string }
+  editions: Edition[]
+  /** Editions at outlets, as far as anything was sent. */
+  pairs: Pair[]
+  planned: boolean
 }
 
 /** Books of the shelf, each with its outlook as soon as the press has worked it out. */
 export function useShelf(): { entries: ShelfEntry[] | undefined; trouble?: string } {
   const records = useLiveQuery(listBooks)
   const [outlooks, setOutlooks] = useState<Record<string, ShelfEntry['outlook']>>({})
+  const [drifts, setDrifts] = useState<Record<string, Difference[]>>({})
+  const listings = useLiveQuery(() => db.listings.toArray())
+  const now = useLiveQuery(readClock) ?? 0
   const [ready, setReady] = useState(false)
   const [trouble, setTrouble] = useState<string>()
 
@@ -47,10 +60,34 @@ export function useShelf(): { entries: ShelfEntry[] | undefined; trouble?: strin
     }
   }, [records, outlooks])
 
+  // What is on sale is held against what the book is now.
+  useEffect(() => {
+    let gone = false
+    const work = async (): Promise<void> => {
+      for (const l of listings ?? []) {
+        const [book, edition, outletId] = l.key.split('/') as [string, string, string]
+        const state = foldListing(l.events, now)
+        if (!state.live || !outlooks[book] || gone) continue
+        const held = state.pending?.submission ?? state.live.submission
+        const found = drift(held.snapshot, await press().snapshot(book, edition, outletId), { length: pt => formatLength(pt, 'in'), money: m => formatMoney(m, 'USD') })
+        if (!gone) setDrifts(d => ({ ...d, [l.key]: found }))
+      }
+    }
+    work().catch(() => undefined)
+    return () => {
+      gone = true
+    }
+  }, [listings, now, outlooks])
+
+  const events = new Map((listings ?? []).map(l => [l.key, l.events]))
+  const pairsOf = (r: BookRecord): Pair[] => r.editions.flatMap(edition => edition.outlets.map(outletId => {
+    const key = pairKey(r.id, edition.id, outletId)
+    return { key, edition, outletId, events: events.get(key) ?? [], state: foldListing(events.get(key) ?? [], now), differences: drifts[key] ?? [] }
+  }))
   if (!records || (!ready && !records.length)) return { entries: undefined, trouble }
   return {
     trouble,
-    entries: records.map(r => ({ id: r.id, title: r.data.title, subtitle: r.data.subtitle, author: r.data.contributors.find(c => c.role === 'aut')?.name ?? '', series: r.data.series, imprint: r.data.imprint.name, outlook: outlooks[r.id] })),
+    entries: records.map(r => ({ id: r.id, title: r.data.title, subtitle: r.data.subtitle, author: r.data.contributors.find(c => c.role === 'aut')?.name ?? '', series: r.data.series, imprint: r.data.imprint.name, outlook: outlooks[r.id], editions: r.editions, pairs: pairsOf(r), planned: !!r.plan })),
   }
 }
 
@@ -67,8 +104,12 @@ export async function bringIn(file: File): Promise<{ title?: string }> {
 }
 
 /** A new book with one empty chapter. */
-export async function beginBook(title: string, author: string): Promise<void> {
+export async function beginBook(title: string, author: string, kind: 'text' | 'pages' = 'text'): Promise<string> {
   const id = await freshBookId(title)
   const book = createBook(id, { title, contributors: author ? [{ name: author, role: 'aut' }] : [], language: 'en-GB', imprint: { name: '' }, subjects: [] })
-  await putBook({ book: { ...book, sections: [...book.sections, newSection(book, 'chapter')], editions: plainEditions }, pictures: new Map() })
+  const whole = kind === 'text'
+    ? { ...book, sections: [...book.sections, newSection(book, 'chapter')], editions: plainEditions }
+    : { ...book, plan: { runs: [] }, editions: plainEditions.filter(e => e.kind !== 'ebook').map(e => ({ ...e, paper: 'white' })) }
+  await putBook({ book: whole, pictures: new Map() })
+  return id
 }
