@@ -77,12 +77,25 @@ interface State {
   segments: Segment[]
 }
 
+/** A place on a page where an item's lines from `done` on are to be laid, and how it came there. */
+interface Entry {
+  page: number
+  fill: number
+  noteHeight: number
+  short: number
+  done: number
+  segments: Segment[]
+  cost: number
+}
+
 export function paginate(items: FlowItem[], frame: PageFrame): { pages: CutPage[]; unmet: Unmet } {
   const isRecto = (page: number) => (page % 2 === 0) === (frame.first === 'recto')
   const noteRows = (h: number) => (h > 0 ? Math.ceil((h + frame.noteRule) / frame.leading - 1e-6) : 0)
   /** What a page's shortness may be: chosen on a verso, kept on its recto. An opening recto faces another chapter's end and is free. */
   const shortsOf = (short: number, page: number) => (isRecto(page) && page > 0 ? [short] : [0, 1])
   let next = new Map<number, State>()
+  /** Entries at the top of the next page, by line and shortness: filled while one item is laid on one page. */
+  const turned = new Map<number, Entry>()
 
   /** Whether a place is new or better than the one known; the state is only made if so. */
   const keyOf = (page: number, fill: number, short: number, keeps: boolean, noteHeight: number) => (((page * 256 + fill) * 4 + short) * 2 + (keeps ? 1 : 0)) * 128 + noteRows(noteHeight)
@@ -106,22 +119,34 @@ export function paginate(items: FlowItem[], frame: PageFrame): { pages: CutPage[
   function place(s: State, item: FlowItem, v: number): void {
     const cost = s.cost + item.variants[v]!.cost
     if (item.breakBefore && s.fill > 0) {
-      for (const short of shortsOf(s.short, s.page + 1)) lay(s, item, v, s.page + 1, 0, 0, short, 0, [], cost + turnCost(short, s.page + 1))
-      return
+      return lay(s, item, v, shortsOf(s.short, s.page + 1).map(short => ({ page: s.page + 1, fill: 0, noteHeight: 0, short, done: 0, segments: [], cost: cost + turnCost(short, s.page + 1) })))
     }
     const flexes = s.fill > 0 ? item.flex : 0
+    const entries: Entry[] = []
     for (let flex = 0; flex <= flexes; flex++) {
       const space = s.fill > 0 ? Math.max(s.owed, item.before) + flex : 0
-      lay(s, item, v, s.page, s.fill + space, s.noteHeight, s.short, 0, [], cost + flex * FLEX)
+      entries.push({ page: s.page, fill: s.fill + space, noteHeight: s.noteHeight, short: s.short, done: 0, segments: [], cost: cost + flex * FLEX })
     }
+    lay(s, item, v, entries)
   }
 
   function turnCost(short: number, page: number): number {
     return short && !isRecto(page) ? SHORT_SPREAD : 0
   }
 
+  /** Lays an item page by page: at the top of a page only the cheapest way of having come to the same line counts, so that a paragraph of many pages costs no more a page than a short one. */
+  function lay(s: State, item: FlowItem, v: number, entries: Entry[]): void {
+    let open = entries
+    for (;;) {
+      for (const e of open) layOn(s, item, v, e)
+      if (!turned.size) return
+      open = [...turned.values()]
+      turned.clear()
+    }
+  }
+
   /** Lays the item's lines from `done` on at a place; where they do not fit, turns the page in every sensible way. */
-  function lay(s: State, item: FlowItem, v: number, page: number, fill: number, noteHeight: number, short: number, done: number, segments: Segment[], cost: number): void {
+  function layOn(s: State, item: FlowItem, v: number, { page, fill, noteHeight, short, done, segments, cost }: Entry): void {
     const variant = item.variants[v]!
     const rest = variant.lines - done
     const cap = frame.lines - short
@@ -160,7 +185,12 @@ export function paginate(items: FlowItem[], frame: PageFrame): { pages: CutPage[
       if (left > 0) c += item.solid ? SOLID_GAP * left * left : under(k) > 0 ? SOLID_GAP * 4 * left * left : UNEVEN * left
       if (k > 0 && isRecto(page) && variant.hyphens?.[done + k - 1]) c += RECTO_HYPHEN
       const set = k ? [...segments, { page, row: fill, from: done, to: done + k, short }] : segments
-      for (const nextShort of shortsOf(short, page + 1)) lay(s, item, v, page + 1, 0, 0, nextShort, done + k, set, c + turnCost(nextShort, page + 1))
+      for (const nextShort of shortsOf(short, page + 1)) {
+        const key = (done + k) * 2 + nextShort
+        const known = turned.get(key)
+        const total = c + turnCost(nextShort, page + 1)
+        if (!known || total < known.cost) turned.set(key, { page: page + 1, fill: 0, noteHeight: 0, short: nextShort, done: done + k, segments: set, cost: total })
+      }
     }
     if (onOldPage) turn(0)
     if (fit === rest) return
