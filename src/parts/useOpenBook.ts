@@ -46,6 +46,14 @@ const onChoice = (l: () => void): (() => void) => {
   return () => choiceListeners.delete(l)
 }
 
+/** Gives the press the very newest state of a book, for work that must not miss what was stated a moment ago. */
+export async function bringUpToDate(bookId: string): Promise<void> {
+  const held = await freshen(bookId, heldBooks.get(bookId))
+  if (!held) return
+  heldBooks.set(bookId, held)
+  await openAtPress(held.book, picturesOf)
+}
+
 /** Opens a book at the press and keeps what follows from it up to date. `kind`: rooms of pages and covers look at print editions only. */
 export function useOpenBook(bookId: string, withLeaves = false, kind: 'any' | 'print' = 'any'): OpenBook {
   // undefined while the store is asked, null where there is no such book.

@@ -15,6 +15,7 @@ import { Lamp } from '@/parts/Lamp'
 import { type Pair, pairLamp } from '@/parts/useListings'
 import { press } from '@/workers/client'
 import { proxied } from '@/workers/client'
+import { bringUpToDate } from '@/parts/useOpenBook'
 import type { Figures } from '@/workers/press.worker'
 import { RoyaltyCurve } from './RoyaltyCurve'
 
@@ -40,6 +41,7 @@ export function Sheet({ book, pair, figures, readOnly }: { book: Book; pair: Pai
     stop.current = false
     setProgress({ stage: 'Begin', percent: 2 })
     try {
+      await bringUpToDate(book.id)
       return await press().pack(book.id, edition.id, outletId, proxied((p: { stage: string; done: number; of: number }) => {
         setProgress({ stage: p.stage, percent: Math.round((p.done / Math.max(1, p.of)) * 100) })
         return !stop.current
