@@ -9,9 +9,9 @@ self.addEventListener('install', event => {
   event.waitUntil((async () => {
     const cache = await caches.open(keep)
     const { files, pages } = await (await fetch('/precache')).json()
-    // One after another in small groups: the first visit is busy enough.
+    // In small groups: the first visit is busy enough. A file that cannot be had now is kept when it is first used.
     const all = [...pages, ...files]
-    for (let i = 0; i < all.length; i += 8) await Promise.all(all.slice(i, i + 8).map(url => cache.add(new Request(url, { cache: 'reload' })).catch(() => undefined)))
+    for (let i = 0; i < all.length; i += 4) await Promise.all(all.slice(i, i + 4).map(url => cache.add(url).catch(() => cache.add(url)).catch(() => undefined)))
     await self.skipWaiting()
   })())
 })

@@ -7,6 +7,7 @@ import { docWords } from '@/core/book'
 import { redo, undo } from '@/data/changes'
 import { onTrouble, storageTrouble } from '@/data/trouble'
 import { takeOver } from '@/data/writer'
+import { kindWords } from './kinds'
 import { Lamp } from './Lamp'
 import { chooseEdition, type OpenBook } from './useOpenBook'
 import { editionLamp, usePairs } from './useListings'
@@ -15,8 +16,6 @@ import './bookTop.css'
 export type Stage = 'plan' | 'text' | 'pages' | 'interior' | 'cover' | 'check' | 'listings'
 
 const stages: { id: Stage; name: string }[] = [{ id: 'plan', name: 'Plan' }, { id: 'text', name: 'Text' }, { id: 'pages', name: 'Pages' }, { id: 'interior', name: 'Interior' }, { id: 'cover', name: 'Cover' }, { id: 'check', name: 'Check' }, { id: 'listings', name: 'Listings' }]
-
-export const kindWords: Record<string, string> = { paperback: 'Paperback', case: 'Case', coil: 'Coil', saddle: 'Booklet', ebook: 'Ebook' }
 
 /** The line above a book's rooms: its name, its editions' lamps, undo and redo, the stages. */
 export function BookTop({ bookId, view, stage }: { bookId: string; view: OpenBook; stage: Stage }) {
@@ -43,7 +42,7 @@ export function BookTop({ bookId, view, stage }: { bookId: string; view: OpenBoo
   return (
     <>
       <header className="topline booktop">
-        <h1><Link href={`/book/${encodeURIComponent(bookId)}/plan`}>{book?.data.title ?? ''}</Link></h1>
+        <h1><Link prefetch={false} href={`/book/${encodeURIComponent(bookId)}/plan`}>{book?.data.title ?? ''}</Link></h1>
         <span className="lamps" role="group" aria-label="Editions">
           {book?.editions.map(e => {
             const { lamp, word } = editionLamp(pairs.filter(p => p.edition.id === e.id), !began ? 'dark' : e.id === edition?.id && stopped === false ? 'lit' : e.id === edition?.id && stopped ? 'dim' : 'lit')
@@ -59,7 +58,7 @@ export function BookTop({ bookId, view, stage }: { bookId: string; view: OpenBoo
           <Tooltip title={view.redo ? `Redo: ${view.redo}` : 'Nothing to redo'}><Button type="text" aria-label="Redo" icon={<RedoOutlined />} disabled={!view.redo} onClick={() => void redo(bookId).catch((x: Error) => message.error(x.message))} /></Tooltip>
         </span>
         <nav className="stages" aria-label="Stages">
-          {stages.filter(s => s.id !== (book?.plan ? 'text' : 'pages')).map(s => <Link key={s.id} href={`/book/${encodeURIComponent(bookId)}/${s.id}`} aria-current={s.id === stage ? 'page' : undefined}>{s.name}</Link>)}
+          {stages.filter(s => s.id !== (book?.plan ? 'text' : 'pages')).map(s => <Link prefetch={false} key={s.id} href={`/book/${encodeURIComponent(bookId)}/${s.id}`} aria-current={s.id === stage ? 'page' : undefined}>{s.name}</Link>)}
         </nav>
       </header>
       {view.hold === 'following' && (
@@ -80,7 +79,7 @@ export function NoBook() {
       <div className="nobook">
         <h1>This book is not here</h1>
         <p>It may have been removed, or the address is another library’s.</p>
-        <Link href="/">Back to the shelf</Link>
+        <Link prefetch={false} href="/">Back to the shelf</Link>
       </div>
     </main>
   )

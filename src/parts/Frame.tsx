@@ -62,9 +62,9 @@ export function Frame({ children }: { children: ReactNode }) {
                   <path d="M12 27h8" stroke="#e9e3d4" strokeWidth="2" strokeLinecap="round" />
                 </svg>
               </div>
-              {rooms.map(r => <Link key={r.href} href={r.href} aria-current={path === r.href ? 'page' : undefined}>{r.face}{r.name}</Link>)}
+              {rooms.map(r => <Link prefetch={false} key={r.href} href={r.href} aria-current={path === r.href ? 'page' : undefined}>{r.face}{r.name}</Link>)}
               <div className="foot">
-                {foot.map(r => <Link key={r.href} href={r.href} aria-current={path === r.href ? 'page' : undefined}>{r.face}{r.name}</Link>)}
+                {foot.map(r => <Link prefetch={false} key={r.href} href={r.href} aria-current={path === r.href ? 'page' : undefined}>{r.face}{r.name}</Link>)}
                 <button type="button" onClick={() => setPreferences({ tone: tone === 'dark' ? 'light' : 'dark' })}>
                   {tone === 'dark' ? <SunOutlined style={{ fontSize: 18 }} /> : <MoonOutlined style={{ fontSize: 18 }} />}
                   {tone === 'dark' ? 'Daylight' : 'Dusk'}

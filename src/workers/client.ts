@@ -8,7 +8,12 @@ let client: PressClient | undefined
 
 /** The press worker, started when first asked for. */
 export function press(): PressClient {
-  return (client ??= Comlink.wrap<PressApi>(new Worker(new URL('./press.worker.ts', import.meta.url), { type: 'module' })))
+  if (!client) {
+    performance.mark('porchlight worker')
+    client = Comlink.wrap<PressApi>(new Worker(new URL('./press.worker.ts', import.meta.url), { type: 'module' }))
+    void client.warm()
+  }
+  return client
 }
 
 /** What the press already has of each book. */

@@ -10,7 +10,7 @@ import { ebookMoney, leastEbookPrice, type ListingSnapshot, type Submission } fr
 import type { InteriorStyle } from '@/core/pages'
 import { bindingRules, Fault, insideMargin, type OutletProfile, printRules, type Progress, pts, roundPages } from '@/core/trade'
 import { draw } from './draw'
-import { bookOf, type BookUpdate, chainOf, closeBook, designOf, openBook, outlet, useProfiles } from './openBooks'
+import { bookOf, type BookUpdate, chainOf, closeBook, designOf, openBook, outlet, shelf, useProfiles } from './openBooks'
 import { coverOf, epubOf, findingsOf, makePackage, snapshotOf } from './package'
 
 /** The press: the core in a worker. A thin entry; what it answers is computed by the core. */
@@ -133,6 +133,11 @@ const api = {
       }
     }
     return out
+  },
+
+  /** Begins what every book needs, while the book itself is still being read: HarfBuzz and the faces of the first style. */
+  warm(): void {
+    for (const key of ['eb-garamond/regular', 'eb-garamond/italic', 'eb-garamond/bold', 'eb-garamond/bold-italic', 'source-serif/regular']) void shelf.face(key).catch(() => undefined)
   },
 
   /** Opens a book at the press, or brings it up to date; what did not change is not computed again. */

@@ -1,3 +1,4 @@
+import { safeHref } from './links'
 import { type MarkSpec, type NodeSpec, Schema } from 'prosemirror-model'
 
 /**
@@ -35,7 +36,7 @@ export const nodes: Record<string, NodeSpec> = {
 }
 
 export const marks: Record<string, MarkSpec> = {
-  link: { attrs: { href: {} }, inclusive: false, parseDOM: [{ tag: 'a[href]', getAttrs: e => ({ href: (e as { getAttribute(n: string): string | null }).getAttribute('href') }) }], toDOM: m => ['a', { href: m.attrs.href as string }, 0] },
+  link: { attrs: { href: { validate: (v: unknown) => { if (typeof v !== 'string' || !safeHref(v)) throw new RangeError('This link leads where a book must not.') } } }, inclusive: false, parseDOM: [{ tag: 'a[href]', getAttrs: e => { const href = safeHref((e as { getAttribute(n: string): string | null }).getAttribute('href') ?? ''); return href ? { href } : false } }], toDOM: m => ['a', { href: m.attrs.href as string }, 0] },
   strong: { parseDOM: [{ tag: 'strong' }, { tag: 'b' }], toDOM: () => ['strong', 0] },
   em: { parseDOM: [{ tag: 'em' }, { tag: 'i' }], toDOM: () => ['em', 0] },
   small_caps: { parseDOM: [{ tag: 'span[data-small-caps]' }], toDOM: () => ['span', { 'data-small-caps': '' }, 0] },

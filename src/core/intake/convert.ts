@@ -1,6 +1,6 @@
 import { imageSize } from 'image-size'
 import type { Asset, BlockJson, DocJson, ImageJson, InlineJson, ItemJson, ListJson, ParagraphJson, QuoteJson, VerseJson } from '../book'
-import { hashOf, inlineText } from '../book'
+import { hashOf, inlineText, safeHref } from '../book'
 import { isSceneBreak } from './headings'
 import type { DropCounter, RawBlock, RawPara } from './raw'
 
@@ -113,7 +113,14 @@ function para(b: RawPara, ids: Ids): ParagraphJson {
 }
 
 function inline(content: InlineJson[], ids: Ids): InlineJson[] {
-  return content.map(n => (n.type === 'footnote' ? { ...n, attrs: { id: ids.note() } } : n))
+  return content.map(n => safe(n.type === 'footnote' ? { ...n, attrs: { id: ids.note() }, ...(n.content ? { content: n.content.map(safe) } : {}) } : n))
+}
+
+/** Without links to what a book must not carry; their words stay. */
+function safe<T extends InlineJson>(n: T): T {
+  if (!n.marks?.some(m => m.type === 'link' && !safeHref(m.attrs.href))) return n
+  const marks = n.marks.filter(m => m.type !== 'link' || safeHref(m.attrs.href))
+  return marks.length ? { ...n, marks } : tidy({ ...n, marks: undefined })
 }
 
 function list(paras: RawPara[], level: number, ids: Ids): ListJson {

@@ -39,8 +39,7 @@ export function firstTitles(phrase: string, niche: number, count = 10): MarketTi
   const { titles, byNiche } = world()
   const words = phrase.split(' ').map(stem)
   const says = (t: MarketTitle): number => {
-    let own = stemsOfTitle.get(t)
-    if (!own) stemsOfTitle.set(t, (own = new Set(wordsOf(t.title))))
+    const own = stemsOf(t)
     let n = 0
     for (const w of words) if (own.has(w)) n++
     return n
@@ -49,6 +48,30 @@ export function firstTitles(phrase: string, niche: number, count = 10): MarketTi
 }
 
 const stemsOfTitle = new WeakMap<MarketTitle, Set<string>>()
+function stemsOf(t: MarketTitle): Set<string> {
+  let own = stemsOfTitle.get(t)
+  if (!own) stemsOfTitle.set(t, (own = new Set(wordsOf(t.title))))
+  return own
+}
+
+/** Makes the marketplace and works out every phrase's first page, so that no question waits for it. */
+export function prepare(): void {
+  world().phrases.forEach((_, i) => firstPage(i))
+}
+
+// A phrase's first page is the same in all markets: its strength and middle price are worked out once.
+const firstPages: ({ strength: number; price: number } | undefined)[] = []
+function firstPage(index: number): { strength: number; price: number } {
+  let p = firstPages[index]
+  if (!p) {
+    const { phrase, niche } = world().phrases[index]!
+    const first = firstTitles(phrase, niche)
+    const prices = first.map(t => t.price).sort((a, b) => a - b)
+    firstPages[index] = p = { strength: first.reduce((s, t) => s + strengthOf(t, phrase), 0), price: prices[prices.length >> 1]! }
+  }
+  return p
+}
+
 const remembered = new Map<string, PhraseFigures>()
 
 /** Measures a phrase (by its index in the world) in a market. */
@@ -63,12 +86,10 @@ export function measure(index: number, marketId: string): PhraseFigures {
   const rnd = seeded(seedOf(`${key}|${p.phrase}`))
   const searches = Math.max(10, Math.round((n.form.searches * (0.25 + n.theme.pull) * p.share * m.size * (m.leans === n.theme.near ? 1.5 : 1) * (0.6 + 0.8 * rnd())) / 10) * 10)
   const buyShare = Math.min(0.6, n.form.buyers * p.buyers * (0.75 + 0.5 * rnd()))
-  const first = firstTitles(p.phrase, p.niche)
-  const full = first.reduce((s, t) => s + strengthOf(t, p.phrase), 0)
+  const { strength: full, price } = firstPage(index)
   const crowding = Math.round(Math.min(10, full * 1.25 * p.crowd * (0.85 + 0.3 * rnd())) * 10) / 10
   const demand = Math.round(searches * buyShare)
-  const prices = first.map(t => t.price).sort((a, b) => a - b)
-  f = { phrase: p.phrase, niche: n.name, searches, buyShare: Math.round(buyShare * 1000) / 1000, demand, crowding, room: Math.round(roomOf(demand, crowding)), price: prices[prices.length >> 1]! }
+  f = { phrase: p.phrase, niche: n.name, searches, buyShare: Math.round(buyShare * 1000) / 1000, demand, crowding, room: Math.round(roomOf(demand, crowding)), price }
   remembered.set(key, f)
   return f
 }

@@ -1,5 +1,6 @@
 import { authorLine, type Book, type Edition, type ListingDraft } from '../book'
 import type { Finding } from '../check'
+import { stem, wordsOf } from '../market'
 import type { OutletProfile } from '../trade'
 
 /** A part of a text that breaks a rule: offsets in characters. */
@@ -12,9 +13,8 @@ export interface Marked {
 const claims = /\b(best ?sell(?:er|ing)|award[- ]winning|free|cheap|discount|number one|no\. ?1|#1|new release|on sale|top rated)\b/giu
 const stopWords = new Set('the a an of and or in on at to for with by from as is it its this that'.split(' '))
 
-/** Words as slots are compared: lower case, a plural like its singular. */
-export const stemsOf = (text: string): string[] => [...text.toLowerCase().matchAll(/[\p{L}\p{N}]+(?:[’'][\p{L}]+)?/gu)].map(m => stem(m[0])).filter(w => !stopWords.has(w))
-export const stem = (w: string): string => w.replace(/[’']s$/, '').replace(/(?<=\p{L}{3})ies$/u, 'y').replace(/(?<=(?:s|x|ch|sh))es$/u, '').replace(/(?<=\p{L}{2}[^s])s$/u, '')
+/** The words that count in a slot. */
+export const stemsOf = (text: string): string[] => wordsOf(text).filter(w => !stopWords.has(w))
 
 /** What breaks a rule in one keyword slot, as one types. */
 export function slotProblems(slot: string, others: string[], book: Book, profile: OutletProfile): { message: string; marked: Marked[] }[] {
@@ -30,7 +30,7 @@ export function slotProblems(slot: string, others: string[], book: Book, profile
   const said = new Set(others.flatMap(stemsOf))
   const doubled: Marked[] = []
   for (const m of slot.matchAll(/[\p{L}\p{N}]+/gu)) {
-    const s = stem(m[0].toLowerCase())
+    const s = stem(m[0])
     if (title.has(s) || author.has(s) || (said.has(s) && !stopWords.has(s))) doubled.push({ from: m.index, to: m.index + m[0].length, rule: 'said already' })
   }
   if (doubled.length) out.push({ message: `${doubled.map(d => `“${slot.slice(d.from, d.to)}”`).join(', ')}: title, author or another slot says it already.`, marked: doubled })

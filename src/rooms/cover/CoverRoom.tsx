@@ -207,7 +207,7 @@ function FrontView({ front, thumbnail, title }: { front: ImageBitmap; thumbnail:
 }
 
 function Tint({ label, value, disabled, onTake }: { label: string; value: string; disabled: boolean; onTake: (hex: string) => void }) {
-  return <span className="tint"><ColorPicker size="small" value={value} disabled={disabled} disabledAlpha onChangeComplete={c => onTake(c.toHexString())} aria-label={label} /> {label}</span>
+  return <span className="tint"><ColorPicker value={value} disabled={disabled} disabledAlpha onChangeComplete={c => onTake(c.toHexString())}><button type="button" className="swatch" disabled={disabled} aria-label={`${label}: ${value}`} style={{ background: value }} /></ColorPicker> {label}</span>
 }
 
 function PieceValues({ piece, cover, disabled, onChange }: { piece: CoverPiece; cover: CoverView; disabled: boolean; onChange: (label: string, patch: Partial<CoverPiece>, merge?: boolean) => void }) {

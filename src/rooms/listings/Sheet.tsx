@@ -10,7 +10,7 @@ import { categoryTrees, ebookMoney, leastEbookPrice, listingFindings, printMoney
 import { formatMoney } from '@/core/trade'
 import { commit } from '@/data/changes'
 import { send, sentPackage, withdraw } from '@/data/listings'
-import { kindWords } from '@/parts/BookTop'
+import { kindWords } from '@/parts/kinds'
 import { Lamp } from '@/parts/Lamp'
 import { type Pair, pairLamp } from '@/parts/useListings'
 import { press } from '@/workers/client'

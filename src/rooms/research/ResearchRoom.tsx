@@ -55,6 +55,9 @@ export function ResearchRoom() {
     void db.settings.put({ key: 'research', value: next })
   }
 
+  // An empty question has the marketplace made while the author still thinks of a word.
+  useEffect(() => void askPhrases(markets[0].id, '').catch(() => undefined), [])
+
   useEffect(() => {
     if (!word) return
     let gone = false

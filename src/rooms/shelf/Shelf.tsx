@@ -3,7 +3,7 @@ import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { App, Button, Form, Input, type InputRef, Modal, Radio } from 'antd'
 import { useEffect, useMemo, useRef, useState } from 'react'
-import { kindWords } from '@/parts/BookTop'
+import { kindWords } from '@/parts/kinds'
 import { Lamp, lampWords } from '@/parts/Lamp'
 import { editionLamp } from '@/parts/useListings'
 import { Sill } from '@/parts/Sill'
@@ -113,7 +113,7 @@ function Row({ entry }: { entry: ShelfEntry }) {
     <li className="row">
       <div className="front">{o?.frontUrl ? <img src={o.frontUrl} alt={`Front cover of ${entry.title}`} /> : <span aria-hidden />}</div>
       <div className="who">
-        <h3><Link href={`${at}/${entry.planned ? 'pages' : !o || o.words ? 'interior' : 'text'}`}>{entry.title}</Link></h3>
+        <h3><Link prefetch={false} href={`${at}/${entry.planned ? 'pages' : !o || o.words ? 'interior' : 'text'}`}>{entry.title}</Link></h3>
         <p>{[entry.series?.number && `${entry.series.number}`, entry.author, o && (entry.planned ? `${o.planned} planned pages` : `${o.words.toLocaleString('en')} words`)].filter(Boolean).join(' · ')}</p>
       </div>
       <div className="editions">
@@ -127,7 +127,7 @@ function Row({ entry }: { entry: ShelfEntry }) {
           </div>
         )) ?? <span className="word" role="status">setting …</span>}
       </div>
-      <p className={`next${needs ? '' : ' quiet'}`}>{o ? (needs ? <Link href={`${at}/${needs.stage}`}>{needs.words}</Link> : 'in order') : ''}</p>
+      <p className={`next${needs ? '' : ' quiet'}`}>{o ? (needs ? <Link prefetch={false} href={`${at}/${needs.stage}`}>{needs.words}</Link> : 'in order') : ''}</p>
     </li>
   )
 }

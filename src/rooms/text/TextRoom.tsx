@@ -148,7 +148,7 @@ export function TextRoom({ bookId }: { bookId: string }) {
                   <div className="acts">
                     <Button size="small" disabled={readOnly || section.made} onClick={split}>Split before the cursor’s paragraph</Button>
                     <Button size="small" disabled={readOnly || !joinable(book, section)} onClick={() => operate(`Join “${name}” to the one before`, b => joinSections(b, section.id))}>Join to the section before</Button>
-                    <Button size="small" danger disabled={readOnly} onClick={remove}>Remove</Button>
+                    <Button size="small" type="text" disabled={readOnly} onClick={remove}>Remove it</Button>
                   </div>
                   {!!section.evidence?.length && <><h2>Why it is a section</h2><ul className="evidence">{section.evidence.map(e => <li key={e}>{e}</li>)}</ul></>}
                 </>

@@ -3,6 +3,7 @@ import { lift, setBlockType, wrapIn } from '@tiptap/pm/commands'
 import { wrapInList } from '@tiptap/pm/schema-list'
 import { type EditorState, NodeSelection, TextSelection, type Transaction } from '@tiptap/pm/state'
 import { Fragment } from '@tiptap/pm/model'
+import { safeHref } from '@/core/book'
 
 type Command = (state: EditorState, dispatch?: (tr: Transaction) => void) => boolean
 const run = (editor: Editor, command: Command): void => {
@@ -105,8 +106,7 @@ export const insertPicture = (editor: Editor, asset: string, alt: string): void 
 /** Sets or takes away a link on the selection; an incomplete address is completed. */
 export function setLink(editor: Editor, address: string): void {
   const href = address.trim()
-  const full = !href ? '' : /^[a-z]+:/i.test(href) || href.startsWith('#') ? href : `https://${href}`
-  if (/^\s*javascript:/i.test(full)) return
+  const full = !href ? '' : (safeHref(/^[a-z]+:/i.test(href) || href.startsWith('#') ? href : `https://${href}`) ?? '')
   if (full) editor.chain().focus().setMark('link', { href: full }).run()
   else editor.chain().focus().unsetMark('link').run()
 }

@@ -31,7 +31,7 @@ const coreMarks = Object.entries(marks).map(([name, spec]) =>
     inclusive: spec.inclusive,
     excludes: spec.excludes,
     addAttributes: () => Object.fromEntries(Object.entries(spec.attrs ?? {}).map(([a, v]) => [a, { default: v.default ?? '', rendered: false, parseHTML: (e: HTMLElement) => (a === 'href' ? e.getAttribute('href') : null) }])),
-    parseHTML: () => (spec.parseDOM ?? []).map(r => ({ tag: r.tag })) as never,
+    parseHTML: () => (spec.parseDOM ?? []) as never,
     renderHTML: ({ mark }) => (spec.toDOM ? spec.toDOM(mark, true) : ['span', 0]) as never,
   }),
 )

@@ -1,4 +1,7 @@
-import { isMarket, relatedPhrases } from '@/core/market'
+import { isMarket, prepare, relatedPhrases } from '@/core/market'
+
+// The marketplace is made when the first question loads this module; the room asks an empty one as it opens.
+prepare()
 
 /** GET /api/market/phrases?market=…&word=…: related phrases with their figures. */
 export function GET(request: Request): Response {

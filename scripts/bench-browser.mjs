@@ -1,0 +1,85 @@
+// npm run bench, second part: the built program in Chromium. The script a first visit to the shelf fetches; 100,000 words set cold in
+// a fresh worker; one keystroke in them; the marketplace's answers.
+import { spawnSync } from 'node:child_process'
+import { chromium } from '@playwright/test'
+import { bundle, root } from './lib/bundle.mjs'
+import { serve } from './lib/setup.mjs'
+
+const port = 4313
+const server = await serve(port)
+const args = ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--no-first-run', '--disable-quic']
+const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args })
+const line = (name, value, budget) => console.log(`${name.padEnd(52)} ${value.padStart(12)}   ${budget}`)
+try {
+  const entry = await bundle('scripts/bench-manuscript.ts', 'bench-manuscript')
+  const made = spawnSync(process.execPath, [entry, '100000'], { cwd: root, maxBuffer: 1 << 26 })
+  if (made.status !== 0) throw new Error(String(made.stderr))
+
+  const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, serviceWorkers: 'block' })
+  const page = await context.newPage()
+  const cdp = await context.newCDPSession(page)
+  await cdp.send('Network.enable')
+  const scripts = new Map()
+  cdp.on('Network.responseReceived', e => e.type === 'Script' && scripts.set(e.requestId, 0))
+  cdp.on('Network.loadingFinished', e => scripts.has(e.requestId) && scripts.set(e.requestId, e.encodedDataLength))
+  await page.goto(`http://localhost:${port}/`)
+  await page.locator('.front img').nth(3).waitFor({ timeout: 60_000 })
+  line('shelf, script over the wire', `${([...scripts.values()].reduce((a, b) => a + b, 0) / 1000).toFixed(0)} kB`, 'budget 400 kB')
+
+  await page.getByLabel('Manuscript file').setInputFiles({ name: 'long.docx', mimeType: 'application/vnd.openxmlformats-officedocument.wordprocessingml.document', buffer: made.stdout })
+  await page.getByRole('button', { name: 'Put it on the shelf' }).click({ timeout: 60_000 })
+  await page.waitForURL(/\/book\/.*\/plan/)
+  const book = new URL(page.url()).pathname.split('/')[2]
+
+  const measured = (p, name = 'porchlight press') => p.evaluate(n => performance.getEntriesByName(n).map(e => e.duration), name)
+  const cold = []
+  for (let i = 0; i < 5; i++) {
+    const fresh = await context.newPage()
+    await fresh.goto(`http://localhost:${port}/book/${book}/interior`)
+    await fresh.locator('.spread canvas[data-painted=true]').nth(1).waitFor({ timeout: 60_000 })
+    // From the worker's start, so that its scripts, WASM and fonts count.
+    cold.push(await fresh.evaluate(() => { const e = performance.getEntriesByName('porchlight pages')[0]; return e.startTime + e.duration - performance.getEntriesByName('porchlight worker')[0].startTime }))
+    await fresh.close()
+  }
+  line('100,000 words set cold, from the start of the worker', `${Math.min(...cold).toFixed(0)} ms`, `budget 1600 ms (${cold.map(c => c.toFixed(0)).join(' ')})`)
+
+  await page.goto(`http://localhost:${port}/book/${book}/text`)
+  await page.locator('.ProseMirror p').first().click()
+  await page.locator('.sill .figure').nth(1).waitFor({ timeout: 60_000 })
+  const strokes = []
+  const handled = []
+  for (let i = 0; i < 9; i++) {
+    const before = (await measured(page)).length
+    await page.waitForTimeout(300)
+    handled.push(await page.evaluate(() => new Promise(done => {
+      const start = performance.now()
+      requestAnimationFrame(() => setTimeout(() => done(performance.now() - start)))
+      document.execCommand('insertText', false, 'a')
+    })))
+    for (;;) {
+      const all = await measured(page)
+      if (all.length > before) {
+        strokes.push(all.at(-1))
+        break
+      }
+      await page.waitForTimeout(30)
+    }
+  }
+  const median = list => [...list].sort((a, b) => a - b)[list.length >> 1]
+  line('after one keystroke: pages, sill and findings anew', `${median(strokes).toFixed(0)} ms`, `budget 50 ms (${strokes.map(c => c.toFixed(0)).join(' ')})`)
+  line('a keystroke until the next frame is painted', `${median(handled).toFixed(0)} ms`, `(${handled.map(c => c.toFixed(0)).join(' ')})`)
+
+  const ask = async path => {
+    const start = performance.now()
+    const r = await fetch(`http://localhost:${port}${path}`)
+    await r.json()
+    return performance.now() - start
+  }
+  await ask('/api/market/phrases?market=merrow&word=tide')
+  const asked = []
+  for (const w of ['lighthouse', 'mystery', 'log book', 'garden', 'puzzle book for seniors', 'winter']) for (const m of ['merrow', 'calder', 'tamsel']) asked.push(await ask(`/api/market/phrases?market=${m}&word=${encodeURIComponent(w)}`))
+  line('a market query, the slowest of 18', `${Math.max(...asked).toFixed(0)} ms`, 'budget 50 ms')
+} finally {
+  await browser.close()
+  server.kill()
+}
