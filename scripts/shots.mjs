@@ -9,28 +9,82 @@ mkdirSync(out, { recursive: true })
 const port = 4312
 const server = await serve(port)
 const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--no-first-run', '--disable-quic'] })
+const dir = '/book/tidewardens-almanac'
 try {
-  for (const [name, scheme] of [['shelf', 'light'], ['shelf-dusk', 'dark']]) {
-    const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, colorScheme: scheme })
-    await page.goto(`http://localhost:${port}/`)
-    await page.locator('.front img').first().waitFor({ timeout: 60_000 })
+  const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, colorScheme: 'light' })
+  const page = await context.newPage()
+  const go = path => page.goto(`http://localhost:${port}${path}`)
+  const shot = async (name, settle = 600) => {
+    await page.waitForTimeout(settle)
     await page.screenshot({ path: join(out, `${name}.png`) })
-    if (name === 'shelf') {
-      await page.getByRole('link', { name: 'The Tidewarden’s Almanac' }).click()
-      await page.locator('.spread canvas[data-painted=true]').nth(1).waitFor({ timeout: 60_000 })
-      await page.waitForTimeout(1200)
-      await page.screenshot({ path: join(out, 'interior.png') })
-      await page.getByRole('link', { name: 'Plan' }).click()
-      await page.getByLabel('Sill').getByText('Pages').waitFor({ timeout: 60_000 })
-      await page.waitForTimeout(300)
-      await page.screenshot({ path: join(out, 'plan.png') })
-      await page.getByRole('link', { name: 'Outlets' }).click()
-      await page.getByRole('table').waitFor()
-      await page.waitForTimeout(300)
-      await page.screenshot({ path: join(out, 'outlets.png') })
-    }
-    await page.close()
   }
+  await go('/')
+  await page.locator('.front img').nth(3).waitFor({ timeout: 60_000 })
+  await shot('shelf')
+
+  await page.getByLabel('Manuscript file').setInputFiles(join(root, 'demo/lampblack-regatta.md'))
+  await page.getByRole('img', { name: /^Page / }).waitFor({ timeout: 60_000 })
+  await shot('intake', 1200)
+
+  for (const [name, path, ready] of [
+    ['plan', `${dir}/plan`, () => page.getByLabel('Sill').getByText('Pages')],
+    ['text', `${dir}/text`, () => page.locator('.ProseMirror p').first()],
+    ['interior', `${dir}/interior`, () => page.locator('.spread canvas[data-painted=true]').nth(1)],
+    ['cover', `${dir}/cover`, () => page.locator('.konvajs-content canvas').first()],
+    ['check', '/book/lampblack-regatta/check', () => page.getByText('The rights are not stated.')],
+    ['pages', '/book/small-apiary-logbook/pages', () => page.locator('.spread canvas[data-painted=true]').first()],
+    ['outlets', '/outlets', () => page.getByRole('table')],
+    ['backup', '/backup', () => page.getByRole('button', { name: /^Save / }).first()],
+    ['preferences', '/preferences', () => page.getByText('The desk', { exact: true }).first()],
+  ]) {
+    await go(path)
+    await ready().waitFor({ timeout: 60_000 })
+    await shot(name, 1500)
+  }
+
+  // Words kept, the paperback and an ebook sent and on sale, two months of statements.
+  await go('/research?book=tidewardens-almanac')
+  await page.getByRole('textbox', { name: 'A word or phrase' }).fill('lighthouse')
+  await page.keyboard.press('Enter')
+  for (const p of ['lighthouse mystery', 'cosy lighthouse mystery', 'large print lighthouse mystery']) {
+    const box = page.getByRole('checkbox', { name: `Keep ${p}`, exact: true })
+    await page.getByRole('table').waitFor()
+    if (!(await box.count())) continue
+    await box.click()
+    await page.getByRole('combobox', { name: `Place of ${p}`, exact: true }).click()
+    await page.locator('.ant-select-dropdown:visible').getByText(p === 'lighthouse mystery' ? 'support' : 'slot', { exact: true }).click()
+  }
+  await page.locator('.work').evaluate(e => e.scrollTo(0, 0))
+  await shot('research', 900)
+  await go(`${dir}/listings`)
+  const sheet = page.locator('.sheet')
+  for (const [cell, category] of [[/^Paperback at Ostrevane/, 'Fiction / Sea stories'], [/^Ebook at Pellowick/, 'FFJ Crime: cosy mystery']]) {
+    await page.getByRole('button', { name: cell }).click({ timeout: 60_000 })
+    await sheet.getByRole('combobox', { name: 'Categories' }).click()
+    await page.getByTitle(category).click()
+    await page.keyboard.press('Escape')
+    await sheet.getByText('Text, pictures and fonts are mine').click()
+    const pack = sheet.getByRole('button', { name: /^Pack from/ })
+    if (await pack.count()) await pack.click()
+    await sheet.getByText('Nothing stops it.').waitFor({ timeout: 30_000 })
+    await sheet.getByRole('button', { name: 'Send', exact: true }).click()
+    await page.getByText('is on its way to').last().waitFor({ timeout: 60_000 })
+  }
+  await page.getByRole('button', { name: 'a week' }).click()
+  await page.getByRole('button', { name: /^Paperback at Ostrevane/ }).click()
+  await page.waitForTimeout(3500)
+  await shot('listings', 800)
+  await go('/ledger')
+  for (let i = 0; i < 3; i++) await page.getByRole('button', { name: '30 days' }).click()
+  await page.getByRole('img', { name: /^Royalties by month/ }).waitFor({ timeout: 30_000 })
+  await shot('ledger')
+  await context.close()
+
+  const dusk = await browser.newPage({ viewport: { width: 1280, height: 800 }, colorScheme: 'dark' })
+  await dusk.goto(`http://localhost:${port}/`)
+  await dusk.locator('.front img').nth(3).waitFor({ timeout: 60_000 })
+  await dusk.waitForTimeout(600)
+  await dusk.screenshot({ path: join(out, 'shelf-dusk.png') })
 } finally {
   await browser.close()
   server.kill()

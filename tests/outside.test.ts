@@ -3,7 +3,7 @@ import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { createCanvas, loadImage } from '@napi-rs/canvas'
-import { almanac } from '../demo/library'
+import { almanac, apiary, hedgerow } from '../demo/library'
 import { readProject } from '@/core/archive'
 import { type Book, type InlineJson, inlineText, labels } from '@/core/book'
 import { harbourRoman, Setter } from '@/core/pages'
@@ -172,3 +172,33 @@ function difference(a: Picture, b: Picture): number {
   }
   return worst
 }
+
+describe.each([['the coil log', apiary, 'tarnbrook', 130, [148 / 25.4, 210 / 25.4]], ['the activity book', hedgerow, 'ostrevane', 98, [8, 10]]] as const)('planned pages: %s', (_name, make, outlet, pages, trim) => {
+  const out = at(`planned-${outlet}`)
+  beforeAll(async () => {
+    writeFileSync(at(`${outlet}.porchlight`), make())
+    expect(await press('make', at(`${outlet}.porchlight`), '--out', out, '--outlet', outlet, '--date', '2026-03-09')).toMatchObject({ code: 0, err: '' })
+  }, 120_000)
+  test('an interior of the planned count and the trim, black alone, that qpdf finds no fault with', async () => {
+    const info = (await run('pdfinfo', ['-box', join(out, 'interior.pdf')])).out
+    expect(Number(/Pages:\s+(\d+)/.exec(info)![1])).toBe(pages)
+    const box = /TrimBox:\s+([\d.]+)\s+([\d.]+)\s+([\d.]+)\s+([\d.]+)/.exec(info)!.slice(1).map(Number)
+    expect(box[2]! - box[0]!).toBeCloseTo(trim[0]! * 72, 1)
+    expect(box[3]! - box[1]!).toBeCloseTo(trim[1]! * 72, 1)
+    expect((await run('qpdf', ['--check', join(out, 'interior.pdf')])).code).toBe(0)
+    const ink = (await run('gs', ['-q', '-o', '-', '-sDEVICE=inkcov', '-dFirstPage=3', '-dLastPage=12', join(out, 'interior.pdf')])).out
+    for (const l of ink.trim().split('\n')) {
+      const [c, m, y, k] = l.trim().split(/\s+/).map(Number)
+      expect([c, m, y]).toEqual([0, 0, 0])
+      expect(k!).toBeGreaterThan(0)
+    }
+  })
+  test('a cover that is as wide as the report says', async () => {
+    const report = JSON.parse(readFileSync(join(out, 'report.json'), 'utf8')) as { cover: { widthPt: number; heightPt: number }; spinePt: number; findings: { severity: string; message: string }[] }
+    expect(report.findings.filter(f => f.severity === 'stop')).toEqual([])
+    const size = /Page size:\s+([\d.]+) x ([\d.]+)/.exec((await run('pdfinfo', [join(out, 'cover.pdf')])).out)!.slice(1).map(Number)
+    expect(size[0]!).toBeCloseTo(report.cover.widthPt, 1)
+    expect(size[1]!).toBeCloseTo(report.cover.heightPt, 1)
+    expect(report.spinePt > 0).toBe(outlet === 'ostrevane')
+  })
+})

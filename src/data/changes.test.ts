@@ -2,6 +2,8 @@ import { beforeAll, beforeEach, describe, expect, test } from '@jest/globals'
 import Dexie from 'dexie'
 import { IDBKeyRange, indexedDB } from 'fake-indexeddb'
 import fc from 'fast-check'
+import { Transform } from 'prosemirror-transform'
+import { type Book, docText, type DocJson, joinSections, moveSection, removeSection, schema, splitSection } from '@/core/book'
 import { bookOf } from '../../tests/support/core'
 
 Dexie.dependencies.indexedDB = indexedDB
@@ -70,5 +72,80 @@ describe('undo', () => {
     expect((await data.steps('test')).undo).toBeUndefined()
     await data.commit('nowhere', 'x', () => ({ id: 'y' }))
     expect(await data.db.changes.count()).toBe(1)
+  })
+})
+
+describe('undo of text and of sections', () => {
+  const section = async (id = 's1') => (await data.getBook('test'))!.book.sections.find(s => s.id === id)!
+  /** Types into a section's first paragraph through the core's own schema, as the editor does. */
+  const type = async (text: string, at = 1): Promise<void> => {
+    const node = schema.nodeFromJSON((await section()).doc)
+    const tr = new Transform(node).insert(at, schema.text(text))
+    await data.commitText('test', 's1', { forward: tr.steps.map(s => s.toJSON()), inverse: tr.steps.map((s, i) => s.invert(tr.docs[i]!).toJSON()).reverse() }, tr.doc.toJSON() as DocJson)
+  }
+  const words = async (): Promise<string> => docText((await section()).doc)
+
+  test('typing without a rest is one step; walking back and forth gives the very documents', async () => {
+    const start = JSON.stringify((await section()).doc)
+    await type('a')
+    await type('b', 2)
+    expect(await words()).toBe('abx')
+    expect(await data.db.changes.count()).toBe(1)
+    await age()
+    await type('c', 3)
+    const end = JSON.stringify((await section()).doc)
+    await data.undo('test')
+    expect(await words()).toBe('abx')
+    await data.undo('test')
+    expect(JSON.stringify((await section()).doc)).toBe(start)
+    await data.redo('test')
+    await data.redo('test')
+    expect(JSON.stringify((await section()).doc)).toBe(end)
+  })
+  test('each write gives the section a new revision, so that whoever holds it knows', async () => {
+    const first = await data.freshen('test', undefined)
+    expect(await data.freshen('test', first)).toBe(first)
+    await type('a')
+    const next = (await data.freshen('test', first))!
+    expect(next.revs.get('s1')).toBe(first!.revs.get('s1')! + 1)
+    expect(next.book.data).toBe(first!.book.data)
+    expect(next.book.sections.filter(s => s.id !== 's1').every(s => first!.book.sections.includes(s))).toBe(true)
+    await rename('Other')
+    const renamed = (await data.freshen('test', next))!
+    expect(renamed.book.sections.every((s, i) => s === next.book.sections[i])).toBe(true)
+  })
+  test('splitting, joining, moving, removing: undone and done again, no word lost', async () => {
+    await data.putBook({ book: bookOf([['One.', 'Two.', 'Three.'], ['Four.']]), pictures: new Map() })
+    const all = async () => JSON.stringify((await data.getBook('test'))!.book.sections)
+    const states = [await all()]
+    const target = (await data.getBook('test'))!.book.sections.find(s => s.id === 's1')!.doc.content[1]!.attrs.id
+    for (const [label, op] of [['split', (b: Book) => splitSection(b, 's1', target)], ['join', (b: Book) => joinSections(b, 's2')], ['move', (b: Book) => moveSection(b, 's1', b.sections.length - 1)], ['remove', (b: Book) => removeSection(b, 's1')]] as const) {
+      await data.commitSections('test', label, op)
+      states.push(await all())
+      await age()
+    }
+    expect(new Set(states).size).toBe(5)
+    for (const s of [...states].reverse().slice(1)) {
+      await data.undo('test')
+      expect(await all()).toBe(s)
+    }
+    for (const s of states.slice(1)) {
+      await data.redo('test')
+      expect(await all()).toBe(s)
+    }
+    await data.commitSections('test', 'nothing', b => b)
+    expect((await data.steps('test')).undo).toBe('remove')
+  })
+  test('a write that finds the store full says so and changes nothing', async () => {
+    const { storageTrouble } = await import('./trouble')
+    const put = data.db.sections.put
+    data.db.sections.put = (() => { throw Object.assign(new Error('no room'), { name: 'QuotaExceededError' }) }) as never
+    await expect(type('z')).rejects.toThrow('no room')
+    expect(storageTrouble()).toBe('full')
+    data.db.sections.put = put
+    expect(await words()).toBe('x')
+    expect(await data.db.changes.count()).toBe(0)
+    await type('y')
+    expect(storageTrouble()).toBeUndefined()
   })
 })

@@ -47,7 +47,7 @@ export function BookTop({ bookId, view, stage }: { bookId: string; view: OpenBoo
           {book?.editions.map(e => {
             const { lamp, word } = editionLamp(pairs.filter(p => p.edition.id === e.id), !began ? 'dark' : e.id === edition?.id && stopped === false ? 'lit' : e.id === edition?.id && stopped ? 'dim' : 'lit')
             return (
-              <button key={e.id} type="button" className="edition" aria-pressed={e.id === edition?.id} onClick={() => chooseEdition(bookId, e.id)}>
+              <button key={e.id} type="button" className="editionlamp" aria-pressed={e.id === edition?.id} onClick={() => chooseEdition(bookId, e.id)}>
                 <Lamp state={lamp} /> <b>{kindWords[e.kind]}</b> {word}
               </button>
             )

@@ -3,6 +3,7 @@ import { Button } from 'antd'
 import { useLiveQuery } from 'dexie-react-hooks'
 import { clockDate } from '@/core/ledger'
 import { advanceClock, readClock } from '@/data/clock'
+import './clockBar.css'
 
 const steps = [{ words: '6 hours', hours: 6 }, { words: 'a day', hours: 24 }, { words: 'a week', hours: 168 }, { words: '30 days', hours: 720 }]
 

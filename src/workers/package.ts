@@ -88,7 +88,7 @@ export async function snapshotOf(bookId: string, e: Edition, outletId: string): 
     title: data.title, subtitle: data.subtitle ?? '', author: authorLine(data), isbn: e.isbn ?? '', description: data.description ?? '', slots: (draft.slots ?? []).filter(s => s.trim()), categories: draft.categories ?? [], lowContent: !!draft.lowContent,
     price: e.price ?? 0, cover: keyOf({ design: designOf(b.book), data }),
   }
-  const text = keyOf(b.text.sections.map(s => keyOf(s)))
+  const text = keyOf({ sections: b.text.sections.map(s => keyOf(s)), data })
   if (e.kind === 'ebook') {
     const epub = await epubOf(bookId, e, profile)
     const money = e.price === undefined ? undefined : ebookMoney(profile, e.price, epub.bytes.length)

@@ -61,7 +61,7 @@ describe('drift', () => {
     const moved = drift(snapshot(), snapshot({ pages: 104, spinePt: 18.7, wrapWidthPt: 900.7, cost: 222, royalty: 575, interior: 'i2' }), say)
     expect(moved.map(d => d.what)).toEqual(['pages', 'spine', 'wrap', 'print cost', 'royalty'])
     expect(moved[0]).toEqual({ what: 'pages', was: '100', now: '104' })
-    expect(drift(snapshot(), snapshot({ interior: 'i2' }), say).map(d => d.what)).toEqual(['text'])
+    expect(drift(snapshot(), snapshot({ interior: 'i2' }), say).map(d => d.what)).toEqual(['interior'])
     expect(drift(snapshot(), snapshot({ cover: 'c2', price: 1499 }), say).map(d => [d.what, d.now])).toEqual([['price', '1499 c'], ['cover', 'changed since']])
   })
 })

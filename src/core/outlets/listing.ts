@@ -144,7 +144,7 @@ export function drift(live: ListingSnapshot, now: ListingSnapshot, say: { length
   if (Math.abs((live.wrapWidthPt ?? 0) - (now.wrapWidthPt ?? 0)) > 0.01) add('wrap', live.wrapWidthPt, now.wrapWidthPt, say.length)
   add('print cost', live.cost, now.cost, say.money)
   add('royalty', live.royalty, now.royalty, say.money)
-  if (live.interior !== now.interior && !out.some(d => d.what === 'pages')) out.push({ what: 'text', was: 'as sent', now: 'changed since' })
+  if (live.interior !== now.interior && !out.some(d => d.what === 'pages')) out.push({ what: 'interior', was: 'as sent', now: 'changed since' })
   if (live.cover !== now.cover && !out.some(d => d.what === 'wrap')) out.push({ what: 'cover', was: 'as sent', now: 'changed since' })
   return out
 }

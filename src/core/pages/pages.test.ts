@@ -199,3 +199,13 @@ describe('cutting into pages', () => {
     expect(paginate(many(2000), frame).pages.length).toBeGreaterThan(400)
   })
 })
+
+describe('paragraphs of many pages', () => {
+  test('are laid page by page: a chapter typed without a break is set in the end', async () => {
+    const words = longText(6000, 1, 5).flat(2).join(' ')
+    // Trying every way of turning every page would outlast the test's own limit many times over.
+    const set = await setBook(bookOf([[words]]))
+    expect(set.stats.unmet.widows).toBe(0)
+    expect(set.pages.map(pageText).join(' ').replace(/\u00ad\s*/g, '').match(/[\p{L}]+/gu)!.length).toBeGreaterThan(5990)
+  })
+})

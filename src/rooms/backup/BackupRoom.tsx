@@ -17,28 +17,32 @@ export function BackupRoom() {
   const [found, setFound] = useState<{ name: string; library: Library; says: { fresh: string[]; replaced: string[]; kept: string[] } }>()
   const picker = useRef<HTMLInputElement>(null)
   const { message } = App.useApp()
+  // What was stopped may still end in the press: its answer is then thrown away.
+  const turn = useRef(0)
 
-  const doing = async (what: string, work: () => Promise<void>): Promise<void> => {
+  const doing = async (what: string, work: (wanted: () => boolean) => Promise<void>): Promise<void> => {
+    const own = ++turn.current
     setBusy(what)
     try {
-      await work()
+      await work(() => own === turn.current)
     } catch (e) {
-      message.error((e as Error).message, 8)
+      if (own === turn.current) message.error((e as Error).message, 8)
     } finally {
-      setBusy(undefined)
+      if (own === turn.current) setBusy(undefined)
     }
   }
-  const out = (): Promise<void> => doing('Writing the backup', async () => {
+  const out = (): Promise<void> => doing('Writing the backup', async wanted => {
     const bytes = await press().writeLibrary(await collectLibrary())
-    saveAs(bytes, `porchlight-library-${new Date().toISOString().slice(0, 10)}.zip`, 'application/zip')
+    if (wanted()) saveAs(bytes, `porchlight-library-${new Date().toISOString().slice(0, 10)}.zip`, 'application/zip')
   })
   const one = (id: string): Promise<void> => doing('Writing the book', async () => {
     const stored = await getBook(id)
     if (stored) saveAs(await press().writeProject(stored), `${id}.porchlight`, 'application/zip')
   })
-  const read = (file: File): Promise<void> => doing('Reading the backup', async () => {
+  const read = (file: File): Promise<void> => doing('Reading the backup', async wanted => {
     const library = await press().readLibrary(new Uint8Array(await file.arrayBuffer()))
-    setFound({ name: file.name, library, says: await compareLibrary(library) })
+    const says = await compareLibrary(library)
+    if (wanted()) setFound({ name: file.name, library, says })
   })
   const restore = (): Promise<void> => doing('Putting it back', async () => {
     if (!found) return
@@ -64,7 +68,7 @@ export function BackupRoom() {
             <p className="teach">Choose a backup or drop it here. You see what it would do before it does it.</p>
             <p><Button disabled={!!busy} onClick={() => picker.current?.click()}>Choose a backup</Button></p>
             <input ref={picker} type="file" hidden accept=".zip" aria-label="Backup file" onChange={e => { const f = e.target.files?.[0]; if (f) void read(f); e.target.value = '' }} />
-            {busy && <p role="status"><Progress percent={100} status="active" showInfo={false} size="small" style={{ width: 180 }} /> {busy} …</p>}
+            {busy && <p role="status"><Progress percent={100} status="active" showInfo={false} size="small" style={{ width: 180 }} /> {busy} … {busy !== 'Putting it back' && <Button size="small" type="text" onClick={() => { turn.current++; setBusy(undefined) }}>Stop</Button>}</p>}
             {found && (
               <div className="found" role="group" aria-label="What the backup holds">
                 <h3>{found.name}</h3>

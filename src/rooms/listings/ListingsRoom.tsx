@@ -27,7 +27,7 @@ export function ListingsRoom({ bookId }: { bookId: string }) {
   const view = useOpenBook(bookId)
   const { book, edition, outletId } = view
   const { pairs } = usePairs(book, view.version)
-  const [stops, setStops] = useState<Record<string, number>>({})
+  const [stops, setStops] = useState<Record<string, { files: number; words: number }>>({})
   const { message } = App.useApp()
   const readOnly = view.hold === 'following'
 
@@ -40,7 +40,7 @@ export function ListingsRoom({ bookId }: { bookId: string }) {
         const found = await press().findings(bookId, e.id, o).catch(() => undefined)
         if (gone) return
         const own = listingFindings(book, e, book.listings?.[`${e.id}/${o}`] ?? {}, profileOf(o))
-        setStops(s => ({ ...s, [`${e.id}/${o}`]: found ? [...found, ...own].filter(f => f.severity === 'stop').length : 1 }))
+        setStops(s => ({ ...s, [`${e.id}/${o}`]: { files: found ? found.filter(f => f.severity === 'stop').length : 1, words: own.filter(f => f.severity === 'stop').length } }))
       }
     }
     void work()
@@ -91,20 +91,20 @@ function asksOf(pairs: Pair[]): string | undefined {
   return waiting ? `${profileOf(waiting.outletId).name} is reading the ${kindWords[waiting.edition.kind]!.toLowerCase()}` : undefined
 }
 
-function Cell({ book, edition, outletId, pair, stops, chosen, readOnly, onOutlets }: { book: Book; edition: Edition; outletId: string; pair: Pair | undefined; stops: number | undefined; chosen: boolean; readOnly: boolean; onOutlets: (e: Edition, outlets: string[], label: string) => void }) {
+function Cell({ book, edition, outletId, pair, stops, chosen, readOnly, onOutlets }: { book: Book; edition: Edition; outletId: string; pair: Pair | undefined; stops: { files: number; words: number } | undefined; chosen: boolean; readOnly: boolean; onOutlets: (e: Edition, outlets: string[], label: string) => void }) {
   const name = profileOf(outletId).name
   const what = kindWords[edition.kind]!
   if (!pair) {
     if (!takes(edition, outletId)) return <span className="no">does not take it</span>
     return <Button size="small" type="text" disabled={readOnly} aria-label={`Take the ${what.toLowerCase()} to ${name}`} onClick={() => { onOutlets(edition, [...edition.outlets, outletId], `${what} to ${name}`); chooseEdition(book.id, edition.id, outletId) }}>Take it there</Button>
   }
-  const { lamp, word } = pairLamp(pair, stops === undefined || stops ? 'dim' : 'lit')
+  const { lamp, word } = pairLamp(pair, !stops || stops.files ? 'dim' : 'lit')
   const { pending, live } = pair.state
   return (
     <span className="cell">
       <button type="button" aria-pressed={chosen} aria-label={`${what} at ${name}: ${word}`} onClick={() => chooseEdition(book.id, edition.id, outletId)}>
         <Lamp state={lamp} size={22} />
-        <span><b>{word}</b><em>{pending ? 'decision to come' : live ? (pair.differences.length ? `${pair.differences.length} differences` : 'in step') : stops ? `${stops} wanting` : stops === 0 ? 'may be sent' : 'reading …'}</em></span>
+        <span><b>{word}</b><em>{pending ? 'decision to come' : live ? (pair.differences.length ? `${pair.differences.length} differences` : 'in step') : !stops ? 'reading …' : stops.files ? `${stops.files} to mend` : stops.words ? `${stops.words} to state` : 'may be sent'}</em></span>
       </button>
       {!pair.events.length && edition.outlets.length > 1 && <Button size="small" type="text" disabled={readOnly} aria-label={`Do not take the ${what.toLowerCase()} to ${name}`} onClick={() => onOutlets(edition, edition.outlets.filter(o => o !== outletId), `${what} not to ${name}`)}>×</Button>}
     </span>

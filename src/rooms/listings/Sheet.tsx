@@ -35,7 +35,7 @@ export function Sheet({ book, pair, figures, readOnly }: { book: Book; pair: Pai
 
   const findings = [...(figures?.findings ?? []), ...listingFindings(book, edition, draft, profile)]
   const stops = findings.filter(f => f.severity === 'stop')
-  const { lamp, word } = pairLamp(pair, stops.length ? 'dim' : 'lit')
+  const { lamp, word } = pairLamp(pair, figures?.findings.some(f => f.severity === 'stop') ? 'dim' : 'lit')
 
   const make = async (): Promise<Awaited<ReturnType<ReturnType<typeof press>['pack']>> | undefined> => {
     stop.current = false
@@ -84,7 +84,7 @@ export function Sheet({ book, pair, figures, readOnly }: { book: Book; pair: Pai
       <header>
         <Lamp state={lamp} size={22} />
         <h2>{kindWords[edition.kind]} at {profile.name}</h2>
-        <em>{word}{state.live ? ` since ${day(state.live.since)}` : state.pending ? `, sent ${day(state.pending.sent)}` : ''}</em>
+        <em>{word}{state.live ? `${word === 'on sale' ? '' : ', on sale'} since ${day(state.live.since)}` : state.pending ? `, sent ${day(state.pending.sent)}` : ''}</em>
         <span className="acts">
           {progress ? (
             <><Progress percent={progress.percent} size="small" style={{ width: 120 }} /> <span>{progress.stage}</span> <Button onClick={() => { stop.current = true }}>Stop</Button></>

@@ -40,11 +40,14 @@ export function Shelf() {
 
   const take = async (files: Iterable<File>): Promise<void> => {
     for (const f of files) {
+      const done = message.loading(`Reading ${f.name} …`, 0)
       try {
         const { title } = await bringIn(f)
         if (title) message.success(`“${title}” stands on the shelf.`)
       } catch (e) {
         message.error(`${f.name}: ${(e as Error).message}`, 8)
+      } finally {
+        done()
       }
     }
     if (nextHeld()) router.push('/intake')
@@ -53,7 +56,12 @@ export function Shelf() {
   const groups = useMemo(() => group(entries ?? [], query), [entries, query])
   const known = (entries ?? []).filter(e => e.outlook)
   const words = known.reduce((n, e) => n + e.outlook!.words, 0)
-  const asking = known.flatMap(e => e.outlook!.editions.filter(x => x.asks).map(x => `${e.title}: ${x.asks}`))
+  // What has been sent and needs the author comes before what is only begun.
+  const needs = known.flatMap(e => {
+    const n = nextFor(e, e.outlook!)
+    return n ? [{ ...n, title: e.title, urgent: n.stage === 'listings' && e.pairs.some(p => p.events.length) ? 0 : 1 }] : []
+  }).sort((a, b) => a.urgent - b.urgent)
+  const asking = needs.map(n => `${n.title}: ${n.words}`)
 
   return (
     <>

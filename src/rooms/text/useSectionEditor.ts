@@ -1,6 +1,6 @@
 'use client'
 import { Editor } from '@tiptap/core'
-import { Slice } from '@tiptap/pm/model'
+import { type Slice } from '@tiptap/pm/model'
 import { Plugin, PluginKey } from '@tiptap/pm/state'
 import { useEffect, useRef, useState } from 'react'
 import { type DocJson, type Section } from '@/core/book'

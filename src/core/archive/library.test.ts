@@ -1,0 +1,37 @@
+import { describe, expect, test } from '@jest/globals'
+import fc from 'fast-check'
+import { anyBook } from '../../../tests/support/arbitrary'
+import { bookOf } from '../../../tests/support/core'
+import { hashOf } from '../book'
+import { profileOf } from '../outlets'
+import { isLibrary, type Library, readLibrary, writeLibrary, writeProject } from '.'
+
+const zip = Uint8Array.from([1, 2, 3, 4])
+const event = { kind: 'sent' as const, at: 3, profile: profileOf('pellowick'), submission: { id: 'a', zip: hashOf(zip), name: 'a.zip', files: [], faults: [], snapshot: { title: 'T', subtitle: '', author: '', isbn: '', description: '', slots: [], categories: [], lowContent: false, price: 1, interior: 'i', cover: 'c' } } }
+const library = (books: Library['books']): Library => ({ books, listings: [{ key: 'b/ebook/pellowick', book: 'b', events: [event] }], packages: new Map([[hashOf(zip), zip]]), settings: [{ key: 'clock', value: 12 }, { key: 'a', value: { x: 1 } }] })
+
+describe('the backup of a library', () => {
+  test('out, in and out again: byte for byte, whatever the books', () => {
+    fc.assert(fc.property(fc.array(anyBook, { maxLength: 3 }), books => {
+      const l = library(books.map((book, i) => ({ project: { book: { ...book, id: `b${i}` }, pictures: new Map() }, added: 1000 + i })))
+      const bytes = writeLibrary(l)
+      const back = readLibrary(bytes)
+      expect(Buffer.compare(Buffer.from(writeLibrary(back)), Buffer.from(bytes))).toBe(0)
+      expect(back.listings).toEqual(l.listings)
+      expect([...back.packages.get(hashOf(zip))!]).toEqual([1, 2, 3, 4])
+      // The order in which things stand in the store does not matter.
+      expect(Buffer.compare(Buffer.from(writeLibrary({ ...l, books: [...l.books].reverse(), settings: [...l.settings].reverse() })), Buffer.from(bytes))).toBe(0)
+    }), { numRuns: 12 })
+  })
+  test('what is damaged, newer, or no backup is refused with a plain word', () => {
+    const bytes = writeLibrary(library([{ project: { book: bookOf([['x']]), pictures: new Map() }, added: 1 }]))
+    expect(isLibrary(bytes)).toBe(true)
+    expect(() => readLibrary(writeProject({ book: bookOf([['x']]), pictures: new Map() }))).toThrow('no backup')
+    expect(() => readLibrary(new Uint8Array([1, 2, 3]))).toThrow('no backup')
+    const broken = bytes.slice()
+    const at = broken.findIndex((b, i) => b === 1 && broken[i + 1] === 2 && broken[i + 2] === 3 && broken[i + 3] === 4)
+    broken[at + 2] = 9
+    expect(() => readLibrary(broken)).toThrow(/damaged/)
+    expect(() => readLibrary(bytes.subarray(0, bytes.length - 30))).toThrow()
+  })
+})
