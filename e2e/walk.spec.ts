@@ -129,7 +129,7 @@ test('the walk: from a .docx to on sale, and a revision behind it', async ({ pag
       if (!(await box.count())) continue
       await box.click()
       await page.getByRole('combobox', { name: `Place of ${p}` }).click()
-      await page.locator('.ant-select-dropdown:visible').getByText('slot', { exact: true }).click()
+      await page.locator('.ant-select-dropdown:visible .ant-select-item-option-content').getByText('slot', { exact: true }).click()
     }
     await expect(figure(page, 'Placed')).not.toContainText('Placed0')
     await page.getByRole('button', { name: 'lighthouse mystery', exact: true }).first().click()

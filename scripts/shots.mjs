@@ -52,7 +52,7 @@ try {
     if (!(await box.count())) continue
     await box.click()
     await page.getByRole('combobox', { name: `Place of ${p}`, exact: true }).click()
-    await page.locator('.ant-select-dropdown:visible').getByText(p === 'lighthouse mystery' ? 'support' : 'slot', { exact: true }).click()
+    await page.locator('.ant-select-dropdown:visible .ant-select-item-option-content').getByText(p === 'lighthouse mystery' ? 'support' : 'slot', { exact: true }).click()
   }
   await page.locator('.work').evaluate(e => e.scrollTo(0, 0))
   await shot('research', 900)
