@@ -3,8 +3,10 @@ import { defineConfig } from '@playwright/test'
 /** The real interface in Debian's Chromium, over the production build. */
 export default defineConfig({
   testDir: 'e2e',
-  timeout: 90_000,
-  workers: 1,
+  timeout: 150_000,
+  // Two files at a time, each with a browser and a library of its own; what waits for the press may then wait longer.
+  workers: 2,
+  expect: { timeout: 15_000 },
   reporter: 'list',
   use: {
     baseURL: 'http://localhost:4311',

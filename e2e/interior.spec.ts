@@ -1,4 +1,3 @@
-import AxeBuilder from '@axe-core/playwright'
 import { expect, type Page, test } from '@playwright/test'
 
 const pagesFigure = (page: Page) => page.getByLabel('Sill').locator('.figure').filter({ hasText: 'Pages' })
@@ -86,10 +85,8 @@ test('spreads by keyboard and strip, guides, zoom to the glyph', async ({ page }
   expect(narrow).toBeLessThan(400)
 })
 
-test('nothing serious for axe; a book that is not here is said', async ({ page }) => {
+test('a book that is not here is said', async ({ page }) => {
   await openInterior(page)
-  const result = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa']).analyze()
-  expect(result.violations.filter(v => v.impact === 'serious' || v.impact === 'critical').map(v => [v.id, v.nodes.map(n => n.target.join(' ')).slice(0, 4)])).toEqual([])
   await page.goto('/book/nowhere/interior')
   await expect(page.getByRole('heading', { name: 'This book is not here' })).toBeVisible()
   await page.getByRole('link', { name: 'Back to the shelf' }).click()

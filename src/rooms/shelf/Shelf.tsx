@@ -56,10 +56,10 @@ export function Shelf() {
   const groups = useMemo(() => group(entries ?? [], query), [entries, query])
   const known = (entries ?? []).filter(e => e.outlook)
   const words = known.reduce((n, e) => n + e.outlook!.words, 0)
-  // What has been sent and needs the author comes before what is only begun.
+  // What has been sent and needs the author comes before what is begun, and that before what is ready.
   const needs = known.flatMap(e => {
     const n = nextFor(e, e.outlook!)
-    return n ? [{ ...n, title: e.title, urgent: n.stage === 'listings' && e.pairs.some(p => p.events.length) ? 0 : 1 }] : []
+    return n ? [{ ...n, title: e.title, urgent: n.stage !== 'listings' ? 1 : e.pairs.some(p => p.events.length) ? 0 : 2 }] : []
   }).sort((a, b) => a.urgent - b.urgent)
   const asking = needs.map(n => `${n.title}: ${n.words}`)
 
