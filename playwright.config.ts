@@ -6,6 +6,8 @@ export default defineConfig({
   timeout: 150_000,
   // Two files at a time, each with a browser and a library of its own; what waits for the press may then wait longer.
   workers: 2,
+  // The checking machine is shared and stalls for seconds at times: a test may be tried once more there, and is then listed as flaky.
+  retries: process.env.CI ? 1 : 0,
   expect: { timeout: 15_000 },
   reporter: 'list',
   use: {

@@ -25,7 +25,20 @@ test('data and editions: each change shows its consequences, bad input keeps the
   await page.getByRole('button', { name: 'Undo' }).click()
   await expect(price).toHaveValue('11.99')
 
-  const isbn = page.getByLabel('ISBN')
+  // Others who made the book.
+  await page.getByRole('button', { name: /^add an editor/ }).click()
+  const other = page.locator('.others')
+  await other.getByLabel('Name', { exact: true }).fill('Brina Marlstow')
+  await other.getByLabel('Name', { exact: true }).press('Enter')
+  await expect(other.getByRole('button', { name: 'Remove Brina Marlstow' })).toBeVisible()
+  await other.getByRole('combobox', { name: 'As' }).press('Enter')
+  await page.getByText('illustrator', { exact: true }).last().click()
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(other.getByLabel('Name', { exact: true })).toBeHidden()
+
+  const isbn = page.getByRole('region', { name: 'Paperback' }).getByLabel('ISBN')
   await isbn.fill('9780000001031')
   await isbn.blur()
   await expect(page.getByText('This is no ISBN: its check figure is wrong.')).toBeVisible()

@@ -3,7 +3,8 @@ import { useLiveQuery } from 'dexie-react-hooks'
 import { useEffect, useMemo, useState } from 'react'
 import type { Book, Edition } from '@/core/book'
 import { type Difference, drift, foldListing, type ListingEvent, type ListingState, type ListingStatus } from '@/core/outlets'
-import { formatLength, formatMoney } from '@/core/trade'
+import { formatMoney } from '@/core/trade'
+import { showLength } from '@/parts/lengths'
 import { readClock } from '@/data/clock'
 import { listingsOf, pairKey } from '@/data/listings'
 import { press } from '@/workers/client'
@@ -42,7 +43,7 @@ export function usePairs(book: Book | undefined, version: number): { pairs: Pair
         if (!p.state.live || !book || !version) continue
         // While a revision is on its way, it is what the book is held against.
         const held = p.state.pending?.submission ?? p.state.live.submission
-        next[p.key] = drift(held.snapshot, await press().snapshot(book.id, p.edition.id, p.outletId), { length: pt => formatLength(pt, 'in'), money: m => formatMoney(m, 'USD') })
+        next[p.key] = drift(held.snapshot, await press().snapshot(book.id, p.edition.id, p.outletId), { length: showLength, money: m => formatMoney(m, 'USD') })
       }
       if (!gone) setDrifts(next)
     }

@@ -81,5 +81,5 @@ export const categoryTrees: Record<'own' | 'thema', string[]> = {
     'Fiction / Mystery / Amateur sleuths', 'Fiction / Mystery / Historical', 'Fiction / Sea stories', 'Fiction / Small towns', 'Fiction / Sagas', 'Fiction / Romance / Gentle', 'Fiction / Ghost stories', 'Fiction / Short stories',
     'Hobbies / Beekeeping', 'Hobbies / Gardening', 'Hobbies / Birds', 'Hobbies / Craft', 'Games / Word puzzles', 'Games / Number puzzles', 'Games / Mazes', 'Blank books / Lined', 'Blank books / Logbooks', 'Blank books / Planners', 'Cookery / Baking', 'Travel / Coasts', 'Self-help / Quiet', 'Reference / Almanacs',
   ],
-  thema: ['FB Fiction: general', 'FF Crime and mystery', 'FFJ Crime: cosy mystery', 'FFH Crime: historical', 'FRD Romance: contemporary', 'FV Historical fiction', 'FXR Nature and the sea in fiction', 'FYB Short stories', 'WB Cookery', 'WDK Puzzles and quizzes', 'WDKX Word games', 'WF Handicrafts', 'WM Gardening', 'WNG Bees and beekeeping', 'WZS Stationery and blank books', 'WT Travel'],
+  thema: ['FB Fiction: general', 'FF Crime and mystery', 'FFJ Crime: cosy mystery', 'FFH Crime: historical', 'FRD Romance: contemporary', 'FV Historical fiction', 'FYB Short stories', 'WB Cookery', 'WDK Puzzles and quizzes', 'WDKC Crosswords', 'WDKN Number puzzles', 'WF Handicrafts', 'WM Gardening', 'WN Nature', 'WT Travel', 'WZS Stationery'],
 }

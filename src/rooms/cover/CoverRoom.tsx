@@ -6,7 +6,8 @@ import { useEffect, useLayoutEffect, useRef, useState } from 'react'
 import { hashOf } from '@/core/book'
 import { type CoverDesign, type CoverPiece, type Field, sheetSize, shippedDesigns } from '@/core/cover'
 import { readAsset } from '@/core/intake'
-import { formatLength, inUnit } from '@/core/trade'
+import { inUnit } from '@/core/trade'
+import { lengthField, showLength, showSize } from '@/parts/lengths'
 import { commit } from '@/data/changes'
 import { db } from '@/data/db'
 import { BookTop, NoBook } from '@/parts/BookTop'
@@ -121,7 +122,7 @@ export function CoverRoom({ bookId }: { bookId: string }) {
                 <div className="sheet" style={{ width: size.width * scale, height: size.height * scale }}>
                   <FlatStage flat={cover.flat} design={cover.design} picture={picture} scale={scale} zones={zones} chosen={chosen} readOnly={readOnly} onChoose={setChosen} onPlace={(id, box) => changePiece(id, `Place the ${cover.design.pieces.find(p => p.id === id)?.field ?? 'piece'}`, { box })} />
                 </div>
-                <p className="whole">{inUnit(size.width, 'in').toFixed(3)} × {inUnit(size.height, 'in').toFixed(3)} in with bleed · {cover.flat.pages} pages on {edition?.paper} · {figures?.outlet}</p>
+                <p className="whole">{showSize(size.width, size.height)} with bleed · {cover.flat.pages} pages on {edition?.paper} · {figures?.outlet}</p>
               </div>
             )}
             {cover && front && shown !== 'flat' && <FrontView front={front} thumbnail={shown === 'thumbnail'} title={book?.data.title ?? ''} />}
@@ -181,9 +182,9 @@ function Measures({ cover, scale }: { cover: CoverView; scale: number }) {
   const spine = flat.panels.spine.width
   return (
     <div className="measures" aria-hidden>
-      <span style={{ marginLeft: flat.bleed.left * scale, width: flat.panels.back.width * scale }}><b>back {inUnit(flat.panels.back.width, 'in').toFixed(2)} in</b></span>
-      {spine > 0 && <span className="spine" style={{ width: spine * scale }}><b>spine {formatLength(spine, 'in')}</b></span>}
-      <span style={{ width: flat.panels.front.width * scale }}><b>front {inUnit(flat.panels.front.width, 'in').toFixed(2)} in</b></span>
+      <span style={{ marginLeft: flat.bleed.left * scale, width: flat.panels.back.width * scale }}><b>back {showLength(flat.panels.back.width, 2)}</b></span>
+      {spine > 0 && <span className="spine" style={{ width: spine * scale }}><b>spine {showLength(spine)}</b></span>}
+      <span style={{ width: flat.panels.front.width * scale }}><b>front {showLength(flat.panels.front.width, 2)}</b></span>
     </div>
   )
 }
@@ -217,9 +218,10 @@ function PieceValues({ piece, cover, disabled, onChange }: { piece: CoverPiece; 
   const length = (key: 'x' | 'y' | 'width' | 'height', label: string) => {
     if (!zone) return null
     const whole = (key === 'x' || key === 'width') !== along ? zone.width : zone.height
+    const { unit, step, digits } = lengthField(0.05)
     return (
       <label className="num">{label}
-        <InputNumber size="small" aria-label={`${label}, inches`} disabled={disabled} min={0} max={inUnit(whole, 'in')} step={0.05} precision={2} value={Number(inUnit(piece.box[key] * whole, 'in').toFixed(2))} onChange={v => v !== null && onChange(`${label} of the ${piece.field}`, { box: fitted({ ...piece.box, [key]: (v * 72) / whole }) }, true)} suffix="in" />
+        <InputNumber size="small" aria-label={`${label}, ${unit === 'mm' ? 'millimetres' : 'inches'}`} disabled={disabled} min={0} max={inUnit(whole, unit)} step={step} precision={digits} value={Number(inUnit(piece.box[key] * whole, unit).toFixed(digits))} onChange={v => v !== null && onChange(`${label} of the ${piece.field}`, { box: fitted({ ...piece.box, [key]: v / inUnit(whole, unit) }) }, true)} suffix={unit} />
       </label>
     )
   }

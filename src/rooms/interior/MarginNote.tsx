@@ -3,9 +3,10 @@ import { InputNumber, Select } from 'antd'
 import { Fragment } from 'react'
 import { type InteriorStyle, readStyle, styleValue } from '@/core/pages'
 import { trimZeros } from '@/core/trade'
+import { lengthField } from '@/parts/lengths'
 import { type NoteText, valueNames } from './notes'
 
-const units: Record<string, string> = { pt: 'pt', in: 'in', lines: 'lines', em: 'em', words: 'words' }
+const units: Record<string, string> = { pt: 'pt', in: 'in', mm: 'mm', lines: 'lines', em: 'em', words: 'words' }
 
 const trimmed = (x: number | string | undefined): string => (x === undefined || x === '' ? '' : trimZeros(String(x)))
 
@@ -28,18 +29,19 @@ function Value({ path, style, onChange }: { path: string; style: InteriorStyle; 
   const v = styleValue(path)
   const now = readStyle(style, path)
   if (v.kind === 'number') {
-    const digits = String(v.step).split('.')[1]?.length ?? 0
-    const shown = String(Number(Number(now).toFixed(digits)))
+    const field = v.unit === 'in' ? lengthField(v.step) : { unit: v.unit, factor: 1, step: v.step, digits: String(v.step).split('.')[1]?.length ?? 0 }
+    const { digits, factor } = field
+    const shown = String(Number((Number(now) * factor).toFixed(digits)))
     return (
       <span className="value">
         <InputNumber
-          aria-label={valueNames[path]} size="small" variant="borderless" controls={false} value={Number(shown)} min={v.least} max={v.most} step={v.step} precision={digits} formatter={trimmed}
+          aria-label={valueNames[path]} size="small" variant="borderless" controls={false} value={Number(shown)} min={v.least * factor} max={v.most * factor} step={field.step} precision={digits} formatter={trimmed}
           style={{ width: `${shown.length * 0.6 + 0.35}em` }}
-          onStep={x => onChange(Number(x))}
+          onStep={x => onChange(Number(x) / factor)}
           onBlur={e => take(e.target.value)}
           onPressEnter={e => take((e.target as HTMLInputElement).value)}
         />
-        {' '}{Number(shown) === 1 ? units[v.unit]!.replace(/s$/, '') : units[v.unit]}
+        {' '}{Number(shown) === 1 ? units[field.unit]!.replace(/s$/, '') : units[field.unit]}
       </span>
     )
   }
@@ -54,7 +56,8 @@ function Value({ path, style, onChange }: { path: string; style: InteriorStyle; 
   )
 
   function take(text: string): void {
-    const n = Number(text.replace(',', '.'))
-    if (text.trim() && Number.isFinite(n) && v.kind === 'number' && n !== Number(now)) onChange(Math.min(v.most, Math.max(v.least, n)))
+    const factor = v.kind === 'number' && v.unit === 'in' ? lengthField(v.step).factor : 1
+    const n = Number(text.replace(',', '.')) / factor
+    if (text.trim() && Number.isFinite(n) && v.kind === 'number' && Math.abs(n - Number(now)) > 1e-4) onChange(Math.min(v.most, Math.max(v.least, n)))
   }
 }

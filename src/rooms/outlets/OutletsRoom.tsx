@@ -2,7 +2,8 @@
 import { Button, InputNumber, Select } from 'antd'
 import { useState } from 'react'
 import { reckon, type Reckoning, shippedProfiles, type Wish } from '@/core/outlets'
-import { formatMoney, formatTrim, inUnit, type OutletProfile } from '@/core/trade'
+import { formatMoney, formatTrim, type OutletProfile } from '@/core/trade'
+import { showLength, showSize } from '@/parts/lengths'
 import { Sill } from '@/parts/Sill'
 import './outlets.css'
 
@@ -55,9 +56,9 @@ type Figured = Extract<Reckoning, { pages: number }>
 const lines: { name: string; of: (r: Figured) => string }[] = [
   { name: 'Pages as printed', of: r => String(r.pages) },
   { name: 'Paper', of: r => (r.otherPaper ? `${r.paperName} (instead)` : r.paperName) },
-  { name: 'Spine', of: r => (r.spine ? `${inUnit(r.spine, 'in').toFixed(3)} in${r.spineText ? '' : ', no text'}` : 'none') },
-  { name: 'Wrap with bleed', of: r => `${inUnit(r.wrap.width, 'in').toFixed(3)} × ${inUnit(r.wrap.height, 'in').toFixed(3)} in` },
-  { name: 'Inside margin, at least', of: r => `${inUnit(r.inside, 'in').toFixed(3)} in` },
+  { name: 'Spine', of: r => (r.spine ? `${showLength(r.spine)}${r.spineText ? '' : ', no text'}` : 'none') },
+  { name: 'Wrap with bleed', of: r => showSize(r.wrap.width, r.wrap.height) },
+  { name: 'Inside margin, at least', of: r => showLength(r.inside) },
   { name: 'Print cost', of: r => formatMoney(r.cost, r.outlet.currency) },
   { name: 'Least price', of: r => formatMoney(r.leastPrice, r.outlet.currency) },
   { name: 'Royalty', of: r => r.earnings.map(e => `${formatMoney(e.royalty, r.outlet.currency)} ${e.channel}`).join('\n') || 'wants a price' },

@@ -1,7 +1,7 @@
 'use client'
 import { App, Button, Select } from 'antd'
 import Link from 'next/link'
-import type { Book, Edition, TitleData } from '@/core/book'
+import type { Book, Contributor, Edition, TitleData } from '@/core/book'
 import { printMoney, profileOf, shippedProfiles } from '@/core/outlets'
 import { formatMoney, formatTrim } from '@/core/trade'
 import { commit } from '@/data/changes'
@@ -11,7 +11,7 @@ import { Sill, sillOf } from '@/parts/Sill'
 import { useOpenBook } from '@/parts/useOpenBook'
 import type { Figures } from '@/workers/press.worker'
 import { Field } from './Field'
-import { authorField, descriptionField, imprintField, isbnField, placeField, priceField, seriesField, seriesNumberField, subtitleField, titleField, yearField } from './planFields'
+import { authorField, otherField, descriptionField, imprintField, isbnField, placeField, priceField, seriesField, seriesNumberField, subtitleField, titleField, yearField } from './planFields'
 import './plan.css'
 
 const languages = [['en-GB', 'English (British)'], ['en-US', 'English (American)'], ['de', 'German'], ['fr', 'French'], ['es', 'Spanish'], ['it', 'Italian'], ['pt', 'Portuguese'], ['nl', 'Dutch'], ['sv', 'Swedish']] as const
@@ -64,6 +64,7 @@ function TitlePart({ book }: { book: Book }) {
       <Field field={titleField} value={data.title} onTake={v => change(`Title “${v ?? ''}”`, { title: v ?? data.title })} />
       <Field field={subtitleField} value={data.subtitle} onTake={v => change('Subtitle', { subtitle: v })} />
       <Field field={authorField} value={author?.name} onTake={v => change(`Author ${v ?? ''}`, { contributors: [...(v ? [{ name: v, role: 'aut' }] : []), ...data.contributors.filter(c => c !== author)] })} />
+      <Others book={book} />
       <div className="line">
         <Field field={seriesField} value={data.series?.name} onTake={v => change('Series', { series: v ? { ...data.series, name: v } : undefined })} />
         <Field field={seriesNumberField} value={data.series?.number} width={90} onTake={v => data.series && change(`Series number ${v ?? ''}`, { series: { name: data.series.name, ...(v ? { number: v } : {}) } })} />
@@ -79,6 +80,31 @@ function TitlePart({ book }: { book: Book }) {
         <p className="say">Hyphenation goes by it</p>
       </div>
       <Field field={descriptionField} value={data.description} long onTake={v => change('Description', { description: v })} />
+    </div>
+  )
+}
+
+const otherRoles = [['edt', 'editor'], ['ill', 'illustrator'], ['trl', 'translator'], ['aui', 'author of the foreword'], ['pht', 'photographer'], ['aut', 'co-author']].map(([value, label]) => ({ value: value!, label: label! }))
+
+/** Everybody else who made the book, each with a role. */
+function Others({ book }: { book: Book }) {
+  const { contributors } = book.data
+  const first = contributors.find(c => c.role === 'aut')
+  const others = contributors.filter(c => c !== first)
+  const set = (label: string, next: Contributor[]): void => void commit(book.id, label, r => ({ data: { ...r.data, contributors: [...(first ? [first] : []), ...next] } }))
+  return (
+    <div className="field others">
+      {others.map((c, i) => (
+        <div className="line" key={i}>
+          <Field field={otherField} value={c.name || undefined} onTake={v => set(`Contributor ${v ?? ''}`, v ? others.map((o, j) => (j === i ? { ...o, name: v } : o)) : others.filter((_, j) => j !== i))} />
+          <div className="field" style={{ width: 190 }}>
+            <label htmlFor={`role-${i}`}>As</label>
+            <Select id={`role-${i}`} value={c.role} options={otherRoles} onChange={role => set(`Role of ${c.name}`, others.map((o, j) => (j === i ? { ...o, role } : o)))} style={{ width: '100%' }} />
+          </div>
+          <Button type="text" size="small" className="remove" aria-label={`Remove ${c.name || 'contributor'}`} onClick={() => set(`Remove ${c.name}`, others.filter((_, j) => j !== i))}>remove</Button>
+        </div>
+      ))}
+      <button type="button" className="add" onClick={() => set('Add a contributor', [...others, { name: 'Name', role: 'edt' }])}>add an editor, illustrator, translator …</button>
     </div>
   )
 }
@@ -164,6 +190,7 @@ function EbookPart({ book, edition }: { book: Book; edition: Edition }) {
     <section className="edition" aria-label="Ebook">
       <h3>Ebook <RemoveEdition book={book} edition={edition} /></h3>
       <div className="line">
+        <Field field={isbnField} value={edition.isbn} width={190} onTake={v => changeEdition(book, edition.id, 'ISBN of the ebook', { isbn: v })} />
         <Field field={priceField} value={edition.price} width={110} onTake={v => changeEdition(book, edition.id, `Ebook price ${v === undefined ? '' : formatMoney(v, 'USD')}`, { price: v })} />
         <p className="pays">Goes to {edition.outlets.map(o => profileOf(o).name).join(' and ')}.</p>
       </div>

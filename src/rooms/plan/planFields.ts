@@ -33,6 +33,7 @@ const plain = (label: string, most: number, required = false, hint?: string): Pl
 export const titleField = plain('Title', 200, true)
 export const subtitleField = plain('Subtitle', 300)
 export const authorField = plain('Author', 120, false, 'As it stands on the cover')
+export const otherField = plain('Name', 120)
 export const seriesField = plain('Series', 120)
 export const imprintField = plain('Imprint', 120, false, 'On title page and back')
 export const placeField = plain('Place', 80)

@@ -5,7 +5,8 @@ import { freshBookId, getBook, listBooks, putBook } from '@/data/books'
 import { loadDemoOnce } from '@/data/demo'
 import { createBook, type Edition, newSection, plainEditions } from '@/core/book'
 import { type Difference, drift, foldListing } from '@/core/outlets'
-import { formatLength, formatMoney } from '@/core/trade'
+import { formatMoney } from '@/core/trade'
+import { showLength } from '@/parts/lengths'
 import { readClock } from '@/data/clock'
 import { type BookRecord, db } from '@/data/db'
 import { pairKey } from '@/data/listings'
@@ -69,7 +70,7 @@ export function useShelf(): { entries: ShelfEntry[] | undefined; trouble?: strin
         const state = foldListing(l.events, now)
         if (!state.live || !outlooks[book] || gone) continue
         const held = state.pending?.submission ?? state.live.submission
-        const found = drift(held.snapshot, await press().snapshot(book, edition, outletId), { length: pt => formatLength(pt, 'in'), money: m => formatMoney(m, 'USD') })
+        const found = drift(held.snapshot, await press().snapshot(book, edition, outletId), { length: showLength, money: m => formatMoney(m, 'USD') })
         if (!gone) setDrifts(d => ({ ...d, [l.key]: found }))
       }
     }
