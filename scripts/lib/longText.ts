@@ -1,18 +1,7 @@
 import { createRequire } from 'node:module'
+import { seeded } from '../../src/core/market/chance'
 
 const words = createRequire(import.meta.url)('an-array-of-english-words') as string[]
-
-/** A small seeded generator (mulberry32): the same text every time. */
-export function seeded(seed: number): () => number {
-  let a = seed >>> 0
-  return () => {
-    a = (a + 0x6d2b79f5) >>> 0
-    let t = a
-    t = Math.imul(t ^ (t >>> 15), t | 1)
-    t ^= t + Math.imul(t ^ (t >>> 7), t | 61)
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296
-  }
-}
 
 const common = 'the of and a to in was he that it his her with as had she for at on not but be they from by one there were which you or so when all out up into them said what then him would who been no their if more could about now like some time over did down only back before well after again little way here how any where old made too has us still while off went came right being through such your must under never us two first good own great own another'.split(' ')
 

@@ -2,11 +2,12 @@
 import { RedoOutlined, UndoOutlined } from '@ant-design/icons'
 import { App, Button, Tooltip } from 'antd'
 import Link from 'next/link'
-import { useEffect, useSyncExternalStore } from 'react'
+import { useEffect, useState, useSyncExternalStore } from 'react'
 import { docWords } from '@/core/book'
 import { redo, undo } from '@/data/changes'
 import { onTrouble, storageTrouble } from '@/data/trouble'
 import { takeOver } from '@/data/writer'
+import { press } from '@/workers/client'
 import { kindWords } from './kinds'
 import { Lamp } from './Lamp'
 import { chooseEdition, type OpenBook } from './useOpenBook'
@@ -19,7 +20,8 @@ const stages: { id: Stage; name: string }[] = [{ id: 'plan', name: 'Plan' }, { i
 
 /** The line above a book's rooms: its name, its editions' lamps, undo and redo, the stages. */
 export function BookTop({ bookId, view, stage }: { bookId: string; view: OpenBook; stage: Stage }) {
-  const { book, edition, figures } = view
+  const { book, edition, figures, version, outletId } = view
+  const [stops, setStops] = useState<Record<string, boolean>>({})
   const { pairs } = usePairs(book, view.version)
   const { message } = App.useApp()
   const storage = useSyncExternalStore(onTrouble, storageTrouble, () => undefined)
@@ -37,6 +39,24 @@ export function BookTop({ bookId, view, stage }: { bookId: string; view: OpenBoo
     return () => removeEventListener('keydown', onKey)
   }, [bookId, message])
 
+  // The editions that are not looked at are looked into when the author rests.
+  useEffect(() => {
+    if (!book || !version) return
+    let gone = false
+    const look = async (): Promise<void> => {
+      for (const e of book.editions) {
+        if (gone || e.id === edition?.id) continue
+        const found = await press().findings(bookId, e.id, e.outlets[0] ?? 'ostrevane').then(f => f.some(x => x.severity === 'stop'), () => true)
+        if (!gone) setStops(s => ({ ...s, [e.id]: found }))
+      }
+    }
+    const timer = setTimeout(() => void look(), 900)
+    return () => {
+      gone = true
+      clearTimeout(timer)
+    }
+  }, [book, bookId, version, edition?.id])
+
   const began = !!book && (book.plan ? book.plan.runs.length > 0 : book.sections.some(s => !s.made && docWords(s.doc) > 0))
   const stopped = figures?.findings.some(f => f.severity === 'stop')
   return (
@@ -45,7 +65,7 @@ export function BookTop({ bookId, view, stage }: { bookId: string; view: OpenBoo
         <h1><Link prefetch={false} href={`/book/${encodeURIComponent(bookId)}/plan`}>{book?.data.title ?? ''}</Link></h1>
         <span className="lamps" role="group" aria-label="Editions">
           {book?.editions.map(e => {
-            const { lamp, word } = editionLamp(pairs.filter(p => p.edition.id === e.id), !began ? 'dark' : e.id === edition?.id && stopped === false ? 'lit' : e.id === edition?.id && stopped ? 'dim' : 'lit')
+            const { lamp, word } = editionLamp(pairs.filter(p => p.edition.id === e.id), !began ? 'dark' : (e.id === edition?.id && figures?.outletId === outletId ? stopped : stops[e.id]) === false ? 'lit' : 'dim')
             return (
               <button key={e.id} type="button" className="editionlamp" aria-pressed={e.id === edition?.id} onClick={() => chooseEdition(bookId, e.id)}>
                 <Lamp state={lamp} /> <b>{kindWords[e.kind]}</b> {word}

@@ -120,7 +120,9 @@ const api = {
     const out: Outlook = { words, planned: book.plan ? plannedPages(book.plan) : 0, editions: [] }
     for (const e of book.editions) {
       if (e.kind === 'ebook') {
-        out.editions.push({ id: e.id, kind: e.kind, outlets: e.outlets, stops: words ? 0 : 1, ...(words ? {} : { asks: 'Write something first' }) })
+        const stop = words ? (await findingsOf(bookId, e, e.outlets[0] ?? 'ostrevane')).filter(f => f.severity === 'stop') : []
+        const asks = words ? stop[0]?.message : 'Write something first'
+        out.editions.push({ id: e.id, kind: e.kind, outlets: e.outlets, stops: words ? stop.length : 1, ...(asks ? { asks } : {}) })
         continue
       }
       const chain = chainOf(bookId, e.id)

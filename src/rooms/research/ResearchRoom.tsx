@@ -46,6 +46,7 @@ export function ResearchRoom() {
   const [list, setList] = useState<'related' | 'kept'>('related')
   const [trouble, setTrouble] = useState<string>()
   const [busy, setBusy] = useState(false)
+  const [size, setSize] = useState<{ titles: number; niches: number }>()
   const find = useRef<InputRef>(null)
   const { message } = App.useApp()
 
@@ -56,14 +57,14 @@ export function ResearchRoom() {
   }
 
   // An empty question has the marketplace made while the author still thinks of a word.
-  useEffect(() => void askPhrases(markets[0].id, '').catch(() => undefined), [])
+  useEffect(() => void askPhrases(markets[0].id, '').then(setSize, (e: Error) => setTrouble(e.message)), [])
 
   useEffect(() => {
     if (!word) return
     let gone = false
     setBusy(true)
     askPhrases(market, word)
-      .then(phrases => {
+      .then(({ phrases }) => {
         if (gone) return
         setAnswer({ key: `${market}/${word}`, phrases })
         setTrouble(undefined)
@@ -166,7 +167,7 @@ export function ResearchRoom() {
           </aside>
         </div>
       </main>
-      <Sill figures={[{ name: 'Kept', value: answer ? `${kept.length} of ${answer.phrases.length}` : String(kept.length) }, { name: 'Placed', value: String(kept.filter(k => k.place).length) }, { name: 'Market', value: markets.find(m => m.id === market)?.name ?? '' }, { name: 'Simulated', value: '20,800 titles in 400 niches' }]} asks={trouble ?? (busy ? 'asking …' : kept.length && !kept.some(k => k.place === 'headline') ? 'No phrase heads the title yet' : undefined)} />
+      <Sill figures={[{ name: 'Kept', value: answer ? `${kept.length} of ${answer.phrases.length}` : String(kept.length) }, { name: 'Placed', value: String(kept.filter(k => k.place).length) }, { name: 'Market', value: markets.find(m => m.id === market)?.name ?? '' }, ...(size ? [{ name: 'Simulated', value: `${size.titles.toLocaleString('en')} titles in ${size.niches} niches` }] : [])]} asks={trouble ?? (busy ? 'asking …' : kept.length && !kept.some(k => k.place === 'headline') ? 'No phrase heads the title yet' : undefined)} />
     </>
   )
 }

@@ -14,5 +14,6 @@ async function ask<T>(path: string): Promise<T> {
   return body
 }
 
-export const askPhrases = async (market: string, word: string): Promise<PhraseFigures[]> => (await ask<{ phrases: PhraseFigures[] }>(`/api/market/phrases?market=${market}&word=${encodeURIComponent(word)}`)).phrases
+/** Related phrases, and how large the marketplace is that they were measured in. */
+export const askPhrases = async (market: string, word: string): Promise<{ phrases: PhraseFigures[]; titles: number; niches: number }> => ask(`/api/market/phrases?market=${market}&word=${encodeURIComponent(word)}`)
 export const askTitles = async (market: string, phrase: string): Promise<{ titles: ShownTitle[]; figures?: PhraseFigures }> => ask(`/api/market/titles?market=${market}&phrase=${encodeURIComponent(phrase)}`)

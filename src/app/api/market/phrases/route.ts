@@ -1,4 +1,4 @@
-import { isMarket, prepare, relatedPhrases } from '@/core/market'
+import { isMarket, prepare, relatedPhrases, world } from '@/core/market'
 
 // The marketplace is made when the first question loads this module; the room asks an empty one as it opens.
 prepare()
@@ -10,5 +10,5 @@ export function GET(request: Request): Response {
   if (!isMarket(market)) return Response.json({ error: 'There is no such market.' }, { status: 400 })
   const start = performance.now()
   const phrases = relatedPhrases(word, market)
-  return Response.json({ phrases }, { headers: { 'Server-Timing': `market;dur=${(performance.now() - start).toFixed(1)}` } })
+  return Response.json({ phrases, titles: world().titles.length, niches: world().niches.length }, { headers: { 'Server-Timing': `market;dur=${(performance.now() - start).toFixed(1)}` } })
 }
