@@ -1,4 +1,5 @@
 import type { Library } from '@/core/archive'
+import type { Progress } from '@/core/trade'
 import { getBook, putBook } from './books'
 import { db } from './db'
 import { guarded } from './trouble'
@@ -28,18 +29,25 @@ export async function compareLibrary(l: Library): Promise<{ fresh: string[]; rep
   }
 }
 
-/** Puts a backup's books, listings, packages and settings into the library. Books that the backup does not have stay. */
-export async function restoreLibrary(l: Library): Promise<void> {
+/**
+ * Puts a backup's books, listings, packages and settings into the library. Books that the backup does not have stay.
+ * All or nothing: where `ticker` throws Cancelled, the library is as it was.
+ */
+export async function restoreLibrary(l: Library, ticker?: (p: Progress) => void): Promise<void> {
   await guarded(() => db.transaction('rw', db.tables, async () => {
-    for (const b of l.books) {
+    for (const [i, b] of l.books.entries()) {
+      ticker?.({ stage: 'Putting it back', done: i, of: l.books.length + 1 })
       const { id } = b.project.book
       await putBook(b.project)
       await db.books.update(id, { added: b.added })
       await db.changes.where('book').equals(id).delete()
       await db.listings.where('book').equals(id).delete()
     }
+    ticker?.({ stage: 'Putting it back', done: l.books.length, of: l.books.length + 1 })
     await db.listings.bulkPut(l.listings)
     await db.blobs.bulkPut([...l.packages].map(([hash, bytes]) => ({ hash, bytes: Uint8Array.from(bytes), added: Date.now() })))
     await db.settings.bulkPut(l.settings)
+    // The last moment to think better of it.
+    ticker?.({ stage: 'Putting it back', done: l.books.length + 1, of: l.books.length + 1 })
   }))
 }

@@ -4,6 +4,7 @@ import { App, Button, Tooltip } from 'antd'
 import Link from 'next/link'
 import { useEffect, useState, useSyncExternalStore } from 'react'
 import { docWords } from '@/core/book'
+import { Cancelled } from '@/core/trade'
 import { redo, undo } from '@/data/changes'
 import { onTrouble, storageTrouble } from '@/data/trouble'
 import { takeOver } from '@/data/writer'
@@ -46,8 +47,8 @@ export function BookTop({ bookId, view, stage }: { bookId: string; view: OpenBoo
     const look = async (): Promise<void> => {
       for (const e of book.editions) {
         if (gone || e.id === edition?.id) continue
-        const found = await press().findings(bookId, e.id, e.outlets[0] ?? 'ostrevane').then(f => f.some(x => x.severity === 'stop'), () => true)
-        if (!gone) setStops(s => ({ ...s, [e.id]: found }))
+        const found = await press().findings(bookId, e.id, e.outlets[0] ?? 'ostrevane').then(f => f.some(x => x.severity === 'stop'), (x: Error) => (x instanceof Cancelled ? undefined : true))
+        if (!gone && found !== undefined) setStops(s => ({ ...s, [e.id]: found }))
       }
     }
     const timer = setTimeout(() => void look(), 900)
@@ -85,6 +86,12 @@ export function BookTop({ bookId, view, stage }: { bookId: string; view: OpenBoo
         <p className="band" role="status">
           This book is open in another window, which writes it. This one follows along.
           <Button size="small" onClick={() => takeOver(bookId)}>Write here instead</Button>
+        </p>
+      )}
+      {view.stopped && (
+        <p className="band" role="status">
+          The press was stopped: pages and figures are not those of the newest state.
+          <Button size="small" onClick={view.again}>Let it go on</Button>
         </p>
       )}
       {storage && <p className="band stop" role="alert">{storage === 'full' ? 'The browser’s storage is full: the last change is not saved. Make room (an export and removal of old books helps), then change it again.' : 'The browser could not write the last change. It is not saved; try it again.'}</p>}

@@ -24,6 +24,10 @@ function useTone(): Tone {
   return tone === 'system' ? machine : tone
 }
 
+const never = (): (() => void) => () => undefined
+/** False on the server and while the page comes alive: until then nobody knows which tone the author likes. */
+const useAlive = (): boolean => useSyncExternalStore(never, () => true, () => false)
+
 const icon = (d: string): ReactNode => (
   <svg width="22" height="22" viewBox="0 0 24 24" fill="none" stroke="currentColor" strokeWidth="1.5" strokeLinejoin="round" strokeLinecap="round" aria-hidden>
     <path d={d} />
@@ -46,13 +50,14 @@ const foot = [
 export function Frame({ children }: { children: ReactNode }) {
   const path = usePathname()
   const tone = useTone()
+  const alive = useAlive()
   const { desk } = usePreferences()
   return (
     <AntdRegistry>
       <ConfigProvider theme={antTheme(tone)}>
         <App>
           <a className="skip" href="#room">To the room</a>
-          <div className="frame" style={{ ...toneVariables(tone), ...deskVariables(desk, tone), background: 'var(--paper)', color: 'var(--ink)' }} data-tone={tone}>
+          <div className="frame" style={{ ...toneVariables(tone), ...deskVariables(desk, tone), background: 'var(--paper)', color: 'var(--ink)', ...(alive ? {} : { visibility: 'hidden' }) }} data-tone={tone}>
             <nav className="rail" aria-label="Rooms">
               <div className="sign">
                 <svg width="30" height="30" viewBox="0 0 32 32" aria-label="Porchlight" role="img">
@@ -71,7 +76,7 @@ export function Frame({ children }: { children: ReactNode }) {
                 </button>
               </div>
             </nav>
-            {children}
+            {alive && children}
           </div>
           <Shortcuts />
           <Offline />

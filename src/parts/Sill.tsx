@@ -1,7 +1,9 @@
 'use client'
 import { Popover } from 'antd'
+import { useSyncExternalStore } from 'react'
 import { formatLength, formatMoney, inUnit } from '@/core/trade'
 import type { Figures } from '@/workers/press.worker'
+import { type AtWork, onPressAtWork, pressAtWork, stopPress } from '@/workers/client'
 import { preferences } from './preferences'
 
 /** One figure of the sill: a name and its value. */
@@ -16,6 +18,7 @@ export interface SillFigure {
 
 /** The strip of live figures along the foot, and what now wants the author. */
 export function Sill({ figures, asks }: { figures: SillFigure[]; asks?: React.ReactNode }) {
+  const working = useSyncExternalStore(onPressAtWork, pressAtWork, () => undefined)
   return (
     <footer className="sill" aria-label="Sill">
       {figures.map(f => {
@@ -32,8 +35,22 @@ export function Sill({ figures, asks }: { figures: SillFigure[]; asks?: React.Re
           </Popover>
         ) : <span className="figure" key={f.name}>{body}</span>
       })}
-      {asks && <span className="asks">{asks}</span>}
+      {working ? <Working at={working} /> : asks && <span className="asks">{asks}</span>}
     </footer>
+  )
+}
+
+/** The press at work for longer than a moment: what it does, how far it is, and a way to stop it. */
+function Working({ at }: { at: AtWork }) {
+  const percent = at.progress && Math.floor((at.progress.done / Math.max(1, at.progress.of)) * 100)
+  const stage = at.progress?.stage ?? 'At work'
+  return (
+    <span className="asks working" role="status">
+      {stage}
+      <progress max={100} value={percent} aria-label={stage} />
+      <b>{percent === undefined ? '' : `${percent} %`}</b>
+      <button type="button" onClick={stopPress}>Stop</button>
+    </span>
   )
 }
 

@@ -3,7 +3,7 @@ import { useLiveQuery } from 'dexie-react-hooks'
 import { useEffect, useMemo, useState } from 'react'
 import type { Book, Edition } from '@/core/book'
 import { type Difference, drift, foldListing, type ListingEvent, type ListingState, type ListingStatus } from '@/core/outlets'
-import { formatMoney } from '@/core/trade'
+import { Cancelled, formatMoney } from '@/core/trade'
 import { showLength } from '@/parts/lengths'
 import { readClock } from '@/data/clock'
 import { listingsOf, pairKey } from '@/data/listings'
@@ -22,10 +22,11 @@ export interface Pair {
 }
 
 /** All pairs of a book. `version`: the state of the book the press last answered for. */
-export function usePairs(book: Book | undefined, version: number): { pairs: Pair[]; now: number } {
+export function usePairs(book: Book | undefined, version: number): { pairs: Pair[]; now: number; trouble?: string } {
   const records = useLiveQuery(() => (book ? listingsOf(book.id) : []), [book?.id])
   const now = useLiveQuery(readClock) ?? 0
   const [drifts, setDrifts] = useState<Record<string, Difference[]>>({})
+  const [trouble, setTrouble] = useState<string>()
   const folded = useMemo(() => {
     if (!book || !records) return []
     const events = new Map(records.map(r => [r.key, r.events]))
@@ -45,15 +46,17 @@ export function usePairs(book: Book | undefined, version: number): { pairs: Pair
         const held = p.state.pending?.submission ?? p.state.live.submission
         next[p.key] = drift(held.snapshot, await press().snapshot(book.id, p.edition.id, p.outletId), { length: showLength, money: m => formatMoney(m, 'USD') })
       }
-      if (!gone) setDrifts(next)
+      if (gone) return
+      setDrifts(next)
+      setTrouble(undefined)
     }
-    work().catch(() => undefined)
+    work().catch((e: Error) => !gone && !(e instanceof Cancelled) && setTrouble(`What is on sale could not be held against the book: ${e.message}`))
     return () => {
       gone = true
     }
   }, [folded, version, book])
 
-  return { pairs: folded.map(p => ({ ...p, differences: drifts[p.key] ?? [] })), now }
+  return { pairs: folded.map(p => ({ ...p, differences: drifts[p.key] ?? [] })), now, trouble }
 }
 
 /** A pair's lamp and its word. */

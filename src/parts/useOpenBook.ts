@@ -2,6 +2,7 @@
 import { useLiveQuery } from 'dexie-react-hooks'
 import { useEffect, useRef, useState, useSyncExternalStore } from 'react'
 import type { Book, Edition } from '@/core/book'
+import { Cancelled } from '@/core/trade'
 import { freshen, type HeldBook, picturesOf } from '@/data/books'
 import { steps } from '@/data/changes'
 import { type Hold, hold, holdOf, onHold } from '@/data/writer'
@@ -23,6 +24,9 @@ export interface OpenBook {
   /** The press is at work on a newer state. */
   settling: boolean
   trouble?: string
+  /** The author stopped the press before it was done; `again` lets it go on. */
+  stopped: boolean
+  again: () => void
   missing: boolean
   undo?: string
   redo?: string
@@ -73,6 +77,8 @@ export function useOpenBook(bookId: string, withLeaves = false, kind: 'any' | 'p
   const [shown, setShown] = useState<{ key: string; leaves?: Leaves; figures: Figures; was?: Figures; version: number }>()
   const [settling, setSettling] = useState(true)
   const [trouble, setTrouble] = useState<string>()
+  const [stopped, setStopped] = useState(false)
+  const [round, setRound] = useState(0)
   const latest = useRef(0)
 
   useEffect(() => {
@@ -84,6 +90,7 @@ export function useOpenBook(bookId: string, withLeaves = false, kind: 'any' | 'p
   useEffect(() => {
     if (!stored || !edition) return
     const turn = ++latest.current
+    setStopped(false)
     const late = setTimeout(() => setSettling(true), 120)
     const work = async (): Promise<void> => {
       const start = performance.now()
@@ -100,13 +107,17 @@ export function useOpenBook(bookId: string, withLeaves = false, kind: 'any' | 'p
       setShown(s => ({ key, leaves, figures, was: s?.key === key ? s.figures : before?.figures, version: turn }))
       setTrouble(undefined)
     }
-    work().catch((e: Error) => turn === latest.current && setTrouble(e.message)).finally(() => {
+    work().catch((e: Error) => {
+      if (turn !== latest.current) return
+      if (e instanceof Cancelled) setStopped(true)
+      else setTrouble(e.message)
+    }).finally(() => {
       clearTimeout(late)
       if (turn === latest.current) setSettling(false)
     })
     return () => clearTimeout(late)
-  }, [stored, bookId, withLeaves, edition?.id, outletId])
+  }, [stored, bookId, withLeaves, edition?.id, outletId, round])
 
   const own = shown?.key === key ? shown : undefined
-  return { book, revs: heldBooks.get(bookId)?.revs, edition, outletId, leaves: own?.leaves, figures: own?.figures ?? lastShown.get(key)?.figures, was: own?.was, version: own?.version ?? 0, settling, trouble, missing: stored === null, undo: history?.undo, redo: history?.redo, hold: state }
+  return { book, revs: heldBooks.get(bookId)?.revs, edition, outletId, leaves: own?.leaves, figures: own?.figures ?? lastShown.get(key)?.figures, was: own?.was, version: own?.version ?? 0, settling, trouble, stopped, again: () => setRound(r => r + 1), missing: stored === null, undo: history?.undo, redo: history?.redo, hold: state }
 }

@@ -1,30 +1,102 @@
 import * as Comlink from 'comlink'
 import type { Book, Section } from '@/core/book'
+import { Cancelled, type Progress } from '@/core/trade'
 import type { PressApi } from './press.worker'
 
 export type PressClient = Comlink.Remote<PressApi>
 
+/** The press at work for longer than a moment: how far it has come, as far as it says so. */
+export interface AtWork {
+  progress?: Progress
+}
+
+/** Work that ends sooner is not worth a word. */
+const A_MOMENT = 450
+/** Work whose room shows how far it is, with its own way to stop it. */
+const shownByRooms = new Set(['pack'])
+
+let worker: Worker | undefined
 let client: PressClient | undefined
+/** What the press already has of each book. */
+const sent = new Map<string, { sections: Map<string, Section>; pictures: Set<string> }>()
+/** Calls that wait for an answer, by the way to refuse them. */
+const waiting = new Set<(e: Error) => void>()
+/** How many of them the sill speaks of. */
+let spoken = 0
+let timer: ReturnType<typeof setTimeout> | undefined
+let latest: Progress | undefined
+let atWork: AtWork | undefined
+const listeners = new Set<() => void>()
 
 /** The press worker, started when first asked for. */
 export function press(): PressClient {
   if (!client) {
     performance.mark('porchlight worker')
-    client = Comlink.wrap<PressApi>(new Worker(new URL('./press.worker.ts', import.meta.url), { type: 'module' }))
-    void client.warm()
+    worker = new Worker(new URL('./press.worker.ts', import.meta.url), { type: 'module' })
+    const remote = Comlink.wrap<PressApi>(worker)
+    client = new Proxy(remote, { get: (r, name) => (typeof name === 'string' ? (...args: unknown[]) => awaited((r[name as keyof PressClient] as (...a: unknown[]) => Promise<unknown>)(...args), !shownByRooms.has(name)) : Reflect.get(r, name)) })
+    void remote.tellTo(Comlink.proxy(hear))
+    void remote.warm()
   }
   return client
 }
 
-/** What the press already has of each book. */
-const sent = new Map<string, { sections: Map<string, Section>; pictures: Set<string> }>()
+/** Stops whatever the press is doing: its worker ends, calls that wait are refused as Cancelled, the next call starts another. */
+export function stopPress(): void {
+  worker?.terminate()
+  worker = client = undefined
+  sent.clear()
+  const refused = [...waiting]
+  waiting.clear()
+  spoken = 0
+  settle()
+  for (const refuse of refused) refuse(new Cancelled())
+}
+
+export const pressAtWork = (): AtWork | undefined => atWork
+export function onPressAtWork(l: () => void): () => void {
+  listeners.add(l)
+  return () => listeners.delete(l)
+}
+
+/** An answer of the press, or a refusal when it is stopped: an ended worker answers no more. */
+function awaited<T>(call: Promise<T>, aloud: boolean): Promise<T> {
+  return new Promise((resolve, reject) => {
+    if (aloud && spoken++ === 0) timer = setTimeout(() => show({ progress: latest }), A_MOMENT)
+    waiting.add(reject)
+    const done = (): void => {
+      if (waiting.delete(reject) && aloud && --spoken === 0) settle()
+    }
+    call.then(v => { done(); resolve(v) }, (e: Error) => { done(); reject(e) })
+  })
+}
+
+function hear(progress: Progress): void {
+  latest = progress
+  if (atWork) show({ progress })
+}
+
+function settle(): void {
+  clearTimeout(timer)
+  latest = undefined
+  show(undefined)
+}
+
+function show(next: AtWork | undefined): void {
+  if (next === atWork) return
+  atWork = next
+  listeners.forEach(l => l())
+}
 
 /** Gives the press a book, or what is new of it: sections are told apart by identity. `pictures` is asked for bytes it has not seen. */
 export async function openAtPress(book: Book, pictures: (ids: string[]) => Promise<Map<string, Uint8Array>>): Promise<void> {
   const known = sent.get(book.id) ?? { sections: new Map<string, Section>(), pictures: new Set<string>() }
   const { sections, ...head } = book
   const wanted = book.assets.map(a => a.id).filter(id => !known.pictures.has(id))
+  const at = worker
   const bytes = wanted.length ? await pictures(wanted) : new Map<string, Uint8Array>()
+  // Stopped meanwhile: the next worker knows nothing of it.
+  if (at !== worker && at) return openAtPress(book, pictures)
   const fresh = sections.filter(s => known.sections.get(s.id) !== s)
   sent.set(book.id, { sections: new Map(sections.map(s => [s.id, s])), pictures: new Set([...known.pictures, ...bytes.keys()]) })
   await press().open({ head, order: sections.map(s => s.id), sections: fresh, pictures: bytes })

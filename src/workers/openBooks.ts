@@ -4,6 +4,7 @@ import { lampOverTide, rows } from '@/core/cover'
 import { profileOf, shippedProfiles } from '@/core/outlets'
 import { type InteriorStyle, Setter, shippedStyles, withChanges } from '@/core/pages'
 import type { OutletProfile } from '@/core/trade'
+import { tell } from './telling'
 import { FontShelf, shippedFonts } from '@/core/type'
 
 /** A change of a book as the page sends it: its record, the order of its sections, those sections and pictures that are new. */
@@ -91,7 +92,7 @@ export function chainOf(bookId: string, editionId: string, outletId?: string): G
   const at = outletId ?? e.outlets[0] ?? 'ostrevane'
   const key = `${editionId}/${at}`
   let chain = b.chains.get(key)
-  if (!chain) b.chains.set(key, (chain = printChain(inputsOf(b, e, at), setter, shelf)))
+  if (!chain) b.chains.set(key, (chain = printChain(inputsOf(b, e, at), setter, shelf, tell)))
   return chain
 }
 

@@ -10,6 +10,7 @@ import { ebookMoney, leastEbookPrice, type ListingSnapshot, type Submission } fr
 import type { InteriorStyle } from '@/core/pages'
 import { bindingRules, Fault, insideMargin, type OutletProfile, printRules, type Progress, pts, roundPages } from '@/core/trade'
 import { draw } from './draw'
+import { tell, tellTo } from './telling'
 import { bookOf, type BookUpdate, chainOf, closeBook, designOf, openBook, outlet, shelf, useProfiles } from './openBooks'
 import { coverOf, epubOf, findingsOf, makePackage, snapshotOf } from './package'
 
@@ -82,6 +83,11 @@ export interface CoverView {
 }
 
 const api = {
+  /** Who hears how far long work has come. */
+  tellTo(report: (p: Progress) => void): void {
+    tellTo(report)
+  },
+
   /** Outlets of the author's own. */
   setProfiles(own: OutletProfile[]): void {
     useProfiles(own)
@@ -97,19 +103,19 @@ const api = {
   },
 
   readLibrary(bytes: Uint8Array): Library {
-    return plainly(() => readLibrary(bytes))
+    return plainly(() => readLibrary(bytes, tell))
   },
 
   writeLibrary(l: Library): Uint8Array {
-    const bytes = plainly(() => writeLibrary(l))
+    const bytes = plainly(() => writeLibrary(l, tell))
     return Comlink.transfer(bytes, [bytes.buffer])
   },
 
   /** A manuscript or a project file, whichever it is. */
   readFile(name: string, bytes: Uint8Array): Pick<Understood, 'book' | 'pictures' | 'dropped' | 'cleaned' | 'isbn'> & { project: boolean } {
     return plainly(() => {
-      if (!isProject(bytes)) return { ...readManuscript(name, bytes), project: false }
-      return { ...readProject(bytes), dropped: [], cleaned: [], project: true }
+      if (!isProject(bytes)) return { ...readManuscript(name, bytes, undefined, tell), project: false }
+      return { ...readProject(bytes, tell), dropped: [], cleaned: [], project: true }
     })
   },
 

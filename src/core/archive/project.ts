@@ -1,7 +1,7 @@
 import { strToU8, type Zippable, zipSync } from 'fflate'
 import { type Book, hashOf, schema } from '../book'
 import { readZip, type ZipLimits } from '../intake'
-import { Fault } from '../trade'
+import { Fault, type Report } from '../trade'
 import { migrate, type Migration } from './migrate'
 
 /** The open project file: a ZIP of JSON and pictures (docs/formats.md). Version 1 is the first. */
@@ -40,8 +40,8 @@ export function isProject(bytes: Uint8Array): boolean {
 }
 
 /** Reads a project of this or an earlier version. Every document is held against the schema, every picture against its hash. */
-export function readProject(bytes: Uint8Array): Project {
-  const files = readZip(bytes, () => true, limits)
+export function readProject(bytes: Uint8Array, report?: Report): Project {
+  const files = readZip(bytes, () => true, limits, report)
   const text = (name: string): unknown => {
     const b = files.get(name)
     if (!b) throw new Fault('damaged', `This project is damaged: “${name}” is missing.`)

@@ -4,7 +4,7 @@ import { check, type Finding } from '../check'
 import { type Cover, type CoverDesign, drawCover, type Flat, flatFor, sheetSize } from '../cover'
 import { printMoney, type PrintMoney } from '../outlets'
 import { type Interior, type InteriorStyle, type Setter, settleInterior, withPlan } from '../pages'
-import { bindingRules, insideMargin, type OutletProfile, parseTrim, Fault, printRules, type PrintSpec, pts, roundPages, spineThickness } from '../trade'
+import { bindingRules, insideMargin, type OutletProfile, parseTrim, Fault, printRules, type PrintSpec, pts, roundPages, spineThickness, type Ticker } from '../trade'
 import type { FontShelf } from '../type'
 import { createGraph, type Graph } from './graph'
 
@@ -38,8 +38,8 @@ export interface PrintChain {
 
 export type PrintInputs = Pick<PrintChain, 'book' | 'style' | 'profile' | 'others' | 'spec' | 'isbn' | 'price' | 'design' | 'coverPages'>
 
-/** The graph for an edition at an outlet. `setter` and `shelf` are shared, so that what is set once serves all outlets. */
-export function printChain(inputs: PrintInputs, setter: Setter, shelf: FontShelf): Graph<PrintChain> {
+/** The graph for an edition at an outlet. `setter` and `shelf` are shared, so that what is set once serves all outlets; `ticker` hears of the setting. */
+export function printChain(inputs: PrintInputs, setter: Setter, shelf: FontShelf, ticker?: Ticker): Graph<PrintChain> {
   return createGraph<PrintChain>(inputs, {
     interior: async get => {
       const [book, style, profile, spec, isbn] = [await get('book'), await get('style'), await get('profile'), await get('spec'), await get('isbn')]
@@ -48,7 +48,7 @@ export function printChain(inputs: PrintInputs, setter: Setter, shelf: FontShelf
       const printers = [profile, ...(await get('others'))].filter(p => p.print?.bindings.some(b => b.kind === spec.binding))
       const planned = book.plan ? plannedPages(book.plan) : 0
       const asked = (pages: number): number => Math.max(...printers.map(p => insideMargin(p, spec.binding, roundPages(pages + planned, bindingRules(p, spec.binding).pageMultiple))))
-      const interior = await settleInterior(setter, book, style, { width: trim.width, height: trim.height, isbn }, asked)
+      const interior = await settleInterior(setter, book, style, { width: trim.width, height: trim.height, isbn }, asked, ticker)
       return book.plan ? withPlan(interior, book, book.plan, asked(interior.pages.length), Math.max(...printers.map(p => pts(printRules(p).safe))), shelf) : interior
     },
     pages: async get => roundPages((await get('interior')).pages.length, bindingRules(await get('profile'), (await get('spec')).binding).pageMultiple),

@@ -1,14 +1,14 @@
 import type { Align, CellJson, FootnoteJson, HardBreakJson, InlineJson, MarkJson, ParagraphJson, RowJson, TextJson } from '../book'
 import { inlineText } from '../book'
-import { Fault } from '../trade'
+import { Fault, type Report } from '../trade'
 import { DropCounter, type RawBlock, type RawManuscript, type RawPara } from './raw'
 import { readStyles, type RunProps, type StyleSheet } from './docxStyles'
 import { child, elements, find, parseXml, type XmlElement } from './xml'
 import { readZip } from './zip'
 
 /** Reads a .docx: text with its formatting, structure facts with inheritance, notes, lists, tables, pictures, links; tracked changes as accepted. */
-export function readDocx(bytes: Uint8Array): RawManuscript {
-  const parts = readZip(bytes, n => /\.(xml|rels)$/.test(n) || n.includes('/media/'))
+export function readDocx(bytes: Uint8Array, report?: Report): RawManuscript {
+  const parts = readZip(bytes, n => /\.(xml|rels)$/.test(n) || n.includes('/media/'), undefined, report)
   const rels0 = parts.get('_rels/.rels')
   let main = 'word/document.xml'
   if (rels0) {
@@ -30,9 +30,9 @@ export function readDocx(bytes: Uint8Array): RawManuscript {
   const reader = new DocxReader(readStyles(part('styles.xml')), readNumbering(part('numbering.xml')), relations, folder, parts)
   reader.notes('footnote', part('footnotes.xml'))
   reader.notes('endnote', part('endnotes.xml'))
-  const body = find(parseXml(doc, 'its text'), 'w:body')
+  const body = find(parseXml(doc, 'its text', report), 'w:body')
   if (!body) throw new Fault('damaged', 'This document is damaged: it has no body.')
-  const blocks = reader.blocks(body)
+  const blocks = reader.blocks(body, report)
   const core = parts.get('docProps/core.xml')
   const meta: RawManuscript['meta'] = {}
   if (core) {
@@ -111,9 +111,11 @@ class DocxReader {
     this.newPage = false
   }
 
-  blocks(parent: XmlElement): RawBlock[] {
+  blocks(parent: XmlElement, report?: Report): RawBlock[] {
     const out: RawBlock[] = []
-    for (const e of elements(parent)) {
+    const all = elements(parent)
+    for (const [i, e] of all.entries()) {
+      report?.({ stage: 'Understanding', done: i, of: all.length })
       switch (e.name) {
         case 'w:p':
           this.paragraph(e, out)

@@ -1,5 +1,5 @@
 import { SaxesParser } from 'saxes'
-import { Fault } from '../trade'
+import { Fault, type Report } from '../trade'
 
 /** An element with its children in order. Names keep their customary prefix ("w:p"). */
 export interface XmlElement {
@@ -11,6 +11,8 @@ export interface XmlElement {
 const MOST_DEPTH = 400
 /** A text part of half a million words is about 30 MB; what is larger is not a book. */
 const MOST_XML = 48e6
+/** Characters parsed between two reports. */
+const STEP = 1 << 18
 
 /** The prefixes that this reader speaks of, by namespace; documents may use others. */
 const prefixes: Record<string, string> = {
@@ -25,7 +27,7 @@ const prefixes: Record<string, string> = {
 }
 
 /** Parses XML into a tree. Documents that declare entities or types are refused: nothing a word processor writes needs them. */
-export function parseXml(bytes: Uint8Array, what: string): XmlElement {
+export function parseXml(bytes: Uint8Array, what: string, report?: Report): XmlElement {
   if (bytes.length > MOST_XML) throw new Fault('too-large', `This file is larger than any book: ${what} takes ${Math.round(bytes.length / 1e6)} MB.`)
   const text = decodeXml(bytes)
   const root: XmlElement = { name: '', attrs: {}, children: [] }
@@ -62,7 +64,11 @@ export function parseXml(bytes: Uint8Array, what: string): XmlElement {
     return p ? p + name.slice(i) : name
   }
   try {
-    parser.write(text).close()
+    for (let i = 0; i < text.length; i += STEP) {
+      parser.write(text.slice(i, i + STEP))
+      report?.({ stage: 'Reading', done: i, of: text.length })
+    }
+    parser.close()
   } catch (e) {
     if (e instanceof Fault) throw e
     throw new Fault('damaged', `This file is damaged: ${what} is not well-formed.`)

@@ -1,5 +1,5 @@
 import { Unzip, UnzipInflate } from 'fflate'
-import { Fault, joinBytes } from '../trade'
+import { Fault, joinBytes, type Report } from '../trade'
 
 /** Limits for archives from outside: an archive must not be able to fill memory or time. */
 export interface ZipLimits {
@@ -19,7 +19,7 @@ const RATIO_FROM = 8e6
  * Reads the entries of a ZIP that `wanted` names. Streams: an entry is counted while it inflates, so a false size in its
  * header does not help it. Throws a Fault for damaged, encrypted or harmful archives.
  */
-export function readZip(bytes: Uint8Array, wanted: (name: string) => boolean, limits: ZipLimits = manuscriptLimits): Map<string, Uint8Array> {
+export function readZip(bytes: Uint8Array, wanted: (name: string) => boolean, limits: ZipLimits = manuscriptLimits, report?: Report): Map<string, Uint8Array> {
   if (bytes.length < 22 || bytes[0] !== 0x50 || bytes[1] !== 0x4b) throw new Fault('damaged', 'This file is damaged: it is no ZIP archive inside.')
   if (bytes[6]! & 1) throw new Fault('encrypted', 'This file is protected with a password. Save it without one and bring it in again.')
   const out = new Map<string, Uint8Array>()
@@ -49,7 +49,10 @@ export function readZip(bytes: Uint8Array, wanted: (name: string) => boolean, li
   try {
     // Small pushes keep what is inflated at once small, too.
     const STEP = 1 << 16
-    for (let i = 0; i < bytes.length; i += STEP) unzip.push(bytes.subarray(i, Math.min(i + STEP, bytes.length)), i + STEP >= bytes.length)
+    for (let i = 0; i < bytes.length; i += STEP) {
+      unzip.push(bytes.subarray(i, Math.min(i + STEP, bytes.length)), i + STEP >= bytes.length)
+      report?.({ stage: 'Unpacking', done: i, of: bytes.length })
+    }
   } catch (e) {
     if (fault) throw fault
     if (e instanceof Fault) throw e

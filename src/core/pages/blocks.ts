@@ -9,14 +9,15 @@ import { addTable } from './tables'
 import { textItems } from './textItems'
 
 /** Turns a section's document into items on the grid. `opens`: the first paragraph opens a chapter. `apart`: a dedication or epigraph, set in italic, centred. */
-export function flowItems(doc: DocJson, ctx: BlockContext, opens: boolean, apart = false): FlowItem[] {
+export function flowItems(doc: DocJson, ctx: BlockContext, opens: boolean, apart = false, done?: (blocks: number) => void): FlowItem[] {
   const out: FlowItem[] = []
   let noteNumber = 0
   const notes: NoteCounter = { next: () => String(++noteNumber) }
   const setting: Setting = { base: apart ? ctx.bases.apart : ctx.bases.body, left: 0, right: 0, flush: opens || apart, ...(apart ? { align: 'center' as const } : {}) }
   let lead = opens ? ctx.style.openings.leadIn : 0
   let breakBefore = false
-  for (const block of doc.content) {
+  for (const [i, block] of doc.content.entries()) {
+    done?.(i)
     const from = out.length
     if (block.type === 'page_break') {
       breakBefore = true

@@ -68,14 +68,19 @@ export class Setter {
     const front = chosen.filter(s => s.part === 'front')
     const rest = chosen.filter(s => s.part !== 'front')
     let at = 0
-    for (const [i, s] of chosen.entries()) {
+    const blocks = chosen.reduce((n, s) => n + s.doc.content.length, 0)
+    let doneBlocks = 0
+    // Inside a section the ticker only hears: the section is set in one breath, a wish to stop is met after it.
+    const within = ticker && ((n: number): void => void Promise.resolve(ticker({ stage: 'Setting pages', done: doneBlocks + n, of: blocks })).catch(() => undefined))
+    for (const s of chosen) {
       if (s === rest[0] && at % 2 === 1) at++
       if (this.opensOnRecto(s, style) && at % 2 === 1) at++
       const side = at % 2 === 0 ? 'recto' : 'verso'
-      const done = s.made ? this.setMade(book, s, names.get(s.id)!, ctx, spec.isbn, side, []) : this.setText(s, names.get(s.id)!, ctx, side, key)
+      const done = s.made ? this.setMade(book, s, names.get(s.id)!, ctx, spec.isbn, side, []) : this.setText(s, names.get(s.id)!, ctx, side, key, within)
       set.set(s.id, done)
       at += done.pages.length
-      await ticker?.({ stage: 'Setting pages', done: i + 1, of: chosen.length })
+      doneBlocks += s.doc.content.length
+      await ticker?.({ stage: 'Setting pages', done: doneBlocks, of: blocks })
     }
     let frontPages = pagesOf(front, 0)
     if (rest.length && frontPages % 2 === 1) frontPages++
@@ -139,7 +144,7 @@ export class Setter {
     return style.openings.recto
   }
 
-  private setText(s: Section, label: SectionLabel, ctx: Omit<BlockContext, 'section' | 'missing'>, side: 'recto' | 'verso', key: string): SetSection {
+  private setText(s: Section, label: SectionLabel, ctx: Omit<BlockContext, 'section' | 'missing'>, side: 'recto' | 'verso', key: string, within?: (blocks: number) => void): SetSection {
     const full = `${key}|${side}|${s.id}|${s.role}|${label.numberWords}|${label.title}|${s.subtitle}`
     let byKey = this.sections.get(s.doc)
     if (!byKey) this.sections.set(s.doc, (byKey = new Map()))
@@ -148,7 +153,7 @@ export class Setter {
       // A few settings of a document are kept (sides, styles being compared), not every one there ever was.
       if (byKey.size > 5) byKey.delete(byKey.keys().next().value!)
       const quiet = s.role === 'dedication' || s.role === 'epigraph' || s.role === 'copyright'
-      byKey.set(full, (done = setSection(s, quiet ? { title: '' } : label, ctx, side)))
+      byKey.set(full, (done = setSection(s, quiet ? { title: '' } : label, ctx, side, undefined, within)))
     }
     return done
   }

@@ -33,12 +33,12 @@ export interface SetSection {
   missing: { text: string; block: string }[]
 }
 
-/** Sets a section: its items are made, cut into pages, drawn. `first` is the side that its first page will be. */
-export function setSection(section: Section, label: SectionLabel, ctx: Omit<BlockContext, 'section' | 'missing'>, first: 'recto' | 'verso', items?: FlowItem[]): SetSection {
+/** Sets a section: its items are made, cut into pages, drawn. `first` is the side that its first page will be; `done` hears how many blocks are set. */
+export function setSection(section: Section, label: SectionLabel, ctx: Omit<BlockContext, 'section' | 'missing'>, first: 'recto' | 'verso', items?: FlowItem[], done?: (blocks: number) => void): SetSection {
   const missing: { text: string; block: string }[] = []
   const full: BlockContext = { ...ctx, section: section.id, missing: (text, block) => missing.push({ text, block }) }
   const opens = opening(section, label, full)
-  const flow = [...opens, ...(items ?? flowItems(section.doc, full, opens.length > 0 && !!roles[section.role].headed, section.role === 'dedication' || section.role === 'epigraph'))]
+  const flow = [...opens, ...(items ?? flowItems(section.doc, full, opens.length > 0 && !!roles[section.role].headed, section.role === 'dedication' || section.role === 'epigraph', done))]
   if (!flow.length) return { pages: [], stats: emptyStats(), missing }
   const { pages, unmet } = paginate(flow, { lines: ctx.lines, leading: ctx.style.text.leading, noteRule: NOTE_RULE, first })
   const stats: SetStats = { ...emptyStats(), unmet }

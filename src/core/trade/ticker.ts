@@ -12,6 +12,9 @@ export interface Progress {
  */
 export type Ticker = (progress: Progress) => void | Promise<void>
 
+/** Hears how far work has come that cannot yield, such as a parser's; who no longer wants it ends the worker that does it. */
+export type Report = (progress: Progress) => void
+
 /** Thrown by a ticker when the person who asked no longer wants the answer. */
 export class Cancelled extends Error {
   constructor() {

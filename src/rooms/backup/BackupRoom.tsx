@@ -1,13 +1,14 @@
 'use client'
-import { App, Button, Progress } from 'antd'
+import { App, Button } from 'antd'
 import { useLiveQuery } from 'dexie-react-hooks'
-import { useRef, useState } from 'react'
+import { useRef, useState, useSyncExternalStore } from 'react'
 import type { Library } from '@/core/archive'
+import { Cancelled, type Progress } from '@/core/trade'
 import { collectLibrary, compareLibrary, restoreLibrary } from '@/data/backup'
 import { getBook, listBooks } from '@/data/books'
 import { saveAs } from '@/parts/saveAs'
 import { Sill } from '@/parts/Sill'
-import { press } from '@/workers/client'
+import { onPressAtWork, press, pressAtWork, stopPress } from '@/workers/client'
 import './backup.css'
 
 /** Backup: the whole library out and in, and single books for somebody who helps. */
@@ -17,39 +18,50 @@ export function BackupRoom() {
   const [found, setFound] = useState<{ name: string; library: Library; says: { fresh: string[]; replaced: string[]; kept: string[] } }>()
   const picker = useRef<HTMLInputElement>(null)
   const { message } = App.useApp()
-  // What was stopped may still end in the press: its answer is then thrown away.
-  const turn = useRef(0)
+  const [back, setBack] = useState<Progress>()
+  const atPress = useSyncExternalStore(onPressAtWork, pressAtWork, () => undefined)
+  const unwanted = useRef(false)
 
-  const doing = async (what: string, work: (wanted: () => boolean) => Promise<void>): Promise<void> => {
-    const own = ++turn.current
+  const doing = async (what: string, work: () => Promise<void>): Promise<void> => {
+    unwanted.current = false
     setBusy(what)
     try {
-      await work(() => own === turn.current)
+      await work()
     } catch (e) {
-      if (own === turn.current) message.error((e as Error).message, 8)
+      if (e instanceof Cancelled) message.info('Stopped: nothing was changed.')
+      else message.error((e as Error).message, 8)
     } finally {
-      if (own === turn.current) setBusy(undefined)
+      setBusy(undefined)
+      setBack(undefined)
     }
   }
-  const out = (): Promise<void> => doing('Writing the backup', async wanted => {
+  const out = (): Promise<void> => doing('Writing the backup', async () => {
     const bytes = await press().writeLibrary(await collectLibrary())
-    if (wanted()) saveAs(bytes, `porchlight-library-${new Date().toISOString().slice(0, 10)}.zip`, 'application/zip')
+    saveAs(bytes, `porchlight-library-${new Date().toISOString().slice(0, 10)}.zip`, 'application/zip')
   })
   const one = (id: string): Promise<void> => doing('Writing the book', async () => {
     const stored = await getBook(id)
     if (stored) saveAs(await press().writeProject(stored), `${id}.porchlight`, 'application/zip')
   })
-  const read = (file: File): Promise<void> => doing('Reading the backup', async wanted => {
+  const read = (file: File): Promise<void> => doing('Reading the backup', async () => {
     const library = await press().readLibrary(new Uint8Array(await file.arrayBuffer()))
-    const says = await compareLibrary(library)
-    if (wanted()) setFound({ name: file.name, library, says })
+    setFound({ name: file.name, library, says: await compareLibrary(library) })
   })
   const restore = (): Promise<void> => doing('Putting it back', async () => {
     if (!found) return
-    await restoreLibrary(found.library)
+    await restoreLibrary(found.library, p => {
+      if (unwanted.current) throw new Cancelled()
+      setBack(p)
+    })
     message.success(`${found.library.books.length} books are back as they were.`)
     setFound(undefined)
   })
+  // Reading and writing stop with the press; putting back stops between two books and leaves everything as it was.
+  const stop = (): void => {
+    unwanted.current = true
+    stopPress()
+  }
+  const at = back ?? atPress?.progress
   return (
     <>
       <main id="room" className="room backup">
@@ -68,7 +80,7 @@ export function BackupRoom() {
             <p className="teach">Choose a backup or drop it here. You see what it would do before it does it.</p>
             <p><Button disabled={!!busy} onClick={() => picker.current?.click()}>Choose a backup</Button></p>
             <input ref={picker} type="file" hidden accept=".zip" aria-label="Backup file" onChange={e => { const f = e.target.files?.[0]; if (f) void read(f); e.target.value = '' }} />
-            {busy && <p role="status"><Progress percent={100} status="active" showInfo={false} size="small" style={{ width: 180 }} /> {busy} … {busy !== 'Putting it back' && <Button size="small" type="text" onClick={() => { turn.current++; setBusy(undefined) }}>Stop</Button>}</p>}
+            {busy && <p role="status"><progress max={at?.of} value={at?.done} aria-label={busy} /> {busy} … <Button size="small" type="text" onClick={stop}>Stop</Button></p>}
             {found && (
               <div className="found" role="group" aria-label="What the backup holds">
                 <h3>{found.name}</h3>

@@ -94,12 +94,14 @@ const rank: Record<Finding['severity'], number> = { stop: 0, mend: 1, remark: 2 
 function Place({ bookId, editionId, outletId, leaves, version, finding, count }: { bookId: string; editionId: string; outletId?: string; leaves: Leaves; version: number; finding: Finding; count: number }) {
   const [where, setWhere] = useState<{ page: number; box?: { x: number; y: number; width: number; height: number } }>()
   const [sheet, setSheet] = useState<{ bitmap: ImageBitmap; width: number; height: number; box?: { x: number; y: number; width: number; height: number } }>()
+  const [trouble, setTrouble] = useState<string>()
   const canvas = useRef<HTMLCanvasElement>(null)
   const { place } = finding
   useEffect(() => {
     let gone = false
     const work = async (): Promise<void> => {
       setWhere(undefined)
+      setTrouble(undefined)
       setSheet(undefined)
       if (place.kind === 'page' || place.kind === 'text') {
         const page = place.kind === 'page' ? place.page : await press().pageOf(bookId, editionId, place.section, place.block)
@@ -115,7 +117,7 @@ function Place({ bookId, editionId, outletId, leaves, version, finding, count }:
         if (!gone) setSheet({ bitmap, width, height: flat.height + flat.bleed.top + flat.bleed.bottom, ...(piece ? { box: { x: piece.x + flat.bleed.left, y: piece.y + flat.bleed.top, width: piece.width, height: piece.height } } : {}) })
       }
     }
-    work().catch(() => undefined)
+    work().catch((e: Error) => !gone && setTrouble(e.message))
     return () => {
       gone = true
     }
@@ -144,5 +146,5 @@ function Place({ bookId, editionId, outletId, leaves, version, finding, count }:
     </>
   )
   if (sheet) return <div className="leaf" style={{ width: 390, height: (sheet.height * 390) / sheet.width }}><canvas ref={canvas} role="img" aria-label="Cover" style={{ width: '100%', height: '100%' }} />{caret(sheet.box, 390 / sheet.width)}</div>
-  return <p className="nowhere">{place.kind === 'data' ? 'This one is in the data, not on a page.' : place.kind === 'edition' ? 'This one concerns the whole edition.' : ''}</p>
+  return <p className="nowhere">{trouble ? `The place could not be drawn: ${trouble}` : place.kind === 'data' ? 'This one is in the data, not on a page.' : place.kind === 'edition' ? 'This one concerns the whole edition.' : ''}</p>
 }

@@ -5,6 +5,7 @@ import { useRouter } from 'next/navigation'
 import { useEffect, useMemo, useRef, useState, useSyncExternalStore } from 'react'
 import { type Book, plainEditions } from '@/core/book'
 import { freshBookId, putBook } from '@/data/books'
+import { Cancelled } from '@/core/trade'
 import { PageCanvas } from '@/parts/PageCanvas'
 import { Sill } from '@/parts/Sill'
 import { openAtPress, press } from '@/workers/client'
@@ -20,6 +21,7 @@ export function IntakeRoom() {
   const [at, setAt] = useState(0)
   const [shown, setShown] = useState<{ leaves: Leaves; version: number; page: number }>()
   const [trouble, setTrouble] = useState<string>()
+  const [stopped, setStopped] = useState(false)
   const [busy, setBusy] = useState(false)
   const list = useRef<HTMLOListElement>(null)
   const router = useRouter()
@@ -36,7 +38,7 @@ export function IntakeRoom() {
 
   // The page beside: where the chosen section begins, or where it now runs on.
   useEffect(() => {
-    if (!book || !held || !current) return
+    if (!book || !held || !current || stopped) return
     let gone = false
     const work = async (): Promise<void> => {
       await openAtPress(book, async () => held.read.pictures)
@@ -46,11 +48,15 @@ export function IntakeRoom() {
       const page = (await press().pageOf('intake', 'paperback', host.section.id)) ?? 0
       if (!gone) setShown(s => ({ leaves, version: (s?.version ?? 0) + 1, page }))
     }
-    work().catch((e: Error) => !gone && setTrouble(e.message))
+    work().catch((e: Error) => {
+      if (gone) return
+      if (e instanceof Cancelled) setStopped(true)
+      else setTrouble(e.message)
+    })
     return () => {
       gone = true
     }
-  }, [book, held, current, at, struck, sections])
+  }, [book, held, current, at, struck, sections, stopped])
 
   const toggle = (i: number): void => {
     const s = sections[i]
@@ -137,7 +143,7 @@ export function IntakeRoom() {
             </ol>
           </section>
           <aside>
-            <div className="page">{leaves && page !== undefined ? <PageCanvas bookId="intake" editionId="paperback" index={page} version={version!} width={leaves.width} height={leaves.height} scale={Math.min(0.62, 300 / leaves.width)} label={`Page ${leaves.pages[page]?.label ?? ''}`} /> : <span className="waiting" role="status">{trouble ?? 'setting …'}</span>}</div>
+            <div className="page">{leaves && page !== undefined ? <PageCanvas bookId="intake" editionId="paperback" index={page} version={version!} width={leaves.width} height={leaves.height} scale={Math.min(0.62, 300 / leaves.width)} label={`Page ${leaves.pages[page]?.label ?? ''}`} /> : <span className="waiting" role="status">{trouble ?? (stopped ? <Button size="small" onClick={() => setStopped(false)}>Set the pages</Button> : 'setting …')}</span>}</div>
             <p className="caption">{leaves && page !== undefined ? `page ${leaves.pages[page]?.label ?? ''} of ${leaves.pages.length}` : ''}</p>
             <h2>Left out</h2>
             {lost ? <ul className="dropped">{held.read.dropped.map(d => <li key={d.what}><b>{d.count} ×</b> {d.what}{d.places.length ? <i>{d.places.slice(0, 3).map(p => `“${p.slice(0, 42)}”`).join(', ')}{d.places.length > 3 ? ' …' : ''}</i> : null}</li>)}</ul> : <p className="none">Nothing. Everything in the file stands in the book.</p>}

@@ -26,7 +26,7 @@ const takes = (e: Edition, outletId: string): boolean => {
 export function ListingsRoom({ bookId }: { bookId: string }) {
   const view = useOpenBook(bookId)
   const { book, edition, outletId } = view
-  const { pairs } = usePairs(book, view.version)
+  const { pairs, trouble } = usePairs(book, view.version)
   const [stops, setStops] = useState<Record<string, { files: number; words: number }>>({})
   const { message } = App.useApp()
   const readOnly = view.hold === 'following'
@@ -77,7 +77,7 @@ export function ListingsRoom({ bookId }: { bookId: string }) {
           {!book && <p className="waiting" role="status">Opening the listings …</p>}
         </div>
       </main>
-      <Sill figures={figures ? sillOf(figures, view.was) : []} asks={view.trouble ?? asksOf(pairs)} />
+      <Sill figures={figures ? sillOf(figures, view.was) : []} asks={view.trouble ?? trouble ?? asksOf(pairs)} />
     </>
   )
 }

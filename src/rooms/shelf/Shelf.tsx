@@ -7,7 +7,7 @@ import { kindWords } from '@/parts/kinds'
 import { Lamp, lampWords } from '@/parts/Lamp'
 import { editionLamp } from '@/parts/useListings'
 import { Sill } from '@/parts/Sill'
-import { formatTrim } from '@/core/trade'
+import { Cancelled, formatTrim } from '@/core/trade'
 import type { EditionOutlook, Outlook } from '@/workers/press.worker'
 import { nextHeld } from '@/data/waiting'
 import { beginBook, bringIn, type ShelfEntry, useShelf } from './useShelf'
@@ -18,7 +18,7 @@ const readiness = (o: Outlook, e: EditionOutlook): 'dark' | 'dim' | 'lit' => (o.
 
 /** The shelf: all books by series and imprint, with what each needs next. */
 export function Shelf() {
-  const { entries, trouble } = useShelf()
+  const { entries, trouble, stopped, again } = useShelf()
   const [query, setQuery] = useState('')
   const [beginning, setBeginning] = useState(false)
   const [over, setOver] = useState(false)
@@ -45,7 +45,8 @@ export function Shelf() {
         const { title } = await bringIn(f)
         if (title) message.success(`“${title}” stands on the shelf.`)
       } catch (e) {
-        message.error(`${f.name}: ${(e as Error).message}`, 8)
+        if (e instanceof Cancelled) message.info(`${f.name} was not brought in.`)
+        else message.error(`${f.name}: ${(e as Error).message}`, 8)
       } finally {
         done()
       }
@@ -107,7 +108,7 @@ export function Shelf() {
       </main>
       <Sill
         figures={entries ? [{ name: 'Books', value: String(entries.length) }, { name: 'Words', value: words.toLocaleString('en') }, { name: 'Pages in print', value: String(known.reduce((n, e) => n + e.outlook!.editions.reduce((m, x) => m + (x.pages ?? 0), 0), 0)) }] : []}
-        asks={asking[0] ?? (entries?.length && known.length === entries.length ? 'Nothing is asked of you' : undefined)}
+        asks={stopped ? <>The press was stopped. <button type="button" onClick={again}>Look at all books</button></> : asking[0] ?? (entries?.length && known.length === entries.length ? 'Nothing is asked of you' : undefined)}
       />
     </>
   )

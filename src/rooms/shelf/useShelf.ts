@@ -5,7 +5,7 @@ import { freshBookId, getBook, listBooks, putBook } from '@/data/books'
 import { loadDemoOnce } from '@/data/demo'
 import { createBook, type Edition, newSection, plainEditions } from '@/core/book'
 import { type Difference, drift, foldListing } from '@/core/outlets'
-import { formatMoney } from '@/core/trade'
+import { Cancelled, formatMoney } from '@/core/trade'
 import { showLength } from '@/parts/lengths'
 import { readClock } from '@/data/clock'
 import { type BookRecord, db } from '@/data/db'
@@ -30,7 +30,7 @@ export interface ShelfEntry {
 }
 
 /** Books of the shelf, each with its outlook as soon as the press has worked it out. */
-export function useShelf(): { entries: ShelfEntry[] | undefined; trouble?: string } {
+export function useShelf(): { entries: ShelfEntry[] | undefined; trouble?: string; stopped: boolean; again: () => void } {
   const records = useLiveQuery(listBooks)
   const [outlooks, setOutlooks] = useState<Record<string, ShelfEntry['outlook']>>({})
   const [drifts, setDrifts] = useState<Record<string, Difference[]>>({})
@@ -38,16 +38,19 @@ export function useShelf(): { entries: ShelfEntry[] | undefined; trouble?: strin
   const now = useLiveQuery(readClock) ?? 0
   const [ready, setReady] = useState(false)
   const [trouble, setTrouble] = useState<string>()
+  const [stopped, setStopped] = useState(false)
+  // Stopped is not in trouble: the shelf says so, and looks again when asked.
+  const failed = (e: Error): void => (e instanceof Cancelled ? setStopped(true) : setTrouble(e.message))
 
   useEffect(() => {
-    loadDemoOnce(press()).catch((e: Error) => setTrouble(e.message)).finally(() => setReady(true))
+    loadDemoOnce(press()).catch(failed).finally(() => setReady(true))
   }, [])
 
   useEffect(() => {
     let gone = false
     const work = async (): Promise<void> => {
       for (const r of records ?? []) {
-        if (gone || outlooks[r.id]) continue
+        if (gone || stopped || outlooks[r.id]) continue
         const stored = await getBook(r.id)
         if (!stored) continue
         await openAtPress(stored.book, async () => stored.pictures)
@@ -55,11 +58,11 @@ export function useShelf(): { entries: ShelfEntry[] | undefined; trouble?: strin
         if (!gone) setOutlooks(o => ({ ...o, [r.id]: { ...outlook, ...(outlook.front ? { frontUrl: URL.createObjectURL(outlook.front) } : {}) } }))
       }
     }
-    work().catch((e: Error) => setTrouble(e.message))
+    work().catch(failed)
     return () => {
       gone = true
     }
-  }, [records, outlooks])
+  }, [records, outlooks, stopped])
 
   // What is on sale is held against what the book is now.
   useEffect(() => {
@@ -74,20 +77,21 @@ export function useShelf(): { entries: ShelfEntry[] | undefined; trouble?: strin
         if (!gone) setDrifts(d => ({ ...d, [l.key]: found }))
       }
     }
-    work().catch(() => undefined)
+    work().catch(failed)
     return () => {
       gone = true
     }
   }, [listings, now, outlooks])
 
+  const again = (): void => setStopped(false)
   const events = new Map((listings ?? []).map(l => [l.key, l.events]))
   const pairsOf = (r: BookRecord): Pair[] => r.editions.flatMap(edition => edition.outlets.map(outletId => {
     const key = pairKey(r.id, edition.id, outletId)
     return { key, edition, outletId, events: events.get(key) ?? [], state: foldListing(events.get(key) ?? [], now), differences: drifts[key] ?? [] }
   }))
-  if (!records || (!ready && !records.length)) return { entries: undefined, trouble }
+  if (!records || (!ready && !records.length)) return { entries: undefined, trouble, stopped, again }
   return {
-    trouble,
+    trouble, stopped, again,
     entries: records.map(r => ({ id: r.id, title: r.data.title, subtitle: r.data.subtitle, author: r.data.contributors.find(c => c.role === 'aut')?.name ?? '', series: r.data.series, imprint: r.data.imprint.name, outlook: outlooks[r.id], editions: r.editions, pairs: pairsOf(r), planned: !!r.plan })),
   }
 }

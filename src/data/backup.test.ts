@@ -1,0 +1,58 @@
+import { beforeAll, beforeEach, describe, expect, test } from '@jest/globals'
+import { Dexie } from 'dexie'
+import { IDBFactory, IDBKeyRange } from 'fake-indexeddb'
+import { bookOf, paragraph } from '../../tests/support/core'
+import { Cancelled } from '@/core/trade'
+
+// Dexie takes its store when it is loaded: it is given one before anything else asks for it.
+Dexie.dependencies.indexedDB = new IDBFactory()
+Dexie.dependencies.IDBKeyRange = IDBKeyRange
+
+let backup: typeof import('./backup')
+let books: typeof import('./books')
+let db: typeof import('./db').db
+beforeAll(async () => {
+  backup = await import('./backup')
+  books = await import('./books')
+  db = (await import('./db')).db
+})
+
+const stored = (id: string, word: string) => ({ book: { ...bookOf([[word]]), id, sections: bookOf([[word]]).sections.map(s => ({ ...s, doc: { type: 'doc' as const, content: [paragraph('p1', word)] } })) }, pictures: new Map<string, Uint8Array>() })
+const wordsOf = async (): Promise<Record<string, string>> => {
+  const out: Record<string, string> = {}
+  for (const b of (await backup.collectLibrary()).books) out[b.project.book.id] = JSON.stringify(b.project.book.sections.map(s => s.doc)).match(/"text":"(\w+)"/)![1]!
+  return out
+}
+
+describe('putting a backup back', () => {
+  beforeEach(async () => {
+    await Promise.all(db.tables.map(t => t.clear()))
+  })
+
+  test('replaces what it holds and leaves the rest', async () => {
+    await books.putBook(stored('one', 'First'))
+    await books.putBook(stored('two', 'Second'))
+    const kept = await backup.collectLibrary()
+    await books.putBook(stored('one', 'Changed'))
+    await books.putBook(stored('three', 'Third'))
+    expect(await backup.compareLibrary(kept)).toMatchObject({ fresh: [], replaced: [expect.anything(), expect.anything()], kept: [expect.anything()] })
+    await backup.restoreLibrary(kept)
+    expect(await wordsOf()).toEqual({ one: 'First', two: 'Second', three: 'Third' })
+  })
+
+  test.each([0, 1, 2, 3])('stopped at step %i of it, the library is as it was', async step => {
+    await books.putBook(stored('one', 'First'))
+    await books.putBook(stored('two', 'Second'))
+    const kept = await backup.collectLibrary()
+    await books.putBook(stored('one', 'Changed'))
+    await books.removeBook('two')
+    const before = await backup.collectLibrary()
+    let heard = 0
+    await expect(backup.restoreLibrary(kept, p => {
+      expect(p.done).toBeLessThanOrEqual(p.of)
+      if (heard++ === step) throw new Cancelled()
+    })).rejects.toThrow(Cancelled)
+    expect(heard).toBe(step + 1)
+    expect(await backup.collectLibrary()).toEqual(before)
+  })
+})
