@@ -140,7 +140,7 @@ function fitText(text: string, styleAt: (size: number) => TextStyle, p: CoverPie
       const whole = b.build()
       if (whole.boxWidth.some(w => w > box.width)) tooWide = true
       const paragraph = splitLong(whole, box.width)
-      const rules: BreakRules = { measure: box.width, indents: [], align: p.align, stretch: 0, shrink: 0, scaling: 0, hyphenate: false, ladder: 0, leastLastLine: 0, optical: false }
+      const rules: BreakRules = { measure: box.width, indents: [], align: p.align, stretch: 0, shrink: 0, scaling: 0, tracking: 0, hyphenate: false, ladder: 0, leastLastLine: 0, optical: false }
       return { paragraph, broken: breakParagraph(paragraph, rules)[0]!, rules }
     })
     const count = lines.reduce((n, l) => n + l.broken.count, 0)

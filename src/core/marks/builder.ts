@@ -1,6 +1,6 @@
 import { type Colour, type GlyphFace, type Item, type Layer, type MarkPlace, type TextTable } from './marks'
 
-/** Builds a layer: growable typed arrays for text, a list for the rest. */
+/** Builds layers: growable typed arrays for text, a list for the rest. Once a layer is built the builder is empty again, and ready for the next. */
 export class LayerBuilder {
   private faces: GlyphFace[] = []
   private colours: Colour[] = []
@@ -9,6 +9,7 @@ export class LayerBuilder {
   private colour: Uint8Array
   private size: Float32Array
   private stretch: Float32Array
+  private letter: Float32Array
   private baseline: Float32Array
   private start: Uint32Array
   private place: Uint32Array
@@ -17,8 +18,8 @@ export class LayerBuilder {
   private x: Float32Array
   private length = 0
   // What `run` was asked last: words of a line ask for the same thing over and over.
-  private asked: { face?: GlyphFace; size: number; stretch: number; baseline: number; colour?: Colour; place?: MarkPlace } = { size: 0, stretch: 0, baseline: 0 }
-  readonly items: Item[] = []
+  private asked: { face?: GlyphFace; size: number; stretch: number; letter: number; baseline: number; colour?: Colour; place?: MarkPlace } = { size: 0, stretch: 0, letter: 0, baseline: 0 }
+  private items: Item[] = []
   /** Added to the x of every glyph: cells of a table draw as if their left edge were 0. */
   dx = 0
 
@@ -27,6 +28,7 @@ export class LayerBuilder {
     this.colour = new Uint8Array(runs)
     this.size = new Float32Array(runs)
     this.stretch = new Float32Array(runs)
+    this.letter = new Float32Array(runs)
     this.baseline = new Float32Array(runs)
     this.start = new Uint32Array(runs + 1)
     this.place = new Uint32Array(runs)
@@ -35,12 +37,13 @@ export class LayerBuilder {
   }
 
   /** Begins a run; glyphs follow by `glyph`. Continues the last run where nothing differs. */
-  run(face: GlyphFace, size: number, stretch: number, baseline: number, colour: Colour, place: MarkPlace): void {
+  run(face: GlyphFace, size: number, stretch: number, baseline: number, colour: Colour, place: MarkPlace, letter = 0): void {
     const { asked } = this
-    if (asked.face === face && asked.baseline === baseline && asked.stretch === stretch && asked.size === size && asked.place === place && asked.colour === colour) return
+    if (asked.face === face && asked.baseline === baseline && asked.stretch === stretch && asked.letter === letter && asked.size === size && asked.place === place && asked.colour === colour) return
     asked.face = face
     asked.size = size
     asked.stretch = stretch
+    asked.letter = letter
     asked.baseline = baseline
     asked.colour = colour
     asked.place = place
@@ -49,7 +52,7 @@ export class LayerBuilder {
     const last = this.places.length - 1
     const p = last >= 0 && this.places[last] === place ? last : this.places.push(place) - 1
     const i = this.count - 1
-    if (i >= 0 && this.face[i] === f && this.colour[i] === c && this.place[i] === p && this.size[i] === Math.fround(size) && this.stretch[i] === Math.fround(stretch) && this.baseline[i] === Math.fround(baseline)) return
+    if (i >= 0 && this.face[i] === f && this.colour[i] === c && this.place[i] === p && this.size[i] === Math.fround(size) && this.stretch[i] === Math.fround(stretch) && this.letter[i] === Math.fround(letter) && this.baseline[i] === Math.fround(baseline)) return
     if (this.count === this.face.length) this.growRuns()
     const n = this.count++
     this.face[n] = f
@@ -57,6 +60,7 @@ export class LayerBuilder {
     this.place[n] = p
     this.size[n] = size
     this.stretch[n] = stretch
+    this.letter[n] = letter
     this.baseline[n] = baseline
     this.start[n] = this.length
   }
@@ -68,15 +72,15 @@ export class LayerBuilder {
     this.x[this.length++] = x + this.dx
   }
 
-  /** Adds a word's glyphs to the run begun last: `xs` are offsets from `pen`, to be multiplied by `em`. */
-  word(pairs: number[], xs: number[], pen: number, em: number): void {
+  /** Adds a word's glyphs to the run begun last: `xs` are offsets from `pen`, to be multiplied by `em`, each glyph a letter, `letter` ems apart. */
+  word(pairs: number[], xs: number[], pen: number, em: number, letter = 0): void {
     const n = pairs.length
     while (this.length + n > this.glyphs.length) this.growGlyphs()
     const { glyphs, x, length } = this
     const from = pen + this.dx
     for (let i = 0; i < n; i++) {
       glyphs[length + i] = pairs[i]!
-      x[length + i] = from + xs[i]! * em
+      x[length + i] = from + (xs[i]! + i * letter) * em
     }
     this.length = length + n
   }
@@ -86,17 +90,28 @@ export class LayerBuilder {
   }
 
   build(): Layer {
-    if (!this.count) return { items: this.items }
+    const { items } = this
+    this.items = []
+    if (!this.count) return { items }
+    const text = this.table()
+    this.faces = []
+    this.colours = []
+    this.places = []
+    this.count = this.length = 0
+    this.asked = { size: 0, stretch: 0, letter: 0, baseline: 0 }
+    return { items, text }
+  }
+
+  private table(): TextTable {
     const n = this.count
     const start = this.start.slice(0, n + 1)
     start[n] = this.length
-    const text: TextTable = {
+    return {
       faces: this.faces, colours: this.colours, count: n,
-      face: this.face.slice(0, n), colour: this.colour.slice(0, n), size: this.size.slice(0, n), stretch: this.stretch.slice(0, n),
+      face: this.face.slice(0, n), colour: this.colour.slice(0, n), size: this.size.slice(0, n), stretch: this.stretch.slice(0, n), letter: this.letter.slice(0, n),
       baseline: this.baseline.slice(0, n), start, place: this.place.slice(0, n), places: this.places,
       glyphs: this.glyphs.slice(0, this.length), x: this.x.slice(0, this.length),
     }
-    return { items: this.items, text }
   }
 
   private colourIndex(colour: Colour): number {
@@ -110,6 +125,7 @@ export class LayerBuilder {
     this.colour = grown(this.colour, new Uint8Array(n))
     this.size = grown(this.size, new Float32Array(n))
     this.stretch = grown(this.stretch, new Float32Array(n))
+    this.letter = grown(this.letter, new Float32Array(n))
     this.baseline = grown(this.baseline, new Float32Array(n))
     this.start = grown(this.start, new Uint32Array(n + 1))
     this.place = grown(this.place, new Uint32Array(n))

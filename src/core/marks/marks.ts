@@ -46,6 +46,8 @@ export interface TextTable {
   size: Float32Array
   /** Horizontal scale of the glyphs, 1 = as drawn. */
   stretch: Float32Array
+  /** Space added behind each letter, ems; already in `x`. */
+  letter: Float32Array
   baseline: Float32Array
   start: Uint32Array
   /** Index into `places`. */

@@ -49,7 +49,7 @@ export function centred(text: string, base: TextBase, ctx: BlockContext, align: 
   b.text(text, ctx.faces.of(base))
   const paragraph = b.build()
   for (const m of paragraph.missing) ctx.missing(m, '')
-  const rules: BreakRules = { measure: ctx.measure, indents: [], align, stretch: 0, shrink: 0, scaling: 0, hyphenate: false, ladder: 0, leastLastLine: 0, optical: false }
+  const rules: BreakRules = { measure: ctx.measure, indents: [], align, stretch: 0, shrink: 0, scaling: 0, tracking: 0, hyphenate: false, ladder: 0, leastLastLine: 0, optical: false }
   const broken = breakParagraph(paragraph, rules)[0] ?? { count: 0, toFrag: [], toChar: [], demerits: 0, loose: false }
   return { paragraph, lines: broken, rules }
 }

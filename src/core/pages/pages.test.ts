@@ -33,8 +33,8 @@ const vocabulary = 'the of tide bell harbour “lamp” almanac, seven; extraord
 const sentence = fc.array(fc.constantFrom(...vocabulary), { minLength: 1, maxLength: 60 }).map(w => w.join(' '))
 
 describe('random books under random styles', () => {
-  const style: fc.Arbitrary<InteriorStyle> = fc.record({ size: fc.integer({ min: 9, max: 14 }), extra: fc.integer({ min: 2, max: 5 }), recto: fc.boolean(), align: fc.constantFrom<'justify' | 'left'>('justify', 'left'), hyphenate: fc.boolean(), optical: fc.boolean(), scaling: fc.constantFrom(0, 0.02) })
-    .map(s => ({ ...harbourRoman, id: 'random', text: { ...harbourRoman.text, size: s.size, leading: s.size + s.extra, align: s.align, hyphenate: s.hyphenate, optical: s.optical, scaling: s.scaling }, openings: { ...harbourRoman.openings, recto: s.recto } }))
+  const style: fc.Arbitrary<InteriorStyle> = fc.record({ size: fc.integer({ min: 9, max: 14 }), extra: fc.integer({ min: 2, max: 5 }), recto: fc.boolean(), align: fc.constantFrom<'justify' | 'left'>('justify', 'left'), hyphenate: fc.boolean(), optical: fc.boolean(), scaling: fc.constantFrom(0, 0.02), tracking: fc.constantFrom(0, 0.01) })
+    .map(s => ({ ...harbourRoman, id: 'random', text: { ...harbourRoman.text, size: s.size, leading: s.size + s.extra, align: s.align, hyphenate: s.hyphenate, optical: s.optical, scaling: s.scaling, tracking: s.tracking }, openings: { ...harbourRoman.openings, recto: s.recto } }))
   const blocks: fc.Arbitrary<BlockJson[]> = fc.array(fc.oneof(
     { weight: 8, arbitrary: sentence.map((t): BlockJson => paragraph('', t)) },
     { weight: 1, arbitrary: fc.constant<BlockJson>({ type: 'scene_break', attrs: { id: '' } }) },

@@ -42,14 +42,14 @@ export function setSection(section: Section, label: SectionLabel, ctx: Omit<Bloc
   if (!flow.length) return { pages: [], stats: emptyStats(), missing }
   const { pages, unmet } = paginate(flow, { lines: ctx.lines, leading: ctx.style.text.leading, noteRule: NOTE_RULE, first })
   const stats: SetStats = { ...emptyStats(), unmet }
-  return { pages: pages.map((p, i) => draw(p, flow, full, stats, i === 0)), stats, missing }
+  const out = new LayerBuilder(96, 3072)
+  return { pages: pages.map((p, i) => draw(out, p, flow, full, stats, i === 0)), stats, missing }
 }
 
 /** Space between text and notes, with the hairline in it. */
 const NOTE_RULE = 9
 
-function draw(page: CutPage, flow: FlowItem[], ctx: BlockContext, stats: SetStats, opens: boolean): ContentPage {
-  const out = new LayerBuilder(96, 3072)
+function draw(out: LayerBuilder, page: CutPage, flow: FlowItem[], ctx: BlockContext, stats: SetStats, opens: boolean): ContentPage {
   const report = (line: SetLine): void => {
     stats.lines++
     if (line.hyphen) stats.hyphens++

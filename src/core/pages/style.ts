@@ -22,6 +22,8 @@ export interface InteriorStyle {
     shrink: number
     /** Glyph scaling each way. */
     scaling: number
+    /** Letter-spacing each way, ems. */
+    tracking: number
     /** Punctuation hangs in the margins. */
     optical: boolean
     oldStyleFigures: boolean
@@ -53,7 +55,7 @@ export const harbourRoman: InteriorStyle = {
   name: 'Harbour Roman',
   text: {
     family: 'eb-garamond', fallbacks: ['source-serif/regular'], size: 11, leading: 14, align: 'justify', indent: 1.4, hyphenate: true, ladder: 2,
-    stretch: 0.5, shrink: 0.22, scaling: 0.02, optical: true, oldStyleFigures: true,
+    stretch: 0.5, shrink: 0.22, scaling: 0.02, tracking: 0.01, optical: true, oldStyleFigures: true,
   },
   margins: { head: 0.86 * IN, foot: 0.9 * IN, outside: 0.62 * IN, inside: 0.73 * IN },
   openings: { recto: true, sink: 6, number: 'words', numberSize: 12, titleSize: 20, below: 3, leadIn: 4 },

@@ -19,7 +19,7 @@ export interface TextSetting {
 export function rulesFor(ctx: BlockContext, t: TextSetting, measure: number): BreakRules {
   const { text } = ctx.style
   return {
-    measure, align: t.align, stretch: text.stretch, shrink: text.shrink, scaling: text.scaling, hyphenate: t.hyphenate, ladder: text.ladder, optical: text.optical,
+    measure, align: t.align, stretch: text.stretch, shrink: text.shrink, scaling: text.scaling, tracking: text.tracking, hyphenate: t.hyphenate, ladder: text.ladder, optical: text.optical,
     // A hanging first line is longer: it takes a negative indent of its own.
     indents: [t.indent, 0], leastLastLine: text.size * 2.6,
   }

@@ -85,6 +85,7 @@ class Writer {
     let font: FontUse | undefined
     let size = -1
     let stretch = -1
+    let spaced = 0
     for (let i = 0; i < t.count; i++) {
       const face = t.faces[t.face[i]!] as Face
       const use = this.res.font(face)
@@ -103,6 +104,14 @@ class Writer {
         out.ascii('Tz ')
         stretch = st
       }
+      // Letter-spacing is said once (Tc, unscaled points: PDF 32000-1, 9.3.2), not glyph by glyph.
+      const letter = t.letter[i]!
+      const tc = Math.round(letter * sz * 1e3) / 1e3
+      if (tc !== spaced) {
+        out.num(tc)
+        out.ascii('Tc ')
+        spaced = tc
+      }
       const from = t.start[i]!
       const to = t.start[i + 1]!
       const x0 = t.x[from]!
@@ -113,6 +122,7 @@ class Writer {
       out.ascii('Tm [(')
       const em = sz * st
       const unit = 1000 / face.unitsPerEm
+      const letters = (tc / sz) * 1000
       let pen = 0
       for (let g = from; g < to; g++) {
         const pair = t.glyphs[g]!
@@ -125,10 +135,11 @@ class Writer {
           pen -= shift
         }
         out.code(use.code(pair))
-        pen += face.advance(face.pairGlyph(pair)) * unit
+        pen += face.advance(face.pairGlyph(pair)) * unit + letters
       }
       out.ascii(')]TJ\n')
     }
+    if (spaced) out.ascii('0 Tc ')
     out.ascii('ET\n')
   }
 

@@ -18,6 +18,8 @@ export interface BreakRules {
   shrink: number
   /** Glyph scaling allowed each way, 0.02 = ±2 %. */
   scaling: number
+  /** Letter-spacing allowed each way, ems. */
+  tracking: number
   hyphenate: boolean
   /** Most lines running that may end in a hyphen. */
   ladder: number
@@ -38,7 +40,7 @@ export interface BrokenParagraph {
 
 const LINE = 10
 /** Badness of a line scaled to the limit. */
-const SCALED = 4
+const SCALED = 12
 const HYPHEN = 30
 const DASH = 15
 const LADDER = 8000
@@ -48,14 +50,14 @@ const SHORT_LAST = 20000
 const FORBIDDEN_LADDER = 1e6
 
 /** Greatest stretch ratio of each pass; the last takes anything. */
-const passes = [0.8, 2.2, Infinity]
+const passes = [0.5, 2.2, Infinity]
 
 const fitness = (r: number): number => (r < -0.5 ? 0 : r <= 0.5 ? 1 : r <= 1 ? 2 : 3)
 
 // One breaker works at a time in a thread: scratch is shared and grows.
 let cap = 256
 let nFrag = new Int32Array(cap), nChar = new Int32Array(cap), nLine = new Int32Array(cap), nFit = new Int8Array(cap), nPrev = new Int32Array(cap), nLadder = new Int8Array(cap)
-let nReach = new Float64Array(cap), nW = new Float64Array(cap), nG = new Float64Array(cap), nHang = new Float64Array(cap), nDem = new Float64Array(cap)
+let nReach = new Float64Array(cap), nE = new Float64Array(cap), nW = new Float64Array(cap), nG = new Float64Array(cap), nHang = new Float64Array(cap), nDem = new Float64Array(cap)
 let nodes = 0
 
 function grow(): void {
@@ -66,14 +68,14 @@ function grow(): void {
     return b
   }
   nFrag = up(nFrag); nChar = up(nChar); nLine = up(nLine); nFit = up(nFit); nPrev = up(nPrev); nLadder = up(nLadder)
-  nReach = up(nReach); nW = up(nW); nG = up(nG); nHang = up(nHang); nDem = up(nDem)
+  nReach = up(nReach); nE = up(nE); nW = up(nW); nG = up(nG); nHang = up(nHang); nDem = up(nDem)
 }
 
-function node(frag: number, char: number, line: number, fit: number, prev: number, ladder: number, w: number, g: number, hangLeft: number, dem: number): number {
+function node(frag: number, char: number, line: number, fit: number, prev: number, ladder: number, w: number, g: number, e: number, hangLeft: number, dem: number): number {
   if (nodes === cap) grow()
   const n = nodes++
   nFrag[n] = frag; nChar[n] = char; nLine[n] = line; nFit[n] = fit; nPrev[n] = prev; nLadder[n] = ladder
-  nW[n] = w; nG[n] = g; nHang[n] = hangLeft; nDem[n] = dem
+  nW[n] = w; nG[n] = g; nE[n] = e; nHang[n] = hangLeft; nDem[n] = dem
   return n
 }
 
@@ -98,7 +100,7 @@ const cLine: number[] = [], cFit: number[] = [], cDem: number[] = [], cFrom: num
 
 function attempt(p: Paragraph, rules: BreakRules, tolerance: number): Omit<BrokenParagraph, 'loose'>[] | undefined {
   nodes = 0
-  const { measure, indents, stretch, shrink, scaling, optical } = rules
+  const { measure, indents, stretch, shrink, scaling, tracking, optical } = rules
   const boxes = p.gap.length
   const lastIndent = indents.length ? indents[indents.length - 1]! : 0
   const width = (line: number) => measure - (line < indents.length ? indents[line]! : lastIndent)
@@ -106,28 +108,37 @@ function attempt(p: Paragraph, rules: BreakRules, tolerance: number): Omit<Broke
   // that are passed over. A line that begins inside a divided word may hold one gap more than its share.
   let share = 0
   let widest = 0
+  let dense = 0
   for (let i = 0; i < boxes; i++) {
     const glue = p.glue[i]!
+    const whole = p.boxWidth[i]! + glue
     if (glue > widest) widest = glue
-    if (glue > share * (p.boxWidth[i]! + glue)) share = glue / (p.boxWidth[i]! + glue)
+    if (glue > share * whole) share = glue / whole
+    if (p.boxEms[i]! > dense * whole) dense = p.boxEms[i]! / whole
   }
-  const most = 1 + scaling + tolerance * stretch * share
+  const most = 1 + scaling + dense * tracking + tolerance * stretch * share
   const slack = tolerance * stretch * widest + 0.001
   const reach = (n: number): number => (nReach[n] = tolerance === Infinity ? -1 : nW[n]! + (width(nLine[n]!) + nHang[n]! - slack) / most)
-  const start = node(0, 0, 0, 1, -1, 0, 0, 0, optical && !(indents[0]! > 0) ? p.frags[0]!.hangLeft : 0, 0)
+  const start = node(0, 0, 0, 1, -1, 0, 0, 0, 0, optical && !(indents[0]! > 0) ? p.frags[0]!.hangLeft : 0, 0)
   let active: number[] = [start]
   /** No line can end before this width. */
   let nearest = reach(start)
   let W = 0
   let G = 0
+  let E = 0
+  // Starts stand in the order of the text, so what each reaches grows along the list but for what hangs out of the measure.
+  const hangs = optical ? 2 * widest : 0
 
   // Tries to end a line at a point for every active node; feasible ends become candidates.
-  const tryEnd = (endW: number, endG: number, hangRight: number, penalty: number, hyphen: boolean, final: boolean, forced: boolean, drop: boolean): void => {
+  const tryEnd = (endW: number, endG: number, endE: number, hangRight: number, penalty: number, hyphen: boolean, final: boolean, forced: boolean, drop: boolean): void => {
     feasible = 0
     let kept = 0
-    for (let k = 0; k < active.length; k++) {
+    const n = active.length
+    let k = 0
+    for (; k < n; k++) {
       const a = active[k]!
       if (endW < nReach[a]! && !final && !forced) {
+        if (endW < nReach[a]! - hangs) break
         active[kept++] = a
         continue
       }
@@ -135,7 +146,7 @@ function attempt(p: Paragraph, rules: BreakRules, tolerance: number): Omit<Broke
       const natural = endW - nW[a]! - nHang[a]! - hangRight
       const diff = width(nLine[a]!) - natural
       // Glyph scaling takes up what it can, since nobody sees it; the gaps take what is left. r is the gaps' part.
-      const flex = (natural - glue) * scaling
+      const flex = (natural - glue) * scaling + (endE - nE[a]!) * tracking
       let r: number
       if (diff >= 0) {
         const s = glue * stretch
@@ -180,16 +191,19 @@ function attempt(p: Paragraph, rules: BreakRules, tolerance: number): Omit<Broke
       }
       active[kept++] = a
     }
-    active.length = kept
+    if (kept < k) {
+      for (; k < n; k++) active[kept++] = active[k]!
+      active.length = kept
+    }
   }
 
-  const accept = (frag: number, char: number, w: number, g: number, hangLeft: number): void => {
+  const accept = (frag: number, char: number, w: number, g: number, e: number, hangLeft: number): void => {
     for (let c = 0; c < feasible; c++) {
       // A start that another of the same line beats by more than a change of fitness costs can never win.
       let beaten = false
       for (let d = 0; d < feasible; d++) if (cLine[d] === cLine[c] && cDem[d]! + FITNESS < cDem[c]!) beaten = true
       if (beaten) continue
-      const n = node(frag, char, cLine[c]!, cFit[c]!, cFrom[c]!, cLadder[c]!, w, g, hangLeft, cDem[c]!)
+      const n = node(frag, char, cLine[c]!, cFit[c]!, cFrom[c]!, cLadder[c]!, w, g, e, hangLeft, cDem[c]!)
       reach(n)
       active.push(n)
     }
@@ -201,26 +215,33 @@ function attempt(p: Paragraph, rules: BreakRules, tolerance: number): Omit<Broke
     const gap = p.gap[i]!
     const first = p.boxStart[i]!
     const end = p.boxStart[i + 1]!
-    if (rules.hyphenate && gap !== Gap.end && W + bw >= nearest && mayEndIn(active, W, bw, width, stretch, shrink, scaling, G, tolerance)) {
+    if (rules.hyphenate && gap !== Gap.end && W + bw >= nearest) {
       let fragW = W
+      let fragE = E
       for (let f = first; f < end; f++) {
         const frag = p.frags[f]!
         if (frag.text.length >= 5) {
           for (const d of frag.style.divisions(frag)) {
-            tryEnd(fragW + d.before + frag.style.hyphenWidth, G, optical ? frag.style.hyphenWidth * 0.6 : 0, HYPHEN, true, false, false, false)
-            if (feasible) accept(f, d.at, fragW + d.before, G, 0)
+            const end = fragW + d.before + frag.style.hyphenWidth
+            if (end < nearest) continue
+            const ems = fragE + (frag.ems * d.at) / frag.text.length
+            tryEnd(end, G, ems, optical ? frag.style.hyphenWidth * 0.6 : 0, HYPHEN, true, false, false, false)
+            if (feasible) accept(f, d.at, fragW + d.before, G, ems, 0)
           }
         }
         fragW += frag.width
+        fragE += frag.ems
       }
     }
     const last = p.frags[end - 1]!
     const hangRight = optical ? last.hangRight : 0
     const nextW = W + bw + p.glue[i]!
     const nextG = G + p.glue[i]!
+    const nextE = E + p.boxEms[i]!
     if (gap === Gap.tie) {
       W = nextW
       G = nextG
+      E = nextE
       continue
     }
     const final = gap === Gap.end
@@ -228,37 +249,25 @@ function attempt(p: Paragraph, rules: BreakRules, tolerance: number): Omit<Broke
     if (W + bw < nearest && !final && !forced) {
       W = nextW
       G = nextG
+      E = nextE
       continue
     }
-    tryEnd(W + bw, G, hangRight, gap === Gap.none ? DASH : 0, false, final, forced, true)
+    tryEnd(W + bw, G, nextE, hangRight, gap === Gap.none ? DASH : 0, false, final, forced, true)
     if (final) {
-      for (let c = 0; c < feasible; c++) ends.push({ node: node(end, 0, cLine[c]!, cFit[c]!, cFrom[c]!, 0, 0, 0, 0, cDem[c]!), line: cLine[c]!, dem: cDem[c]! })
+      for (let c = 0; c < feasible; c++) ends.push({ node: node(end, 0, cLine[c]!, cFit[c]!, cFrom[c]!, 0, 0, 0, 0, 0, cDem[c]!), line: cLine[c]!, dem: cDem[c]! })
       break
     }
     if (forced) active = []
-    if (feasible) accept(end, 0, nextW, nextG, optical && i + 1 < boxes ? p.frags[end]!.hangLeft : 0)
+    if (feasible) accept(end, 0, nextW, nextG, nextE, optical && i + 1 < boxes ? p.frags[end]!.hangLeft : 0)
     if (!active.length) return tolerance === Infinity ? overfull(p, rules) : undefined
     nearest = Infinity
     for (let k = 0; k < active.length; k++) nearest = Math.min(nearest, nReach[active[k]!]!)
     W = nextW
     G = nextG
+    E = nextE
   }
   if (!ends.length) return tolerance === Infinity ? overfull(p, rules) : undefined
   return bestByLines(ends)
-}
-
-/** Can a line end inside the box that begins at W? Saves asking for division points of most words. */
-function mayEndIn(active: number[], W: number, bw: number, width: (line: number) => number, stretch: number, shrink: number, scaling: number, G: number, tolerance: number): boolean {
-  for (const a of active) {
-    const w = width(nLine[a]!)
-    const glue = G - nG[a]!
-    const start = W - nW[a]!
-    const full = start + bw
-    if (start - w > glue * shrink + w * scaling) continue
-    if (w - full > tolerance * glue * stretch + full * scaling) continue
-    return true
-  }
-  return false
 }
 
 function bestByLines(ends: { node: number; line: number; dem: number }[]): Omit<BrokenParagraph, 'loose'>[] {
@@ -352,7 +361,7 @@ function balanced(p: Paragraph, rules: BreakRules): BrokenParagraph {
 /** Parts pieces that are wider than a line (addresses, rows of signs) between characters, so that nothing overflows. */
 export function splitLong(p: Paragraph, measure: number): Paragraph {
   if (!p.boxWidth.some(w => w > measure)) return p
-  const out: Paragraph = { frags: [], boxStart: [], gap: [], glue: [], boxWidth: [], notes: [], missing: p.missing }
+  const out: Paragraph = { frags: [], boxStart: [], gap: [], glue: [], boxWidth: [], boxEms: [], notes: [], missing: p.missing }
   const boxAt: number[] = []
   for (let i = 0; i < p.gap.length; i++) {
     const frags = p.frags.slice(p.boxStart[i]!, p.boxStart[i + 1]!)
@@ -373,6 +382,7 @@ export function splitLong(p: Paragraph, measure: number): Paragraph {
       out.boxStart.push(out.frags.length)
       out.frags.push(...piece)
       out.boxWidth.push(piece.reduce((s, f) => s + f.width, 0))
+      out.boxEms.push(piece.reduce((s, f) => s + f.ems, 0))
       const last = k === pieces.length - 1
       out.gap.push(last ? p.gap[i]! : Gap.none)
       out.glue.push(last ? p.glue[i]! : 0)

@@ -66,9 +66,11 @@ export function setLine(out: LayerBuilder, pieces: LinePieces, rules: BreakRules
   const { frags, gaps } = pieces
   const room = rules.measure - indent
   let width = 0
+  let ems = 0
   let glue = 0
   for (let i = 0; i < frags.length; i++) {
     width += frags[i]!.width
+    ems += frags[i]!.ems
     glue += gaps[i]!
   }
   const first = frags[0]
@@ -79,51 +81,58 @@ export function setLine(out: LayerBuilder, pieces: LinePieces, rules: BreakRules
   const hangRight = justify && rules.optical && end ? end.hangRight : 0
   const hyphen = !!end && end.text.endsWith('\u00ad')
   let scale = 1
+  let letter = 0
   let factor = 1
   const natural = width + glue - hangLeft - hangRight
   let pen = x + indent - hangLeft
   const diff = room - natural
   const full = justify && !pieces.last
   if (full || (justify && diff < 0)) {
-    const flex = width * rules.scaling
-    if (flex > 0) scale = 1 + Math.max(-1, Math.min(1, diff / flex)) * rules.scaling
-    // What scaling leaves over is shared by the gaps; rounding to what the file can say is done before, not after.
-    scale = Math.round(scale * 1e4) / 1e4
-    if (glue > 0) factor = (room + hangLeft + hangRight - width * scale) / glue
+    // No space stands behind the last letter.
+    if (end) ems -= end.style.size
+    const flex = width * rules.scaling + ems * rules.tracking
+    const part = flex > 0 ? Math.max(-1, Math.min(1, diff / flex)) : 0
+    // What scaling and letter-spacing leave over is shared by the gaps; rounding to what the file can say is done before, not after.
+    scale = Math.round((1 + part * rules.scaling) * 1e4) / 1e4
+    letter = Math.round(part * rules.tracking * 1e4) / 1e4
+    if (glue > 0) factor = (room + hangLeft + hangRight - (width + ems * letter) * scale) / glue
     // A line without a gap cannot be filled; a single word is never spaced out.
-    else if (diff >= 0) scale = 1
+    else if (diff >= 0) scale = 1 + (letter = 0)
   } else if (!justify && rules.align !== 'left') pen = x + indent + (rules.align === 'center' ? diff / 2 : diff)
   let gapCount = 0
   let firstGap = 0
   for (let i = 0; i < frags.length; i++) {
     const f = frags[i]!
-    pen = setFrag(out, f, scale, pen, y, place)
+    pen = setFrag(out, f, scale, pen, y, place, letter)
     const g = gaps[i]!
     if (g > 0) {
-      out.run(f.style.face, f.style.size, scale, y, f.style.colour, place)
+      out.run(f.style.face, f.style.size, scale, y, f.style.colour, place, letter)
       out.glyph(f.style.spacePair, pen)
       pen += g * factor
       if (!gapCount++) firstGap = g
     }
   }
-  return { gap: gapCount ? firstGap * factor : 0, naturalGap: firstGap, full: full && gapCount > 0, scale, over: Math.max(0, -(room - natural) - (glue * rules.shrink + width * rules.scaling) - 0.05), hyphen }
+  return { gap: gapCount ? firstGap * factor : 0, naturalGap: firstGap, full: full && gapCount > 0, scale, over: Math.max(0, -(room - natural) - (glue * rules.shrink + width * rules.scaling + ems * rules.tracking) - 0.05), hyphen }
 }
 
-/** Sets one piece from `x`; returns where it ends. */
-export function setFrag(out: LayerBuilder, f: Frag, scale: number, x: number, y: number, place: MarkPlace): number {
+/** Sets one piece from `x`, `letter` ems apart; returns where it ends. */
+export function setFrag(out: LayerBuilder, f: Frag, scale: number, x: number, y: number, place: MarkPlace, letter = 0): number {
   const { size, rise, colour } = f.style
   let pen = x
   for (const s of f.shaped) {
     const em = size * scale
-    if (!s.y) {
-      out.run(s.face, size, scale, y - rise, colour, place)
-      out.word(s.pairs, s.x, pen, em)
-    } else
+    if (!s.y && (letter === 0 || s.letters === s.pairs.length)) {
+      out.run(s.face, size, scale, y - rise, colour, place, letter)
+      out.word(s.pairs, s.x, pen, em, letter)
+    } else {
+      let n = -1
       for (let i = 0; i < s.pairs.length; i++) {
-        out.run(s.face, size, scale, y - rise - s.y[i]! * size, colour, place)
-        out.glyph(s.pairs[i]!, pen + s.x[i]! * em)
+        if (i === 0 || s.cluster[i] !== s.cluster[i - 1]) n++
+        out.run(s.face, size, scale, y - rise - (s.y ? s.y[i]! * size : 0), colour, place, letter)
+        out.glyph(s.pairs[i]!, pen + (s.x[i]! + n * letter) * em)
       }
-    pen += s.advance * em
+    }
+    pen += (s.advance + s.letters * letter) * em
   }
   return pen
 }

@@ -12,6 +12,8 @@ export interface Paragraph {
   /** Natural width of the gap behind each box, points. */
   glue: number[]
   boxWidth: number[]
+  /** Size × number of letters in each box, points: what letter-spacing works on. */
+  boxEms: number[]
   /** Notes called in the paragraph: the box that carries the mark. */
   notes: { box: number; id: string }[]
   /** Characters that no face has. */
@@ -23,7 +25,7 @@ const parts = /[^—–‐-]*[—–‐-]+(?=[\p{L}\p{N}“‘(])|.+$/gu
 
 /** Collects styled text into a paragraph. */
 export class ParagraphBuilder {
-  readonly p: Paragraph = { frags: [], boxStart: [], gap: [], glue: [], boxWidth: [], notes: [], missing: [] }
+  readonly p: Paragraph = { frags: [], boxStart: [], gap: [], glue: [], boxWidth: [], boxEms: [], notes: [], missing: [] }
   private open = false
 
   /** Adds text in a style. Spaces part boxes; no-break spaces make ties. */
@@ -75,12 +77,15 @@ export class ParagraphBuilder {
     for (const f of p.frags) if (!f.shaped.length) f.style.shapePending()
     for (let i = 0; i < p.gap.length; i++) {
       let width = 0
+      let ems = 0
       for (let f = p.boxStart[i]!; f < p.boxStart[i + 1]!; f++) {
         const frag = p.frags[f]!
         width += frag.width
+        ems += frag.ems
         for (const s of frag.shaped) if (s.missing) p.missing.push(frag.text)
       }
       p.boxWidth.push(width)
+      p.boxEms.push(ems)
     }
     return p
   }

@@ -11,6 +11,8 @@ export interface Shaped {
   /** Index of the first character of each glyph's cluster. */
   cluster: number[]
   advance: number
+  /** Letters: clusters of glyphs that letter-spacing keeps together. */
+  letters: number
   /** Characters that no face covers: they are set as a visible box. */
   missing: number
 }
@@ -51,6 +53,7 @@ export function shapeTogether(face: Face, texts: string[], features: string[], l
     let y: number[] | null = null
     let pen = 0
     let missing = 0
+    let letters = 0
     for (let i = 0; i < n; i++) {
       const { cluster: at, codepoint } = infos[from + i]!
       const first = i === 0 || infos[from + i - 1]!.cluster !== at
@@ -59,6 +62,7 @@ export function shapeTogether(face: Face, texts: string[], features: string[], l
         end = infos[from + j]!.cluster
         break
       }
+      if (first) letters++
       if (codepoint === 0) missing++
       pairs.push(face.pair(codepoint, first ? all.slice(at, end) : ''))
       cluster.push(at - start)
@@ -67,7 +71,7 @@ export function shapeTogether(face: Face, texts: string[], features: string[], l
       if (p.yOffset) (y ??= new Array<number>(n).fill(0))[i] = p.yOffset / em
       pen += p.xAdvance
     }
-    out.push({ face, pairs, x, y, cluster, advance: pen / em, missing })
+    out.push({ face, pairs, x, y, cluster, advance: pen / em, letters, missing })
     // The separator's own glyph is passed over.
     from = to + 1
     start = stop + APART.length

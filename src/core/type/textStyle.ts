@@ -8,6 +8,8 @@ export interface Frag {
   style: TextStyle
   shaped: Shaped[]
   width: number
+  /** Size × number of letters, points: what letter-spacing works on. */
+  ems: number
   /** Part of the text that may hang in the left and right margin, points. */
   hangLeft: number
   hangRight: number
@@ -72,7 +74,7 @@ export class TextStyle {
   later(text: string): Frag {
     let f = this.words.get(text)
     if (!f) {
-      f = { text, style: this, shaped: notYet, width: 0, hangLeft: 0, hangRight: 0 }
+      f = { text, style: this, shaped: notYet, width: 0, ems: 0, hangLeft: 0, hangRight: 0 }
       this.words.set(text, f)
       if (this.plainlyCovered(text)) this.pending.push(f)
       else this.complete(f, this.shapeNow(text))
@@ -93,7 +95,7 @@ export class TextStyle {
   divided(head: string): Frag {
     let f = this.dividedWords.get(head)
     if (!f) {
-      f = { text: head + '\u00ad', style: this, shaped: notYet, width: 0, hangLeft: 0, hangRight: 0 }
+      f = { text: head + '\u00ad', style: this, shaped: notYet, width: 0, ems: 0, hangLeft: 0, hangRight: 0 }
       const shaped = this.shapeNow(head + '-')
       this.complete(f, shaped.map((s, i) => (i === shaped.length - 1 ? withLastText(s, '\u00ad') : s)))
       this.dividedWords.set(head, f)
@@ -106,7 +108,12 @@ export class TextStyle {
     if (f.divisions) return f.divisions
     const out: Division[] = []
     if (this.hyphenator) {
-      for (const m of f.text.matchAll(/[\p{L}\p{M}’]{5,}/gu)) {
+      // Most pieces are a plain word with a sign or two about it: patterns of Unicode's letters are slow and rarely needed.
+      const plain = /^[“‘(]?([a-z]{5,})[.,;:!?’”)]*$/.exec(f.text)
+      if (plain) {
+        const from = f.text.indexOf(plain[1]!)
+        for (const p of this.hyphenator(plain[1]!)) out.push({ at: from + p, before: widthBefore(f, from + p) })
+      } else for (const m of f.text.matchAll(/[\p{L}\p{M}’]{5,}/gu)) {
         if (/^\p{Lu}/u.test(m[0])) continue
         for (const p of this.hyphenator(m[0])) out.push({ at: m.index + p, before: widthBefore(f, m.index + p) })
       }
@@ -125,8 +132,13 @@ export class TextStyle {
   private complete(f: Frag, shaped: Shaped[]): void {
     f.shaped = this.tracking ? shaped.map(s => tracked(s, this.tracking)) : shaped
     let width = 0
-    for (const s of f.shaped) width += s.advance
+    let letters = 0
+    for (const s of f.shaped) {
+      width += s.advance
+      letters += s.letters
+    }
     f.width = width * this.size
+    f.ems = letters * this.size
     const first = f.shaped[0]
     const last = f.shaped[f.shaped.length - 1]
     if (first?.pairs.length) f.hangLeft = hang(f.text[0]!, hangsLeft) * advanceOf(first, 0) * this.size
@@ -150,12 +162,12 @@ function withLastText(s: Shaped, text: string): Shaped {
 
 function tracked(s: Shaped, by: number): Shaped {
   const x = [...s.x]
-  let clusters = -1
+  let letter = -1
   for (let i = 0; i < x.length; i++) {
-    if (i === 0 || s.cluster[i] !== s.cluster[i - 1]) clusters++
-    x[i] = s.x[i]! + by * clusters
+    if (i === 0 || s.cluster[i] !== s.cluster[i - 1]) letter++
+    x[i] = s.x[i]! + by * letter
   }
-  return { ...s, x, advance: s.advance + by * (clusters + 1) }
+  return { ...s, x, advance: s.advance + by * s.letters }
 }
 
 /** Width of a piece up to a character: exact between clusters, in proportion inside a ligature. */

@@ -15,7 +15,7 @@ beforeAll(async () => {
   style = new TextStyle([face, serif], 11, ['onum'], 'en-GB', BLACK, 0, 0, await loadHyphenator('en-GB'))
 })
 
-const rules: BreakRules = { measure: 120, indents: [], align: 'justify', stretch: 0.5, shrink: 0.34, scaling: 0.02, hyphenate: false, ladder: 2, leastLastLine: 0, optical: false }
+const rules: BreakRules = { measure: 120, indents: [], align: 'justify', stretch: 0.5, shrink: 0.34, scaling: 0.02, tracking: 0.01, hyphenate: false, ladder: 2, leastLastLine: 0, optical: false }
 const words = ['tide', 'a', 'harbour', 'lamp', 'of', 'Temperance', 'sea', 'the', 'almanac', 'seven', 'bell', 'it', 'rang', 'quay']
 const prose = fc.array(fc.constantFrom(...words), { minLength: 1, maxLength: 14 }).map(w => w.join(' ') + '.')
 const paragraphOf = (text: string): Paragraph => {
@@ -24,42 +24,35 @@ const paragraphOf = (text: string): Paragraph => {
   return b.build()
 }
 
-/** The plain meaning of the demerits, with none of the search: every way of breaking is tried. */
+/** The plain meaning of the demerits, with none of the search: every way of breaking is tried, line by line. */
 function bruteForce(p: Paragraph, tolerance: number): number | undefined {
   const n = p.gap.length
   let best: number | undefined
-  for (let mask = 0; mask < 1 << (n - 1); mask++) {
-    let dem = 0
-    let from = 0
-    let fit = 1
-    for (let i = 0; i < n && dem < Infinity; i++) {
-      const ends = i === n - 1 || (mask & (1 << i)) !== 0
-      if (!ends) continue
-      let text = 0
-      let glue = 0
-      for (let k = from; k <= i; k++) {
-        text += p.boxWidth[k]!
-        if (k < i) glue += p.glue[k]!
-      }
+  const from = (start: number, dem: number, fit: number): void => {
+    let text = 0
+    let ems = 0
+    let glue = 0
+    for (let i = start; i < n; i++) {
+      text += p.boxWidth[i]!
+      ems += p.boxEms[i]!
+      if (i > start) glue += p.glue[i - 1]!
       const final = i === n - 1
       const diff = rules.measure - text - glue
-      const flex = text * rules.scaling
+      const flex = text * rules.scaling + ems * rules.tracking
       let r = 0
       if (diff >= 0) r = final || diff <= flex ? 0 : glue > 0 ? (diff - flex) / (glue * rules.stretch) : 1e9
       else r = -diff <= flex ? 0 : glue > 0 ? (diff + flex) / (glue * rules.shrink) : -1e9
-      if (r < -1.0000001 || r > tolerance) {
-        dem = Infinity
-        break
-      }
+      if (r < -1.0000001) return
+      if (r > tolerance) continue
       const scaled = final && diff >= 0 ? 0 : Math.min(1, Math.abs(diff) / flex)
-      const badness = 100 * Math.min(Math.abs(r), 20) ** 3 + 4 * scaled * scaled
+      const badness = 100 * Math.min(Math.abs(r), 20) ** 3 + 12 * scaled * scaled
       const cls = final ? fit : r < -0.5 ? 0 : r <= 0.5 ? 1 : r <= 1 ? 2 : 3
-      dem += (10 + badness) ** 2 + (p.gap[i] === Gap.none ? 15 * 15 : 0) + (Math.abs(cls - fit) > 1 ? 4000 : 0)
-      fit = cls
-      from = i + 1
+      const cost = dem + (10 + badness) ** 2 + (p.gap[i] === Gap.none ? 15 * 15 : 0) + (Math.abs(cls - fit) > 1 ? 4000 : 0)
+      if (!final) from(i + 1, cost, cls)
+      else if (cost < (best ?? Infinity)) best = cost
     }
-    if (dem < (best ?? Infinity)) best = dem
   }
+  from(0, 0, 1)
   return best
 }
 
@@ -68,7 +61,7 @@ describe('breaking lines', () => {
     let compared = 0
     fc.assert(fc.property(prose, text => {
       const p = paragraphOf(text)
-      for (const tolerance of [0.8, 2.2]) {
+      for (const tolerance of [0.5, 2.2]) {
         const brute = bruteForce(p, tolerance)
         if (brute === undefined) continue
         const best = breakParagraph(p, rules)[0]!
@@ -185,11 +178,13 @@ describe('shaping', () => {
       for (const features of [[], ['onum'], ['smcp']]) {
         const together = shapeTogether(own, [...odd, ...list], features, 'en-GB')
         expect(together).toHaveLength(odd.length + list.length)
-        ;[...odd, ...list].forEach((w, i) => {
-          const alone = shapeIn(own, w, features, 'en-GB')
-          expect([w, [...together[i]!.pairs], [...together[i]!.cluster], together[i]!.advance]).toEqual([w, [...alone.pairs], [...alone.cluster], alone.advance])
-          for (let k = 0; k < alone.x.length; k++) expect(together[i]!.x[k]).toBeCloseTo(alone.x[k]!, 6)
+        // Compared by hand and expected once a face: an expectation a letter takes most of a minute.
+        const differ = [...odd, ...list].filter((w, i) => {
+          const [one, alone] = [together[i]!, shapeIn(own, w, features, 'en-GB')]
+          const same = (x: number[], y: number[]): boolean => x.length === y.length && x.every((v, k) => Math.abs(v - y[k]!) < 1e-6)
+          return !same(one.pairs, alone.pairs) || !same(one.cluster, alone.cluster) || !same(one.x, alone.x) || !same([one.advance, one.letters], [alone.advance, alone.letters])
         })
+        expect([key, features, differ]).toEqual([key, features, []])
       }
     }
   })
