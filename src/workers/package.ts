@@ -2,17 +2,19 @@ import { strToU8, type Zippable, zipSync } from 'fflate'
 import { authorLine, type Edition, hashOf, labels, roles, shortName } from '@/core/book'
 import { check, type Finding } from '@/core/check'
 import { type Cover, drawCover, flatFor, frontPage } from '@/core/cover'
-import { writeEpub } from '@/core/epub'
 import { ebookMoney, leastEbookPrice, listingFindings, type ListingSnapshot, type Submission } from '@/core/outlets'
 import { pageStarts } from '@/core/pages'
-import { loadSubsetter, pdfBytes, type PictureSource, type Subsetter } from '@/core/pdf'
+import type { PictureSource, Subsetter } from '@/core/pdf'
 import type { OutletProfile, Ticker } from '@/core/trade'
 import { bookOf, chainOf, designOf, keyOf, type OpenedBook, outlet, shelf, styleOf } from './openBooks'
 import { draw } from './draw'
 
+// Writers are loaded when something is written: they have no part in a book's first pages.
+const pdf = (): Promise<typeof import('@/core/pdf')> => import('@/core/pdf')
+
 let subsetter: Promise<Subsetter> | undefined
 const loadedSubsetter = (): Promise<Subsetter> =>
-  (subsetter ??= fetch('/fonts/harfbuzz-subset.wasm').then(async r => loadSubsetter(new Uint8Array(await r.arrayBuffer()))))
+  (subsetter ??= fetch('/fonts/harfbuzz-subset.wasm').then(async r => (await pdf()).loadSubsetter(new Uint8Array(await r.arrayBuffer()))))
 
 const pictureSource = (b: OpenedBook): PictureSource => ({
   bytes: async id => b.pictures.get(id),
@@ -63,6 +65,7 @@ export async function epubOf(bookId: string, e: Edition, profile: OutletProfile)
   const front = await frontJpeg(b, cover, height)
   const print = printOf(b)
   const pages = print ? pageStarts(await chainOf(bookId, print.id).get('interior')) : undefined
+  const { writeEpub } = await import('@/core/epub')
   const bytes = writeEpub(b.text, { isbn: e.isbn, date: DATE, cover: { bytes: front.bytes, type: 'image/jpeg' }, picture: id => b.pictures.get(id), ...(pages ? { pages } : {}) })
   const out = { bytes, front: { width: front.width, height: front.height } }
   made.set(key, out)
@@ -121,6 +124,7 @@ export async function makePackage(bookId: string, e: Edition, outletId: string, 
     const interior = await chain.get('interior')
     const names = labels(b.text.sections)
     const outline = b.text.sections.filter(s => interior.starts.has(s.id) && (roles[s.role].listed || s.role === 'contents' || s.role === 'title-page')).map(s => ({ title: shortName(names.get(s.id)!) || data.title, page: interior.starts.get(s.id)! }))
+    const { pdfBytes } = await pdf()
     await ticker({ stage: 'Interior', done: 0, of: 3 })
     files.push({ name: `${slug}-interior.pdf`, bytes: await pdfBytes(interior.pages, { ...meta, grey: e.ink !== 'colour', outline }, await loadedSubsetter(), pictureSource(b), p => ticker({ stage: 'Interior', done: p.done / Math.max(1, p.of), of: 3 })) })
     await ticker({ stage: 'Cover', done: 1, of: 3 })

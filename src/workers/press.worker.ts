@@ -1,10 +1,10 @@
 import * as Comlink from 'comlink'
 import { plannedPages } from '@/core/activity'
-import { isProject, type Library, type Project, readLibrary, readProject, writeLibrary, writeProject } from '@/core/archive'
+import type { Library, Project } from '@/core/archive'
 import { type Book, docWords, labels, shortName } from '@/core/book'
 import type { Finding } from '@/core/check'
 import { type Cover, type CoverDesign, type Flat, frontPage, type SetPiece } from '@/core/cover'
-import { type Understood, readManuscript } from '@/core/intake'
+import type { Understood } from '@/core/intake'
 import { visitPage } from '@/core/marks'
 import { ebookMoney, leastEbookPrice, type ListingSnapshot, type Submission } from '@/core/outlets'
 import type { InteriorStyle } from '@/core/pages'
@@ -93,29 +93,29 @@ const api = {
     useProfiles(own)
   },
 
-  readProject(bytes: Uint8Array): Project {
-    return plainly(() => readProject(bytes))
+  readProject(bytes: Uint8Array): Promise<Project> {
+    return plainly(f => f.readProject(bytes))
   },
 
-  writeProject(p: Project): Uint8Array {
-    const bytes = plainly(() => writeProject(p))
+  async writeProject(p: Project): Promise<Uint8Array> {
+    const bytes = await plainly(f => f.writeProject(p))
     return Comlink.transfer(bytes, [bytes.buffer])
   },
 
-  readLibrary(bytes: Uint8Array): Library {
-    return plainly(() => readLibrary(bytes, tell))
+  readLibrary(bytes: Uint8Array): Promise<Library> {
+    return plainly(f => f.readLibrary(bytes, tell))
   },
 
-  writeLibrary(l: Library): Uint8Array {
-    const bytes = plainly(() => writeLibrary(l, tell))
+  async writeLibrary(l: Library): Promise<Uint8Array> {
+    const bytes = await plainly(f => f.writeLibrary(l, tell))
     return Comlink.transfer(bytes, [bytes.buffer])
   },
 
   /** A manuscript or a project file, whichever it is. */
-  readFile(name: string, bytes: Uint8Array): Pick<Understood, 'book' | 'pictures' | 'dropped' | 'cleaned' | 'isbn'> & { project: boolean } {
-    return plainly(() => {
-      if (!isProject(bytes)) return { ...readManuscript(name, bytes, undefined, tell), project: false }
-      return { ...readProject(bytes, tell), dropped: [], cleaned: [], project: true }
+  readFile(name: string, bytes: Uint8Array): Promise<Pick<Understood, 'book' | 'pictures' | 'dropped' | 'cleaned' | 'isbn'> & { project: boolean }> {
+    return plainly(f => {
+      if (!f.isProject(bytes)) return { ...f.readManuscript(name, bytes, undefined, tell), project: false }
+      return { ...f.readProject(bytes, tell), dropped: [], cleaned: [], project: true }
     })
   },
 
@@ -336,9 +336,11 @@ async function plainlyLater<T>(work: () => Promise<T>): Promise<T> {
   }
 }
 
-function plainly<T>(work: () => T): T {
+/** Work with files; what a file does to a reader is said in one plain sentence. */
+async function plainly<T>(work: (files: typeof import('./files')) => T): Promise<T> {
+  const files = await import('./files')
   try {
-    return work()
+    return work(files)
   } catch (e) {
     throw e instanceof Fault ? new Error(e.message) : new Error('This file cannot be read.')
   }
