@@ -4,7 +4,12 @@ import { join } from 'node:path'
 import { pathToFileURL } from 'node:url'
 import { bundle, root } from './lib/bundle.mjs'
 
-const families = { 'eb-garamond': ['400Regular', '400Regular_Italic', '600SemiBold', '600SemiBold_Italic'], 'source-serif-4': ['400Regular', '400Regular_Italic'], fraunces: ['400Regular', '600SemiBold'], figtree: ['400Regular', '600SemiBold'] }
+const four = ['400Regular', '400Regular_Italic', '600SemiBold', '600SemiBold_Italic']
+const families = {
+  'eb-garamond': four, 'crimson-pro': four, alegreya: four, spectral: four, literata: four, 'source-serif-4': four,
+  'libre-caslon-text': ['400Regular', '400Regular_Italic', '700Bold'], 'atkinson-hyperlegible': ['400Regular', '400Regular_Italic', '700Bold', '700Bold_Italic'],
+  fraunces: ['400Regular', '600SemiBold'], figtree: ['400Regular', '600SemiBold'],
+}
 const out = join(root, 'public/fonts')
 mkdirSync(out, { recursive: true })
 for (const [family, variants] of Object.entries(families)) {

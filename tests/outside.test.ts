@@ -6,7 +6,7 @@ import { createCanvas, loadImage } from '@napi-rs/canvas'
 import { almanac, apiary, hedgerow } from '../demo/library'
 import { readProject } from '@/core/archive'
 import { type Book, type InlineJson, inlineText, labels } from '@/core/book'
-import { harbourRoman, Setter } from '@/core/pages'
+import { harbourRoman, marginsOf, Setter } from '@/core/pages'
 import { FontShelf } from '@/core/type'
 import { fontSource, paintToFile } from '@/cli/ports'
 import { press, root, run } from './support/run'
@@ -78,7 +78,7 @@ describe.each([['the demo book', 'demo.porchlight'], ['a .docx by pandoc', 'pand
   })
 
   test('pdftotext finds every word, in order', async () => {
-    const margins = harbourRoman.margins
+    const margins = marginsOf(harbourRoman)
     const r = await run('pdftotext', ['-raw', '-r', '72', '-x', '0', '-y', String(Math.round(margins.head - 6)), '-W', '396', '-H', String(Math.round(612 - margins.head - margins.foot + 12)), '-enc', 'UTF-8', join(out, 'interior.pdf'), '-'])
     const pages = r.out.split('\f')
     const body = pages.findIndex(p => p.startsWith('Chapter One'))

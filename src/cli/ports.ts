@@ -8,7 +8,10 @@ import { type FontSource, shippedFonts } from '@/core/type'
 /** The core's ports in Node: fonts and WASM from the packages, pictures by a canvas library, loaded when first needed. */
 const canvasLibrary = () => import('@napi-rs/canvas')
 
-const packages: Record<string, string> = { EBGaramond: 'eb-garamond', SourceSerif4: 'source-serif-4', Fraunces: 'fraunces', Figtree: 'figtree' }
+const packages: Record<string, string> = {
+  EBGaramond: 'eb-garamond', LibreCaslonText: 'libre-caslon-text', CrimsonPro: 'crimson-pro', Alegreya: 'alegreya', Spectral: 'spectral', Literata: 'literata', SourceSerif4: 'source-serif-4', AtkinsonHyperlegible: 'atkinson-hyperlegible',
+  Fraunces: 'fraunces', Figtree: 'figtree',
+}
 
 /** The project's folder: the nearest above the working one that holds its packages. */
 export function projectRoot(): string {

@@ -2,7 +2,7 @@ import { type Asset, type Book, type Edition, hashOf, type Section } from '@/cor
 import { type Graph, type PrintChain, type PrintInputs, printChain } from '@/core/chain'
 import { lampOverTide, rows } from '@/core/cover'
 import { profileOf, shippedProfiles } from '@/core/outlets'
-import { type InteriorStyle, Setter, shippedStyles, withChanges } from '@/core/pages'
+import { type InteriorStyle, Setter, styleById, withChanges } from '@/core/pages'
 import type { OutletProfile } from '@/core/trade'
 import { tell } from './telling'
 import { FontShelf, shippedFonts } from '@/core/type'
@@ -103,7 +103,7 @@ async function renew<K extends keyof PrintInputs>(chain: Graph<PrintChain>, name
   chain.set(name, value as PrintChain[K])
 }
 
-export const styleOf = (e: Edition): InteriorStyle => withChanges(shippedStyles.find(s => s.id === e.style) ?? shippedStyles[0]!, e.styleChanges)
+export const styleOf = (e: Edition): InteriorStyle => withChanges(styleById(e.style), e.styleChanges)
 
 /** The design that a book has, or begins with. */
 export const designOf = (book: Book) => book.cover ?? (book.plan ? rows : lampOverTide)

@@ -193,7 +193,7 @@ const api = {
       const named = (id: string): string => (names.has(id) ? shortName(names.get(id)!) : (book.plan?.runs.find(r => `run:${r.id}` === id)?.heading ?? 'a run'))
       const opens = new Map([...interior.starts].map(([id, page]) => [page, named(id)]))
       return {
-        width: interior.spec.width, height: interior.spec.height, style: interior.style, block: interior.block, outside: book.plan ? interior.spec.width - interior.block.x - interior.block.width : interior.style.margins.outside, safe: pts(printRules(profile).safe),
+        width: interior.spec.width, height: interior.spec.height, style: interior.style, block: interior.block, outside: book.plan ? interior.spec.width - interior.block.x - interior.block.width : interior.outside, safe: pts(printRules(profile).safe),
         insideAsked: insideMargin(profile, spec.binding, roundPages(interior.pages.length, bindingRules(profile, spec.binding).pageMultiple)),
         pages: interior.pages.map((p, i) => ({ label: p.label, blank: !p.layers.length, ...(opens.get(i) ? { opens: opens.get(i) } : {}) })),
       }

@@ -52,14 +52,14 @@ describe('each rule finds its fault, with place, amount and remedy', () => {
     expect(named(check(subject({ interior: thin })), 'specification')[0]!.message).toContain('20 fewer')
   })
   test('inside margin', async () => {
-    const f = named(check(subject({ interior: await withStyle(s => ({ ...s, margins: { ...s.margins, inside: 18 } })) })), 'inside margin')
+    const f = named(check(subject({ interior: await withStyle(s => ({ ...s, margins: { ...s.margins, inside: 0.25 } })) })), 'inside margin')
     expect(f.length).toBeGreaterThan(10)
     expect(f[0]).toMatchObject({ severity: 'stop', place: { kind: 'page' } })
     expect(f[0]!.amount).toMatch(/^0\.\d+ in$/)
     sound(f)
   })
   test('safe zone', async () => {
-    const f = named(check(subject({ interior: await withStyle(s => ({ ...s, margins: { ...s.margins, outside: 10 } })) })), 'safe zone')
+    const f = named(check(subject({ interior: await withStyle(s => ({ ...s, margins: { ...s.margins, outside: 0.14 } })) })), 'safe zone')
     expect(f[0]).toMatchObject({ severity: 'stop', place: { kind: 'page', section: expect.any(String) } })
     const heads = named(check(subject({ interior: await withStyle(s => ({ ...s, heads: { ...s.heads, distance: 48 } })) })), 'safe zone')
     expect(heads.length).toBeGreaterThan(5)

@@ -79,7 +79,7 @@ describe('paragraphs', () => {
   test('every baseline stands on the grid', async () => {
     for (const page of await set(Array(30).fill(p(text(prose + prose))) as BlockJson[])) for (const r of runs(page)) {
       if (r.size !== size) continue
-      const row = (r.y - harbourRoman.margins.head - leading * 0.75) / leading
+      const row = (r.y - 72 * harbourRoman.margins.head - leading * 0.75) / leading
       expect(Math.abs(row - Math.round(row))).toBeLessThan(0.01)
     }
   })
@@ -177,7 +177,7 @@ describe('other blocks', () => {
     expect((await place(3000, 1500, 0.5)).width).toBeCloseTo((right - left) / 2, 3)
     expect((await place(300, 300)).width).toBeCloseTo(72, 6)
     const tall = await place(2000, 9000)
-    expect(tall.height).toBeLessThan(648 - harbourRoman.margins.head - harbourRoman.margins.foot)
+    expect(tall.height).toBeLessThan(648 - 72 * harbourRoman.margins.head - 72 * harbourRoman.margins.foot)
     expect(tall.height / tall.width).toBeCloseTo(4.5, 6)
     expect(wide.alt).toBe('The bell')
   })
@@ -211,14 +211,14 @@ describe('notes', () => {
     const other = pages.find(x => pageText(x).includes('second note'))!
     expect(pageText(other).replace(/\n/g, '')).toContain('Here2 it is.')
     // On the foot of a full page, whatever the text above: the last line of notes ends the block.
-    expect(foot.y).toBeLessThan(648 - harbourRoman.margins.foot + 1)
+    expect(foot.y).toBeLessThan(648 - 72 * harbourRoman.margins.foot + 1)
   })
   test('a note longer than its page goes on upon the next, whole and in order', async () => {
     const long = Array(60).fill('Her hand is in all nineteen of the reading books from the fourth year on.').join(' ')
     const pages = await set([...Array(6).fill(p(text(prose))) as BlockJson[], p(text(prose.repeat(4)), note(long), text(prose.repeat(6))), p(text(prose.repeat(9)))])
     const notes = pages.flatMap(x => runs(x).filter(r => r.size === 9))
     expect(notes.map(r => r.text).join(' ').replace(/\u00ad /g, '').replace(/\s+/g, ' ')).toContain(long.slice(0, 300))
-    for (const page of pages) for (const r of runs(page)) if (r.size === 9) expect(r.y).toBeLessThan(648 - harbourRoman.margins.foot + 2)
+    for (const page of pages) for (const r of runs(page)) if (r.size === 9) expect(r.y).toBeLessThan(648 - 72 * harbourRoman.margins.foot + 2)
     expect(new Set(pages.map((x, i) => (runs(x).some(r => r.size === 9) ? i : -1)).filter(i => i >= 0)).size).toBeGreaterThan(1)
   })
 })

@@ -6,15 +6,15 @@ import type { FlowItem } from './flow'
 import { drawOrnament } from './ornaments'
 import { addImage } from './pictures'
 import { addTable } from './tables'
-import { textItems } from './textItems'
+import type { EndNote } from './notes'
+import { type Beginning, textItems } from './textItems'
 
 /** Turns a section's document into items on the grid. `opens`: the first paragraph opens a chapter. `apart`: a dedication or epigraph, set in italic, centred. */
-export function flowItems(doc: DocJson, ctx: BlockContext, opens: boolean, apart = false, done?: (blocks: number) => void): FlowItem[] {
+export function flowItems(doc: DocJson, ctx: BlockContext, opens: boolean, apart = false, done?: (blocks: number) => void, keepNotes?: EndNote[]): FlowItem[] {
   const out: FlowItem[] = []
   let noteNumber = 0
-  const notes: NoteCounter = { next: () => String(++noteNumber) }
-  const setting: Setting = { base: apart ? ctx.bases.apart : ctx.bases.body, left: 0, right: 0, flush: opens || apart, ...(apart ? { align: 'center' as const } : {}) }
-  let lead = opens ? ctx.style.openings.leadIn : 0
+  const notes: NoteCounter = { next: () => String(++noteNumber), ...(keepNotes ? { apart: (note, mark, place) => (keepNotes.push({ note, mark, place }), true) } : {}) }
+  const setting: Setting = { base: apart ? ctx.bases.apart : ctx.bases.body, left: 0, right: 0, flush: (opens && ctx.style.firsts.flush) || apart, ...(opens ? { begins: 'chapter' as const } : {}), ...(apart ? { align: 'center' as const } : {}) }
   let breakBefore = false
   for (const [i, block] of doc.content.entries()) {
     done?.(i)
@@ -23,8 +23,8 @@ export function flowItems(doc: DocJson, ctx: BlockContext, opens: boolean, apart
       breakBefore = true
       continue
     }
-    addBlock(out, block, ctx, setting, notes, lead)
-    if (block.type !== 'image') lead = 0
+    addBlock(out, block, ctx, setting, notes)
+    if (block.type !== 'image' && block.type !== 'heading' && block.type !== 'scene_break') setting.begins = undefined
     if (breakBefore && out.length > from) {
       out[from] = { ...out[from]!, breakBefore: true }
       breakBefore = false
@@ -33,20 +33,21 @@ export function flowItems(doc: DocJson, ctx: BlockContext, opens: boolean, apart
   return out
 }
 
-function addBlock(out: FlowItem[], block: BlockJson, ctx: BlockContext, s: Setting, notes: NoteCounter, lead: number): void {
+function addBlock(out: FlowItem[], block: BlockJson, ctx: BlockContext, s: Setting, notes: NoteCounter): void {
   const place: MarkPlace = { section: ctx.section, block: block.attrs.id }
   const { style } = ctx
   switch (block.type) {
     case 'paragraph':
-      out.push(...paragraph(block.content, ctx, s, place, notes, block.attrs.align ?? null, lead))
+      out.push(...paragraph(block.content, ctx, s, place, notes, block.attrs.align ?? null))
       // A date or signature on the right, a centred line, a salutation: what follows still begins flush.
       s.flush &&= block.attrs.align === 'right' || block.attrs.align === 'center'
       break
     case 'heading': {
       const level = Math.min(3, Math.max(1, block.attrs.level))
       const base = ctx.bases.heads[level - 1]!
-      out.push(...textItems(block.content, ctx, { base, left: s.left, right: s.right, indent: 0, align: level === 1 ? 'center' : 'left', hyphenate: false }, place, notes, { before: level === 1 ? 2 : 1, after: level === 3 ? 0 : 1, keepNext: true, breakable: false }))
-      s.flush = true
+      out.push(...textItems(block.content, ctx, { base, left: s.left, right: s.right, indent: 0, align: level === 1 ? style.headings.align : 'left', hyphenate: false }, place, notes, { before: level === 1 ? 2 : 1, after: level === 3 ? 0 : 1, keepNext: true, breakable: false }))
+      s.flush = style.firsts.flush
+      s.begins ??= 'break'
       break
     }
     case 'quote':
@@ -54,7 +55,7 @@ function addBlock(out: FlowItem[], block: BlockJson, ctx: BlockContext, s: Setti
       const inset = style.quotes.inset * style.text.size
       const inner: Setting = { base: block.type === 'quote' ? ctx.bases.quote : s.base, left: s.left + inset, right: s.right + inset, flush: true }
       const from = out.length
-      for (const b of block.content) addBlock(out, b, ctx, inner, notes, 0)
+      for (const b of block.content) addBlock(out, b, ctx, inner, notes)
       spaceAround(out, from, 1)
       s.flush = false
       break
@@ -91,7 +92,8 @@ function addBlock(out: FlowItem[], block: BlockJson, ctx: BlockContext, s: Setti
         variants: [{ lines: 1, cost: 0 }],
         draw: (layer, _v, _f, _t, row) => drawOrnament(layer, style.breaks.ornament, ctx.measure / 2, row * style.text.leading + baselineIn(style.text.leading) - style.text.size * 0.28, style.text.size),
       })
-      s.flush = true
+      s.flush = style.firsts.flush
+      s.begins = 'break'
       break
     }
   }
@@ -103,11 +105,23 @@ function spaceAround(out: FlowItem[], from: number, lines: number): void {
   out[out.length - 1] = { ...out[out.length - 1]!, after: Math.max(lines, out[out.length - 1]!.after) }
 }
 
-function paragraph(content: InlineJson[] | undefined, ctx: BlockContext, s: Setting, place: MarkPlace, notes: NoteCounter, align: string | null, lead: number): FlowItem[] {
+function paragraph(content: InlineJson[] | undefined, ctx: BlockContext, s: Setting, place: MarkPlace, notes: NoteCounter, align: string | null): FlowItem[] {
   const { text } = ctx.style
   const a = align === 'center' || align === 'right' ? align : align === 'left' ? 'left' : (s.align ?? text.align)
-  const indent = s.flush || a === 'center' || a === 'right' ? 0 : text.indent * text.size
-  return textItems(content, ctx, { base: s.base, left: s.left, right: s.right, indent, align: a, hyphenate: text.hyphenate }, place, notes, { before: 0, after: 0, keepNext: false, breakable: true }, lead)
+  const spaced = text.paragraphs === 'space'
+  const indent = s.flush || spaced || a === 'center' || a === 'right' ? 0 : text.indent * text.size
+  return textItems(content, ctx, { base: s.base, left: s.left, right: s.right, indent, align: a, hyphenate: text.hyphenate }, place, notes, { before: 0, after: spaced && s.left === 0 ? 1 : 0, keepNext: false, breakable: true }, a === text.align ? beginningOf(ctx, s) : undefined)
+}
+
+/** What the style gives the first paragraph of a chapter, or of what follows a break. */
+function beginningOf(ctx: BlockContext, s: Setting): Beginning | undefined {
+  if (!s.begins) return undefined
+  const { firsts } = ctx.style
+  const full = s.begins === 'chapter' || firsts.afterBreaks === 'initial and lead-in'
+  const leads = full || firsts.afterBreaks === 'lead-in'
+  const leadIn = !leads || firsts.leadIn === 'nothing' ? undefined : firsts.leadIn === 'line' ? 'line' as const : { words: firsts.leadInWords, exact: false }
+  const initial = full && s.left === 0 ? firsts.initial : 0
+  return initial || leadIn ? { initial, ...(leadIn ? { leadIn } : {}) } : undefined
 }
 
 function addList(out: FlowItem[], list: ListJson, ctx: BlockContext, s: Setting, notes: NoteCounter, place: MarkPlace, depth: number): void {

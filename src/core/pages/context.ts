@@ -1,5 +1,6 @@
-import type { Asset } from '../book'
-import type { InteriorStyle } from './style'
+import type { Asset, FootnoteJson } from '../book'
+import type { MarkPlace } from '../marks'
+import { type InteriorStyle, legible } from './style'
 import type { TextBase, Typefaces } from './typefaces'
 
 /** The kinds of text of an interior, derived from its style. */
@@ -17,16 +18,17 @@ export interface Bases {
 
 export function basesOf(style: InteriorStyle): Bases {
   const { size } = style.text
+  const at = (wanted: number): number => legible(style, wanted)
   return {
-    body: { size },
-    apart: { size: size + 0.5, italic: true },
-    quote: { size: size - 0.5 },
-    note: { size: style.notes.size },
-    caption: { size: size - 1.5, italic: true },
-    cell: { size: size - 0.5, lining: true },
-    headCell: { size: size - 0.5, italic: true, lining: true },
-    heads: [{ size: size + 3 }, { size: size + 0.5, smallCaps: true, tracking: 0.04 }, { size, italic: true }],
-    leadIn: { size, smallCaps: true, tracking: 0.03 },
+    body: { size: at(size) },
+    apart: { size: at(size + 0.5), italic: true },
+    quote: { size: at(size - 0.5), italic: style.quotes.italic },
+    note: { size: at(style.notes.size) },
+    caption: { size: at(size - 1.5), italic: true },
+    cell: { size: at(size - 0.5), lining: true },
+    headCell: { size: at(size - 0.5), italic: true, lining: true },
+    heads: [{ size: at(size + 3) }, { size: at(size + 0.5), smallCaps: true, tracking: 0.04 }, { size: at(size), italic: true }],
+    leadIn: { size: at(size), smallCaps: true, tracking: 0.03 },
   }
 }
 
@@ -41,6 +43,8 @@ export interface BlockContext {
   noteMeasure: number
   /** Lines of a full page. */
   lines: number
+  /** Paragraphs offer every length that they can be set in, not only those that come by the way. */
+  everyLength?: boolean
   section: string
   assets: Map<string, Asset>
   /** Collects characters that no face has, with their place. */
@@ -50,6 +54,8 @@ export interface BlockContext {
 /** Gives the numbers of notes through a section. */
 export interface NoteCounter {
   next(): string
+  /** Takes a note that does not stand at the foot of its page but with others at an end; absent or false where it does. */
+  apart?(note: FootnoteJson, mark: string, place: MarkPlace): boolean
 }
 
 /** How blocks stand at a place: insets, and what the next paragraph does. */
@@ -59,6 +65,8 @@ export interface Setting {
   right: number
   /** No first-line indent for the next paragraph. */
   flush: boolean
+  /** The next paragraph opens a chapter or follows a break: it may have an initial or a lead-in. */
+  begins?: 'chapter' | 'break'
   /** How paragraphs without an alignment of their own are set; the style's way, where absent. */
   align?: 'center'
 }

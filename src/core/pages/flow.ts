@@ -13,6 +13,8 @@ export interface FlowItem {
   keepNext: boolean
   /** A new page before this. */
   breakBefore?: boolean
+  /** Lines at the start that are never parted, where more than two: beside an initial. */
+  keepFirst?: number
   /** May be parted between lines; otherwise its one variant stands whole. */
   breakable: boolean
   /** Leaves a ragged foot without blame: pictures, tables. */

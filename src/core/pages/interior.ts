@@ -6,7 +6,9 @@ import { type BlockContext, basesOf } from './context'
 import { folio, runningHead } from './furniture'
 import { type ContentsEntry, contentsItems, copyrightPage, halfTitlePage, titlePage } from './made'
 import { setSection, type SetSection, type SetStats } from './section'
-import type { InteriorStyle } from './style'
+import { endNoteItems, type EndNote, notesTitle } from './notes'
+import { textItems } from './textItems'
+import { type InteriorStyle, marginsOf } from './style'
 import { Typefaces } from './typefaces'
 
 /** The leaf that an interior is set on. Points. */
@@ -28,6 +30,8 @@ export interface Interior {
   missing: { text: string; section: string; block: string }[]
   /** The text block's box on a recto: x, y, width, height. */
   block: { x: number; y: number; width: number; height: number }
+  /** The outside margin, points. */
+  outside: number
 }
 
 /**
@@ -43,12 +47,14 @@ export class Setter {
 
   async set(book: Book, style: InteriorStyle, spec: PageSpec, ticker?: Ticker): Promise<Interior> {
     const faces = await this.faces(style, book.data.language)
-    const inside = Math.max(spec.inside, style.margins.inside)
-    const measure = spec.width - inside - style.margins.outside
-    const lines = Math.floor((spec.height - style.margins.head - style.margins.foot) / style.text.leading)
+    const margins = marginsOf(style)
+    const inside = Math.max(spec.inside, margins.inside)
+    const measure = spec.width - inside - margins.outside
+    const lines = Math.floor((spec.height - margins.head - margins.foot) / style.text.leading)
     if (measure < style.text.size * 8 || lines < 8) throw new Fault('page-too-small', 'The margins leave no room for text on this trim.')
     const ctx: Omit<BlockContext, 'section' | 'missing'> = { faces, style, bases: basesOf(style), measure, noteMeasure: measure, lines, assets: new Map(book.assets.map(a => [a.id, a])) }
-    const names = labels(book.sections)
+    const sections = withNotes(book.sections, style, book.data.language)
+    const names = labels(sections)
     const key = `${this.styleKey(style)}|${measure}|${lines}|${book.data.language}`
 
     // Contents first with empty folios, to know how many pages they take; the numbers are put in when they are known.
@@ -64,7 +70,8 @@ export class Setter {
       return at
     }
     const starts = new Map<string, number>()
-    const chosen = book.sections.filter(s => this.printed(s))
+    const chosen = sections.filter(s => this.printed(s))
+    const endNotes: { title: string; notes: EndNote[] }[] = []
     const front = chosen.filter(s => s.part === 'front')
     const rest = chosen.filter(s => s.part !== 'front')
     let at = 0
@@ -76,8 +83,9 @@ export class Setter {
       if (s === rest[0] && at % 2 === 1) at++
       if (this.opensOnRecto(s, style) && at % 2 === 1) at++
       const side = at % 2 === 0 ? 'recto' : 'verso'
-      const done = s.made ? this.setMade(book, s, names.get(s.id)!, ctx, spec.isbn, side, []) : this.setText(s, names.get(s.id)!, ctx, side, key, within)
+      const done = s.id === NOTES ? this.setNotes(s, names.get(s.id)!, ctx, side, endNotes) : s.made ? this.setMade(book, s, names.get(s.id)!, ctx, spec.isbn, side, []) : this.setText(s, names.get(s.id)!, ctx, side, key, within)
       set.set(s.id, done)
+      if (done.endNotes.length) endNotes.push({ title: shortName(names.get(s.id)!), notes: done.endNotes })
       at += done.pages.length
       doneBlocks += s.doc.content.length
       await ticker?.({ stage: 'Setting pages', done: doneBlocks, of: blocks })
@@ -97,7 +105,7 @@ export class Setter {
     const blank = (): void => {
       pages.push({ width: spec.width, height: spec.height, bleed: { top: 0, right: 0, bottom: 0, left: 0 }, layers: [], label: label(pages.length), side: pages.length % 2 === 0 ? 'recto' : 'verso' })
     }
-    const blockAt = (index: number) => (index % 2 === 0 ? inside : style.margins.outside)
+    const blockAt = (index: number) => (index % 2 === 0 ? inside : margins.outside)
     for (const s of chosen) {
       while (pages.length < starts.get(s.id)!) blank()
       const headText = this.headFor(book, names.get(s.id)!, style)
@@ -105,7 +113,7 @@ export class Setter {
         const index = pages.length
         const side = index % 2 === 0 ? 'recto' : 'verso'
         const x = blockAt(index)
-        const y = style.margins.head
+        const y = margins.head
         const furniture = roles[s.role].headed && !page.opens ? this.furniture(headText[side], label(index), side, ctx) : s.role === 'contents' && i > 0 ? this.furniture('', label(index), side, ctx) : undefined
         pages.push({
           width: spec.width, height: spec.height, bleed: { top: 0, right: 0, bottom: 0, left: 0 }, label: label(index), side,
@@ -117,7 +125,7 @@ export class Setter {
 
     const stats = mergeStats([...set.values()].map(s => s.stats))
     const missing = chosen.flatMap(s => set.get(s.id)!.missing.map(m => ({ ...m, section: s.id })))
-    return { pages, spec: { ...spec, inside }, style, starts, stats, missing, block: { x: inside, y: style.margins.head, width: measure, height: lines * style.text.leading } }
+    return { pages, spec: { ...spec, inside }, style, starts, stats, missing, block: { x: inside, y: margins.head, width: measure, height: lines * style.text.leading }, outside: margins.outside }
   }
 
   private faces(style: InteriorStyle, language: string): Promise<Typefaces> {
@@ -162,12 +170,22 @@ export class Setter {
     const missing: { text: string; block: string }[] = []
     const full: BlockContext = { ...ctx, section: s.id, missing: (text, block) => missing.push({ text, block }) }
     if (s.role === 'contents') {
-      const list = entries.length ? entries : contentsEntries(book.sections.filter(x => this.printed(x)), labels(book.sections), () => '')
+      const list = entries.length ? entries : contentsEntries(withNotes(book.sections, ctx.style, book.data.language).filter(x => this.printed(x)), labels(withNotes(book.sections, ctx.style, book.data.language)), () => '')
       return setSection(s, label, ctx, side, contentsItems(list, s, full))
     }
     const layer = s.role === 'title-page' ? titlePage(book, s, full) : s.role === 'half-title' ? halfTitlePage(book, s, full) : s.role === 'copyright' ? copyrightPage(book, s, isbn, full) : undefined
     const empty = setSection({ ...s, doc: { type: 'doc', content: [] }, title: '', subtitle: undefined }, { title: '' }, { ...ctx, style: { ...ctx.style, openings: { ...ctx.style.openings, sink: 0 } } }, side)
-    return layer ? { pages: [{ layer, opens: true, filled: 0 }], stats: empty.stats, missing } : empty
+    return layer ? { pages: [{ layer, opens: true, filled: 0 }], stats: empty.stats, missing, endNotes: [] } : empty
+  }
+
+  /** Notes at the end of the book, under the names of their sections. */
+  private setNotes(s: Section, label: SectionLabel, ctx: Omit<BlockContext, 'section' | 'missing'>, side: 'recto' | 'verso', all: { title: string; notes: EndNote[] }[]): SetSection {
+    const full: BlockContext = { ...ctx, section: s.id, missing: () => undefined }
+    const items = all.flatMap(({ title, notes }) => [
+      ...textItems([{ type: 'text', text: title }], full, { base: ctx.bases.heads[1]!, left: 0, right: 0, indent: 0, align: ctx.style.headings.align, hyphenate: false }, { section: s.id, block: '' }, { next: () => '' }, { before: 1, after: 0, keepNext: true, breakable: false }),
+      ...endNoteItems(notes, full),
+    ])
+    return setSection(s, label, ctx, side, items)
   }
 
   private headFor(book: Book, label: SectionLabel, style: InteriorStyle): { recto: string; verso: string } {
@@ -179,10 +197,24 @@ export class Setter {
 
   private furniture(head: string, folioText: string, side: 'recto' | 'verso', ctx: Omit<BlockContext, 'section' | 'missing'>): Layer {
     const out = new LayerBuilder(4, 64)
-    if (head) runningHead(out, head, side, ctx)
-    folio(out, folioText, ctx)
+    runningHead(out, head, side, ctx, ctx.style.folios.at === 'head, outside' ? folioText : '')
+    if (ctx.style.folios.at !== 'head, outside') folio(out, folioText, side, ctx)
     return out.build()
   }
+}
+
+/** The section that notes at the end of the book stand in: made while setting, not part of the book. */
+const NOTES = 'notes-of-the-book'
+const hasNotes = (s: Section): boolean => !s.made && JSON.stringify(s.doc).includes('"footnote"')
+
+/** The sections, and one for the book's notes behind the text that calls them, where the style keeps notes for the end. */
+function withNotes(sections: Section[], style: InteriorStyle, language: string): Section[] {
+  if (style.notes.at !== 'book') return sections
+  const last = sections.findLastIndex(hasNotes)
+  if (last < 0) return sections
+  const body = sections.findLastIndex(s => s.part === 'body')
+  const at = Math.max(last, body) + 1
+  return [...sections.slice(0, at), { id: NOTES, part: 'back', role: 'notes', title: notesTitle(language), numbered: false, made: false, doc: { type: 'doc', content: [] } }, ...sections.slice(at)]
 }
 
 function contentsEntries(sections: Section[], names: Map<string, SectionLabel>, folioOf: (id: string) => string): ContentsEntry[] {

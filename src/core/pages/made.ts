@@ -1,10 +1,11 @@
 import { authorLine, type Book, type Section } from '../book'
-import { type Layer, LayerBuilder, type MarkPlace } from '../marks'
+import { BLACK, type Layer, LayerBuilder, type MarkPlace, PathBuilder } from '../marks'
 import { formatIsbn } from '../trade'
-import { linePieces, setFrag, setLine } from '../type'
+import { type BreakRules, linePieces, setFrag, setLine } from '../type'
 import { baselineIn, type BlockContext } from './context'
 import type { FlowItem } from './flow'
 import { centred } from './opening'
+import { legible } from './style'
 import type { TextBase } from './typefaces'
 
 /** Sets stacked lines of text from `y` (a baseline) down; returns the baseline after the last. */
@@ -62,8 +63,8 @@ const roleWords: Record<string, string> = { edt: 'Edited by', ill: 'Illustrated 
 
 export function copyrightPage(book: Book, section: Section, isbn: string | undefined, ctx: BlockContext): Layer {
   const out = new LayerBuilder()
-  const base = { size: ctx.style.text.size - 2 }
-  const leading = ctx.style.text.leading - 2
+  const base = { size: legible(ctx.style, ctx.style.text.size - 2) }
+  const leading = Math.max(base.size * 1.2, ctx.style.text.leading - 2)
   const lines = copyrightLines(book, isbn).map(t => centred(t, base, ctx, 'left'))
   const place = { section: section.id, block: '' }
   const total = lines.reduce((n, l) => n + l.lines.count * leading + leading * 0.45, 0)
@@ -88,6 +89,18 @@ export interface ContentsEntry {
   part: boolean
 }
 
+/** Where a line set from the left ends. */
+function lineEnd(p: Parameters<typeof linePieces>[0], b: Parameters<typeof linePieces>[1], line: number, rules: BreakRules): number {
+  const { frags, gaps } = linePieces(p, b, line)
+  return Math.min(rules.measure, frags.reduce((w, f, i) => w + f.width + gaps[i]!, line ? frags[0]!.style.size : 0))
+}
+
+/** Dots from title to folio, on one pitch for all entries so that they stand in columns; drawn, not typed, so that no reader meets them. */
+function leaders(out: LayerBuilder, from: number, to: number, y: number, size: number): void {
+  const pitch = size * 0.62
+  for (let x = Math.ceil(from / pitch) * pitch; x < to; x += pitch) out.add({ kind: 'path', path: new PathBuilder().circle(x, y - size * 0.05, size * 0.045).build(), fill: BLACK })
+}
+
 /** The contents as items on the grid, one an entry. Line counts do not depend on the folios, so pages settle before numbers are known. */
 export function contentsItems(entries: ContentsEntry[], section: Section, ctx: BlockContext): FlowItem[] {
   const { leading, size } = ctx.style.text
@@ -108,6 +121,7 @@ export function contentsItems(entries: ContentsEntry[], section: Section, ctx: B
           if (i === lines.count - 1 && e.folio) {
             const figures = ctx.faces.of({ size, lining: true })
             const f = figures.frag(e.folio)
+            if (ctx.style.contents.leaders && !e.part) leaders(out, lineEnd(paragraph, lines, i, rules) + size * 0.5, ctx.measure - f.width - size * 0.4, y, size)
             // A space between title and folio, so that they extract as two words.
             out.run(figures.face, size, 1, y, figures.colour, place)
             out.glyph(figures.spacePair, ctx.measure - f.width - figures.space)

@@ -1,12 +1,19 @@
-import type { InlineJson } from '../book'
+import type { FootnoteJson } from '../book'
 import type { MarkPlace } from '../marks'
 import { breakParagraph, type BreakRules, type BrokenParagraph, linePieces, type Paragraph, setLine, splitLong } from '../type'
 import { baselineIn, type BlockContext } from './context'
-import type { FlowNote } from './flow'
+import type { FlowItem, FlowNote } from './flow'
 import { buildText, rulesFor } from './text'
 
+/** A note that stands with others at the end of its chapter or of the book. */
+export interface EndNote {
+  note: FootnoteJson
+  mark: string
+  place: MarkPlace
+}
+
 /** A note set for the foot of a page, in parts no longer than a third of it. */
-export function setNote(note: Extract<InlineJson, { type: 'footnote' }>, mark: string, ctx: BlockContext, place: MarkPlace): FlowNote[] {
+export function setNote(note: FootnoteJson, mark: string, ctx: BlockContext, place: MarkPlace): FlowNote[] {
   const { leading } = ctx.style.notes
   const base = ctx.bases.note
   const p = buildText([{ type: 'text', text: mark, marks: [{ type: 'superscript' }] }, { type: 'text', text: '\u00a0' }, ...(note.content ?? [])], ctx, base, place, () => '')
@@ -28,6 +35,35 @@ export function setNote(note: Extract<InlineJson, { type: 'footnote' }>, mark: s
     parts.push(part)
   }
   return parts
+}
+
+/** What notes at an end are called, by language. */
+const notesWord: Record<string, string> = { en: 'Notes', de: 'Anmerkungen', fr: 'Notes', es: 'Notas', it: 'Note', pt: 'Notas', nl: 'Noten', sv: 'Noter' }
+export const notesTitle = (language: string): string => notesWord[language.toLowerCase().split('-')[0]!] ?? 'Notes'
+
+/** Notes that stand together at the end of a chapter or of the book, one item each, on their own leading; whole lines of the grid pass below. */
+export function endNoteItems(notes: EndNote[], ctx: BlockContext): FlowItem[] {
+  const { leading } = ctx.style.text
+  const own = ctx.style.notes.leading
+  const base = ctx.bases.note
+  const hang = base.size * 1.9
+  return notes.flatMap(({ note, mark, place }, i): FlowItem[] => {
+    const p = buildText([{ type: 'text', text: `${mark}.` }, { type: 'text', text: ' ' }, ...(note.content ?? [])], ctx, base, place, () => '')
+    if (!p.frags.length) return []
+    const rules: BreakRules = { ...rulesFor(ctx, { base, left: hang, right: 0, indent: 0, align: ctx.style.text.align, hyphenate: ctx.style.text.hyphenate }, ctx.measure - hang), indents: [-hang * 0.55, 0] }
+    const fitted = splitLong(p, rules.measure)
+    const b = breakParagraph(fitted, rules)[0]!
+    // As many lines of the grid as hold its own; a note of more than a page is parted like text.
+    const rows = Math.ceil((b.count * own) / leading - 1e-6)
+    const parted = rows > ctx.lines / 2
+    return [{
+      before: i ? 0 : 1, after: 0, flex: 0, keepNext: false, breakable: parted, solid: !parted, variants: [{ lines: parted ? b.count : rows, cost: 0 }],
+      draw: (out, _v, from, to, row, report) => {
+        const step = parted ? leading : own
+        for (let k = from; k < (parted ? to : b.count); k++) report(setLine(out, linePieces(fitted, b, k), rules, 0, k ? hang : hang * 0.45, row * leading + (k - from) * step + baselineIn(leading), place))
+      },
+    }]
+  })
 }
 
 /** The notes of a paragraph by the line that calls each. */

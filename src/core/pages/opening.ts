@@ -1,26 +1,30 @@
 import type { MarkPlace } from '../marks'
-import type { Section, SectionLabel } from '../book'
+import { roman, type Section, type SectionLabel } from '../book'
 import { breakParagraph, type BreakRules, linePieces, type Paragraph, ParagraphBuilder, setLine } from '../type'
 import type { BlockContext } from './context'
 import type { FlowItem } from './flow'
+import { drawOrnament } from './ornaments'
+import { legible } from './style'
 import type { TextBase } from './typefaces'
 
-/** The opening of a section: sink, number, title, subtitle, and the space down to the text. One item that nothing parts. */
+/** The opening of a section: sink, number, ornament, title, subtitle, and the space down to the text. One item that nothing parts. */
 export function opening(section: Section, label: SectionLabel, ctx: BlockContext): FlowItem[] {
   const { openings, text } = ctx.style
   const place: MarkPlace = { section: section.id, block: '' }
-  const number = openings.number === 'none' || !label.number ? '' : openings.number === 'words' ? (label.numberWords ?? '') : String(label.number)
-  const parts: { text: string; base: TextBase; /** From the baseline above, points. */ down: number }[] = []
-  if (number) parts.push({ text: number, base: label.title ? numberBase(ctx) : titleBase(ctx), down: 0 })
-  if (label.title) parts.push({ text: label.title, base: titleBase(ctx), down: openings.titleSize * 1.5 })
+  const number = numberText(label, openings.number)
+  const parts: { text: string; base: TextBase; /** From the baseline above, points. */ down: number; ornament?: boolean }[] = []
+  const title = titleBase(ctx)
+  if (number) parts.push({ text: number, base: label.title ? numberBase(ctx) : { ...title, smallCaps: title.smallCaps ?? openings.number === 'words' }, down: 0 })
+  if (openings.ornament !== 'none' && (number || label.title)) parts.push({ text: '', base: title, down: number ? text.size * 1.9 : 0, ornament: true })
+  if (label.title) parts.push({ text: openings.title === 'capitals' ? label.title.toUpperCase() : label.title, base: title, down: title.size * (parts.some(p => p.ornament) ? 1.75 : 1.5) })
   if (section.subtitle) parts.push({ text: section.subtitle, base: subtitleBase(ctx), down: text.size * 1.9 })
-  if (!parts.length) return openings.sink ? [gap(openings.sink)] : []
+  if (!number && !label.title && !section.subtitle) return openings.sink ? [gap(openings.sink)] : []
 
-  const set = parts.map(part => ({ ...part, ...centred(part.text, part.base, ctx) }))
+  const set = parts.map(part => ({ ...part, ...centred(part.text, part.base, ctx, openings.align) }))
   let height = 0
-  set.forEach((s, i) => (height += (i ? s.down : 0) + (s.lines.count - 1) * s.base.size * 1.22))
+  set.forEach((s, i) => (height += (i ? s.down : 0) + Math.max(0, s.lines.count - 1) * s.base.size * 1.22))
   // The sink leaves room for the first line; the rest takes whole lines of the grid so that the text below stays on it.
-  const head = openings.sink
+  const head = openings.sink + Math.max(0, Math.ceil(((set[0]!.base.size - text.size) * 0.8) / text.leading - 0.6))
   const rows = Math.min(ctx.lines - 3, head + Math.ceil(height / text.leading) + openings.below)
   return [{
     before: 0, after: 0, flex: 0, keepNext: true, breakable: false, solid: false, variants: [{ lines: rows, cost: 0 }],
@@ -28,6 +32,7 @@ export function opening(section: Section, label: SectionLabel, ctx: BlockContext
       let y = (row + head) * text.leading
       set.forEach((s, i) => {
         if (i) y += s.down
+        if (s.ornament) drawOrnament(out, openings.ornament, openings.align === 'left' ? text.size * 2.2 : ctx.measure / 2, y - text.size * 0.3, text.size * 1.25)
         for (let k = 0; k < s.lines.count; k++) {
           if (k) y += s.base.size * 1.22
           report(setLine(out, linePieces(s.paragraph, s.lines, k), s.rules, 0, 0, y, place))
@@ -37,11 +42,26 @@ export function opening(section: Section, label: SectionLabel, ctx: BlockContext
   }]
 }
 
+function numberText(label: SectionLabel, form: BlockContext['style']['openings']['number']): string {
+  if (form === 'none' || !label.number) return ''
+  return form === 'words' ? (label.numberWords ?? '') : form === 'roman' ? roman(label.number).toUpperCase() : String(label.number)
+}
+
 const gap = (lines: number): FlowItem => ({ before: 0, after: 0, flex: 0, keepNext: true, breakable: false, solid: false, variants: [{ lines, cost: 0 }], draw: () => undefined })
 
-const numberBase = (ctx: BlockContext): TextBase => ({ size: ctx.style.openings.numberSize, smallCaps: true, tracking: 0.08, lining: false })
-const titleBase = (ctx: BlockContext): TextBase => ({ size: ctx.style.openings.titleSize })
-const subtitleBase = (ctx: BlockContext): TextBase => ({ size: ctx.style.text.size + 1, italic: true })
+/** Words in small capitals; figures and numerals as they are, lining where they stand large. */
+function numberBase(ctx: BlockContext): TextBase {
+  const { number, numberSize } = ctx.style.openings
+  const size = legible(ctx.style, numberSize)
+  return number === 'words' ? { size, smallCaps: true, tracking: 0.08 } : { size, lining: true, tracking: number === 'roman' ? 0.06 : 0 }
+}
+
+function titleBase(ctx: BlockContext): TextBase {
+  const { title, titleSize } = ctx.style.openings
+  const size = legible(ctx.style, titleSize)
+  return { size, ...(title === 'italic' ? { italic: true } : title === 'bold' ? { bold: true } : title === 'small capitals' ? { smallCaps: true, tracking: 0.05 } : title === 'capitals' ? { tracking: 0.09, lining: true } : {}) }
+}
+const subtitleBase = (ctx: BlockContext): TextBase => ({ size: legible(ctx.style, ctx.style.text.size + 1), italic: true })
 
 /** A short text centred over as few lines as it needs, of like length. */
 export function centred(text: string, base: TextBase, ctx: BlockContext, align: BreakRules['align'] = 'center'): { paragraph: Paragraph; lines: ReturnType<typeof breakParagraph>[number]; rules: BreakRules } {

@@ -22,8 +22,8 @@ function wordsOf(interior: Interior, from: string): string[] {
 const nothingOutside = (interior: Interior): void => {
   const hang = 4
   for (const p of interior.pages) eachInk(p, (x0, y0, x1, y1) => {
-    expect(x0).toBeGreaterThanOrEqual(Math.min(interior.style.margins.outside, interior.spec.inside) - hang)
-    expect(x1).toBeLessThanOrEqual(p.width - Math.min(interior.style.margins.outside, interior.spec.inside) + hang)
+    expect(x0).toBeGreaterThanOrEqual(Math.min(interior.outside, interior.spec.inside) - hang)
+    expect(x1).toBeLessThanOrEqual(p.width - Math.min(interior.outside, interior.spec.inside) + hang)
     expect(y0).toBeGreaterThan(18)
     expect(y1).toBeLessThan(p.height - 18)
   })
@@ -134,7 +134,7 @@ describe('the gutter settles with the page count', () => {
   test('at the first margin that is legal at its own count', async () => {
     const book = bookOf(longText(30000, 6))
     const profile = profileOf('harrowmere')
-    const narrow = { ...harbourRoman, margins: { ...harbourRoman.margins, inside: 20 } }
+    const narrow = { ...harbourRoman, margins: { ...harbourRoman.margins, inside: 20 / 72 } }
     const rule = (pages: number) => insideMargin(profile, 'paperback', pages)
     const interior = await settleInterior(new Setter(shelf), book, narrow, { width: 432, height: 648 }, rule)
     expect(interior.spec.inside).toBeGreaterThanOrEqual(rule(interior.pages.length) - 1e-6)

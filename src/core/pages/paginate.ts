@@ -3,7 +3,7 @@ import type { FlowItem, FlowNote } from './flow'
 /**
  * Cuts a chapter into pages by optimisation over the whole chapter. The wishes, in strict order: nothing overflows; no widow,
  * no orphan, no heading at the foot; facing pages end on the same line; the last page has five lines; no hyphen at a recto's foot.
- * The means: a paragraph a line longer or shorter, a spread a line short, breaks a line wider.
+ * The means: a paragraph a line longer or shorter, a spread a line short or long, breaks a line wider.
  */
 export interface PageFrame {
   /** Lines of a full page. */
@@ -13,6 +13,10 @@ export interface PageFrame {
   noteRule: number
   /** Side of the chapter's first page. */
   first: 'recto' | 'verso'
+  /** A spread may also be a line long, into the foot margin. */
+  mayBeLong?: boolean
+  /** How many ways of setting the chapter so far are kept; more find more, and take longer. */
+  beam?: number
 }
 
 /** A stretch of an item on a page. */
@@ -27,7 +31,7 @@ export interface Placement {
 export interface CutPage {
   placements: Placement[]
   notes: FlowNote[]
-  /** Lines by which this spread is short on purpose. */
+  /** Lines by which this spread is short on purpose; −1 is a line long. */
   short: number
   /** Lines used, notes not counted. */
   filled: number
@@ -92,23 +96,25 @@ export function paginate(items: FlowItem[], frame: PageFrame): { pages: CutPage[
   const isRecto = (page: number) => (page % 2 === 0) === (frame.first === 'recto')
   const noteRows = (h: number) => (h > 0 ? Math.ceil((h + frame.noteRule) / frame.leading - 1e-6) : 0)
   /** What a page's shortness may be: chosen on a verso, kept on its recto. An opening recto faces another chapter's end and is free. */
-  const shortsOf = (short: number, page: number) => (isRecto(page) && page > 0 ? [short] : [0, 1])
+  const shortsOf = (short: number, page: number) => (isRecto(page) && page > 0 ? [short] : choices)
+  const choices = frame.mayBeLong ? [0, 1, -1] : [0, 1]
+  const most = frame.beam ?? BEAM
   let next = new Map<number, State>()
   /** Entries at the top of the next page, by line and shortness: filled while one item is laid on one page. */
   const turned = new Map<number, Entry>()
 
   /** Whether a place is new or better than the one known; the state is only made if so. */
-  const keyOf = (page: number, fill: number, short: number, keeps: boolean, noteHeight: number) => (((page * 256 + fill) * 4 + short) * 2 + (keeps ? 1 : 0)) * 128 + noteRows(noteHeight)
+  const keyOf = (page: number, fill: number, short: number, keeps: boolean, noteHeight: number) => (((page * 256 + fill) * 4 + short + 1) * 2 + (keeps ? 1 : 0)) * 128 + noteRows(noteHeight)
 
   const start = (page: number, short: number, cost: number): State => ({ page, fill: 0, noteHeight: 0, short, keep: false, owed: 0, cost, prev: null, variant: 0, segments: [] })
-  let beam = shortsOf(0, 0).map(short => start(0, short, short * SHORT_SPREAD))
+  let beam = shortsOf(0, 0).map(short => start(0, short, Math.abs(short) * SHORT_SPREAD))
   for (const item of items) {
     next = new Map()
     for (const s of beam) for (let v = 0; v < item.variants.length; v++) place(s, item, v)
     beam = [...next.values()]
-    if (beam.length > BEAM) {
+    if (beam.length > most) {
       beam.sort((a, b) => a.cost - b.cost)
-      beam.length = BEAM
+      beam.length = most
     }
   }
   const finalCost = (s: State) => s.cost + (s.page > 0 && s.fill < LEAST_LAST ? SHORT_LAST * (LEAST_LAST - s.fill) : 0)
@@ -180,13 +186,13 @@ export function paginate(items: FlowItem[], frame: PageFrame): { pages: CutPage[
       const used = k ? fill + k : s.fill
       const left = Math.max(0, cap - used - noteRows(k ? under(k) : noteHeight))
       let c = cost
-      if (item.breakable && k > 0 && ((done + k < 2 && variant.lines > 1) || rest - k < 2)) c += FORBIDDEN
-      if (s.keep && onOldPage && k < Math.min(2, variant.lines)) c += FORBIDDEN
+      if (item.breakable && k > 0 && ((done + k < leastFirst(item) && variant.lines > 1) || rest - k < 2)) c += FORBIDDEN
+      if (s.keep && onOldPage && k < Math.min(leastFirst(item), variant.lines)) c += FORBIDDEN
       if (left > 0) c += item.solid ? SOLID_GAP * left * left : under(k) > 0 ? SOLID_GAP * 4 * left * left : UNEVEN * left
       if (k > 0 && isRecto(page) && variant.hyphens?.[done + k - 1]) c += RECTO_HYPHEN
       const set = k ? [...segments, { page, row: fill, from: done, to: done + k, short }] : segments
       for (const nextShort of shortsOf(short, page + 1)) {
-        const key = (done + k) * 2 + nextShort
+        const key = (done + k) * 4 + nextShort + 1
         const known = turned.get(key)
         const total = c + turnCost(nextShort, page + 1)
         if (!known || total < known.cost) turned.set(key, { page: page + 1, fill: 0, noteHeight: 0, short: nextShort, done: done + k, segments: set, cost: total })
@@ -206,6 +212,9 @@ export function paginate(items: FlowItem[], frame: PageFrame): { pages: CutPage[
   }
 }
 
+/** Fewest lines of a paragraph that may stand at a page's foot. */
+const leastFirst = (item: FlowItem): number => item.keepFirst ?? 2
+
 /** Walks the chain of states back into pages, and counts what was wished in vain. */
 function rebuild(items: FlowItem[], last: State, frame: PageFrame, isRecto: (page: number) => boolean, noteRows: (h: number) => number): { pages: CutPage[]; unmet: Unmet } {
   const chain: State[] = []
@@ -223,7 +232,7 @@ function rebuild(items: FlowItem[], last: State, frame: PageFrame, isRecto: (pag
       page.short = g.short
       page.filled = g.row + g.to - g.from
       for (const n of variant.notes ?? []) if (n.line >= g.from && n.line < g.to) page.notes.push(n.note)
-      if (item.breakable && g.to < variant.lines && ((g.to < 2 && variant.lines > 1) || variant.lines - g.to < 2)) unmet.widows++
+      if (item.breakable && g.to < variant.lines && ((g.to < leastFirst(item) && variant.lines > 1) || variant.lines - g.to < 2)) unmet.widows++
       if (g.to < variant.lines && isRecto(g.page) && variant.hyphens?.[g.to - 1]) unmet.hyphensAtRectoFoot++
     }
     const first = s.segments[0]!

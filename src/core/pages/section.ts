@@ -5,7 +5,9 @@ import { flowItems } from './blocks'
 import type { BlockContext } from './context'
 import type { FlowItem } from './flow'
 import { opening } from './opening'
-import { type CutPage, paginate, type Unmet } from './paginate'
+import { endNoteItems, type EndNote, notesTitle } from './notes'
+import { textItems } from './textItems'
+import { type CutPage, type PageFrame, paginate, type Unmet } from './paginate'
 
 /** A page of a section without head and folio; the layer's origin is the text block's top left. */
 export interface ContentPage {
@@ -31,6 +33,8 @@ export interface SetSection {
   pages: ContentPage[]
   stats: SetStats
   missing: { text: string; block: string }[]
+  /** Notes that wait for the end of the book. */
+  endNotes: EndNote[]
 }
 
 /** Sets a section: its items are made, cut into pages, drawn. `first` is the side that its first page will be; `done` hears how many blocks are set. */
@@ -38,13 +42,38 @@ export function setSection(section: Section, label: SectionLabel, ctx: Omit<Bloc
   const missing: { text: string; block: string }[] = []
   const full: BlockContext = { ...ctx, section: section.id, missing: (text, block) => missing.push({ text, block }) }
   const opens = opening(section, label, full)
-  const flow = [...opens, ...(items ?? flowItems(section.doc, full, opens.length > 0 && !!roles[section.role].headed, section.role === 'dedication' || section.role === 'epigraph', done))]
-  if (!flow.length) return { pages: [], stats: emptyStats(), missing }
-  const { pages, unmet } = paginate(flow, { lines: ctx.lines, leading: ctx.style.text.leading, noteRule: NOTE_RULE, first })
+  const { at } = ctx.style.notes
+  const kept: EndNote[] | undefined = at === 'foot' ? undefined : []
+  const made = (c: BlockContext): FlowItem[] => (kept && (kept.length = 0), [...opens, ...(items ?? flowItems(section.doc, c, opens.length > 0 && !!roles[section.role].headed, section.role === 'dedication' || section.role === 'epigraph', done, kept))])
+  let flow = made(full)
+  const noted = (flow: FlowItem[]): FlowItem[] => (at === 'chapter' && kept?.length ? [...flow, ...textItems([{ type: 'text', text: notesTitle(ctx.faces.language) }], full, { base: ctx.bases.heads[1]!, left: 0, right: 0, indent: 0, align: ctx.style.headings.align, hyphenate: false }, { section: section.id, block: '' }, { next: () => '' }, { before: 2, after: 0, keepNext: true, breakable: false }), ...endNoteItems(kept, full)] : flow)
+  flow = noted(flow)
+  const endNotes = at === 'book' ? (kept ?? []) : []
+  if (!flow.length) return { pages: [], stats: emptyStats(), missing, endNotes }
+  const frame: PageFrame = { lines: ctx.lines, leading: ctx.style.text.leading, noteRule: NOTE_RULE, first }
+  let { pages, unmet } = paginate(flow, frame)
+  // A chapter whose pages do not level, or whose last has too few lines, is tried again with spreads a line long, then with every length that its paragraphs can take: that costs, and is rare.
+  const further = [() => flow, () => (items ? undefined : (missing.length = 0, noted(made({ ...full, everyLength: true }))))]
+  for (const [i, other] of further.entries()) {
+    if (worth(unmet) < 10) break
+    const tried = other()
+    if (!tried) break
+    const again = paginate(tried, { ...frame, mayBeLong: roomBelow(ctx), beam: i ? 160 : 64 })
+    if (worth(again.unmet) < worth(unmet)) {
+      flow = tried
+      ;({ pages, unmet } = again)
+    }
+  }
   const stats: SetStats = { ...emptyStats(), unmet }
   const out = new LayerBuilder(96, 3072)
-  return { pages: pages.map((p, i) => draw(out, p, flow, full, stats, i === 0)), stats, missing }
+  return { pages: pages.map((p, i) => draw(out, p, flow, full, stats, i === 0)), stats, missing, endNotes }
 }
+
+/** How much is unmet, in the order of the wishes. */
+const worth = (u: Unmet): number => (u.widows + u.strandedHeads) * 1e6 + u.unevenSpreads * 1e3 + u.shortLastPage * 10 + u.hyphensAtRectoFoot
+
+/** Whether a line more at the foot would still stand clear of the folio. */
+const roomBelow = ({ style }: Pick<BlockContext, 'style'>): boolean => style.folios.at === 'head, outside' || style.folios.distance >= style.text.leading * 1.55
 
 /** Space between text and notes, with the hairline in it. */
 const NOTE_RULE = 9

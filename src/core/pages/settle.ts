@@ -1,7 +1,7 @@
 import type { Book } from '../book'
 import type { Ticker } from '../trade'
 import type { Interior, PageSpec, Setter } from './interior'
-import type { InteriorStyle } from './style'
+import { type InteriorStyle, marginsOf } from './style'
 
 /**
  * Settles gutter and page count together: more pages may ask for a wider inside margin, which makes more pages. The
@@ -9,7 +9,7 @@ import type { InteriorStyle } from './style'
  * there is, and the search cannot swing back. `rule` gives the least inside margin (points) for a page count.
  */
 export async function settleInterior(setter: Setter, book: Book, style: InteriorStyle, spec: Omit<PageSpec, 'inside'>, rule: (pages: number) => number, ticker?: Ticker): Promise<Interior> {
-  let inside = Math.max(style.margins.inside, rule(1))
+  let inside = Math.max(marginsOf(style).inside, rule(1))
   for (;;) {
     const interior = await setter.set(book, style, { ...spec, inside }, ticker)
     const asked = rule(interior.pages.length)

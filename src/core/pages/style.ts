@@ -1,69 +1,115 @@
-import { IN } from '../trade'
+import { boolean, type InferType, number, object, string } from 'yup'
+import { Fault, IN } from '../trade'
+import { ornamentNames } from './ornamentNames'
 
-/** An interior style: how every role of a book is drawn. An open document (docs/formats.md); lengths in points, spaces in lines of the grid. */
-export interface InteriorStyle {
-  id: string
-  name: string
-  text: {
-    family: string
-    /** Asked, in order, where the family lacks a character. */
-    fallbacks: string[]
-    size: number
+/**
+ * An interior style: how every role of a book is drawn. An open JSON document (docs/formats.md). Margins are inches, other
+ * lengths points, spaces lines of the grid, indents and letter-spacing ems.
+ */
+const amount = (least: number, most: number) => number().min(least).max(most)
+const one = <T extends string>(...of: T[]) => string().oneOf(of)
+const ornament = () => string().oneOf(ornamentNames)
+
+export const styleSchema = object({
+  format: one('porchlight-style').required(),
+  version: number().oneOf([1]).required(),
+  id: string().matches(/^[a-z0-9-]{1,40}$/, 'id wants small letters, figures and hyphens').required(),
+  name: string().max(60).required(),
+  /** Its character, in a line. */
+  words: string().max(160).default(''),
+  text: object({
+    family: string().max(60).required(),
+    size: amount(6, 30).required(),
     /** Distance of baselines: the grid of the whole book. */
-    leading: number
-    align: 'justify' | 'left'
+    leading: amount(7, 48).required(),
+    align: one('justify', 'left').required(),
+    /** How one paragraph is told from the next: by a first-line indent, or by a line of space. */
+    paragraphs: one('indent', 'space').default('indent'),
     /** First-line indent, ems. */
-    indent: number
-    hyphenate: boolean
-    /** Most hyphens at the ends of lines running. */
-    ladder: number
+    indent: amount(0, 4).default(1.4),
+    hyphenate: boolean().default(true),
+    /** Least letters before and after a hyphen; most lines running that end in one; whether words with a capital may be divided. */
+    hyphenBefore: number().integer().min(2).max(6).default(2),
+    hyphenAfter: number().integer().min(2).max(6).default(3),
+    ladder: number().integer().min(1).max(6).default(2),
+    hyphenCapitals: boolean().default(false),
     /** A gap's stretch and shrink, parts of its width. */
-    stretch: number
-    shrink: number
+    stretch: amount(0.1, 1).default(0.5),
+    shrink: amount(0, 0.33).default(0.22),
     /** Glyph scaling each way. */
-    scaling: number
+    scaling: amount(0, 0.02).default(0.02),
     /** Letter-spacing each way, ems. */
-    tracking: number
+    tracking: amount(0, 0.01).default(0.01),
     /** Punctuation hangs in the margins. */
-    optical: boolean
-    oldStyleFigures: boolean
-  }
-  margins: { head: number; foot: number; outside: number; /** At least; the outlet's rule may ask for more. */ inside: number }
-  openings: {
+    optical: boolean().default(true),
+    oldStyleFigures: boolean().default(true),
+    /** One decision for tired eyes: no text under 16 pt anywhere, open leading, ragged, nothing hyphenated. */
+    large: boolean().default(false),
+  }).noUnknown().required(),
+  margins: object({ head: amount(0.25, 3).required(), foot: amount(0.25, 3).required(), outside: amount(0.25, 3).required(), /** At least; the outlet's rule may ask for more. */ inside: amount(0.25, 3).required() }).noUnknown().required(),
+  openings: object({
     /** Chapters begin on the right-hand page. */
-    recto: boolean
+    recto: boolean().default(true),
     /** Lines left empty above. */
-    sink: number
-    number: 'words' | 'figures' | 'none'
-    numberSize: number
-    titleSize: number
+    sink: number().integer().min(0).max(24).default(6),
+    align: one('center', 'left').default('center'),
+    number: one('words', 'figures', 'roman', 'none').default('words'),
+    numberSize: amount(6, 80).default(12),
+    titleSize: amount(8, 60).default(20),
+    title: one('as written', 'italic', 'small capitals', 'capitals', 'bold').default('as written'),
+    ornament: ornament().default('none'),
     /** Lines between title and text. */
-    below: number
-    /** Words set in small capitals at the start of the first paragraph. */
-    leadIn: number
+    below: number().integer().min(0).max(16).default(3),
+  }).noUnknown().required(),
+  /** The first paragraph of a chapter, and of what follows a break or heading. */
+  firsts: object({
+    flush: boolean().default(true),
+    /** Lines of the initial; 0 for none. */
+    initial: number().integer().min(0).max(6).default(0),
+    /** What is set in small capitals at the start. */
+    leadIn: one('nothing', 'words', 'line').default('nothing'),
+    leadInWords: number().integer().min(1).max(12).default(4),
+    /** Initial and lead-in also after breaks. */
+    afterBreaks: one('flush only', 'lead-in', 'initial and lead-in').default('flush only'),
+  }).noUnknown().required(),
+  headings: object({ align: one('center', 'left').default('center') }).noUnknown().default({ align: 'center' }),
+  breaks: object({ ornament: ornament().default('three lights'), /** Lines above and below. */ space: number().integer().min(0).max(4).default(1) }).noUnknown().required(),
+  quotes: object({ inset: amount(0, 5).default(1.6), italic: boolean().default(false) }).noUnknown().required(),
+  notes: object({ at: one('foot', 'chapter', 'book').default('foot'), size: amount(6, 24).required(), leading: amount(7, 32).required() }).noUnknown().required(),
+  heads: object({
+    verso: one('author', 'title', 'none').default('author'),
+    recto: one('section', 'title', 'none').default('section'),
+    size: amount(6, 24).required(),
+    /** From the text block's top up to the head's baseline. */
+    distance: amount(6, 60).required(),
+    align: one('center', 'outside').default('center'),
+    rule: boolean().default(false),
+  }).noUnknown().required(),
+  folios: object({
+    at: one('foot, centred', 'foot, outside', 'head, outside').default('foot, centred'),
+    size: amount(6, 24).required(),
+    /** From the text block's foot down to the folio's baseline. */
+    distance: amount(6, 60).required(),
+  }).noUnknown().required(),
+  contents: object({ leaders: boolean().default(false) }).noUnknown().default({ leaders: false }),
+}).noUnknown()
+
+export type InteriorStyle = InferType<typeof styleSchema>
+
+/** Text of large print is nowhere smaller. Points. */
+export const LARGE_PRINT = 16
+
+/** Reads a style document. Throws a Fault that names the field which is wrong. */
+export function readStyleDocument(data: unknown): InteriorStyle {
+  try {
+    return styleSchema.validateSync(data, { strict: false, stripUnknown: false })
+  } catch (e) {
+    throw new Fault('style', `This style cannot be read: ${(e as Error).message.split('\n')[0]}`)
   }
-  breaks: { ornament: 'three lights' | 'wave' | 'none'; /** Lines above and below. */ space: number }
-  quotes: { inset: number }
-  notes: { size: number; leading: number }
-  heads: { verso: 'author' | 'title' | 'none'; recto: 'section' | 'title' | 'none'; size: number; /** From the text block's top up to the head's baseline. */ distance: number }
-  folios: { size: number; /** From the text block's foot down to the folio's baseline. */ distance: number }
 }
 
-/** The first shipped style: a quiet book face for fiction, made for 5 to 6 inch trims. */
-export const harbourRoman: InteriorStyle = {
-  id: 'harbour-roman',
-  name: 'Harbour Roman',
-  text: {
-    family: 'eb-garamond', fallbacks: ['source-serif/regular'], size: 11, leading: 14, align: 'justify', indent: 1.4, hyphenate: true, ladder: 2,
-    stretch: 0.5, shrink: 0.22, scaling: 0.02, tracking: 0.01, optical: true, oldStyleFigures: true,
-  },
-  margins: { head: 0.86 * IN, foot: 0.9 * IN, outside: 0.62 * IN, inside: 0.73 * IN },
-  openings: { recto: true, sink: 6, number: 'words', numberSize: 12, titleSize: 20, below: 3, leadIn: 4 },
-  breaks: { ornament: 'three lights', space: 1 },
-  quotes: { inset: 1.6 },
-  notes: { size: 9, leading: 11 },
-  heads: { verso: 'author', recto: 'section', size: 9.5, distance: 17 },
-  folios: { size: 9.5, distance: 24 },
-}
+/** Margins in points. */
+export const marginsOf = ({ margins: m }: InteriorStyle): InteriorStyle['margins'] => ({ head: m.head * IN, foot: m.foot * IN, outside: m.outside * IN, inside: m.inside * IN })
 
-export const shippedStyles: InteriorStyle[] = [harbourRoman]
+/** A size held to what the style promises: in large print nothing is smaller than sixteen points. */
+export const legible = (style: InteriorStyle, size: number): number => (style.text.large ? Math.max(LARGE_PRINT, size) : size)

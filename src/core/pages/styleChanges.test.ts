@@ -20,18 +20,21 @@ describe('changes of a style', () => {
     fc.assert(fc.property(anyChange, changes => {
       const style = withChanges(harbourRoman, changes)
       for (const [path, value] of Object.entries(changes)) {
-        if (path === 'text.leading') continue
+        // What must hold of every style comes first: lines apart, and all that large print means.
+        if (path.endsWith('.leading') || (style.text.large && ['text.size', 'text.align', 'text.hyphenate', 'notes.size'].includes(path))) continue
         const now = readStyle(style, path)
         if (typeof value === 'number') expect(now).toBeCloseTo(value, 2)
         else expect(now).toBe(value)
       }
       expect(style.text.leading).toBeGreaterThanOrEqual(style.text.size)
+      expect(style.notes.leading).toBeGreaterThanOrEqual(style.notes.size)
+      if (style.text.large) expect([style.text.size >= 16, style.notes.size >= 16, style.text.hyphenate, style.text.align]).toEqual([true, true, false, 'left'])
     }))
     expect(JSON.stringify(harbourRoman)).toBe(before)
     expect(withChanges(harbourRoman, {})).toBe(harbourRoman)
   })
   test('are held to the limits; nonsense is refused in words', () => {
-    expect(withChanges(harbourRoman, { 'text.size': 900 }).text.size).toBe(20)
+    expect(withChanges(harbourRoman, { 'text.size': 900 }).text.size).toBe(24)
     expect(() => withChanges(harbourRoman, { 'text.colour': 'red' })).toThrow(/nothing that a style has/)
     expect(() => withChanges(harbourRoman, { 'text.size': 'large' })).toThrow(/wants a number/)
     expect(() => withChanges(harbourRoman, { 'text.align': 'middle' })).toThrow(/no choice/)
@@ -40,9 +43,9 @@ describe('changes of a style', () => {
     const book = bookOf([['The bell of Merrow Sound hung in an iron cage at the corner of the quay. '.repeat(30)]])
     await fc.assert(fc.asyncProperty(anyChange, async changes => {
       const style = withChanges(harbourRoman, changes)
-      const lines = Math.floor((648 - style.margins.head - style.margins.foot) / style.text.leading)
+      const lines = Math.floor((648 - 72 * (style.margins.head + style.margins.foot)) / style.text.leading)
       const interior = await setBook(book, style).catch((e: Error) => e)
-      if (interior instanceof Error) expect([interior.message, lines < 12 || 432 - style.margins.inside - style.margins.outside < style.text.size * 9]).toEqual([expect.stringContaining('no room'), true])
+      if (interior instanceof Error) expect([interior.message, lines < 12 || 432 - 72 * (style.margins.inside + style.margins.outside) < style.text.size * 9]).toEqual([expect.stringContaining('no room'), true])
       else expect(interior.stats.unmet.widows).toBe(0)
     }), { numRuns: 25 })
   })

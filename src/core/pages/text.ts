@@ -15,32 +15,44 @@ export interface TextSetting {
   hyphenate: boolean
 }
 
+/** Least width of a gap, ems. */
+const LEAST_GAP = 0.168
+
 /** The rules for breaking a text at a measure. */
 export function rulesFor(ctx: BlockContext, t: TextSetting, measure: number): BreakRules {
   const { text } = ctx.style
+  // Words are told apart by eye and by readers of files down to this gap.
+  const space = ctx.faces.of(t.base).space / t.base.size
+  const shrink = Math.max(0, Math.min(text.shrink, 1 - LEAST_GAP / space))
   return {
-    measure, align: t.align, stretch: text.stretch, shrink: text.shrink, scaling: text.scaling, tracking: text.tracking, hyphenate: t.hyphenate, ladder: text.ladder, optical: text.optical,
+    measure, align: t.align, stretch: text.stretch, shrink, scaling: text.scaling, tracking: text.tracking, hyphenate: t.hyphenate, ladder: text.ladder, optical: text.optical,
     // A hanging first line is longer: it takes a negative indent of its own.
     indents: [t.indent, 0], leastLastLine: text.size * 2.6,
   }
 }
 
+/** Words at the start in small capitals; `exact` also over the end of a sentence. */
+export interface LeadIn {
+  words: number
+  exact: boolean
+}
+
 /** Collects inline content into a paragraph; `onNote` is told of each note and gives its mark. */
-export function buildText(content: InlineJson[] | undefined, ctx: BlockContext, base: TextBase, place: MarkPlace, onNote: (note: Extract<InlineJson, { type: 'footnote' }>) => string, lead = 0): Paragraph {
+export function buildText(content: InlineJson[] | undefined, ctx: BlockContext, base: TextBase, place: MarkPlace, onNote: (note: Extract<InlineJson, { type: 'footnote' }>) => string, lead?: LeadIn): Paragraph {
   const b = new ParagraphBuilder()
-  let left = lead
+  let left = lead?.words ?? 0
   for (const n of content ?? []) {
     if (n.type === 'text') {
       const bits = markBits(n.marks)
       let rest = n.text
-      if (left > 0 && bits === 0) {
+      if (left > 0 && (bits === 0 || lead?.exact)) {
         const words = new RegExp(`^(?:\\s*\\S+){1,${left}}`).exec(rest)?.[0] ?? ''
         left -= words.trim().split(/\s+/).filter(Boolean).length
         // The lead-in stops at the end of a sentence or clause rather than run over it.
         const stop = /^[^.!?;:—]*[.!?;:—]/.exec(words)?.[0]
-        const set = stop && stop.length < words.length ? stop : words
+        const set = stop && !lead?.exact && stop.length < words.length ? stop : words
         if (set !== words) left = 0
-        b.text(set, ctx.faces.of(ctx.bases.leadIn))
+        b.text(set, ctx.faces.of(ctx.bases.leadIn, bits))
         rest = rest.slice(set.length)
       } else left = 0
       if (rest) b.text(rest, ctx.faces.of(base, bits))

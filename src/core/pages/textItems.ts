@@ -1,23 +1,33 @@
 import type { InlineJson } from '../book'
 import type { MarkPlace } from '../marks'
-import { breakParagraph, type BrokenParagraph, linePieces, setLine, splitLong } from '../type'
+import { breakParagraph, type BreakRules, type BrokenParagraph, linePieces, type Paragraph, setLine, splitLong } from '../type'
 import { baselineIn, type BlockContext, type NoteCounter } from './context'
 import type { FlowItem, FlowNote, FlowVariant } from './flow'
+import { type Initial, initialOf } from './initial'
 import { notesByLine, setNote } from './notes'
-import { buildText, rulesFor, type TextSetting } from './text'
+import { buildText, type LeadIn, rulesFor, type TextSetting } from './text'
+
+/** How a paragraph begins that opens a chapter or follows a break. */
+export interface Beginning {
+  /** Lines of the initial, 0 for none. */
+  initial: number
+  leadIn?: LeadIn | 'line'
+}
+
+/** A text broken into lines, with its alternatives. */
+interface Set {
+  paragraph: Paragraph
+  rules: BreakRules
+  broken: BrokenParagraph[]
+  called: FlowNote[]
+  initial?: Initial
+}
 
 /** One text as one item; nothing where it is empty. */
-export function textItems(content: InlineJson[] | undefined, ctx: BlockContext, t: TextSetting, place: MarkPlace, notes: NoteCounter, flow: Pick<FlowItem, 'before' | 'after' | 'keepNext' | 'breakable'>, lead = 0): FlowItem[] {
-  const called: FlowNote[] = []
-  const p = buildText(content, ctx, t.base, place, note => {
-    const mark = notes.next()
-    called.push(...setNote(note, mark, ctx, { section: place.section, block: note.attrs.id }))
-    return mark
-  }, lead)
-  if (!p.frags.length) return []
-  const rules = rulesFor(ctx, t, ctx.measure - t.left - t.right)
-  const fitted = splitLong(p, rules.measure - Math.max(0, t.indent))
-  const broken = breakParagraph(fitted, rules)
+export function textItems(content: InlineJson[] | undefined, ctx: BlockContext, t: TextSetting, place: MarkPlace, notes: NoteCounter, flow: Pick<FlowItem, 'before' | 'after' | 'keepNext' | 'breakable'>, begins?: Beginning): FlowItem[] {
+  const set = begins?.initial ? withInitial(content, ctx, t, place, notes, begins) : begun(content, ctx, t, place, notes, begins?.leadIn)
+  if (!set) return []
+  const { paragraph, rules, broken, called, initial } = set
   const leading = ctx.style.text.leading
   const best = broken[0]!
   // A text larger than the body's takes as many lines of the grid as it needs; the body itself may be set solid.
@@ -26,19 +36,75 @@ export function textItems(content: InlineJson[] | undefined, ctx: BlockContext, 
     lines: b.count * rowsALine,
     cost: b === best ? 0 : 60 + Math.min(3e3, Math.max(0, b.demerits - best.demerits) / 60),
     hyphens: hyphensOf(b),
-    notes: called.length ? notesByLine(fitted, b, called, rowsALine) : undefined,
+    notes: called.length ? notesByLine(paragraph, b, called, rowsALine) : undefined,
   }))
+  const indentOf = (line: number): number => rules.indents[Math.min(line, rules.indents.length - 1)] ?? 0
   return [{
-    ...flow, flex: 0, solid: false, variants, breakable: flow.breakable && rowsALine === 1,
+    ...flow, flex: 0, solid: false, variants, breakable: flow.breakable && rowsALine === 1, ...(initial ? { keepFirst: initial.lines } : {}),
     draw: (out, v, from, to, row, report) => {
       const b = broken[v]!
       const rowHeight = leading * rowsALine
+      if (initial && from === 0) initial.draw(out, row, place)
       for (let i = from / rowsALine; i < to / rowsALine; i++) {
         const y = row * leading + (i - from / rowsALine) * rowHeight + (rowsALine - 1) * leading * 0.8 + baselineIn(leading)
-        report(setLine(out, linePieces(fitted, b, i), rules, i === 0 ? Math.max(0, t.indent) : 0, t.left + (i === 0 ? Math.min(0, t.indent) : 0), y, place))
+        report(setLine(out, linePieces(paragraph, b, i), rules, Math.max(0, indentOf(i)), t.left + Math.min(0, indentOf(i)), y, place))
       }
     },
   }]
+}
+
+/** Sets a text with an initial; where the paragraph is too short for it the initial takes fewer lines, or there is none. */
+function withInitial(content: InlineJson[] | undefined, ctx: BlockContext, t: TextSetting, place: MarkPlace, notes: NoteCounter, begins: Beginning): Set | undefined {
+  for (let lines = begins.initial; lines > 1; lines--) {
+    const initial = initialOf(content, lines, ctx, t.base)
+    if (!initial) break
+    // Tried in silence: notes are counted once it is known how the paragraph is set.
+    const counter: NoteCounter = { next: () => '0' }
+    const fits = begun(initial.rest, ctx, t, place, counter, begins.leadIn, initial)
+    if (fits && fits.broken.every(b => b.count >= lines)) return called(initial.rest) ? begun(initial.rest, ctx, t, place, notes, begins.leadIn, initial) : fits
+  }
+  return begun(content, ctx, t, place, notes, begins.leadIn)
+}
+
+const called = (content: InlineJson[]): boolean => content.some(n => n.type === 'footnote')
+
+/** Sets a text with its lead-in. `line`: exactly what stands in the first line is in small capitals. */
+function begun(content: InlineJson[] | undefined, ctx: BlockContext, t: TextSetting, place: MarkPlace, notes: NoteCounter, leadIn: Beginning['leadIn'], initial?: Initial): Set | undefined {
+  if (leadIn !== 'line') return broken(content, ctx, t, place, notes, leadIn, initial)
+  const silent: NoteCounter = { next: () => '0' }
+  const seen = new Map<number, number>()
+  // Small capitals are wider than letters, so the first line holds fewer words than without: it is asked until it holds what is set so.
+  let words = wordsInFirstLine(broken(content, ctx, t, place, silent, undefined, initial))
+  while (words > 0 && !seen.has(words)) {
+    const set = broken(content, ctx, t, place, silent, { words, exact: true }, initial)
+    const holds = wordsInFirstLine(set)
+    seen.set(words, holds)
+    if (holds === words) return broken(content, ctx, t, place, notes, { words, exact: true }, initial)
+    words = holds
+  }
+  // No count answers to itself (a word fits as letters only): the first words stand for the line.
+  return broken(content, ctx, t, place, notes, { words: Math.max(1, Math.min(4, ...seen.keys())), exact: false }, initial)
+}
+
+function broken(content: InlineJson[] | undefined, ctx: BlockContext, t: TextSetting, place: MarkPlace, notes: NoteCounter, leadIn: LeadIn | undefined, initial: Initial | undefined): Set | undefined {
+  const noted: FlowNote[] = []
+  const p = buildText(content, ctx, t.base, place, note => {
+    const mark = notes.next()
+    if (!notes.apart?.(note, mark, { section: place.section, block: note.attrs.id })) noted.push(...setNote(note, mark, ctx, { section: place.section, block: note.attrs.id }))
+    return mark
+  }, leadIn)
+  if (!p.frags.length) return undefined
+  const rules = rulesFor(ctx, t, ctx.measure - t.left - t.right)
+  if (initial) rules.indents = [...initial.indents, 0]
+  const paragraph = splitLong(p, rules.measure - Math.max(0, ...rules.indents))
+  return { paragraph, rules, broken: breakParagraph(paragraph, rules, ctx.everyLength), called: noted, ...(initial ? { initial } : {}) }
+}
+
+/** Words that begin in the first line of the best setting and, where it ends in a hyphen, the one that is divided. */
+function wordsInFirstLine(set: Set | undefined): number {
+  const b = set?.broken[0]
+  if (!set || !b) return 0
+  return set.paragraph.boxStart.filter(s => s < b.toFrag[0]!).length
 }
 
 function hyphensOf(b: BrokenParagraph): Uint8Array | undefined {

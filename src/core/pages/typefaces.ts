@@ -3,6 +3,9 @@ import { BLACK, type Colour } from '../marks'
 import { type Face, type FontShelf, type Hyphenator, loadHyphenator, TextStyle } from '../type'
 import type { InteriorStyle } from './style'
 
+/** Asked where a style's own family lacks a character. */
+const fallbacksFor = (family: string): string[] => [family === 'source-serif' ? 'eb-garamond/regular' : 'source-serif/regular']
+
 /** How a kind of text is set, before bold, italic and the rest are applied to it. */
 export interface TextBase {
   size: number
@@ -24,6 +27,9 @@ export const markBits = (marks: MarkJson[] | undefined): number => {
   return b
 }
 
+/** Height of lent small capitals, as part of the capitals'. */
+const LENT_CAPITALS = 0.8
+
 /** All ways of setting characters that a style needs, resolved once and kept with their shaped words. */
 export class Typefaces {
   private readonly styles = new Map<string, TextStyle>()
@@ -39,12 +45,13 @@ export class Typefaces {
 
   static async load(style: InteriorStyle, language: string, shelf: FontShelf): Promise<Typefaces> {
     const f = style.text.family
+    // Where a family has no such cut, the nearest it has stands in: a bold italic is rather bold than italic.
     const [regular, italic, bold, boldItalic, hyphenator, ...fallbacks] = await Promise.all([
-      shelf.face(`${f}/regular`), shelf.face(`${f}/italic`), shelf.face(`${f}/bold`), shelf.face(`${f}/bold-italic`),
-      loadHyphenator(language),
-      ...style.text.fallbacks.map(k => shelf.face(k)),
+      shelf.face(`${f}/regular`), shelf.faceOr(`${f}/italic`), shelf.faceOr(`${f}/bold`), shelf.faceOr(`${f}/bold-italic`),
+      loadHyphenator(language, style.text.hyphenBefore, style.text.hyphenAfter),
+      ...fallbacksFor(f).map(k => shelf.face(k)),
     ])
-    return new Typefaces(style, language, { regular: regular!, italic: italic!, bold: bold!, 'bold-italic': boldItalic! }, fallbacks, hyphenator)
+    return new Typefaces(style, language, { regular, italic: italic ?? regular, bold: bold ?? regular, 'bold-italic': boldItalic ?? bold ?? italic ?? regular }, fallbacks, hyphenator)
   }
 
   get regular(): Face {
@@ -65,15 +72,19 @@ export class Typefaces {
     const shifted = bits & (SUP | SUB)
     const face = this.faces[bold ? (italic ? 'bold-italic' : 'bold') : italic ? 'italic' : 'regular']
     const features: string[] = []
-    if (this.style.text.oldStyleFigures && !base.lining && !shifted) features.push('onum')
-    if (caps) features.push('smcp')
-    const size = shifted ? base.size * 0.62 : base.size
+    const figures = this.style.text.oldStyleFigures && !base.lining && !shifted ? 'onum' : 'lnum'
+    if (face.features.has(figures)) features.push(figures)
+    // A face without small capitals lends its capitals, made small; the files still say the letters that were written.
+    const lent = caps && !face.features.has('smcp')
+    if (caps && !lent) features.push('smcp')
+    const full = shifted ? base.size * 0.62 : base.size
+    const size = lent ? full * LENT_CAPITALS : full
     const rise = bits & SUP ? base.size * 0.36 : bits & SUB ? -base.size * 0.14 : 0
-    const tracking = (base.tracking ?? 0) + (caps ? 0.02 : 0)
+    const tracking = (base.tracking ?? 0) + (caps ? (lent ? 0.04 : 0.02) : 0)
     const colour = base.colour ?? BLACK
-    const key = JSON.stringify([face.key, size, features, rise, tracking, colour])
+    const key = JSON.stringify([face.key, size, features, rise, tracking, colour, lent])
     let s = this.styles.get(key)
-    if (!s) this.styles.set(key, (s = new TextStyle([face, ...this.fallbacks], size, features, this.language, colour, rise, tracking, this.hyphenator)))
+    if (!s) this.styles.set(key, (s = new TextStyle([face, ...this.fallbacks], size, features, this.language, colour, rise, tracking, this.hyphenator, this.style.text.hyphenCapitals, lent)))
     return s
   }
 }

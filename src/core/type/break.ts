@@ -81,15 +81,20 @@ function node(frag: number, char: number, line: number, fit: number, prev: numbe
 
 /**
  * Breaks a paragraph. The first result is the best; the others, if any, are the best with one line more or fewer, for
- * levelling pages. A paragraph with nothing in it has no lines.
+ * levelling pages; `everyLength` looks harder for them. A paragraph with nothing in it has no lines.
  */
-export function breakParagraph(p: Paragraph, rules: BreakRules): BrokenParagraph[] {
+export function breakParagraph(p: Paragraph, rules: BreakRules, everyLength = false): BrokenParagraph[] {
   if (!p.frags.length) return []
   if (rules.align === 'center') return [balanced(p, rules)]
-  if (rules.align !== 'justify') return [ragged(p, rules)]
+  if (rules.align !== 'justify') return everyLength ? raggedLengths(p, rules) : [ragged(p, rules)]
   for (let pass = 0; pass < passes.length; pass++) {
     const found = attempt(p, rules, passes[pass]!)
-    if (found) return found.map(f => ({ ...f, loose: pass === passes.length - 1 }))
+    if (!found) continue
+    const loose = pass === passes.length - 1
+    const out = found.map(f => ({ ...f, loose }))
+    // Lengths beyond those that the best setting's tolerance gave by the way, from the next.
+    if (everyLength && pass === 0) for (const f of attempt(p, rules, passes[1]!) ?? []) if (!out.some(o => o.count === f.count)) out.push({ ...f, loose: false })
+    return out
   }
   throw new Error('unreachable: the last pass takes any line')
 }
@@ -339,6 +344,17 @@ function ragged(p: Paragraph, rules: BreakRules): BrokenParagraph {
   const toFrag = new Array<number>(count)
   for (let i = n, k = count - 1; k >= 0; i = prev[i]!, k--) toFrag[k] = p.boxStart[i]!
   return { count, toFrag, toChar: new Array<number>(count).fill(0), demerits: cost[n]!, loose: false }
+}
+
+/** Ragged setting at its best, and a line longer: set to a measure up to a twelfth narrower. */
+function raggedLengths(p: Paragraph, rules: BreakRules): BrokenParagraph[] {
+  const best = ragged(p, rules)
+  for (const part of [0.98, 0.96, 0.94, 0.92]) {
+    const longer = ragged(p, { ...rules, measure: rules.measure * part })
+    if (longer.count === best.count + 1 && longer.demerits < 1e6) return [best, { ...longer, demerits: best.demerits + (1 - part) * 1e5 }]
+    if (longer.count > best.count) break
+  }
+  return [best]
 }
 
 /** Centred setting: lines of like length, by the narrowest measure that needs no more lines. */

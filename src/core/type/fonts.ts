@@ -16,6 +16,14 @@ export class FontShelf {
     return f
   }
 
+  /** The same, but undefined where the family has no such cut. */
+  faceOr(key: string): Promise<Face | undefined> {
+    return this.face(key).catch((e: unknown) => {
+      if (e instanceof Fault && e.code === 'no-font') return undefined
+      throw e
+    })
+  }
+
   private async load(key: string): Promise<Face> {
     const [hb, bytes] = await Promise.all([loadHarfBuzz(), this.source(key)])
     if (!bytes) throw new Fault('no-font', `The font “${key}” is not here.`)
@@ -23,16 +31,25 @@ export class FontShelf {
   }
 }
 
-/** The shipped families and their files in the font folder. Every one is under the SIL Open Font Licence. */
-export const shippedFonts: Record<string, string> = {
-  'eb-garamond/regular': 'EBGaramond_400Regular.ttf',
-  'eb-garamond/italic': 'EBGaramond_400Regular_Italic.ttf',
-  'eb-garamond/bold': 'EBGaramond_600SemiBold.ttf',
-  'eb-garamond/bold-italic': 'EBGaramond_600SemiBold_Italic.ttf',
-  'source-serif/regular': 'SourceSerif4_400Regular.ttf',
-  'source-serif/italic': 'SourceSerif4_400Regular_Italic.ttf',
-  'fraunces/regular': 'Fraunces_400Regular.ttf',
-  'fraunces/bold': 'Fraunces_600SemiBold.ttf',
-  'figtree/regular': 'Figtree_400Regular.ttf',
-  'figtree/bold': 'Figtree_600SemiBold.ttf',
+/** The shipped families: what they are called, and their files in the font folder. Every one is under the SIL Open Font Licence. */
+export const shippedFamilies: Record<string, { name: string; files: Partial<Record<Variant, string>> }> = {
+  'eb-garamond': family('EB Garamond', 'EBGaramond', '600SemiBold'),
+  'libre-caslon': family('Libre Caslon', 'LibreCaslonText', '700Bold', false),
+  'crimson-pro': family('Crimson Pro', 'CrimsonPro', '600SemiBold'),
+  alegreya: family('Alegreya', 'Alegreya', '600SemiBold'),
+  spectral: family('Spectral', 'Spectral', '600SemiBold'),
+  literata: family('Literata', 'Literata', '600SemiBold'),
+  'source-serif': family('Source Serif', 'SourceSerif4', '600SemiBold'),
+  atkinson: family('Atkinson Hyperlegible', 'AtkinsonHyperlegible', '700Bold'),
+  fraunces: { name: 'Fraunces', files: { regular: 'Fraunces_400Regular.ttf', bold: 'Fraunces_600SemiBold.ttf' } },
+  figtree: { name: 'Figtree', files: { regular: 'Figtree_400Regular.ttf', bold: 'Figtree_600SemiBold.ttf' } },
 }
+
+export type Variant = 'regular' | 'italic' | 'bold' | 'bold-italic'
+
+function family(name: string, file: string, bold: string, boldItalic = true): { name: string; files: Partial<Record<Variant, string>> } {
+  return { name, files: { regular: `${file}_400Regular.ttf`, italic: `${file}_400Regular_Italic.ttf`, bold: `${file}_${bold}.ttf`, ...(boldItalic ? { 'bold-italic': `${file}_${bold}_Italic.ttf` } : {}) } }
+}
+
+/** Files by key: "eb-garamond/italic". */
+export const shippedFonts: Record<string, string> = Object.fromEntries(Object.entries(shippedFamilies).flatMap(([id, f]) => Object.entries(f.files).map(([variant, file]) => [`${id}/${variant}`, file])))

@@ -112,7 +112,7 @@ export function setLine(out: LayerBuilder, pieces: LinePieces, rules: BreakRules
       if (!gapCount++) firstGap = g
     }
   }
-  return { gap: gapCount ? firstGap * factor : 0, naturalGap: firstGap, full: full && gapCount > 0, scale, over: Math.max(0, -(room - natural) - (glue * rules.shrink + width * rules.scaling + ems * rules.tracking) - 0.05), hyphen }
+  return { gap: gapCount ? firstGap * factor : 0, naturalGap: firstGap, full: full && gapCount > 0, scale, over: Math.max(0, -(room - natural) - (glue * rules.shrink + width * rules.scaling + (ems + (end?.style.size ?? 0)) * rules.tracking) - 0.05), hyphen }
 }
 
 /** Sets one piece from `x`, `letter` ems apart; returns where it ends. */

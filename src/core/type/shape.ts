@@ -25,14 +25,14 @@ const APART = '\u0001'
 
 /**
  * Shapes several strings in one call, each as if it stood alone; a call costs as much as a word or two. Strings run left to right
- * and do not hold the separator.
+ * and do not hold the separator. `asCapitals` shows letters as capitals while pairs keep what was written.
  */
-export function shapeTogether(face: Face, texts: string[], features: string[], language: string): Shaped[] {
+export function shapeTogether(face: Face, texts: string[], features: string[], language: string, asCapitals = false): Shaped[] {
   const { hb } = face
   const buffer = bufferOf(face)
   const all = texts.join(APART)
   buffer.clearContents()
-  buffer.addText(all)
+  buffer.addText(asCapitals ? capitals(all) : all)
   buffer.setLanguage(language)
   buffer.guessSegmentProperties()
   hb.shape(face.font, buffer, features.map(f => featureOf(face, f)))
@@ -78,6 +78,9 @@ export function shapeTogether(face: Face, texts: string[], features: string[], l
   }
   return out
 }
+
+// Letter by letter, and only where a capital takes as much room: places in the text must not move.
+const capitals = (text: string): string => text.replace(/\p{Ll}/gu, c => (c.toUpperCase().length === c.length ? c.toUpperCase() : c))
 
 // One buffer and one object for each feature a HarfBuzz instance: making them costs more than shaping a word.
 type Buffer = InstanceType<Face['hb']['Buffer']>

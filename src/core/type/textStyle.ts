@@ -51,6 +51,10 @@ export class TextStyle {
     /** Extra space after each glyph, ems. */
     readonly tracking = 0,
     private readonly hyphenator?: Hyphenator,
+    /** Words that begin with a capital may be divided. */
+    private readonly dividesNames = false,
+    /** Letters are shown as capitals, and still say what they are. */
+    private readonly asCapitals = false,
   ) {
     const space = shapeIn(this.face, ' ', features, language)
     this.spacePair = space.pairs[0]!
@@ -86,7 +90,7 @@ export class TextStyle {
   shapePending(): void {
     const { pending } = this
     if (!pending.length) return
-    const shaped = shapeTogether(this.face, pending.map(f => f.text), this.features, this.language)
+    const shaped = shapeTogether(this.face, pending.map(f => f.text), this.features, this.language, this.asCapitals)
     pending.forEach((f, i) => this.complete(f, [shaped[i]!]))
     pending.length = 0
   }
@@ -114,7 +118,7 @@ export class TextStyle {
         const from = f.text.indexOf(plain[1]!)
         for (const p of this.hyphenator(plain[1]!)) out.push({ at: from + p, before: widthBefore(f, from + p) })
       } else for (const m of f.text.matchAll(/[\p{L}\p{M}’]{5,}/gu)) {
-        if (/^\p{Lu}/u.test(m[0])) continue
+        if (!this.dividesNames && /^\p{Lu}/u.test(m[0])) continue
         for (const p of this.hyphenator(m[0])) out.push({ at: m.index + p, before: widthBefore(f, m.index + p) })
       }
     }
@@ -124,8 +128,8 @@ export class TextStyle {
 
   private shapeNow(text: string): Shaped[] {
     return this.plainlyCovered(text)
-      ? [shapeIn(this.face, text, this.features, this.language)]
-      : runsByCoverage(text, this.faces).map(r => shapeIn(r.face, text.slice(r.from, r.to), this.features, this.language))
+      ? shapeTogether(this.face, [text], this.features, this.language, this.asCapitals)
+      : runsByCoverage(text, this.faces).flatMap(r => shapeTogether(r.face, [text.slice(r.from, r.to)], this.features, this.language, this.asCapitals))
   }
 
   /** Gives a piece its glyphs and what follows from them. */

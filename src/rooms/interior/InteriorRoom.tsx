@@ -120,7 +120,7 @@ function Specimen({ bookId, editionId, leaves, version, left, guides, zoom, onCh
   return (
     <div className="specimen">
       <div className="margin">{notes.filter(n => n.side === 'left').map(n => <MarginNote key={n.id} note={n} style={leaves.style} onChange={onChange} />)}
-        <p className="aside">{leaves.pages.length} pages ask for {showLength(leaves.insideAsked, 2)} inside{inUnit(leaves.block.x, 'in') > leaves.style.margins.inside / 72 + 0.001 ? `; they have ${showLength(leaves.block.x, 2)}` : ''}.</p>
+        <p className="aside">{leaves.pages.length} pages ask for {showLength(leaves.insideAsked, 2)} inside{inUnit(leaves.block.x, 'in') > leaves.style.margins.inside + 0.001 ? `; they have ${showLength(leaves.block.x, 2)}` : ''}.</p>
       </div>
       <div className={zoom ? 'stage zoomed' : 'stage'} ref={stage} tabIndex={zoom ? 0 : -1} role={zoom ? 'region' : undefined} aria-label={zoom ? 'The open spread, enlarged' : undefined}>
         {scale > 0 && (

@@ -1,0 +1,18 @@
+import { type InteriorStyle, readStyleDocument } from './style'
+import chandlery from './styles/chandlery.json' with { type: 'json' }
+import clearDay from './styles/clear-day.json' with { type: 'json' }
+import fieldNotes from './styles/field-notes.json' with { type: 'json' }
+import harbour from './styles/harbour-roman.json' with { type: 'json' }
+import longEvening from './styles/long-evening.json' with { type: 'json' }
+import meadowsweet from './styles/meadowsweet.json' with { type: 'json' }
+import nightFerry from './styles/night-ferry.json' with { type: 'json' }
+import plainsong from './styles/plainsong.json' with { type: 'json' }
+
+/** The styles that ship, in the order in which they are offered. */
+export const shippedStyles: InteriorStyle[] = [harbour, chandlery, meadowsweet, nightFerry, plainsong, fieldNotes, clearDay, longEvening].map(readStyleDocument)
+
+/** The style that a book begins with. */
+export const harbourRoman: InteriorStyle = shippedStyles[0]!
+
+/** A style by id among a book's own and the shipped ones; the first shipped one where there is none of that name. */
+export const styleById = (id: string, own: InteriorStyle[] = []): InteriorStyle => own.find(s => s.id === id) ?? shippedStyles.find(s => s.id === id) ?? harbourRoman
