@@ -64,7 +64,7 @@ export async function freshen(id: string, old: HeldBook | undefined): Promise<He
     for (const s of await db.sections.bulkGet(stale.map(s => [id, s] as [string, string]))) if (s) kept.set(s.id, bare(s))
     const book = assembled(record, kept)
     // Parts of the record that say the same stay the same object: what follows from them is not worked out again.
-    if (old) for (const k of ['data', 'editions', 'assets', 'cover', 'plan', 'words'] as const) if (JSON.stringify(book[k]) === JSON.stringify(old.book[k])) (book as unknown as Record<string, unknown>)[k] = old.book[k]
+    if (old) for (const k of ['data', 'editions', 'assets', 'cover', 'plan', 'words', 'styles'] as const) if (JSON.stringify(book[k]) === JSON.stringify(old.book[k])) (book as unknown as Record<string, unknown>)[k] = old.book[k]
     return { book, revs, head }
   })
 }

@@ -12,8 +12,8 @@ export interface AtWork {
 
 /** Work that ends sooner is not worth a word. */
 const A_MOMENT = 450
-/** Work whose room shows how far it is, with its own way to stop it. */
-const shownByRooms = new Set(['pack'])
+/** Pictures, which come one by one where they are looked at, and work whose room shows how far it is with its own way to stop it. */
+const silent = new Set(['pack', 'paint', 'paintCover', 'sample', 'placeAt', 'pageOf', 'boxOn'])
 
 let worker: Worker | undefined
 let client: PressClient | undefined
@@ -34,7 +34,7 @@ export function press(): PressClient {
     performance.mark('porchlight worker')
     worker = new Worker(new URL('./press.worker.ts', import.meta.url), { type: 'module' })
     const remote = Comlink.wrap<PressApi>(worker)
-    client = new Proxy(remote, { get: (r, name) => (typeof name === 'string' ? (...args: unknown[]) => awaited((r[name as keyof PressClient] as (...a: unknown[]) => Promise<unknown>)(...args), !shownByRooms.has(name)) : Reflect.get(r, name)) })
+    client = new Proxy(remote, { get: (r, name) => (typeof name === 'string' ? (...args: unknown[]) => awaited((r[name as keyof PressClient] as (...a: unknown[]) => Promise<unknown>)(...args), !silent.has(name)) : Reflect.get(r, name)) })
     void remote.tellTo(Comlink.proxy(hear))
     void remote.warm()
   }

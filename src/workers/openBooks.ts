@@ -22,6 +22,14 @@ export interface OpenedBook {
   pictures: Map<string, Uint8Array>
   images: Map<string, ImageBitmap>
   chains: Map<string, Graph<PrintChain>>
+  /** Styles that an edition is tried in, by edition: see `tryStyle`. */
+  trials: Map<string, Trial>
+}
+
+/** An edition in another style, beside its own. */
+export interface Trial {
+  style: InteriorStyle
+  chain: Graph<PrintChain>
 }
 
 export const shelf = new FontShelf(async key => {
@@ -55,7 +63,7 @@ export async function openBook(update: BookUpdate): Promise<void> {
   for (const s of update.sections) sections.set(s.id, s)
   const book: Book = { ...head, sections: update.order.map(id => sections.get(id)).filter(s => s !== undefined) }
   const text = old && sameText(old.text, book) ? old.text : { ...book, editions: [] }
-  const b: OpenedBook = { book, text, pictures: old?.pictures ?? new Map(), images: old?.images ?? new Map(), chains: old?.chains ?? new Map() }
+  const b: OpenedBook = { book, text, pictures: old?.pictures ?? new Map(), images: old?.images ?? new Map(), chains: old?.chains ?? new Map(), trials: old?.trials ?? new Map() }
   for (const [id, bytes] of update.pictures) b.pictures.set(id, bytes)
   for (const a of book.assets) {
     const bytes = b.pictures.get(a.id)
@@ -84,9 +92,33 @@ function sameText(a: Book, b: Book): boolean {
   return a.sections.length === b.sections.length && a.sections.every((s, i) => s === b.sections[i]) && same(a.data, b.data) && same(a.assets, b.assets) && same(a.plan, b.plan)
 }
 
+/** Before an edition's id: the edition in the style that it is tried in. */
+export const TRIAL = 'trial:'
+
+/** Sets an edition in another style beside its own; `paint`, `leaves` and the rest answer for it by the edition's id with TRIAL before it. */
+export function tryStyle(bookId: string, editionId: string, style: InteriorStyle): Graph<PrintChain> {
+  const b = bookOf(bookId)
+  const e = b.book.editions.find(x => x.id === editionId)
+  if (!e || e.kind === 'ebook') throw new Error('This edition is not printed.')
+  const inputs = { ...inputsOf(b, e, e.outlets[0] ?? 'ostrevane'), style }
+  const old = b.trials.get(editionId)
+  if (old && JSON.stringify(old.style) === JSON.stringify(style)) {
+    for (const k of Object.keys(inputs) as (keyof PrintInputs)[]) if (k !== 'style') old.chain.set(k, inputs[k] as never)
+    return old.chain
+  }
+  const chain = printChain(inputs, setter, shelf, tell)
+  b.trials.set(editionId, { style, chain })
+  return chain
+}
+
 /** The graph of an edition at an outlet, made when first asked for. */
 export function chainOf(bookId: string, editionId: string, outletId?: string): Graph<PrintChain> {
   const b = bookOf(bookId)
+  if (editionId.startsWith(TRIAL)) {
+    const trial = b.trials.get(editionId.slice(TRIAL.length))
+    if (!trial) throw new Error('This style is not being tried.')
+    return trial.chain
+  }
   const e = b.book.editions.find(x => x.id === editionId)
   if (!e || e.kind === 'ebook') throw new Error('This edition is not printed.')
   const at = outletId ?? e.outlets[0] ?? 'ostrevane'
@@ -103,14 +135,14 @@ async function renew<K extends keyof PrintInputs>(chain: Graph<PrintChain>, name
   chain.set(name, value as PrintChain[K])
 }
 
-export const styleOf = (e: Edition): InteriorStyle => withChanges(styleById(e.style), e.styleChanges)
+export const styleOf = (book: Pick<Book, 'styles'>, e: Edition): InteriorStyle => withChanges(styleById(e.style, book.styles), e.styleChanges)
 
 /** The design that a book has, or begins with. */
 export const designOf = (book: Book) => book.cover ?? (book.plan ? rows : lampOverTide)
 
 export function inputsOf(b: Pick<OpenedBook, 'book' | 'text'>, e: Edition, outletId: string): PrintInputs {
   return {
-    book: b.text, profile: outlet(outletId), others: e.outlets.filter(o => o !== outletId).map(outlet), style: styleOf(e), isbn: e.isbn, price: e.price, design: designOf(b.book), coverPages: e.coverPages,
+    book: b.text, profile: outlet(outletId), others: e.outlets.filter(o => o !== outletId).map(outlet), style: styleOf(b.book, e), isbn: e.isbn, price: e.price, design: designOf(b.book), coverPages: e.coverPages,
     spec: { binding: e.kind === 'ebook' ? 'paperback' : e.kind, trim: e.trim ?? '6x9in', paper: e.paper ?? 'cream', ink: e.ink ?? 'black' },
   }
 }

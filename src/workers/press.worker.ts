@@ -7,10 +7,11 @@ import { type Cover, type CoverDesign, type Flat, frontPage, type SetPiece } fro
 import type { Understood } from '@/core/intake'
 import { visitPage } from '@/core/marks'
 import { ebookMoney, leastEbookPrice, type ListingSnapshot, type Submission } from '@/core/outlets'
-import type { InteriorStyle } from '@/core/pages'
+import type { FitOffer, InteriorStyle } from '@/core/pages'
 import { bindingRules, Fault, insideMargin, type OutletProfile, printRules, type Progress, pts, roundPages } from '@/core/trade'
 import { draw } from './draw'
 import { tell, tellTo } from './telling'
+import { chosenStyle, figuresIn, fitEdition, samplePage, type StyleFigures } from './styles'
 import { bookOf, type BookUpdate, chainOf, closeBook, designOf, openBook, outlet, shelf, useProfiles } from './openBooks'
 import { coverOf, epubOf, findingsOf, makePackage, snapshotOf } from './package'
 
@@ -198,6 +199,24 @@ const api = {
         pages: interior.pages.map((p, i) => ({ label: p.label, blank: !p.layers.length, ...(opens.get(i) ? { opens: opens.get(i) } : {}) })),
       }
     })
+  },
+
+  /** The opening of this book's first chapter in a style, as a picture `width` pixels wide. */
+  async sample(bookId: string, editionId: string, style: string | object, width: number): Promise<ImageBitmap | undefined> {
+    return plainlyLater(async () => {
+      const page = await samplePage(bookId, editionId, chosenStyle(bookId, style))
+      return page && handed(draw(page, width / page.width, id => bookOf(bookId).images.get(id)))
+    })
+  },
+
+  /** Sets an edition in another style beside its own, and says what it comes to. */
+  async tryStyle(bookId: string, editionId: string, style: string | object): Promise<StyleFigures> {
+    return plainlyLater(() => figuresIn(bookId, editionId, chosenStyle(bookId, style)))
+  },
+
+  /** Changes of the style with which the edition takes so many pages, or comes nearest without going over. */
+  async fit(bookId: string, editionId: string, pages: number): Promise<FitOffer | undefined> {
+    return plainlyLater(() => fitEdition(bookId, editionId, pages))
   },
 
   /** A page as a picture of `scale` pixels a point. */

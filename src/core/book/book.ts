@@ -107,6 +107,13 @@ export interface ListingDraft {
   adult?: boolean
 }
 
+/** An interior style as it is kept: read where it is used. */
+export interface StyleDocument {
+  id: string
+  name: string
+  [field: string]: unknown
+}
+
 export interface Book {
   id: string
   data: TitleData
@@ -117,6 +124,8 @@ export interface Book {
   cover?: CoverDesign
   /** A book of planned pages instead of a manuscript. */
   plan?: PagePlan
+  /** Styles of the author's own that its editions are set in: documents as in docs/formats.md, so that a project carries them. */
+  styles?: StyleDocument[]
   /** The shortlist of phrases. */
   words?: KeptPhrase[]
   /** By "edition/outlet". */

@@ -14,5 +14,17 @@ export const shippedStyles: InteriorStyle[] = [harbour, chandlery, meadowsweet, 
 /** The style that a book begins with. */
 export const harbourRoman: InteriorStyle = shippedStyles[0]!
 
+const read = new WeakMap<object, InteriorStyle>()
+
+/** A kept style document as a style, read once. */
+function styleOfDocument(document: object): InteriorStyle {
+  let style = read.get(document)
+  if (!style) read.set(document, (style = readStyleDocument(document)))
+  return style
+}
+
 /** A style by id among a book's own and the shipped ones; the first shipped one where there is none of that name. */
-export const styleById = (id: string, own: InteriorStyle[] = []): InteriorStyle => own.find(s => s.id === id) ?? shippedStyles.find(s => s.id === id) ?? harbourRoman
+export function styleById(id: string, own: { id: string }[] = []): InteriorStyle {
+  const kept = own.find(s => s.id === id)
+  return kept ? styleOfDocument(kept) : (shippedStyles.find(s => s.id === id) ?? harbourRoman)
+}

@@ -1,6 +1,6 @@
 import type { InlineJson } from '../book'
 import type { MarkPlace } from '../marks'
-import { breakParagraph, type BreakRules, type BrokenParagraph, linePieces, type Paragraph, setLine, splitLong } from '../type'
+import { breakParagraph, type BreakRules, type BrokenParagraph, Gap, linePieces, type Paragraph, setLine, splitLong } from '../type'
 import { baselineIn, type BlockContext, type NoteCounter } from './context'
 import type { FlowItem, FlowNote, FlowVariant } from './flow'
 import { type Initial, initialOf } from './initial'
@@ -104,7 +104,10 @@ function broken(content: InlineJson[] | undefined, ctx: BlockContext, t: TextSet
 function wordsInFirstLine(set: Set | undefined): number {
   const b = set?.broken[0]
   if (!set || !b) return 0
-  return set.paragraph.boxStart.filter(s => s < b.toFrag[0]!).length
+  const { boxStart, gap } = set.paragraph
+  const end = b.toFrag[0]! + (b.toChar[0] ? 1 : 0)
+  // Parts of a word that a dash or hyphen joins are one word.
+  return gap.filter((_, i) => boxStart[i]! < end && (i === 0 || gap[i - 1] !== Gap.none)).length
 }
 
 function hyphensOf(b: BrokenParagraph): Uint8Array | undefined {

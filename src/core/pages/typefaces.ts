@@ -74,11 +74,12 @@ export class Typefaces {
     const features: string[] = []
     const figures = this.style.text.oldStyleFigures && !base.lining && !shifted ? 'onum' : 'lnum'
     if (face.features.has(figures)) features.push(figures)
-    // A face without small capitals lends its capitals, made small; the files still say the letters that were written.
-    const lent = caps && !face.features.has('smcp')
+    // A face without small capitals lends its capitals, made small (in large print: whole); the files still say the letters that were written.
+    const { large } = this.style.text
+    const lent = caps && (large || !face.features.has('smcp'))
     if (caps && !lent) features.push('smcp')
     const full = shifted ? base.size * 0.62 : base.size
-    const size = lent ? full * LENT_CAPITALS : full
+    const size = lent && !large ? full * LENT_CAPITALS : full
     const rise = bits & SUP ? base.size * 0.36 : bits & SUB ? -base.size * 0.14 : 0
     const tracking = (base.tracking ?? 0) + (caps ? (lent ? 0.04 : 0.02) : 0)
     const colour = base.colour ?? BLACK

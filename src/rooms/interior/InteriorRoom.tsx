@@ -1,7 +1,9 @@
 'use client'
 import { useRouter, useSearchParams } from 'next/navigation'
 import { useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react'
-import { readStyle, shippedStyles } from '@/core/pages'
+import { readStyle, styleById } from '@/core/pages'
+import type { StyleDocument } from '@/core/book'
+import { setInStyle } from '@/data/styles'
 import { formatTrim, inUnit } from '@/core/trade'
 import { showLength } from '@/parts/lengths'
 import { BookTop, NoBook } from '@/parts/BookTop'
@@ -10,7 +12,10 @@ import { useOpenBook } from '@/parts/useOpenBook'
 import { press } from '@/workers/client'
 import type { Leaves } from '@/workers/press.worker'
 import { MarginNote } from './MarginNote'
+import { Compare } from './Compare'
+import { Fit } from './Fit'
 import { notes, valueNames } from './notes'
+import { StyleShelf } from './StyleShelf'
 import { PageCanvas } from '@/parts/PageCanvas'
 import { spreadOf, Strip } from './Strip'
 import { changeStyle } from './changeStyle'
@@ -27,6 +32,8 @@ export function InteriorRoom({ bookId }: { bookId: string }) {
   const [chosen, setChosen] = useState<number>()
   const [guides, setGuides] = useState(false)
   const [zoom, setZoom] = useState(0)
+  const [choosing, setChoosing] = useState(false)
+  const [other, setOther] = useState<{ style: string | StyleDocument; name: string }>()
 
   // The first view is an opening that faces text: it shows the most of a style.
   const first = useMemo(() => (leaves ? firstView(leaves) : -1), [leaves])
@@ -48,9 +55,9 @@ export function InteriorRoom({ bookId }: { bookId: string }) {
   }, [left, last, go])
 
   if (view.missing) return <NoBook />
-  const shipped = shippedStyles.find(s => s.id === edition?.style) ?? shippedStyles[0]!
+  const base = styleById(edition?.style ?? '', book?.styles)
   const change = (path: string, value: number | boolean | string): void => {
-    if (edition) void changeStyle(bookId, edition.id, path, value, readStyle(shipped, path), valueNames[path] ?? path)
+    if (edition) void changeStyle(bookId, edition.id, path, value, readStyle(base, path), valueNames[path] ?? path)
   }
   // A click on a page opens the text that stands there.
   const open = (page: number, x: number, y: number): void => {
@@ -69,14 +76,17 @@ export function InteriorRoom({ bookId }: { bookId: string }) {
         {leaves && edition && (
           <>
             <p className="caption">
-              <b>{shipped.name}</b>{own ? `, with ${own === 1 ? 'one change' : `${own} changes`} of your own` : ''} · {formatTrim(edition.trim ?? '')} · pages {[left, left + 1].filter(p => leaves.pages[p]).map(p => leaves.pages[p]!.label).join('–')} of {leaves.pages.length}
+              <button type="button" className="stylename" onClick={() => setChoosing(true)}>{base.name}</button>{own ? `, with ${own === 1 ? 'one change' : `${own} changes`} of your own` : ''} · {formatTrim(edition.trim ?? '')} · pages {[left, left + 1].filter(p => leaves.pages[p]).map(p => leaves.pages[p]!.label).join('–')} of {leaves.pages.length}
               {view.trouble && <span className="trouble" role="alert"> {view.trouble}</span>}
             </p>
-            <Specimen key={edition.id} bookId={bookId} editionId={edition.id} leaves={leaves} version={version} left={left} guides={guides} zoom={zoom} onChange={change} onPlace={open} />
+            {other ? <Compare bookId={bookId} editionId={edition.id} leaves={leaves} figures={figures} version={version} left={left} name={own ? `${base.name}, changed` : base.name} other={other} onLeave={() => setOther(undefined)} onTake={() => void setInStyle(bookId, edition.id, typeof other.style === 'string' ? { id: other.style, name: other.name } : other.style, typeof other.style === 'string' ? undefined : other.style).then(() => setOther(undefined))} /> : <Specimen key={edition.id} bookId={bookId} editionId={edition.id} leaves={leaves} version={version} left={left} guides={guides} zoom={zoom} onChange={change} onPlace={open} />}
             <div className="views">
+              <button type="button" onClick={() => setChoosing(true)}>styles …</button>
+              {figures?.pages !== undefined && !book?.plan && <Fit bookId={bookId} editionId={edition.id} pages={figures.pages} />}
               <button type="button" aria-pressed={guides} onClick={() => setGuides(g => !g)}>text area and safe zone</button>
               {zooms.map(z => <button key={z.words} type="button" aria-pressed={zoom === z.value} onClick={() => setZoom(z.value)}>{z.words}</button>)}
             </div>
+            <StyleShelf bookId={bookId} edition={edition} present={leaves.style} version={version} ratio={leaves.height / leaves.width} open={choosing} onClose={() => setChoosing(false)} onCompare={(style, name) => { setOther({ style, name }); setChoosing(false) }} />
             <Strip bookId={bookId} editionId={edition.id} leaves={leaves} version={version} left={left} onChoose={go} />
           </>
         )}

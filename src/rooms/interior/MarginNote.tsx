@@ -1,25 +1,28 @@
 'use client'
 import { InputNumber, Select } from 'antd'
-import { Fragment } from 'react'
+import { Fragment, useState } from 'react'
 import { type InteriorStyle, readStyle, styleValue } from '@/core/pages'
 import { trimZeros } from '@/core/trade'
 import { lengthField } from '@/parts/lengths'
 import { type NoteText, valueNames } from './notes'
 
-const units: Record<string, string> = { pt: 'pt', in: 'in', mm: 'mm', lines: 'lines', em: 'em', words: 'words' }
+const units: Record<string, string> = { pt: 'pt', in: 'in', mm: 'mm', lines: 'lines', em: 'em', words: 'words', letters: 'letters' }
 
 const trimmed = (x: number | string | undefined): string => (x === undefined || x === '' ? '' : trimZeros(String(x)))
 
 /** A note in the margin: a sentence whose values are the controls. */
 export function MarginNote({ note, style, onChange }: { note: NoteText; style: InteriorStyle; onChange: (path: string, value: number | boolean | string) => void }) {
+  const [more, setMore] = useState(false)
+  const said = more && note.more ? `${note.sentence} ${note.more}` : note.sentence
   return (
     <section className="note" id={`note-${note.id}`} aria-label={note.title}>
       <h2>{note.title}</h2>
       <p>
-        {note.sentence.split(/(\{[^}]+\})/).map((part, i) => {
+        {said.split(/(\{[^}]+\})/).map((part, i) => {
           const path = /^\{(.+)\}$/.exec(part)?.[1]
           return <Fragment key={i}>{path ? <Value path={path} style={style} onChange={v => onChange(path, v)} /> : part}</Fragment>
         })}
+        {note.more && <button type="button" className="more" aria-expanded={more} aria-label={`${more ? 'Less' : 'More'} of ${note.title.toLowerCase()}`} onClick={() => setMore(m => !m)}>{more ? 'less' : 'more …'}</button>}
       </p>
     </section>
   )

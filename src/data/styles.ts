@@ -1,0 +1,44 @@
+import type { StyleDocument } from '@/core/book'
+import { commit } from './changes'
+import { db } from './db'
+import { guarded } from './trouble'
+
+/** Styles that the author kept, for all books of this library. */
+export const keptStyles = async (): Promise<StyleDocument[]> => ((await db.settings.get('styles'))?.value as StyleDocument[] | undefined) ?? []
+
+/** Keeps a style, or replaces the one of its id. */
+export async function keepStyle(style: StyleDocument): Promise<void> {
+  await guarded(() => db.transaction('rw', db.settings, async () => {
+    await db.settings.put({ key: 'styles', value: [...(await keptStyles()).filter(s => s.id !== style.id), style] })
+  }))
+}
+
+/** Forgets a kept style. Books that are set in it carry their own copy and stay as they are. */
+export async function forgetStyle(id: string): Promise<void> {
+  await guarded(() => db.transaction('rw', db.settings, async () => {
+    await db.settings.put({ key: 'styles', value: (await keptStyles()).filter(s => s.id !== id) })
+  }))
+}
+
+/** Sets an edition in a style. One that does not ship is copied into the book, so that a project carries what it is set in; departures from the old style are dropped. */
+export function setInStyle(bookId: string, editionId: string, style: { id: string; name: string }, own: StyleDocument | undefined): Promise<void> {
+  return commit(bookId, `Set in ${style.name}`, r => {
+    const editions = r.editions.map(e => {
+      if (e.id !== editionId) return e
+      const { styleChanges: _gone, ...rest } = e
+      return { ...rest, style: style.id }
+    })
+    const used = new Set(editions.map(e => e.style))
+    const styles = [...(r.styles ?? []).filter(s => s.id !== own?.id && used.has(s.id)), ...(own ? [own] : [])]
+    return { editions, styles: styles.length ? styles : undefined }
+  })
+}
+
+/** An id for a style of the author's own, from its name; never that of a shipped one or of another. */
+export function freshStyleId(name: string, taken: Iterable<string>): string {
+  const base = `own-${name.toLowerCase().normalize('NFD').replace(/[^a-z0-9]+/g, '-').replace(/^-|-$/g, '').slice(0, 28) || 'style'}`
+  const known = new Set(taken)
+  let id = base
+  for (let n = 2; known.has(id); n++) id = `${base}-${n}`
+  return id
+}

@@ -1,0 +1,75 @@
+'use client'
+import { Button } from 'antd'
+import { useEffect, useLayoutEffect, useRef, useState } from 'react'
+import type { StyleDocument } from '@/core/book'
+import { Cancelled, formatMoney } from '@/core/trade'
+import { PageCanvas } from '@/parts/PageCanvas'
+import { showLength } from '@/parts/lengths'
+import { press } from '@/workers/client'
+import type { Figures, Leaves } from '@/workers/press.worker'
+import type { StyleFigures } from '@/workers/styles'
+import { spreadOf } from './Strip'
+
+/** Two styles side by side at the same words, with what each makes of pages, spine and cost. */
+export function Compare({ bookId, editionId, leaves, figures, version, left, name, other, onTake, onLeave }: { bookId: string; editionId: string; leaves: Leaves; figures?: Figures; version: number; left: number; /** The present style's name. */ name: string; other: { style: string | StyleDocument; name: string }; onTake: () => void; onLeave: () => void }) {
+  const trial = `trial:${editionId}`
+  const [tried, setTried] = useState<{ figures: StyleFigures; leaves: Leaves; version: number }>()
+  const [there, setThere] = useState<number>()
+  const [trouble, setTrouble] = useState<string>()
+  const stage = useRef<HTMLDivElement>(null)
+  const [room, setRoom] = useState({ width: 0, height: 0 })
+  useLayoutEffect(() => {
+    const e = stage.current!
+    const watch = new ResizeObserver(() => setRoom({ width: e.clientWidth, height: e.clientHeight }))
+    watch.observe(e)
+    return () => watch.disconnect()
+  }, [])
+
+  useEffect(() => {
+    let gone = false
+    const work = async (): Promise<void> => {
+      const found = await press().tryStyle(bookId, editionId, other.style)
+      const own = await press().leaves(bookId, trial)
+      if (!gone) setTried(t => ({ figures: found, leaves: own, version: (t?.version ?? 0) + 1 }))
+    }
+    work().catch((e: Error) => !gone && setTrouble(e instanceof Cancelled ? 'Stopped.' : e.message))
+    return () => {
+      gone = true
+    }
+  }, [bookId, editionId, trial, other.style, version])
+
+  // The same words on the other side: those at the head of the page that is looked at.
+  const page = leaves.pages[left]?.blank === false ? left : left + 1
+  useEffect(() => {
+    if (!tried) return
+    let gone = false
+    const work = async (): Promise<void> => {
+      const place = await press().placeAt(bookId, editionId, page, leaves.block.x, leaves.block.y)
+      const at = place && (await press().pageOf(bookId, trial, place.section, place.block))
+      if (!gone) setThere(spreadOf(at ?? page))
+    }
+    work().catch((e: Error) => !gone && setTrouble(e.message))
+    return () => {
+      gone = true
+    }
+  }, [bookId, editionId, trial, tried, page, leaves])
+
+  const scale = room.width ? Math.min((room.width - 90) / (4 * leaves.width), (room.height - 152) / leaves.height) : 0
+  const spread = (id: string, l: Leaves, v: number, at: number) => (
+    <div className="spread">
+      {[at, at + 1].map(p => <div key={p - at} className={l.pages[p] ? 'page' : 'page none'} style={{ width: l.width * scale, height: l.height * scale }}>{l.pages[p] && <PageCanvas bookId={bookId} editionId={id} index={p} version={v} width={l.width} height={l.height} scale={scale} label={`Page ${l.pages[p].label}`} />}</div>)}
+    </div>
+  )
+  const sums = (f: StyleFigures | undefined) => f && <dl><dt>Pages</dt><dd>{f.pages}</dd><dt>Spine</dt><dd>{showLength(f.spinePt, 2)}</dd><dt>Print</dt><dd>{formatMoney(f.cost, figures?.currency ?? 'USD')}</dd></dl>
+  const mine = figures?.pages !== undefined ? { pages: figures.pages, spinePt: figures.spinePt ?? 0, cost: figures.cost ?? 0 } : undefined
+  return (
+    <div className="compare" ref={stage} role="group" aria-label={`${name} and ${other.name} side by side`}>
+      {scale > 0 && (
+        <>
+          <section><h2>{name}</h2>{sums(mine)}{spread(editionId, leaves, version, left)}<p><Button onClick={onLeave}>Stay with {name}</Button></p></section>
+          <section><h2>{other.name}</h2>{sums(tried?.figures)}{tried && there !== undefined ? spread(trial, tried.leaves, tried.version, Math.min(there, spreadOf(tried.leaves.pages.length - 1))) : <p className="waiting" role="status">{trouble ?? 'Setting the book in it …'}</p>}<p><Button type="primary" disabled={!tried} onClick={onTake}>Set the book in {other.name}</Button></p></section>
+        </>
+      )}
+    </div>
+  )
+}

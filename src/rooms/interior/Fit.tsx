@@ -1,0 +1,58 @@
+'use client'
+import { App, Button, InputNumber, Popover } from 'antd'
+import { useState } from 'react'
+import { type FitOffer, styleValue } from '@/core/pages'
+import { Cancelled, trimZeros } from '@/core/trade'
+import { commit } from '@/data/changes'
+import { press } from '@/workers/client'
+import { valueNames } from './notes'
+
+/** Makes the book fit a count of pages: the least visible way is worked out and shown before it is taken. */
+export function Fit({ bookId, editionId, pages }: { bookId: string; editionId: string; pages: number }) {
+  const [open, setOpen] = useState(false)
+  const [target, setTarget] = useState<number | null>(pages)
+  const [busy, setBusy] = useState(false)
+  const [offer, setOffer] = useState<FitOffer | 'none'>()
+  const { message } = App.useApp()
+  const ask = async (): Promise<void> => {
+    if (!target) return
+    setBusy(true)
+    setOffer(undefined)
+    try {
+      setOffer((await press().fit(bookId, editionId, target)) ?? 'none')
+    } catch (e) {
+      if (!(e instanceof Cancelled)) message.error((e as Error).message)
+    } finally {
+      setBusy(false)
+    }
+  }
+  const take = (o: FitOffer): void => {
+    void commit(bookId, `Made to fit ${o.pages} pages`, r => ({ editions: r.editions.map(e => (e.id === editionId ? { ...e, styleChanges: { ...e.styleChanges, ...o.changes } } : e)) })).then(() => setOpen(false), (e: Error) => message.error(e.message))
+  }
+  const say = (path: string, value: number | boolean | string): string => {
+    const v = styleValue(path)
+    return `${valueNames[path]?.toLowerCase() ?? path} ${trimZeros(Number(value).toFixed(3))} ${v.kind === 'number' ? v.unit : ''}`.trim()
+  }
+  return (
+    <Popover
+      trigger="click" open={open} placement="top" onOpenChange={o => { setOpen(o); setOffer(undefined); setTarget(pages) }}
+      content={
+        <div className="fit">
+          <form onSubmit={e => { e.preventDefault(); void ask() }}>
+            <label>Make it fit <InputNumber aria-label="Pages to fit" size="small" min={2} max={2000} value={target} onChange={setTarget} style={{ width: 76 }} /> pages</label>
+            <Button size="small" htmlType="submit" loading={busy} disabled={!target || target === pages}>Work it out</Button>
+          </form>
+          {offer === 'none' && <p role="status">It cannot come nearer than {pages} without being ill made: leading, margins and size have gone as far as they may.</p>}
+          {offer && offer !== 'none' && (
+            <div role="status">
+              <p><b>{offer.pages} pages</b> with {Object.entries(offer.changes).map(([path, value]) => say(path, value)).join(' and ')}.{offer.pages !== target ? ` ${target} itself cannot be had: chapters begin on new pages.` : ''}</p>
+              <p><Button size="small" type="primary" onClick={() => take(offer)}>Take it</Button> <Button size="small" type="text" onClick={() => setOpen(false)}>Leave it</Button></p>
+            </div>
+          )}
+        </div>
+      }
+    >
+      <button type="button">fit to a count …</button>
+    </Popover>
+  )
+}
