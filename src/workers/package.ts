@@ -1,5 +1,6 @@
 import { strToU8, type Zippable, zipSync } from 'fflate'
-import { authorLine, type Edition, hashOf, labels, roles, shortName } from '@/core/book'
+import { authorLine, type Edition, hashOf } from '@/core/book'
+import { outlineOf } from './interiorFiles'
 import { check, type Finding } from '@/core/check'
 import { type Cover, drawCover, flatFor, frontPage } from '@/core/cover'
 import { ebookMoney, leastEbookPrice, listingFindings, type ListingSnapshot, type Submission } from '@/core/outlets'
@@ -10,13 +11,13 @@ import { bookOf, chainOf, designOf, keyOf, type OpenedBook, outlet, shelf, style
 import { draw } from './draw'
 
 // Writers are loaded when something is written: they have no part in a book's first pages.
-const pdf = (): Promise<typeof import('@/core/pdf')> => import('@/core/pdf')
+export const pdf = (): Promise<typeof import('@/core/pdf')> => import('@/core/pdf')
 
 let subsetter: Promise<Subsetter> | undefined
-const loadedSubsetter = (): Promise<Subsetter> =>
+export const loadedSubsetter = (): Promise<Subsetter> =>
   (subsetter ??= fetch('/fonts/harfbuzz-subset.wasm').then(async r => (await pdf()).loadSubsetter(new Uint8Array(await r.arrayBuffer()))))
 
-const pictureSource = (b: OpenedBook): PictureSource => ({
+export const pictureSource = (b: OpenedBook): PictureSource => ({
   bytes: async id => b.pictures.get(id),
   decode: async bytes => {
     const bitmap = await createImageBitmap(new Blob([Uint8Array.from(bytes)]))
@@ -49,7 +50,7 @@ async function frontJpeg(b: OpenedBook, cover: Cover, height: number): Promise<{
   return { bytes: new Uint8Array(await blob.arrayBuffer()), width: canvas.width, height: canvas.height }
 }
 
-const DATE = '2026-01-01T00:00:00Z'
+export const DATE = '2026-01-01T00:00:00Z'
 const epubs = new WeakMap<object, Map<string, { bytes: Uint8Array; front: { width: number; height: number } }>>()
 
 /** The ebook as an outlet gets it; remembered while text and cover stay what they are. */
@@ -122,8 +123,7 @@ export async function makePackage(bookId: string, e: Edition, outletId: string, 
   } else {
     const chain = chainOf(bookId, e.id, outletId)
     const interior = await chain.get('interior')
-    const names = labels(b.text.sections)
-    const outline = b.text.sections.filter(s => interior.starts.has(s.id) && (roles[s.role].listed || s.role === 'contents' || s.role === 'title-page')).map(s => ({ title: shortName(names.get(s.id)!) || data.title, page: interior.starts.get(s.id)! }))
+    const outline = outlineOf(b, interior)
     const { pdfBytes } = await pdf()
     await ticker({ stage: 'Interior', done: 0, of: 3 })
     files.push({ name: `${slug}-interior.pdf`, bytes: await pdfBytes(interior.pages, { ...meta, grey: e.ink !== 'colour', outline }, await loadedSubsetter(), pictureSource(b), p => ticker({ stage: 'Interior', done: p.done / Math.max(1, p.of), of: 3 })) })

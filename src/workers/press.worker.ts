@@ -12,6 +12,7 @@ import { bindingRules, Fault, insideMargin, type OutletProfile, printRules, type
 import { draw } from './draw'
 import { tell, tellTo } from './telling'
 import { chosenStyle, figuresIn, fitEdition, samplePage, type StyleFigures } from './styles'
+import { interiorFile, type InteriorFileKind } from './interiorFiles'
 import { bookOf, type BookUpdate, chainOf, closeBook, designOf, openBook, outlet, shelf, useProfiles } from './openBooks'
 import { coverOf, epubOf, findingsOf, makePackage, snapshotOf } from './package'
 
@@ -57,6 +58,8 @@ export interface Leaves {
   width: number
   height: number
   style: InteriorStyle
+  /** Sections that have pages. */
+  starts: string[]
   pages: { label: string; blank: boolean; /** Title of the section that opens here. */ opens?: string }[]
   /** The text block on a recto, and the outlet's safe zone from the trim. */
   block: { x: number; y: number; width: number; height: number }
@@ -194,7 +197,7 @@ const api = {
       const named = (id: string): string => (names.has(id) ? shortName(names.get(id)!) : (book.plan?.runs.find(r => `run:${r.id}` === id)?.heading ?? 'a run'))
       const opens = new Map([...interior.starts].map(([id, page]) => [page, named(id)]))
       return {
-        width: interior.spec.width, height: interior.spec.height, style: interior.style, block: interior.block, outside: book.plan ? interior.spec.width - interior.block.x - interior.block.width : interior.outside, safe: pts(printRules(profile).safe),
+        starts: [...interior.starts.keys()], width: interior.spec.width, height: interior.spec.height, style: interior.style, block: interior.block, outside: book.plan ? interior.spec.width - interior.block.x - interior.block.width : interior.outside, safe: pts(printRules(profile).safe),
         insideAsked: insideMargin(profile, spec.binding, roundPages(interior.pages.length, bindingRules(profile, spec.binding).pageMultiple)),
         pages: interior.pages.map((p, i) => ({ label: p.label, blank: !p.layers.length, ...(opens.get(i) ? { opens: opens.get(i) } : {}) })),
       }
@@ -212,6 +215,14 @@ const api = {
   /** Sets an edition in another style beside its own, and says what it comes to. */
   async tryStyle(bookId: string, editionId: string, style: string | object): Promise<StyleFigures> {
     return plainlyLater(() => figuresIn(bookId, editionId, chosenStyle(bookId, style)))
+  },
+
+  /** The interior as a file to look at, to hand on, or for a press. */
+  async interiorFile(bookId: string, editionId: string, kind: InteriorFileKind, section?: string): Promise<{ name: string; bytes: Uint8Array }> {
+    return plainlyLater(async () => {
+      const made = await interiorFile(bookId, editionId, kind, section)
+      return Comlink.transfer(made, [made.bytes.buffer])
+    })
   },
 
   /** Changes of the style with which the edition takes so many pages, or comes nearest without going over. */

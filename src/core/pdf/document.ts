@@ -1,10 +1,11 @@
 import { PDFName, type PDFRef } from '@cantoo/pdf-lib'
 import { type Layer, type PageMarks, visitPage } from '../marks'
-import { joinBytes, type Ticker } from '../trade'
+import { Fault, joinBytes, type Ticker } from '../trade'
 import type { Face } from '../type'
 import { type ContentResources, pageContent } from './content'
 import { PdfFile, type Sink } from './file'
 import { FontUse } from './fonts'
+import { greyProfile } from './icc'
 import { embedImage, type PictureSource } from './images'
 import type { Subsetter } from './subset'
 
@@ -16,6 +17,13 @@ export interface PdfOptions {
   date: string
   /** Pictures are made grey, as black books want. */
   grey: boolean
+  /**
+   * Prepared for a standard of exchange, for black books: PDF/X-1a:2003 (ISO 15930-4) or PDF/X-4 (ISO 15930-7). No checker here
+   * certifies it. Such files carry no links, and say what their greys mean.
+   */
+  preparedFor?: 'X-1a' | 'X-4'
+  /** Pictures with more pixels an inch than this are made smaller. */
+  ppi?: number
   /** Named places for the outline. */
   outline?: { title: string; page: number }[]
 }
@@ -29,13 +37,17 @@ export async function pdfBytes(pages: PageMarks[], options: PdfOptions, subsette
 
 /** Writes pages of marks as a press-ready PDF into a sink, chunk by chunk. */
 export async function writePdf(pages: PageMarks[], options: PdfOptions, subsetter: Subsetter, pictures: PictureSource, sink: Sink, ticker?: Ticker): Promise<void> {
-  const file = new PdfFile(sink)
+  if (options.preparedFor && !options.grey) throw new Fault('colour', 'Only the pages of a black book can be prepared for that: these have colour.')
+  const file = new PdfFile(sink, options.preparedFor === 'X-1a' ? '1.4' : '1.6')
   const fonts = new Map<Face, FontUse>()
   const assets: string[] = []
+  // Largest width at which each picture stands, points.
+  const widths = new Map<string, number>()
   const collect = (l: Layer): void => {
     for (const item of l.items) {
       if (item.kind === 'image') {
         if (!assets.includes(item.asset)) assets.push(item.asset)
+        widths.set(item.asset, Math.max(widths.get(item.asset) ?? 0, item.width))
       } else if (item.kind === 'group') item.layers.forEach(collect)
     }
     const t = l.text
@@ -56,7 +68,7 @@ export async function writePdf(pages: PageMarks[], options: PdfOptions, subsette
 
   const images = new Map<string, { name: string; ref: PDFRef }>()
   for (const asset of assets) {
-    const ref = await embedImage(file, pictures, asset, options.grey)
+    const ref = await embedImage(file, pictures, asset, options.grey, options.ppi ? (widths.get(asset)! / 72) * options.ppi : undefined)
     if (ref) images.set(asset, { name: `Im${images.size + 1}`, ref })
     await ticker?.({ stage: 'Placing pictures', done: images.size, of: assets.length })
   }
@@ -102,14 +114,22 @@ export async function writePdf(pages: PageMarks[], options: PdfOptions, subsette
 
   const root: Record<string, unknown> = {
     Type: 'Catalog', Pages: tree, Lang: file.text(options.language), PageLabels: { Nums: pageLabels(file, pages) }, ViewerPreferences: { DisplayDocTitle: true },
-    Metadata: file.stream(xmp(options), { Type: 'Metadata', Subtype: 'XML' }, file.ref(), true),
+    Metadata: file.stream(xmp(options, options.preparedFor), { Type: 'Metadata', Subtype: 'XML' }, file.ref(), true),
+  }
+  if (options.preparedFor) {
+    if (options.preparedFor === 'X-1a' && states.size) throw new Fault('transparency', 'These pages have something seen through; PDF/X-1a has no such thing.')
+    const name = 'Black on uncoated paper'
+    root.OutputIntents = [file.object({
+      Type: 'OutputIntent', S: 'GTS_PDFX', OutputConditionIdentifier: file.text('Custom'), OutputCondition: file.text(name), Info: file.text('One black ink, tones spread by a fifth at the middle'),
+      DestOutputProfile: file.stream(greyProfile(name, 0.2), { N: 1 }),
+    })]
   }
   if (options.outline?.length) {
     root.Outlines = outline(file, options.outline, refs)
     root.PageMode = 'UseOutlines'
   }
   const catalog = file.object(root as never)
-  const info = file.object({ Title: file.text(options.title), ...(options.author ? { Author: file.text(options.author) } : {}), Producer: file.text('Porchlight'), CreationDate: file.date(options.date), ModDate: file.date(options.date), Trapped: PDFName.of('False') })
+  const info = file.object({ Title: file.text(options.title), ...(options.author ? { Author: file.text(options.author) } : {}), Producer: file.text('Porchlight'), CreationDate: file.date(options.date), ModDate: file.date(options.date), Trapped: PDFName.of('False'), ...(options.preparedFor === 'X-1a' ? { GTS_PDFXVersion: file.text('PDF/X-1a:2003') } : options.preparedFor === 'X-4' ? { GTS_PDFXVersion: file.text('PDF/X-4') } : {}) })
   file.end(catalog, info)
 }
 
@@ -139,11 +159,11 @@ function outline(file: PdfFile, entries: { title: string; page: number }[], page
   return file.object({ Type: 'Outlines', First: refs[0]!, Last: refs[refs.length - 1]!, Count: refs.length }, root)
 }
 
-function xmp(o: PdfOptions): Uint8Array {
+function xmp(o: PdfOptions, standard: PdfOptions['preparedFor']): Uint8Array {
   const esc = (s: string): string => s.replace(/[&<>]/g, c => ({ '&': '&amp;', '<': '&lt;', '>': '&gt;' })[c]!)
   return new TextEncoder().encode(
     `<?xpacket begin="\ufeff" id="W5M0MpCehiHzreSzNTczkc9d"?>\n<x:xmpmeta xmlns:x="adobe:ns:meta/"><rdf:RDF xmlns:rdf="http://www.w3.org/1999/02/22-rdf-syntax-ns#"><rdf:Description rdf:about="" xmlns:dc="http://purl.org/dc/elements/1.1/" xmlns:xmp="http://ns.adobe.com/xap/1.0/" xmlns:pdf="http://ns.adobe.com/pdf/1.3/">` +
       `<dc:title><rdf:Alt><rdf:li xml:lang="x-default">${esc(o.title)}</rdf:li></rdf:Alt></dc:title>${o.author ? `<dc:creator><rdf:Seq><rdf:li>${esc(o.author)}</rdf:li></rdf:Seq></dc:creator>` : ''}` +
-      `<xmp:CreateDate>${o.date}</xmp:CreateDate><pdf:Producer>Porchlight</pdf:Producer></rdf:Description></rdf:RDF></x:xmpmeta>\n<?xpacket end="w"?>`,
+      `<xmp:CreateDate>${o.date}</xmp:CreateDate><xmp:ModifyDate>${o.date}</xmp:ModifyDate><xmp:MetadataDate>${o.date}</xmp:MetadataDate><pdf:Producer>Porchlight</pdf:Producer><pdf:Trapped>False</pdf:Trapped></rdf:Description>${standard === 'X-4' ? '<rdf:Description rdf:about="" xmlns:pdfxid="http://www.npes.org/pdfx/ns/id/"><pdfxid:GTS_PDFXVersion>PDF/X-4</pdfxid:GTS_PDFXVersion></rdf:Description>' : ''}</rdf:RDF></x:xmpmeta>\n<?xpacket end="w"?>`,
   )
 }

@@ -18,8 +18,8 @@ export class PdfFile {
   private written = 0
   private next = 1
 
-  constructor(private readonly sink: Sink) {
-    this.put(ascii('%PDF-1.6\n%\u00e2\u00e3\u00cf\u00d3\n'))
+  constructor(private readonly sink: Sink, version: '1.4' | '1.6' = '1.6') {
+    this.put(ascii(`%PDF-${version}\n%\u00e2\u00e3\u00cf\u00d3\n`))
   }
 
   ref(): PDFRef {

@@ -1,5 +1,6 @@
 import type { PDFRef } from '@cantoo/pdf-lib'
 import type { PdfFile } from './file'
+import { shrunk } from './resample'
 
 /** A decoded picture: 4 bytes a pixel, not premultiplied. Decoding is a port: a canvas in the browser, a library in Node. */
 export interface Pixels {
@@ -14,12 +15,13 @@ export interface PictureSource {
   decode(bytes: Uint8Array): Promise<Pixels>
 }
 
-/** Embeds a picture: grey for black books; over white, since presses refuse transparency. Unchanged JPEGs pass through. */
-export async function embedImage(file: PdfFile, source: PictureSource, asset: string, grey: boolean): Promise<PDFRef | undefined> {
+/** Embeds a picture: grey for black books; over white, since presses refuse transparency; no wider than `mostPixels`. Unchanged JPEGs pass through. */
+export async function embedImage(file: PdfFile, source: PictureSource, asset: string, grey: boolean, mostPixels?: number): Promise<PDFRef | undefined> {
   const bytes = await source.bytes(asset)
   if (!bytes) return undefined
   const jpeg = jpegHeader(bytes)
-  if (jpeg && (jpeg.components === 1 || (jpeg.components === 3 && !grey))) {
+  const tooWide = (width: number): boolean => mostPixels !== undefined && width > mostPixels * 1.15
+  if (jpeg && !tooWide(jpeg.width) && (jpeg.components === 1 || (jpeg.components === 3 && !grey))) {
     return file.stream(bytes, { Type: 'XObject', Subtype: 'Image', Width: jpeg.width, Height: jpeg.height, ColorSpace: jpeg.components === 1 ? 'DeviceGray' : 'DeviceRGB', BitsPerComponent: 8, Filter: 'DCTDecode' }, file.ref(), true)
   }
   const { width, height, rgba } = await source.decode(bytes)
@@ -37,7 +39,8 @@ export async function embedImage(file: PdfFile, source: PictureSource, asset: st
       out[k++] = Math.round(b)
     }
   }
-  return file.stream(out, { Type: 'XObject', Subtype: 'Image', Width: width, Height: height, ColorSpace: grey ? 'DeviceGray' : 'DeviceRGB', BitsPerComponent: 8 })
+  const [w, h] = tooWide(width) ? [Math.max(1, Math.round(mostPixels!)), Math.max(1, Math.round((mostPixels! * height) / width))] : [width, height]
+  return file.stream(w === width ? out : shrunk(out, width, height, channels, w, h), { Type: 'XObject', Subtype: 'Image', Width: w, Height: h, ColorSpace: grey ? 'DeviceGray' : 'DeviceRGB', BitsPerComponent: 8 })
 }
 
 /** Size and components of a baseline or progressive JPEG, from its frame header. Undefined for other files. */

@@ -35,6 +35,60 @@ describe('bytes', () => {
   })
 })
 
+describe('files prepared for a standard', () => {
+  const make = async (more: object): Promise<PDFDocument> => PDFDocument.load(await whole((await setBook(bookOf([['One.'], ['Two.']]))).pages, more), { updateMetadata: false })
+  const info = (doc: PDFDocument, key: string): string | undefined => (doc.context.lookup(doc.context.trailerInfo.Info, PDFDict).lookup(PDFName.of(key)) as { decodeText?(): string } | undefined)?.decodeText?.()
+
+  test('say so, carry what their greys mean, and have no links', async () => {
+    for (const [preparedFor, version, header] of [['X-1a', 'PDF/X-1a:2003', '1.4'], ['X-4', 'PDF/X-4', '1.6']] as const) {
+      const bytes = await whole((await setBook(bookOf([['One.'], ['Two.']]))).pages, { preparedFor })
+      expect(bytes.subarray(0, 8).toString('latin1')).toBe(`%PDF-${header}`)
+      const doc = await PDFDocument.load(bytes, { updateMetadata: false })
+      expect(info(doc, 'GTS_PDFXVersion')).toBe(version)
+      const intent = (doc.catalog.lookup(PDFName.of('OutputIntents'), PDFArray)).lookup(0, PDFDict)
+      expect(String(intent.get(PDFName.of('S')))).toBe('/GTS_PDFX')
+      const profile = unzlibSync((intent.lookup(PDFName.of('DestOutputProfile')) as PDFRawStream).contents)
+      const at = (i: number, n: number): string => Buffer.from(profile.subarray(i, i + n)).toString('latin1')
+      // ICC.1: size, class, colour space, connection space, signature; every tag inside the file, on a boundary of four.
+      expect([new DataView(profile.buffer, profile.byteOffset).getUint32(0), at(12, 12), at(36, 4)]).toEqual([profile.length, 'prtrGRAYXYZ ', 'acsp'])
+      const v = new DataView(profile.buffer, profile.byteOffset)
+      for (let i = 0; i < v.getUint32(128); i++) {
+        const [from, size] = [v.getUint32(136 + i * 12), v.getUint32(140 + i * 12)]
+        expect([from % 4, from + size <= profile.length]).toEqual([0, true])
+      }
+      for (const p of doc.getPages()) expect(p.node.Annots()).toBeUndefined()
+      expect(bytes.toString('latin1').includes('/Trapped /False')).toBe(true)
+    }
+    expect(info(await make({}), 'GTS_PDFXVersion')).toBeUndefined()
+  })
+  test('are refused for pages with colour or with anything seen through', async () => {
+    const clear: PageMarks = { width: 100, height: 100, bleed: { top: 0, right: 0, bottom: 0, left: 0 }, label: '1', side: 'recto', layers: [{ x: 0, y: 0, layer: { items: [{ kind: 'group', opacity: 0.5, layers: [{ items: [{ kind: 'path', path: new PathBuilder().rect(0, 0, 9, 9).build(), fill: { k: 1 } }] }] }] } }] }
+    await expect(whole([clear], { preparedFor: 'X-1a' })).rejects.toThrow(/seen through/)
+    await expect(whole([clear], { preparedFor: 'X-4', grey: false })).rejects.toThrow(/have colour/)
+  })
+  test('pictures with more pixels than asked are made smaller, by their mean', async () => {
+    const canvas = createCanvas(600, 300)
+    const ctx = canvas.getContext('2d')
+    ctx.fillStyle = '#fff'
+    ctx.fillRect(0, 0, 600, 300)
+    ctx.fillStyle = '#000'
+    for (let x = 0; x < 600; x += 2) ctx.fillRect(x, 0, 1, 300)
+    const page: PageMarks = { width: 200, height: 200, bleed: { top: 0, right: 0, bottom: 0, left: 0 }, label: '1', side: 'recto', layers: [{ x: 0, y: 0, layer: { items: [{ kind: 'image', asset: 'a', x: 0, y: 0, width: 144, height: 72 }] } }] }
+    const source = pictureSource(new Map([['a', new Uint8Array(canvas.toBuffer('image/png'))]]))
+    const sizeAt = async (ppi?: number): Promise<[number, number, number]> => {
+      const doc = await PDFDocument.load(await pdfBytes([page], { ...options, ppi }, await nodeSubsetter(), source), { updateMetadata: false })
+      const image = doc.context.enumerateIndirectObjects().map(([, o]) => o).find((o): o is PDFRawStream => o instanceof PDFRawStream && String(o.dict.get(PDFName.of('Subtype'))) === '/Image')!
+      const pixels = unzlibSync(image.contents)
+      return [(image.dict.get(PDFName.of('Width')) as PDFNumber).asNumber(), (image.dict.get(PDFName.of('Height')) as PDFNumber).asNumber(), Math.round(pixels.reduce((a, b) => a + b, 0) / pixels.length)]
+    }
+    expect(await sizeAt()).toEqual([600, 300, 128])
+    expect(await sizeAt(300)).toEqual([600, 300, 128])
+    const [w, h, mean] = await sizeAt(100)
+    expect([w, h]).toEqual([200, 100])
+    expect(Math.abs(mean - 128)).toBeLessThan(46)
+  })
+})
+
 describe('a document', () => {
   test('the same book gives the same bytes, and another date another file', async () => {
     const make = async (date = options.date) => whole((await setBook(bookOf([['The office fjord.', 'And again.']]))).pages, { date })

@@ -13,6 +13,7 @@ import { press } from '@/workers/client'
 import type { Leaves } from '@/workers/press.worker'
 import { MarginNote } from './MarginNote'
 import { Compare } from './Compare'
+import { Files } from './Files'
 import { Fit } from './Fit'
 import { notes, valueNames } from './notes'
 import { StyleShelf } from './StyleShelf'
@@ -83,6 +84,7 @@ export function InteriorRoom({ bookId }: { bookId: string }) {
             <div className="views">
               <button type="button" onClick={() => setChoosing(true)}>styles …</button>
               {figures?.pages !== undefined && !book?.plan && <Fit bookId={bookId} editionId={edition.id} pages={figures.pages} />}
+              {book && <Files book={book} editionId={edition.id} grey={edition.ink !== 'colour'} starts={new Set(leaves.starts)} />}
               <button type="button" aria-pressed={guides} onClick={() => setGuides(g => !g)}>text area and safe zone</button>
               {zooms.map(z => <button key={z.words} type="button" aria-pressed={zoom === z.value} onClick={() => setZoom(z.value)}>{z.words}</button>)}
             </div>

@@ -1,0 +1,54 @@
+'use client'
+import { App, Button, Popover, Select } from 'antd'
+import { useState } from 'react'
+import type { Book } from '@/core/book'
+import { labels, shortName } from '@/core/book'
+import { Cancelled } from '@/core/trade'
+import { saveAs } from '@/parts/saveAs'
+import { bringUpToDate } from '@/parts/useOpenBook'
+import { press } from '@/workers/client'
+import type { InteriorFileKind } from '@/workers/interiorFiles'
+
+const kinds: { kind: InteriorFileKind; name: string; words: string; grey?: boolean }[] = [
+  { kind: 'press', name: 'For the press', words: 'trim and bleed boxes, fonts inside, black alone, pictures at 300 ppi' },
+  { kind: 'X-4', name: 'Prepared for PDF/X-4', words: 'the same, and what its greys mean', grey: true },
+  { kind: 'X-1a', name: 'Prepared for PDF/X-1a', words: 'for printers of the older school', grey: true },
+  { kind: 'proof', name: 'A proof', words: 'crop marks, and “proof” on every page' },
+  { kind: 'mail', name: 'Small, for mail', words: 'pictures for a screen' },
+]
+
+/** The interior as files: for presses, for proof-readers, for mail; whole, or one section of it. */
+export function Files({ book, editionId, grey, starts }: { book: Book; editionId: string; /** A black book. */ grey: boolean; /** Sections that have pages. */ starts: ReadonlySet<string> }) {
+  const [section, setSection] = useState('')
+  const [busy, setBusy] = useState<InteriorFileKind>()
+  const { message } = App.useApp()
+  const names = labels(book.sections)
+  const make = async (kind: InteriorFileKind): Promise<void> => {
+    setBusy(kind)
+    try {
+      await bringUpToDate(book.id)
+      const { name, bytes } = await press().interiorFile(book.id, editionId, kind, section || undefined)
+      saveAs(bytes, name, 'application/pdf')
+      message.success(`${name}, ${(bytes.length / 1e6).toFixed(2)} MB`)
+    } catch (e) {
+      if (!(e instanceof Cancelled)) message.error((e as Error).message, 6)
+    } finally {
+      setBusy(undefined)
+    }
+  }
+  return (
+    <Popover
+      trigger="click" placement="top"
+      content={
+        <div className="files">
+          <p><label htmlFor="file-part">Of</label> <Select id="file-part" size="small" value={section} popupMatchSelectWidth={false} onChange={setSection} options={[{ value: '', label: 'the whole interior' }, ...book.sections.filter(s => starts.has(s.id)).map(s => ({ value: s.id, label: shortName(names.get(s.id)!) || s.role }))]} /></p>
+          <ul>
+            {kinds.filter(k => grey || !k.grey).map(k => <li key={k.kind}><span><b>{k.name}</b>{k.words}</span><Button size="small" loading={busy === k.kind} disabled={!!busy} onClick={() => void make(k.kind)} aria-label={`Save: ${k.name}`}>Save</Button></li>)}
+          </ul>
+        </div>
+      }
+    >
+      <button type="button">files …</button>
+    </Popover>
+  )
+}
