@@ -22,6 +22,8 @@ export class LayerBuilder {
   private items: Item[] = []
   /** Added to the x of every glyph: cells of a table draw as if their left edge were 0. */
   dx = 0
+  /** Where runs are said to come from, in place of what each says. */
+  placeAs: MarkPlace | undefined
 
   constructor(runs = 64, glyphs = 1024) {
     this.face = new Uint8Array(runs)
@@ -37,7 +39,8 @@ export class LayerBuilder {
   }
 
   /** Begins a run; glyphs follow by `glyph`. Continues the last run where nothing differs. */
-  run(face: GlyphFace, size: number, stretch: number, baseline: number, colour: Colour, place: MarkPlace, letter = 0): void {
+  run(face: GlyphFace, size: number, stretch: number, baseline: number, colour: Colour, from: MarkPlace, letter = 0): void {
+    const place = this.placeAs ?? from
     const { asked } = this
     if (asked.face === face && asked.baseline === baseline && asked.stretch === stretch && asked.letter === letter && asked.size === size && asked.place === place && asked.colour === colour) return
     asked.face = face

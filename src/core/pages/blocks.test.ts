@@ -159,6 +159,22 @@ describe('other blocks', () => {
       expect(path.path.xy[2]! - path.path.xy[0]!).toBeLessThanOrEqual(right - left + 1)
     }
   })
+  test('a table of several pages says its head on each; every row stands once, in order', async () => {
+    const cell = (t: string): unknown => ({ type: 'cell', attrs: { span: 1 }, content: [p(text(t))] })
+    const rows = Array.from({ length: 130 }, (_, i) => ({ type: 'row', attrs: { head: false }, content: [cell(`row${i}`), cell(i % 9 ? 'Seen.' : prose)] }))
+    const pages = await set([p(text(prose)), { type: 'table', attrs: { id: '' }, content: [{ type: 'row', attrs: { head: true }, content: [cell('Hour'), cell('Watch')] }, ...rows] } as never, p(text('Afterwards.'))])
+    const seen = pages.flatMap(page => runs(page).flatMap(r => r.text.match(/row\d+/g) ?? []))
+    expect(seen).toEqual(rows.map((_, i) => `row${i}`))
+    const holding = pages.filter(page => runs(page).some(r => /row\d/.test(r.text)))
+    expect(holding.length).toBeGreaterThan(3)
+    for (const page of holding) {
+      const all = runs(page)
+      expect(all.filter(r => r.text.startsWith('Hour'))).toHaveLength(1)
+      const [head, first] = [all.find(r => r.text.startsWith('Hour'))!, all.find(r => /^row/.test(r.text))!]
+      expect(head.y).toBeLessThan(first.y)
+      expect(Math.max(...all.filter(r => r.size > 10).map(r => r.y))).toBeLessThan(648 - 72 * harbourRoman.margins.foot + 1)
+    }
+  })
   test('a small table keeps its natural width, in the middle', async () => {
     const cell = (t: string) => ({ type: 'cell' as const, attrs: { span: 1 }, content: [paragraph('', t)] })
     const page = (await set([p(text(prose)), { type: 'table', attrs: { id: '' }, content: [{ type: 'row', attrs: { head: false }, content: [cell('a'), cell('b')] }] }]))[0]!

@@ -20,6 +20,8 @@ export interface FlowItem {
   /** Leaves a ragged foot without blame: pictures, tables. */
   solid: boolean
   variants: FlowVariant[]
+  /** Set again above this item where it begins a page by a turn: a table's head. */
+  lead?: { lines: number; draw(out: LayerBuilder, row: number, report: (line: SetLine) => void): void }
   /** Draws lines `from`…`to` of a variant; `row` is the grid row of line `from`, counted from the text block's top. */
   draw(out: LayerBuilder, variant: number, from: number, to: number, row: number, report: (line: SetLine) => void): void
 }

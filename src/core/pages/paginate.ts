@@ -26,6 +26,8 @@ export interface Placement {
   from: number
   to: number
   row: number
+  /** The item's lead stands above. */
+  led: boolean
 }
 
 export interface CutPage {
@@ -63,6 +65,7 @@ interface Segment {
   from: number
   to: number
   short: number
+  led: boolean
 }
 
 /** Where the chapter stands after an item. */
@@ -90,6 +93,8 @@ interface Entry {
   done: number
   segments: Segment[]
   cost: number
+  /** The item's lead stands above it here. */
+  led: boolean
 }
 
 export function paginate(items: FlowItem[], frame: PageFrame): { pages: CutPage[]; unmet: Unmet } {
@@ -125,13 +130,13 @@ export function paginate(items: FlowItem[], frame: PageFrame): { pages: CutPage[
   function place(s: State, item: FlowItem, v: number): void {
     const cost = s.cost + item.variants[v]!.cost
     if (item.breakBefore && s.fill > 0) {
-      return lay(s, item, v, shortsOf(s.short, s.page + 1).map(short => ({ page: s.page + 1, fill: 0, noteHeight: 0, short, done: 0, segments: [], cost: cost + turnCost(short, s.page + 1) })))
+      return lay(s, item, v, shortsOf(s.short, s.page + 1).map(short => ({ page: s.page + 1, fill: 0, noteHeight: 0, short, done: 0, segments: [], cost: cost + turnCost(short, s.page + 1), led: false })))
     }
     const flexes = s.fill > 0 ? item.flex : 0
     const entries: Entry[] = []
     for (let flex = 0; flex <= flexes; flex++) {
       const space = s.fill > 0 ? Math.max(s.owed, item.before) + flex : 0
-      entries.push({ page: s.page, fill: s.fill + space, noteHeight: s.noteHeight, short: s.short, done: 0, segments: [], cost: cost + flex * FLEX })
+      entries.push({ page: s.page, fill: s.fill + space, noteHeight: s.noteHeight, short: s.short, done: 0, segments: [], cost: cost + flex * FLEX, led: false })
     }
     lay(s, item, v, entries)
   }
@@ -152,7 +157,7 @@ export function paginate(items: FlowItem[], frame: PageFrame): { pages: CutPage[
   }
 
   /** Lays the item's lines from `done` on at a place; where they do not fit, turns the page in every sensible way. */
-  function layOn(s: State, item: FlowItem, v: number, { page, fill, noteHeight, short, done, segments, cost }: Entry): void {
+  function layOn(s: State, item: FlowItem, v: number, { page, fill, noteHeight, short, done, segments, cost, led }: Entry): void {
     const variant = item.variants[v]!
     const rest = variant.lines - done
     const cap = frame.lines - short
@@ -176,7 +181,7 @@ export function paginate(items: FlowItem[], frame: PageFrame): { pages: CutPage[
       const key = keyOf(page, fill + rest, short, item.keepNext, height)
       const known = next.get(key)
       if (!known || cost < known.cost) {
-        const last: Segment = { page, row: fill, from: done, to: variant.lines, short }
+        const last: Segment = { page, row: fill, from: done, to: variant.lines, short, led }
         next.set(key, { page, fill: fill + rest, noteHeight: height, short, keep: item.keepNext, owed: item.after, cost, prev: s, variant: v, segments: segments.length ? [...segments, last] : [last] })
       }
       // A heading may also begin the next page, should what follows not fit below it.
@@ -190,12 +195,12 @@ export function paginate(items: FlowItem[], frame: PageFrame): { pages: CutPage[
       if (s.keep && onOldPage && k < Math.min(leastFirst(item), variant.lines)) c += FORBIDDEN
       if (left > 0) c += item.solid ? SOLID_GAP * left * left : under(k) > 0 ? SOLID_GAP * 4 * left * left : UNEVEN * left
       if (k > 0 && isRecto(page) && variant.hyphens?.[done + k - 1]) c += RECTO_HYPHEN
-      const set = k ? [...segments, { page, row: fill, from: done, to: done + k, short }] : segments
+      const set = k ? [...segments, { page, row: fill, from: done, to: done + k, short, led }] : segments
       for (const nextShort of shortsOf(short, page + 1)) {
         const key = (done + k) * 4 + nextShort + 1
         const known = turned.get(key)
         const total = c + turnCost(nextShort, page + 1)
-        if (!known || total < known.cost) turned.set(key, { page: page + 1, fill: 0, noteHeight: 0, short: nextShort, done: done + k, segments: set, cost: total })
+        if (!known || total < known.cost) turned.set(key, { page: page + 1, fill: k + done ? 0 : leadLines(item), noteHeight: 0, short: nextShort, done: done + k, segments: set, cost: total, led: k + done === 0 && !!item.lead })
       }
     }
     if (onOldPage) turn(0)
@@ -207,10 +212,12 @@ export function paginate(items: FlowItem[], frame: PageFrame): { pages: CutPage[
       let h = noteHeight
       if (variant.notes) for (const n of variant.notes) if (n.line >= done) h += n.note.height
       const key = keyOf(page, Math.min(cap, fill + rest), short, item.keepNext, h)
-      if (!next.has(key)) next.set(key, { page, fill: Math.min(cap, fill + rest), noteHeight: h, short, keep: item.keepNext, owed: item.after, cost: cost + FORBIDDEN, prev: s, variant: v, segments: [...segments, { page, row: fill, from: done, to: variant.lines, short }] })
+      if (!next.has(key)) next.set(key, { page, fill: Math.min(cap, fill + rest), noteHeight: h, short, keep: item.keepNext, owed: item.after, cost: cost + FORBIDDEN, prev: s, variant: v, segments: [...segments, { page, row: fill, from: done, to: variant.lines, short, led }] })
     }
   }
 }
+
+const leadLines = (item: FlowItem): number => item.lead?.lines ?? 0
 
 /** Fewest lines of a paragraph that may stand at a page's foot. */
 const leastFirst = (item: FlowItem): number => item.keepFirst ?? 2
@@ -228,7 +235,7 @@ function rebuild(items: FlowItem[], last: State, frame: PageFrame, isRecto: (pag
     const variant = item.variants[s.variant]!
     for (const g of s.segments) {
       const page = pages[g.page]!
-      page.placements.push({ item: i, variant: s.variant, from: g.from, to: g.to, row: g.row })
+      page.placements.push({ item: i, variant: s.variant, from: g.from, to: g.to, row: g.row, led: g.led })
       page.short = g.short
       page.filled = g.row + g.to - g.from
       for (const n of variant.notes ?? []) if (n.line >= g.from && n.line < g.to) page.notes.push(n.note)
@@ -238,7 +245,7 @@ function rebuild(items: FlowItem[], last: State, frame: PageFrame, isRecto: (pag
     const first = s.segments[0]!
     const before = chain[i - 1]
     if (before?.keep && before.page !== first.page) unmet.strandedHeads++
-    if (first.page > 0 && first.row === 0 && (item.solid || item.breakBefore)) blameless[first.page - 1] = 1
+    if (first.page > 0 && (first.row === 0 || first.led) && (item.solid || item.breakBefore)) blameless[first.page - 1] = 1
   })
   for (let p = 0; p < pages.length - 1; p++) {
     const page = pages[p]!

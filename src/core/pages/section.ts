@@ -88,7 +88,11 @@ function draw(out: LayerBuilder, page: CutPage, flow: FlowItem[], ctx: BlockCont
       if (line.naturalGap > 0) stats.gaps.push(line.gap / line.naturalGap)
     }
   }
-  for (const p of page.placements) flow[p.item]!.draw(out, p.variant, p.from, p.to, p.row, report)
+  for (const p of page.placements) {
+    const item = flow[p.item]!
+    if (p.led) item.lead?.draw(out, p.row - item.lead.lines, report)
+    item.draw(out, p.variant, p.from, p.to, p.row, report)
+  }
   if (page.notes.length) {
     const { leading } = ctx.style.text
     const height = page.notes.reduce((h, n) => h + n.height, 0)

@@ -73,7 +73,23 @@ export function addTable(out: FlowItem[], table: TableJson, ctx: BlockContext, s
       },
     })
   })
-  out.push(...rows)
+  // Where a table goes on over a page, its head stands there again.
+  const heads = rows.slice(0, Math.max(0, table.content.findIndex(r => !r.attrs.head)))
+  const lines = heads.reduce((n, h) => n + h.variants[0]!.lines, 0)
+  const lead: FlowItem['lead'] = lines > 0 && lines < ctx.lines / 3 ? {
+    lines,
+    draw: (layer, row, report) => {
+      let at = row
+      // What is said again stands for the table, not for its first place in the text.
+      layer.placeAs = { section: ctx.section, block: '' }
+      for (const h of heads) {
+        h.draw(layer, 0, 0, h.variants[0]!.lines, at, report)
+        at += h.variants[0]!.lines
+      }
+      layer.placeAs = undefined
+    },
+  } : undefined
+  out.push(...rows.map((r, i) => (lead && i > heads.length && r.variants[0]!.lines + lines <= ctx.lines ? { ...r, lead } : r)))
 }
 
 /** Widths of columns: each at least its longest word; the rest is poured out evenly until each has what it wants, so that narrow columns are served first. */
