@@ -142,7 +142,7 @@ export const designOf = (book: Book) => book.cover ?? (book.plan ? rows : lampOv
 
 export function inputsOf(b: Pick<OpenedBook, 'book' | 'text'>, e: Edition, outletId: string): PrintInputs {
   return {
-    book: b.text, profile: outlet(outletId), others: e.outlets.filter(o => o !== outletId).map(outlet), style: styleOf(b.book, e), isbn: e.isbn, price: e.price, design: designOf(b.book), coverPages: e.coverPages,
+    book: b.text, profile: outlet(outletId), others: e.outlets.filter(o => o !== outletId).map(outlet), style: styleOf(b.book, e), isbn: e.isbn, price: e.price, design: designOf(b.book), coverPages: e.coverPages, exceptions: e.exceptions,
     spec: { binding: e.kind === 'ebook' ? 'paperback' : e.kind, trim: e.trim ?? '6x9in', paper: e.paper ?? 'cream', ink: e.ink ?? 'black' },
   }
 }

@@ -102,7 +102,7 @@ export async function snapshotOf(bookId: string, e: Edition, outletId: string): 
   const money = await chain.get('money')
   return {
     ...base, pages: await chain.get('pages'), spinePt: await chain.get('spine'), wrapWidthPt: (await chain.get('wrap')).width, cost: money.cost, ...(money.earnings[0] && e.price !== undefined ? { royalty: money.earnings[0].royalty } : {}),
-    interior: keyOf({ text, style: styleOf(b.book, e), trim: e.trim, paper: e.paper, ink: e.ink, plan: b.book.plan }),
+    interior: keyOf({ text, style: styleOf(b.book, e), exceptions: e.exceptions, trim: e.trim, paper: e.paper, ink: e.ink, plan: b.book.plan }),
   }
 }
 

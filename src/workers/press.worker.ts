@@ -7,7 +7,7 @@ import { type Cover, type CoverDesign, type Flat, frontPage, type SetPiece } fro
 import type { Understood } from '@/core/intake'
 import { visitPage } from '@/core/marks'
 import { ebookMoney, leastEbookPrice, type ListingSnapshot, type Submission } from '@/core/outlets'
-import type { FitOffer, InteriorStyle } from '@/core/pages'
+import { findOnPage, type FitOffer, type InteriorStyle, type LineAsSet, linesOf, type PageBox } from '@/core/pages'
 import { bindingRules, Fault, insideMargin, type OutletProfile, printRules, type Progress, pts, roundPages } from '@/core/trade'
 import { draw } from './draw'
 import { tell, tellTo } from './telling'
@@ -60,7 +60,7 @@ export interface Leaves {
   style: InteriorStyle
   /** Sections that have pages. */
   starts: string[]
-  pages: { label: string; blank: boolean; /** Title of the section that opens here. */ opens?: string }[]
+  pages: { label: string; blank: boolean; /** Title and id of the section that opens here. */ opens?: string; section?: string }[]
   /** The text block on a recto, and the outlet's safe zone from the trim. */
   block: { x: number; y: number; width: number; height: number }
   outside: number
@@ -195,11 +195,11 @@ const api = {
       const [interior, book, profile, spec] = [await chain.get('interior'), await chain.get('book'), await chain.get('profile'), await chain.get('spec')]
       const names = labels(book.sections)
       const named = (id: string): string => (names.has(id) ? shortName(names.get(id)!) : (book.plan?.runs.find(r => `run:${r.id}` === id)?.heading ?? 'a run'))
-      const opens = new Map([...interior.starts].map(([id, page]) => [page, named(id)]))
+      const opens = new Map([...interior.starts].map(([id, page]) => [page, { opens: named(id), section: id }]))
       return {
         starts: [...interior.starts.keys()], width: interior.spec.width, height: interior.spec.height, style: interior.style, block: interior.block, outside: book.plan ? interior.spec.width - interior.block.x - interior.block.width : interior.outside, safe: pts(printRules(profile).safe),
         insideAsked: insideMargin(profile, spec.binding, roundPages(interior.pages.length, bindingRules(profile, spec.binding).pageMultiple)),
-        pages: interior.pages.map((p, i) => ({ label: p.label, blank: !p.layers.length, ...(opens.get(i) ? { opens: opens.get(i) } : {}) })),
+        pages: interior.pages.map((p, i) => ({ label: p.label, blank: !p.layers.length, ...opens.get(i) })),
       }
     })
   },
@@ -215,6 +215,18 @@ const api = {
   /** Sets an edition in another style beside its own, and says what it comes to. */
   async tryStyle(bookId: string, editionId: string, style: string | object): Promise<StyleFigures> {
     return plainlyLater(() => figuresIn(bookId, editionId, chosenStyle(bookId, style)))
+  },
+
+  /** The lines of a page and how wide their gaps came out. */
+  async lines(bookId: string, editionId: string, index: number): Promise<LineAsSet[]> {
+    const page = (await chainOf(bookId, editionId).get('interior')).pages[index]
+    return page ? linesOf(page) : []
+  },
+
+  /** Where a text stands in the pages, in their order. */
+  async find(bookId: string, editionId: string, text: string): Promise<{ page: number; boxes: PageBox[] }[]> {
+    const { pages } = await chainOf(bookId, editionId).get('interior')
+    return pages.flatMap((p, page) => findOnPage(p, text).map(boxes => ({ page, boxes })))
   },
 
   /** The interior as a file to look at, to hand on, or for a press. */

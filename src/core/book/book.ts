@@ -74,6 +74,8 @@ export interface Edition {
   /** Id of a style, and this edition's own departures from it by path (see docs/formats.md). */
   style: string
   styleChanges?: Record<string, number | boolean | string>
+  /** Departures at one place: by section, the values that its opening has of its own. */
+  exceptions?: Record<string, Record<string, number | boolean | string>>
   /** List price in minor units of US dollars. */
   price?: number
   /** Pages that the cover was last fitted to, once a package was sent: from then on a refit is the author's act. */

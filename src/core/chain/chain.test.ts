@@ -27,7 +27,7 @@ describe('the graph', () => {
 
 describe('consequences of one change', () => {
   const text = longText(24000, 6)
-  const inputs = (): PrintInputs => ({ book: bookOf(text), style: harbourRoman, profile: profileOf('ostrevane'), others: [], spec: { binding: 'paperback', trim: '6x9in', paper: 'cream', ink: 'black' }, isbn: '9780000000002', price: 1399, design: lampOverTide, coverPages: undefined })
+  const inputs = (): PrintInputs => ({ book: bookOf(text), style: harbourRoman, profile: profileOf('ostrevane'), others: [], spec: { binding: 'paperback', trim: '6x9in', paper: 'cream', ink: 'black' }, isbn: '9780000000002', price: 1399, design: lampOverTide, coverPages: undefined, exceptions: undefined })
   const names = ['interior', 'pages', 'spine', 'flat', 'wrap', 'cover', 'money', 'findings'] as const
   const all = async (c: ReturnType<typeof printChain>): Promise<Pick<PrintChain, (typeof names)[number]>> => Object.fromEntries(await Promise.all(names.map(async n => [n, await c.get(n)]))) as never
   const moved = (c: ReturnType<typeof printChain>, before: number[]) => names.filter((n, i) => c.runs(n) > before[i]!)

@@ -3,7 +3,7 @@ import type { Book } from '../book'
 import { check, type Finding } from '../check'
 import { type Cover, type CoverDesign, drawCover, type Flat, flatFor, sheetSize } from '../cover'
 import { printMoney, type PrintMoney } from '../outlets'
-import { type Interior, type InteriorStyle, type Setter, settleInterior, withPlan } from '../pages'
+import { type Interior, type InteriorStyle, type Setter, settleInterior, type StyleChanges, withPlan } from '../pages'
 import { bindingRules, insideMargin, type OutletProfile, parseTrim, Fault, printRules, type PrintSpec, pts, roundPages, spineThickness, type Ticker } from '../trade'
 import type { FontShelf } from '../type'
 import { createGraph, type Graph } from './graph'
@@ -22,6 +22,8 @@ export interface PrintChain {
   design: CoverDesign
   /** Pages that the cover was last fitted to; where absent it follows the interior. */
   coverPages: number | undefined
+  /** Departures from the style at single sections. */
+  exceptions: Record<string, StyleChanges> | undefined
   // What follows.
   interior: Interior
   /** Pages as printed, the outlet's blanks included. */
@@ -36,7 +38,7 @@ export interface PrintChain {
   findings: Finding[]
 }
 
-export type PrintInputs = Pick<PrintChain, 'book' | 'style' | 'profile' | 'others' | 'spec' | 'isbn' | 'price' | 'design' | 'coverPages'>
+export type PrintInputs = Pick<PrintChain, 'book' | 'style' | 'profile' | 'others' | 'spec' | 'isbn' | 'price' | 'design' | 'coverPages' | 'exceptions'>
 
 /** The graph for an edition at an outlet. `setter` and `shelf` are shared, so that what is set once serves all outlets; `ticker` hears of the setting. */
 export function printChain(inputs: PrintInputs, setter: Setter, shelf: FontShelf, ticker?: Ticker): Graph<PrintChain> {
@@ -48,7 +50,7 @@ export function printChain(inputs: PrintInputs, setter: Setter, shelf: FontShelf
       const printers = [profile, ...(await get('others'))].filter(p => p.print?.bindings.some(b => b.kind === spec.binding))
       const planned = book.plan ? plannedPages(book.plan) : 0
       const asked = (pages: number): number => Math.max(...printers.map(p => insideMargin(p, spec.binding, roundPages(pages + planned, bindingRules(p, spec.binding).pageMultiple))))
-      const interior = await settleInterior(setter, book, style, { width: trim.width, height: trim.height, isbn }, asked, ticker)
+      const interior = await settleInterior(setter, book, style, { width: trim.width, height: trim.height, isbn, exceptions: await get('exceptions') }, asked, ticker)
       return book.plan ? withPlan(interior, book, book.plan, asked(interior.pages.length), Math.max(...printers.map(p => pts(printRules(p).safe))), shelf) : interior
     },
     pages: async get => roundPages((await get('interior')).pages.length, bindingRules(await get('profile'), (await get('spec')).binding).pageMultiple),

@@ -140,3 +140,23 @@ describe('styles', () => {
     }
   })
 })
+
+describe('an exception at one place', () => {
+  test('holds there and nowhere else; what it may not say is passed over; without it all is as before', async () => {
+    const doc = (id: string) => ({ type: 'doc' as const, content: [paragraph(`${id}1`, words), paragraph(`${id}2`, words)] })
+    const book = { ...createBook('t', { title: 'T', contributors: [], language: 'en-GB', imprint: { name: '' }, subjects: [] }), sections: [chapter('c1', 'One', doc('a')), chapter('c2', 'Two', doc('b'))] }
+    const at = async (exceptions?: Record<string, Record<string, number | boolean | string>>) => {
+      const i = await setter.set(book, chandlery, { width: 396, height: 612, inside: 0, exceptions })
+      return ['c1', 'c2'].map((id, k) => runsOf(i.pages[i.starts.get(id)!]!, k ? 'b1' : 'a1'))
+    }
+    const large = (runs: Glyphs[]): boolean => runs.some(r => r.size > chandlery.text.size * 2)
+    const before = await at()
+    expect(before.map(large)).toEqual([true, true])
+    const excepted = await at({ c2: { 'firsts.initial': 0, 'openings.sink': 1, 'text.size': 20 } })
+    expect(excepted.map(large)).toEqual([true, false])
+    expect(excepted[0]).toEqual(before[0])
+    expect(Math.min(...excepted[1]!.map(r => r.y))).toBeLessThan(Math.min(...before[1]!.map(r => r.y)) - 3 * chandlery.text.leading)
+    expect(Math.max(...excepted[1]!.map(r => r.size))).toBeLessThan(12)
+    expect(await at({})).toEqual(before)
+  })
+})

@@ -9,6 +9,7 @@ import { setSection, type SetSection, type SetStats } from './section'
 import { endNoteItems, type EndNote, notesTitle } from './notes'
 import { textItems } from './textItems'
 import { type InteriorStyle, marginsOf } from './style'
+import { mayBeExcepted, type StyleChanges, withChanges } from './styleChanges'
 import { Typefaces } from './typefaces'
 
 /** The leaf that an interior is set on. Points. */
@@ -18,6 +19,8 @@ export interface PageSpec {
   /** Inside margin; the style's own is the least. */
   inside: number
   isbn?: string
+  /** Departures at one section, by its id: see `mayBeExcepted`. */
+  exceptions?: Record<string, StyleChanges>
 }
 
 export interface Interior {
@@ -55,6 +58,8 @@ export class Setter {
     const ctx: Omit<BlockContext, 'section' | 'missing'> = { faces, style, bases: basesOf(style), measure, noteMeasure: measure, lines, assets: new Map(book.assets.map(a => [a.id, a])) }
     const sections = withNotes(book.sections, style, book.data.language)
     const names = labels(sections)
+    const excepted = new Map(Object.entries(spec.exceptions ?? {}).map(([id, changes]) => [id, withChanges(style, Object.fromEntries(Object.entries(changes).filter(([path]) => mayBeExcepted(path))))]))
+    const styleOf = (s: Section): InteriorStyle => excepted.get(s.id) ?? style
     const key = `${this.styleKey(style)}|${measure}|${lines}|${book.data.language}`
 
     // Contents first with empty folios, to know how many pages they take; the numbers are put in when they are known.
@@ -62,7 +67,7 @@ export class Setter {
     const pagesOf = (parts: Section[], startIndex: number): number => {
       let at = startIndex
       for (const s of parts) {
-        at = this.opensOnRecto(s, style) && at % 2 === 1 ? at + 1 : at
+        at = this.opensOnRecto(s, styleOf(s)) && at % 2 === 1 ? at + 1 : at
         starts.set(s.id, at)
         const done = set.get(s.id)!
         at += done.pages.length
@@ -81,9 +86,9 @@ export class Setter {
     const within = ticker && ((n: number): void => void Promise.resolve(ticker({ stage: 'Setting pages', done: doneBlocks + n, of: blocks })).catch(() => undefined))
     for (const s of chosen) {
       if (s === rest[0] && at % 2 === 1) at++
-      if (this.opensOnRecto(s, style) && at % 2 === 1) at++
+      if (this.opensOnRecto(s, styleOf(s)) && at % 2 === 1) at++
       const side = at % 2 === 0 ? 'recto' : 'verso'
-      const done = s.id === NOTES ? this.setNotes(s, names.get(s.id)!, ctx, side, endNotes) : s.made ? this.setMade(book, s, names.get(s.id)!, ctx, spec.isbn, side, []) : this.setText(s, names.get(s.id)!, ctx, side, key, within)
+      const done = s.id === NOTES ? this.setNotes(s, names.get(s.id)!, ctx, side, endNotes) : s.made ? this.setMade(book, s, names.get(s.id)!, ctx, spec.isbn, side, []) : this.setText(s, names.get(s.id)!, styleOf(s) === style ? ctx : { ...ctx, style: styleOf(s) }, side, styleOf(s) === style ? key : `${key}|${JSON.stringify(spec.exceptions![s.id])}`, within)
       set.set(s.id, done)
       if (done.endNotes.length) endNotes.push({ title: shortName(names.get(s.id)!), notes: done.endNotes })
       at += done.pages.length

@@ -71,6 +71,9 @@ function sound(style: InteriorStyle): InteriorStyle {
   return style
 }
 
+/** What an exception at one section may say: how it opens, begins and breaks. The page and its text are the whole book's. */
+export const mayBeExcepted = (path: string): boolean => /^(openings|firsts|breaks)\./.test(path)
+
 /** A style with an edition's changes. Values are held to their limits; what is no value of that kind is refused. */
 export function withChanges(style: InteriorStyle, changes: StyleChanges | undefined): InteriorStyle {
   if (!changes || !Object.keys(changes).length) return style

@@ -1,8 +1,9 @@
 'use client'
+import { Checkbox, Popover } from 'antd'
 import { useRouter, useSearchParams } from 'next/navigation'
 import { useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react'
 import { readStyle, styleById } from '@/core/pages'
-import type { StyleDocument } from '@/core/book'
+import type { Edition, StyleDocument } from '@/core/book'
 import { setInStyle } from '@/data/styles'
 import { formatTrim, inUnit } from '@/core/trade'
 import { showLength } from '@/parts/lengths'
@@ -13,8 +14,11 @@ import { press } from '@/workers/client'
 import type { Leaves } from '@/workers/press.worker'
 import { MarginNote } from './MarginNote'
 import { Compare } from './Compare'
+import { Exception } from './Exception'
 import { Files } from './Files'
+import { Find, type Match } from './Find'
 import { Fit } from './Fit'
+import { type Overlay, overlays, PageViews } from './PageViews'
 import { notes, valueNames } from './notes'
 import { StyleShelf } from './StyleShelf'
 import { PageCanvas } from '@/parts/PageCanvas'
@@ -31,14 +35,16 @@ export function InteriorRoom({ bookId }: { bookId: string }) {
   const router = useRouter()
   const { book, edition, leaves, figures, was, version } = view
   const [chosen, setChosen] = useState<number>()
-  const [guides, setGuides] = useState(false)
+  const [shown, setShown] = useState<ReadonlySet<Overlay>>(new Set())
+  const [layout, setLayout] = useState<'spread' | 'single' | 'all'>('spread')
+  const [found, setFound] = useState<{ matches: Match[]; at: number }>({ matches: [], at: 0 })
   const [zoom, setZoom] = useState(0)
   const [choosing, setChoosing] = useState(false)
   const [other, setOther] = useState<{ style: string | StyleDocument; name: string }>()
 
   // The first view is an opening that faces text: it shows the most of a style.
   const first = useMemo(() => (leaves ? firstView(leaves) : -1), [leaves])
-  const last = leaves ? spreadOf(leaves.pages.length - 1) : -1
+  const last = leaves ? (layout === 'single' ? leaves.pages.length - 1 : spreadOf(leaves.pages.length - 1)) : -1
   const left = Math.min(chosen ?? (asked && /^\d+$/.test(asked) ? spreadOf(Number(asked)) : first), last)
   const go = useCallback((to: number) => setChosen(Math.max(-1, Math.min(last, to))), [last])
 
@@ -46,14 +52,15 @@ export function InteriorRoom({ bookId }: { bookId: string }) {
     const onKey = (e: KeyboardEvent): void => {
       const typing = e.target instanceof HTMLElement && e.target.closest('input, textarea, [contenteditable], .ant-select')
       if (typing || e.ctrlKey || e.metaKey || e.altKey) return
-      const to = { ArrowLeft: left - 2, PageUp: left - 2, ArrowRight: left + 2, PageDown: left + 2, Home: -1, End: last }[e.key]
+      const by = layout === 'single' ? 1 : 2
+      const to = { ArrowLeft: left - by, PageUp: left - by, ArrowRight: left + by, PageDown: left + by, Home: -1, End: last }[e.key]
       if (to === undefined) return
       e.preventDefault()
       go(to)
     }
     addEventListener('keydown', onKey)
     return () => removeEventListener('keydown', onKey)
-  }, [left, last, go])
+  }, [left, last, go, layout])
 
   if (view.missing) return <NoBook />
   const base = styleById(edition?.style ?? '', book?.styles)
@@ -77,19 +84,24 @@ export function InteriorRoom({ bookId }: { bookId: string }) {
         {leaves && edition && (
           <>
             <p className="caption">
-              <button type="button" className="stylename" onClick={() => setChoosing(true)}>{base.name}</button>{own ? `, with ${own === 1 ? 'one change' : `${own} changes`} of your own` : ''} · {formatTrim(edition.trim ?? '')} · pages {[left, left + 1].filter(p => leaves.pages[p]).map(p => leaves.pages[p]!.label).join('–')} of {leaves.pages.length}
+              <button type="button" className="stylename" onClick={() => setChoosing(true)}>{base.name}</button>{own ? `, with ${own === 1 ? 'one change' : `${own} changes`} of your own` : ''} · {formatTrim(edition.trim ?? '')} · pages {(layout === 'single' ? [Math.max(0, left)] : [left, left + 1]).filter(p => leaves.pages[p]).map(p => leaves.pages[p]!.label).join('–')} of {leaves.pages.length}
               {view.trouble && <span className="trouble" role="alert"> {view.trouble}</span>}
             </p>
-            {other ? <Compare bookId={bookId} editionId={edition.id} leaves={leaves} figures={figures} version={version} left={left} name={own ? `${base.name}, changed` : base.name} other={other} onLeave={() => setOther(undefined)} onTake={() => void setInStyle(bookId, edition.id, typeof other.style === 'string' ? { id: other.style, name: other.name } : other.style, typeof other.style === 'string' ? undefined : other.style).then(() => setOther(undefined))} /> : <Specimen key={edition.id} bookId={bookId} editionId={edition.id} leaves={leaves} version={version} left={left} guides={guides} zoom={zoom} onChange={change} onPlace={open} />}
+            {other ? <Compare bookId={bookId} editionId={edition.id} leaves={leaves} figures={figures} version={version} left={left} name={own ? `${base.name}, changed` : base.name} other={other} onLeave={() => setOther(undefined)} onTake={() => void setInStyle(bookId, edition.id, typeof other.style === 'string' ? { id: other.style, name: other.name } : other.style, typeof other.style === 'string' ? undefined : other.style).then(() => setOther(undefined))} /> : layout === 'all' ? <Strip overview bookId={bookId} editionId={edition.id} leaves={leaves} version={version} left={spreadOf(Math.max(0, left))} onChoose={l => { setChosen(l); setLayout('spread') }} /> : <Specimen key={edition.id} bookId={bookId} editionId={edition.id} leaves={leaves} version={version} left={left} shown={shown} single={layout === 'single'} found={found} edition={edition} hasText={!book?.plan} zoom={zoom} onChange={change} onPlace={open} />}
             <div className="views">
               <button type="button" onClick={() => setChoosing(true)}>styles …</button>
               {figures?.pages !== undefined && !book?.plan && <Fit bookId={bookId} editionId={edition.id} pages={figures.pages} />}
               {book && <Files book={book} editionId={edition.id} grey={edition.ink !== 'colour'} starts={new Set(leaves.starts)} />}
-              <button type="button" aria-pressed={guides} onClick={() => setGuides(g => !g)}>text area and safe zone</button>
+              <Popover trigger="click" placement="top" content={<div className="overlays">{overlays.map(o => <Checkbox key={o.id} checked={shown.has(o.id)} onChange={() => setShown(s => { const n = new Set(s); if (!n.delete(o.id)) n.add(o.id); return n })}>{o.words}</Checkbox>)}</div>}>
+                <button type="button" aria-pressed={shown.size > 0}>show …</button>
+              </Popover>
+              <Find bookId={bookId} editionId={edition.id} version={version} onGo={p => { setChosen(layout === 'single' ? p : spreadOf(p)); if (layout === 'all') setLayout('spread') }} onFound={(matches, at) => setFound({ matches, at })} />
+              <button type="button" aria-pressed={layout === 'single'} onClick={() => setLayout(l => (l === 'single' ? 'spread' : 'single'))}>one page</button>
+              <button type="button" aria-pressed={layout === 'all'} onClick={() => setLayout(l => (l === 'all' ? 'spread' : 'all'))}>all pages</button>
               {zooms.map(z => <button key={z.words} type="button" aria-pressed={zoom === z.value} onClick={() => setZoom(z.value)}>{z.words}</button>)}
             </div>
             <StyleShelf bookId={bookId} edition={edition} present={leaves.style} version={version} ratio={leaves.height / leaves.width} open={choosing} onClose={() => setChoosing(false)} onCompare={(style, name) => { setOther({ style, name }); setChoosing(false) }} />
-            <Strip bookId={bookId} editionId={edition.id} leaves={leaves} version={version} left={left} onChoose={go} />
+            {layout !== 'all' && <Strip bookId={bookId} editionId={edition.id} leaves={leaves} version={version} left={spreadOf(Math.max(0, left))} onChoose={go} />}
           </>
         )}
       </main>
@@ -98,7 +110,7 @@ export function InteriorRoom({ bookId }: { bookId: string }) {
   )
 }
 
-function Specimen({ bookId, editionId, leaves, version, left, guides, zoom, onChange, onPlace }: { bookId: string; editionId: string; leaves: Leaves; version: number; left: number; guides: boolean; zoom: number; onChange: (path: string, value: number | boolean | string) => void; onPlace: (page: number, x: number, y: number) => void }) {
+function Specimen({ bookId, editionId, leaves, version, left, shown, single, found, edition, hasText, zoom, onChange, onPlace }: { edition: Edition; hasText: boolean; bookId: string; editionId: string; leaves: Leaves; version: number; left: number; shown: ReadonlySet<Overlay>; single: boolean; found: { matches: Match[]; at: number }; zoom: number; onChange: (path: string, value: number | boolean | string) => void; onPlace: (page: number, x: number, y: number) => void }) {
   const stage = useRef<HTMLDivElement>(null)
   const [room, setRoom] = useState({ width: 0, height: 0 })
   const [lines, setLines] = useState<string[]>([])
@@ -108,13 +120,13 @@ function Specimen({ bookId, editionId, leaves, version, left, guides, zoom, onCh
     watch.observe(e)
     return () => watch.disconnect()
   }, [])
-  const fit = room.width ? Math.min((room.width - 40) / (2 * leaves.width), (room.height - 16) / leaves.height) : 0
+  const fit = room.width ? Math.min((room.width - 40) / ((single ? 1 : 2) * leaves.width), (room.height - 16) / leaves.height) : 0
   const scale = zoom || fit
   // Hairlines from each note to what it rules; they are measured after the notes have found their places.
   useLayoutEffect(() => {
     const box = stage.current?.parentElement
     const spread = stage.current?.querySelector('.spread')
-    if (!box || !spread || zoom) return setLines([])
+    if (!box || !spread || zoom || single) return setLines([])
     const b = box.getBoundingClientRect()
     const s = spread.getBoundingClientRect()
     setLines(notes.flatMap(n => {
@@ -127,7 +139,7 @@ function Specimen({ bookId, editionId, leaves, version, left, guides, zoom, onCh
       const bend = n.side === 'left' ? s.left - b.left - 14 : s.right - b.left + 14
       return [`M${fromX} ${fromY}H${bend}V${toY}H${toX}`]
     }))
-  }, [scale, room, zoom, leaves])
+  }, [scale, room, zoom, single, leaves])
   const px = (v: number): number => v * scale
   return (
     <div className="specimen">
@@ -137,15 +149,11 @@ function Specimen({ bookId, editionId, leaves, version, left, guides, zoom, onCh
       <div className={zoom ? 'stage zoomed' : 'stage'} ref={stage} tabIndex={zoom ? 0 : -1} role={zoom ? 'region' : undefined} aria-label={zoom ? 'The open spread, enlarged' : undefined}>
         {scale > 0 && (
           <div className="spread">
-            {[left, left + 1].map(p => (
+            {(single ? [Math.max(0, left)] : [left, left + 1]).map(p => (
               <div key={p - left} className={leaves.pages[p] ? 'page' : 'page none'} style={{ width: px(leaves.width), height: px(leaves.height) }} title={leaves.pages[p] && !leaves.pages[p].blank ? 'A click opens the text here' : undefined} onClick={e => { const box = e.currentTarget.getBoundingClientRect(); onPlace(p, (e.clientX - box.left) / scale, (e.clientY - box.top) / scale) }}>
                 {leaves.pages[p] && <PageCanvas bookId={bookId} editionId={editionId} index={p} version={version} width={leaves.width} height={leaves.height} scale={scale} label={`Page ${leaves.pages[p].label}${leaves.pages[p].blank ? ', blank' : ''}`} />}
-                {leaves.pages[p] && guides && (
-                  <>
-                    <i className="guide text" style={{ left: px(p % 2 === 0 ? leaves.block.x : leaves.outside), top: px(leaves.block.y), width: px(leaves.block.width), height: px(leaves.block.height) }} />
-                    <i className="guide safe" style={{ left: px(leaves.safe), top: px(leaves.safe), width: px(leaves.width - 2 * leaves.safe), height: px(leaves.height - 2 * leaves.safe) }} />
-                  </>
-                )}
+                {leaves.pages[p]?.section && hasText && <Exception bookId={bookId} edition={edition} section={leaves.pages[p].section} title={leaves.pages[p].opens ?? ''} style={leaves.style} />}
+                {leaves.pages[p] && (shown.size > 0 || found.matches.length > 0) && <PageViews bookId={bookId} editionId={editionId} leaves={leaves} version={version} page={p} scale={scale} shown={shown} found={found.matches.flatMap(m => (m.page === p ? m.boxes : []))} />}
               </div>
             ))}
           </div>
