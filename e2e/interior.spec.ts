@@ -77,7 +77,9 @@ test('spreads by keyboard and strip, guides, zoom to the glyph', async ({ page }
   await expect(page.locator('.strip button').last()).toHaveAttribute('aria-current', 'true')
   await page.getByRole('button', { name: /^Pages 8–9/ }).click()
   await expect(page.getByRole('img', { name: 'Page 8', exact: true })).toBeVisible()
-  await page.getByRole('button', { name: 'text area and safe zone' }).click()
+  await page.getByRole('button', { name: 'show …' }).click()
+  await page.getByRole('checkbox', { name: 'text area and safe zone' }).check()
+  await page.keyboard.press('Escape')
   await expect(page.locator('.guide.text')).toHaveCount(2)
   const narrow = (await page.locator('.spread .page').first().boundingBox())!.width
   await page.getByRole('button', { name: '200 %' }).click()

@@ -62,6 +62,8 @@ export interface TextTable {
 export interface MarkPlace {
   section: string
   block: string
+  /** Said again for the reader's sake, as a table's head on its next page: no part of the text. */
+  again?: boolean
 }
 
 export interface PathMark {

@@ -81,7 +81,7 @@ export function addTable(out: FlowItem[], table: TableJson, ctx: BlockContext, s
     draw: (layer, row, report) => {
       let at = row
       // What is said again stands for the table, not for its first place in the text.
-      layer.placeAs = { section: ctx.section, block: '' }
+      layer.placeAs = { section: ctx.section, block: '', again: true }
       for (const h of heads) {
         h.draw(layer, 0, 0, h.variants[0]!.lines, at, report)
         at += h.variants[0]!.lines

@@ -11,7 +11,7 @@ export interface Match {
 }
 
 /** Finds a text in the pages as they are set; Enter goes to the next place, with Shift to the one before. */
-export function Find({ bookId, editionId, version, onGo, onFound }: { bookId: string; editionId: string; version: number; onGo: (page: number) => void; onFound: (m: Match[], at: number) => void }) {
+export function Find({ bookId, editionId, version, from, onGo, onFound }: { bookId: string; editionId: string; version: number; /** The page that is looked at: the next match from there is gone to first. */ from: number; onGo: (page: number) => void; onFound: (m: Match[], at: number) => void }) {
   const [text, setText] = useState('')
   const [found, setFound] = useState<Match[]>([])
   const [at, setAt] = useState(0)
@@ -20,7 +20,7 @@ export function Find({ bookId, editionId, version, onGo, onFound }: { bookId: st
     const turn = ++asked.current
     const wait = setTimeout(() => {
       if (!text.trim()) return setFound([])
-      press().find(bookId, editionId, text).then(m => turn === asked.current && (setFound(m), setAt(0)), () => turn === asked.current && setFound([]))
+      press().find(bookId, editionId, text).then(m => turn === asked.current && (setFound(m), setAt(Math.max(0, m.findIndex(x => x.page >= from)))), () => turn === asked.current && setFound([]))
     }, 180)
     return () => clearTimeout(wait)
   }, [bookId, editionId, text, version])

@@ -95,7 +95,7 @@ export function InteriorRoom({ bookId }: { bookId: string }) {
               <Popover trigger="click" placement="top" content={<div className="overlays">{overlays.map(o => <Checkbox key={o.id} checked={shown.has(o.id)} onChange={() => setShown(s => { const n = new Set(s); if (!n.delete(o.id)) n.add(o.id); return n })}>{o.words}</Checkbox>)}</div>}>
                 <button type="button" aria-pressed={shown.size > 0}>show …</button>
               </Popover>
-              <Find bookId={bookId} editionId={edition.id} version={version} onGo={p => { setChosen(layout === 'single' ? p : spreadOf(p)); if (layout === 'all') setLayout('spread') }} onFound={(matches, at) => setFound({ matches, at })} />
+              <Find bookId={bookId} editionId={edition.id} version={version} from={left} onGo={p => { setChosen(layout === 'single' ? p : spreadOf(p)); if (layout === 'all') setLayout('spread') }} onFound={(matches, at) => setFound({ matches, at })} />
               <button type="button" aria-pressed={layout === 'single'} onClick={() => setLayout(l => (l === 'single' ? 'spread' : 'single'))}>one page</button>
               <button type="button" aria-pressed={layout === 'all'} onClick={() => setLayout(l => (l === 'all' ? 'spread' : 'all'))}>all pages</button>
               {zooms.map(z => <button key={z.words} type="button" aria-pressed={zoom === z.value} onClick={() => setZoom(z.value)}>{z.words}</button>)}
@@ -131,7 +131,7 @@ function Specimen({ bookId, editionId, leaves, version, left, shown, single, fou
     const s = spread.getBoundingClientRect()
     setLines(notes.flatMap(n => {
       const note = box.querySelector(`#note-${n.id}`)?.getBoundingClientRect()
-      if (!note) return []
+      if (!note || !leaves.pages[left + n.at.page]) return []
       const fromX = (n.side === 'left' ? note.right + 4 : note.left - 4) - b.left
       const fromY = note.top + 11 - b.top
       const toX = s.left - b.left + (n.at.page + n.at.x) * (s.width / 2)
@@ -139,7 +139,7 @@ function Specimen({ bookId, editionId, leaves, version, left, shown, single, fou
       const bend = n.side === 'left' ? s.left - b.left - 14 : s.right - b.left + 14
       return [`M${fromX} ${fromY}H${bend}V${toY}H${toX}`]
     }))
-  }, [scale, room, zoom, single, leaves])
+  }, [scale, room, zoom, single, leaves, left])
   const px = (v: number): number => v * scale
   return (
     <div className="specimen">

@@ -29,7 +29,7 @@ export function PageViews({ bookId, editionId, leaves, version, page, scale, sho
   const { block, width, height } = leaves
   const left = page % 2 === 0 ? block.x : leaves.outside
   const { leading } = leaves.style.text
-  const outOfEven = wanted ? lines.filter(l => l.gaps > LOOSE || l.gaps < TIGHT) : []
+  const outOfEven = wanted ? lines.filter(l => l.width > block.width * 0.6 && (l.gaps > LOOSE || l.gaps < TIGHT)) : []
   return (
     <>
       {shown.has('zones') && (
