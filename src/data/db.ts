@@ -1,4 +1,5 @@
 import Dexie, { type Table } from 'dexie'
+import { withLeadInAsChoice } from '@/core/archive'
 import type { Book, Section } from '@/core/book'
 import type { ListingEvent } from '@/core/outlets'
 
@@ -67,6 +68,10 @@ class PorchlightDb extends Dexie {
     this.version(1).stores({ books: 'id', sections: '[book+id], book', blobs: 'hash', settings: 'key' })
     this.version(2).stores({ changes: '++id, book' })
     this.version(3).stores({ sections: '[book+id], book, [book+id+rev]', listings: 'key, book' }).upgrade(tx => tx.table('sections').toCollection().modify((s: SectionRecord) => { s.rev = 1 }))
+    this.version(4).stores({}).upgrade(async tx => {
+      await tx.table('books').toCollection().modify((b, ref) => { ref.value = withLeadInAsChoice(b) })
+      await tx.table('changes').toCollection().modify((c, ref) => { ref.value = withLeadInAsChoice(c) })
+    })
   }
 }
 

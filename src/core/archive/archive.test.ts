@@ -4,7 +4,9 @@ import { strToU8, unzipSync, zipSync } from 'fflate'
 import { bookOf } from '../../../tests/support/core'
 import { hashOf, type Book } from '../book'
 import { Fault } from '../trade'
-import { isProject, migrate, readProject, writeProject } from '.'
+import { readFileSync } from 'node:fs'
+import { join } from 'node:path'
+import { isProject, migrate, readProject, withLeadInAsChoice, writeProject } from '.'
 
 const picture = Uint8Array.from([1, 2, 3, 250])
 const book: Book = { ...bookOf([['One & “two”.'], ['Three.']]), assets: [{ id: hashOf(picture), type: 'image/png', width: 1, height: 1 }], editions: [{ id: 'p', kind: 'paperback', outlets: ['ostrevane'], style: 'harbour-roman', trim: '6x9in', price: 1399 }] }
@@ -37,7 +39,7 @@ describe('the project file', () => {
   test('is open: JSON and pictures by their hash', () => {
     const f = unzipSync(file)
     expect(Object.keys(f)).toEqual(['mimetype', 'project.json', ...book.sections.map(s => `sections/${s.id}.json`).sort(), `pictures/${hashOf(picture)}`])
-    expect(JSON.parse(new TextDecoder().decode(f['project.json']))).toMatchObject({ format: 'porchlight-project', version: 1 })
+    expect(JSON.parse(new TextDecoder().decode(f['project.json']))).toMatchObject({ format: 'porchlight-project', version: 2 })
   })
   test.each([
     ['a missing section', (f: Record<string, Uint8Array>) => { delete f['sections/s1.json'] }, /missing/],
@@ -45,7 +47,7 @@ describe('the project file', () => {
     ['a changed picture', (f: Record<string, Uint8Array>) => { f[`pictures/${hashOf(picture)}`] = strToU8('else') }, /not what it was/],
     ['no JSON', (f: Record<string, Uint8Array>) => { f['project.json'] = strToU8('{') }, /cannot be read/],
     ['another format', (f: Record<string, Uint8Array>) => { f['project.json'] = strToU8('{"format":"x"}') }, /no Porchlight project/],
-    ['a newer version', (f: Record<string, Uint8Array>) => { f['project.json'] = strToU8(new TextDecoder().decode(f['project.json']).replace('"version": 1', '"version": 9')) }, /newer Porchlight/],
+    ['a newer version', (f: Record<string, Uint8Array>) => { f['project.json'] = strToU8(new TextDecoder().decode(f['project.json']).replace(/"version": \d+/, '"version": 9')) }, /newer Porchlight/],
   ])('says what is wrong: %s', (_name, change, message) => {
     expect(() => readProject(rezip(change))).toThrow(message)
     expect(() => readProject(rezip(change))).toThrow(Fault)
@@ -53,6 +55,20 @@ describe('the project file', () => {
 })
 
 describe('migrations', () => {
+  test('a project of version 1 is opened: its lead-in became a choice and a count, all else is as it was', () => {
+    const old = new Uint8Array(readFileSync(join('tests', 'fixtures', 'project-v1.porchlight')))
+    const { book } = readProject(old)
+    expect(book.editions.map(e => e.styleChanges)).toEqual([{ 'text.size': 11.5, 'firsts.leadIn': 'words', 'firsts.leadInWords': 6 }, { 'firsts.leadIn': 'nothing' }, undefined])
+    expect([book.data.title, book.sections[0]!.title]).toEqual(['Of the First Version', 'A Beginning'])
+    // Once written, it is of this version, and reads back the same.
+    expect(readProject(writeProject({ book, pictures: new Map() })).book).toEqual(book)
+  })
+  test('walk into histories, and leave what they do not know', () => {
+    const bytes = Uint8Array.of(1, 2)
+    const change = { before: { editions: [{ id: 'p', styleChanges: { 'openings.leadIn': 3 } }] }, label: 'x', bytes }
+    expect(withLeadInAsChoice(change)).toEqual({ before: { editions: [{ id: 'p', styleChanges: { 'firsts.leadIn': 'words', 'firsts.leadInWords': 3 } }] }, label: 'x', bytes })
+    expect(withLeadInAsChoice(change).bytes).toBe(bytes)
+  })
   const steps = { 1: (r: { a: number }) => ({ b: r.a }), 2: (r: { b: number }) => ({ c: r.b + 1 }) }
   test('go step by step, and do nothing at the goal', () => {
     expect(migrate({ a: 1 }, 1, 3, steps as never)).toEqual({ c: 2 })

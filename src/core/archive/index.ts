@@ -1,3 +1,4 @@
 export * from './migrate'
 export * from './project'
 export * from './library'
+export * from './styleMigration'

@@ -3,12 +3,13 @@ import { type Book, hashOf, schema } from '../book'
 import { readZip, type ZipLimits } from '../intake'
 import { Fault, type Report } from '../trade'
 import { migrate, type Migration } from './migrate'
+import { withLeadInAsChoice } from './styleMigration'
 
-/** The open project file: a ZIP of JSON and pictures (docs/formats.md). Version 1 is the first. */
-export const PROJECT_VERSION = 1
+/** The open project file: a ZIP of JSON and pictures (docs/formats.md). Version 2 since chapters may begin with a whole line in small capitals. */
+export const PROJECT_VERSION = 2
 
 /** Migrations by the version they start from; each gives the next. */
-export const projectMigrations: Record<number, Migration> = {}
+export const projectMigrations: Record<number, Migration> = { 1: withLeadInAsChoice }
 
 export interface Project {
   book: Book
