@@ -4,7 +4,7 @@ import { type Interior, pagesOfSection, proofPages } from '@/core/pages'
 import { Fault, formatTrim } from '@/core/trade'
 import { TextStyle } from '@/core/type'
 import { bookOf, chainOf, type OpenedBook, shelf } from './openBooks'
-import { DATE, loadedSubsetter, pdf, pictureSource } from './package'
+import { DATE, loadedSubsetter, pdf, pictureSource } from './pdfPorts'
 import { tell } from './telling'
 
 /** What an interior may be saved as, beside the package that goes to an outlet. */

@@ -1,32 +1,14 @@
 import { strToU8, type Zippable, zipSync } from 'fflate'
 import { authorLine, type Edition, hashOf } from '@/core/book'
 import { outlineOf } from './interiorFiles'
+import { DATE, loadedSubsetter, pdf, pictureSource } from './pdfPorts'
 import { check, type Finding } from '@/core/check'
 import { type Cover, drawCover, flatFor, frontPage } from '@/core/cover'
 import { ebookMoney, leastEbookPrice, listingFindings, type ListingSnapshot, type Submission } from '@/core/outlets'
 import { pageStarts } from '@/core/pages'
-import type { PictureSource, Subsetter } from '@/core/pdf'
 import type { OutletProfile, Ticker } from '@/core/trade'
 import { bookOf, chainOf, designOf, keyOf, type OpenedBook, outlet, shelf, styleOf } from './openBooks'
 import { draw } from './draw'
-
-// Writers are loaded when something is written: they have no part in a book's first pages.
-export const pdf = (): Promise<typeof import('@/core/pdf')> => import('@/core/pdf')
-
-let subsetter: Promise<Subsetter> | undefined
-export const loadedSubsetter = (): Promise<Subsetter> =>
-  (subsetter ??= fetch('/fonts/harfbuzz-subset.wasm').then(async r => (await pdf()).loadSubsetter(new Uint8Array(await r.arrayBuffer()))))
-
-export const pictureSource = (b: OpenedBook): PictureSource => ({
-  bytes: async id => b.pictures.get(id),
-  decode: async bytes => {
-    const bitmap = await createImageBitmap(new Blob([Uint8Array.from(bytes)]))
-    const canvas = new OffscreenCanvas(bitmap.width, bitmap.height)
-    const ctx = canvas.getContext('2d')!
-    ctx.drawImage(bitmap, 0, 0)
-    return { width: bitmap.width, height: bitmap.height, rgba: ctx.getImageData(0, 0, bitmap.width, bitmap.height).data }
-  },
-})
 
 /** The print edition whose pages an ebook's page list names, and whose front it wears. */
 const printOf = (b: OpenedBook): Edition | undefined => b.book.editions.find(e => e.kind !== 'ebook')
@@ -50,7 +32,6 @@ async function frontJpeg(b: OpenedBook, cover: Cover, height: number): Promise<{
   return { bytes: new Uint8Array(await blob.arrayBuffer()), width: canvas.width, height: canvas.height }
 }
 
-export const DATE = '2026-01-01T00:00:00Z'
 const epubs = new WeakMap<object, Map<string, { bytes: Uint8Array; front: { width: number; height: number } }>>()
 
 /** The ebook as an outlet gets it; remembered while text and cover stay what they are. */
