@@ -42,6 +42,14 @@ try {
     await shot(name, 1500)
   }
 
+  // Two styles side by side at the same words.
+  await go(`${dir}/interior`)
+  await page.getByRole('button', { name: /^Pages 8–9/ }).click()
+  await page.getByRole('button', { name: 'styles …' }).click()
+  await page.getByRole('listitem').filter({ hasText: 'Chandlery' }).getByRole('button', { name: 'Hold against the present' }).click()
+  await page.locator('.compare canvas[data-painted=true]').nth(3).waitFor({ timeout: 60_000 })
+  await shot('styles', 900)
+
   // Words kept, the paperback and an ebook sent and on sale, two months of statements.
   await go('/research?book=tidewardens-almanac')
   await page.getByRole('textbox', { name: 'A word or phrase' }).fill('lighthouse')
