@@ -50,7 +50,7 @@ export async function runMake(args: string[]): Promise<void> {
   clock.lap('set')
   const subsetter = await nodeSubsetter()
   const outline = book.sections.filter(s => interior.starts.has(s.id) && (roles[s.role].listed || s.role === 'contents' || s.role === 'title-page')).map(s => ({ title: shortName(names.get(s.id)!) || book.data.title, page: interior.starts.get(s.id)! }))
-  const pdf = await pdfBytes(interior.pages, { title: book.data.title, author: authorLine(book.data), language: book.data.language, date, grey: spec.ink === 'black', outline }, subsetter, pictures)
+  const pdf = await pdfBytes(interior.pages, { title: book.data.title, author: authorLine(book.data), language: book.data.language, date, grey: spec.ink === 'black', outline, sectionPages: interior.starts }, subsetter, pictures)
   clock.lap('pdf')
   const cover = await chain.get('cover')
   const wrap = await chain.get('wrap')

@@ -45,7 +45,7 @@ export async function interiorFile(bookId: string, editionId: string, kind: Inte
   const { pdfBytes } = await pdf()
   const bytes = await pdfBytes(pages, {
     title: data.title, author: authorLine(data), language: data.language, date: DATE, grey: edition.ink !== 'colour', ppi: kind === 'mail' ? MAIL_PPI : PRESS_PPI,
-    ...(kind === 'X-1a' || kind === 'X-4' ? { preparedFor: kind } : {}), ...(outline ? { outline } : {}),
+    ...(kind === 'X-1a' || kind === 'X-4' ? { preparedFor: kind } : {}), ...(outline ? { outline, sectionPages: interior.starts } : {}),
   }, await loadedSubsetter(), pictureSource(b), tell)
   const slug = data.title.toLowerCase().normalize('NFD').replace(/[^a-z0-9]+/g, '-').replace(/^-|-$/g, '') || 'book'
   return { name: `${slug}${part}${{ press: '-interior', 'X-4': '-interior-x4', 'X-1a': '-interior-x1a', proof: '-proof', mail: '-small' }[kind]}.pdf`, bytes }

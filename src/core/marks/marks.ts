@@ -64,6 +64,8 @@ export interface MarkPlace {
   block: string
   /** Said again for the reader's sake, as a table's head on its next page: no part of the text. */
   again?: boolean
+  /** The section that a reader of the file goes to from here. */
+  to?: string
 }
 
 export interface PathMark {

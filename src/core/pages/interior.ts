@@ -227,7 +227,7 @@ function contentsEntries(sections: Section[], names: Map<string, SectionLabel>, 
     .filter(s => roles[s.role].listed && s.role !== 'contents')
     .map(s => {
       const label = names.get(s.id)!
-      return { title: label.title, number: label.numberWords, folio: folioOf(s.id), part: s.role === 'part' }
+      return { id: s.id, title: label.title, number: label.numberWords, folio: folioOf(s.id), part: s.role === 'part' }
     })
     .filter(e => e.title || e.number)
 }

@@ -80,6 +80,8 @@ export function copyrightPage(book: Book, section: Section, isbn: string | undef
 }
 
 export interface ContentsEntry {
+  /** The section's id. */
+  id: string
   title: string
   /** The number in words, shown before or instead of a title. */
   number?: string
@@ -104,11 +106,11 @@ function leaders(out: LayerBuilder, from: number, to: number, y: number, size: n
 /** The contents as items on the grid, one an entry. Line counts do not depend on the folios, so pages settle before numbers are known. */
 export function contentsItems(entries: ContentsEntry[], section: Section, ctx: BlockContext): FlowItem[] {
   const { leading, size } = ctx.style.text
-  const place = { section: section.id, block: '' }
   const numberWidth = size * 2.2
   const narrow: BlockContext = { ...ctx, measure: ctx.measure - numberWidth }
   return entries.map(e => {
     const text = e.title || e.number || ''
+    const place: MarkPlace = { section: section.id, block: '', to: e.id }
     const base: TextBase = e.part ? { size, smallCaps: true, tracking: 0.06 } : { size }
     const { paragraph, lines, rules } = centred(text, base, narrow, 'left')
     const count = Math.max(1, lines.count)

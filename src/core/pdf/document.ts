@@ -24,6 +24,8 @@ export interface PdfOptions {
   preparedFor?: 'X-1a' | 'X-4'
   /** Pictures with more pixels an inch than this are made smaller. */
   ppi?: number
+  /** First page of each section: where places that lead somewhere lead to. No links are written without it, nor where a standard forbids them. */
+  sectionPages?: ReadonlyMap<string, number>
   /** Named places for the outline. */
   outline?: { title: string; page: number }[]
 }
@@ -84,7 +86,7 @@ export async function writePdf(pages: PageMarks[], options: PdfOptions, subsette
   }
 
   const tree = file.ref()
-  const refs: PDFRef[] = []
+  const refs: PDFRef[] = pages.map(() => file.ref())
   for (const [i, p] of pages.entries()) {
     const fontDict: Record<string, PDFRef> = {}
     const imageDict: Record<string, PDFRef> = {}
@@ -102,11 +104,13 @@ export async function writePdf(pages: PageMarks[], options: PdfOptions, subsette
     const width = p.width + b.left + b.right
     const height = p.height + b.top + b.bottom
     const box = [b.left, b.bottom, b.left + p.width, b.bottom + p.height].map(round)
-    refs.push(file.object({
+    const annots = options.sectionPages && !options.preparedFor ? links(file, p, options.sectionPages, refs) : []
+    file.object({
       Type: 'Page', Parent: tree, MediaBox: [0, 0, round(width), round(height)], BleedBox: [0, 0, round(width), round(height)], TrimBox: box,
       Resources: { ...(Object.keys(fontDict).length ? { Font: fontDict } : {}), ...(Object.keys(imageDict).length ? { XObject: imageDict } : {}), ...(Object.keys(stateDict).length ? { ExtGState: stateDict } : {}) },
       ...(content ? { Contents: content } : {}),
-    }))
+      ...(annots.length ? { Annots: annots } : {}),
+    }, refs[i])
     if (i % 8 === 7) await ticker?.({ stage: 'Writing PDF', done: i + 1, of: pages.length })
   }
   file.object({ Type: 'Pages', Kids: refs, Count: refs.length }, tree)
@@ -131,6 +135,32 @@ export async function writePdf(pages: PageMarks[], options: PdfOptions, subsette
   const catalog = file.object(root as never)
   const info = file.object({ Title: file.text(options.title), ...(options.author ? { Author: file.text(options.author) } : {}), Producer: file.text('Porchlight'), CreationDate: file.date(options.date), ModDate: file.date(options.date), Trapped: PDFName.of('False'), ...(options.preparedFor === 'X-1a' ? { GTS_PDFXVersion: file.text('PDF/X-1a:2003') } : options.preparedFor === 'X-4' ? { GTS_PDFXVersion: file.text('PDF/X-4') } : {}) })
   file.end(catalog, info)
+}
+
+/** Links of a page: one a line that leads to a section, over the whole of it. */
+function links(file: PdfFile, page: PageMarks, starts: ReadonlyMap<string, number>, pages: PDFRef[]): PDFRef[] {
+  const boxes = new Map<string, { to: number; x0: number; x1: number; y: number; size: number }>()
+  visitPage(page, v => {
+    if (!('text' in v)) return
+    const t = v.text
+    for (let r = 0; r < t.count; r++) {
+      const to = t.places[t.place[r]!]!.to
+      const at = to === undefined ? undefined : starts.get(to)
+      const [from, end] = [t.start[r]!, t.start[r + 1]!]
+      if (at === undefined || from === end) continue
+      const face = t.faces[t.face[r]!]!
+      const [x0, x1, y] = [v.x + t.x[from]!, v.x + t.x[end - 1]! + (face.advance(face.pairGlyph(t.glyphs[end - 1]!)) / face.unitsPerEm) * t.size[r]!, v.y + t.baseline[r]!]
+      const key = `${at}/${y.toFixed(1)}`
+      const b = boxes.get(key)
+      if (b) [b.x0, b.x1] = [Math.min(b.x0, x0), Math.max(b.x1, x1)]
+      else boxes.set(key, { to: at, x0, x1, y, size: t.size[r]! })
+    }
+  })
+  const { bleed, height } = page
+  return [...boxes.values()].map(b => {
+    const up = bleed.bottom + height - b.y
+    return file.object({ Type: 'Annot', Subtype: 'Link', Rect: [bleed.left + b.x0, up - b.size * 0.25, bleed.left + b.x1, up + b.size * 0.8].map(round), Border: [0, 0, 0], F: 4, Dest: [pages[b.to]!, 'Fit'] })
+  })
 }
 
 const round = (x: number): number => Math.round(x * 1000) / 1000

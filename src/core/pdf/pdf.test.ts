@@ -61,6 +61,24 @@ describe('files prepared for a standard', () => {
     }
     expect(info(await make({}), 'GTS_PDFXVersion')).toBeUndefined()
   })
+  test('elsewhere the contents lead to their chapters', async () => {
+    const interior = await setBook(bookOf([['One.'], ['Two.'], ['Three.']]))
+    const doc = await PDFDocument.load(await whole(interior.pages, { sectionPages: interior.starts }), { updateMetadata: false })
+    const pages = doc.getPages()
+    const linked = pages.flatMap((p, i) => (p.node.Annots() ? [i] : []))
+    expect(linked).toEqual([interior.starts.get([...interior.starts.keys()].find(id => interior.pages[interior.starts.get(id)!]!.layers.some(l => l.layer.text?.places.some(x => x.to)))!)])
+    const annots = pages[linked[0]!]!.node.Annots()!
+    const targets = Array.from({ length: annots.size() }, (_, i) => {
+      const a = annots.lookup(i, PDFDict)
+      const [x0, y0, x1, y1] = (a.lookup(PDFName.of('Rect'), PDFArray)).asArray().map(n => (n as PDFNumber).asNumber()) as [number, number, number, number]
+      expect([x1 - x0 > 100, y1 - y0 > 8, y0 > 0, y1 < 648]).toEqual([true, true, true, true])
+      return pages.findIndex(p => p.ref === (a.lookup(PDFName.of('Dest'), PDFArray)).get(0))
+    })
+    expect(targets).toEqual(['s1', 's2', 's3'].map(id => interior.starts.get(id)))
+    // In a file prepared for a standard there are none.
+    const x4 = await PDFDocument.load(await whole(interior.pages, { sectionPages: interior.starts, preparedFor: 'X-4' }), { updateMetadata: false })
+    expect(x4.getPages().some(p => p.node.Annots())).toBe(false)
+  })
   test('are refused for pages with colour or with anything seen through', async () => {
     const clear: PageMarks = { width: 100, height: 100, bleed: { top: 0, right: 0, bottom: 0, left: 0 }, label: '1', side: 'recto', layers: [{ x: 0, y: 0, layer: { items: [{ kind: 'group', opacity: 0.5, layers: [{ items: [{ kind: 'path', path: new PathBuilder().rect(0, 0, 9, 9).build(), fill: { k: 1 } }] }] }] } }] }
     await expect(whole([clear], { preparedFor: 'X-1a' })).rejects.toThrow(/seen through/)

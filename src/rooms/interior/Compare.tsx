@@ -38,13 +38,13 @@ export function Compare({ bookId, editionId, leaves, figures, version, left, nam
     }
   }, [bookId, editionId, trial, other.style, version])
 
-  // The same words on the other side: those at the head of the page that is looked at.
+  // The same words on the other side: those in the middle of the page that is looked at, since what stands at its head may have begun long before.
   const page = leaves.pages[left]?.blank === false ? left : left + 1
   useEffect(() => {
     if (!tried) return
     let gone = false
     const work = async (): Promise<void> => {
-      const place = await press().placeAt(bookId, editionId, page, leaves.block.x, leaves.block.y)
+      const place = await press().placeAt(bookId, editionId, page, leaves.block.x, leaves.block.y + leaves.block.height * 0.45)
       const at = place && (await press().pageOf(bookId, trial, place.section, place.block))
       if (!gone) setThere(spreadOf(at ?? page))
     }
