@@ -1,7 +1,9 @@
 import { fitTo, type FitOffer, type Interior, type InteriorStyle, readStyleDocument, Setter, styleById, type StyleChanges, withChanges } from '@/core/pages'
 import type { PageMarks } from '@/core/marks'
-import { bindingRules, parseTrim, roundPages } from '@/core/trade'
-import { bookOf, chainOf, inputsOf, setter, shelf, styleOf, tryStyle } from './openBooks'
+import { printChain } from '@/core/chain'
+import { parseTrim } from '@/core/trade'
+import { tell } from './telling'
+import { bookOf, inputsOf, setter, shelf, styleOf, tryStyle } from './openBooks'
 
 /** What an edition comes to in a style: what the author weighs one against another by. */
 export interface StyleFigures {
@@ -43,15 +45,13 @@ export async function figuresIn(bookId: string, editionId: string, style: Interi
   return { pages: await chain.get('pages'), spinePt: await chain.get('spine'), cost: (await chain.get('money')).cost }
 }
 
-/** How an edition can be made to fit a count of pages. */
+/** How an edition can be made to fit a count of pages. Each try is settled with its own gutter, so that what is offered is what comes. */
 export async function fitEdition(bookId: string, editionId: string, target: number): Promise<FitOffer | undefined> {
   const b = bookOf(bookId)
   const e = b.book.editions.find(x => x.id === editionId)!
   const own = styleOf(b.book, e)
-  const { profile, spec } = inputsOf(b, e, e.outlets[0] ?? 'ostrevane')
-  const { pageMultiple } = bindingRules(profile, spec.binding)
-  const inside = (await chainOf(bookId, editionId).get('interior')).spec
+  const inputs = inputsOf(b, e, e.outlets[0] ?? 'ostrevane')
   // A setter of its own: what is kept of the edition as it stands must not make room for twenty trials.
   const fitting = new Setter(shelf)
-  return fitTo(own, target, async (changes: StyleChanges) => roundPages((await fitting.set(b.text, withChanges(own, changes), inside)).pages.length, pageMultiple))
+  return fitTo(own, target, (changes: StyleChanges) => printChain({ ...inputs, style: withChanges(own, changes) }, fitting, shelf, tell).get('pages'))
 }

@@ -1,5 +1,5 @@
 import type { StyleChanges } from './styleChanges'
-import { type InteriorStyle } from './style'
+import type { InteriorStyle } from './style'
 
 /** What a book can be made to fit by, and how far each may go without being seen at a glance. */
 interface Lever {
@@ -9,15 +9,14 @@ interface Lever {
   most: number
   /** How much a step is seen: the offer is the least seen. */
   seen: number
-  /** Whether more of it means more pages. */
-  sign: 1 | -1
 }
 
+// More of any of them means more pages.
 const levers: Lever[] = [
-  { path: 'text.leading', step: 0.25, most: 4, seen: 1, sign: 1 },
-  { path: 'margins.foot', step: 0.04, most: 5, seen: 0.8, sign: 1 },
-  { path: 'margins.outside', step: 0.02, most: 5, seen: 1.1, sign: 1 },
-  { path: 'text.size', step: 0.25, most: 3, seen: 2.5, sign: 1 },
+  { path: 'text.leading', step: 0.25, most: 4, seen: 1 },
+  { path: 'margins.foot', step: 0.04, most: 5, seen: 0.8 },
+  { path: 'margins.outside', step: 0.02, most: 5, seen: 1.1 },
+  { path: 'text.size', step: 0.25, most: 3, seen: 2.5 },
 ]
 
 export interface FitOffer {
@@ -50,7 +49,7 @@ export async function fitTo(style: InteriorStyle, target: number, pagesWith: (ch
   if (now === target) return { changes: {}, pages: now }
   const up = target > now
   const at = (l: Lever, steps: number): StyleChanges => {
-    const value = Math.round((valueOf(style, l.path) + steps * l.step * (up ? 1 : -1) * l.sign) * 1000) / 1000
+    const value = Math.round((valueOf(style, l.path) + steps * l.step * (up ? 1 : -1)) * 1000) / 1000
     return steps && legal(style, l.path, value) ? { [l.path]: value } : {}
   }
   /** Fewest steps of a lever, on top of `base`, with which the target is reached; undefined where it is not. */

@@ -7,9 +7,6 @@ export function drawOrnament(out: LayerBuilder, kind: OrnamentName, cx: number, 
   for (const path of drawings[kind](cx, cy, size)) out.add({ kind: 'path', path, fill: BLACK })
 }
 
-/** Half of an ornament's height above and below its centre, in sizes of the text: what room it wants over a title. */
-export const ornamentHeight: Record<OrnamentName, number> = { none: 0, 'three lights': 0.35, wave: 0.35, 'single light': 0.8, leaf: 0.55, knot: 0.45, rule: 0.1, 'swelling rule': 0.2, gulls: 0.4, shells: 0.4, 'three stars': 0.4 }
-
 const drawings: Record<Exclude<OrnamentName, 'none'>, (cx: number, cy: number, s: number) => Path[]> = {
   'three lights': (x, y, s) => [[-1.7, 0.15], [0, 0.2], [1.7, 0.15]].map(([dx, r]) => light(x + dx! * s, y, r! * s)),
   'single light': (x, y, s) => [light(x, y, 0.46 * s), ...[-1, 1].map(side => rect(x + side * 1.25 * s, y, 1.1 * s, 0.035 * s))],

@@ -15,12 +15,13 @@ export function Find({ bookId, editionId, version, from, onGo, onFound }: { book
   const [text, setText] = useState('')
   const [found, setFound] = useState<Match[]>([])
   const [at, setAt] = useState(0)
+  const [trouble, setTrouble] = useState<string>()
   const asked = useRef(0)
   useEffect(() => {
     const turn = ++asked.current
     const wait = setTimeout(() => {
       if (!text.trim()) return setFound([])
-      press().find(bookId, editionId, text).then(m => turn === asked.current && (setFound(m), setAt(Math.max(0, m.findIndex(x => x.page >= from)))), () => turn === asked.current && setFound([]))
+      press().find(bookId, editionId, text).then(m => turn === asked.current && (setFound(m), setTrouble(undefined), setAt(Math.max(0, m.findIndex(x => x.page >= from)))), (e: Error) => turn === asked.current && (setFound([]), setTrouble(e.message)))
     }, 180)
     return () => clearTimeout(wait)
   }, [bookId, editionId, text, version])
@@ -35,7 +36,7 @@ export function Find({ bookId, editionId, version, from, onGo, onFound }: { book
         size="small" type="search" value={text} placeholder="find in the pages" aria-label="Find in the pages" onChange={e => setText(e.target.value)}
         onKeyDown={e => { if (e.key === 'Enter' && found.length) setAt(a => (a + (e.shiftKey ? found.length - 1 : 1)) % found.length); if (e.key === 'Escape') setText('') }}
       />
-      <span role="status">{text.trim() ? (found.length ? `${at + 1} of ${found.length}` : 'nowhere') : ''}</span>
+      <span role="status">{text.trim() ? (found.length ? `${at + 1} of ${found.length}` : (trouble ?? 'nowhere')) : ''}</span>
     </span>
   )
 }

@@ -1,5 +1,5 @@
 'use client'
-import { Checkbox, Popover } from 'antd'
+import { App, Checkbox, Popover } from 'antd'
 import { useRouter, useSearchParams } from 'next/navigation'
 import { useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react'
 import { readStyle, styleById } from '@/core/pages'
@@ -33,6 +33,7 @@ export function InteriorRoom({ bookId }: { bookId: string }) {
   const view = useOpenBook(bookId, true, 'print')
   const asked = useSearchParams().get('page')
   const router = useRouter()
+  const { message } = App.useApp()
   const { book, edition, leaves, figures, was, version } = view
   const [chosen, setChosen] = useState<number>()
   const [shown, setShown] = useState<ReadonlySet<Overlay>>(new Set())
@@ -87,7 +88,7 @@ export function InteriorRoom({ bookId }: { bookId: string }) {
               <button type="button" className="stylename" onClick={() => setChoosing(true)}>{base.name}</button>{own ? `, with ${own === 1 ? 'one change' : `${own} changes`} of your own` : ''} · {formatTrim(edition.trim ?? '')} · pages {(layout === 'single' ? [Math.max(0, left)] : [left, left + 1]).filter(p => leaves.pages[p]).map(p => leaves.pages[p]!.label).join('–')} of {leaves.pages.length}
               {view.trouble && <span className="trouble" role="alert"> {view.trouble}</span>}
             </p>
-            {other ? <Compare bookId={bookId} editionId={edition.id} leaves={leaves} figures={figures} version={version} left={left} name={own ? `${base.name}, changed` : base.name} other={other} onLeave={() => setOther(undefined)} onTake={() => void setInStyle(bookId, edition.id, typeof other.style === 'string' ? { id: other.style, name: other.name } : other.style, typeof other.style === 'string' ? undefined : other.style).then(() => setOther(undefined))} /> : layout === 'all' ? <Strip overview bookId={bookId} editionId={edition.id} leaves={leaves} version={version} left={spreadOf(Math.max(0, left))} onChoose={l => { setChosen(l); setLayout('spread') }} /> : <Specimen key={edition.id} bookId={bookId} editionId={edition.id} leaves={leaves} version={version} left={left} shown={shown} single={layout === 'single'} found={found} edition={edition} hasText={!book?.plan} zoom={zoom} onChange={change} onPlace={open} />}
+            {other ? <Compare bookId={bookId} editionId={edition.id} leaves={leaves} figures={figures} version={version} left={left} name={own ? `${base.name}, changed` : base.name} other={other} onLeave={() => setOther(undefined)} onTake={() => void setInStyle(bookId, edition.id, typeof other.style === 'string' ? { id: other.style, name: other.name } : other.style, typeof other.style === 'string' ? undefined : other.style).then(() => setOther(undefined), (e: Error) => message.error(e.message))} /> : layout === 'all' ? <Strip overview bookId={bookId} editionId={edition.id} leaves={leaves} version={version} left={spreadOf(Math.max(0, left))} onChoose={l => { setChosen(l); setLayout('spread') }} /> : <Specimen key={edition.id} bookId={bookId} editionId={edition.id} leaves={leaves} version={version} left={left} shown={shown} single={layout === 'single'} found={found} edition={edition} hasText={!book?.plan} zoom={zoom} onChange={change} onPlace={open} />}
             <div className="views">
               <button type="button" onClick={() => setChoosing(true)}>styles …</button>
               {figures?.pages !== undefined && !book?.plan && <Fit bookId={bookId} editionId={edition.id} pages={figures.pages} />}

@@ -16,11 +16,12 @@ const TIGHT = 0.8
 /** Overlays of one page; nothing of it prints. */
 export function PageViews({ bookId, editionId, leaves, version, page, scale, shown, found }: { bookId: string; editionId: string; leaves: Leaves; version: number; page: number; scale: number; shown: ReadonlySet<Overlay>; found: PageBox[] }) {
   const [lines, setLines] = useState<LineAsSet[]>([])
+  const [trouble, setTrouble] = useState<string>()
   const wanted = shown.has('lines')
   useEffect(() => {
     if (!wanted) return
     let gone = false
-    press().lines(bookId, editionId, page).then(l => !gone && setLines(l), () => !gone && setLines([]))
+    press().lines(bookId, editionId, page).then(l => !gone && (setLines(l), setTrouble(undefined)), (e: Error) => !gone && (setLines([]), setTrouble(e.message)))
     return () => {
       gone = true
     }
@@ -44,6 +45,7 @@ export function PageViews({ bookId, editionId, leaves, version, page, scale, sho
         </svg>
       )}
       {outOfEven.map((l, i) => <i key={i} className={l.gaps > LOOSE ? 'guide loose' : 'guide tight'} title={`gaps ${l.gaps.toFixed(2)} of their own width`} style={{ left: px(l.x) - 2, top: px(l.y), width: px(l.width) + 4, height: px(l.height) * 1.15 }} />)}
+      {wanted && trouble && <span className="guide unmeasured" role="status">The lines could not be measured: {trouble}</span>}
       {found.map((b, i) => <i key={i} className="guide found" style={{ left: px(b.x) - 1, top: px(b.y), width: px(b.width) + 2, height: px(b.height) * 1.1 }} />)}
       {shown.has('rulers') && <Rulers width={width} height={height} scale={scale} />}
     </>
