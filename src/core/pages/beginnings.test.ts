@@ -160,3 +160,17 @@ describe('an exception at one place', () => {
     expect(await at({})).toEqual(before)
   })
 })
+
+describe('a chapter that is set again', () => {
+  test('so that its pages level still says which characters no face has, in its title, too', async () => {
+    // Paragraphs that cannot be parted, on short pages: many such chapters do not level at the first try.
+    const block = 'She wrote the hour in the rough book and the wind beside it, as she had been taught to do, and no more.'
+    for (let n = 5; n < 40; n++) {
+      const doc = { type: 'doc' as const, content: Array.from({ length: n }, (_, i) => paragraph(`p${i}`, i === 3 ? `字 ${block}` : block)) }
+      const book = { ...createBook('t', { title: 'T', contributors: [], language: 'en-GB', imprint: { name: '' }, subjects: [] }), sections: [chapter('c1', '鐘 Bell', doc)] }
+      const { missing } = await setter.set(book, withChanges(shippedStyles[5]!, { 'text.large': false }), { width: 360, height: 400, inside: 0 })
+      const lacked = missing.map(m => m.text).join('')
+      expect([n, lacked.includes('鐘'), lacked.includes('字')]).toEqual([n, true, true])
+    }
+  })
+})

@@ -42,6 +42,8 @@ export function setSection(section: Section, label: SectionLabel, ctx: Omit<Bloc
   const missing: { text: string; block: string }[] = []
   const full: BlockContext = { ...ctx, section: section.id, missing: (text, block) => missing.push({ text, block }) }
   const opens = opening(section, label, full)
+  // What the opening lacks stays said when the text is set again.
+  const lackedByOpening = missing.length
   const { at } = ctx.style.notes
   const kept: EndNote[] | undefined = at === 'foot' ? undefined : []
   const made = (c: BlockContext): FlowItem[] => (kept && (kept.length = 0), [...opens, ...(items ?? flowItems(section.doc, c, opens.length > 0 && !!roles[section.role].headed, section.role === 'dedication' || section.role === 'epigraph', done, kept))])
@@ -53,7 +55,7 @@ export function setSection(section: Section, label: SectionLabel, ctx: Omit<Bloc
   const frame: PageFrame = { lines: ctx.lines, leading: ctx.style.text.leading, noteRule: NOTE_RULE, first }
   let { pages, unmet } = paginate(flow, frame)
   // A chapter whose pages do not level, or whose last has too few lines, is tried again with spreads a line long, then with every length that its paragraphs can take: that costs, and is rare.
-  const further = [() => flow, () => (items ? undefined : (missing.length = 0, noted(made({ ...full, everyLength: true }))))]
+  const further = [() => flow, () => (items ? undefined : (missing.length = lackedByOpening, noted(made({ ...full, everyLength: true }))))]
   for (const [i, other] of further.entries()) {
     if (worth(unmet) < 10) break
     const tried = other()
