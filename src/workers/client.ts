@@ -36,7 +36,6 @@ export function press(): PressClient {
     const remote = Comlink.wrap<PressApi>(worker)
     client = new Proxy(remote, { get: (r, name) => (typeof name === 'string' ? (...args: unknown[]) => awaited((r[name as keyof PressClient] as (...a: unknown[]) => Promise<unknown>)(...args), !silent.has(name)) : Reflect.get(r, name)) })
     void remote.tellTo(Comlink.proxy(hear))
-    void remote.warm()
   }
   return client
 }

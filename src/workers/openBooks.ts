@@ -5,7 +5,7 @@ import { profileOf, shippedProfiles } from '@/core/outlets'
 import { type InteriorStyle, Setter, styleById, withChanges } from '@/core/pages'
 import type { OutletProfile } from '@/core/trade'
 import { tell } from './telling'
-import { FontShelf, shippedFonts } from '@/core/type'
+import { shelf } from './fontShelf'
 
 /** A change of a book as the page sends it: its record, the order of its sections, those sections and pictures that are new. */
 export interface BookUpdate {
@@ -32,12 +32,6 @@ export interface Trial {
   chain: Graph<PrintChain>
 }
 
-export const shelf = new FontShelf(async key => {
-  const file = shippedFonts[key]
-  if (!file) return undefined
-  const response = await fetch(`/fonts/${file}`)
-  return response.ok ? new Uint8Array(await response.arrayBuffer()) : undefined
-})
 export const setter = new Setter(shelf)
 
 const opened = new Map<string, OpenedBook>()

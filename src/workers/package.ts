@@ -7,7 +7,8 @@ import { type Cover, drawCover, flatFor, frontPage } from '@/core/cover'
 import { ebookMoney, leastEbookPrice, listingFindings, type ListingSnapshot, type Submission } from '@/core/outlets'
 import { pageStarts } from '@/core/pages'
 import type { OutletProfile, Ticker } from '@/core/trade'
-import { bookOf, chainOf, designOf, keyOf, type OpenedBook, outlet, shelf, styleOf } from './openBooks'
+import { bookOf, chainOf, designOf, keyOf, type OpenedBook, outlet, styleOf } from './openBooks'
+import { shelf } from './fontShelf'
 import { draw } from './draw'
 
 /** The print edition whose pages an ebook's page list names, and whose front it wears. */

@@ -1,3 +1,5 @@
+// First: its fonts are fetched while the rest is read.
+import './fontShelf'
 import * as Comlink from 'comlink'
 import { plannedPages } from '@/core/activity'
 import type { Library, Project } from '@/core/archive'
@@ -13,7 +15,7 @@ import { draw } from './draw'
 import { tell, tellTo } from './telling'
 import { chosenStyle, figuresIn, fitEdition, samplePage, type StyleFigures } from './styles'
 import { interiorFile, type InteriorFileKind } from './interiorFiles'
-import { bookOf, type BookUpdate, chainOf, closeBook, designOf, openBook, outlet, shelf, useProfiles } from './openBooks'
+import { bookOf, type BookUpdate, chainOf, closeBook, designOf, openBook, outlet, useProfiles } from './openBooks'
 import { coverOf, epubOf, findingsOf, makePackage, snapshotOf } from './package'
 
 /** The press: the core in a worker. A thin entry; what it answers is computed by the core. */
@@ -145,11 +147,6 @@ const api = {
       }
     }
     return out
-  },
-
-  /** Begins what every book needs, while the book itself is still being read: HarfBuzz and the faces of the first style. */
-  warm(): void {
-    for (const key of ['eb-garamond/regular', 'eb-garamond/italic', 'eb-garamond/bold', 'eb-garamond/bold-italic', 'source-serif/regular']) void shelf.face(key).catch(() => undefined)
   },
 
   /** Opens a book at the press, or brings it up to date; what did not change is not computed again. */

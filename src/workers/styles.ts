@@ -3,7 +3,8 @@ import type { PageMarks } from '@/core/marks'
 import { printChain } from '@/core/chain'
 import { parseTrim } from '@/core/trade'
 import { tell } from './telling'
-import { bookOf, inputsOf, setter, shelf, styleOf, tryStyle } from './openBooks'
+import { bookOf, inputsOf, setter, styleOf, tryStyle } from './openBooks'
+import { shelf } from './fontShelf'
 
 /** What an edition comes to in a style: what the author weighs one against another by. */
 export interface StyleFigures {

@@ -104,6 +104,8 @@ describe('print, by hand', () => {
 describe('outlet profiles', () => {
   test('the four are read, and a wrong field is named', () => {
     expect(shippedProfiles.map(p => p.id)).toEqual(['ostrevane', 'pellowick', 'harrowmere', 'tarnbrook'])
+    // They ship as they are read: nothing is left to a default.
+    for (const p of shippedProfiles) expect(readProfile(JSON.parse(JSON.stringify(p)))).toEqual(p)
     const copy = JSON.parse(JSON.stringify(outlet('ostrevane'))) as { print: { bleed: string }; [k: string]: unknown }
     copy.print.bleed = 'wide'
     expect(() => readProfile(copy)).toThrow(/print\.bleed/)
