@@ -1,6 +1,6 @@
 import fc from 'fast-check'
-import type { BlockJson, Book, DocJson, InlineJson, ListJson, MarkJson, ParagraphJson, Role } from '@/core/book'
-import { addSection, createBook, newSection } from '@/core/book'
+import type { Asset, BlockJson, Book, DocJson, InlineJson, ListJson, MarkJson, ParagraphJson, Role } from '@/core/book'
+import { addSection, createBook, imageStands, newSection } from '@/core/book'
 
 /** Random books in the whole schema, for properties: every node and mark, odd characters, empty things. */
 
@@ -12,6 +12,7 @@ const plain = words.map((text): { type: 'text'; text: string } => ({ type: 'text
 const inline: fc.Arbitrary<InlineJson[]> = fc.array(fc.oneof(
   { weight: 6, arbitrary: textNode },
   { weight: 1, arbitrary: fc.constant<InlineJson>({ type: 'hard_break' }) },
+  { weight: 1, arbitrary: fc.tuple(fc.constantFrom('wide', 'tall', 'gone'), fc.constantFrom(0.5, 1, 2)).map(([asset, height]): InlineJson => ({ type: 'sign', attrs: { asset, alt: 'a sign', decoration: false, height } })) },
   { weight: 1, arbitrary: fc.array(plain, { minLength: 1, maxLength: 2 }).map((content): InlineJson => ({ type: 'footnote', attrs: { id: '' }, content })) },
 ), { minLength: 1, maxLength: 4 })
 const paragraph = fc.tuple(inline, fc.constantFrom(null, 'center' as const, 'right' as const)).map(([content, align]): ParagraphJson => ({ type: 'paragraph', attrs: { id: '', align }, content }))
@@ -25,6 +26,7 @@ const block: fc.Arbitrary<BlockJson> = fc.oneof(
   { weight: 1, arbitrary: fc.array(fc.tuple(inline, fc.integer({ min: 0, max: 3 }), fc.boolean()), { minLength: 1, maxLength: 4 }).map((ls): BlockJson => ({ type: 'verse', attrs: { id: '' }, content: ls.map(([content, indent, stanza]) => ({ type: 'line', attrs: { indent, stanza }, content: content.filter(n => n.type !== 'hard_break') })) })) },
   { weight: 1, arbitrary: list(2) },
   { weight: 1, arbitrary: fc.array(fc.array(paragraph, { minLength: 2, maxLength: 2 }), { minLength: 1, maxLength: 4 }).map((rows): BlockJson => ({ type: 'table', attrs: { id: '' }, content: rows.map((cells, i) => ({ type: 'row', attrs: { head: i === 0 }, content: cells.map(p => ({ type: 'cell', attrs: { span: 1 }, content: [p] })) })) })) },
+  { weight: 2, arbitrary: fc.tuple(fc.constantFrom('wide', 'tall', 'gone'), fc.constantFrom(...imageStands), fc.constantFrom(0.3, 0.5, 1), fc.option(fc.array(textNode, { minLength: 1, maxLength: 2 }))).map(([asset, stands, share, caption]): BlockJson => ({ type: 'image', attrs: { id: '', asset, alt: 'a picture', decoration: false, share, stands }, ...(caption ? { content: caption } : {}) })) },
   { weight: 1, arbitrary: fc.constantFrom<BlockJson>({ type: 'scene_break', attrs: { id: '' } }, { type: 'page_break', attrs: { id: '' } }) },
 )
 
@@ -43,10 +45,13 @@ function numbered(doc: DocJson): DocJson {
   return copy
 }
 
+/** Pictures that random documents name; one more is named and not there. */
+export const somePictures: Asset[] = [{ id: 'wide', type: 'image/png', width: 2400, height: 900 }, { id: 'tall', type: 'image/png', width: 900, height: 1500 }]
+
 export const anyBook: fc.Arbitrary<Book> = fc.tuple(fc.array(fc.tuple(fc.constantFrom<Role>('preface', 'part', 'chapter', 'chapter', 'interlude', 'afterword', 'dedication'), fc.oneof(fc.constant(''), words), anyDoc), { minLength: 1, maxLength: 4 }), words).map(([list_, title]) => {
   let b = createBook('any', { title, contributors: [{ name: 'Orla Fenwright', role: 'aut' }], language: 'en-GB', imprint: { name: 'Saltgrass Lane Press' }, subjects: [] })
   for (const [role, t, doc] of list_) b = addSection(b, { ...newSection(b, role, t), doc })
-  return b
+  return { ...b, assets: somePictures }
 })
 
 /** All text nodes of a document in reading order. */

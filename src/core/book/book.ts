@@ -1,6 +1,6 @@
 import type { BindingKind, Ink } from '../trade'
 import type { CoverDesign } from './coverDesign'
-import type { DocJson } from './doc'
+import { docPictures, type DocJson, type PictureUse } from './doc'
 import type { PagePlan } from './pagePlan'
 import type { Part, Role } from './roles'
 
@@ -46,9 +46,14 @@ export interface Section {
   /** Made from the book's data; its doc is not used while this is set. */
   made: boolean
   doc: DocJson
+  /** A picture over its opening. */
+  picture?: { asset: string; alt: string; decoration: boolean }
   /** Why intake proposed it, in plain words; most weighty first. */
   evidence?: string[]
 }
+
+/** Pictures that a section uses, in order; one that is made from the book's data has none. */
+export const picturesIn = (s: Pick<Section, 'doc' | 'made' | 'picture'>): PictureUse[] => [...(s.picture ? [s.picture] : []), ...(s.made ? [] : docPictures(s.doc))]
 
 /** A picture or other file of the book; `id` is the SHA-256 of its bytes in hex. */
 export interface Asset {

@@ -18,7 +18,13 @@ export interface FootnoteJson {
   content?: (TextJson | HardBreakJson)[]
   marks?: MarkJson[]
 }
-export type InlineJson = TextJson | HardBreakJson | FootnoteJson
+/** A small picture in the line. `height` in ems. */
+export interface SignJson {
+  type: 'sign'
+  attrs: { asset: string; alt: string; decoration: boolean; height: number }
+  marks?: MarkJson[]
+}
+export type InlineJson = TextJson | HardBreakJson | FootnoteJson | SignJson
 
 export type Align = 'left' | 'right' | 'center' | null
 
@@ -71,9 +77,13 @@ export interface TableJson {
   attrs: { id: string }
   content: RowJson[]
 }
+/** Where a picture stands: in the measure, beside the text on the left or right, alone on a page, or as a plate from edge to edge of its leaf. */
+export type ImageStand = 'measure' | 'left' | 'right' | 'page' | 'plate'
+export const imageStands: readonly ImageStand[] = ['measure', 'left', 'right', 'page', 'plate']
+
 export interface ImageJson {
   type: 'image'
-  attrs: { id: string; asset: string; alt: string; decoration: boolean; share: number }
+  attrs: { id: string; asset: string; alt: string; decoration: boolean; share: number; /** In the measure, where absent. */ stands?: ImageStand }
   content?: InlineJson[]
 }
 export interface BreakJson {
@@ -104,7 +114,7 @@ export function inlineText(content: InlineJson[] | undefined, notes = false): st
   for (const n of content) {
     if (n.type === 'text') s += n.text
     else if (n.type === 'hard_break') s += '\n'
-    else if (notes) s += ' ' + inlineText(n.content)
+    else if (n.type === 'footnote' && notes) s += ' ' + inlineText(n.content)
   }
   return s
 }
@@ -118,6 +128,26 @@ export function eachInline(node: AnyNode, visit: (content: InlineJson[], owner: 
     visit(content as InlineJson[], node)
     for (const n of content) if (n.type === 'footnote') eachInline(n, visit)
   } else for (const n of content) eachInline(n, visit)
+}
+
+/** A picture where it is used: over a section's opening, on its own lines or in the line. `block` holds it; none at an opening. */
+export interface PictureUse {
+  asset: string
+  alt: string
+  decoration: boolean
+  block?: string
+}
+
+/** Pictures of a document, in order. */
+export function docPictures(doc: DocJson): PictureUse[] {
+  const out: PictureUse[] = []
+  const walk = (n: AnyNode, block?: string): void => {
+    const own = 'attrs' in n && n.attrs && 'id' in n.attrs && n.attrs.id ? n.attrs.id : block
+    if (n.type === 'image' || n.type === 'sign') out.push({ asset: n.attrs.asset, alt: n.attrs.alt, decoration: n.attrs.decoration, ...(own ? { block: own } : {}) })
+    if ('content' in n && n.content) for (const c of n.content as AnyNode[]) walk(c, own)
+  }
+  walk(doc)
+  return out
 }
 
 /** The running text of a document, a line a paragraph, notes after the paragraph that calls them. */

@@ -25,12 +25,14 @@ export const nodes: Record<string, NodeSpec> = {
   table: { group: 'block', content: 'row+', isolating: true, attrs: id, parseDOM: [{ tag: 'table' }], toDOM: () => ['table', ['tbody', 0]] },
   row: { content: 'cell+', attrs: { head: { default: false } }, parseDOM: [{ tag: 'tr' }], toDOM: () => ['tr', 0] },
   cell: { content: 'paragraph+', isolating: true, attrs: { span: { default: 1 } }, parseDOM: [{ tag: 'td' }, { tag: 'th' }], toDOM: n => ['td', n.attrs.span > 1 ? { colspan: String(n.attrs.span) } : {}, 0] },
-  /** A picture on its own lines; the content is its caption. `asset` is the SHA-256 of its bytes, `share` the part of the measure it takes. */
-  image: { group: 'block', content: 'inline*', attrs: { ...id, asset: { default: '' }, alt: { default: '' }, decoration: { default: false }, share: { default: 1 } }, parseDOM: [{ tag: 'figure' }], toDOM: n => ['figure', { 'data-asset': n.attrs.asset }, ['figcaption', 0]] },
+  /** A picture outside the line; the content is its caption. `asset` is the SHA-256 of its bytes, `share` the part of the measure it takes, `stands` where (see ImageStand). */
+  image: { group: 'block', content: 'inline*', attrs: { ...id, asset: { default: '' }, alt: { default: '' }, decoration: { default: false }, share: { default: 1 }, stands: { default: 'measure' } }, parseDOM: [{ tag: 'figure' }], toDOM: n => ['figure', { 'data-asset': n.attrs.asset }, ['figcaption', 0]] },
   scene_break: { group: 'block', attrs: id, parseDOM: [{ tag: 'hr' }], toDOM: () => ['hr'] },
   page_break: { group: 'block', attrs: id, parseDOM: [{ tag: 'hr[data-page]' }], toDOM: () => ['hr', { 'data-page': '' }] },
   text: { group: 'inline' },
   hard_break: { group: 'inline', inline: true, selectable: false, parseDOM: [{ tag: 'br' }], toDOM: () => ['br'] },
+  /** A small picture in the line, like a word. `height` in ems. */
+  sign: { group: 'inline', inline: true, attrs: { asset: { default: '' }, alt: { default: '' }, decoration: { default: false }, height: { default: 1 } }, parseDOM: [{ tag: 'img[data-sign]' }], toDOM: n => ['img', { 'data-sign': '', 'data-asset': n.attrs.asset, alt: n.attrs.alt }] },
   /** A note stands where its mark stands; it is numbered and placed by pages and ebook. */
   footnote: { group: 'inline', inline: true, content: '(text | hard_break)*', attrs: id, parseDOM: [{ tag: 'span[data-footnote]' }], toDOM: () => ['span', { 'data-footnote': '' }, 0] },
 }

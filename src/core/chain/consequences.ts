@@ -40,6 +40,12 @@ export interface PrintChain {
 
 export type PrintInputs = Pick<PrintChain, 'book' | 'style' | 'profile' | 'others' | 'spec' | 'isbn' | 'price' | 'design' | 'coverPages' | 'exceptions'>
 
+/** The bleed that serves all printers of an interior: the widest, on as many edges as any asks. */
+function bleedOf(printers: OutletProfile[]): { bleed: number; bleedsInside: boolean } {
+  const rules = printers.map(printRules)
+  return { bleed: Math.max(...rules.map(r => pts(r.bleed))), bleedsInside: rules.some(r => r.bleedEdges === 4) }
+}
+
 /** The graph for an edition at an outlet. `setter` and `shelf` are shared, so that what is set once serves all outlets; `ticker` hears of the setting. */
 export function printChain(inputs: PrintInputs, setter: Setter, shelf: FontShelf, ticker?: Ticker): Graph<PrintChain> {
   return createGraph<PrintChain>(inputs, {
@@ -50,7 +56,7 @@ export function printChain(inputs: PrintInputs, setter: Setter, shelf: FontShelf
       const printers = [profile, ...(await get('others'))].filter(p => p.print?.bindings.some(b => b.kind === spec.binding))
       const planned = book.plan ? plannedPages(book.plan) : 0
       const asked = (pages: number): number => Math.max(...printers.map(p => insideMargin(p, spec.binding, roundPages(pages + planned, bindingRules(p, spec.binding).pageMultiple))))
-      const interior = await settleInterior(setter, book, style, { width: trim.width, height: trim.height, isbn, exceptions: await get('exceptions') }, asked, ticker)
+      const interior = await settleInterior(setter, book, style, { width: trim.width, height: trim.height, ...bleedOf(printers), isbn, exceptions: await get('exceptions') }, asked, ticker)
       return book.plan ? withPlan(interior, book, book.plan, asked(interior.pages.length), Math.max(...printers.map(p => pts(printRules(p).safe))), shelf) : interior
     },
     pages: async get => roundPages((await get('interior')).pages.length, bindingRules(await get('profile'), (await get('spec')).binding).pageMultiple),

@@ -1,4 +1,4 @@
-import { authorLine } from '../book'
+import { authorLine, picturesIn } from '../book'
 import { formatMoney } from '../trade'
 import type { Finding } from './finding'
 import type { Rule } from './pageRules'
@@ -51,7 +51,7 @@ export const front: Rule = s => {
 /** Every picture of the text is described or marked as decoration. */
 export const described: Rule = s => {
   const out: Finding[] = []
-  for (const section of s.book.sections) for (const b of section.doc.content) if (b.type === 'image' && !b.attrs.decoration && !b.attrs.alt.trim()) out.push({ rule: 'picture description', severity: 'mend', place: { kind: 'text', section: section.id, block: b.attrs.id }, message: 'A picture has no description for readers who cannot see it.', remedy: 'Describe it in a sentence, or mark it as decoration.' })
+  for (const section of s.book.sections) for (const p of picturesIn(section)) if (!p.decoration && !p.alt.trim()) out.push({ rule: 'picture description', severity: 'mend', place: { kind: 'text', section: section.id, block: p.block ?? '' }, message: 'A picture has no description for readers who cannot see it.', remedy: 'Describe it in a sentence, or mark it as decoration.' })
   return out
 }
 

@@ -31,7 +31,8 @@ export function eachInk(page: PageMarks, visit: (x0: number, y0: number, x1: num
         const width = (face.advance(face.pairGlyph(last)) / face.unitsPerEm) * size * t.stretch[i]!
         visit(v.x + t.x[from]!, y - face.metrics.capHeight * size, v.x + t.x[to - 1]! + width, y + 0.2 * size, t.places[t.place[i]!])
       }
-    } else if (v.item.kind === 'image') visit(v.x + v.item.x, v.y + v.item.y, v.x + v.item.x + v.item.width, v.y + v.item.y + v.item.height, v.item.place)
+    // A plate is cut by the trim on purpose.
+    } else if (v.item.kind === 'image' && v.role !== 'plate') visit(v.x + v.item.x, v.y + v.item.y, v.x + v.item.x + v.item.width, v.y + v.item.y + v.item.height, v.item.place)
   })
 }
 

@@ -23,6 +23,12 @@ hr.scene { border: 0; margin: 1.4em auto; width: 18%; border-top: 1px solid curr
 hr.turn { border: 0; margin: 0; page-break-after: always; }
 figure { margin: 1.4em 0; text-align: center; page-break-inside: avoid; }
 figure img { max-width: 100%; max-height: 90vh; }
+figure.left { float: left; max-width: 50%; margin: 0.3em 1em 0.5em 0; }
+figure.right { float: right; max-width: 50%; margin: 0.3em 0 0.5em 1em; }
+figure.left img, figure.right img { width: 100%; }
+figure.page, figure.plate { page-break-before: always; page-break-after: always; break-before: page; break-after: page; margin: 0; }
+figure.opening { margin: 0 0 1em; }
+img.sign { width: auto; vertical-align: baseline; }
 figcaption { font-size: 0.88em; font-style: italic; margin-top: 0.5em; }
 .table { overflow-x: auto; margin: 1em 0; }
 table { border-collapse: collapse; margin: 0 auto; }

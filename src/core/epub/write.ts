@@ -1,5 +1,5 @@
 import { strToU8, type Zippable, zipSync } from 'fflate'
-import { type Asset, authorLine, type Book, hashOf, labels, roles, type Section, shortName } from '../book'
+import { type Asset, authorLine, type Book, hashOf, labels, picturesIn, roles, type Section, shortName } from '../book'
 import { copyrightLines, type PageStart } from '../pages'
 import { styleSheet } from './style'
 import { type Breaks, esc, page, sectionBody, type XhtmlContext } from './xhtml'
@@ -25,14 +25,8 @@ const STAMP = new Date(2026, 0, 1, 0, 0, 0)
 export function writeEpub(book: Book, options: EpubOptions): Uint8Array {
   const { data } = book
   const names = labels(book.sections)
-  const used = new Set<string>()
-  const collect = (n: unknown): void => {
-    const x = n as { type?: string; attrs?: { asset?: string }; content?: unknown[] }
-    if (x.type === 'image' && x.attrs?.asset) used.add(x.attrs.asset)
-    x.content?.forEach(collect)
-  }
   const sections = book.sections.filter(s => s.role !== 'half-title' && (s.made || s.title || s.role === 'part' || s.doc.content.some(b => b.type !== 'paragraph' || b.content?.length)))
-  sections.forEach(s => !s.made && collect(s.doc))
+  const used = new Set(sections.flatMap(s => picturesIn(s).map(p => p.asset)))
   const assets = new Map(book.assets.filter(a => used.has(a.id) && options.picture(a.id)).map(a => [a.id, a]))
   const imageFile = (a: Asset): string => `images/${a.id.slice(0, 16)}.${extensions[a.type]}`
 
@@ -184,13 +178,4 @@ function opfFile(book: Book, identifier: string, o: EpubOptions, files: { path: 
   return `<?xml version="1.0" encoding="UTF-8"?>\n<package xmlns="http://www.idpf.org/2007/opf" version="3.0" unique-identifier="uid" xml:lang="${esc(data.language)}">\n<metadata xmlns:dc="http://purl.org/dc/elements/1.1/">\n${m.join('\n')}\n</metadata>\n<manifest>\n${manifest}\n</manifest>\n<spine toc="ncx">\n${spine.map(s => `<itemref idref="${s.id}"/>`).join('\n')}\n</spine>\n<guide>\n${guide}\n</guide>\n</package>\n`
 }
 
-function allDescribed(sections: Section[], assets: Map<string, Asset>): boolean {
-  let ok = true
-  const walk = (n: unknown): void => {
-    const x = n as { type?: string; attrs?: { asset?: string; alt?: string; decoration?: boolean }; content?: unknown[] }
-    if (x.type === 'image' && assets.has(x.attrs!.asset!) && !x.attrs!.decoration && !x.attrs!.alt?.trim()) ok = false
-    x.content?.forEach(walk)
-  }
-  for (const s of sections) if (!s.made) walk(s.doc)
-  return ok
-}
+const allDescribed = (sections: Section[], assets: Map<string, Asset>): boolean => sections.every(s => picturesIn(s).every(p => !assets.has(p.asset) || p.decoration || !!p.alt.trim()))

@@ -38,7 +38,7 @@ export function sectionBody(s: Section, label: SectionLabel, ctx: XhtmlContext):
     if (s.subtitle) head.push(`<p class="subtitle">${esc(s.subtitle)}</p>`)
   }
   const blocks = s.doc.content.map((b, i) => w.block(b, i === 0 || s.doc.content[i - 1]!.type !== 'paragraph')).join('\n')
-  return `<section epub:type="${type}"${aria ? ` role="${aria}"` : ''} class="${s.role}"${!head.length ? ` aria-label="${esc(label.title || roles[s.role].name)}"` : ''}>\n${lead}${head.join('\n')}\n${blocks}\n${w.notes()}</section>`
+  return `<section epub:type="${type}"${aria ? ` role="${aria}"` : ''} class="${s.role}"${!head.length ? ` aria-label="${esc(label.title || roles[s.role].name)}"` : ''}>\n${lead}${w.opening(s.picture)}${head.join('\n')}\n${blocks}\n${w.notes()}</section>`
 }
 
 class SectionWriter {
@@ -92,14 +92,26 @@ class SectionWriter {
       case 'image': {
         const caption = b.content?.length ? `<figcaption>${this.inlineOf(b.attrs.id, b.content)}</figcaption>` : ''
         if (!this.ctx.assets.has(b.attrs.asset)) return caption ? `<figure>${caption}</figure>` : ''
-        const width = b.attrs.share < 1 ? ` style="width: ${Math.round(b.attrs.share * 100)}%"` : ''
-        return `<figure>${this.pageBreaks(b.attrs.id, 0)}<img src="${esc(this.ctx.href(b.attrs.asset))}" alt="${b.attrs.decoration ? '' : esc(b.attrs.alt)}"${b.attrs.decoration ? ' role="presentation"' : ''}${width}/>${caption}</figure>`
+        const { stands = 'measure', share } = b.attrs
+        const width = share < 1 && stands !== 'plate' ? ` style="width: ${Math.round(share * 100)}%"` : ''
+        // Beside the text it is the figure that has the width, so that the caption keeps to it.
+        const floats = stands === 'left' || stands === 'right'
+        return `<figure${stands === 'measure' ? '' : ` class="${stands}"`}${floats ? width : ''}>${this.pageBreaks(b.attrs.id, 0)}${this.img(b.attrs, floats ? '' : width)}${caption}</figure>`
       }
       case 'scene_break':
         return '<hr class="scene"/>'
       case 'page_break':
         return '<hr class="turn"/>'
     }
+  }
+
+  private img(of: { asset: string; alt: string; decoration: boolean }, more: string): string {
+    return `<img src="${esc(this.ctx.href(of.asset))}" alt="${of.decoration ? '' : esc(of.alt)}"${of.decoration ? ' role="presentation"' : ''}${more}/>`
+  }
+
+  /** The picture over a section's opening. */
+  opening(picture: Section['picture']): string {
+    return picture && this.ctx.assets.has(picture.asset) ? `<figure class="opening">${this.img(picture, '')}</figure>` : ''
   }
 
   private paragraph(p: ParagraphJson, cls: string): string {
@@ -122,6 +134,7 @@ class SectionWriter {
     for (const n of content ?? []) {
       if (n.type === 'text') out += wrap(this.text(n.text), n.marks)
       else if (n.type === 'hard_break') out += '<br/>'
+      else if (n.type === 'sign') out += this.ctx.assets.has(n.attrs.asset) ? this.img(n.attrs, ` class="sign" style="height: ${Math.round(n.attrs.height * 100) / 100}em"`) : ''
       else {
         const number = this.asides.length + 1
         const id = n.attrs.id

@@ -103,7 +103,7 @@ class DocxReader {
       for (const b of this.blocks(n)) {
         if (b.type !== 'para') continue
         if (content.length) content.push({ type: 'hard_break' })
-        for (const i of b.content) if (i.type !== 'footnote') content.push(i)
+        for (const i of b.content) if (i.type === 'text' || i.type === 'hard_break') content.push(i)
       }
       this.noteTexts.set(kind + n.attrs['w:id'], trimNote(content))
     }

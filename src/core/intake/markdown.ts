@@ -56,7 +56,7 @@ class Walker {
       const content: (TextJson | { type: 'hard_break' })[] = []
       for (i++; tokens[i] && tokens[i]!.type !== 'footnote_close'; i++) if (tokens[i]!.type === 'inline') {
         if (content.length) content.push({ type: 'hard_break' })
-        for (const n of this.inline(tokens[i]!.children ?? []).content) if (n.type !== 'footnote') content.push(n)
+        for (const n of this.inline(tokens[i]!.children ?? []).content) if (n.type === 'text' || n.type === 'hard_break') content.push(n)
       }
       this.notes.set(id, content)
     }

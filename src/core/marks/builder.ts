@@ -20,7 +20,7 @@ export class LayerBuilder {
   // What `run` was asked last: words of a line ask for the same thing over and over.
   private asked: { face?: GlyphFace; size: number; stretch: number; letter: number; baseline: number; colour?: Colour; place?: MarkPlace } = { size: 0, stretch: 0, letter: 0, baseline: 0 }
   private items: Item[] = []
-  /** Added to the x of every glyph: cells of a table draw as if their left edge were 0. */
+  /** Added to the x of every glyph and picture: cells of a table draw as if their left edge were 0. */
   dx = 0
   /** Where runs are said to come from, in place of what each says. */
   placeAs: MarkPlace | undefined
@@ -89,7 +89,7 @@ export class LayerBuilder {
   }
 
   add(item: Item): void {
-    this.items.push(item)
+    this.items.push(this.dx && item.kind === 'image' ? { ...item, x: item.x + this.dx } : item)
   }
 
   build(): Layer {

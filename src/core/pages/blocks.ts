@@ -4,7 +4,7 @@ import { setFrag, type TextStyle } from '../type'
 import { baselineIn, type BlockContext, type NoteCounter, type Setting } from './context'
 import type { FlowItem } from './flow'
 import { drawOrnament } from './ornaments'
-import { addImage } from './pictures'
+import { addImage, drawOwnOrnament, restBeside, standBeside } from './pictures'
 import { addTable } from './tables'
 import type { EndNote } from './notes'
 import { type Beginning, textItems } from './textItems'
@@ -19,26 +19,29 @@ export function flowItems(doc: DocJson, ctx: BlockContext, opens: boolean, apart
   for (const [i, block] of doc.content.entries()) {
     done?.(i)
     const from = out.length
+    const following = doc.content[i + 1]
+    if (setting.beside && block.type !== 'paragraph') out.push(...restBeside(setting))
     if (block.type === 'page_break') {
       breakBefore = true
       continue
     }
-    addBlock(out, block, ctx, setting, notes)
+    addBlock(out, block, ctx, setting, notes, following)
     if (block.type !== 'image' && block.type !== 'heading' && block.type !== 'scene_break') setting.begins = undefined
     if (breakBefore && out.length > from) {
       out[from] = { ...out[from]!, breakBefore: true }
       breakBefore = false
     }
   }
+  out.push(...restBeside(setting))
   return out
 }
 
-function addBlock(out: FlowItem[], block: BlockJson, ctx: BlockContext, s: Setting, notes: NoteCounter): void {
+function addBlock(out: FlowItem[], block: BlockJson, ctx: BlockContext, s: Setting, notes: NoteCounter, following?: BlockJson): void {
   const place: MarkPlace = { section: ctx.section, block: block.attrs.id }
   const { style } = ctx
   switch (block.type) {
     case 'paragraph':
-      out.push(...paragraph(block.content, ctx, s, place, notes, block.attrs.align ?? null))
+      out.push(...standBeside(paragraph(block.content, ctx, s, place, notes, block.attrs.align ?? null), s, following))
       // A date or signature on the right, a centred line, a salutation: what follows still begins flush.
       s.flush &&= block.attrs.align === 'right' || block.attrs.align === 'center'
       break
@@ -83,14 +86,19 @@ function addBlock(out: FlowItem[], block: BlockJson, ctx: BlockContext, s: Setti
       s.flush = true
       break
     case 'image':
-      addImage(out, block, ctx, s, place, notes)
+      addImage(out, block, ctx, s, place, notes, following)
       break
     case 'scene_break': {
       const space = style.breaks.space
       out.push({
         before: space, after: space, flex: 1, keepNext: true, breakable: false, solid: false,
         variants: [{ lines: 1, cost: 0 }],
-        draw: (layer, _v, _f, _t, row) => drawOrnament(layer, style.breaks.ornament, ctx.measure / 2, row * style.text.leading + baselineIn(style.text.leading) - style.text.size * 0.28, style.text.size),
+        draw: (layer, _v, _f, _t, row) => {
+          const { leading, size } = style.text
+          const y = row * leading + baselineIn(leading) - size * 0.28
+          // A picture may use some of the space around the break.
+          if (!drawOwnOrnament(layer, style.breaks.picture, ctx.measure / 2, y, leading * (0.9 + space * 0.8), ctx)) drawOrnament(layer, style.breaks.ornament, ctx.measure / 2, y, size)
+        },
       })
       s.flush = style.firsts.flush
       s.begins = 'break'
@@ -110,12 +118,13 @@ function paragraph(content: InlineJson[] | undefined, ctx: BlockContext, s: Sett
   const a = align === 'center' || align === 'right' ? align : align === 'left' ? 'left' : (s.align ?? text.align)
   const spaced = text.paragraphs === 'space'
   const indent = s.flush || spaced || a === 'center' || a === 'right' ? 0 : text.indent * text.size
-  return textItems(content, ctx, { base: s.base, left: s.left, right: s.right, indent, align: a, hyphenate: text.hyphenate }, place, notes, { before: 0, after: spaced && s.left === 0 ? 1 : 0, keepNext: false, breakable: true }, a === text.align ? beginningOf(ctx, s) : undefined)
+  return textItems(content, ctx, { base: s.base, left: s.left, right: s.right, indent, align: a, hyphenate: text.hyphenate, ...(s.beside ? { beside: s.beside } : {}) }, place, notes, { before: 0, after: spaced && s.left === 0 ? 1 : 0, keepNext: false, breakable: true }, a === text.align ? beginningOf(ctx, s) : undefined)
 }
 
 /** What the style gives the first paragraph of a chapter, or of what follows a break. */
 function beginningOf(ctx: BlockContext, s: Setting): Beginning | undefined {
-  if (!s.begins) return undefined
+  // A large letter and a picture at one place would be too much.
+  if (!s.begins || s.beside) return undefined
   const { firsts } = ctx.style
   const full = s.begins === 'chapter' || firsts.afterBreaks === 'initial and lead-in'
   const leads = full || firsts.afterBreaks === 'lead-in'

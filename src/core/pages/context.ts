@@ -1,6 +1,7 @@
 import type { Asset, FootnoteJson } from '../book'
 import type { MarkPlace } from '../marks'
 import { type InteriorStyle, legible } from './style'
+import type { Beside } from './pictures'
 import type { TextBase, Typefaces } from './typefaces'
 
 /** The kinds of text of an interior, derived from its style. */
@@ -43,6 +44,8 @@ export interface BlockContext {
   noteMeasure: number
   /** Lines of a full page. */
   lines: number
+  /** The leaf's size, and what is printed past its edges where a plate needs it; points. */
+  leaf: { width: number; height: number; bleed: number; /** On the edge at the spine, too. */ bleedsInside: boolean; top: number }
   /** Paragraphs offer every length that they can be set in, not only those that come by the way. */
   everyLength?: boolean
   section: string
@@ -67,6 +70,8 @@ export interface Setting {
   flush: boolean
   /** The next paragraph opens a chapter or follows a break: it may have an initial or a lead-in. */
   begins?: 'chapter' | 'break'
+  /** A picture that waits for the text to stand beside it. */
+  beside?: Beside
   /** How paragraphs without an alignment of their own are set; the style's way, where absent. */
   align?: 'center'
 }

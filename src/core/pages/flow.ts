@@ -1,4 +1,4 @@
-import type { LayerBuilder } from '../marks'
+import type { Edges, LayerBuilder } from '../marks'
 import type { SetLine } from '../type'
 
 /** What a chapter is made of before it is cut into pages: items that stand on the grid of lines. */
@@ -22,8 +22,27 @@ export interface FlowItem {
   variants: FlowVariant[]
   /** Set again above this item where it begins a page by a turn: a table's head. */
   lead?: { lines: number; draw(out: LayerBuilder, row: number, report: (line: SetLine) => void): void }
+  /** Takes a page of its own behind the one that the text has come to; it has no lines, and the text goes on before it. */
+  leaf?: Leaf
   /** Draws lines `from`…`to` of a variant; `row` is the grid row of line `from`, counted from the text block's top. */
   draw(out: LayerBuilder, variant: number, from: number, to: number, row: number, report: (line: SetLine) => void): void
+}
+
+/** A page that holds one picture. */
+export interface Leaf {
+  /** Draws what runs over the edges of the leaf; the layer's origin is the trim's top left. */
+  ground?(out: LayerBuilder, on: LeafFrame): void
+  /** Draws what stands in the text block. */
+  draw(out: LayerBuilder, report: (line: SetLine) => void): void
+}
+
+/** The leaf that such a page is drawn on, points. */
+export interface LeafFrame {
+  width: number
+  height: number
+  bleed: Edges
+  /** From the trim down to the text block. */
+  top: number
 }
 
 export interface FlowVariant {

@@ -5,7 +5,7 @@ import type { FontShelf } from '../type'
 import { type BlockContext, basesOf } from './context'
 import { folio, runningHead } from './furniture'
 import { type ContentsEntry, contentsItems, copyrightPage, halfTitlePage, titlePage } from './made'
-import { setSection, type SetSection, type SetStats } from './section'
+import { bleedEdges, setSection, type SetSection, type SetStats } from './section'
 import { endNoteItems, type EndNote, notesTitle } from './notes'
 import { textItems } from './textItems'
 import { type InteriorStyle, marginsOf } from './style'
@@ -18,6 +18,9 @@ export interface PageSpec {
   height: number
   /** Inside margin; the style's own is the least. */
   inside: number
+  /** What a plate prints past the trim, and whether on the edge at the spine, too. No bleed where absent. */
+  bleed?: number
+  bleedsInside?: boolean
   isbn?: string
   /** Departures at one section, by its id: see `mayBeExcepted`. */
   exceptions?: Record<string, StyleChanges>
@@ -55,12 +58,12 @@ export class Setter {
     const measure = spec.width - inside - margins.outside
     const lines = Math.floor((spec.height - margins.head - margins.foot) / style.text.leading)
     if (measure < style.text.size * 8 || lines < 8) throw new Fault('page-too-small', 'The margins leave no room for text on this trim.')
-    const ctx: Omit<BlockContext, 'section' | 'missing'> = { faces, style, bases: basesOf(style), measure, noteMeasure: measure, lines, assets: new Map(book.assets.map(a => [a.id, a])) }
+    const ctx: Omit<BlockContext, 'section' | 'missing'> = { faces, style, bases: basesOf(style), measure, noteMeasure: measure, lines, leaf: { width: spec.width, height: spec.height, bleed: spec.bleed ?? 0, bleedsInside: !!spec.bleedsInside, top: margins.head }, assets: new Map(book.assets.map(a => [a.id, a])) }
     const sections = withNotes(book.sections, style, book.data.language)
     const names = labels(sections)
     const excepted = new Map(Object.entries(spec.exceptions ?? {}).map(([id, changes]) => [id, withChanges(style, Object.fromEntries(Object.entries(changes).filter(([path]) => mayBeExcepted(path))))]))
     const styleOf = (s: Section): InteriorStyle => excepted.get(s.id) ?? style
-    const key = `${this.styleKey(style)}|${measure}|${lines}|${book.data.language}`
+    const key = `${this.styleKey(style)}|${measure}|${lines}|${book.data.language}|${spec.width}|${spec.bleed}|${spec.bleedsInside}`
 
     // Contents first with empty folios, to know how many pages they take; the numbers are put in when they are known.
     const set = new Map<string, SetSection>()
@@ -107,9 +110,13 @@ export class Setter {
     }
 
     const pages: PageMarks[] = []
-    const blank = (): void => {
-      pages.push({ width: spec.width, height: spec.height, bleed: { top: 0, right: 0, bottom: 0, left: 0 }, layers: [], label: label(pages.length), side: pages.length % 2 === 0 ? 'recto' : 'verso' })
+    // One plate gives every leaf its bleed: all pages of a file have one size.
+    const bleeds = chosen.some(s => set.get(s.id)!.pages.some(p => p.ground))
+    const push = (layers: PageMarks['layers']): void => {
+      const side = pages.length % 2 === 0 ? 'recto' : 'verso'
+      pages.push({ width: spec.width, height: spec.height, bleed: bleedEdges(bleeds ? ctx.leaf : { bleed: 0, bleedsInside: false }, side), layers, label: label(pages.length), side })
     }
+    const blank = (): void => push([])
     const blockAt = (index: number) => (index % 2 === 0 ? inside : margins.outside)
     for (const s of chosen) {
       while (pages.length < starts.get(s.id)!) blank()
@@ -119,11 +126,8 @@ export class Setter {
         const side = index % 2 === 0 ? 'recto' : 'verso'
         const x = blockAt(index)
         const y = margins.head
-        const furniture = roles[s.role].headed && !page.opens ? this.furniture(headText[side], label(index), side, ctx) : s.role === 'contents' && i > 0 ? this.furniture('', label(index), side, ctx) : undefined
-        pages.push({
-          width: spec.width, height: spec.height, bleed: { top: 0, right: 0, bottom: 0, left: 0 }, label: label(index), side,
-          layers: furniture ? [{ layer: page.layer, x, y }, { layer: furniture, x, y }] : [{ layer: page.layer, x, y }],
-        })
+        const furniture = roles[s.role].headed && !page.opens && !page.leaf ? this.furniture(headText[side], label(index), side, ctx) : s.role === 'contents' && i > 0 ? this.furniture('', label(index), side, ctx) : undefined
+        push([...(page.ground ? [{ layer: page.ground, x: 0, y: 0 }] : []), { layer: page.layer, x, y }, ...(furniture ? [{ layer: furniture, x, y }] : [])])
       }
     }
     while (pages.length < total) blank()

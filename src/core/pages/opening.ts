@@ -1,9 +1,10 @@
-import type { MarkPlace } from '../marks'
+import type { LayerBuilder, MarkPlace } from '../marks'
 import { roman, type Section, type SectionLabel } from '../book'
 import { breakParagraph, type BreakRules, linePieces, type Paragraph, ParagraphBuilder, setLine } from '../type'
 import type { BlockContext } from './context'
 import type { FlowItem } from './flow'
 import { drawOrnament } from './ornaments'
+import { drawOwnOrnament, sharpWidth } from './pictures'
 import { legible } from './style'
 import type { TextBase } from './typefaces'
 
@@ -15,24 +16,33 @@ export function opening(section: Section, label: SectionLabel, ctx: BlockContext
   const parts: { text: string; base: TextBase; /** From the baseline above, points. */ down: number; ornament?: boolean }[] = []
   const title = titleBase(ctx)
   if (number) parts.push({ text: number, base: label.title ? numberBase(ctx) : { ...title, smallCaps: title.smallCaps ?? openings.number === 'words' }, down: 0 })
-  if (openings.ornament !== 'none' && (number || label.title)) parts.push({ text: '', base: title, down: number ? text.size * 1.9 : 0, ornament: true })
-  if (label.title) parts.push({ text: openings.title === 'capitals' ? label.title.toUpperCase() : label.title, base: title, down: title.size * (parts.some(p => p.ornament) ? 1.75 : 1.5) })
+  const own = ctx.assets.has(openings.ornamentPicture)
+  if ((own || openings.ornament !== 'none') && (number || label.title)) parts.push({ text: '', base: title, down: number ? text.size * (own ? 2.6 : 1.9) : 0, ornament: true })
+  if (label.title) parts.push({ text: openings.title === 'capitals' ? label.title.toUpperCase() : label.title, base: title, down: title.size * (parts.some(p => p.ornament) ? 1.75 : 1.5) + (own ? text.size * 0.6 : 0) })
   if (section.subtitle) parts.push({ text: section.subtitle, base: subtitleBase(ctx), down: text.size * 1.9 })
-  if (!number && !label.title && !section.subtitle) return openings.sink ? [gap(openings.sink)] : []
+  const picture = openingPicture(section, ctx)
+  // Without words there is only the sink; none over a picture that has the page for itself.
+  if (!number && !label.title && !section.subtitle && !picture) return openings.sink && !beginsWithLeaf(section, ctx) ? [gap(openings.sink)] : []
 
   const set = parts.map(part => ({ ...part, ...centred(part.text, part.base, ctx, openings.align) }))
   let height = 0
   set.forEach((s, i) => (height += (i ? s.down : 0) + Math.max(0, s.lines.count - 1) * s.base.size * 1.22))
   // The sink leaves room for the first line; the rest takes whole lines of the grid so that the text below stays on it.
-  const head = openings.sink + Math.max(0, Math.ceil(((set[0]!.base.size - text.size) * 0.8) / text.leading - 0.6))
+  const over = set[0] ? Math.max(0, Math.ceil(((set[0].base.size - text.size) * 0.8) / text.leading - 0.6)) : 0
+  // A picture over the words fills the sink and goes beyond it as it must.
+  const head = Math.max(openings.sink, picture ? picture.rows + 2 : 0) + over
   const rows = Math.min(ctx.lines - 3, head + Math.ceil(height / text.leading) + openings.below)
   return [{
     before: 0, after: 0, flex: 0, keepNext: true, breakable: false, solid: false, variants: [{ lines: rows, cost: 0 }],
     draw: (out, _v, _f, _t, row, report) => {
       let y = (row + head) * text.leading
+      picture?.draw(out, row)
       set.forEach((s, i) => {
         if (i) y += s.down
-        if (s.ornament) drawOrnament(out, openings.ornament, openings.align === 'left' ? text.size * 2.2 : ctx.measure / 2, y - text.size * 0.3, text.size * 1.25)
+        if (s.ornament) {
+          const cx = openings.align === 'left' ? text.size * 2.2 : ctx.measure / 2
+          if (!drawOwnOrnament(out, openings.ornamentPicture, cx, y - text.size * 0.3, text.size * 2.6, ctx)) drawOrnament(out, openings.ornament, cx, y - text.size * 0.3, text.size * 1.25)
+        }
         for (let k = 0; k < s.lines.count; k++) {
           if (k) y += s.base.size * 1.22
           report(setLine(out, linePieces(s.paragraph, s.lines, k), s.rules, 0, 0, y, place))
@@ -40,6 +50,29 @@ export function opening(section: Section, label: SectionLabel, ctx: BlockContext
       })
     },
   }]
+}
+
+/** Part of the page's height that a picture over an opening may take. */
+const MOST_OF_PAGE = 0.42
+
+/** The picture over a section's opening, as wide as the style says and its pixels allow. */
+function openingPicture(section: Section, ctx: BlockContext): { rows: number; draw: (out: LayerBuilder, row: number) => void } | undefined {
+  const asset = section.picture && ctx.assets.get(section.picture.asset)
+  if (!asset) return undefined
+  const { openings, text } = ctx.style
+  const width = Math.min(ctx.measure * openings.picture, sharpWidth(asset), (ctx.lines * MOST_OF_PAGE * text.leading * asset.width) / asset.height)
+  const height = (width * asset.height) / asset.width
+  const { alt, decoration } = section.picture!
+  const x = openings.align === 'left' ? 0 : (ctx.measure - width) / 2
+  return {
+    rows: Math.ceil(height / text.leading),
+    draw: (out, row) => out.add({ kind: 'image', asset: asset.id, x, y: row * text.leading, width, height, alt: decoration ? '' : alt, place: { section: section.id, block: '' } }),
+  }
+}
+
+function beginsWithLeaf({ doc }: Section, ctx: BlockContext): boolean {
+  const first = doc.content[0]
+  return first?.type === 'image' && (first.attrs.stands === 'page' || first.attrs.stands === 'plate') && ctx.assets.has(first.attrs.asset)
 }
 
 function numberText(label: SectionLabel, form: BlockContext['style']['openings']['number']): string {

@@ -37,6 +37,8 @@ export interface CutPage {
   short: number
   /** Lines used, notes not counted. */
   filled: number
+  /** The item that has this page for itself. */
+  leaf?: number
 }
 
 /** Wishes that could not be met, counted. */
@@ -71,6 +73,8 @@ interface Segment {
 /** Where the chapter stands after an item. */
 interface State {
   page: number
+  /** Pages that the next turn leaves to pictures. */
+  leaves: number
   fill: number
   noteHeight: number
   short: number
@@ -87,6 +91,8 @@ interface State {
 /** A place on a page where an item's lines from `done` on are to be laid, and how it came there. */
 interface Entry {
   page: number
+  /** Pages that the next turn leaves to pictures. */
+  leaves: number
   fill: number
   noteHeight: number
   short: number
@@ -101,7 +107,7 @@ export function paginate(items: FlowItem[], frame: PageFrame): { pages: CutPage[
   const isRecto = (page: number) => (page % 2 === 0) === (frame.first === 'recto')
   const noteRows = (h: number) => (h > 0 ? Math.ceil((h + frame.noteRule) / frame.leading - 1e-6) : 0)
   /** What a page's shortness may be: chosen on a verso, kept on its recto. An opening recto faces another chapter's end and is free. */
-  const shortsOf = (short: number, page: number) => (isRecto(page) && page > 0 ? [short] : choices)
+  const shortsOf = (short: number, page: number, afterLeaf = false) => (isRecto(page) && page > 0 && !afterLeaf ? [short] : choices)
   const choices = frame.mayBeLong ? [0, 1, -1] : [0, 1]
   const most = frame.beam ?? BEAM
   let next = new Map<number, State>()
@@ -109,40 +115,54 @@ export function paginate(items: FlowItem[], frame: PageFrame): { pages: CutPage[
   const turned = new Map<number, Entry>()
 
   /** Whether a place is new or better than the one known; the state is only made if so. */
-  const keyOf = (page: number, fill: number, short: number, keeps: boolean, noteHeight: number) => (((page * 256 + fill) * 4 + short + 1) * 2 + (keeps ? 1 : 0)) * 128 + noteRows(noteHeight)
+  const keyOf = (page: number, leaves: number, fill: number, short: number, keeps: boolean, noteHeight: number) => ((((page * 64 + leaves) * 256 + fill) * 4 + short + 1) * 2 + (keeps ? 1 : 0)) * 128 + noteRows(noteHeight)
 
-  const start = (page: number, short: number, cost: number): State => ({ page, fill: 0, noteHeight: 0, short, keep: false, owed: 0, cost, prev: null, variant: 0, segments: [] })
+  const start = (page: number, short: number, cost: number): State => ({ page, leaves: 0, fill: 0, noteHeight: 0, short, keep: false, owed: 0, cost, prev: null, variant: 0, segments: [] })
   let beam = shortsOf(0, 0).map(short => start(0, short, Math.abs(short) * SHORT_SPREAD))
   for (const item of items) {
     next = new Map()
-    for (const s of beam) for (let v = 0; v < item.variants.length; v++) place(s, item, v)
+    for (const s of beam) {
+      if (item.leaf) leave(s)
+      else for (let v = 0; v < item.variants.length; v++) place(s, item, v)
+    }
     beam = [...next.values()]
     if (beam.length > most) {
       beam.sort((a, b) => a.cost - b.cost)
       beam.length = most
     }
   }
-  const finalCost = (s: State) => s.cost + (s.page > 0 && s.fill < LEAST_LAST ? SHORT_LAST * (LEAST_LAST - s.fill) : 0)
+  const finalCost = (s: State) => s.cost + (s.page > 0 && s.fill > 0 && s.fill < LEAST_LAST ? SHORT_LAST * (LEAST_LAST - s.fill) : 0)
   let best = beam[0]!
   for (const s of beam) if (finalCost(s) < finalCost(best)) best = s
   return rebuild(items, best, frame, isRecto, noteRows)
 
+  /** A picture with a page of its own: the next page that comes, or this one while nothing stands on it. */
+  function leave(s: State): void {
+    const open = s.fill === 0
+    for (const short of open ? shortsOf(s.short, s.page + 1, true) : [s.short]) {
+      const page = open ? s.page + 1 : s.page
+      const leaves = open ? 0 : s.leaves + 1
+      next.set(keyOf(page, leaves, s.fill, short, s.keep, s.noteHeight), { ...s, page, leaves, short, prev: s, variant: 0, segments: [] })
+    }
+  }
+
   function place(s: State, item: FlowItem, v: number): void {
     const cost = s.cost + item.variants[v]!.cost
     if (item.breakBefore && s.fill > 0) {
-      return lay(s, item, v, shortsOf(s.short, s.page + 1).map(short => ({ page: s.page + 1, fill: 0, noteHeight: 0, short, done: 0, segments: [], cost: cost + turnCost(short, s.page + 1), led: false })))
+      const page = s.page + 1 + s.leaves
+      return lay(s, item, v, shortsOf(s.short, page, s.leaves > 0).map(short => ({ page, leaves: 0, fill: 0, noteHeight: 0, short, done: 0, segments: [], cost: cost + turnCost(short, page, s.leaves > 0), led: false })))
     }
     const flexes = s.fill > 0 ? item.flex : 0
     const entries: Entry[] = []
     for (let flex = 0; flex <= flexes; flex++) {
       const space = s.fill > 0 ? Math.max(s.owed, item.before) + flex : 0
-      entries.push({ page: s.page, fill: s.fill + space, noteHeight: s.noteHeight, short: s.short, done: 0, segments: [], cost: cost + flex * FLEX, led: false })
+      entries.push({ page: s.page, leaves: s.leaves, fill: s.fill + space, noteHeight: s.noteHeight, short: s.short, done: 0, segments: [], cost: cost + flex * FLEX, led: false })
     }
     lay(s, item, v, entries)
   }
 
-  function turnCost(short: number, page: number): number {
-    return short && !isRecto(page) ? SHORT_SPREAD : 0
+  function turnCost(short: number, page: number, afterLeaf: boolean): number {
+    return short && (!isRecto(page) || afterLeaf) ? SHORT_SPREAD : 0
   }
 
   /** Lays an item page by page: at the top of a page only the cheapest way of having come to the same line counts, so that a paragraph of many pages costs no more a page than a short one. */
@@ -157,7 +177,7 @@ export function paginate(items: FlowItem[], frame: PageFrame): { pages: CutPage[
   }
 
   /** Lays the item's lines from `done` on at a place; where they do not fit, turns the page in every sensible way. */
-  function layOn(s: State, item: FlowItem, v: number, { page, fill, noteHeight, short, done, segments, cost, led }: Entry): void {
+  function layOn(s: State, item: FlowItem, v: number, { page, leaves, fill, noteHeight, short, done, segments, cost, led }: Entry): void {
     const variant = item.variants[v]!
     const rest = variant.lines - done
     const cap = frame.lines - short
@@ -178,11 +198,11 @@ export function paginate(items: FlowItem[], frame: PageFrame): { pages: CutPage[
     } else fit = Math.max(0, Math.min(rest, cap - noteRows(noteHeight) - fill))
     const under = (k: number): number => (heights ? heights[Math.min(k, heights.length - 1)]! : noteHeight)
     if (fit === rest) {
-      const key = keyOf(page, fill + rest, short, item.keepNext, height)
+      const key = keyOf(page, leaves, fill + rest, short, item.keepNext, height)
       const known = next.get(key)
       if (!known || cost < known.cost) {
         const last: Segment = { page, row: fill, from: done, to: variant.lines, short, led }
-        next.set(key, { page, fill: fill + rest, noteHeight: height, short, keep: item.keepNext, owed: item.after, cost, prev: s, variant: v, segments: segments.length ? [...segments, last] : [last] })
+        next.set(key, { page, leaves, fill: fill + rest, noteHeight: height, short, keep: item.keepNext, owed: item.after, cost, prev: s, variant: v, segments: segments.length ? [...segments, last] : [last] })
       }
       // A heading may also begin the next page, should what follows not fit below it.
       if (!(item.keepNext && onOldPage)) return
@@ -196,11 +216,12 @@ export function paginate(items: FlowItem[], frame: PageFrame): { pages: CutPage[
       if (left > 0) c += item.solid ? SOLID_GAP * left * left : under(k) > 0 ? SOLID_GAP * 4 * left * left : UNEVEN * left
       if (k > 0 && isRecto(page) && variant.hyphens?.[done + k - 1]) c += RECTO_HYPHEN
       const set = k ? [...segments, { page, row: fill, from: done, to: done + k, short, led }] : segments
-      for (const nextShort of shortsOf(short, page + 1)) {
+      const to = page + 1 + leaves
+      for (const nextShort of shortsOf(short, to, leaves > 0)) {
         const key = (done + k) * 4 + nextShort + 1
         const known = turned.get(key)
-        const total = c + turnCost(nextShort, page + 1)
-        if (!known || total < known.cost) turned.set(key, { page: page + 1, fill: k + done ? 0 : leadLines(item), noteHeight: 0, short: nextShort, done: done + k, segments: set, cost: total, led: k + done === 0 && !!item.lead })
+        const total = c + turnCost(nextShort, to, leaves > 0)
+        if (!known || total < known.cost) turned.set(key, { page: to, leaves: 0, fill: k + done ? 0 : leadLines(item), noteHeight: 0, short: nextShort, done: done + k, segments: set, cost: total, led: k + done === 0 && !!item.lead })
       }
     }
     if (onOldPage) turn(0)
@@ -211,8 +232,8 @@ export function paginate(items: FlowItem[], frame: PageFrame): { pages: CutPage[
       if (item.breakable && rest > 1) return turn(1)
       let h = noteHeight
       if (variant.notes) for (const n of variant.notes) if (n.line >= done) h += n.note.height
-      const key = keyOf(page, Math.min(cap, fill + rest), short, item.keepNext, h)
-      if (!next.has(key)) next.set(key, { page, fill: Math.min(cap, fill + rest), noteHeight: h, short, keep: item.keepNext, owed: item.after, cost: cost + FORBIDDEN, prev: s, variant: v, segments: [...segments, { page, row: fill, from: done, to: variant.lines, short, led }] })
+      const key = keyOf(page, leaves, Math.min(cap, fill + rest), short, item.keepNext, h)
+      if (!next.has(key)) next.set(key, { page, leaves, fill: Math.min(cap, fill + rest), noteHeight: h, short, keep: item.keepNext, owed: item.after, cost: cost + FORBIDDEN, prev: s, variant: v, segments: [...segments, { page, row: fill, from: done, to: variant.lines, short, led }] })
     }
   }
 }
@@ -227,11 +248,15 @@ function rebuild(items: FlowItem[], last: State, frame: PageFrame, isRecto: (pag
   const chain: State[] = []
   for (let s: State | null = last; s?.prev; s = s.prev) chain.push(s)
   chain.reverse()
-  const pages: CutPage[] = Array.from({ length: last.page + 1 }, () => ({ placements: [], notes: [], short: 0, filled: 0 }))
+  const pages: CutPage[] = Array.from({ length: last.page + (last.fill > 0 ? 1 : 0) + last.leaves }, () => ({ placements: [], notes: [], short: 0, filled: 0 }))
   const unmet: Unmet = { widows: 0, strandedHeads: 0, unevenSpreads: 0, shortLastPage: 0, hyphensAtRectoFoot: 0 }
   const blameless = new Uint8Array(pages.length)
   chain.forEach((s, i) => {
     const item = items[i]!
+    if (item.leaf) {
+      pages[s.prev!.fill === 0 ? s.prev!.page : s.prev!.page + 1 + s.prev!.leaves]!.leaf = i
+      return
+    }
     const variant = item.variants[s.variant]!
     for (const g of s.segments) {
       const page = pages[g.page]!
@@ -243,15 +268,16 @@ function rebuild(items: FlowItem[], last: State, frame: PageFrame, isRecto: (pag
       if (g.to < variant.lines && isRecto(g.page) && variant.hyphens?.[g.to - 1]) unmet.hyphensAtRectoFoot++
     }
     const first = s.segments[0]!
-    const before = chain[i - 1]
+    const before = s.prev
     if (before?.keep && before.page !== first.page) unmet.strandedHeads++
-    if (first.page > 0 && (first.row === 0 || first.led) && (item.solid || item.breakBefore)) blameless[first.page - 1] = 1
+    if (before && first.page > before.page && (first.row === 0 || first.led) && (item.solid || item.breakBefore)) blameless[before.page] = 1
   })
-  for (let p = 0; p < pages.length - 1; p++) {
+  for (let p = 0; p < last.page; p++) {
     const page = pages[p]!
+    if (page.leaf !== undefined) continue
     const height = page.notes.reduce((h, n) => h + n.height, 0)
     if (!blameless[p] && !page.notes.length && frame.lines - page.short - noteRows(height) - page.filled > 0) unmet.unevenSpreads++
   }
-  if (pages.length > 1 && pages[pages.length - 1]!.filled < LEAST_LAST) unmet.shortLastPage++
+  if (last.page > 0 && last.fill > 0 && last.fill < LEAST_LAST) unmet.shortLastPage++
   return { pages, unmet }
 }

@@ -1,39 +1,201 @@
-import type { ImageJson } from '../book'
-import type { MarkPlace } from '../marks'
-import type { BlockContext, NoteCounter, Setting } from './context'
-import type { FlowItem } from './flow'
+import type { Asset, BlockJson, ImageJson, SignJson } from '../book'
+import { type LayerBuilder, type MarkPlace, PathBuilder } from '../marks'
+import type { ParagraphBuilder } from '../type'
+import { baselineIn, type BlockContext, type NoteCounter, type Setting } from './context'
+import type { FlowItem, LeafFrame } from './flow'
 import { textItems } from './textItems'
+import type { TextBase } from './typefaces'
 
 /** Pixels an inch that a picture must have as printed. */
 const IMAGE_PPI = 300
 
-/** A picture in the measure with its caption below, as one item. */
-export function addImage(out: FlowItem[], block: ImageJson, ctx: BlockContext, s: Setting, place: MarkPlace, notes: NoteCounter): void {
+/** The greatest width at which a picture still has its pixels in print, points. */
+export const sharpWidth = (a: Asset): number => (a.width / IMAGE_PPI) * 72
+
+const altOf = (attrs: ImageJson['attrs'] | SignJson['attrs']): string => (attrs.decoration ? '' : attrs.alt)
+
+/** A picture that stands beside the text: how many rows it still takes, and its side. */
+export interface Beside {
+  rows: number
+  side: 'left' | 'right'
+  /** Room that it takes from the lines, with the space between, points. */
+  room: number
+  /** Draws it with its first row at `row`; done by the first text beside it. */
+  draw?: FlowItem['draw']
+  notes: NonNullable<FlowItem['variants'][number]['notes']>
+}
+
+/** A picture and its caption where it stands. One beside the text waits in the setting for the paragraphs that follow. */
+export function addImage(out: FlowItem[], block: ImageJson, ctx: BlockContext, s: Setting, place: MarkPlace, notes: NoteCounter, following?: BlockJson): void {
   const asset = ctx.assets.get(block.attrs.asset)
-  const { leading } = ctx.style.text
-  const caption = textItems(block.content, ctx, { base: ctx.bases.caption, left: s.left, right: s.right, indent: 0, align: 'center', hyphenate: false }, place, notes, { before: 0, after: 0, keepNext: false, breakable: false })[0]
-  const captionLines = caption?.variants[0]!.lines ?? 0
   if (!asset) {
+    const caption = captionOf(block, ctx, s.left, s.right, place, notes)
     if (caption) out.push({ ...caption, before: 1, after: 1, solid: true })
     return
   }
+  const { stands = 'measure' } = block.attrs
+  if (stands === 'page' || stands === 'plate') out.push(leafItem(block, asset, ctx, place, notes))
+  else {
+    const beside = stands !== 'measure' && following?.type === 'paragraph' && !s.beside ? besideText(block, asset, stands, ctx, s, place, notes) : undefined
+    if (beside) s.beside = beside
+    else out.push(inMeasure(block, asset, ctx, s, place, notes))
+  }
+}
+
+const captionOf = (block: ImageJson, ctx: BlockContext, left: number, right: number, place: MarkPlace, notes: NoteCounter): FlowItem | undefined =>
+  textItems(block.content, ctx, { base: ctx.bases.caption, left, right, indent: 0, align: 'center', hyphenate: false }, place, notes, { before: 0, after: 0, keepNext: false, breakable: false })[0]
+
+const linesOf = (caption: FlowItem | undefined): number => caption?.variants[0]!.lines ?? 0
+const notesOf = (caption: FlowItem | undefined): Beside['notes'] => caption?.variants[0]!.notes?.map(n => ({ line: 0, note: n.note })) ?? []
+
+/** On lines of its own, with its caption below. */
+function inMeasure(block: ImageJson, asset: Asset, ctx: BlockContext, s: Setting, place: MarkPlace, notes: NoteCounter): FlowItem {
+  const { leading } = ctx.style.text
+  const caption = captionOf(block, ctx, s.left, s.right, place, notes)
   const measure = ctx.measure - s.left - s.right
   // Never larger than its pixels allow in print, never higher than the page.
-  let width = Math.min(measure * Math.min(1, Math.max(0.05, block.attrs.share)), (asset.width / IMAGE_PPI) * 72)
+  let width = Math.min(measure * Math.min(1, Math.max(0.05, block.attrs.share)), sharpWidth(asset))
   let height = (width * asset.height) / asset.width
-  const most = (ctx.lines - captionLines) * leading - 2
+  const most = (ctx.lines - linesOf(caption)) * leading - 2
   if (height > most) {
     width *= most / height
     height = most
   }
   const rows = Math.ceil(height / leading - 1e-6)
-  const total = rows + captionLines
-  out.push({
+  const called = notesOf(caption)
+  return {
     before: 1, after: 1, flex: 0, keepNext: false, breakable: false, solid: true,
-    variants: [{ lines: total, cost: 0, notes: caption?.variants[0]!.notes?.map(n => ({ line: 0, note: n.note })) }],
+    variants: [{ lines: rows + linesOf(caption), cost: 0, ...(called.length ? { notes: called } : {}) }],
     draw: (layer, _v, _f, _t, row, report) => {
-      layer.add({ kind: 'image', asset: asset.id, x: s.left + (measure - width) / 2, y: row * leading + (rows * leading - height) / 2, width, height, alt: block.attrs.decoration ? '' : block.attrs.alt, place })
-      caption?.draw(layer, 0, 0, captionLines, row + rows, report)
+      layer.add({ kind: 'image', asset: asset.id, x: s.left + (measure - width) / 2, y: row * leading + (rows * leading - height) / 2, width, height, alt: altOf(block.attrs), place })
+      caption?.draw(layer, 0, 0, linesOf(caption), row + rows, report)
     },
+  }
+}
+
+/** Least width of a line beside a picture, ems: narrower ones cannot be justified. */
+const LEAST_BESIDE = 11
+
+/**
+ * Beside the text: its top level with the first line's capitals, its foot on a baseline. Undefined where the lines beside
+ * it would be too narrow, or the page too low.
+ */
+function besideText(block: ImageJson, asset: Asset, side: 'left' | 'right', ctx: BlockContext, s: Setting, place: MarkPlace, notes: NoteCounter): Beside | undefined {
+  const { leading, size } = ctx.style.text
+  const measure = ctx.measure - s.left - s.right
+  const caps = ctx.faces.of(s.base).face.metrics.capHeight * s.base.size
+  const space = size * 1.1
+  const widest = Math.min(measure * Math.min(1, Math.max(0.05, block.attrs.share)), sharpWidth(asset), measure - space - LEAST_BESIDE * size)
+  const ratio = asset.height / asset.width
+  const lines = Math.min(Math.floor((widest * ratio - caps) / leading) + 1, Math.floor(ctx.lines * 0.75))
+  if (lines < 2) return undefined
+  const height = (lines - 1) * leading + caps
+  const width = height / ratio
+  const x = side === 'left' ? s.left : ctx.measure - s.right - width
+  const caption = captionOf(block, ctx, x, ctx.measure - x - width, place, notes)
+  return {
+    rows: lines + linesOf(caption), side, room: width + space, notes: notesOf(caption),
+    draw: (layer, _v, _f, _t, row, report) => {
+      layer.add({ kind: 'image', asset: asset.id, x, y: row * leading + baselineIn(leading) - caps, width, height, alt: altOf(block.attrs), place })
+      caption?.draw(layer, 0, 0, linesOf(caption), row + lines, report)
+    },
+  }
+}
+
+/** A paragraph's items with the picture beside them: lines beside it are not parted from it, and what is left of it waits for the next. */
+export function standBeside(items: FlowItem[], s: Setting, next: BlockJson | undefined): FlowItem[] {
+  const { beside } = s
+  const item = items[0]
+  if (!beside || !item) return items
+  const { draw, notes } = beside
+  const rows = beside.rows
+  const ends = item.variants.every(v => v.lines >= rows)
+  const variants = (ends ? item.variants : [item.variants[0]!]).map(v => (notes.length ? { ...v, notes: [...notes, ...(v.notes ?? [])] } : v))
+  const taken = variants[0]!.lines + item.after
+  s.beside = ends || taken >= rows ? undefined : { ...beside, rows: rows - taken, draw: undefined, notes: [] }
+  // What follows on the same rows stands on the same page.
+  const holds = !!s.beside
+  const set: FlowItem = {
+    ...item, variants, solid: !!draw || item.solid, keepNext: holds || item.keepNext, breakable: !holds && ends && item.breakable, ...(ends ? { keepFirst: Math.max(rows, item.keepFirst ?? 0) } : {}),
+    draw: (layer, v, from, to, row, report) => {
+      if (from === 0) draw?.(layer, 0, 0, 0, row, report)
+      item.draw(layer, v, from, to, row, report)
+    },
+  }
+  return holds && next?.type !== 'paragraph' ? [set, ...items.slice(1), ...restBeside(s)] : [set, ...items.slice(1)]
+}
+
+/** Empty rows down to the foot of the picture, where no more text stands beside it. */
+export function restBeside(s: Setting): FlowItem[] {
+  const { beside } = s
+  s.beside = undefined
+  if (!beside) return []
+  return [{
+    before: 0, after: 1, flex: 0, keepNext: false, breakable: false, solid: true, variants: [{ lines: beside.rows, cost: 0, ...(beside.notes.length ? { notes: beside.notes } : {}) }],
+    draw: (layer, v, from, to, row, report) => beside.draw?.(layer, v, from, to, row, report),
+  }]
+}
+
+/** A page of its own: in the text block with its caption, or as a plate over the edges of the leaf (down to its caption, where it has one). */
+function leafItem(block: ImageJson, asset: Asset, ctx: BlockContext, place: MarkPlace, notes: NoteCounter): FlowItem {
+  const { leading } = ctx.style.text
+  const caption = captionOf(block, ctx, 0, 0, place, notes)
+  const bleeds = block.attrs.stands === 'plate'
+  const room = (ctx.lines - linesOf(caption) - (caption ? 1 : 0)) * leading
+  return {
+    before: 0, after: 0, flex: 0, keepNext: false, breakable: false, solid: true, variants: [{ lines: 0, cost: 0 }],
+    draw: () => undefined,
+    leaf: {
+      ...(bleeds ? { ground: (layer, on) => plate(layer, asset, block, on, caption ? on.top + room : undefined, place) } : {}),
+      draw: (layer, report) => {
+        if (!bleeds) {
+          const width = Math.min(ctx.measure * Math.min(1, Math.max(0.05, block.attrs.share)), sharpWidth(asset), (room * asset.width) / asset.height)
+          const height = (width * asset.height) / asset.width
+          layer.add({ kind: 'image', asset: asset.id, x: (ctx.measure - width) / 2, y: (room - height) / 2, width, height, alt: altOf(block.attrs), place })
+        }
+        caption?.draw(layer, 0, 0, linesOf(caption), ctx.lines - linesOf(caption), report)
+      },
+    },
+  }
+}
+
+/** A picture that fills the leaf and its bleed: scaled to cover, cut evenly, never distorted. */
+function plate(layer: LayerBuilder, asset: Asset, block: ImageJson, { width, height, bleed }: LeafFrame, foot: number | undefined, place: MarkPlace): void {
+  const x0 = -bleed.left
+  const y0 = -bleed.top
+  const w = width + bleed.left + bleed.right
+  const h = (foot ?? height + bleed.bottom) + bleed.top
+  const scale = Math.max(w / asset.width, h / asset.height)
+  const [iw, ih] = [asset.width * scale, asset.height * scale]
+  layer.add({
+    kind: 'group', role: 'plate', clip: new PathBuilder().rect(x0, y0, w, h).build(),
+    layers: [{ items: [{ kind: 'image', asset: asset.id, x: x0 + (w - iw) / 2, y: y0 + (h - ih) / 2, width: iw, height: ih, alt: altOf(block.attrs), place }] }],
   })
+}
+
+/** The author's own picture as an ornament, `height` points high around a centre; false where it is not among the book's. */
+export function drawOwnOrnament(out: LayerBuilder, id: string, cx: number, cy: number, height: number, ctx: BlockContext): boolean {
+  const asset = id ? ctx.assets.get(id) : undefined
+  if (!asset) return false
+  const h = Math.min(height, (sharpWidth(asset) * asset.height) / asset.width, (ctx.measure * asset.height) / asset.width)
+  const w = (h * asset.width) / asset.height
+  out.add({ kind: 'image', asset: asset.id, x: cx - w / 2, y: cy - h / 2, width: w, height: h, alt: '' })
+  return true
+}
+
+/** Room that a small picture asks for in a line, points, before it is known how much there is. */
+export function signRoom(sign: SignJson, ctx: BlockContext, base: TextBase): number {
+  const asset = ctx.assets.get(sign.attrs.asset)
+  return asset ? Math.min(sharpWidth(asset), (base.size * sign.attrs.height * asset.width) / asset.height) : 0
+}
+
+/** A small picture in the line, its foot on the baseline; where it is not here, nothing. */
+export function addSign(b: ParagraphBuilder, sign: SignJson, ctx: BlockContext, base: TextBase): void {
+  const asset = ctx.assets.get(sign.attrs.asset)
+  if (!asset) return
+  // It may not push the lines apart, and is never larger than its pixels allow.
+  const most = Math.min(ctx.style.text.leading * 0.92, (Math.min(sharpWidth(asset), ctx.measure / 2) * asset.height) / asset.width)
+  const height = Math.min(most, base.size * Math.min(2, Math.max(0.3, sign.attrs.height)))
+  const width = (height * asset.width) / asset.height
+  b.sign(width, ctx.faces.of(base), (out, x, baseline, scale, place) => out.add({ kind: 'image', asset: asset.id, x, y: baseline - height, width: width * scale, height, alt: altOf(sign.attrs), place }))
 }

@@ -1,5 +1,5 @@
 import { roles, type Section, type SectionLabel } from '../book'
-import { BLACK, type Layer, LayerBuilder, PathBuilder } from '../marks'
+import { BLACK, type Edges, type Layer, LayerBuilder, PathBuilder } from '../marks'
 import type { SetLine } from '../type'
 import { flowItems } from './blocks'
 import type { BlockContext } from './context'
@@ -12,6 +12,10 @@ import { type CutPage, type PageFrame, paginate, type Unmet } from './paginate'
 /** A page of a section without head and folio; the layer's origin is the text block's top left. */
 export interface ContentPage {
   layer: Layer
+  /** What runs over the edges of the leaf; its origin is the trim's top left. */
+  ground?: Layer
+  /** Holds one picture, without head and folio. */
+  leaf?: boolean
   /** The opening page carries no head and no folio. */
   opens: boolean
   /** Lines used and lines there were. */
@@ -68,7 +72,8 @@ export function setSection(section: Section, label: SectionLabel, ctx: Omit<Bloc
   }
   const stats: SetStats = { ...emptyStats(), unmet }
   const out = new LayerBuilder(96, 3072)
-  return { pages: pages.map((p, i) => draw(out, p, flow, full, stats, i === 0)), stats, missing, endNotes }
+  const side = (i: number): 'recto' | 'verso' => ((i % 2 === 0) === (first === 'recto') ? 'recto' : 'verso')
+  return { pages: pages.map((p, i) => draw(out, p, flow, full, stats, i === 0, side(i))), stats, missing, endNotes }
 }
 
 /** How much is unmet, in the order of the wishes. */
@@ -80,7 +85,7 @@ const roomBelow = ({ style }: Pick<BlockContext, 'style'>): boolean => style.fol
 /** Space between text and notes, with the hairline in it. */
 const NOTE_RULE = 9
 
-function draw(out: LayerBuilder, page: CutPage, flow: FlowItem[], ctx: BlockContext, stats: SetStats, opens: boolean): ContentPage {
+function draw(out: LayerBuilder, page: CutPage, flow: FlowItem[], ctx: BlockContext, stats: SetStats, opens: boolean, side: 'recto' | 'verso'): ContentPage {
   const report = (line: SetLine): void => {
     stats.lines++
     if (line.hyphen) stats.hyphens++
@@ -89,6 +94,14 @@ function draw(out: LayerBuilder, page: CutPage, flow: FlowItem[], ctx: BlockCont
       stats.fullLines++
       if (line.naturalGap > 0) stats.gaps.push(line.gap / line.naturalGap)
     }
+  }
+  const leaf = page.leaf === undefined ? undefined : flow[page.leaf]!.leaf!
+  if (leaf) {
+    const { width, height, top } = ctx.leaf
+    leaf.ground?.(out, { width, height, bleed: bleedEdges(ctx.leaf, side), top })
+    const ground = leaf.ground ? out.build() : undefined
+    leaf.draw(out, report)
+    return { layer: out.build(), ...(ground ? { ground } : {}), leaf: true, opens, filled: 0 }
   }
   for (const p of page.placements) {
     const item = flow[p.item]!
@@ -107,6 +120,12 @@ function draw(out: LayerBuilder, page: CutPage, flow: FlowItem[], ctx: BlockCont
     }
   }
   return { layer: out.build(), opens, filled: page.filled }
+}
+
+/** What is printed past each edge of a leaf on one side of the spine, points. */
+export const bleedEdges = ({ bleed, bleedsInside }: Pick<BlockContext['leaf'], 'bleed' | 'bleedsInside'>, side: 'recto' | 'verso'): Edges => {
+  const inner = bleedsInside ? bleed : 0
+  return { top: bleed, bottom: bleed, left: side === 'recto' ? inner : bleed, right: side === 'recto' ? bleed : inner }
 }
 
 const emptyStats = (): SetStats => ({ lines: 0, fullLines: 0, hyphens: 0, over: 0, gaps: [], unmet: { widows: 0, strandedHeads: 0, unevenSpreads: 0, shortLastPage: 0, hyphensAtRectoFoot: 0 } })

@@ -9,6 +9,9 @@ import { ornamentNames } from './ornamentNames'
 const amount = (least: number, most: number) => number().min(least).max(most)
 const one = <T extends string>(...of: T[]) => string().oneOf(of)
 const ornament = () => string().oneOf(ornamentNames)
+/** SHA-256 of a picture's bytes, or nothing. */
+export const pictureIdForm = /^([0-9a-f]{64})?$/
+const pictureId = () => string().matches(pictureIdForm, '${path} wants the id of a picture').default('')
 
 export const styleSchema = object({
   format: one('porchlight-style').required(),
@@ -58,6 +61,10 @@ export const styleSchema = object({
     titleSize: amount(8, 60).default(20),
     title: one('as written', 'italic', 'small capitals', 'capitals', 'bold').default('as written'),
     ornament: ornament().default('none'),
+    /** A picture of the book in place of the ornament, by its id. */
+    ornamentPicture: pictureId(),
+    /** Width of a picture over the opening, as part of the measure. */
+    picture: amount(0.1, 1).default(0.5),
     /** Lines between title and text. */
     below: number().integer().min(0).max(16).default(3),
   }).noUnknown().required(),
@@ -73,7 +80,7 @@ export const styleSchema = object({
     afterBreaks: one('flush only', 'lead-in', 'initial and lead-in').default('flush only'),
   }).noUnknown().required(),
   headings: object({ align: one('center', 'left').default('center') }).noUnknown().default({ align: 'center' }),
-  breaks: object({ ornament: ornament().default('three lights'), /** Lines above and below. */ space: number().integer().min(0).max(4).default(1) }).noUnknown().required(),
+  breaks: object({ ornament: ornament().default('three lights'), /** A picture of the book in place of the ornament, by its id. */ picture: pictureId(), /** Lines above and below. */ space: number().integer().min(0).max(4).default(1) }).noUnknown().required(),
   quotes: object({ inset: amount(0, 5).default(1.6), italic: boolean().default(false) }).noUnknown().required(),
   notes: object({ at: one('foot', 'chapter', 'book').default('foot'), size: amount(6, 24).required(), leading: amount(7, 32).required() }).noUnknown().required(),
   heads: object({

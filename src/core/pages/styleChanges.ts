@@ -1,7 +1,7 @@
 import { Fault } from '../trade'
 import { shippedFamilies } from '../type'
 import { ornamentNames } from './ornamentNames'
-import { type InteriorStyle, LARGE_PRINT } from './style'
+import { type InteriorStyle, LARGE_PRINT, pictureIdForm } from './style'
 
 /** An edition's own departures from its style, by path: { "text.size": 11.5, "openings.recto": false }. */
 export type StyleChanges = Record<string, number | boolean | string>
@@ -10,6 +10,8 @@ export type StyleChanges = Record<string, number | boolean | string>
 export type StyleValue =
   | { path: string; kind: 'number'; least: number; most: number; step: number; unit: 'pt' | 'in' | 'lines' | 'em' | 'words' | 'letters' }
   | { path: string; kind: 'choice'; choices: { value: string | boolean | number; words: string }[] }
+  /** The id of one of the book's pictures, or nothing. */
+  | { path: string; kind: 'picture' }
 
 /** Families that text may be set in: those with an italic. */
 const textFamilies = Object.keys(shippedFamilies).filter(f => shippedFamilies[f]!.files.italic)
@@ -28,12 +30,12 @@ export const styleValues: StyleValue[] = [
   yes('openings.recto', 'on the right', 'on either page'), amount('openings.sink', 0, 24, 1, 'lines'), choice('openings.align', ['center', 'centred'], ['left', 'at the left']),
   choice('openings.number', ['words', 'number in words'], ['figures', 'number in figures'], ['roman', 'Roman number'], ['none', 'no number']), amount('openings.numberSize', 8, 60, 0.5, 'pt'),
   choice('openings.title', ['as written', 'as written'], ['italic', 'in italic'], ['small capitals', 'in small capitals'], ['capitals', 'in capitals'], ['bold', 'in bold']), amount('openings.titleSize', 10, 48, 0.5, 'pt'),
-  choice('openings.ornament', ...ornamentNames.map((o): [string, string] => [o, o === 'none' ? 'no ornament' : o])), amount('openings.below', 0, 16, 1, 'lines'),
+  choice('openings.ornament', ...ornamentNames.map((o): [string, string] => [o, o === 'none' ? 'no ornament' : o])), { path: 'openings.ornamentPicture', kind: 'picture' }, choice('openings.picture', [0.33, 'a third of the measure'], [0.5, 'half the measure'], [0.67, 'two thirds of the measure'], [1, 'the whole measure']), amount('openings.below', 0, 16, 1, 'lines'),
   yes('firsts.flush', 'flush', 'indented'), choice('firsts.initial', [0, 'no initial'], [2, 'an initial of two lines'], [3, 'an initial of three lines'], [4, 'an initial of four lines'], [5, 'an initial of five lines']),
   choice('firsts.leadIn', ['nothing', 'nothing'], ['words', 'the first words'], ['line', 'the first line']), amount('firsts.leadInWords', 1, 12, 1, 'words'),
   choice('firsts.afterBreaks', ['flush only', 'only begin flush'], ['lead-in', 'have the lead-in, too'], ['initial and lead-in', 'have initial and lead-in, too']),
   choice('headings.align', ['center', 'centred'], ['left', 'at the left']),
-  choice('breaks.ornament', ...ornamentNames.map((o): [string, string] => [o, o === 'none' ? 'nothing' : o])), amount('breaks.space', 0, 4, 1, 'lines'),
+  choice('breaks.ornament', ...ornamentNames.map((o): [string, string] => [o, o === 'none' ? 'nothing' : o])), { path: 'breaks.picture', kind: 'picture' }, amount('breaks.space', 0, 4, 1, 'lines'),
   amount('quotes.inset', 0, 5, 0.1, 'em'), yes('quotes.italic', 'in italic', 'upright'),
   choice('notes.at', ['foot', 'at the foot'], ['chapter', 'behind their chapter'], ['book', 'behind the text']), amount('notes.size', 6, 20, 0.25, 'pt'), amount('notes.leading', 7, 28, 0.25, 'pt'),
   choice('heads.verso', ['author', 'author'], ['title', 'title'], ['none', 'nothing']), choice('heads.recto', ['section', 'chapter'], ['title', 'title'], ['none', 'nothing']), choice('heads.align', ['center', 'centred'], ['outside', 'at the outside']), yes('heads.rule', 'with a hairline below', 'without a line'), amount('heads.size', 7, 20, 0.25, 'pt'),
@@ -86,6 +88,9 @@ export function withChanges(style: InteriorStyle, changes: StyleChanges | undefi
       if (typeof value !== 'number' || !Number.isFinite(value)) throw new Fault('style', `“${path}” wants a number.`)
       const held = Math.min(v.most, Math.max(v.least, value))
       target[key] = held
+    } else if (v.kind === 'picture') {
+      if (typeof value !== 'string' || !pictureIdForm.test(value)) throw new Fault('style', `“${path}” wants the id of a picture.`)
+      target[key] = value
     } else {
       if (!v.choices.some(c => c.value === value)) throw new Fault('style', `“${String(value)}” is no choice for “${path}”.`)
       target[key] = value

@@ -2,6 +2,7 @@ import { inlineText, type TableJson } from '../book'
 import { BLACK, type LayerBuilder, type MarkPlace, PathBuilder } from '../marks'
 import type { BlockContext, NoteCounter, Setting } from './context'
 import type { FlowItem } from './flow'
+import { signRoom } from './pictures'
 import { textItems } from './textItems'
 
 /** Tables: columns share the measure by what they hold; rows stay whole; hairlines above, below and under the head. */
@@ -18,8 +19,8 @@ export function addTable(out: FlowItem[], table: TableJson, ctx: BlockContext, s
     for (const cell of row.content) {
       if (cell.attrs.span === 1) {
         const text = cell.content.map(p => inlineText(p.content)).join(' ')
-        // Marks of notes take room, too; and a column is never narrower than a letter.
-        let natural = cell.content.reduce((w, p) => w + (p.content ?? []).filter(n => n.type === 'footnote').length * size * 0.5, 0)
+        // Marks of notes and small pictures take room, too; and a column is never narrower than a letter.
+        let natural = cell.content.reduce((w, p) => (p.content ?? []).reduce((v, n) => v + (n.type === 'footnote' ? size * 0.5 : n.type === 'sign' ? signRoom(n, ctx, ctx.bases.cell) : 0), w), 0)
         widest[c] = Math.max(widest[c]!, natural, size * 0.5)
         for (const word of text.split(/\s+/)) {
           const width = word ? style.frag(word).width : 0

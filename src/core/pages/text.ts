@@ -1,4 +1,5 @@
 import type { InlineJson } from '../book'
+import { addSign } from './pictures'
 import type { MarkPlace } from '../marks'
 import { type BreakRules, type Paragraph, ParagraphBuilder } from '../type'
 import type { BlockContext } from './context'
@@ -13,6 +14,8 @@ export interface TextSetting {
   indent: number
   align: BreakRules['align']
   hyphenate: boolean
+  /** A picture beside the first lines: how many, which side, and the room it takes, points. */
+  beside?: { rows: number; side: 'left' | 'right'; room: number }
 }
 
 /** Least width of a gap, ems. */
@@ -27,8 +30,16 @@ export function rulesFor(ctx: BlockContext, t: TextSetting, measure: number): Br
   return {
     measure, align: t.align, stretch: text.stretch, shrink, scaling: text.scaling, tracking: text.tracking, hyphenate: t.hyphenate, ladder: text.ladder, optical: text.optical,
     // A hanging first line is longer: it takes a negative indent of its own.
-    indents: [t.indent, 0], leastLastLine: text.size * 2.6,
+    indents: besideLines(t, 'left', [t.indent, 0]), leastLastLine: text.size * 2.6,
+    ...(t.beside?.side === 'right' ? { rightIndents: besideLines(t, 'right', [0]) } : {}),
   }
+}
+
+/** What is taken from each line on a side, a picture beside it counted in. */
+function besideLines({ beside }: TextSetting, side: 'left' | 'right', own: number[]): number[] {
+  if (beside?.side !== side) return own
+  const of = (line: number): number => own[Math.min(line, own.length - 1)]!
+  return [...Array.from({ length: Math.max(beside.rows, own.length - 1) }, (_, i) => of(i) + (i < beside.rows ? beside.room : 0)), of(Infinity)]
 }
 
 /** Words at the start in small capitals; `exact` also over the end of a sentence. */
@@ -57,6 +68,7 @@ export function buildText(content: InlineJson[] | undefined, ctx: BlockContext, 
       } else left = 0
       if (rest) b.text(rest, ctx.faces.of(base, bits))
     } else if (n.type === 'hard_break') b.lineBreak()
+    else if (n.type === 'sign') addSign(b, n, ctx, base)
     else b.note(n.attrs.id, onNote(n), ctx.faces.of(base, 8))
   }
   const p = b.build()

@@ -1,6 +1,6 @@
 import type { InlineJson } from '../book'
 import type { MarkPlace } from '../marks'
-import { breakParagraph, type BreakRules, type BrokenParagraph, Gap, linePieces, type Paragraph, setLine, splitLong } from '../type'
+import { breakParagraph, type BreakRules, type BrokenParagraph, Gap, linePieces, type Paragraph, setLine, splitLong, takenRight } from '../type'
 import { baselineIn, type BlockContext, type NoteCounter } from './context'
 import type { FlowItem, FlowNote, FlowVariant } from './flow'
 import { type Initial, initialOf } from './initial'
@@ -47,7 +47,8 @@ export function textItems(content: InlineJson[] | undefined, ctx: BlockContext, 
       if (initial && from === 0) initial.draw(out, row, place)
       for (let i = from / rowsALine; i < to / rowsALine; i++) {
         const y = row * leading + (i - from / rowsALine) * rowHeight + (rowsALine - 1) * leading * 0.8 + baselineIn(leading)
-        report(setLine(out, linePieces(paragraph, b, i), rules, Math.max(0, indentOf(i)), t.left + Math.min(0, indentOf(i)), y, place))
+        const right = takenRight(rules, i)
+        report(setLine(out, linePieces(paragraph, b, i), right ? { ...rules, measure: rules.measure - right } : rules, Math.max(0, indentOf(i)), t.left + Math.min(0, indentOf(i)), y, place))
       }
     },
   }]
@@ -96,7 +97,7 @@ function broken(content: InlineJson[] | undefined, ctx: BlockContext, t: TextSet
   if (!p.frags.length) return undefined
   const rules = rulesFor(ctx, t, ctx.measure - t.left - t.right)
   if (initial) rules.indents = [...initial.indents, 0]
-  const paragraph = splitLong(p, rules.measure - Math.max(0, ...rules.indents))
+  const paragraph = splitLong(p, rules.measure - Math.max(0, ...rules.indents, ...(rules.rightIndents ?? [])))
   return { paragraph, rules, broken: breakParagraph(paragraph, rules, ctx.everyLength), called: noted, ...(initial ? { initial } : {}) }
 }
 

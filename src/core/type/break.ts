@@ -12,6 +12,8 @@ export interface BreakRules {
   measure: number
   /** Space taken from the left of the first lines (paragraph indent, initial), one entry a line; later lines take the last. */
   indents: number[]
+  /** The same from the right, where a picture stands beside the text. */
+  rightIndents?: number[]
   align: 'justify' | 'left' | 'center' | 'right'
   /** A gap's stretch and shrink as parts of its width. */
   stretch: number
@@ -99,16 +101,40 @@ export function breakParagraph(p: Paragraph, rules: BreakRules, everyLength = fa
   throw new Error('unreachable: the last pass takes any line')
 }
 
+/** What is taken from a line on one side. */
+const taken = (indents: number[] | undefined, line: number): number => (indents?.length ? indents[Math.min(line, indents.length - 1)]! : 0)
+
+/** What is taken from the right of a line, points. */
+export const takenRight = (rules: Pick<BreakRules, 'rightIndents'>, line: number): number => taken(rules.rightIndents, line)
+
+/** Width of each line. */
+function widths({ measure, indents, rightIndents }: BreakRules): (line: number) => number {
+  const last = indents.length ? indents[indents.length - 1]! : 0
+  if (!rightIndents) return line => measure - (line < indents.length ? indents[line]! : last)
+  return line => measure - taken(indents, line) - taken(rightIndents, line)
+}
+
+/** By how much lines of one paragraph differ in width at most. */
+function unlike({ indents, rightIndents }: BreakRules): number {
+  const n = Math.max(indents.length, rightIndents?.length ?? 0)
+  let [least, most] = [Infinity, -Infinity]
+  for (let i = 0; i < n; i++) {
+    const t = taken(indents, i) + taken(rightIndents, i)
+    if (t < least) least = t
+    if (t > most) most = t
+  }
+  return n ? most - least : 0
+}
+
 // Feasible ends of a line at one point, the best for each line number and fitness: parallel arrays, reused.
 let feasible = 0
 const cLine: number[] = [], cFit: number[] = [], cDem: number[] = [], cFrom: number[] = [], cLadder: number[] = []
 
 function attempt(p: Paragraph, rules: BreakRules, tolerance: number): Omit<BrokenParagraph, 'loose'>[] | undefined {
   nodes = 0
-  const { measure, indents, stretch, shrink, scaling, tracking, optical } = rules
+  const { indents, stretch, shrink, scaling, tracking, optical } = rules
   const boxes = p.gap.length
-  const lastIndent = indents.length ? indents[indents.length - 1]! : 0
-  const width = (line: number) => measure - (line < indents.length ? indents[line]! : lastIndent)
+  const width = widths(rules)
   // How far a line may be stretched at most: from this each start knows before which width no line of it can end, and words before
   // that are passed over. A line that begins inside a divided word may hold one gap more than its share.
   let share = 0
@@ -131,8 +157,8 @@ function attempt(p: Paragraph, rules: BreakRules, tolerance: number): Omit<Broke
   let W = 0
   let G = 0
   let E = 0
-  // Starts stand in the order of the text, so what each reaches grows along the list but for what hangs out of the measure.
-  const hangs = optical ? 2 * widest : 0
+  // Starts stand in the order of the text, so what each reaches grows along the list but for what hangs out of the measure, and for lines of other widths.
+  const hangs = (optical ? 2 * widest : 0) + unlike(rules)
 
   // Tries to end a line at a point for every active node; feasible ends become candidates.
   const tryEnd = (endW: number, endG: number, endE: number, hangRight: number, penalty: number, hyphen: boolean, final: boolean, forced: boolean, drop: boolean): void => {
@@ -308,8 +334,7 @@ function overfull(p: Paragraph, rules: BreakRules): Omit<BrokenParagraph, 'loose
 /** Ragged setting: gaps keep their width; breaks minimise the sum of the squares of what is left over, words stay whole. */
 function ragged(p: Paragraph, rules: BreakRules): BrokenParagraph {
   const n = p.gap.length
-  const { indents } = rules
-  const width = (line: number) => rules.measure - (line < indents.length ? indents[line]! : (indents[indents.length - 1] ?? 0))
+  const width = widths(rules)
   // best[i]: least cost of setting boxes 0…i−1 in whole lines; by line count only through the stored chain.
   const cost = new Float64Array(n + 1).fill(Infinity)
   const prev = new Int32Array(n + 1).fill(-1)
@@ -412,7 +437,7 @@ export function splitLong(p: Paragraph, measure: number): Paragraph {
 
 /** A piece in parts no wider than `room`: whole words' worth of characters each. */
 function chunks(f: Frag, room: number): Frag[] {
-  if (f.width <= room) return [f]
+  if (f.width <= room || f.drawn) return [f]
   const out: Frag[] = []
   let rest = [...f.text]
   while (rest.length) {

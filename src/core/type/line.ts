@@ -119,6 +119,10 @@ export function setLine(out: LayerBuilder, pieces: LinePieces, rules: BreakRules
 export function setFrag(out: LayerBuilder, f: Frag, scale: number, x: number, y: number, place: MarkPlace, letter = 0): number {
   const { size, rise, colour } = f.style
   let pen = x
+  if (f.drawn) {
+    f.drawn(out, x, y - rise, scale, place)
+    return x + f.width * scale
+  }
   for (const s of f.shaped) {
     const em = size * scale
     if (!s.y && (letter === 0 || s.letters === s.pairs.length)) {

@@ -65,6 +65,12 @@ export class ParagraphBuilder {
     this.p.notes.push({ box: this.p.boxStart.length - 1, id })
   }
 
+  /** A picture in the line: a piece without letters, kept whole. */
+  sign(width: number, style: TextStyle, drawn: NonNullable<Frag['drawn']>): void {
+    this.ensure()
+    this.p.frags.push({ text: '\ufffc', style, shaped: [], width, ems: 0, hangLeft: 0, hangRight: 0, divisions: [], drawn })
+  }
+
   build(): Paragraph {
     const p = this.p
     if (this.open) this.close(Gap.end, 0)
@@ -74,7 +80,7 @@ export class ParagraphBuilder {
     }
     p.boxStart.push(p.frags.length)
     // New words of a paragraph are shaped together; only then are widths known.
-    for (const f of p.frags) if (!f.shaped.length) f.style.shapePending()
+    for (const f of p.frags) if (!f.shaped.length && !f.drawn) f.style.shapePending()
     for (let i = 0; i < p.gap.length; i++) {
       let width = 0
       let ems = 0

@@ -1,4 +1,4 @@
-import type { Colour } from '../marks'
+import type { Colour, LayerBuilder, MarkPlace } from '../marks'
 import type { Face } from './face'
 import { runsByCoverage, type Shaped, shapeIn, shapeTogether } from './shape'
 
@@ -15,6 +15,8 @@ export interface Frag {
   hangRight: number
   /** Places where the word may be divided; found when first asked for. */
   divisions?: Division[]
+  /** A picture in place of glyphs: drawn at the pen, on the baseline, its width multiplied by the line's scale. */
+  drawn?: (out: LayerBuilder, x: number, baseline: number, scale: number, place: MarkPlace) => void
 }
 
 /** A place to divide a word: before character `at`; `before` is the width up to it, hyphen not counted. */

@@ -6,7 +6,7 @@ import { commit } from '@/data/changes'
 import { valueNames } from './notes'
 
 /** What may be otherwise at one opening, in the order in which it is seen. */
-const paths = ['openings.recto', 'openings.sink', 'openings.ornament', 'openings.below', 'firsts.initial', 'firsts.leadIn', 'breaks.ornament']
+const paths = ['openings.recto', 'openings.sink', 'openings.ornament', 'openings.picture', 'openings.below', 'firsts.initial', 'firsts.leadIn', 'breaks.ornament']
 const AS_STYLE = 'as the style says'
 
 /** An exception at one place: how this opening departs from the style. Shown where it is; one click takes it away. */
@@ -33,6 +33,7 @@ export function Exception({ bookId, edition, section, title, style }: { bookId: 
     const v = styleValue(path)
     const now = own[path]
     if (v.kind === 'number') return <InputNumber aria-label={`Here: ${valueNames[path]}`} size="small" min={v.least} max={v.most} step={v.step} value={now === undefined ? null : Number(now)} placeholder={String(readStyle(style, path))} onChange={x => change(path, x ?? undefined)} style={{ width: 130 }} />
+    if (v.kind === 'picture') return null
     return <Select aria-label={`Here: ${valueNames[path]}`} size="small" popupMatchSelectWidth={false} value={now === undefined ? AS_STYLE : String(now)} onChange={s => change(path, v.choices.find(c => String(c.value) === s)?.value)} options={[{ value: AS_STYLE, label: AS_STYLE }, ...v.choices.map(c => ({ value: String(c.value), label: c.words }))]} />
   }
   return (

@@ -4,7 +4,7 @@ import { commit } from '@/data/changes'
 /** Changes one value of the edition's style; back at the shipped style's own value, the departure is dropped. */
 export function changeStyle(bookId: string, editionId: string, path: string, value: number | boolean | string, shipped: number | boolean | string, words: string): Promise<void> {
   const v = styleValue(path)
-  const shownValue = v.kind === 'number' ? String(value) : (v.choices.find(c => c.value === value)?.words ?? String(value))
+  const shownValue = v.kind === 'number' ? String(value) : v.kind === 'picture' ? (value ? 'of your own' : 'none') : (v.choices.find(c => c.value === value)?.words ?? String(value))
   return commit(bookId, `${words} ${shownValue}`, record => ({
     editions: record.editions.map(e => {
       if (e.id !== editionId) return e

@@ -4,14 +4,14 @@ import { EditorContent } from '@tiptap/react'
 import { App, Button, Checkbox, Dropdown, Input, Select } from 'antd'
 import { useSearchParams } from 'next/navigation'
 import { useEffect, useMemo, useRef, useState } from 'react'
-import { addSection, type Book, docWords, hashOf, joinSections, labels, newSection, removeSection, type Role, roles, type Section, setRole, shortName, splitSection } from '@/core/book'
-import { readAsset } from '@/core/intake'
-import { commit, commitSections, redo, undo } from '@/data/changes'
-import { db } from '@/data/db'
+import { addSection, type Book, docWords, joinSections, labels, newSection, removeSection, type Role, roles, type Section, setRole, shortName, splitSection } from '@/core/book'
+import { commitSections, redo, undo } from '@/data/changes'
+import { bringInPicture, pictureTypes } from '@/data/pictures'
 import { BookTop, NoBook } from '@/parts/BookTop'
 import { Sill, sillOf } from '@/parts/Sill'
 import { useOpenBook } from '@/parts/useOpenBook'
-import { blockAt, goToBlock, insertPicture } from './commands'
+import { blockAt, goToBlock, insertPicture, insertSign } from './commands'
+import { OpeningPicture } from './OpeningPicture'
 import { SectionList } from './SectionList'
 import { Toolbar } from './Toolbar'
 import { useSectionEditor } from './useSectionEditor'
@@ -29,6 +29,8 @@ export function TextRoom({ bookId }: { bookId: string }) {
   const [chosen, setChosen] = useState<string>()
   const [turn, setTurn] = useState(0)
   const picker = useRef<HTMLInputElement>(null)
+  /** Whether the picture that is being picked goes into the line. */
+  const inLine = useRef(false)
   const { message, modal } = App.useApp()
   const readOnly = view.hold === 'following'
 
@@ -84,18 +86,10 @@ export function TextRoom({ bookId }: { bookId: string }) {
     if (!section || !at) return
     operate(`Split “${name}”`, b => splitSection(b, section.id, at))
   }
-  const picture = async (file: File): Promise<void> => {
-    try {
-      const bytes = new Uint8Array(await file.arrayBuffer())
-      const asset = readAsset(bytes)
-      if (!asset) throw new Error('This is no picture that can be printed: PNG, JPEG or GIF.')
-      const id = hashOf(bytes)
-      await db.blobs.put({ hash: id, bytes, added: Date.now() })
-      await commit(bookId, `Bring in picture ${file.name}`, r => ({ assets: r.assets.some(a => a.id === id) ? r.assets : [...r.assets, { ...asset, id, name: file.name }] }))
-      if (editor) insertPicture(editor, id, '')
-    } catch (e) {
-      message.error((e as Error).message)
-    }
+  const picture = (file: File): void => void bringInPicture(bookId, file).then(a => editor && (inLine.current ? insertSign(editor, a.id) : insertPicture(editor, a.id, '')), (e: Error) => message.error(e.message))
+  const pick = (sign: boolean): void => {
+    inLine.current = sign
+    picker.current?.click()
   }
   const words = section && !section.made ? (editor && !editor.isDestroyed ? countOf(editor) : docWords(section.doc)) : 0
   const whole = book ? book.sections.reduce((n, s) => n + (s.made ? 0 : s.id === section?.id ? words : docWords(s.doc)), 0) : 0
@@ -115,7 +109,7 @@ export function TextRoom({ bookId }: { bookId: string }) {
               {section && (
                 <>
                   <div className="tools">
-                    {editor && !section.made ? <Toolbar editor={editor} turn={turn} disabled={readOnly} onPicture={() => picker.current?.click()} /> : <span className="toolbar" />}
+                    {editor && !section.made ? <Toolbar editor={editor} turn={turn} disabled={readOnly} onPicture={pick} /> : <span className="toolbar" />}
                     <span className={`saving ${saving === 'not saved' ? 'stop' : ''}`} role="status">{readOnly ? 'following' : saving === 'saving' ? 'saving …' : saving}</span>
                   </div>
                   <div className="paper">
@@ -145,6 +139,7 @@ export function TextRoom({ bookId }: { bookId: string }) {
                   <label className="role" htmlFor="section-role">It is</label>
                   <Select id="section-role" size="small" value={section.role} disabled={readOnly} options={roleOptions} onChange={r => operate(`“${name}” is ${roles[r].name.toLowerCase()}`, b => setRole(b, section.id, r))} style={{ width: '100%' }} popupMatchSelectWidth={190} />
                   {roles[section.role].numbered && <Checkbox checked={section.numbered} disabled={readOnly} onChange={e => change(e.target.checked ? `Number “${name}”` : `“${name}” without number`, { numbered: e.target.checked })}>numbered</Checkbox>}
+                  {book && !section.made && roles[section.role].headed && <OpeningPicture key={section.id} bookId={bookId} assets={book.assets} picture={section.picture} readOnly={readOnly} onChange={(picture, label) => change(label, { picture })} />}
                   <div className="acts">
                     <Button size="small" disabled={readOnly || section.made} onClick={split}>Split before the cursor’s paragraph</Button>
                     <Button size="small" disabled={readOnly || !joinable(book, section)} onClick={() => operate(`Join “${name}” to the one before`, b => joinSections(b, section.id))}>Join to the section before</Button>
@@ -154,7 +149,7 @@ export function TextRoom({ bookId }: { bookId: string }) {
                 </>
               )}
             </aside>
-            <input ref={picker} type="file" hidden accept="image/png,image/jpeg,image/gif" aria-label="Picture file" onChange={e => { const f = e.target.files?.[0]; if (f) void picture(f); e.target.value = '' }} />
+            <input ref={picker} type="file" hidden accept={pictureTypes} aria-label="Picture file" onChange={e => { const f = e.target.files?.[0]; if (f) picture(f); e.target.value = '' }} />
           </div>
         )}
         {!book && <p className="waiting" role="status">Opening the text …</p>}

@@ -8,7 +8,7 @@ import { type BlockKind, blockKinds, insertBreak, insertNote, kindAt, setKind, s
 const names: Record<BlockKind, string> = { paragraph: 'Paragraph', 'heading 1': 'Heading', 'heading 2': 'Smaller heading', 'heading 3': 'Least heading', quote: 'Quote', letter: 'Letter', verse: 'Verse', list: 'List', 'numbered list': 'Numbered list' }
 
 /** What can be done to the words at the cursor. It reads the editor's state at each of its turns (`turn`). */
-export function Toolbar({ editor, disabled, onPicture }: { editor: Editor; turn: number; disabled: boolean; onPicture: () => void }) {
+export function Toolbar({ editor, disabled, onPicture }: { editor: Editor; turn: number; disabled: boolean; onPicture: (inLine: boolean) => void }) {
   const mark = (name: string, label: string, keys: string, face: React.ReactNode) => (
     <Tooltip title={`${label} (${keys})`}>
       <Button type="text" size="small" aria-label={label} aria-pressed={editor.isActive(name)} className={editor.isActive(name) ? 'on' : undefined} disabled={disabled} onMouseDown={e => e.preventDefault()} onClick={() => editor.chain().focus().toggleMark(name).run()}>{face}</Button>
@@ -27,7 +27,8 @@ export function Toolbar({ editor, disabled, onPicture }: { editor: Editor; turn:
       <Button type="text" size="small" disabled={disabled} onClick={() => insertNote(editor)}>Note</Button>
       <Button type="text" size="small" disabled={disabled} onClick={() => insertBreak(editor, 'scene_break')}>Scene break</Button>
       <Button type="text" size="small" disabled={disabled} onClick={() => insertBreak(editor, 'page_break')}>Page break</Button>
-      <Tooltip title="Picture"><Button type="text" size="small" aria-label="Picture" disabled={disabled} icon={<PictureOutlined />} onClick={onPicture} /></Tooltip>
+      <Tooltip title="Picture"><Button type="text" size="small" aria-label="Picture" disabled={disabled} icon={<PictureOutlined />} onClick={() => onPicture(false)} /></Tooltip>
+      <Tooltip title="A small picture in the line"><Button type="text" size="small" disabled={disabled} onClick={() => onPicture(true)}>Sign</Button></Tooltip>
     </div>
   )
 }

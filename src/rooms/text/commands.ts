@@ -103,6 +103,13 @@ export const insertPicture = (editor: Editor, asset: string, alt: string): void 
     return true
   })
 
+/** Puts a small picture into the line at the cursor. */
+export const insertSign = (editor: Editor, asset: string): void =>
+  run(editor, (state, dispatch) => {
+    dispatch?.(state.tr.replaceSelectionWith(state.schema.nodes.sign!.create({ asset, alt: '', decoration: true }), false).scrollIntoView())
+    return true
+  })
+
 /** Sets or takes away a link on the selection; an incomplete address is completed. */
 export function setLink(editor: Editor, address: string): void {
   const href = address.trim()

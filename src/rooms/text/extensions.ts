@@ -4,7 +4,7 @@ import { keymap } from '@tiptap/pm/keymap'
 import { Plugin, PluginKey, TextSelection } from '@tiptap/pm/state'
 import { liftListItem, sinkListItem, splitListItem } from '@tiptap/pm/schema-list'
 import { marks, nodes } from '@/core/book'
-import { pictureView } from './pictureView'
+import { pictureView, signView } from './pictureView'
 
 /** The editor's nodes and marks, made from the core's own schema: there is one schema of text, and the core owns it. */
 const coreNodes = Object.entries(nodes).map(([name, spec]) =>
@@ -21,7 +21,7 @@ const coreNodes = Object.entries(nodes).map(([name, spec]) =>
     addAttributes: () => Object.fromEntries(Object.entries(spec.attrs ?? {}).map(([a, v]) => [a, { default: v.default, rendered: false, parseHTML: () => null }])),
     parseHTML: () => (spec.parseDOM ?? []) as never,
     renderHTML: ({ node }) => (spec.toDOM ? spec.toDOM(node) : ['span', 0]) as never,
-    ...(name === 'image' ? { addNodeView: () => pictureView } : {}),
+    ...(name === 'image' ? { addNodeView: () => pictureView } : name === 'sign' ? { addNodeView: () => signView } : {}),
   }),
 )
 
