@@ -7,9 +7,8 @@ import { type Book, docWords, labels, shortName } from '@/core/book'
 import type { Finding } from '@/core/check'
 import { type Cover, type CoverDesign, type Flat, frontPage, type SetPiece } from '@/core/cover'
 import type { Understood } from '@/core/intake'
-import { visitPage } from '@/core/marks'
 import { ebookMoney, leastEbookPrice, type ListingSnapshot, type Submission } from '@/core/outlets'
-import { findOnPage, type FitOffer, type InteriorStyle, type LineAsSet, linesOf, type PageBox } from '@/core/pages'
+import { boxOn, findOnPage, type FitOffer, type InteriorStyle, type Lent, type LineAsSet, linesOf, type PageBox, pageOf, placeAt, type TextPlace, type UnmetAt, wordAt } from '@/core/pages'
 import { bindingRules, Fault, insideMargin, type OutletProfile, printRules, type Progress, pts, roundPages } from '@/core/trade'
 import { draw } from './draw'
 import { tell, tellTo } from './telling'
@@ -67,6 +66,9 @@ export interface Leaves {
   block: { x: number; y: number; width: number; height: number }
   outside: number
   safe: number
+  /** Wishes that could not be met, and what the typeface lacks. */
+  unmetAt: UnmetAt[]
+  lent: Lent[]
   /** The least inside margin that the outlet asks at this count. */
   insideAsked: number
 }
@@ -194,7 +196,7 @@ const api = {
       const named = (id: string): string => (names.has(id) ? shortName(names.get(id)!) : (book.plan?.runs.find(r => `run:${r.id}` === id)?.heading ?? 'a run'))
       const opens = new Map([...interior.starts].map(([id, page]) => [page, { opens: named(id), section: id }]))
       return {
-        starts: [...interior.starts.keys()], width: interior.spec.width, height: interior.spec.height, style: interior.style, block: interior.block, outside: book.plan ? interior.spec.width - interior.block.x - interior.block.width : interior.outside, safe: pts(printRules(profile).safe),
+        unmetAt: interior.unmetAt, lent: interior.lent, starts: [...interior.starts.keys()], width: interior.spec.width, height: interior.spec.height, style: interior.style, block: interior.block, outside: book.plan ? interior.spec.width - interior.block.x - interior.block.width : interior.outside, safe: pts(printRules(profile).safe),
         insideAsked: insideMargin(profile, spec.binding, roundPages(interior.pages.length, bindingRules(profile, spec.binding).pageMultiple)),
         pages: interior.pages.map((p, i) => ({ label: p.label, blank: !p.layers.length, ...opens.get(i) })),
       }
@@ -245,70 +247,27 @@ const api = {
     return page && handed(draw(page, scale, id => bookOf(bookId).images.get(id)))
   },
 
-  /** The section and block that stand at a point of a page: what a click there means. Points from the trim's top left. */
-  async placeAt(bookId: string, editionId: string, index: number, x: number, y: number): Promise<{ section: string; block: string } | undefined> {
-    const page = (await chainOf(bookId, editionId).get('interior')).pages[index]
-    let best: { section: string; block: string } | undefined
-    let nearest = Infinity
-    if (page) visitPage(page, v => {
-      if ('item' in v) {
-        const i = v.item
-        if (i.kind === 'image' && i.place && x >= v.x + i.x && x <= v.x + i.x + i.width && y >= v.y + i.y && y <= v.y + i.y + i.height) {
-          best = i.place
-          nearest = -1
-        }
-        return
-      }
-      for (let r = 0; r < v.text.count; r++) {
-        const place = v.text.places[v.text.place[r]!]!
-        if (!place.section || !place.block) continue
-        const from = v.x + v.text.x[v.text.start[r]!]!
-        const d = Math.abs(y - (v.y + v.text.baseline[r]! - v.text.size[r]! * 0.3)) * 4 + (x < from ? from - x : 0) * 0.1
-        if (d < nearest) {
-          nearest = d
-          best = place
-        }
-      }
-    })
-    return best && !best.section.startsWith('run:') ? { section: best.section, block: best.block } : undefined
+  /** What stands at a point of a page, as a click there means it. Points from the trim's top left. */
+  async placeAt(bookId: string, editionId: string, index: number, x: number, y: number): Promise<TextPlace | undefined> {
+    const place = placeAt(await chainOf(bookId, editionId).get('interior'), index, x, y)
+    return place && !place.section.startsWith('run:') ? place : undefined
   },
 
-  /** The box that a block's marks take on a page, points from the trim's top left; undefined where it does not stand there. */
-  async boxOn(bookId: string, editionId: string, index: number, section: string, block: string): Promise<{ x: number; y: number; width: number; height: number } | undefined> {
-    const page = (await chainOf(bookId, editionId).get('interior')).pages[index]
-    let [x0, y0, x1, y1] = [Infinity, Infinity, -Infinity, -Infinity]
-    if (page) visitPage(page, v => {
-      if ('item' in v) {
-        if (v.item.kind === 'image' && v.item.place?.section === section && v.item.place.block === block) [x0, y0, x1, y1] = [Math.min(x0, v.x + v.item.x), Math.min(y0, v.y + v.item.y), Math.max(x1, v.x + v.item.x + v.item.width), Math.max(y1, v.y + v.item.y + v.item.height)]
-        return
-      }
-      const t = v.text
-      for (let r = 0; r < t.count; r++) {
-        const place = t.places[t.place[r]!]!
-        const [from, to] = [t.start[r]!, t.start[r + 1]!]
-        if (place.section !== section || place.block !== block || from === to) continue
-        const base = v.y + t.baseline[r]!
-        ;[x0, y0, x1, y1] = [Math.min(x0, v.x + t.x[from]!), Math.min(y0, base - t.size[r]!), Math.max(x1, v.x + t.x[to - 1]! + t.size[r]! * 0.5), Math.max(y1, base + t.size[r]! * 0.25)]
-      }
-    })
-    return x1 > x0 ? { x: x0, y: y0, width: x1 - x0, height: y1 - y0 } : undefined
+  async boxOn(bookId: string, editionId: string, index: number, section: string, block: string): Promise<PageBox | undefined> {
+    return boxOn(await chainOf(bookId, editionId).get('interior'), index, section, block)
   },
 
-  /** The first page on which a block of a section stands. */
   async pageOf(bookId: string, editionId: string, section: string, block?: string): Promise<number | undefined> {
-    const interior = await chainOf(bookId, editionId).get('interior')
-    const from = interior.starts.get(section)
-    if (from === undefined || !block) return from
-    for (let i = from; i < interior.pages.length; i++) {
-      let found = false
-      visitPage(interior.pages[i]!, v => {
-        if ('text' in v && v.text.places.some(p => p.section === section && p.block === block)) found = true
-        else if ('item' in v && v.item.kind === 'image' && v.item.place?.block === block) found = true
-      })
-      // Layers may be shared by pages: only lines that stand on this page count, and those are its own layer's.
-      if (found) return i
-    }
-    return from
+    return pageOf(await chainOf(bookId, editionId).get('interior'), section, block)
+  },
+
+  /** Where a place of the text stands in the pages: the page, its label, and the word. */
+  async wordInPages(bookId: string, editionId: string, place: TextPlace): Promise<{ page: number; label: string; boxes: PageBox[] } | undefined> {
+    return plainlyLater(async () => {
+      const interior = await chainOf(bookId, editionId).get('interior')
+      const page = pageOf(interior, place.section, place.block, place.chars)
+      return page === undefined || !interior.pages[page] ? undefined : { page, label: interior.pages[page].label, boxes: wordAt(interior, page, place) }
+    })
   },
 
   async cover(bookId: string, editionId: string, outletId?: string): Promise<CoverView> {

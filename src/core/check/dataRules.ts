@@ -1,4 +1,4 @@
-import { authorLine, picturesIn } from '../book'
+import { authorLine, picturesIn, straightQuotes } from '../book'
 import { formatMoney } from '../trade'
 import type { Finding } from './finding'
 import type { Rule } from './pageRules'
@@ -59,3 +59,10 @@ export const described: Rule = s => {
 export const emptySections: Rule = s =>
   s.book.sections.filter(x => !x.made && x.role !== 'part' && x.doc.content.every(b => b.type === 'paragraph' && !b.content?.length))
     .map(x => ({ rule: 'empty section', severity: 'mend' as const, place: { kind: 'text' as const, section: x.id, block: x.doc.content[0]?.attrs.id ?? '' }, message: `${x.title ? `“${x.title}”` : 'A section'} has no text.`, remedy: 'Write it, or remove the section.' }))
+
+/** Quotes are the language's, not the typewriter's. */
+export const typedQuotes: Rule = s => {
+  const found = s.book.sections.filter(x => !x.made).map(x => ({ section: x.id, ...straightQuotes(x.doc) })).filter(x => x.count)
+  const count = found.reduce((n, x) => n + x.count, 0)
+  return count ? [{ rule: 'typed quotes', severity: 'remark', place: { kind: 'text', section: found[0]!.section, block: found[0]!.first ?? '' }, amount: String(count), message: `${count} ${count === 1 ? 'quote is' : 'quotes are'} as typed, not as printed.`, remedy: 'In the text, turn them into the language’s own.' }] : []
+}

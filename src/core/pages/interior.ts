@@ -10,7 +10,8 @@ import { endNoteItems, type EndNote, notesTitle } from './notes'
 import { textItems } from './textItems'
 import { type InteriorStyle, marginsOf } from './style'
 import { mayBeExcepted, type StyleChanges, withChanges } from './styleChanges'
-import { Typefaces } from './typefaces'
+import type { UnmetAt } from './paginate'
+import { type Lent, Typefaces } from './typefaces'
 
 /** The leaf that an interior is set on. Points. */
 export interface PageSpec {
@@ -33,6 +34,10 @@ export interface Interior {
   /** Index of each section's first page. */
   starts: Map<string, number>
   stats: SetStats
+  /** Wishes that could not be met, by index of the page. */
+  unmetAt: UnmetAt[]
+  /** What the text's face does not have and what is done instead. */
+  lent: Lent[]
   missing: { text: string; section: string; block: string }[]
   /** The text block's box on a recto: x, y, width, height. */
   block: { x: number; y: number; width: number; height: number }
@@ -133,8 +138,9 @@ export class Setter {
     while (pages.length < total) blank()
 
     const stats = mergeStats([...set.values()].map(s => s.stats))
+    const unmetAt = chosen.flatMap(s => set.get(s.id)!.unmetAt.map(u => ({ ...u, page: starts.get(s.id)! + u.page })))
     const missing = chosen.flatMap(s => set.get(s.id)!.missing.map(m => ({ ...m, section: s.id })))
-    return { pages, spec: { ...spec, inside }, style, starts, stats, missing, block: { x: inside, y: margins.head, width: measure, height: lines * style.text.leading }, outside: margins.outside }
+    return { pages, spec: { ...spec, inside }, style, starts, stats, unmetAt, lent: faces.lent(), missing, block: { x: inside, y: margins.head, width: measure, height: lines * style.text.leading }, outside: margins.outside }
   }
 
   private faces(style: InteriorStyle, language: string): Promise<Typefaces> {
@@ -184,7 +190,7 @@ export class Setter {
     }
     const layer = s.role === 'title-page' ? titlePage(book, s, full) : s.role === 'half-title' ? halfTitlePage(book, s, full) : s.role === 'copyright' ? copyrightPage(book, s, isbn, full) : undefined
     const empty = setSection({ ...s, doc: { type: 'doc', content: [] }, title: '', subtitle: undefined }, { title: '' }, { ...ctx, style: { ...ctx.style, openings: { ...ctx.style.openings, sink: 0 } } }, side)
-    return layer ? { pages: [{ layer, opens: true, filled: 0 }], stats: empty.stats, missing, endNotes: [] } : empty
+    return layer ? { pages: [{ layer, opens: true, filled: 0 }], stats: empty.stats, unmetAt: [], missing, endNotes: [] } : empty
   }
 
   /** Notes at the end of the book, under the names of their sections. */

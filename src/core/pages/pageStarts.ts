@@ -1,4 +1,5 @@
 import type { Interior } from './interior'
+import { counts } from './places'
 
 /** Where a printed page begins in the text: before the non-space character `chars` of a block. */
 export interface PageStart {
@@ -37,7 +38,7 @@ export function pageStarts(interior: Interior): PageStart[] {
         }
         const face = t.faces[t.face[i]!]!
         let n = 0
-        for (let g = t.start[i]!; g < t.start[i + 1]!; g++) for (const c of face.pairText(t.glyphs[g]!)) if (c !== ' ' && c !== '\u00ad' && c !== '\u00a0') n++
+        for (let g = t.start[i]!; g < t.start[i + 1]!; g++) for (const c of face.pairText(t.glyphs[g]!)) if (counts(c)) n++
         set.set(key, before + n)
       }
     }

@@ -50,6 +50,12 @@ export interface Unmet {
   hyphensAtRectoFoot: number
 }
 
+/** A wish that could not be met, and the page where it shows. */
+export interface UnmetAt {
+  wish: keyof Unmet
+  page: number
+}
+
 const FORBIDDEN = 1e9
 const UNEVEN = 1e6
 const SOLID_GAP = 8e1
@@ -103,7 +109,7 @@ interface Entry {
   led: boolean
 }
 
-export function paginate(items: FlowItem[], frame: PageFrame): { pages: CutPage[]; unmet: Unmet } {
+export function paginate(items: FlowItem[], frame: PageFrame): { pages: CutPage[]; unmet: Unmet; unmetAt: UnmetAt[] } {
   const isRecto = (page: number) => (page % 2 === 0) === (frame.first === 'recto')
   const noteRows = (h: number) => (h > 0 ? Math.ceil((h + frame.noteRule) / frame.leading - 1e-6) : 0)
   /** What a page's shortness may be: chosen on a verso, kept on its recto. An opening recto faces another chapter's end and is free. */
@@ -244,13 +250,18 @@ const leadLines = (item: FlowItem): number => item.lead?.lines ?? 0
 const leastFirst = (item: FlowItem): number => item.keepFirst ?? 2
 
 /** Walks the chain of states back into pages, and counts what was wished in vain. */
-function rebuild(items: FlowItem[], last: State, frame: PageFrame, isRecto: (page: number) => boolean, noteRows: (h: number) => number): { pages: CutPage[]; unmet: Unmet } {
+function rebuild(items: FlowItem[], last: State, frame: PageFrame, isRecto: (page: number) => boolean, noteRows: (h: number) => number): { pages: CutPage[]; unmet: Unmet; unmetAt: UnmetAt[] } {
   const chain: State[] = []
   for (let s: State | null = last; s?.prev; s = s.prev) chain.push(s)
   chain.reverse()
   const pages: CutPage[] = Array.from({ length: last.page + (last.fill > 0 ? 1 : 0) + last.leaves }, () => ({ placements: [], notes: [], short: 0, filled: 0 }))
   const unmet: Unmet = { widows: 0, strandedHeads: 0, unevenSpreads: 0, shortLastPage: 0, hyphensAtRectoFoot: 0 }
   const blameless = new Uint8Array(pages.length)
+  const unmetAt: UnmetAt[] = []
+  const count = (wish: keyof Unmet, page: number): void => {
+    unmet[wish]++
+    unmetAt.push({ wish, page })
+  }
   chain.forEach((s, i) => {
     const item = items[i]!
     if (item.leaf) {
@@ -264,20 +275,20 @@ function rebuild(items: FlowItem[], last: State, frame: PageFrame, isRecto: (pag
       page.short = g.short
       page.filled = g.row + g.to - g.from
       for (const n of variant.notes ?? []) if (n.line >= g.from && n.line < g.to) page.notes.push(n.note)
-      if (item.breakable && g.to < variant.lines && ((g.to < leastFirst(item) && variant.lines > 1) || variant.lines - g.to < 2)) unmet.widows++
-      if (g.to < variant.lines && isRecto(g.page) && variant.hyphens?.[g.to - 1]) unmet.hyphensAtRectoFoot++
+      if (item.breakable && g.to < variant.lines && ((g.to < leastFirst(item) && variant.lines > 1) || variant.lines - g.to < 2)) count('widows', g.page)
+      if (g.to < variant.lines && isRecto(g.page) && variant.hyphens?.[g.to - 1]) count('hyphensAtRectoFoot', g.page)
     }
     const first = s.segments[0]!
     const before = s.prev
-    if (before?.keep && before.page !== first.page) unmet.strandedHeads++
+    if (before?.keep && before.page !== first.page) count('strandedHeads', before.page)
     if (before && first.page > before.page && (first.row === 0 || first.led) && (item.solid || item.breakBefore)) blameless[before.page] = 1
   })
   for (let p = 0; p < last.page; p++) {
     const page = pages[p]!
     if (page.leaf !== undefined) continue
     const height = page.notes.reduce((h, n) => h + n.height, 0)
-    if (!blameless[p] && !page.notes.length && frame.lines - page.short - noteRows(height) - page.filled > 0) unmet.unevenSpreads++
+    if (!blameless[p] && !page.notes.length && frame.lines - page.short - noteRows(height) - page.filled > 0) count('unevenSpreads', p)
   }
-  if (last.page > 0 && last.fill > 0 && last.fill < LEAST_LAST) unmet.shortLastPage++
-  return { pages, unmet }
+  if (last.page > 0 && last.fill > 0 && last.fill < LEAST_LAST) count('shortLastPage', last.page)
+  return { pages, unmet, unmetAt }
 }

@@ -7,7 +7,7 @@ import type { FlowItem } from './flow'
 import { opening } from './opening'
 import { endNoteItems, type EndNote, notesTitle } from './notes'
 import { textItems } from './textItems'
-import { type CutPage, type PageFrame, paginate, type Unmet } from './paginate'
+import { type CutPage, type PageFrame, paginate, type Unmet, type UnmetAt } from './paginate'
 
 /** A page of a section without head and folio; the layer's origin is the text block's top left. */
 export interface ContentPage {
@@ -36,6 +36,8 @@ export interface SetStats {
 export interface SetSection {
   pages: ContentPage[]
   stats: SetStats
+  /** Wishes that could not be met, by page of the section. */
+  unmetAt: UnmetAt[]
   missing: { text: string; block: string }[]
   /** Notes that wait for the end of the book. */
   endNotes: EndNote[]
@@ -55,9 +57,9 @@ export function setSection(section: Section, label: SectionLabel, ctx: Omit<Bloc
   const noted = (flow: FlowItem[]): FlowItem[] => (at === 'chapter' && kept?.length ? [...flow, ...textItems([{ type: 'text', text: notesTitle(ctx.faces.language) }], full, { base: ctx.bases.heads[1]!, left: 0, right: 0, indent: 0, align: ctx.style.headings.align, hyphenate: false }, { section: section.id, block: '' }, { next: () => '' }, { before: 2, after: 0, keepNext: true, breakable: false }), ...endNoteItems(kept, full)] : flow)
   flow = noted(flow)
   const endNotes = at === 'book' ? (kept ?? []) : []
-  if (!flow.length) return { pages: [], stats: emptyStats(), missing, endNotes }
+  if (!flow.length) return { pages: [], stats: emptyStats(), unmetAt: [], missing, endNotes }
   const frame: PageFrame = { lines: ctx.lines, leading: ctx.style.text.leading, noteRule: NOTE_RULE, first }
-  let { pages, unmet } = paginate(flow, frame)
+  let { pages, unmet, unmetAt } = paginate(flow, frame)
   // A chapter whose pages do not level, or whose last has too few lines, is tried again with spreads a line long, then with every length that its paragraphs can take: that costs, and is rare.
   const further = [() => flow, () => (items ? undefined : (missing.length = lackedByOpening, noted(made({ ...full, everyLength: true }))))]
   for (const [i, other] of further.entries()) {
@@ -67,13 +69,13 @@ export function setSection(section: Section, label: SectionLabel, ctx: Omit<Bloc
     const again = paginate(tried, { ...frame, mayBeLong: roomBelow(ctx), beam: i ? 160 : 64 })
     if (worth(again.unmet) < worth(unmet)) {
       flow = tried
-      ;({ pages, unmet } = again)
+      ;({ pages, unmet, unmetAt } = again)
     }
   }
   const stats: SetStats = { ...emptyStats(), unmet }
   const out = new LayerBuilder(96, 3072)
   const side = (i: number): 'recto' | 'verso' => ((i % 2 === 0) === (first === 'recto') ? 'recto' : 'verso')
-  return { pages: pages.map((p, i) => draw(out, p, flow, full, stats, i === 0, side(i))), stats, missing, endNotes }
+  return { pages: pages.map((p, i) => draw(out, p, flow, full, stats, i === 0, side(i))), stats, unmetAt, missing, endNotes }
 }
 
 /** How much is unmet, in the order of the wishes. */

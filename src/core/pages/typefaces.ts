@@ -1,6 +1,6 @@
 import type { MarkJson } from '../book'
-import { BLACK, type Colour } from '../marks'
-import { type Face, type FontShelf, type Hyphenator, loadHyphenator, TextStyle } from '../type'
+import { BLACK, type Colour, pathBox } from '../marks'
+import { type Face, type FontShelf, type Hyphenator, loadHyphenator, shapeIn, TextStyle } from '../type'
 import type { InteriorStyle } from './style'
 
 /** Asked where a style's own family lacks a character. */
@@ -27,8 +27,24 @@ export const markBits = (marks: MarkJson[] | undefined): number => {
   return b
 }
 
+/** Something that a face does not have, and what stands in for it. */
+export interface Lent {
+  what: 'small capitals' | 'old-style figures' | 'lining figures' | 'italic' | 'bold' | 'bold italic'
+  /** In which cut; absent where the whole family lacks it. */
+  cut?: 'regular' | 'italic' | 'bold' | 'bold-italic'
+}
+
 /** Height of lent small capitals, as part of the capitals'. */
 const LENT_CAPITALS = 0.8
+
+/** The figures that a face draws when it is asked for none in particular: old-style ones stand lower than capitals, or below the line. */
+function ownFigures(face: Face): 'old-style' | 'lining' {
+  const height = (text: string): number => {
+    const shaped = shapeIn(face, text, [], 'en')
+    return pathBox(face.outline(face.pairGlyph(shaped.pairs[0]!)))[3] / face.unitsPerEm
+  }
+  return height('1') < face.metrics.capHeight * 0.85 ? 'old-style' : 'lining'
+}
 
 /** All ways of setting characters that a style needs, resolved once and kept with their shaped words. */
 export class Typefaces {
@@ -56,6 +72,23 @@ export class Typefaces {
 
   get regular(): Face {
     return this.faces.regular
+  }
+
+  /** What the family lacks for this style, so that something else stands in for it. */
+  lent(): Lent[] {
+    const out: Lent[] = []
+    const { regular, italic, bold, 'bold-italic': both } = this.faces
+    if (italic === regular) out.push({ what: 'italic' })
+    if (bold === regular) out.push({ what: 'bold' })
+    else if (both === bold || both === italic) out.push({ what: 'bold italic' })
+    const figures = this.style.text.oldStyleFigures ? 'onum' : 'lnum'
+    for (const [tag, what] of [['smcp', 'small capitals'], [figures, figures === 'onum' ? 'old-style figures' : 'lining figures']] as const) {
+      const cuts = [...new Set(Object.values(this.faces))]
+      const without = cuts.filter(f => !f.features.has(tag) && !(tag === 'onum' ? ownFigures(f) === 'old-style' : tag === 'lnum' && ownFigures(f) === 'lining'))
+      if (without.length === cuts.length) out.push({ what })
+      else for (const f of without) out.push({ what, cut: f.key.split('/').pop() as NonNullable<Lent['cut']> })
+    }
+    return out
   }
 
   /** The resolved style for a base with marks upon it. */

@@ -195,6 +195,6 @@ function widthBefore(f: Frag, at: number): number {
 }
 
 /** Optical margins: the part of a sign's width that may stand outside the measure. */
-const hangsLeft: Record<string, number> = { '“': 0.5, '‘': 0.6, '"': 0.5, "'": 0.6, '(': 0.1, '—': 0.15, '–': 0.2, A: 0.05, T: 0.05, V: 0.05, W: 0.05, Y: 0.05 }
-const hangsRight: Record<string, number> = { '.': 0.7, ',': 0.7, '-': 0.6, '\u00ad': 0.6, '‐': 0.6, ';': 0.4, ':': 0.4, '”': 0.5, '’': 0.6, '"': 0.5, "'": 0.6, '!': 0.15, '?': 0.15, ')': 0.1, '—': 0.2, '–': 0.3, r: 0.04, y: 0.04, v: 0.04, w: 0.04 }
+const hangsLeft: Record<string, number> = { '“': 0.5, '‘': 0.6, '„': 0.5, '‚': 0.6, '«': 0.35, '‹': 0.45, '”': 0.5, '’': 0.6, '"': 0.5, "'": 0.6, '(': 0.1, '—': 0.15, '–': 0.2, A: 0.05, T: 0.05, V: 0.05, W: 0.05, Y: 0.05 }
+const hangsRight: Record<string, number> = { '.': 0.7, ',': 0.7, '-': 0.6, '\u00ad': 0.6, '‐': 0.6, ';': 0.4, ':': 0.4, '”': 0.5, '’': 0.6, '“': 0.5, '‘': 0.6, '»': 0.35, '›': 0.45, '"': 0.5, "'": 0.6, '!': 0.15, '?': 0.15, ')': 0.1, '—': 0.2, '–': 0.3, r: 0.04, y: 0.04, v: 0.04, w: 0.04 }
 const hang = (ch: string, table: Record<string, number>): number => table[ch] ?? 0

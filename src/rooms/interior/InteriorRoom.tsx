@@ -3,6 +3,7 @@ import { App, Checkbox, Popover } from 'antd'
 import { useRouter, useSearchParams } from 'next/navigation'
 import { useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react'
 import { readStyle, styleById } from '@/core/pages'
+import { shippedFamilies } from '@/core/type'
 import type { Asset, Edition, StyleDocument } from '@/core/book'
 import { setInStyle } from '@/data/styles'
 import { formatTrim, inUnit } from '@/core/trade'
@@ -21,6 +22,7 @@ import { Fit } from './Fit'
 import { type Overlay, overlays, PageViews } from './PageViews'
 import { notes, valueNames } from './notes'
 import { StyleShelf } from './StyleShelf'
+import { Wishes } from './Wishes'
 import { PageCanvas } from '@/parts/PageCanvas'
 import { spreadOf, Strip } from './Strip'
 import { changeStyle } from './changeStyle'
@@ -31,7 +33,10 @@ const zooms = [{ words: 'whole spread', value: 0 }, { words: '100 %', value: 96 
 /** The interior: the open spread true to the press, the style as notes in its margins, all spreads below. */
 export function InteriorRoom({ bookId }: { bookId: string }) {
   const view = useOpenBook(bookId, true, 'print')
-  const asked = useSearchParams().get('page')
+  const params = useSearchParams()
+  const asked = params.get('page')
+  // A place of the text that was asked for: its page is shown, its word marked.
+  const [section, block, chars] = [params.get('section'), params.get('block'), Number(params.get('chars')) || 0]
   const router = useRouter()
   const { message } = App.useApp()
   const { book, edition, leaves, figures, was, version } = view
@@ -39,6 +44,7 @@ export function InteriorRoom({ bookId }: { bookId: string }) {
   const [shown, setShown] = useState<ReadonlySet<Overlay>>(new Set())
   const [layout, setLayout] = useState<'spread' | 'single' | 'all'>('spread')
   const [found, setFound] = useState<{ matches: Match[]; at: number }>({ matches: [], at: 0 })
+  const [mark, setMark] = useState<Match>()
   const [zoom, setZoom] = useState(0)
   const [choosing, setChoosing] = useState(false)
   const [other, setOther] = useState<{ style: string | StyleDocument; name: string }>()
@@ -48,6 +54,17 @@ export function InteriorRoom({ bookId }: { bookId: string }) {
   const last = leaves ? (layout === 'single' ? leaves.pages.length - 1 : spreadOf(leaves.pages.length - 1)) : -1
   const left = Math.min(chosen ?? (asked && /^\d+$/.test(asked) ? spreadOf(Number(asked)) : first), last)
   const go = useCallback((to: number) => setChosen(Math.max(-1, Math.min(last, to))), [last])
+
+  useEffect(() => {
+    if (!leaves || !edition || !section || !block) return
+    let gone = false
+    void press().wordInPages(bookId, edition.id, { section, block, chars }).then(found => {
+      if (gone || !found) return
+      setChosen(c => c ?? spreadOf(found.page))
+      setMark(found)
+    }, () => undefined)
+    return () => void (gone = true)
+  }, [leaves, edition?.id, bookId, section, block, chars])
 
   useEffect(() => {
     const onKey = (e: KeyboardEvent): void => {
@@ -73,7 +90,7 @@ export function InteriorRoom({ bookId }: { bookId: string }) {
     if (!edition) return
     void press().placeAt(bookId, edition.id, page, x, y).then(place => {
       const made = place && book?.sections.find(s => s.id === place.section)?.made
-      if (place && !book?.plan) router.push(made ? `/book/${encodeURIComponent(bookId)}/plan` : `/book/${encodeURIComponent(bookId)}/text?section=${encodeURIComponent(place.section)}&block=${encodeURIComponent(place.block)}`)
+      if (place && !book?.plan) router.push(made ? `/book/${encodeURIComponent(bookId)}/plan` : `/book/${encodeURIComponent(bookId)}/text?section=${encodeURIComponent(place.section)}&block=${encodeURIComponent(place.block)}&chars=${place.chars}`)
     })
   }
   const own = Object.keys(edition?.styleChanges ?? {}).length
@@ -88,7 +105,7 @@ export function InteriorRoom({ bookId }: { bookId: string }) {
               <button type="button" className="stylename" onClick={() => setChoosing(true)}>{base.name}</button>{own ? `, with ${own === 1 ? 'one change' : `${own} changes`} of your own` : ''} · {formatTrim(edition.trim ?? '')} · pages {(layout === 'single' ? [Math.max(0, left)] : [left, left + 1]).filter(p => leaves.pages[p]).map(p => leaves.pages[p]!.label).join('–')} of {leaves.pages.length}
               {view.trouble && <span className="trouble" role="alert"> {view.trouble}</span>}
             </p>
-            {other ? <Compare bookId={bookId} editionId={edition.id} leaves={leaves} figures={figures} version={version} left={left} name={own ? `${base.name}, changed` : base.name} other={other} onLeave={() => setOther(undefined)} onTake={() => void setInStyle(bookId, edition.id, typeof other.style === 'string' ? { id: other.style, name: other.name } : other.style, typeof other.style === 'string' ? undefined : other.style).then(() => setOther(undefined), (e: Error) => message.error(e.message))} /> : layout === 'all' ? <Strip overview bookId={bookId} editionId={edition.id} leaves={leaves} version={version} left={spreadOf(Math.max(0, left))} onChoose={l => { setChosen(l); setLayout('spread') }} /> : <Specimen key={edition.id} bookId={bookId} editionId={edition.id} leaves={leaves} version={version} left={left} shown={shown} single={layout === 'single'} found={found} edition={edition} assets={book?.assets ?? []} hasText={!book?.plan} zoom={zoom} onChange={change} onPlace={open} />}
+            {other ? <Compare bookId={bookId} editionId={edition.id} leaves={leaves} figures={figures} version={version} left={left} name={own ? `${base.name}, changed` : base.name} other={other} onLeave={() => setOther(undefined)} onTake={() => void setInStyle(bookId, edition.id, typeof other.style === 'string' ? { id: other.style, name: other.name } : other.style, typeof other.style === 'string' ? undefined : other.style).then(() => setOther(undefined), (e: Error) => message.error(e.message))} /> : layout === 'all' ? <Strip overview bookId={bookId} editionId={edition.id} leaves={leaves} version={version} left={spreadOf(Math.max(0, left))} onChoose={l => { setChosen(l); setLayout('spread') }} /> : <Specimen key={edition.id} bookId={bookId} editionId={edition.id} leaves={leaves} version={version} left={left} shown={shown} single={layout === 'single'} found={found.matches.length || !mark ? found.matches : [mark]} edition={edition} assets={book?.assets ?? []} hasText={!book?.plan} zoom={zoom} onChange={change} onPlace={open} onGo={p => setChosen(layout === 'single' ? p : spreadOf(p))} />}
             <div className="views">
               <button type="button" onClick={() => setChoosing(true)}>styles …</button>
               {figures?.pages !== undefined && !book?.plan && <Fit bookId={bookId} editionId={edition.id} pages={figures.pages} />}
@@ -111,7 +128,7 @@ export function InteriorRoom({ bookId }: { bookId: string }) {
   )
 }
 
-function Specimen({ bookId, editionId, assets, leaves, version, left, shown, single, found, edition, hasText, zoom, onChange, onPlace }: { edition: Edition; assets: Asset[]; hasText: boolean; bookId: string; editionId: string; leaves: Leaves; version: number; left: number; shown: ReadonlySet<Overlay>; single: boolean; found: { matches: Match[]; at: number }; zoom: number; onChange: (path: string, value: number | boolean | string) => void; onPlace: (page: number, x: number, y: number) => void }) {
+function Specimen({ bookId, editionId, assets, leaves, version, left, shown, single, found, edition, hasText, zoom, onChange, onPlace, onGo }: { edition: Edition; assets: Asset[]; hasText: boolean; bookId: string; editionId: string; leaves: Leaves; version: number; left: number; shown: ReadonlySet<Overlay>; single: boolean; found: Match[]; zoom: number; onChange: (path: string, value: number | boolean | string) => void; onPlace: (page: number, x: number, y: number) => void; onGo: (page: number) => void }) {
   const stage = useRef<HTMLDivElement>(null)
   const [room, setRoom] = useState({ width: 0, height: 0 })
   const [lines, setLines] = useState<string[]>([])
@@ -154,13 +171,15 @@ function Specimen({ bookId, editionId, assets, leaves, version, left, shown, sin
               <div key={p - left} className={leaves.pages[p] ? 'page' : 'page none'} style={{ width: px(leaves.width), height: px(leaves.height) }} title={leaves.pages[p] && !leaves.pages[p].blank ? 'A click opens the text here' : undefined} onClick={e => { const box = e.currentTarget.getBoundingClientRect(); onPlace(p, (e.clientX - box.left) / scale, (e.clientY - box.top) / scale) }}>
                 {leaves.pages[p] && <PageCanvas bookId={bookId} editionId={editionId} index={p} version={version} width={leaves.width} height={leaves.height} scale={scale} label={`Page ${leaves.pages[p].label}${leaves.pages[p].blank ? ', blank' : ''}`} />}
                 {leaves.pages[p]?.section && hasText && <Exception bookId={bookId} edition={edition} section={leaves.pages[p].section} title={leaves.pages[p].opens ?? ''} style={leaves.style} />}
-                {leaves.pages[p] && (shown.size > 0 || found.matches.length > 0) && <PageViews bookId={bookId} editionId={editionId} leaves={leaves} version={version} page={p} scale={scale} shown={shown} found={found.matches.flatMap(m => (m.page === p ? m.boxes : []))} />}
+                {leaves.pages[p] && (shown.size > 0 || found.length > 0) && <PageViews bookId={bookId} editionId={editionId} leaves={leaves} version={version} page={p} scale={scale} shown={shown} found={found.flatMap(m => (m.page === p ? m.boxes : []))} />}
               </div>
             ))}
           </div>
         )}
       </div>
-      <div className="margin">{notes.filter(n => n.side === 'right').map(n => <MarginNote key={n.id} note={n} style={leaves.style} bookId={bookId} assets={assets} onChange={onChange} />)}</div>
+      <div className="margin">{notes.filter(n => n.side === 'right').map(n => <MarginNote key={n.id} note={n} style={leaves.style} bookId={bookId} assets={assets} onChange={onChange} />)}
+        {hasText && <Wishes leaves={leaves} family={shippedFamilies[leaves.style.text.family]?.name ?? leaves.style.text.family} onGo={onGo} />}
+      </div>
       <svg className="hairlines" aria-hidden><marker id="hairline-end" markerWidth="6" markerHeight="6" refX="3" refY="3"><circle cx="3" cy="3" r="2.4" /></marker>{lines.map(d => <path key={d} d={d} />)}</svg>
     </div>
   )

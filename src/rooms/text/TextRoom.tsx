@@ -10,9 +10,12 @@ import { bringInPicture, pictureTypes } from '@/data/pictures'
 import { BookTop, NoBook } from '@/parts/BookTop'
 import { Sill, sillOf } from '@/parts/Sill'
 import { useOpenBook } from '@/parts/useOpenBook'
-import { blockAt, goToBlock, insertPicture, insertSign } from './commands'
+import { blockAt, insertPicture, insertSign } from './commands'
 import { OpeningPicture } from './OpeningPicture'
+import { InPages } from './InPages'
+import { goToPlace } from './places'
 import { SectionList } from './SectionList'
+import { TypedQuotes } from './TypedQuotes'
 import { Toolbar } from './Toolbar'
 import { useSectionEditor } from './useSectionEditor'
 import './text.css'
@@ -26,6 +29,7 @@ export function TextRoom({ bookId }: { bookId: string }) {
   const params = useSearchParams()
   const asked = params.get('section')
   const block = params.get('block')
+  const chars = Number(params.get('chars')) || 0
   const [chosen, setChosen] = useState<string>()
   const [turn, setTurn] = useState(0)
   const picker = useRef<HTMLInputElement>(null)
@@ -38,16 +42,22 @@ export function TextRoom({ bookId }: { bookId: string }) {
     if (!book) return undefined
     return book.sections.find(s => s.id === (chosen ?? asked)) ?? book.sections.find(s => s.part === 'body' && !s.made) ?? book.sections.find(s => !s.made)
   }, [book, chosen, asked])
-  const { editor, saving, flush } = useSectionEditor(bookId, section, revs?.get(section?.id ?? '') ?? 0, readOnly, () => setTurn(t => t + 1))
+  const { editor, saving, flush } = useSectionEditor(bookId, section, book?.data.language ?? 'en', revs?.get(section?.id ?? '') ?? 0, readOnly, () => setTurn(t => t + 1))
 
   // A place asked for in the address is gone to once.
   const went = useRef('')
+  const [going, setGoing] = useState<{ section: string; block: string }>()
   useEffect(() => {
-    const key = `${asked}/${block}`
+    if (!going || !editor || section?.id !== going.section) return
+    requestAnimationFrame(() => !editor.isDestroyed && goToPlace(editor, { block: going.block, chars: 0 }))
+    setGoing(undefined)
+  }, [going, editor, section?.id])
+  useEffect(() => {
+    const key = `${asked}/${block}/${chars}`
     if (!editor || !block || section?.id !== asked || went.current === key) return
     went.current = key
-    requestAnimationFrame(() => !editor.isDestroyed && goToBlock(editor, block))
-  }, [editor, block, asked, section?.id])
+    requestAnimationFrame(() => !editor.isDestroyed && goToPlace(editor, { block, chars }))
+  }, [editor, block, chars, asked, section?.id])
 
   useEffect(() => {
     const onKey = (e: KeyboardEvent): void => {
@@ -136,6 +146,7 @@ export function TextRoom({ bookId }: { bookId: string }) {
                     <dt>Of the book</dt><dd>{whole ? `${((words / whole) * 100).toFixed(1)} %` : '–'}</dd>
                     <dt>Whole book</dt><dd>{whole.toLocaleString('en')}</dd>
                   </dl>
+                  {editor && !section.made && view.figures?.pages !== undefined && <InPages bookId={bookId} editionId={view.edition!.id} editor={editor} section={section.id} turn={turn} version={view.version} onLeave={flush} />}
                   <label className="role" htmlFor="section-role">It is</label>
                   <Select id="section-role" size="small" value={section.role} disabled={readOnly} options={roleOptions} onChange={r => operate(`“${name}” is ${roles[r].name.toLowerCase()}`, b => setRole(b, section.id, r))} style={{ width: '100%' }} popupMatchSelectWidth={190} />
                   {roles[section.role].numbered && <Checkbox checked={section.numbered} disabled={readOnly} onChange={e => change(e.target.checked ? `Number “${name}”` : `“${name}” without number`, { numbered: e.target.checked })}>numbered</Checkbox>}
@@ -145,6 +156,7 @@ export function TextRoom({ bookId }: { bookId: string }) {
                     <Button size="small" disabled={readOnly || !joinable(book, section)} onClick={() => operate(`Join “${name}” to the one before`, b => joinSections(b, section.id))}>Join to the section before</Button>
                     <Button size="small" type="text" disabled={readOnly} onClick={remove}>Remove it</Button>
                   </div>
+                  {book && <TypedQuotes book={book} readOnly={readOnly} onTurn={operation => operate('Turn typed quotes', operation)} onGo={place => { setChosen(place.section); setGoing(place) }} />}
                   {!!section.evidence?.length && <><h2>Why it is a section</h2><ul className="evidence">{section.evidence.map(e => <li key={e}>{e}</li>)}</ul></>}
                 </>
               )}

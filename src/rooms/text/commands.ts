@@ -118,22 +118,6 @@ export function setLink(editor: Editor, address: string): void {
   else editor.chain().focus().unsetMark('link').run()
 }
 
-/** The block whose place is given stands in view with the cursor in it. */
-export function goToBlock(editor: Editor, block: string): boolean {
-  let found = -1
-  editor.state.doc.descendants((n, pos) => {
-    if (found < 0 && n.attrs.id === block) found = pos
-    return found < 0
-  })
-  if (found < 0) return false
-  const tr = editor.state.tr
-  editor.view.dispatch(tr.setSelection(TextSelection.near(tr.doc.resolve(Math.min(found + 1, tr.doc.content.size)))).setMeta('addToHistory', false))
-  const dom = editor.view.nodeDOM(found)
-  if (dom instanceof HTMLElement) dom.scrollIntoView({ block: 'center' })
-  editor.view.focus()
-  return true
-}
-
 /** The id of the top block at the cursor, where a section would be split. */
 export function blockAt(editor: Editor): string | undefined {
   const { $from } = editor.state.selection

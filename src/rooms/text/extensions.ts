@@ -3,7 +3,7 @@ import { baseKeymap, chainCommands, exitCode, joinBackward, liftEmptyBlock, setB
 import { keymap } from '@tiptap/pm/keymap'
 import { Plugin, PluginKey, TextSelection } from '@tiptap/pm/state'
 import { liftListItem, sinkListItem, splitListItem } from '@tiptap/pm/schema-list'
-import { marks, nodes } from '@/core/book'
+import { marks, nodes, quoteBetween, quotesOf } from '@/core/book'
 import { pictureView, signView } from './pictureView'
 
 /** The editor's nodes and marks, made from the core's own schema: there is one schema of text, and the core owns it. */
@@ -126,18 +126,31 @@ const Keys = Extension.create({
   },
 })
 
-/** Typographic signs as one types; each can be taken back by undo. */
-const Typography = Extension.create({
+/** Typographic signs as one types, quotes by the book's language; each can be taken back by undo. */
+const typography = (language: string) => Extension.create({
   name: 'typography',
   addInputRules() {
     const swap = (find: RegExp, replace: string) => textInputRule({ find, replace })
     const block = (find: RegExp, type: string, attrs: Record<string, unknown> = {}) =>
       new InputRule({ find, handler: ({ state, range }) => void state.tr.delete(range.from, range.to).setBlockType(range.from, range.from, state.schema.nodes[type]!, attrs) })
     return [
-      swap(/(?:^|[\s([{—–‘“])(")$/u, '“'), swap(/"$/u, '”'), swap(/(?:^|[\s([{—–“])(')$/u, '‘'), swap(/'$/u, '’'), swap(/--$/u, '—'), swap(/\.\.\.$/u, '…'),
+      new InputRule({
+        find: /["']$/,
+        handler: ({ state, range, match }) => {
+          const { $from } = state.selection
+          const before = $from.parent.textBetween(0, $from.parentOffset, undefined, '\ufffc')
+          const { single } = quotesOf(language)
+          const open = before.lastIndexOf(single[0]) > before.lastIndexOf(single[1])
+          // What is typed next is not known: a quote at the start of a word opens.
+          const { sign } = quoteBetween(match[0] as '"' | "'", before, 'x', language, open)
+          const ends = !/(?:^|[\s([{—–\-/])$/u.test(before) && match[0] === "'" && open
+          state.tr.insertText(ends ? single[1] : sign, range.from, range.to)
+        },
+      }),
+      swap(/--$/u, '—'), swap(/\.\.\.$/u, '…'),
       block(/^# $/, 'heading', { level: 1 }), block(/^## $/, 'heading', { level: 2 }), block(/^### $/, 'heading', { level: 3 }),
     ]
   },
 })
 
-export const textExtensions = [...coreNodes, ...coreMarks, BlockIds, Typography, Keys]
+export const textExtensions = (language: string) => [...coreNodes, ...coreMarks, BlockIds, typography(language), Keys]

@@ -17,7 +17,7 @@ const LATEST = 800
  * An editor on one section. Its own steps are collected and committed with their inverses; what comes from elsewhere (undo,
  * another window) is taken over where it differs. The editor keeps no history: undo is the book's.
  */
-export function useSectionEditor(bookId: string, section: Section | undefined, rev: number, readOnly: boolean, onUpdate: (editor: Editor) => void): { editor: Editor | undefined; saving: Saving; flush: () => Promise<void> } {
+export function useSectionEditor(bookId: string, section: Section | undefined, language: string, rev: number, readOnly: boolean, onUpdate: (editor: Editor) => void): { editor: Editor | undefined; saving: Saving; flush: () => Promise<void> } {
   const [editor, setEditor] = useState<Editor>()
   const [saving, setSaving] = useState<Saving>('saved')
   const pending = useRef<{ forward: unknown[]; inverse: unknown[]; since: number }>({ forward: [], inverse: [], since: 0 })
@@ -54,8 +54,8 @@ export function useSectionEditor(bookId: string, section: Section | undefined, r
       },
     })
     const e = new Editor({
-      extensions: textExtensions, content: section.doc as never, editable: !readOnly, enableCoreExtensions: { delete: false } as never,
-      editorProps: { attributes: { 'aria-label': 'Text of the section', role: 'textbox', 'aria-multiline': 'true', spellcheck: 'true', lang: 'en' } },
+      extensions: textExtensions(language), content: section.doc as never, editable: !readOnly, enableCoreExtensions: { delete: false } as never,
+      editorProps: { attributes: { 'aria-label': 'Text of the section', role: 'textbox', 'aria-multiline': 'true', spellcheck: 'true', lang: language } },
       onTransaction: ({ editor: x }) => update.current(x),
     })
     e.registerPlugin(collect)
