@@ -9,7 +9,7 @@ import { DATE, loadedSubsetter, pdf, pictureSource } from './pdfPorts'
 import { tell } from './telling'
 
 /** What an interior may be saved as, beside the package that goes to an outlet. */
-export type InteriorFileKind = 'press' | 'X-4' | 'X-1a' | 'proof' | 'mail'
+export type InteriorFileKind = 'press' | 'X-4' | 'X-1a' | 'proof' | 'mail' | 'tagged'
 
 /** Pixels an inch that pictures keep: what presses ask for, and what a screen needs. */
 const PRESS_PPI = 300
@@ -43,11 +43,11 @@ export async function interiorFile(bookId: string, editionId: string, kind: Inte
     const set = pages
     pages = proofPages(set, p => `Proof, not for press · ${data.title} · ${trim} · page ${p.label}`, style)
   }
-  const { pdfBytes } = await pdf()
+  const { pdfBytes, tagSource } = await pdf()
   const bytes = await pdfBytes(pages, {
     title: data.title, author: authorLine(data), language: data.language, date: DATE, grey: edition.ink !== 'colour', ppi: kind === 'mail' ? MAIL_PPI : PRESS_PPI,
-    ...(kind === 'X-1a' || kind === 'X-4' ? { preparedFor: kind } : {}), ...(outline ? { outline, sectionPages: interior.starts } : {}),
+    ...(kind === 'X-1a' || kind === 'X-4' ? { preparedFor: kind } : {}), ...(kind === 'tagged' ? { tags: tagSource(b.text.sections) } : {}), ...(outline ? { outline, sectionPages: interior.starts } : {}),
   }, await loadedSubsetter(), pictureSource(b), tell)
   const slug = data.title.toLowerCase().normalize('NFD').replace(/[^a-z0-9]+/g, '-').replace(/^-|-$/g, '') || 'book'
-  return { name: `${slug}${part}${{ press: '-interior', 'X-4': '-interior-x4', 'X-1a': '-interior-x1a', proof: '-proof', mail: '-small' }[kind]}.pdf`, bytes }
+  return { name: `${slug}${part}${{ press: '-interior', 'X-4': '-interior-x4', 'X-1a': '-interior-x1a', proof: '-proof', mail: '-small', tagged: '-tagged' }[kind]}.pdf`, bytes }
 }

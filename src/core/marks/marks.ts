@@ -66,6 +66,10 @@ export interface MarkPlace {
   again?: boolean
   /** The section that a reader of the file goes to from here. */
   to?: string
+  /** An address in the web that a reader of the file goes to from here. */
+  href?: string
+  /** A mark that setting puts before the text of its block, as a list's: no part of the text. */
+  label?: boolean
 }
 
 export interface PathMark {

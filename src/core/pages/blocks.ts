@@ -161,7 +161,7 @@ function withMark(item: FlowItem, mark: string, style: TextStyle, right: number,
       if (from === 0) {
         const f = style.frag(mark)
         const y = row * leading + baselineIn(leading)
-        const end = setFrag(out, f, 1, right - f.width, y, { section: place.section, block: '' })
+        const end = setFrag(out, f, 1, right - f.width, y, { ...place, label: true })
         // A space, so that mark and text extract as two words.
         out.glyph(style.spacePair, end)
       }

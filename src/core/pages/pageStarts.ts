@@ -23,6 +23,7 @@ export function pageStarts(interior: Interior): PageStart[] {
       if (!t) continue
       for (let i = 0; i < t.count; i++) {
         const place = t.places[t.place[i]!]!
+        if (place.label) continue
         if (!place.block) {
           if (place.section && !found && page.layers[0]!.layer === layer) {
             out.push({ label: page.label, section: place.section, block: '', chars: 0 })

@@ -25,7 +25,7 @@ function eachGlyph(page: PageMarks, visit: (g: { place: MarkPlace; text: string;
     const t = v.text
     for (let r = 0; r < t.count; r++) {
       const place = t.places[t.place[r]!]!
-      if (!place.section || place.again) continue
+      if (!place.section || place.again || place.label) continue
       const face = t.faces[t.face[r]!]!
       const unit = (t.size[r]! * t.stretch[r]!) / face.unitsPerEm
       for (let g = t.start[r]!; g < t.start[r + 1]!; g++) {

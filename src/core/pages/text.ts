@@ -1,7 +1,7 @@
 import type { InlineJson } from '../book'
 import { addSign } from './pictures'
 import type { MarkPlace } from '../marks'
-import { type BreakRules, type Paragraph, ParagraphBuilder } from '../type'
+import { type BreakRules, type Paragraph, ParagraphBuilder, type TextStyle } from '../type'
 import type { BlockContext } from './context'
 import { markBits, type TextBase } from './typefaces'
 
@@ -55,6 +55,8 @@ export function buildText(content: InlineJson[] | undefined, ctx: BlockContext, 
   for (const n of content ?? []) {
     if (n.type === 'text') {
       const bits = markBits(n.marks)
+      const href = n.marks?.find(m => m.type === 'link')?.attrs.href
+      const faceOf = (of: TextBase): TextStyle => (href ? ctx.faces.linked(of, bits, href) : ctx.faces.of(of, bits))
       let rest = n.text
       if (left > 0 && (bits === 0 || lead?.exact)) {
         const words = new RegExp(`^(?:\\s*\\S+){1,${left}}`).exec(rest)?.[0] ?? ''
@@ -63,10 +65,10 @@ export function buildText(content: InlineJson[] | undefined, ctx: BlockContext, 
         const stop = /^[^.!?;:—]*[.!?;:—]/.exec(words)?.[0]
         const set = stop && !lead?.exact && stop.length < words.length ? stop : words
         if (set !== words) left = 0
-        b.text(set, ctx.faces.of(ctx.bases.leadIn, bits))
+        b.text(set, faceOf(ctx.bases.leadIn))
         rest = rest.slice(set.length)
       } else left = 0
-      if (rest) b.text(rest, ctx.faces.of(base, bits))
+      if (rest) b.text(rest, faceOf(base))
     } else if (n.type === 'hard_break') b.lineBreak()
     else if (n.type === 'sign') addSign(b, n, ctx, base)
     else b.note(n.attrs.id, onNote(n), ctx.faces.of(base, 8))

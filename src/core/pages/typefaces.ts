@@ -74,6 +74,11 @@ export class Typefaces {
     return this.faces.regular
   }
 
+  /** The same style, whose words lead to an address. */
+  linked(base: TextBase, bits: number, href: string): TextStyle {
+    return this.resolve(base, bits, href)
+  }
+
   /** What the family lacks for this style, so that something else stands in for it. */
   lent(): Lent[] {
     const out: Lent[] = []
@@ -98,7 +103,7 @@ export class Typefaces {
     return (list[bits] ??= this.resolve(base, bits))
   }
 
-  private resolve(base: TextBase, bits: number): TextStyle {
+  private resolve(base: TextBase, bits: number, href?: string): TextStyle {
     const italic = !!base.italic !== ((bits & EM) !== 0)
     const bold = !!base.bold || (bits & STRONG) !== 0
     const caps = !!base.smallCaps || (bits & CAPS) !== 0
@@ -116,9 +121,9 @@ export class Typefaces {
     const rise = bits & SUP ? base.size * 0.36 : bits & SUB ? -base.size * 0.14 : 0
     const tracking = (base.tracking ?? 0) + (caps ? (lent ? 0.04 : 0.02) : 0)
     const colour = base.colour ?? BLACK
-    const key = JSON.stringify([face.key, size, features, rise, tracking, colour, lent])
+    const key = JSON.stringify([face.key, size, features, rise, tracking, colour, lent, href])
     let s = this.styles.get(key)
-    if (!s) this.styles.set(key, (s = new TextStyle([face, ...this.fallbacks], size, features, this.language, colour, rise, tracking, this.hyphenator, this.style.text.hyphenCapitals, lent)))
+    if (!s) this.styles.set(key, (s = new TextStyle([face, ...this.fallbacks], size, features, this.language, colour, rise, tracking, this.hyphenator, this.style.text.hyphenCapitals, lent, href)))
     return s
   }
 }

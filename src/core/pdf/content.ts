@@ -2,6 +2,7 @@ import { type Colour, type Layer, Op, type PageMarks, type Path, type TextTable 
 import type { Face } from '../type'
 import { ByteWriter } from './bytes'
 import type { FontUse } from './fonts'
+import type { StructureTree } from './tags'
 
 /** [a b c d e f], from marks (y down) to PDF space (y up). */
 type Matrix = [number, number, number, number, number, number]
@@ -17,6 +18,8 @@ export interface ContentResources {
   image(asset: string): string | undefined
   /** Resource name of a graphics state with this opacity. */
   opacity(value: number): string
+  /** Where the content says what it is to a reading machine. */
+  tags?: StructureTree
 }
 
 /** The content stream of a page: all transforms are applied to the numbers, so what is written is where it prints. */
@@ -40,6 +43,7 @@ class Writer {
     const { out } = this
     for (const item of l.items) {
       if (item.kind === 'path') {
+        if (this.res.tags) out.ascii('/Artifact BMC\n')
         if (item.fill) this.setFill(item.fill)
         if (item.stroke) {
           this.setStroke(item.stroke.colour)
@@ -51,14 +55,17 @@ class Writer {
         }
         this.path(item.path, m)
         out.ascii(item.fill ? (item.stroke ? 'B\n' : 'f\n') : 'S\n')
+        if (this.res.tags) out.ascii('EMC\n')
       } else if (item.kind === 'image') {
         const name = this.res.image(item.asset)
         if (!name) continue
         // A picture is the unit square, its first row on top.
         const t = times(m, [item.width, 0, 0, -item.height, item.x, item.y + item.height])
+        if (this.res.tags) out.ascii(this.res.tags.picture(item))
         out.ascii('q ')
         for (const v of t) out.num(v)
         out.ascii(`cm /${name} Do Q\n`)
+        if (this.res.tags) out.ascii('EMC\n')
       } else {
         const inner = item.transform ? times(m, item.transform) : m
         const guarded = item.clip || item.opacity !== undefined
@@ -86,7 +93,13 @@ class Writer {
     let size = -1
     let stretch = -1
     let spaced = 0
+    const { tags } = this.res
+    let tagged = -1
     for (let i = 0; i < t.count; i++) {
+      if (tags && t.place[i] !== tagged) {
+        if (tagged >= 0) out.ascii('EMC\n')
+        out.ascii(tags.text(t.places[(tagged = t.place[i]!)]!))
+      }
       const face = t.faces[t.face[i]!] as Face
       const use = this.res.font(face)
       const sz = t.size[i]!
@@ -137,8 +150,11 @@ class Writer {
         out.code(use.code(pair))
         pen += face.advance(face.pairGlyph(pair)) * unit + letters
       }
+      // A line's end is no space on paper; a reading machine needs one between the words.
+      if (tags && use.space !== undefined && t.place[i + 1] === t.place[i] && t.baseline[i + 1] !== t.baseline[i] && !/[\u00ad\s]$/.test(face.pairText(t.glyphs[to - 1]!))) out.code(use.space)
       out.ascii(')]TJ\n')
     }
+    if (tagged >= 0) out.ascii('EMC\n')
     if (spaced) out.ascii('0 Tc ')
     out.ascii('ET\n')
   }

@@ -1,4 +1,4 @@
-import { PDFName, type PDFRef } from '@cantoo/pdf-lib'
+import { PDFName, type PDFRef, PDFString } from '@cantoo/pdf-lib'
 import { type Layer, type PageMarks, visitPage } from '../marks'
 import { Fault, joinBytes, type Ticker } from '../trade'
 import type { Face } from '../type'
@@ -8,6 +8,7 @@ import { FontUse } from './fonts'
 import { greyProfile } from './icc'
 import { embedImage, type PictureSource } from './images'
 import type { Subsetter } from './subset'
+import { StructureTree, type TagSource } from './tags'
 
 export interface PdfOptions {
   title: string
@@ -26,6 +27,8 @@ export interface PdfOptions {
   ppi?: number
   /** First page of each section: where places that lead somewhere lead to. No links are written without it, nor where a standard forbids them. */
   sectionPages?: ReadonlyMap<string, number>
+  /** Says what each part is, in reading order, for those who do not see it. Left out where a standard of exchange is prepared for. */
+  tags?: TagSource
   /** Named places for the outline. */
   outline?: { title: string; page: number }[]
 }
@@ -75,7 +78,9 @@ export async function writePdf(pages: PageMarks[], options: PdfOptions, subsette
     await ticker?.({ stage: 'Placing pictures', done: images.size, of: assets.length })
   }
   const states = new Map<number, { name: string; ref: PDFRef }>()
+  const tags = options.tags && !options.preparedFor ? new StructureTree(file, options.tags) : undefined
   const resources: ContentResources = {
+    ...(tags ? { tags } : {}),
     font: face => fonts.get(face)!,
     image: asset => images.get(asset)?.name,
     opacity: value => {
@@ -91,6 +96,7 @@ export async function writePdf(pages: PageMarks[], options: PdfOptions, subsette
     const fontDict: Record<string, PDFRef> = {}
     const imageDict: Record<string, PDFRef> = {}
     const before = states.size
+    tags?.beginPage(i)
     const content = p.layers.length ? file.stream(pageContent(p, resources)) : undefined
     visitPage(p, v => {
       if ('text' in v) for (const f of v.text.faces) fontDict[fonts.get(f as Face)!.name] = fonts.get(f as Face)!.ref
@@ -110,6 +116,7 @@ export async function writePdf(pages: PageMarks[], options: PdfOptions, subsette
       Resources: { ...(Object.keys(fontDict).length ? { Font: fontDict } : {}), ...(Object.keys(imageDict).length ? { XObject: imageDict } : {}), ...(Object.keys(stateDict).length ? { ExtGState: stateDict } : {}) },
       ...(content ? { Contents: content } : {}),
       ...(annots.length ? { Annots: annots } : {}),
+      ...(tags && content ? { StructParents: i, Tabs: 'S' } : {}),
     }, refs[i])
     if (i % 8 === 7) await ticker?.({ stage: 'Writing PDF', done: i + 1, of: pages.length })
   }
@@ -119,6 +126,10 @@ export async function writePdf(pages: PageMarks[], options: PdfOptions, subsette
   const root: Record<string, unknown> = {
     Type: 'Catalog', Pages: tree, Lang: file.text(options.language), PageLabels: { Nums: pageLabels(file, pages) }, ViewerPreferences: { DisplayDocTitle: true },
     Metadata: file.stream(xmp(options, options.preparedFor), { Type: 'Metadata', Subtype: 'XML' }, file.ref(), true),
+  }
+  if (tags) {
+    root.StructTreeRoot = tags.write(refs)
+    root.MarkInfo = { Marked: true }
   }
   if (options.preparedFor) {
     if (options.preparedFor === 'X-1a' && states.size) throw new Fault('transparency', 'These pages have something seen through; PDF/X-1a has no such thing.')
@@ -137,15 +148,15 @@ export async function writePdf(pages: PageMarks[], options: PdfOptions, subsette
   file.end(catalog, info)
 }
 
-/** Links of a page: one a line that leads to a section, over the whole of it. */
+/** Links of a page: one a line that leads to a section, over the whole of it, and one a stretch of text that leads out into the web. */
 function links(file: PdfFile, page: PageMarks, starts: ReadonlyMap<string, number>, pages: PDFRef[]): PDFRef[] {
-  const boxes = new Map<string, { to: number; x0: number; x1: number; y: number; size: number }>()
+  const boxes = new Map<string, { to: number | string; x0: number; x1: number; y: number; size: number }>()
   visitPage(page, v => {
     if (!('text' in v)) return
     const t = v.text
     for (let r = 0; r < t.count; r++) {
-      const to = t.places[t.place[r]!]!.to
-      const at = to === undefined ? undefined : starts.get(to)
+      const { to, href } = t.places[t.place[r]!]!
+      const at = href?.startsWith('#') ? starts.get(href.slice(1)) : href && /^(https?|mailto|tel):/i.test(href) ? href : (to === undefined ? undefined : starts.get(to))
       const [from, end] = [t.start[r]!, t.start[r + 1]!]
       if (at === undefined || from === end) continue
       const face = t.faces[t.face[r]!]!
@@ -159,9 +170,12 @@ function links(file: PdfFile, page: PageMarks, starts: ReadonlyMap<string, numbe
   const { bleed, height } = page
   return [...boxes.values()].map(b => {
     const up = bleed.bottom + height - b.y
-    return file.object({ Type: 'Annot', Subtype: 'Link', Rect: [bleed.left + b.x0, up - b.size * 0.25, bleed.left + b.x1, up + b.size * 0.8].map(round), Border: [0, 0, 0], F: 4, Dest: [pages[b.to]!, 'Fit'] })
+    return file.object({ Type: 'Annot', Subtype: 'Link', Rect: [bleed.left + b.x0, up - b.size * 0.25, bleed.left + b.x1, up + b.size * 0.8].map(round), Border: [0, 0, 0], F: 4, ...(typeof b.to === 'string' ? { A: { Type: 'Action', S: 'URI', URI: PDFString.of(asciiUri(b.to)) } } : { Dest: [pages[b.to]!, 'Fit'] }) })
   })
 }
+
+/** An address as PDF writes it: seven bits, no brackets unescaped (PDF 32000-1, 12.6.4.7). */
+const asciiUri = (href: string): string => encodeURI(href).replace(/%25(?=[0-9a-f]{2})/gi, '%').replace(/[()\\]/g, c => `%${c.charCodeAt(0).toString(16)}`)
 
 const round = (x: number): number => Math.round(x * 1000) / 1000
 

@@ -10,6 +10,8 @@ export class FontUse {
   private readonly used = new Set<number>()
   private codes: Uint16Array = new Uint16Array()
   private sorted: number[] = []
+  /** The code of a space, where the document uses one in this face. */
+  space: number | undefined
 
   constructor(readonly face: Face, readonly name: string, file: PdfFile) {
     this.ref = file.ref()
@@ -25,6 +27,8 @@ export class FontUse {
     this.sorted = [...this.used].sort((a, b) => face.pairGlyph(a) - face.pairGlyph(b) || (face.pairText(a) < face.pairText(b) ? -1 : 1))
     this.codes = new Uint16Array(Math.max(0, ...this.sorted) + 1)
     this.sorted.forEach((p, i) => (this.codes[p] = i + 1))
+    const space = this.sorted.find(p => face.pairText(p) === ' ')
+    this.space = space === undefined ? undefined : this.codes[space]
   }
 
   code(pair: number): number {

@@ -7,7 +7,7 @@ import { bookOf, setBook } from '../../../tests/support/core'
 import { nodeSubsetter, pictureSource } from '@/cli/ports'
 import { PathBuilder, type PageMarks, rgb } from '../marks'
 import { ByteWriter } from './bytes'
-import { jpegHeader, pdfBytes, writePdf } from '.'
+import { jpegHeader, pdfBytes, tagSource, writePdf } from '.'
 
 const ascii = (w: ByteWriter): string => String.fromCharCode(...w.bytes())
 const options = { title: 'Tíde', author: 'Orla', language: 'en-GB', date: '2026-03-09T04:10:00Z', grey: true }
@@ -231,5 +231,76 @@ describe('a document', () => {
     expect(pixels[3]).toBe(255)
     expect(pixels[0]).toBeGreaterThan(150)
     expect(Buffer.from((await image('j', false)).contents).equals(Buffer.from(jpeg))).toBe(true)
+  })
+})
+
+describe('a tagged file', () => {
+  const structured = async (): Promise<{ doc: PDFDocument; book: ReturnType<typeof bookOf>; texts: string[] }> => {
+    const base = bookOf([['One two three. '.repeat(120), 'Second.'], ['Other.']])
+    base.sections.find(s => s.id === 's1')!.doc.content.push(
+      { type: 'heading', attrs: { id: 'h1', level: 1 }, content: [{ type: 'text', text: 'Heading' }] },
+      { type: 'quote', attrs: { id: 'q1' }, content: [{ type: 'paragraph', attrs: { id: 'q2' }, content: [{ type: 'text', text: 'Quoted.' }, { type: 'footnote', attrs: { id: 'n1' }, content: [{ type: 'text', text: 'Noted.' }] }] }] },
+      { type: 'image', attrs: { id: 'i1', asset: 'pic', alt: 'A lamp', decoration: false, share: 0.2 }, content: [{ type: 'text', text: 'Caption.' }] },
+      { type: 'image', attrs: { id: 'i2', asset: 'pic', alt: 'No words', decoration: true, share: 0.2 } },
+    )
+    const canvas = createCanvas(90, 60)
+    const png = new Uint8Array(canvas.toBuffer('image/png'))
+    const book = { ...base, assets: [{ id: 'pic', type: 'image/png' as const, width: 90, height: 60 }] }
+    const { pages } = await setBook(book)
+    const bytes = await pdfBytes(pages, { ...options, tags: tagSource(book.sections) }, await nodeSubsetter(), pictureSource(new Map([['pic', png]])))
+    const doc = await PDFDocument.load(bytes, { updateMetadata: false })
+    const texts = doc.getPages().map(p => {
+      const contents = p.node.Contents()
+      return contents instanceof PDFRawStream ? Buffer.from(unzlibSync(contents.contents)).toString('latin1') : ''
+    })
+    return { doc, book, texts }
+  }
+  test('every block is one element in order, on as many pages as it stands; the rest is no text; numbers and parents agree', async () => {
+    const { doc, texts } = await structured()
+    const root = doc.catalog.lookup(PDFName.of('StructTreeRoot'), PDFDict)
+    const document = (root.lookup(PDFName.of('K'), PDFArray)).lookup(0, PDFDict)
+    const kids = (e: PDFDict): PDFDict[] => { const k = e.lookup(PDFName.of('K'), PDFArray); return Array.from({ length: k.size() }, (_, i) => k.lookup(i, PDFDict)) }
+    const tag = (e: PDFDict): string => String(e.get(PDFName.of('S'))).slice(1)
+    const sects = kids(document)
+    const first = sects.find(s => kids(s).some(e => tag(e) === 'Figure'))!
+    expect(kids(first).map(tag)).toEqual(['H1', 'P', 'P', 'H2', 'BlockQuote', 'Note', 'Figure', 'Caption'])
+    const figure = kids(first).find(e => tag(e) === 'Figure')!
+    expect((figure.lookup(PDFName.of('Alt')) as { decodeText?(): string }).decodeText?.()).toBe('A lamp')
+    // The long paragraph stands on two pages and is one element.
+    const long = kids(first)[1]!
+    expect(new Set(kids(long).map(k => String(k.get(PDFName.of('Pg'))))).size).toBeGreaterThan(1)
+    // Marks are balanced, and each number on a page leads to an element that has it.
+    const nums = root.lookup(PDFName.of('ParentTree'), PDFDict).lookup(PDFName.of('Nums'), PDFArray)
+    const parents = new Map<number, PDFArray>()
+    for (let i = 0; i < nums.size(); i += 2) parents.set(nums.lookup(i, PDFNumber).asNumber(), nums.lookup(i + 1, PDFArray))
+    texts.forEach((t, page) => {
+      expect((t.match(/ B[DM]C\n/g) ?? []).length).toBe((t.match(/EMC\n/g) ?? []).length)
+      const ids = [...t.matchAll(/MCID (\d+)/g)].map(m => Number(m[1]))
+      expect(ids).toEqual(ids.map((_, i) => i))
+      expect(parents.get(page)?.size() ?? 0).toBe(ids.length)
+    })
+    expect(texts.some(t => t.includes('/Artifact BMC'))).toBe(true)
+  })
+  test('is a choice: without it, and where a standard is prepared for, nothing is marked', async () => {
+    const { pages } = await setBook(bookOf([['One.']]))
+    for (const more of [{}, { tags: tagSource([]), preparedFor: 'X-4' }]) {
+      const doc = await PDFDocument.load(await whole(pages, more), { updateMetadata: false })
+      expect([doc.catalog.has(PDFName.of('StructTreeRoot')), doc.catalog.has(PDFName.of('MarkInfo'))]).toEqual([false, false])
+    }
+  })
+})
+
+describe('links of the text', () => {
+  test('lead into the web or to a section, over their own words only; what leads nowhere is no link', async () => {
+    const book = bookOf([['x'], ['Other.']])
+    const linked = (text: string, href: string) => ({ type: 'text' as const, text, marks: [{ type: 'link' as const, attrs: { href } }] })
+    book.sections.find(s => s.id === 's1')!.doc.content = [{ type: 'paragraph', attrs: { id: 'a' }, content: [{ type: 'text', text: 'Before ' }, linked('two words', 'https://example.org/a(b)?q=ü&r=%20'), { type: 'text', text: ' between ' }, linked('the chapter', '#s2'), { type: 'text', text: ' and ' }, linked('nowhere', '#gone'), { type: 'text', text: ' after.' }] }]
+    const { pages, starts } = await setBook(book)
+    const doc = await PDFDocument.load(await whole(pages, { sectionPages: starts }), { updateMetadata: false })
+    const annots = doc.getPages()[starts.get('s1')!]!.node.Annots()!
+    const all = Array.from({ length: annots.size() }, (_, i) => annots.lookup(i, PDFDict))
+    expect(all.map(a => { const action = a.lookup(PDFName.of('A')) as PDFDict | undefined; return action ? String(action.get(PDFName.of('URI'))) : String((a.lookup(PDFName.of('Dest'), PDFArray)).get(0)) })).toEqual(['(https://example.org/a%28b%29?q=%C3%BC&r=%20)', String(doc.getPages()[starts.get('s2')!]!.ref)])
+    const width = (a: PDFDict): number => { const r = a.lookup(PDFName.of('Rect'), PDFArray); return r.lookup(2, PDFNumber).asNumber() - r.lookup(0, PDFNumber).asNumber() }
+    expect([width(all[0]!) > 30, width(all[0]!) < 95, width(all[1]!) < 65]).toEqual([true, true, true])
   })
 })

@@ -106,7 +106,9 @@ export function setLine(out: LayerBuilder, pieces: LinePieces, rules: BreakRules
     pen = setFrag(out, f, scale, pen, y, place, letter)
     const g = gaps[i]!
     if (g > 0) {
-      out.run(f.style.face, f.style.size, scale, y, f.style.colour, place, letter)
+      // The gap inside a link is part of it.
+      const href = f.style.href
+      out.run(f.style.face, f.style.size, scale, y, f.style.colour, href && frags[i + 1]?.style.href === href ? leadingTo(place, href) : place, letter)
       out.glyph(f.style.spacePair, pen)
       pen += g * factor
       if (!gapCount++) firstGap = g
@@ -115,9 +117,21 @@ export function setLine(out: LayerBuilder, pieces: LinePieces, rules: BreakRules
   return { gap: gapCount ? firstGap * factor : 0, naturalGap: firstGap, full: full && gapCount > 0, scale, over: Math.max(0, -(room - natural) - (glue * rules.shrink + width * rules.scaling + (ems + (end?.style.size ?? 0)) * rules.tracking) - 0.05), hyphen }
 }
 
+const linked = new WeakMap<MarkPlace, Map<string, MarkPlace>>()
+
+/** A place that leads to an address: the same object for the same place, since runs are told apart by it. */
+function leadingTo(place: MarkPlace, href: string): MarkPlace {
+  let byHref = linked.get(place)
+  if (!byHref) linked.set(place, (byHref = new Map()))
+  let p = byHref.get(href)
+  if (!p) byHref.set(href, (p = { ...place, href }))
+  return p
+}
+
 /** Sets one piece from `x`, `letter` ems apart; returns where it ends. */
-export function setFrag(out: LayerBuilder, f: Frag, scale: number, x: number, y: number, place: MarkPlace, letter = 0): number {
-  const { size, rise, colour } = f.style
+export function setFrag(out: LayerBuilder, f: Frag, scale: number, x: number, y: number, from: MarkPlace, letter = 0): number {
+  const { size, rise, colour, href } = f.style
+  const place = href ? leadingTo(from, href) : from
   let pen = x
   if (f.drawn) {
     f.drawn(out, x, y - rise, scale, place)

@@ -57,6 +57,8 @@ export class TextStyle {
     private readonly dividesNames = false,
     /** Letters are shown as capitals, and still say what they are. */
     private readonly asCapitals = false,
+    /** An address that its words lead to. */
+    readonly href?: string,
   ) {
     const space = shapeIn(this.face, ' ', features, language)
     this.spacePair = space.pairs[0]!

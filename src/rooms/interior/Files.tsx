@@ -15,6 +15,7 @@ const kinds: { kind: InteriorFileKind; name: string; words: string; grey?: boole
   { kind: 'X-1a', name: 'Prepared for PDF/X-1a', words: 'for printers of the older school', grey: true },
   { kind: 'proof', name: 'A proof', words: 'crop marks, and “proof” on every page' },
   { kind: 'mail', name: 'Small, for mail', words: 'pictures for a screen' },
+  { kind: 'tagged', name: 'For reading machines', words: 'tagged in reading order, pictures described' },
 ]
 
 /** The interior as files: for presses, for proof-readers, for mail; whole, or one section of it. */
