@@ -236,7 +236,7 @@ describe('a document', () => {
 
 describe('a tagged file', () => {
   const structured = async (): Promise<{ doc: PDFDocument; book: ReturnType<typeof bookOf>; texts: string[] }> => {
-    const base = bookOf([['One two three. '.repeat(120), 'Second.'], ['Other.']])
+    const base = bookOf([['One two three. '.repeat(300), 'Second.'], ['Other.']])
     base.sections.find(s => s.id === 's1')!.doc.content.push(
       { type: 'heading', attrs: { id: 'h1', level: 1 }, content: [{ type: 'text', text: 'Heading' }] },
       { type: 'quote', attrs: { id: 'q1' }, content: [{ type: 'paragraph', attrs: { id: 'q2' }, content: [{ type: 'text', text: 'Quoted.' }, { type: 'footnote', attrs: { id: 'n1' }, content: [{ type: 'text', text: 'Noted.' }] }] }] },
