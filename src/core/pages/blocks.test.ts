@@ -1,6 +1,6 @@
 import { beforeAll, describe, expect, test } from '@jest/globals'
 import { chapter, paragraph, setBook, shelf } from '../../../tests/support/core'
-import { type BlockJson, createBook, type DocJson, type InlineJson, type Section, type TextJson } from '../book'
+import { type BlockJson, createBook, type DocJson, type InlineJson, type ParagraphJson, type Section, type TextJson } from '../book'
 import { type ImageMark, LayerBuilder, type PageMarks, pageText, type PathMark, visitPage } from '../marks'
 import type { Face } from '../type'
 import { flowItems } from './blocks'
@@ -228,6 +228,32 @@ describe('notes', () => {
     expect(pageText(other).replace(/\n/g, '')).toContain('Here2 it is.')
     // On the foot of a full page, whatever the text above: the last line of notes ends the block.
     expect(foot.y).toBeLessThan(648 - 72 * harbourRoman.margins.foot + 1)
+  })
+  test('a note of several pages called by one line goes on under the text that follows, or on lines of its own where there is none; nothing leaves the page', async () => {
+    const long = Array.from({ length: 1500 }, (_, i) => `n${i}`).join(' ')
+    const cell = (...content: InlineJson[]) => ({ type: 'cell' as const, attrs: { span: 1 }, content: [p(...content) as ParagraphJson] })
+    const cases: BlockJson[][] = [
+      [p(text('One line'), note(long)), ...Array(60).fill(p(text(prose))) as BlockJson[]],
+      [p(text('One line'), note(long))],
+      [p(text('One line'), note(long)), p(text('another'), note('short one')), ...Array(40).fill(p(text(prose))) as BlockJson[]],
+      [{ type: 'table', attrs: { id: '' }, content: [{ type: 'row', attrs: { head: false }, content: [cell(text('cell'), note(long)), cell(text('cell'))] }] }, ...Array(30).fill(p(text(prose))) as BlockJson[]],
+    ]
+    for (const blocks of cases) {
+      const pages = await set(blocks)
+      const small = pages.flatMap(x => runs(x).filter(r => r.size === 9))
+      const words = small.map(r => r.text).join(' ').replace(/\u00ad /g, '').match(/n\d+/g)
+      expect(words).toEqual(long.split(' '))
+      // A spread may be a line long on purpose.
+      const foot = harbourRoman.margins.foot * 72 - harbourRoman.text.leading
+      for (const x of pages) for (const r of runs(x)) if (r.size === 9 && r.y > 648 - foot + 0.5) throw new Error(`a note at ${r.y} on page ${x.label}`)
+      // Pages in the middle of the note are well filled.
+      const full = pages.filter((x, i) => i && i < pages.length - 1 && runs(x).some(r => r.size === 9 && /n\d/.test(r.text))).slice(1, -1)
+      for (const x of full) {
+        const ys = [...new Set(runs(x).filter(r => r.y > 62 && r.y < 648 - foot + 1).map(r => r.y.toFixed(1)))].map(Number).sort((a, b) => a - b)
+        const gap = Math.max(0, ...ys.slice(1).map((y, i) => y - ys[i]!))
+        expect(gap).toBeLessThan(14 * 5)
+      }
+    }
   })
   test('a note longer than its page goes on upon the next, whole and in order', async () => {
     const long = Array(60).fill('Her hand is in all nineteen of the reading books from the fourth year on.').join(' ')

@@ -6,14 +6,14 @@ import type { FlowItem } from './flow'
 import { drawOrnament } from './ornaments'
 import { addImage, drawOwnOrnament, restBeside, standBeside } from './pictures'
 import { addTable } from './tables'
-import type { EndNote } from './notes'
+import { type EndNote, restOfNotes } from './notes'
 import { type Beginning, textItems } from './textItems'
 
 /** Turns a section's document into items on the grid. `opens`: the first paragraph opens a chapter. `apart`: a dedication or epigraph, set in italic, centred. */
 export function flowItems(doc: DocJson, ctx: BlockContext, opens: boolean, apart = false, done?: (blocks: number) => void, keepNotes?: EndNote[]): FlowItem[] {
   const out: FlowItem[] = []
   let noteNumber = 0
-  const notes: NoteCounter = { next: () => String(++noteNumber), ...(keepNotes ? { apart: (note, mark, place) => (keepNotes.push({ note, mark, place }), true) } : {}) }
+  const notes: NoteCounter = { next: () => String(++noteNumber), waiting: [], ...(keepNotes ? { apart: (note, mark, place) => (keepNotes.push({ note, mark, place }), true) } : {}) }
   const setting: Setting = { base: apart ? ctx.bases.apart : ctx.bases.body, left: 0, right: 0, flush: (opens && ctx.style.firsts.flush) || apart, ...(opens ? { begins: 'chapter' as const } : {}), ...(apart ? { align: 'center' as const } : {}) }
   let breakBefore = false
   for (const [i, block] of doc.content.entries()) {
@@ -32,7 +32,7 @@ export function flowItems(doc: DocJson, ctx: BlockContext, opens: boolean, apart
       breakBefore = false
     }
   }
-  out.push(...restBeside(setting))
+  out.push(...restBeside(setting), ...restOfNotes(notes.waiting!, ctx.style.text.leading))
   return out
 }
 

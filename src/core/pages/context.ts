@@ -1,5 +1,6 @@
 import type { Asset, FootnoteJson } from '../book'
 import type { MarkPlace } from '../marks'
+import type { FlowNote } from './flow'
 import { type InteriorStyle, legible } from './style'
 import type { Beside } from './pictures'
 import type { TextBase, Typefaces } from './typefaces'
@@ -59,6 +60,8 @@ export interface NoteCounter {
   next(): string
   /** Takes a note that does not stand at the foot of its page but with others at an end; absent or false where it does. */
   apart?(note: FootnoteJson, mark: string, place: MarkPlace): boolean
+  /** Parts of long notes that wait for the text that follows. */
+  waiting?: FlowNote[]
 }
 
 /** How blocks stand at a place: insets, and what the next paragraph does. */

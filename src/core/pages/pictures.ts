@@ -3,6 +3,7 @@ import { type LayerBuilder, type MarkPlace, PathBuilder } from '../marks'
 import type { ParagraphBuilder } from '../type'
 import { baselineIn, type BlockContext, type NoteCounter, type Setting } from './context'
 import type { FlowItem, LeafFrame } from './flow'
+import { isContinuation } from './notes'
 import { textItems } from './textItems'
 import type { TextBase } from './typefaces'
 
@@ -46,7 +47,13 @@ const captionOf = (block: ImageJson, ctx: BlockContext, left: number, right: num
   textItems(block.content, ctx, { base: ctx.bases.caption, left, right, indent: 0, align: 'center', hyphenate: false }, place, notes, { before: 0, after: 0, keepNext: false, breakable: false })[0]
 
 const linesOf = (caption: FlowItem | undefined): number => caption?.variants[0]!.lines ?? 0
-const notesOf = (caption: FlowItem | undefined): Beside['notes'] => caption?.variants[0]!.notes?.map(n => ({ line: 0, note: n.note })) ?? []
+
+/** The notes that a caption calls; what a long one has beyond its first part waits for the text behind. */
+function notesOf(caption: FlowItem | undefined, counter: NoteCounter): Beside['notes'] {
+  const all = caption?.variants[0]!.notes ?? []
+  counter.waiting?.unshift(...all.filter(n => isContinuation(n.note)).map(n => n.note))
+  return all.filter(n => !isContinuation(n.note)).map(n => ({ line: 0, note: n.note }))
+}
 
 /** On lines of its own, with its caption below. */
 function inMeasure(block: ImageJson, asset: Asset, ctx: BlockContext, s: Setting, place: MarkPlace, notes: NoteCounter): FlowItem {
@@ -62,7 +69,7 @@ function inMeasure(block: ImageJson, asset: Asset, ctx: BlockContext, s: Setting
     height = most
   }
   const rows = Math.ceil(height / leading - 1e-6)
-  const called = notesOf(caption)
+  const called = notesOf(caption, notes)
   return {
     before: 1, after: 1, flex: 0, keepNext: false, breakable: false, solid: true,
     variants: [{ lines: rows + linesOf(caption), cost: 0, ...(called.length ? { notes: called } : {}) }],
@@ -94,7 +101,7 @@ function besideText(block: ImageJson, asset: Asset, side: 'left' | 'right', ctx:
   const x = side === 'left' ? s.left : ctx.measure - s.right - width
   const caption = captionOf(block, ctx, x, ctx.measure - x - width, place, notes)
   return {
-    rows: lines + linesOf(caption), side, room: width + space, notes: notesOf(caption),
+    rows: lines + linesOf(caption), side, room: width + space, notes: notesOf(caption, notes),
     draw: (layer, _v, _f, _t, row, report) => {
       layer.add({ kind: 'image', asset: asset.id, x, y: row * leading + baselineIn(leading) - caps, width, height, alt: altOf(block.attrs), place })
       caption?.draw(layer, 0, 0, linesOf(caption), row + lines, report)

@@ -2,6 +2,7 @@ import { inlineText, type TableJson } from '../book'
 import { BLACK, type LayerBuilder, type MarkPlace, PathBuilder } from '../marks'
 import type { BlockContext, NoteCounter, Setting } from './context'
 import type { FlowItem } from './flow'
+import { isContinuation } from './notes'
 import { signRoom } from './pictures'
 import { textItems } from './textItems'
 
@@ -53,7 +54,10 @@ export function addTable(out: FlowItem[], table: TableJson, ctx: BlockContext, s
       c += span
     }
     const lines = Math.max(1, ...cells.map(cell => cell.items.reduce((n, i) => n + i.variants[0]!.lines, 0)))
-    const called = cells.flatMap(cell => cell.items.flatMap(i => i.variants[0]!.notes ?? [])).map(n => ({ line: 0, note: n.note }))
+    // A row is never parted: what a long note has beyond its first part waits for the text behind.
+    const all = cells.flatMap(cell => cell.items.flatMap(i => i.variants[0]!.notes ?? []))
+    notes.waiting?.unshift(...all.filter(n => isContinuation(n.note)).map(n => n.note))
+    const called = all.filter(n => !isContinuation(n.note)).map(n => ({ line: 0, note: n.note }))
     const last = r === table.content.length - 1
     rows.push({
       before: r === 0 ? 1 : 0, after: last ? 1 : 0, flex: 0, keepNext: row.attrs.head, breakable: false, solid: true,

@@ -27,16 +27,21 @@ interface Set {
 export function textItems(content: InlineJson[] | undefined, ctx: BlockContext, t: TextSetting, place: MarkPlace, notes: NoteCounter, flow: Pick<FlowItem, 'before' | 'after' | 'keepNext' | 'breakable'>, begins?: Beginning): FlowItem[] {
   const set = begins?.initial ? withInitial(content, ctx, t, place, notes, begins) : begun(content, ctx, t, place, notes, begins?.leadIn)
   if (!set) return []
-  const { paragraph, rules, broken, called, initial } = set
+  const { paragraph, rules, called, initial } = set
   const leading = ctx.style.text.leading
-  const best = broken[0]!
+  const best = set.broken[0]!
   // A text larger than the body's takes as many lines of the grid as it needs; the body itself may be set solid.
   const rowsALine = t.base.size > ctx.style.text.size ? Math.max(1, Math.ceil((t.base.size * 1.12) / leading - 1e-6)) : 1
+  const waiting = notes.waiting?.splice(0) ?? []
+  const noted = called.length || waiting.length ? set.broken.map(b => notesByLine(paragraph, b, called, waiting, rowsALine)) : undefined
+  notes.waiting?.push(...(noted?.[0]!.rest ?? []))
+  // Where a long note's parts wait for what follows, only lengths that leave as much of it waiting are offered.
+  const broken = noted ? set.broken.filter((_, i) => noted[i]!.rest.length === noted[0]!.rest.length) : set.broken
   const variants = broken.map((b): FlowVariant => ({
     lines: b.count * rowsALine,
     cost: b === best ? 0 : 60 + Math.min(3e3, Math.max(0, b.demerits - best.demerits) / 60),
     hyphens: hyphensOf(b),
-    notes: called.length ? notesByLine(paragraph, b, called, rowsALine) : undefined,
+    notes: noted?.[set.broken.indexOf(b)]!.notes,
   }))
   const indentOf = (line: number): number => rules.indents[Math.min(line, rules.indents.length - 1)] ?? 0
   return [{
