@@ -40,6 +40,7 @@ export async function runMake(args: string[]): Promise<void> {
   }
   const spec: PrintSpec = { binding: edition && edition.kind !== 'ebook' ? edition.kind : 'paperback', trim: trim.id, paper: values.paper ?? edition?.paper ?? 'cream', ink: edition?.ink ?? 'black' }
   const shelf = new FontShelf(fontSource)
+  shelf.addFamilies(book.fonts ?? [], opened.pictures)
   const chain = printChain({ book, style, profile, others: [], spec, isbn, price: edition?.price, design: opened.book.cover ?? (opened.book.plan ? rows : lampOverTide), coverPages: undefined, exceptions: edition?.exceptions }, new Setter(shelf), shelf)
   const pictures = pictureSource(opened.pictures)
   const names = labels(book.sections)

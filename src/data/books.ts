@@ -1,9 +1,9 @@
 import { Dexie } from 'dexie'
-import type { Book, Section } from '@/core/book'
+import { type Book, filesOf, type Section } from '@/core/book'
 import { type BookRecord, db, type SectionRecord } from './db'
 import { guarded } from './trouble'
 
-/** A book with the bytes of its pictures. */
+/** A book with the bytes of its pictures and fonts. */
 export interface StoredBook {
   book: Book
   pictures: Map<string, Uint8Array>
@@ -38,7 +38,7 @@ export async function getBook(id: string): Promise<StoredBook | undefined> {
     const record = await db.books.get(id)
     if (!record) return undefined
     const sections = new Map((await db.sections.where('book').equals(id).toArray()).map(s => [s.id, bare(s)]))
-    const blobs = await db.blobs.bulkGet(record.assets.map(a => a.id))
+    const blobs = await db.blobs.bulkGet(filesOf(record))
     return { book: assembled(record, sections), pictures: new Map(blobs.filter(b => b !== undefined).map(b => [b.hash, b.bytes])) }
   })
 }
@@ -64,7 +64,7 @@ export async function freshen(id: string, old: HeldBook | undefined): Promise<He
     for (const s of await db.sections.bulkGet(stale.map(s => [id, s] as [string, string]))) if (s) kept.set(s.id, bare(s))
     const book = assembled(record, kept)
     // Parts of the record that say the same stay the same object: what follows from them is not worked out again.
-    if (old) for (const k of ['data', 'editions', 'assets', 'cover', 'plan', 'words', 'styles'] as const) if (JSON.stringify(book[k]) === JSON.stringify(old.book[k])) (book as unknown as Record<string, unknown>)[k] = old.book[k]
+    if (old) for (const k of ['data', 'editions', 'assets', 'cover', 'plan', 'words', 'styles', 'fonts'] as const) if (JSON.stringify(book[k]) === JSON.stringify(old.book[k])) (book as unknown as Record<string, unknown>)[k] = old.book[k]
     return { book, revs, head }
   })
 }

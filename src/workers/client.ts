@@ -1,5 +1,5 @@
 import * as Comlink from 'comlink'
-import type { Book, Section } from '@/core/book'
+import { type Book, filesOf, type Section } from '@/core/book'
 import { Cancelled, type Progress } from '@/core/trade'
 import type { PressApi } from './press.worker'
 
@@ -91,7 +91,7 @@ function show(next: AtWork | undefined): void {
 export async function openAtPress(book: Book, pictures: (ids: string[]) => Promise<Map<string, Uint8Array>>): Promise<void> {
   const known = sent.get(book.id) ?? { sections: new Map<string, Section>(), pictures: new Set<string>() }
   const { sections, ...head } = book
-  const wanted = book.assets.map(a => a.id).filter(id => !known.pictures.has(id))
+  const wanted = filesOf(book).filter(id => !known.pictures.has(id))
   const at = worker
   const bytes = wanted.length ? await pictures(wanted) : new Map<string, Uint8Array>()
   // Stopped meanwhile: the next worker knows nothing of it.

@@ -59,6 +59,7 @@ export async function openBook(update: BookUpdate): Promise<void> {
   const text = old && sameText(old.text, book) ? old.text : { ...book, editions: [] }
   const b: OpenedBook = { book, text, pictures: old?.pictures ?? new Map(), images: old?.images ?? new Map(), chains: old?.chains ?? new Map(), trials: old?.trials ?? new Map() }
   for (const [id, bytes] of update.pictures) b.pictures.set(id, bytes)
+  shelf.addFamilies(book.fonts ?? [], b.pictures)
   for (const a of book.assets) {
     const bytes = b.pictures.get(a.id)
     if (bytes && !b.images.has(a.id)) b.images.set(a.id, await decoded(a, bytes))
@@ -83,7 +84,7 @@ const decoded = (a: Asset, bytes: Uint8Array): Promise<ImageBitmap> => createIma
 /** Whether everything that pages and cover read is what it was. */
 function sameText(a: Book, b: Book): boolean {
   const same = (x: unknown, y: unknown): boolean => x === y || JSON.stringify(x) === JSON.stringify(y)
-  return a.sections.length === b.sections.length && a.sections.every((s, i) => s === b.sections[i]) && same(a.data, b.data) && same(a.assets, b.assets) && same(a.plan, b.plan)
+  return a.sections.length === b.sections.length && a.sections.every((s, i) => s === b.sections[i]) && same(a.data, b.data) && same(a.assets, b.assets) && same(a.fonts, b.fonts) && same(a.plan, b.plan)
 }
 
 /** Before an edition's id: the edition in the style that it is tried in. */

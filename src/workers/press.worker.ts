@@ -10,6 +10,7 @@ import type { Understood } from '@/core/intake'
 import { ebookMoney, leastEbookPrice, type ListingSnapshot, type Submission } from '@/core/outlets'
 import { boxOn, findOnPage, type FitOffer, type InteriorStyle, type Lent, type LineAsSet, linesOf, type PageBox, pageOf, placeAt, type TextPlace, type UnmetAt, wordAt } from '@/core/pages'
 import { bindingRules, Fault, insideMargin, type OutletProfile, printRules, type Progress, pts, roundPages } from '@/core/trade'
+import { type ReadFont, readFont } from '@/core/type'
 import { draw } from './draw'
 import { tell, tellTo } from './telling'
 import { chosenStyle, figuresIn, fitEdition, samplePage, type StyleFigures } from './styles'
@@ -125,6 +126,11 @@ const api = {
       if (!f.isProject(bytes)) return { ...f.readManuscript(name, bytes, undefined, tell), project: false }
       return { ...f.readProject(bytes, tell), dropped: [], cleaned: [], project: true }
     })
+  },
+
+  /** A font that an author brings in: what it is, or why it cannot be used. */
+  readFont(bytes: Uint8Array): Promise<ReadFont> {
+    return plainlyLater(() => readFont(bytes))
   },
 
   /** Words, pages, findings and front of an open book: what follows from it, for the shelf. */

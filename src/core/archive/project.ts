@@ -1,5 +1,5 @@
 import { strToU8, type Zippable, zipSync } from 'fflate'
-import { type Book, hashOf, schema } from '../book'
+import { type Book, filesOf, hashOf, schema } from '../book'
 import { readZip, type ZipLimits } from '../intake'
 import { Fault, type Report } from '../trade'
 import { migrate, type Migration } from './migrate'
@@ -13,7 +13,7 @@ export const projectMigrations: Record<number, Migration> = { 1: withLeadInAsCho
 
 export interface Project {
   book: Book
-  /** Bytes by asset id. */
+  /** Bytes of pictures and fonts by their hash. */
   pictures: Map<string, Uint8Array>
 }
 
@@ -30,7 +30,8 @@ export function writeProject(p: Project): Uint8Array {
   }
   put('project.json', { format: 'porchlight-project', version: PROJECT_VERSION, book: { ...head, sections: sections.map(({ doc: _doc, ...s }) => s), assets } })
   for (const s of [...sections].sort((a, b) => (a.id < b.id ? -1 : 1))) put(`sections/${s.id}.json`, s.doc)
-  for (const id of [...p.pictures.keys()].sort()) zip[`pictures/${id}`] = [p.pictures.get(id)!, { level: 0, mtime: STAMP }]
+  const fonts = new Set((p.book.fonts ?? []).flatMap(f => Object.values(f.files)))
+  for (const id of [...p.pictures.keys()].sort()) zip[`${fonts.has(id) ? 'fonts' : 'pictures'}/${id}`] = [p.pictures.get(id)!, { level: 0, mtime: STAMP }]
   return zipSync(zip)
 }
 
@@ -66,11 +67,11 @@ export function readProject(bytes: Uint8Array, report?: Report): Project {
     return { ...s, doc }
   })
   const pictures = new Map<string, Uint8Array>()
-  for (const a of now.book.assets) {
-    const b = files.get(`pictures/${a.id}`)
+  for (const id of filesOf(now.book)) {
+    const b = files.get(`pictures/${id}`) ?? files.get(`fonts/${id}`)
     if (!b) continue
-    if (hashOf(b) !== a.id) throw new Fault('damaged', 'This project is damaged: a picture is not what it was.')
-    pictures.set(a.id, b)
+    if (hashOf(b) !== id) throw new Fault('damaged', 'This project is damaged: a picture or font is not what it was.')
+    pictures.set(id, b)
   }
   return { book: { ...now.book, sections }, pictures }
 }

@@ -121,6 +121,17 @@ export interface StyleDocument {
   [field: string]: unknown
 }
 
+/** The cuts that a family of type may have. */
+export type FontCut = 'regular' | 'italic' | 'bold' | 'bold-italic'
+
+/** A family of type that the author brought in. `id` is "own-" and a hash of its files, so that one id always means the same letters. */
+export interface OwnFamily {
+  id: string
+  name: string
+  /** SHA-256 of each cut's file. */
+  files: Partial<Record<FontCut, string>>
+}
+
 export interface Book {
   id: string
   data: TitleData
@@ -133,11 +144,16 @@ export interface Book {
   plan?: PagePlan
   /** Styles of the author's own that its editions are set in: documents as in docs/formats.md, so that a project carries them. */
   styles?: StyleDocument[]
+  /** Typefaces of the author's own. */
+  fonts?: OwnFamily[]
   /** The shortlist of phrases. */
   words?: KeptPhrase[]
   /** By "edition/outlet". */
   listings?: Record<string, ListingDraft>
 }
+
+/** Hashes of all files that a book consists of beside its text: pictures and fonts. */
+export const filesOf = (book: Pick<Book, 'assets' | 'fonts'>): string[] => [...book.assets.map(a => a.id), ...(book.fonts ?? []).flatMap(f => Object.values(f.files))]
 
 /** The name printed as the author's: all contributors with role aut, joined. */
 export function authorLine(data: TitleData): string {

@@ -1,5 +1,5 @@
 import { Fault } from '../trade'
-import { shippedFamilies } from '../type'
+import { ownFamilyForm, shippedFamilies } from '../type'
 import { ornamentNames } from './ornamentNames'
 import { type InteriorStyle, LARGE_PRINT, pictureIdForm } from './style'
 
@@ -92,7 +92,8 @@ export function withChanges(style: InteriorStyle, changes: StyleChanges | undefi
       if (typeof value !== 'string' || !pictureIdForm.test(value)) throw new Fault('style', `“${path}” wants the id of a picture.`)
       target[key] = value
     } else {
-      if (!v.choices.some(c => c.value === value)) throw new Fault('style', `“${String(value)}” is no choice for “${path}”.`)
+      // A family of the author's own is known by its id; whether its files are here is seen when it is used.
+      if (!v.choices.some(c => c.value === value) && !(path === 'text.family' && typeof value === 'string' && ownFamilyForm.test(value))) throw new Fault('style', `“${String(value)}” is no choice for “${path}”.`)
       target[key] = value
     }
   }

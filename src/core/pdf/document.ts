@@ -60,6 +60,7 @@ export async function writePdf(pages: PageMarks[], options: PdfOptions, subsette
     const uses = t.faces.map(f => {
       const face = f as Face
       let use = fonts.get(face)
+      if (!use && !face.mayEmbed) throw new Fault('font', `The licence of “${face.familyName}” does not allow it in documents.`)
       if (!use) fonts.set(face, (use = new FontUse(face, `F${fonts.size + 1}`, file)))
       return use
     })

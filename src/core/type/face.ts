@@ -27,6 +27,8 @@ export class Face implements GlyphFace {
   readonly bytes: Uint8Array
   readonly unitsPerEm: number
   readonly postscriptName: string
+  /** As the font calls its family. */
+  readonly familyName: string
   readonly metrics: FaceMetrics
   readonly features: Set<string>
   readonly font: HbFont
@@ -45,6 +47,7 @@ export class Face implements GlyphFace {
     this.unitsPerEm = face.upem
     this.features = new Set(face.getTableFeatureTags('GSUB'))
     this.postscriptName = face.getName(6, 'en') || file.key.replace(/[^A-Za-z0-9-]/g, '-')
+    this.familyName = face.getName(16, 'en') || face.getName(1, 'en') || ''
     this.covered = new Uint8Array(0x20000 >> 3)
     for (const c of face.collectUnicodes()) if (c < 0x20000) this.covered[c >> 3]! |= 1 << (c & 7)
     const hhea = view(face.referenceTable('hhea'))

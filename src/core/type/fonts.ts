@@ -8,7 +8,16 @@ export type FontSource = (key: string) => Promise<Uint8Array | undefined>
 /** Faces by key, loaded once from a source. */
 export class FontShelf {
   private readonly faces = new Map<string, Promise<Face>>()
+  private readonly own = new Map<string, Uint8Array>()
   constructor(private readonly source: FontSource) {}
+
+  /** Makes an author's own families known, by the hashes of their files. */
+  addFamilies(families: { id: string; files: Partial<Record<string, string>> }[], bytes: ReadonlyMap<string, Uint8Array>): void {
+    for (const f of families) for (const [cut, hash] of Object.entries(f.files)) {
+      const b = hash ? bytes.get(hash) : undefined
+      if (b) this.own.set(`${f.id}/${cut}`, b)
+    }
+  }
 
   face(key: string): Promise<Face> {
     let f = this.faces.get(key)
@@ -25,7 +34,7 @@ export class FontShelf {
   }
 
   private async load(key: string): Promise<Face> {
-    const [hb, bytes] = await Promise.all([loadHarfBuzz(), this.source(key)])
+    const [hb, bytes] = await Promise.all([loadHarfBuzz(), this.own.get(key) ?? this.source(key)])
     if (!bytes) throw new Fault('no-font', `The font “${key}” is not here.`)
     return new Face(hb, { key, bytes })
   }

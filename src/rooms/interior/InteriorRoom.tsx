@@ -4,7 +4,7 @@ import { useRouter, useSearchParams } from 'next/navigation'
 import { useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react'
 import { readStyle, styleById } from '@/core/pages'
 import { shippedFamilies } from '@/core/type'
-import type { Asset, Edition, StyleDocument } from '@/core/book'
+import type { Asset, Edition, OwnFamily, StyleDocument } from '@/core/book'
 import { setInStyle } from '@/data/styles'
 import { formatTrim, inUnit } from '@/core/trade'
 import { showLength } from '@/parts/lengths'
@@ -105,7 +105,7 @@ export function InteriorRoom({ bookId }: { bookId: string }) {
               <button type="button" className="stylename" onClick={() => setChoosing(true)}>{base.name}</button>{own ? `, with ${own === 1 ? 'one change' : `${own} changes`} of your own` : ''} · {formatTrim(edition.trim ?? '')} · pages {(layout === 'single' ? [Math.max(0, left)] : [left, left + 1]).filter(p => leaves.pages[p]).map(p => leaves.pages[p]!.label).join('–')} of {leaves.pages.length}
               {view.trouble && <span className="trouble" role="alert"> {view.trouble}</span>}
             </p>
-            {other ? <Compare bookId={bookId} editionId={edition.id} leaves={leaves} figures={figures} version={version} left={left} name={own ? `${base.name}, changed` : base.name} other={other} onLeave={() => setOther(undefined)} onTake={() => void setInStyle(bookId, edition.id, typeof other.style === 'string' ? { id: other.style, name: other.name } : other.style, typeof other.style === 'string' ? undefined : other.style).then(() => setOther(undefined), (e: Error) => message.error(e.message))} /> : layout === 'all' ? <Strip overview bookId={bookId} editionId={edition.id} leaves={leaves} version={version} left={spreadOf(Math.max(0, left))} onChoose={l => { setChosen(l); setLayout('spread') }} /> : <Specimen key={edition.id} bookId={bookId} editionId={edition.id} leaves={leaves} version={version} left={left} shown={shown} single={layout === 'single'} found={found.matches.length || !mark ? found.matches : [mark]} edition={edition} assets={book?.assets ?? []} hasText={!book?.plan} zoom={zoom} onChange={change} onPlace={open} onGo={p => setChosen(layout === 'single' ? p : spreadOf(p))} />}
+            {other ? <Compare bookId={bookId} editionId={edition.id} leaves={leaves} figures={figures} version={version} left={left} name={own ? `${base.name}, changed` : base.name} other={other} onLeave={() => setOther(undefined)} onTake={() => void setInStyle(bookId, edition.id, typeof other.style === 'string' ? { id: other.style, name: other.name } : other.style, typeof other.style === 'string' ? undefined : other.style).then(() => setOther(undefined), (e: Error) => message.error(e.message))} /> : layout === 'all' ? <Strip overview bookId={bookId} editionId={edition.id} leaves={leaves} version={version} left={spreadOf(Math.max(0, left))} onChoose={l => { setChosen(l); setLayout('spread') }} /> : <Specimen key={edition.id} bookId={bookId} editionId={edition.id} leaves={leaves} version={version} left={left} shown={shown} single={layout === 'single'} found={found.matches.length || !mark ? found.matches : [mark]} edition={edition} assets={book?.assets ?? []} fonts={book?.fonts ?? []} hasText={!book?.plan} zoom={zoom} onChange={change} onPlace={open} onGo={p => setChosen(layout === 'single' ? p : spreadOf(p))} />}
             <div className="views">
               <button type="button" onClick={() => setChoosing(true)}>styles …</button>
               {figures?.pages !== undefined && !book?.plan && <Fit bookId={bookId} editionId={edition.id} pages={figures.pages} />}
@@ -128,7 +128,7 @@ export function InteriorRoom({ bookId }: { bookId: string }) {
   )
 }
 
-function Specimen({ bookId, editionId, assets, leaves, version, left, shown, single, found, edition, hasText, zoom, onChange, onPlace, onGo }: { edition: Edition; assets: Asset[]; hasText: boolean; bookId: string; editionId: string; leaves: Leaves; version: number; left: number; shown: ReadonlySet<Overlay>; single: boolean; found: Match[]; zoom: number; onChange: (path: string, value: number | boolean | string) => void; onPlace: (page: number, x: number, y: number) => void; onGo: (page: number) => void }) {
+function Specimen({ bookId, editionId, assets, fonts, leaves, version, left, shown, single, found, edition, hasText, zoom, onChange, onPlace, onGo }: { edition: Edition; assets: Asset[]; fonts: OwnFamily[]; hasText: boolean; bookId: string; editionId: string; leaves: Leaves; version: number; left: number; shown: ReadonlySet<Overlay>; single: boolean; found: Match[]; zoom: number; onChange: (path: string, value: number | boolean | string) => void; onPlace: (page: number, x: number, y: number) => void; onGo: (page: number) => void }) {
   const stage = useRef<HTMLDivElement>(null)
   const [room, setRoom] = useState({ width: 0, height: 0 })
   const [lines, setLines] = useState<string[]>([])
@@ -161,7 +161,7 @@ function Specimen({ bookId, editionId, assets, leaves, version, left, shown, sin
   const px = (v: number): number => v * scale
   return (
     <div className="specimen">
-      <div className="margin">{notes.filter(n => n.side === 'left').map(n => <MarginNote key={n.id} note={n} style={leaves.style} bookId={bookId} assets={assets} onChange={onChange} />)}
+      <div className="margin">{notes.filter(n => n.side === 'left').map(n => <MarginNote key={n.id} note={n} style={leaves.style} bookId={bookId} editionId={editionId} assets={assets} fonts={fonts} onChange={onChange} />)}
         <p className="aside">{leaves.pages.length} pages ask for {showLength(leaves.insideAsked, 2)} inside{inUnit(leaves.block.x, 'in') > leaves.style.margins.inside + 0.001 ? `; they have ${showLength(leaves.block.x, 2)}` : ''}.</p>
       </div>
       <div className={zoom ? 'stage zoomed' : 'stage'} ref={stage} tabIndex={zoom ? 0 : -1} role={zoom ? 'region' : undefined} aria-label={zoom ? 'The open spread, enlarged' : undefined}>
@@ -177,8 +177,8 @@ function Specimen({ bookId, editionId, assets, leaves, version, left, shown, sin
           </div>
         )}
       </div>
-      <div className="margin">{notes.filter(n => n.side === 'right').map(n => <MarginNote key={n.id} note={n} style={leaves.style} bookId={bookId} assets={assets} onChange={onChange} />)}
-        {hasText && <Wishes leaves={leaves} family={shippedFamilies[leaves.style.text.family]?.name ?? leaves.style.text.family} onGo={onGo} />}
+      <div className="margin">{notes.filter(n => n.side === 'right').map(n => <MarginNote key={n.id} note={n} style={leaves.style} bookId={bookId} editionId={editionId} assets={assets} fonts={fonts} onChange={onChange} />)}
+        {hasText && <Wishes leaves={leaves} family={shippedFamilies[leaves.style.text.family]?.name ?? fonts.find(f => f.id === leaves.style.text.family)?.name ?? 'This typeface'} onGo={onGo} />}
       </div>
       <svg className="hairlines" aria-hidden><marker id="hairline-end" markerWidth="6" markerHeight="6" refX="3" refY="3"><circle cx="3" cy="3" r="2.4" /></marker>{lines.map(d => <path key={d} d={d} />)}</svg>
     </div>

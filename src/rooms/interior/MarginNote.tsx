@@ -3,17 +3,26 @@ import { InputNumber, Select } from 'antd'
 import { Fragment, useState } from 'react'
 import { type InteriorStyle, readStyle, styleValue } from '@/core/pages'
 import { trimZeros } from '@/core/trade'
-import type { Asset } from '@/core/book'
+import type { Asset, OwnFamily } from '@/core/book'
 import { lengthField } from '@/parts/lengths'
 import { PictureChoice } from '@/parts/PictureChoice'
+import { FamilyChoice } from './FamilyChoice'
 import { type NoteText, valueNames } from './notes'
 
 const units: Record<string, string> = { pt: 'pt', in: 'in', mm: 'mm', lines: 'lines', em: 'em', words: 'words', letters: 'letters' }
 
 const trimmed = (x: number | string | undefined): string => (x === undefined || x === '' ? '' : trimZeros(String(x)))
 
+/** What a book has of its own that a style may use. */
+export interface BookParts {
+  bookId: string
+  editionId: string
+  assets: Asset[]
+  fonts: OwnFamily[]
+}
+
 /** A note in the margin: a sentence whose values are the controls. */
-export function MarginNote({ note, style, bookId, assets, onChange }: { note: NoteText; style: InteriorStyle; bookId: string; /** The book's pictures. */ assets: Asset[]; onChange: (path: string, value: number | boolean | string) => void }) {
+export function MarginNote({ note, style, onChange, ...book }: BookParts & { note: NoteText; style: InteriorStyle; onChange: (path: string, value: number | boolean | string) => void }) {
   const [more, setMore] = useState(false)
   const said = more && note.more ? `${note.sentence} ${note.more}` : note.sentence
   return (
@@ -22,7 +31,7 @@ export function MarginNote({ note, style, bookId, assets, onChange }: { note: No
       <p>
         {said.split(/(\{[^}]+\})/).map((part, i) => {
           const path = /^\{(.+)\}$/.exec(part)?.[1]
-          return <Fragment key={i}>{path ? <Value path={path} style={style} bookId={bookId} assets={assets} onChange={v => onChange(path, v)} /> : part}</Fragment>
+          return <Fragment key={i}>{path ? <Value path={path} style={style} {...book} onChange={v => onChange(path, v)} /> : part}</Fragment>
         })}
         {note.more && <button type="button" className="more" aria-expanded={more} aria-label={`${more ? 'Less' : 'More'} of ${note.title.toLowerCase()}`} onClick={() => setMore(m => !m)}>{more ? 'less' : 'more …'}</button>}
       </p>
@@ -30,7 +39,7 @@ export function MarginNote({ note, style, bookId, assets, onChange }: { note: No
   )
 }
 
-function Value({ path, style, bookId, assets, onChange }: { path: string; style: InteriorStyle; bookId: string; assets: Asset[]; onChange: (value: number | boolean | string) => void }) {
+function Value({ path, style, bookId, editionId, assets, fonts, onChange }: BookParts & { path: string; style: InteriorStyle; onChange: (value: number | boolean | string) => void }) {
   const v = styleValue(path)
   const now = readStyle(style, path)
   if (v.kind === 'number') {
@@ -51,6 +60,7 @@ function Value({ path, style, bookId, assets, onChange }: { path: string; style:
     )
   }
   if (v.kind === 'picture') return <span className="value"><PictureChoice quiet bookId={bookId} assets={assets} value={String(now)} none="no picture of your own" label={valueNames[path]!} onChange={onChange} /></span>
+  if (path === 'text.family') return <span className="value"><FamilyChoice bookId={bookId} editionId={editionId} shipped={v.choices.map(c => ({ value: String(c.value), words: c.words }))} own={fonts} value={String(now)} label={valueNames[path]!} onChange={onChange} /></span>
   return (
     <span className="value">
       <Select
