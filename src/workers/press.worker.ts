@@ -14,7 +14,7 @@ import { type ReadFont, readFont } from '@/core/type'
 import { draw } from './draw'
 import { tell, tellTo } from './telling'
 import { chosenStyle, figuresIn, fitEdition, samplePage, type StyleFigures } from './styles'
-import { interiorFile, type InteriorFileKind } from './interiorFiles'
+import { interiorFile, type InteriorFileKind, templateFiles } from './interiorFiles'
 import { bookOf, type BookUpdate, chainOf, closeBook, designOf, openBook, outlet, useProfiles } from './openBooks'
 import { coverOf, epubOf, findingsOf, makePackage, snapshotOf } from './package'
 
@@ -238,6 +238,14 @@ const api = {
   async interiorFile(bookId: string, editionId: string, kind: InteriorFileKind, section?: string): Promise<{ name: string; bytes: Uint8Array }> {
     return plainlyLater(async () => {
       const made = await interiorFile(bookId, editionId, kind, section)
+      return Comlink.transfer(made, [made.bytes.buffer])
+    })
+  },
+
+  /** Blank templates for this edition, in a ZIP. */
+  async templates(bookId: string, editionId: string): Promise<{ name: string; bytes: Uint8Array }> {
+    return plainlyLater(async () => {
+      const made = await templateFiles(bookId, editionId)
       return Comlink.transfer(made, [made.bytes.buffer])
     })
   },

@@ -21,15 +21,15 @@ const kinds: { kind: InteriorFileKind; name: string; words: string; grey?: boole
 /** The interior as files: for presses, for proof-readers, for mail; whole, or one section of it. */
 export function Files({ book, editionId, grey, starts }: { book: Book; editionId: string; /** A black book. */ grey: boolean; /** Sections that have pages. */ starts: ReadonlySet<string> }) {
   const [section, setSection] = useState('')
-  const [busy, setBusy] = useState<InteriorFileKind>()
+  const [busy, setBusy] = useState<InteriorFileKind | 'templates'>()
   const { message } = App.useApp()
   const names = labels(book.sections)
-  const make = async (kind: InteriorFileKind): Promise<void> => {
+  const make = async (kind: InteriorFileKind | 'templates'): Promise<void> => {
     setBusy(kind)
     try {
       await bringUpToDate(book.id)
-      const { name, bytes } = await press().interiorFile(book.id, editionId, kind, section || undefined)
-      saveAs(bytes, name, 'application/pdf')
+      const { name, bytes } = kind === 'templates' ? await press().templates(book.id, editionId) : await press().interiorFile(book.id, editionId, kind, section || undefined)
+      saveAs(bytes, name, kind === 'templates' ? 'application/zip' : 'application/pdf')
       message.success(`${name}, ${(bytes.length / 1e6).toFixed(2)} MB`)
     } catch (e) {
       if (!(e instanceof Cancelled)) message.error((e as Error).message, 6)
@@ -45,6 +45,7 @@ export function Files({ book, editionId, grey, starts }: { book: Book; editionId
           <p><label htmlFor="file-part">Of</label> <Select id="file-part" size="small" value={section} popupMatchSelectWidth={false} onChange={setSection} options={[{ value: '', label: 'the whole interior' }, ...book.sections.filter(s => starts.has(s.id)).map(s => ({ value: s.id, label: shortName(names.get(s.id)!) || s.role }))]} /></p>
           <ul>
             {kinds.filter(k => grey || !k.grey).map(k => <li key={k.kind}><span><b>{k.name}</b>{k.words}</span><Button size="small" loading={busy === k.kind} disabled={!!busy} onClick={() => void make(k.kind)} aria-label={`Save: ${k.name}`}>Save</Button></li>)}
+            <li><span><b>Blank pages</b>templates with trim, bleed and margins at this count: for either side, and a left and right pair; PDF, SVG, PNG</span><Button size="small" loading={busy === 'templates'} disabled={!!busy} onClick={() => void make('templates')} aria-label="Save: Blank pages">Save</Button></li>
           </ul>
         </div>
       }
