@@ -58,8 +58,8 @@ export async function bringUpToDate(bookId: string): Promise<void> {
   await openAtPress(held.book, picturesOf)
 }
 
-/** Opens a book at the press and keeps what follows from it up to date. `kind`: rooms of pages and covers look at print editions only. */
-export function useOpenBook(bookId: string, withLeaves = false, kind: 'any' | 'print' = 'any'): OpenBook {
+/** Opens a book at the press and keeps what follows from it up to date. `kind`: rooms of pages and covers look at print editions only. `first` is done before the whole book is set anew. */
+export function useOpenBook(bookId: string, withLeaves = false, kind: 'any' | 'print' = 'any', first?: (edition: Edition) => Promise<void>): OpenBook {
   // undefined while the store is asked, null where there is no such book.
   const stored = useLiveQuery(async () => {
     const held = await freshen(bookId, heldBooks.get(bookId))
@@ -80,6 +80,8 @@ export function useOpenBook(bookId: string, withLeaves = false, kind: 'any' | 'p
   const [stopped, setStopped] = useState(false)
   const [round, setRound] = useState(0)
   const latest = useRef(0)
+  const early = useRef(first)
+  early.current = first
 
   useEffect(() => {
     // The press starts while the book is still being read from the store.
@@ -95,6 +97,7 @@ export function useOpenBook(bookId: string, withLeaves = false, kind: 'any' | 'p
     const work = async (): Promise<void> => {
       const start = performance.now()
       await openAtPress(stored, picturesOf)
+      await early.current?.(edition)
       const leaves = withLeaves && edition.kind !== 'ebook' ? await press().leaves(bookId, edition.id) : undefined
       performance.measure('porchlight pages', { start })
       const figures = await press().figures(bookId, edition.id, outletId)
@@ -110,7 +113,8 @@ export function useOpenBook(bookId: string, withLeaves = false, kind: 'any' | 'p
     work().catch((e: Error) => {
       if (turn !== latest.current) return
       if (e instanceof Cancelled) setStopped(true)
-      else setTrouble(e.message)
+      // A newer state came while this one was being set: its own answer follows.
+      else if (e.message !== 'Cancelled') setTrouble(e.message)
     }).finally(() => {
       clearTimeout(late)
       if (turn === latest.current) setSettling(false)

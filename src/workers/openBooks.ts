@@ -4,7 +4,7 @@ import { lampOverTide, rows } from '@/core/cover'
 import { profileOf, shippedProfiles } from '@/core/outlets'
 import { type InteriorStyle, Setter, styleById, withChanges } from '@/core/pages'
 import type { OutletProfile } from '@/core/trade'
-import { tell } from './telling'
+import { tellAndHear } from './telling'
 import { shelf } from './fontShelf'
 
 /** A change of a book as the page sends it: its record, the order of its sections, those sections and pictures that are new. */
@@ -101,7 +101,7 @@ export function tryStyle(bookId: string, editionId: string, style: InteriorStyle
     for (const k of Object.keys(inputs) as (keyof PrintInputs)[]) if (k !== 'style') old.chain.set(k, inputs[k] as never)
     return old.chain
   }
-  const chain = printChain(inputs, setter, shelf, tell)
+  const chain = printChain(inputs, setter, shelf, tellAndHear)
   b.trials.set(editionId, { style, chain })
   return chain
 }
@@ -119,7 +119,7 @@ export function chainOf(bookId: string, editionId: string, outletId?: string): G
   const at = outletId ?? e.outlets[0] ?? 'ostrevane'
   const key = `${editionId}/${at}`
   let chain = b.chains.get(key)
-  if (!chain) b.chains.set(key, (chain = printChain(inputsOf(b, e, at), setter, shelf, tell)))
+  if (!chain) b.chains.set(key, (chain = printChain(inputsOf(b, e, at), setter, shelf, tellAndHear)))
   return chain
 }
 

@@ -13,6 +13,7 @@ import { bindingRules, Fault, insideMargin, type OutletProfile, printRules, type
 import { type ReadFont, readFont } from '@/core/type'
 import { draw } from './draw'
 import { tell, tellTo } from './telling'
+import { firstLook, shown } from './firstLook'
 import { chosenStyle, figuresIn, fitEdition, samplePage, type StyleFigures } from './styles'
 import { interiorFile, type InteriorFileKind, templateFiles } from './interiorFiles'
 import { bookOf, type BookUpdate, chainOf, closeBook, designOf, openBook, outlet, useProfiles } from './openBooks'
@@ -197,7 +198,7 @@ const api = {
   async leaves(bookId: string, editionId: string): Promise<Leaves> {
     return plainlyLater(async () => {
       const chain = chainOf(bookId, editionId)
-      const [interior, book, profile, spec] = [await chain.get('interior'), await chain.get('book'), await chain.get('profile'), await chain.get('spec')]
+      const [interior, book, profile, spec] = [shown(bookId, editionId, await chain.get('interior')), await chain.get('book'), await chain.get('profile'), await chain.get('spec')]
       const names = labels(book.sections)
       const named = (id: string): string => (names.has(id) ? shortName(names.get(id)!) : (book.plan?.runs.find(r => `run:${r.id}` === id)?.heading ?? 'a run'))
       const opens = new Map([...interior.starts].map(([id, page]) => [page, { opens: named(id), section: id }]))
@@ -253,6 +254,13 @@ const api = {
   /** Changes of the style with which the edition takes so many pages, or comes nearest without going over. */
   async fit(bookId: string, editionId: string, pages: number): Promise<FitOffer | undefined> {
     return plainlyLater(() => fitEdition(bookId, editionId, pages))
+  },
+
+  /** The open spread in a style that was changed a moment ago, before the whole book is set in it: see `firstLook`. */
+  async firstLook(bookId: string, editionId: string, pages: number[], scale: number): Promise<{ page: number; bitmap: ImageBitmap }[]> {
+    const seen = await firstLook(bookId, editionId, pages)
+    const out = seen.map(({ page, marks }) => ({ page, bitmap: draw(marks, scale, id => bookOf(bookId).images.get(id)).transferToImageBitmap() }))
+    return Comlink.transfer(out, out.map(o => o.bitmap))
   },
 
   /** A page as a picture of `scale` pixels a point. */

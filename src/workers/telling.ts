@@ -8,6 +8,25 @@ export function tellTo(report: (p: Progress) => void): void {
   listener = report
 }
 
+/** Work goes on at most this long before messages are let in, milliseconds. */
+const BREATH = 24
+const channel = new MessageChannel()
+const turns: (() => void)[] = []
+channel.port1.onmessage = () => turns.shift()?.()
+let breathed = 0
+
+/** Tells, and lets messages in that wait: a newer state of the book, a page to be painted. */
+export async function tellAndHear(p: Progress): Promise<void> {
+  tell(p)
+  const now = performance.now()
+  if (now - breathed < BREATH) return
+  breathed = now
+  await new Promise<void>(done => {
+    turns.push(done)
+    channel.port2.postMessage(0)
+  })
+}
+
 /** Tells at most every twentieth of a second: a progress is for eyes. */
 export function tell(p: Progress): void {
   const now = performance.now()

@@ -3,7 +3,7 @@ import { longText } from '../../../scripts/lib/longText'
 import { bookOf, paragraph, shelf } from '../../../tests/support/core'
 import { lampOverTide } from '../cover'
 import { profileOf } from '../outlets'
-import { harbourRoman, Setter } from '../pages'
+import { harbourRoman, Setter, withChanges } from '../pages'
 import { createGraph, printChain, type PrintChain, type PrintInputs } from '.'
 
 describe('the graph', () => {
@@ -19,6 +19,34 @@ describe('the graph', () => {
     g.set('a', 3)
     expect(await g.get('text')).toBe('parity 1')
     expect([g.runs('sum'), g.runs('parity'), g.runs('text')]).toEqual([2, 2, 1])
+  })
+  test('an answer is of the inputs that there are when it is asked for; work on older ones is told to stop', async () => {
+    let go: () => void = () => undefined
+    const stopped: number[] = []
+    const g = createGraph<{ a: number; b: number; slow: number }>({ a: 1, b: 1 }, {
+      slow: async (get, wanted) => {
+        const a = await get('a')
+        await new Promise<void>(r => (go = r))
+        if (!wanted()) stopped.push(a)
+        return a * 10
+      },
+    })
+    const old = g.get('slow')
+    await Promise.resolve()
+    await Promise.resolve()
+    const first = go
+    // What it did not read does not concern it.
+    g.set('b', 2)
+    g.set('a', 2)
+    const fresh = g.get('slow')
+    await new Promise(r => setTimeout(r, 0))
+    first()
+    go()
+    expect([await old, await fresh, stopped]).toEqual([10, 20, [1]])
+    const again = g.get('slow')
+    await new Promise(r => setTimeout(r, 0))
+    go()
+    expect(await again).toBe(20)
   })
   test('an input that is asked for and not given is an error', async () => {
     await expect(createGraph<{ a: number }>({}, {}).get('a')).rejects.toThrow(/nothing gives a/)
@@ -60,6 +88,17 @@ describe('consequences of one change', () => {
     c.set('design', { ...lampOverTide, id: 'other' })
     await all(c)
     expect(moved(c, before)).toEqual(['cover', 'findings'])
+  })
+
+  test('a book that changes while it is set is set as it has become, from the sections that are done', async () => {
+    const start = inputs()
+    let ticks = 0
+    const setter = new Setter(shelf)
+    const c: ReturnType<typeof printChain> = printChain(start, setter, shelf, () => { if (++ticks === 3) c.set('style', withChanges(harbourRoman, { 'text.size': 12 })) })
+    await expect(c.get('interior')).rejects.toThrow('Cancelled')
+    expect(ticks).toBeLessThan(start.book.sections.length + 20)
+    const set = await c.get('interior')
+    expect(set.style.text.size).toBe(12)
   })
 
   test('a longer chapter moves pages, spine, wrap, cover, cost; a comma moves no figure', async () => {

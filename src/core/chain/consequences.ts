@@ -4,7 +4,7 @@ import { check, type Finding } from '../check'
 import { type Cover, type CoverDesign, drawCover, type Flat, flatFor, sheetSize } from '../cover'
 import { printMoney, type PrintMoney } from '../outlets'
 import { type Interior, type InteriorStyle, type Setter, settleInterior, type StyleChanges, withPlan } from '../pages'
-import { bindingRules, insideMargin, type OutletProfile, parseTrim, Fault, printRules, type PrintSpec, pts, roundPages, spineThickness, type Ticker } from '../trade'
+import { bindingRules, Cancelled, insideMargin, type OutletProfile, parseTrim, Fault, printRules, type PrintSpec, pts, roundPages, spineThickness, type Ticker } from '../trade'
 import type { FontShelf } from '../type'
 import { createGraph, type Graph } from './graph'
 
@@ -49,14 +49,19 @@ function bleedOf(printers: OutletProfile[]): { bleed: number; bleedsInside: bool
 /** The graph for an edition at an outlet. `setter` and `shelf` are shared, so that what is set once serves all outlets; `ticker` hears of the setting. */
 export function printChain(inputs: PrintInputs, setter: Setter, shelf: FontShelf, ticker?: Ticker): Graph<PrintChain> {
   return createGraph<PrintChain>(inputs, {
-    interior: async get => {
+    interior: async (get, wanted) => {
       const [book, style, profile, spec, isbn] = [await get('book'), await get('style'), await get('profile'), await get('spec'), await get('isbn')]
+      // Setting a long book stops as soon as what it is set from has changed; sections that are set stay set.
+      const still: Ticker = async p => {
+        await ticker?.(p)
+        if (!wanted()) throw new Cancelled()
+      }
       const trim = parseTrim(spec.trim)
       if (!trim) throw new Fault('no-trim', `“${spec.trim}” is no trim.`)
       const printers = [profile, ...(await get('others'))].filter(p => p.print?.bindings.some(b => b.kind === spec.binding))
       const planned = book.plan ? plannedPages(book.plan) : 0
       const asked = (pages: number): number => Math.max(...printers.map(p => insideMargin(p, spec.binding, roundPages(pages + planned, bindingRules(p, spec.binding).pageMultiple))))
-      const interior = await settleInterior(setter, book, style, { width: trim.width, height: trim.height, ...bleedOf(printers), isbn, exceptions: await get('exceptions') }, asked, ticker)
+      const interior = await settleInterior(setter, book, style, { width: trim.width, height: trim.height, ...bleedOf(printers), isbn, exceptions: await get('exceptions') }, asked, still)
       return book.plan ? withPlan(interior, book, book.plan, asked(interior.pages.length), Math.max(...printers.map(p => pts(printRules(p).safe))), shelf) : interior
     },
     pages: async get => roundPages((await get('interior')).pages.length, bindingRules(await get('profile'), (await get('spec')).binding).pageMultiple),

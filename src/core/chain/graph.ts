@@ -10,8 +10,11 @@ export interface Graph<V extends object> {
   runs(name: keyof V): number
 }
 
-/** Derives one value from others; `get` may be called in any order, also conditionally. */
-export type Derive<V extends object, K extends keyof V> = (get: <N extends keyof V>(name: N) => Promise<V[N]>) => Promise<V[K]> | V[K]
+/**
+ * Derives one value from others; `get` may be called in any order, also conditionally. `wanted` says whether the inputs that were
+ * read are still what they were: long work stops by throwing `Cancelled` where they are not.
+ */
+export type Derive<V extends object, K extends keyof V> = (get: <N extends keyof V>(name: N) => Promise<V[N]>, wanted: () => boolean) => Promise<V[K]> | V[K]
 
 interface Cell {
   value: unknown
@@ -29,8 +32,8 @@ export function createGraph<V extends object>(inputs: Partial<V>, derived: { [K 
     // Two askers of one value wait for the same computation.
     let p = pending.get(name)
     if (!p) {
-      p = compute(name).finally(() => pending.delete(name))
-      pending.set(name, p)
+      const own = compute(name).finally(() => pending.get(name) === own && pending.delete(name))
+      pending.set(name, (p = own))
     }
     return p
   }
@@ -46,7 +49,7 @@ export function createGraph<V extends object>(inputs: Partial<V>, derived: { [K 
       const v = await get(n as PropertyKey)
       reads.set(n as PropertyKey, v)
       return v
-    }) as never)
+    }) as never, () => [...reads].every(([n, v]) => !given.has(n) || given.get(n) === v))
     // A value equal to the old one keeps its identity, so that what reads it stays, too.
     const kept = cell && same(cell.value, value) ? cell.value : value
     cells.set(name, { value: kept, reads })
@@ -60,7 +63,10 @@ export function createGraph<V extends object>(inputs: Partial<V>, derived: { [K 
 
   return {
     set(name, value) {
+      if (given.get(name as PropertyKey) === value && given.has(name as PropertyKey)) return
       given.set(name as PropertyKey, value)
+      // Who asks from now on does not wait for what is computed of the old value.
+      pending.clear()
     },
     get: name => get(name as PropertyKey) as never,
     runs: name => counts.get(name as PropertyKey) ?? 0,

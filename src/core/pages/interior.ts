@@ -56,7 +56,8 @@ export class Setter {
 
   constructor(private readonly shelf: FontShelf) {}
 
-  async set(book: Book, style: InteriorStyle, spec: PageSpec, ticker?: Ticker): Promise<Interior> {
+  /** What all sections of a book have in common for a setting: the block on the leaf, faces, names, and what each departs in. */
+  private async layout(book: Book, style: InteriorStyle, spec: PageSpec) {
     const faces = await this.faces(style, book.data.language)
     const margins = marginsOf(style)
     const inside = Math.max(spec.inside, margins.inside)
@@ -65,10 +66,18 @@ export class Setter {
     if (measure < style.text.size * 8 || lines < 8) throw new Fault('page-too-small', 'The margins leave no room for text on this trim.')
     const ctx: Omit<BlockContext, 'section' | 'missing'> = { faces, style, bases: basesOf(style), measure, noteMeasure: measure, lines, leaf: { width: spec.width, height: spec.height, bleed: spec.bleed ?? 0, bleedsInside: !!spec.bleedsInside, top: margins.head }, assets: new Map(book.assets.map(a => [a.id, a])) }
     const sections = withNotes(book.sections, style, book.data.language)
-    const names = labels(sections)
     const excepted = new Map(Object.entries(spec.exceptions ?? {}).map(([id, changes]) => [id, withChanges(style, Object.fromEntries(Object.entries(changes).filter(([path]) => mayBeExcepted(path))))]))
-    const styleOf = (s: Section): InteriorStyle => excepted.get(s.id) ?? style
     const key = `${this.styleKey(style)}|${measure}|${lines}|${book.data.language}|${spec.width}|${spec.bleed}|${spec.bleedsInside}`
+    const styleOf = (s: Section): InteriorStyle => excepted.get(s.id) ?? style
+    return {
+      faces, margins, inside, measure, lines, ctx, sections, names: labels(sections), styleOf,
+      keyOf: (s: Section): string => (styleOf(s) === style ? key : `${key}|${JSON.stringify(spec.exceptions![s.id])}`),
+    }
+  }
+
+  async set(book: Book, style: InteriorStyle, spec: PageSpec, ticker?: Ticker): Promise<Interior> {
+    const layout = await this.layout(book, style, spec)
+    const { faces, ctx, sections, names, styleOf, keyOf } = layout
 
     // Contents first with empty folios, to know how many pages they take; the numbers are put in when they are known.
     const set = new Map<string, SetSection>()
@@ -96,7 +105,7 @@ export class Setter {
       if (s === rest[0] && at % 2 === 1) at++
       if (this.opensOnRecto(s, styleOf(s)) && at % 2 === 1) at++
       const side = at % 2 === 0 ? 'recto' : 'verso'
-      const done = s.id === NOTES ? this.setNotes(s, names.get(s.id)!, ctx, side, endNotes) : s.made ? this.setMade(book, s, names.get(s.id)!, ctx, spec.isbn, side, []) : this.setText(s, names.get(s.id)!, styleOf(s) === style ? ctx : { ...ctx, style: styleOf(s) }, side, styleOf(s) === style ? key : `${key}|${JSON.stringify(spec.exceptions![s.id])}`, within)
+      const done = s.id === NOTES ? this.setNotes(s, names.get(s.id)!, ctx, side, endNotes) : s.made ? this.setMade(book, s, names.get(s.id)!, ctx, spec.isbn, side, []) : this.setText(s, names.get(s.id)!, styleOf(s) === style ? ctx : { ...ctx, style: styleOf(s) }, side, keyOf(s), within)
       set.set(s.id, done)
       if (done.endNotes.length) endNotes.push({ title: shortName(names.get(s.id)!), notes: done.endNotes })
       at += done.pages.length
@@ -117,30 +126,46 @@ export class Setter {
     const pages: PageMarks[] = []
     // One plate gives every leaf its bleed: all pages of a file have one size.
     const bleeds = chosen.some(s => set.get(s.id)!.pages.some(p => p.ground))
-    const push = (layers: PageMarks['layers']): void => {
-      const side = pages.length % 2 === 0 ? 'recto' : 'verso'
-      pages.push({ width: spec.width, height: spec.height, bleed: bleedEdges(bleeds ? ctx.leaf : { bleed: 0, bleedsInside: false }, side), layers, label: label(pages.length), side })
-    }
-    const blank = (): void => push([])
-    const blockAt = (index: number) => (index % 2 === 0 ? inside : margins.outside)
+    const blank = (): void => void pages.push(leafOf(spec, ctx, pages.length, label(pages.length), bleeds, []))
     for (const s of chosen) {
       while (pages.length < starts.get(s.id)!) blank()
-      const headText = this.headFor(book, names.get(s.id)!, style)
-      for (const [i, page] of set.get(s.id)!.pages.entries()) {
-        const index = pages.length
-        const side = index % 2 === 0 ? 'recto' : 'verso'
-        const x = blockAt(index)
-        const y = margins.head
-        const furniture = roles[s.role].headed && !page.opens && !page.leaf ? this.furniture(headText[side], label(index), side, ctx) : s.role === 'contents' && i > 0 ? this.furniture('', label(index), side, ctx) : undefined
-        push([...(page.ground ? [{ layer: page.ground, x: 0, y: 0 }] : []), { layer: page.layer, x, y }, ...(furniture ? [{ layer: furniture, x, y }] : [])])
-      }
+      for (const page of this.leavesOf(book, s, set.get(s.id)!, layout, pages.length, label, bleeds, spec)) pages.push(page)
     }
     while (pages.length < total) blank()
 
     const stats = mergeStats([...set.values()].map(s => s.stats))
     const unmetAt = chosen.flatMap(s => set.get(s.id)!.unmetAt.map(u => ({ ...u, page: starts.get(s.id)! + u.page })))
     const missing = chosen.flatMap(s => set.get(s.id)!.missing.map(m => ({ ...m, section: s.id })))
-    return { pages, spec: { ...spec, inside }, style, starts, stats, unmetAt, lent: faces.lent(), missing, block: { x: inside, y: margins.head, width: measure, height: lines * style.text.leading }, outside: margins.outside }
+    return { pages, spec: { ...spec, inside: layout.inside }, style, starts, stats, unmetAt, lent: faces.lent(), missing, ...blockOf(layout, style) }
+  }
+
+  /**
+   * One section as it will be set, before the rest is: pages as they come out where it begins at `start`, with the labels that
+   * `label` gives. What is set here is not set again when the whole book is. Undefined where the section has no text of its own.
+   */
+  async setOne(book: Book, style: InteriorStyle, spec: PageSpec, sectionId: string, start: number, label: (index: number) => string): Promise<Pick<Interior, 'pages' | 'block' | 'outside' | 'starts'> | undefined> {
+    const layout = await this.layout(book, style, spec)
+    const s = layout.sections.find(x => x.id === sectionId)
+    if (!s || s.made || s.id === NOTES || !this.printed(s)) return undefined
+    const { ctx, names, styleOf, keyOf } = layout
+    const at = this.opensOnRecto(s, styleOf(s)) && start % 2 === 1 ? start + 1 : start
+    const done = this.setText(s, names.get(s.id)!, styleOf(s) === style ? ctx : { ...ctx, style: styleOf(s) }, at % 2 === 0 ? 'recto' : 'verso', keyOf(s))
+    const bleeds = done.pages.some(p => p.ground)
+    const pages = Array.from({ length: at }, (_, i) => leafOf(spec, ctx, i, label(i), bleeds, []))
+    return { pages: [...pages, ...this.leavesOf(book, s, done, layout, at, label, bleeds, spec)], starts: new Map([[s.id, at]]), ...blockOf(layout, style) }
+  }
+
+  /** A section's pages on their leaves, with head and folio. */
+  private leavesOf(book: Book, s: Section, done: SetSection, { names, ctx, margins, inside }: Awaited<ReturnType<Setter['layout']>>, from: number, label: (index: number) => string, bleeds: boolean, spec: PageSpec): PageMarks[] {
+    const headText = this.headFor(book, names.get(s.id)!, ctx.style)
+    return done.pages.map((page, i) => {
+      const index = from + i
+      const side = index % 2 === 0 ? 'recto' : 'verso'
+      const x = index % 2 === 0 ? inside : margins.outside
+      const y = margins.head
+      const furniture = roles[s.role].headed && !page.opens && !page.leaf ? this.furniture(headText[side], label(index), side, ctx) : s.role === 'contents' && i > 0 ? this.furniture('', label(index), side, ctx) : undefined
+      return leafOf(spec, ctx, index, label(index), bleeds, [...(page.ground ? [{ layer: page.ground, x: 0, y: 0 }] : []), { layer: page.layer, x, y }, ...(furniture ? [{ layer: furniture, x, y }] : [])])
+    })
   }
 
   private faces(style: InteriorStyle, language: string): Promise<Typefaces> {
@@ -217,6 +242,14 @@ export class Setter {
     return out.build()
   }
 }
+
+/** A leaf of a book: all have one size, and bleed where any of them needs it. */
+function leafOf(spec: PageSpec, ctx: Pick<BlockContext, 'leaf'>, index: number, label: string, bleeds: boolean, layers: PageMarks['layers']): PageMarks {
+  const side = index % 2 === 0 ? 'recto' : 'verso'
+  return { width: spec.width, height: spec.height, bleed: bleedEdges(bleeds ? ctx.leaf : { bleed: 0, bleedsInside: false }, side), layers, label, side }
+}
+
+const blockOf = ({ inside, margins, measure, lines }: { inside: number; margins: InteriorStyle['margins']; measure: number; lines: number }, style: InteriorStyle): Pick<Interior, 'block' | 'outside'> => ({ block: { x: inside, y: margins.head, width: measure, height: lines * style.text.leading }, outside: margins.outside })
 
 /** The section that notes at the end of the book stand in: made while setting, not part of the book. */
 const NOTES = 'notes-of-the-book'

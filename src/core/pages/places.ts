@@ -9,6 +9,9 @@ export interface TextPlace {
   chars: number
 }
 
+/** Of an interior, what places are looked up in. */
+type PagesAndStarts = Pick<Interior, 'pages' | 'starts'>
+
 /** Whether a character counts: a line's end has no space, and an inserted hyphen is not the author's. */
 export const counts = (c: string): boolean => c !== ' ' && c !== '\u00ad' && c !== '\u00a0'
 
@@ -37,7 +40,7 @@ function eachGlyph(page: PageMarks, visit: (g: { place: MarkPlace; text: string;
 }
 
 /** Characters of a block that stand on pages before `page`. */
-function charsBefore({ pages, starts }: Interior, page: number, section: string, block: string): number {
+function charsBefore({ pages, starts }: PagesAndStarts, page: number, section: string, block: string): number {
   let n = 0
   for (let i = starts.get(section) ?? page; i < page; i++) eachGlyph(pages[i]!, g => {
     if (g.place.section === section && g.place.block === block) n += countsIn(g.text)
@@ -46,7 +49,7 @@ function charsBefore({ pages, starts }: Interior, page: number, section: string,
 }
 
 /** What stands at a point of a page (points from the trim's top left): the picture there, or the nearest character. */
-export function placeAt(interior: Interior, index: number, x: number, y: number): TextPlace | undefined {
+export function placeAt(interior: PagesAndStarts, index: number, x: number, y: number): TextPlace | undefined {
   const page = interior.pages[index]
   if (!page) return undefined
   let picture: MarkPlace | undefined
@@ -77,7 +80,7 @@ export function placeAt(interior: Interior, index: number, x: number, y: number)
 }
 
 /** The first page on which a block stands, or the page of its character `chars`; the section's first page where it is nowhere. */
-export function pageOf(interior: Interior, section: string, block?: string, chars = 0): number | undefined {
+export function pageOf(interior: PagesAndStarts, section: string, block?: string, chars = 0): number | undefined {
   const from = interior.starts.get(section)
   if (from === undefined || !block) return from
   let before = 0

@@ -30,6 +30,17 @@ export type Hyphenator = (word: string) => number[]
 /** The glyphs of a word that waits to be shaped. */
 const notYet: Shaped[] = []
 
+/** Words as shaped in a face, by features, language and case: in ems, so that a text in another size is not shaped again. */
+const shapedWords = new WeakMap<Face, Map<string, Map<string, Shaped>>>()
+
+function shapedIn(face: Face, key: string): Map<string, Shaped> {
+  let byKey = shapedWords.get(face)
+  if (!byKey) shapedWords.set(face, (byKey = new Map()))
+  let words = byKey.get(key)
+  if (!words) byKey.set(key, (words = new Map()))
+  return words
+}
+
 /** One resolved way of setting characters. Shapes and remembers whole words. */
 export class TextStyle {
   private readonly words = new Map<string, Frag>()
@@ -39,6 +50,8 @@ export class TextStyle {
   readonly hyphenWidth: number
   private readonly plain: RegExp
   private readonly pending: Frag[] = []
+  /** Shared with the styles that differ only in size, colour and spacing. */
+  private readonly known: Map<string, Shaped>
 
   constructor(
     /** The face, then those asked where it lacks a character. */
@@ -60,6 +73,7 @@ export class TextStyle {
     /** An address that its words lead to. */
     readonly href?: string,
   ) {
+    this.known = shapedIn(this.face, `${features.join()}|${language}|${asCapitals}`)
     const space = shapeIn(this.face, ' ', features, language)
     this.spacePair = space.pairs[0]!
     this.space = (space.advance + tracking) * size
@@ -84,7 +98,9 @@ export class TextStyle {
     if (!f) {
       f = { text, style: this, shaped: notYet, width: 0, ems: 0, hangLeft: 0, hangRight: 0 }
       this.words.set(text, f)
-      if (this.plainlyCovered(text)) this.pending.push(f)
+      const known = this.known.get(text)
+      if (known) this.complete(f, [known])
+      else if (this.plainlyCovered(text)) this.pending.push(f)
       else this.complete(f, this.shapeNow(text))
     }
     return f
@@ -95,7 +111,10 @@ export class TextStyle {
     const { pending } = this
     if (!pending.length) return
     const shaped = shapeTogether(this.face, pending.map(f => f.text), this.features, this.language, this.asCapitals)
-    pending.forEach((f, i) => this.complete(f, [shaped[i]!]))
+    pending.forEach((f, i) => {
+      this.known.set(f.text, shaped[i]!)
+      this.complete(f, [shaped[i]!])
+    })
     pending.length = 0
   }
 

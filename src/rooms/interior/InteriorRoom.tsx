@@ -32,7 +32,18 @@ const zooms = [{ words: 'whole spread', value: 0 }, { words: '100 %', value: 96 
 
 /** The interior: the open spread true to the press, the style as notes in its margins, all spreads below. */
 export function InteriorRoom({ bookId }: { bookId: string }) {
-  const view = useOpenBook(bookId, true, 'print')
+  const looked = useRef<{ pages: number[]; scale: number }>(undefined)
+  const [early, setEarly] = useState<{ version: number; pages: Map<number, ImageBitmap> }>()
+  const versionNow = useRef(0)
+  // A changed style is seen on the open spread first; the rest of the book follows.
+  const view = useOpenBook(bookId, true, 'print', async edition => {
+    if (!looked.current) return
+    const start = performance.now()
+    const seen = await press().firstLook(bookId, edition.id, looked.current.pages, looked.current.scale).catch(() => [])
+    if (!seen.length) return
+    setEarly({ version: versionNow.current, pages: new Map(seen.map(s => [s.page, s.bitmap])) })
+    performance.measure('porchlight first look', { start })
+  })
   const params = useSearchParams()
   const asked = params.get('page')
   // A place of the text that was asked for: its page is shown, its word marked.
@@ -40,6 +51,7 @@ export function InteriorRoom({ bookId }: { bookId: string }) {
   const router = useRouter()
   const { message } = App.useApp()
   const { book, edition, leaves, figures, was, version } = view
+  versionNow.current = version
   const [chosen, setChosen] = useState<number>()
   const [shown, setShown] = useState<ReadonlySet<Overlay>>(new Set())
   const [layout, setLayout] = useState<'spread' | 'single' | 'all'>('spread')
@@ -105,7 +117,7 @@ export function InteriorRoom({ bookId }: { bookId: string }) {
               <button type="button" className="stylename" onClick={() => setChoosing(true)}>{base.name}</button>{own ? `, with ${own === 1 ? 'one change' : `${own} changes`} of your own` : ''} · {formatTrim(edition.trim ?? '')} · pages {(layout === 'single' ? [Math.max(0, left)] : [left, left + 1]).filter(p => leaves.pages[p]).map(p => leaves.pages[p]!.label).join('–')} of {leaves.pages.length}
               {view.trouble && <span className="trouble" role="alert"> {view.trouble}</span>}
             </p>
-            {other ? <Compare bookId={bookId} editionId={edition.id} leaves={leaves} figures={figures} version={version} left={left} name={own ? `${base.name}, changed` : base.name} other={other} onLeave={() => setOther(undefined)} onTake={() => void setInStyle(bookId, edition.id, typeof other.style === 'string' ? { id: other.style, name: other.name } : other.style, typeof other.style === 'string' ? undefined : other.style).then(() => setOther(undefined), (e: Error) => message.error(e.message))} /> : layout === 'all' ? <Strip overview bookId={bookId} editionId={edition.id} leaves={leaves} version={version} left={spreadOf(Math.max(0, left))} onChoose={l => { setChosen(l); setLayout('spread') }} /> : <Specimen key={edition.id} bookId={bookId} editionId={edition.id} leaves={leaves} version={version} left={left} shown={shown} single={layout === 'single'} found={found.matches.length || !mark ? found.matches : [mark]} edition={edition} assets={book?.assets ?? []} fonts={book?.fonts ?? []} hasText={!book?.plan} zoom={zoom} onChange={change} onPlace={open} onGo={p => setChosen(layout === 'single' ? p : spreadOf(p))} />}
+            {other ? <Compare bookId={bookId} editionId={edition.id} leaves={leaves} figures={figures} version={version} left={left} name={own ? `${base.name}, changed` : base.name} other={other} onLeave={() => setOther(undefined)} onTake={() => void setInStyle(bookId, edition.id, typeof other.style === 'string' ? { id: other.style, name: other.name } : other.style, typeof other.style === 'string' ? undefined : other.style).then(() => setOther(undefined), (e: Error) => message.error(e.message))} /> : layout === 'all' ? <Strip overview bookId={bookId} editionId={edition.id} leaves={leaves} version={version} left={spreadOf(Math.max(0, left))} onChoose={l => { setChosen(l); setLayout('spread') }} /> : <Specimen key={edition.id} bookId={bookId} editionId={edition.id} leaves={leaves} version={version} left={left} shown={shown} single={layout === 'single'} found={found.matches.length || !mark ? found.matches : [mark]} edition={edition} assets={book?.assets ?? []} fonts={book?.fonts ?? []} hasText={!book?.plan} zoom={zoom} early={early?.version === version ? early.pages : undefined} onLook={(pages, scale) => { looked.current = { pages, scale } }} onChange={change} onPlace={open} onGo={p => setChosen(layout === 'single' ? p : spreadOf(p))} />}
             <div className="views">
               <button type="button" onClick={() => setChoosing(true)}>styles …</button>
               {figures?.pages !== undefined && !book?.plan && <Fit bookId={bookId} editionId={edition.id} pages={figures.pages} />}
@@ -128,7 +140,7 @@ export function InteriorRoom({ bookId }: { bookId: string }) {
   )
 }
 
-function Specimen({ bookId, editionId, assets, fonts, leaves, version, left, shown, single, found, edition, hasText, zoom, onChange, onPlace, onGo }: { edition: Edition; assets: Asset[]; fonts: OwnFamily[]; hasText: boolean; bookId: string; editionId: string; leaves: Leaves; version: number; left: number; shown: ReadonlySet<Overlay>; single: boolean; found: Match[]; zoom: number; onChange: (path: string, value: number | boolean | string) => void; onPlace: (page: number, x: number, y: number) => void; onGo: (page: number) => void }) {
+function Specimen({ bookId, editionId, assets, fonts, leaves, version, left, shown, single, found, edition, hasText, zoom, early, onLook, onChange, onPlace, onGo }: { edition: Edition; assets: Asset[]; fonts: OwnFamily[]; hasText: boolean; bookId: string; editionId: string; leaves: Leaves; version: number; left: number; shown: ReadonlySet<Overlay>; single: boolean; found: Match[]; zoom: number; /** Pages in a changed style, while the book is being set in it. */ early: Map<number, ImageBitmap> | undefined; onLook: (pages: number[], scale: number) => void; onChange: (path: string, value: number | boolean | string) => void; onPlace: (page: number, x: number, y: number) => void; onGo: (page: number) => void }) {
   const stage = useRef<HTMLDivElement>(null)
   const [room, setRoom] = useState({ width: 0, height: 0 })
   const [lines, setLines] = useState<string[]>([])
@@ -158,6 +170,7 @@ function Specimen({ bookId, editionId, assets, fonts, leaves, version, left, sho
       return [`M${fromX} ${fromY}H${bend}V${toY}H${toX}`]
     }))
   }, [scale, room, zoom, single, leaves, left])
+  useEffect(() => onLook(single ? [Math.max(0, left)] : [left, left + 1], scale * devicePixelRatio), [left, single, scale])
   const px = (v: number): number => v * scale
   return (
     <div className="specimen">
@@ -169,7 +182,7 @@ function Specimen({ bookId, editionId, assets, fonts, leaves, version, left, sho
           <div className="spread">
             {(single ? [Math.max(0, left)] : [left, left + 1]).map(p => (
               <div key={p - left} className={leaves.pages[p] ? 'page' : 'page none'} style={{ width: px(leaves.width), height: px(leaves.height) }} title={leaves.pages[p] && !leaves.pages[p].blank ? 'A click opens the text here' : undefined} onClick={e => { const box = e.currentTarget.getBoundingClientRect(); onPlace(p, (e.clientX - box.left) / scale, (e.clientY - box.top) / scale) }}>
-                {leaves.pages[p] && <PageCanvas bookId={bookId} editionId={editionId} index={p} version={version} width={leaves.width} height={leaves.height} scale={scale} label={`Page ${leaves.pages[p].label}${leaves.pages[p].blank ? ', blank' : ''}`} />}
+                {leaves.pages[p] && <PageCanvas bookId={bookId} editionId={editionId} index={p} version={version} width={leaves.width} height={leaves.height} scale={scale} early={early?.get(p)} label={`Page ${leaves.pages[p].label}${leaves.pages[p].blank ? ', blank' : ''}`} />}
                 {leaves.pages[p]?.section && hasText && <Exception bookId={bookId} edition={edition} section={leaves.pages[p].section} title={leaves.pages[p].opens ?? ''} style={leaves.style} />}
                 {leaves.pages[p] && (shown.size > 0 || found.length > 0) && <PageViews bookId={bookId} editionId={editionId} leaves={leaves} version={version} page={p} scale={scale} shown={shown} found={found.flatMap(m => (m.page === p ? m.boxes : []))} />}
               </div>
