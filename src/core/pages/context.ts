@@ -1,8 +1,7 @@
 import type { Asset, FootnoteJson } from '../book'
 import type { MarkPlace } from '../marks'
-import type { FlowNote } from './flow'
+import type { Beside, FlowNote } from './flow'
 import { type InteriorStyle, legible } from './style'
-import type { Beside } from './pictures'
 import type { TextBase, Typefaces } from './typefaces'
 
 /** The kinds of text of an interior, derived from its style. */

@@ -61,3 +61,14 @@ export interface FlowNote {
   /** Lines, for parting a note that is longer than a page. */
   draw(out: LayerBuilder, y: number, report: (line: SetLine) => void): void
 }
+
+/** A picture that stands beside the text: how many rows it still takes, and its side. */
+export interface Beside {
+  rows: number
+  side: 'left' | 'right'
+  /** Room that it takes from the lines, with the space between, points. */
+  room: number
+  /** Draws it with its first row at `row`; done by the first text beside it. */
+  draw?: FlowItem['draw']
+  notes: NonNullable<FlowItem['variants'][number]['notes']>
+}

@@ -4,7 +4,7 @@ import { breakParagraph, type BreakRules, linePieces, type Paragraph, ParagraphB
 import type { BlockContext } from './context'
 import type { FlowItem } from './flow'
 import { drawOrnament } from './ornaments'
-import { drawOwnOrnament, sharpWidth } from './pictures'
+import { drawOwnOrnament, sharpWidth } from './smallPictures'
 import { legible } from './style'
 import type { TextBase } from './typefaces'
 

@@ -1,30 +1,10 @@
-import type { Asset, BlockJson, ImageJson, SignJson } from '../book'
+import type { Asset, BlockJson, ImageJson } from '../book'
 import { type LayerBuilder, type MarkPlace, PathBuilder } from '../marks'
-import type { ParagraphBuilder } from '../type'
 import { baselineIn, type BlockContext, type NoteCounter, type Setting } from './context'
-import type { FlowItem, LeafFrame } from './flow'
+import type { Beside, FlowItem, LeafFrame } from './flow'
 import { isContinuation } from './notes'
+import { altOf, sharpWidth } from './smallPictures'
 import { textItems } from './textItems'
-import type { TextBase } from './typefaces'
-
-/** Pixels an inch that a picture must have as printed. */
-const IMAGE_PPI = 300
-
-/** The greatest width at which a picture still has its pixels in print, points. */
-export const sharpWidth = (a: Asset): number => (a.width / IMAGE_PPI) * 72
-
-const altOf = (attrs: ImageJson['attrs'] | SignJson['attrs']): string => (attrs.decoration ? '' : attrs.alt)
-
-/** A picture that stands beside the text: how many rows it still takes, and its side. */
-export interface Beside {
-  rows: number
-  side: 'left' | 'right'
-  /** Room that it takes from the lines, with the space between, points. */
-  room: number
-  /** Draws it with its first row at `row`; done by the first text beside it. */
-  draw?: FlowItem['draw']
-  notes: NonNullable<FlowItem['variants'][number]['notes']>
-}
 
 /** A picture and its caption where it stands. One beside the text waits in the setting for the paragraphs that follow. */
 export function addImage(out: FlowItem[], block: ImageJson, ctx: BlockContext, s: Setting, place: MarkPlace, notes: NoteCounter, following?: BlockJson): void {
@@ -178,31 +158,4 @@ function plate(layer: LayerBuilder, asset: Asset, block: ImageJson, { width, hei
     kind: 'group', role: 'plate', clip: new PathBuilder().rect(x0, y0, w, h).build(),
     layers: [{ items: [{ kind: 'image', asset: asset.id, x: x0 + (w - iw) / 2, y: y0 + (h - ih) / 2, width: iw, height: ih, alt: altOf(block.attrs), place }] }],
   })
-}
-
-/** The author's own picture as an ornament, `height` points high around a centre; false where it is not among the book's. */
-export function drawOwnOrnament(out: LayerBuilder, id: string, cx: number, cy: number, height: number, ctx: BlockContext): boolean {
-  const asset = id ? ctx.assets.get(id) : undefined
-  if (!asset) return false
-  const h = Math.min(height, (sharpWidth(asset) * asset.height) / asset.width, (ctx.measure * asset.height) / asset.width)
-  const w = (h * asset.width) / asset.height
-  out.add({ kind: 'image', asset: asset.id, x: cx - w / 2, y: cy - h / 2, width: w, height: h, alt: '' })
-  return true
-}
-
-/** Room that a small picture asks for in a line, points, before it is known how much there is. */
-export function signRoom(sign: SignJson, ctx: BlockContext, base: TextBase): number {
-  const asset = ctx.assets.get(sign.attrs.asset)
-  return asset ? Math.min(sharpWidth(asset), (base.size * sign.attrs.height * asset.width) / asset.height) : 0
-}
-
-/** A small picture in the line, its foot on the baseline; where it is not here, nothing. */
-export function addSign(b: ParagraphBuilder, sign: SignJson, ctx: BlockContext, base: TextBase): void {
-  const asset = ctx.assets.get(sign.attrs.asset)
-  if (!asset) return
-  // It may not push the lines apart, and is never larger than its pixels allow.
-  const most = Math.min(ctx.style.text.leading * 0.92, (Math.min(sharpWidth(asset), ctx.measure / 2) * asset.height) / asset.width)
-  const height = Math.min(most, base.size * Math.min(2, Math.max(0.3, sign.attrs.height)))
-  const width = (height * asset.width) / asset.height
-  b.sign(width, ctx.faces.of(base), (out, x, baseline, scale, place) => out.add({ kind: 'image', asset: asset.id, x, y: baseline - height, width: width * scale, height, alt: altOf(sign.attrs), place }))
 }

@@ -3,7 +3,7 @@ import { BLACK, type LayerBuilder, type MarkPlace, PathBuilder } from '../marks'
 import type { BlockContext, NoteCounter, Setting } from './context'
 import type { FlowItem } from './flow'
 import { isContinuation } from './notes'
-import { signRoom } from './pictures'
+import { signRoom } from './smallPictures'
 import { textItems } from './textItems'
 
 /** Tables: columns share the measure by what they hold; rows stay whole; hairlines above, below and under the head. */

@@ -1,5 +1,5 @@
 import type { InlineJson } from '../book'
-import { addSign } from './pictures'
+import { addSign } from './smallPictures'
 import type { MarkPlace } from '../marks'
 import { type BreakRules, type Paragraph, ParagraphBuilder, type TextStyle } from '../type'
 import type { BlockContext } from './context'
