@@ -13,7 +13,7 @@ export interface AtWork {
 /** Work that ends sooner is not worth a word. */
 const A_MOMENT = 450
 /** Pictures, which come one by one where they are looked at, and work whose room shows how far it is with its own way to stop it. */
-const silent = new Set(['pack', 'paint', 'paintCover', 'sample', 'placeAt', 'pageOf', 'boxOn', 'wordInPages', 'firstLook', 'lines', 'find'])
+const silent = new Set(['pack', 'paint', 'paintCover', 'sample', 'placeAt', 'pageOf', 'boxOn', 'wordInPages', 'firstLook', 'front', 'lines', 'find'])
 
 let worker: Worker | undefined
 let client: PressClient | undefined

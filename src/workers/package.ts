@@ -7,7 +7,7 @@ import { type Cover, drawCover, flatFor, frontPage } from '@/core/cover'
 import { ebookMoney, leastEbookPrice, listingFindings, type ListingSnapshot, type Submission } from '@/core/outlets'
 import { pageStarts } from '@/core/pages'
 import type { OutletProfile, Ticker } from '@/core/trade'
-import { bookOf, chainOf, designOf, keyOf, type OpenedBook, outlet, styleOf } from './openBooks'
+import { bookOf, chainOf, designOf, inputsOf, keyOf, type OpenedBook, outlet, styleOf } from './openBooks'
 import { shelf } from './fontShelf'
 import { draw } from './draw'
 
@@ -21,6 +21,16 @@ export async function coverOf(bookId: string, e: Edition, outletId?: string): Pr
   const print = printOf(b)
   if (print) return chainOf(bookId, print.id).get('cover')
   return drawCover(flatFor(outlet('ostrevane'), { binding: 'paperback', trim: '6x9in', paper: 'cream', pages: 200 }), designOf(b.book), b.book.data, undefined, shelf, b.book.assets)
+}
+
+/** The front of a book's cover before its pages are known: a front is the same whatever the spine. Undefined where no printer binds such a book. */
+export async function frontAtOnce(bookId: string): Promise<Cover | undefined> {
+  const b = bookOf(bookId)
+  const e = printOf(b)
+  if (!e) return coverOf(bookId, b.book.editions[0]!)
+  const { profile, spec } = inputsOf(b, e, e.outlets[0] ?? 'ostrevane')
+  const rules = profile.print?.bindings.find(x => x.kind === spec.binding)
+  return rules && drawCover(flatFor(profile, { ...spec, pages: e.coverPages ?? Math.min(rules.mostPages, Math.max(rules.leastPages, 200)) }), designOf(b.book), b.book.data, e.isbn, shelf, b.book.assets)
 }
 
 /** Height of the front picture in pixels: well inside what the outlet takes. */

@@ -17,7 +17,7 @@ import { firstLook, shown } from './firstLook'
 import { chosenStyle, figuresIn, fitEdition, samplePage, type StyleFigures } from './styles'
 import { interiorFile, type InteriorFileKind, templateFiles } from './interiorFiles'
 import { bookOf, type BookUpdate, chainOf, closeBook, designOf, openBook, outlet, useProfiles } from './openBooks'
-import { coverOf, epubOf, findingsOf, makePackage, snapshotOf } from './package'
+import { coverOf, epubOf, findingsOf, frontAtOnce, makePackage, snapshotOf } from './package'
 
 /** The press: the core in a worker. A thin entry; what it answers is computed by the core. */
 
@@ -80,8 +80,6 @@ export interface Outlook {
   /** Pages of a plan. */
   planned: number
   editions: EditionOutlook[]
-  /** The front cover as a picture. */
-  front?: Blob
 }
 
 /** The cover as a view needs it. */
@@ -134,9 +132,18 @@ const api = {
     return plainlyLater(() => readFont(bytes))
   },
 
-  /** Words, pages, findings and front of an open book: what follows from it, for the shelf. */
+  /** The front cover of an open book as a picture, for the shelf: at once, before its pages are set. */
+  async front(bookId: string): Promise<Blob | undefined> {
+    if (!bookOf(bookId).book.editions.length) return undefined
+    const cover = await frontAtOnce(bookId)
+    if (!cover) return undefined
+    const page = frontPage(cover)
+    return draw(page, 240 / page.height, id => bookOf(bookId).images.get(id)).convertToBlob({ type: 'image/png' })
+  },
+
+  /** Words, pages and findings of an open book: what follows from it, for the shelf. */
   async outlook(bookId: string): Promise<Outlook> {
-    const { book, images } = bookOf(bookId)
+    const { book } = bookOf(bookId)
     const words = book.sections.reduce((n, s) => n + (s.made ? 0 : docWords(s.doc)), 0)
     const out: Outlook = { words, planned: book.plan ? plannedPages(book.plan) : 0, editions: [] }
     for (const e of book.editions) {
@@ -150,10 +157,6 @@ const api = {
       const findings = await chain.get('findings')
       const first = findings.find(f => f.severity !== 'remark')
       out.editions.push({ id: e.id, kind: e.kind, trim: e.trim, pages: await chain.get('pages'), spinePt: await chain.get('spine'), outlets: e.outlets, stops: findings.filter(f => f.severity === 'stop').length, ...(first ? { asks: first.message } : {}) })
-      if (!out.front) {
-        const page = frontPage(await chain.get('cover'))
-        out.front = await draw(page, 240 / page.height, id => images.get(id)).convertToBlob({ type: 'image/png' })
-      }
     }
     return out
   },

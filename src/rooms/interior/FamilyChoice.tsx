@@ -14,7 +14,7 @@ export function FamilyChoice({ bookId, editionId, shipped, own, value, label, on
   return (
     <>
       <Select
-        aria-label={label} size="small" variant="borderless" popupMatchSelectWidth={false} suffixIcon={null} value={value}
+        aria-label={label} size="small" variant="borderless" popupMatchSelectWidth={false} suffixIcon={null} listHeight={380} value={value}
         options={[...shipped.map(s => ({ value: s.value, label: s.words })), ...own.map(f => ({ value: f.id, label: f.name })), { value: BRING, label: 'bring in a typeface …' }]}
         onChange={v => (v === BRING ? picker.current?.click() : onChange(v))}
       />

@@ -120,7 +120,7 @@ function Row({ entry }: { entry: ShelfEntry }) {
   const needs = o && nextFor(entry, o)
   return (
     <li className="row">
-      <div className="front">{o?.frontUrl ? <img src={o.frontUrl} alt={`Front cover of ${entry.title}`} /> : <span aria-hidden />}</div>
+      <div className="front">{entry.front ? <img src={entry.front} alt={`Front cover of ${entry.title}`} /> : <span aria-hidden />}</div>
       <div className="who">
         <h3><Link prefetch={false} href={`${at}/${entry.planned ? 'pages' : !o || o.words ? 'interior' : 'text'}`}>{entry.title}</Link></h3>
         <p>{[entry.series?.number && `${entry.series.number}`, entry.author, o && (entry.planned ? `${o.planned} planned pages` : `${o.words.toLocaleString('en')} words`)].filter(Boolean).join(' · ')}</p>

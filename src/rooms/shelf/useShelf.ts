@@ -1,7 +1,7 @@
 'use client'
 import { useLiveQuery } from 'dexie-react-hooks'
-import { useEffect, useState } from 'react'
-import { freshBookId, getBook, listBooks, putBook } from '@/data/books'
+import { useEffect, useRef, useState } from 'react'
+import { freshBookId, getBook, listBooks, putBook, type StoredBook } from '@/data/books'
 import { loadDemoOnce } from '@/data/demo'
 import { createBook, type Edition, newSection, plainEditions } from '@/core/book'
 import { type Difference, drift, foldListing } from '@/core/outlets'
@@ -22,7 +22,9 @@ export interface ShelfEntry {
   author: string
   series?: { name: string; number?: number }
   imprint: string
-  outlook?: Outlook & { frontUrl?: string }
+  /** The front cover's picture. */
+  front?: string
+  outlook?: Outlook
   editions: Edition[]
   /** Editions at outlets, as far as anything was sent. */
   pairs: Pair[]
@@ -32,7 +34,9 @@ export interface ShelfEntry {
 /** Books of the shelf, each with its outlook as soon as the press has worked it out. */
 export function useShelf(): { entries: ShelfEntry[] | undefined; trouble?: string; stopped: boolean; again: () => void } {
   const records = useLiveQuery(listBooks)
+  const [fronts, setFronts] = useState<Record<string, string | undefined>>({})
   const [outlooks, setOutlooks] = useState<Record<string, ShelfEntry['outlook']>>({})
+  const held = useRef(new Map<string, StoredBook>())
   const [drifts, setDrifts] = useState<Record<string, Difference[]>>({})
   const listings = useLiveQuery(() => db.listings.toArray())
   const now = useLiveQuery(readClock) ?? 0
@@ -49,20 +53,33 @@ export function useShelf(): { entries: ShelfEntry[] | undefined; trouble?: strin
   useEffect(() => {
     let gone = false
     const work = async (): Promise<void> => {
+      // Books are known by their fronts: these come first, what follows from each book after them.
       for (const r of records ?? []) {
-        if (gone || stopped || outlooks[r.id]) continue
+        if (gone || stopped || r.id in fronts) continue
         const stored = await getBook(r.id)
         if (!stored) continue
+        held.current.set(r.id, stored)
         await openAtPress(stored.book, async () => stored.pictures)
+        const front = await press().front(r.id)
+        if (!gone) setFronts(f => ({ ...f, [r.id]: front && URL.createObjectURL(front) }))
+        // The change of state begins the work anew, with the next book.
+        return
+      }
+      for (const r of records ?? []) {
+        if (gone || stopped || outlooks[r.id] || !(r.id in fronts)) continue
+        // The press has it already, unless it was stopped and another began.
+        const stored = held.current.get(r.id)
+        if (stored) await openAtPress(stored.book, async () => stored.pictures)
         const outlook = await press().outlook(r.id)
-        if (!gone) setOutlooks(o => ({ ...o, [r.id]: { ...outlook, ...(outlook.front ? { frontUrl: URL.createObjectURL(outlook.front) } : {}) } }))
+        if (!gone) setOutlooks(o => ({ ...o, [r.id]: outlook }))
+        return
       }
     }
     work().catch(failed)
     return () => {
       gone = true
     }
-  }, [records, outlooks, stopped])
+  }, [records, fronts, outlooks, stopped])
 
   // What is on sale is held against what the book is now.
   useEffect(() => {
@@ -92,7 +109,7 @@ export function useShelf(): { entries: ShelfEntry[] | undefined; trouble?: strin
   if (!records || (!ready && !records.length)) return { entries: undefined, trouble, stopped, again }
   return {
     trouble, stopped, again,
-    entries: records.map(r => ({ id: r.id, title: r.data.title, subtitle: r.data.subtitle, author: r.data.contributors.find(c => c.role === 'aut')?.name ?? '', series: r.data.series, imprint: r.data.imprint.name, outlook: outlooks[r.id], editions: r.editions, pairs: pairsOf(r), planned: !!r.plan })),
+    entries: records.map(r => ({ id: r.id, title: r.data.title, subtitle: r.data.subtitle, author: r.data.contributors.find(c => c.role === 'aut')?.name ?? '', series: r.data.series, imprint: r.data.imprint.name, front: fronts[r.id], outlook: outlooks[r.id], editions: r.editions, pairs: pairsOf(r), planned: !!r.plan })),
   }
 }
 
