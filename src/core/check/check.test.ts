@@ -67,6 +67,8 @@ describe('each rule finds its fault, with place, amount and remedy', () => {
   test('missing character', async () => {
     const odd = bookOf([['Here is 字 and 龍.']])
     expect(named(check(subject({ interior: await setBook(odd) }, { book: odd })), 'missing character').map(f => f.place)).toEqual([{ kind: 'text', section: 's1', block: 'b1' }, { kind: 'text', section: 's1', block: 'b1' }])
+    const scripts = bookOf([['a שלום b', 'c 潮 d', 'e → f']])
+    expect(named(check(subject({ interior: await setBook(scripts) }, { book: scripts })), 'missing character').map(f => /from right to left/.test(f.message) ? 'right to left' : /East Asia/.test(f.message) ? 'east' : f.message)).toEqual(expect.arrayContaining(['right to left', 'east']))
   })
   test('resolution', () => {
     const page = { ...interior.pages[6]!, layers: [{ x: 0, y: 0, layer: { items: [{ kind: 'image' as const, asset: 'a', x: 100, y: 100, width: 144, height: 144 }] } }] }

@@ -96,13 +96,17 @@ export const safeZone: Rule = s => {
   return out
 }
 
+const rightToLeft = /[\p{Script=Hebrew}\p{Script=Arabic}\p{Script=Syriac}\p{Script=Thaana}\p{Script=Nko}]/u
+const eastAsian = /[\p{Script=Han}\p{Script=Hiragana}\p{Script=Katakana}\p{Script=Hangul}\p{Script=Bopomofo}]/u
+
 /** Every character has a glyph. */
 export const missingGlyphs: Rule = s =>
   s.print
     ? s.print.interior.missing.map(m => ({
         rule: 'missing character', severity: 'stop' as const, place: { kind: 'text' as const, section: m.section, block: m.block }, amount: `“${m.text.slice(0, 24)}”`,
-        message: `No font of the style has all of “${m.text.slice(0, 24)}”: an empty box is printed.`,
-        remedy: 'Bring in a font that has the character, or change the text.',
+        ...(rightToLeft.test(m.text) ? { message: `“${m.text.slice(0, 24)}” is written from right to left: such scripts cannot be set yet.`, remedy: 'Change the text, or put it in as a picture.' }
+          : eastAsian.test(m.text) ? { message: `“${m.text.slice(0, 24)}” is in a script of East Asia: such scripts cannot be set yet.`, remedy: 'Change the text, or put it in as a picture.' }
+          : { message: `No font of the style has all of “${m.text.slice(0, 24)}”: an empty box is printed.`, remedy: 'Bring in a font that has the character, or change the text.' }),
       }))
     : []
 

@@ -5,7 +5,7 @@ import type { Face } from '../type'
 import { type ContentResources, pageContent } from './content'
 import { PdfFile, type Sink } from './file'
 import { FontUse } from './fonts'
-import { greyProfile } from './icc'
+import { greyProfile, rgbProfile } from './icc'
 import { embedImage, type PictureSource } from './images'
 import type { Subsetter } from './subset'
 import { StructureTree, type TagSource } from './tags'
@@ -19,8 +19,8 @@ export interface PdfOptions {
   /** Pictures are made grey, as black books want. */
   grey: boolean
   /**
-   * Prepared for a standard of exchange, for black books: PDF/X-1a:2003 (ISO 15930-4) or PDF/X-4 (ISO 15930-7). No checker here
-   * certifies it. Such files carry no links, and say what their greys mean.
+   * Prepared for a standard of exchange: PDF/X-1a:2003 (ISO 15930-4), for black books, or PDF/X-4 (ISO 15930-7). No checker here
+   * certifies it. Such files carry no links, and say what their greys or colours mean.
    */
   preparedFor?: 'X-1a' | 'X-4'
   /** Pictures with more pixels an inch than this are made smaller. */
@@ -42,7 +42,7 @@ export async function pdfBytes(pages: PageMarks[], options: PdfOptions, subsette
 
 /** Writes pages of marks as a press-ready PDF into a sink, chunk by chunk. */
 export async function writePdf(pages: PageMarks[], options: PdfOptions, subsetter: Subsetter, pictures: PictureSource, sink: Sink, ticker?: Ticker): Promise<void> {
-  if (options.preparedFor && !options.grey) throw new Fault('colour', 'Only the pages of a black book can be prepared for that: these have colour.')
+  if (options.preparedFor === 'X-1a' && !options.grey) throw new Fault('colour', 'Only the pages of a black book can be prepared for PDF/X-1a: these have colour.')
   const file = new PdfFile(sink, options.preparedFor === 'X-1a' ? '1.4' : '1.6')
   const fonts = new Map<Face, FontUse>()
   const assets: string[] = []
@@ -134,10 +134,11 @@ export async function writePdf(pages: PageMarks[], options: PdfOptions, subsette
   }
   if (options.preparedFor) {
     if (options.preparedFor === 'X-1a' && states.size) throw new Fault('transparency', 'These pages have something seen through; PDF/X-1a has no such thing.')
-    const name = 'Black on uncoated paper'
+    const name = options.grey ? 'Black on uncoated paper' : 'Colours as on a screen, to be separated by the printer'
+    const means = options.grey ? 'One black ink, tones spread by a fifth at the middle' : 'sRGB (IEC 61966-2-1)'
     root.OutputIntents = [file.object({
-      Type: 'OutputIntent', S: 'GTS_PDFX', OutputConditionIdentifier: file.text('Custom'), OutputCondition: file.text(name), Info: file.text('One black ink, tones spread by a fifth at the middle'),
-      DestOutputProfile: file.stream(greyProfile(name, 0.2), { N: 1 }),
+      Type: 'OutputIntent', S: 'GTS_PDFX', OutputConditionIdentifier: file.text('Custom'), OutputCondition: file.text(name), Info: file.text(means),
+      DestOutputProfile: options.grey ? file.stream(greyProfile(name, 0.2), { N: 1 }) : file.stream(rgbProfile(name), { N: 3 }),
     })]
   }
   if (options.outline?.length) {

@@ -1,3 +1,7 @@
+import { spawnSync } from 'node:child_process'
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { createCanvas } from '@napi-rs/canvas'
@@ -79,10 +83,36 @@ describe('files prepared for a standard', () => {
     const x4 = await PDFDocument.load(await whole(interior.pages, { sectionPages: interior.starts, preparedFor: 'X-4' }), { updateMetadata: false })
     expect(x4.getPages().some(p => p.node.Annots())).toBe(false)
   })
+  test('a colour book says what its colours mean: tables that a colour manager reads, there and back', async () => {
+    const doc = await make({ preparedFor: 'X-4', grey: false })
+    const intent = (doc.catalog.lookup(PDFName.of('OutputIntents'), PDFArray)).lookup(0, PDFDict)
+    const stream = intent.lookup(PDFName.of('DestOutputProfile')) as PDFRawStream
+    expect(String(stream.dict.get(PDFName.of('N')))).toBe('3')
+    const icc = unzlibSync(stream.contents)
+    const v = new DataView(icc.buffer, icc.byteOffset, icc.length)
+    const text = (i: number, n: number): string => Buffer.from(icc.subarray(i, i + n)).toString('latin1')
+    expect([v.getUint32(0), text(12, 12)]).toEqual([icc.length, 'prtrRGB Lab '])
+    const tag = (name: string): number => { for (let i = 0; i < v.getUint32(128); i++) if (text(132 + i * 12, 4) === name) return v.getUint32(136 + i * 12); throw new Error(name) }
+    // A node of a table: 52 bytes of head, straight inputs, then the grid, its last channel fastest.
+    const grid = icc[tag('A2B0') + 10]!
+    const node = (name: string, a: number, b: number, c: number): number[] => [0, 1, 2].map(k => v.getUint16(tag(name) + 64 + (((a * grid + b) * grid + c) * 3 + k) * 2))
+    const top = grid - 1
+    // White is L* 100 without a hue, black L* 0; sRGB's red, green and blue as published for D50.
+    const lab = (a: number, b: number, c: number): number[] => { const [l, x, y] = node('A2B0', a, b, c) as [number, number, number]; return [(l / 0xff00) * 100, (x - 0x8000) / 256, (y - 0x8000) / 256].map(n => Math.round(n * 10) / 10) }
+    expect(lab(0, 0, 0)).toEqual([0, 0, 0])
+    for (const [rgb, known] of [[[top, top, top], [100, 0, 0]], [[top, 0, 0], [54.3, 80.8, 69.9]], [[0, top, 0], [87.8, -79.3, 81]], [[0, 0, top], [29.6, 68.3, -112]]] as const) lab(...(rgb as [number, number, number])).forEach((n, i) => expect(Math.abs(n - known[i]!)).toBeLessThan(0.3))
+    // The colour manager that ghostscript has takes it for its own.
+    const folder = mkdtempSync(join(tmpdir(), 'porchlight-icc-'))
+    writeFileSync(join(folder, 'own.icc'), icc)
+    writeFileSync(join(folder, 'page.pdf'), await whole((await setBook(bookOf([['One.']]))).pages))
+    const run = spawnSync('gs', ['-q', '-dNOPAUSE', '-dBATCH', '-dSAFER', `--permit-file-read=${folder}/`, '-sDEVICE=tiff24nc', '-r36', `-sOutputICCProfile=${join(folder, 'own.icc')}`, `-sOutputFile=${join(folder, 'p%d.tif')}`, join(folder, 'page.pdf')], { encoding: 'utf8' })
+    expect([run.status, run.stdout + run.stderr]).toEqual([0, ''])
+    rmSync(folder, { recursive: true })
+  })
   test('are refused for pages with colour or with anything seen through', async () => {
     const clear: PageMarks = { width: 100, height: 100, bleed: { top: 0, right: 0, bottom: 0, left: 0 }, label: '1', side: 'recto', layers: [{ x: 0, y: 0, layer: { items: [{ kind: 'group', opacity: 0.5, layers: [{ items: [{ kind: 'path', path: new PathBuilder().rect(0, 0, 9, 9).build(), fill: { k: 1 } }] }] }] } }] }
     await expect(whole([clear], { preparedFor: 'X-1a' })).rejects.toThrow(/seen through/)
-    await expect(whole([clear], { preparedFor: 'X-4', grey: false })).rejects.toThrow(/have colour/)
+    await expect(whole([clear], { preparedFor: 'X-1a', grey: false })).rejects.toThrow(/have colour/)
   })
   test('pictures with more pixels than asked are made smaller, by their mean', async () => {
     const canvas = createCanvas(600, 300)

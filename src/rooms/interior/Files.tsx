@@ -11,7 +11,7 @@ import type { InteriorFileKind } from '@/workers/interiorFiles'
 
 const kinds: { kind: InteriorFileKind; name: string; words: string; grey?: boolean }[] = [
   { kind: 'press', name: 'For the press', words: 'trim and bleed boxes, fonts inside, black alone, pictures at 300 ppi' },
-  { kind: 'X-4', name: 'Prepared for PDF/X-4', words: 'the same, and what its greys mean', grey: true },
+  { kind: 'X-4', name: 'Prepared for PDF/X-4', words: 'the same, and what its greys or colours mean' },
   { kind: 'X-1a', name: 'Prepared for PDF/X-1a', words: 'for printers of the older school', grey: true },
   { kind: 'proof', name: 'A proof', words: 'crop marks, and “proof” on every page' },
   { kind: 'mail', name: 'Small, for mail', words: 'pictures for a screen' },
