@@ -89,6 +89,11 @@ export function breakParagraph(p: Paragraph, rules: BreakRules, everyLength = fa
   if (!p.frags.length) return []
   if (rules.align === 'center') return [balanced(p, rules)]
   if (rules.align !== 'justify') return everyLength ? raggedLengths(p, rules) : [ragged(p, rules)]
+  // What can be set well without dividing a word is set so: most paragraphs, and words need not be looked up.
+  if (rules.hyphenate && !everyLength) {
+    const whole = attempt(p, { ...rules, hyphenate: false }, passes[0]!)
+    if (whole) return whole.map(f => ({ ...f, loose: false }))
+  }
   for (let pass = 0; pass < passes.length; pass++) {
     const found = attempt(p, rules, passes[pass]!)
     if (!found) continue
