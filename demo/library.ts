@@ -1,6 +1,6 @@
 import { readFile, writeFile, mkdir } from 'node:fs/promises'
 import { join } from 'node:path'
-import { type Book, createBook } from '@/core/book'
+import { type Book, createBook, type ImageJson } from '@/core/book'
 import { rows } from '@/core/cover'
 import { writeProject } from '@/core/archive'
 import { readManuscript } from '@/core/intake'
@@ -11,13 +11,16 @@ export async function almanac(root: string): Promise<Uint8Array> {
   const bytes = async (name: string) => new Uint8Array(await readFile(join(folder, name)))
   const pictures = new Map(await Promise.all(['bell-works.png', 'harbour.png', 'tide-curve.png'].map(async n => [n, await bytes(n)] as const)))
   const read = readManuscript('tidewardens-almanac.md', await bytes('tidewardens-almanac.md'), pictures)
+  const nameOf = (asset: string): string => read.book.assets.find(a => a.id === asset)?.name ?? ''
+  // One beside the text, the others in the measure.
+  const stands: Record<string, Partial<ImageJson['attrs']>> = { 'bell-works.png': { stands: 'right', share: 0.46 } }
   const book: Book = {
     ...read.book,
     id: 'tidewardens-almanac',
     data: { ...read.book.data, year: 2026, contributors: [{ name: 'Orla Fenwright', sortName: 'Fenwright, Orla', role: 'aut' }], subjects: ['Fiction / Mystery', 'Harbour towns'] },
     sections: read.book.sections.map(s => {
       const { evidence: _evidence, ...rest } = s
-      return rest
+      return { ...rest, doc: { ...s.doc, content: s.doc.content.map(b => (b.type === 'image' && stands[nameOf(b.attrs.asset)] ? { ...b, attrs: { ...b.attrs, ...stands[nameOf(b.attrs.asset)] } } : b)) } }
     }),
     editions: [
       { id: 'paperback', kind: 'paperback', isbn: '9780000001030', trim: '5.5x8.5in', paper: 'cream', ink: 'black', outlets: ['ostrevane'], style: 'harbour-roman', price: 1199 },
