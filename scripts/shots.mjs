@@ -20,7 +20,9 @@ try {
   }
   await go('/')
   await page.locator('.front img').nth(3).waitFor({ timeout: 60_000 })
-  await shot('shelf')
+  // Fronts come first; what follows from each book after them.
+  await page.getByText('planned pages').nth(1).waitFor({ timeout: 60_000 })
+  await shot('shelf', 1500)
 
   await page.getByLabel('Manuscript file').setInputFiles(join(root, 'demo/lampblack-regatta.md'))
   await page.getByRole('img', { name: /^Page / }).waitFor({ timeout: 60_000 })
@@ -28,7 +30,7 @@ try {
 
   for (const [name, path, ready] of [
     ['plan', `${dir}/plan`, () => page.getByLabel('Sill').getByText('Pages')],
-    ['text', `${dir}/text`, () => page.locator('.ProseMirror p').first()],
+    ['text', `${dir}/text?section=s6&block=b161`, () => page.locator('.ProseMirror figure img')],
     ['interior', `${dir}/interior`, () => page.locator('.spread canvas[data-painted=true]').nth(1)],
     ['cover', `${dir}/cover`, () => page.locator('.konvajs-content canvas').first()],
     ['check', '/book/lampblack-regatta/check', () => page.getByText('The rights are not stated.')],
