@@ -137,7 +137,8 @@ const typography = (language: string) => Extension.create({
       new InputRule({
         find: /["']$/,
         handler: ({ state, range, match }) => {
-          const { $from } = state.selection
+          // The rule's own range, not the selection: a caret that has just moved is known to the page before it is to the editor.
+          const $from = state.doc.resolve(range.from)
           const before = $from.parent.textBetween(0, $from.parentOffset, undefined, '\ufffc')
           const { single } = quotesOf(language)
           const open = before.lastIndexOf(single[0]) > before.lastIndexOf(single[1])
