@@ -18,6 +18,15 @@ beforeEach(async () => {
 })
 
 describe('books in the browser', () => {
+  test('carry the typefaces of their author', async () => {
+    const bytes = Uint8Array.from([9, 8, 7])
+    const book = { ...bookOf([['One.']]), fonts: [{ id: 'own-0123456789ab', name: 'Mine', files: { regular: hashOf(bytes) } }] }
+    await data.putBook({ book, pictures: new Map([[hashOf(bytes), bytes]]) })
+    const back = (await data.getBook(book.id))!
+    expect([back.book.fonts, [...back.pictures.values()].map(b => [...b])]).toEqual([book.fonts, [[9, 8, 7]]])
+    const held = await data.freshen(book.id, undefined)
+    expect(held!.book.fonts).toEqual(book.fonts)
+  })
   test('come back as they were put, sections in order, pictures by hash', async () => {
     const picture = Uint8Array.from([1, 2, 3])
     const book = { ...bookOf([['One.'], ['Two.'], ['Three.']]), assets: [{ id: hashOf(picture), type: 'image/png' as const, width: 1, height: 1 }] }

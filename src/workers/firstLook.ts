@@ -12,6 +12,11 @@ export function shown(bookId: string, editionId: string, interior: Interior): In
   return interior
 }
 
+/** A book that is gone is not looked at again. */
+export function forget(bookId: string): void {
+  for (const key of last.keys()) if (key.startsWith(`${bookId}/`)) last.delete(key)
+}
+
 /**
  * Pages of the open spread as a changed style sets them: only their sections are set, where they began before, and the page is
  * the one on which stands what stood at the old one's top. The rest of the book follows; what is set here is not set again.

@@ -22,8 +22,8 @@ export function outlineOf(b: OpenedBook, interior: Interior): { title: string; p
   return b.text.sections.filter(s => interior.starts.has(s.id) && (roles[s.role].listed || s.role === 'contents' || s.role === 'title-page')).map(s => ({ title: shortName(names.get(s.id)!) || b.book.data.title, page: interior.starts.get(s.id)! }))
 }
 
-/** Pixels an inch of a template's pictures. */
-const TEMPLATE_PPI = 300
+/** Pixels an inch of a blank leaf as a picture. */
+const SHEET_PPI = 300
 
 /** Blank templates for an edition at its page count, as PDF, SVG and PNG in one ZIP. */
 export async function templateFiles(bookId: string, editionId: string): Promise<{ name: string; bytes: Uint8Array }> {
@@ -50,7 +50,7 @@ export async function templateFiles(bookId: string, editionId: string): Promise<
   for (const t of made) {
     const name = t.name.replace(' ', '-')
     files[`${name}.svg`] = new TextEncoder().encode(pageSvg(t.page, `${title}, ${t.name}`))
-    files[`${name}.png`] = new Uint8Array(await (await draw(t.page, TEMPLATE_PPI / 72, () => undefined, true, '#ffffff').convertToBlob({ type: 'image/png' })).arrayBuffer())
+    files[`${name}.png`] = new Uint8Array(await (await draw(t.page, SHEET_PPI / 72, () => undefined, true, '#ffffff').convertToBlob({ type: 'image/png' })).arrayBuffer())
   }
   return { name: `blank-pages-${trim.replace(/[^0-9A-Za-z.]+/g, '-').replace(/^-|-$/g, '')}.zip`, bytes: zipSync(files, { level: 6, mtime: new Date(2026, 0, 1) }) }
 }

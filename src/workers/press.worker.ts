@@ -13,7 +13,7 @@ import { bindingRules, Fault, insideMargin, type OutletProfile, printRules, type
 import { type ReadFont, readFont } from '@/core/type'
 import { draw } from './draw'
 import { tell, tellTo } from './telling'
-import { firstLook, shown } from './firstLook'
+import { firstLook, forget, shown } from './firstLook'
 import { chosenStyle, figuresIn, fitEdition, samplePage, type StyleFigures } from './styles'
 import { interiorFile, type InteriorFileKind, templateFiles } from './interiorFiles'
 import { bookOf, type BookUpdate, chainOf, closeBook, designOf, openBook, outlet, useProfiles } from './openBooks'
@@ -63,7 +63,7 @@ export interface Leaves {
   style: InteriorStyle
   /** Sections that have pages. */
   starts: string[]
-  pages: { label: string; blank: boolean; /** Title and id of the section that opens here. */ opens?: string; section?: string }[]
+  pages: { label: string; blank: boolean; /** Title and id of the section that opens here. */ opens?: string; section?: string; /** How much text stands on it: runs of glyphs. */ runs: number }[]
   /** The text block on a recto, and the outlet's safe zone from the trim. */
   block: { x: number; y: number; width: number; height: number }
   outside: number
@@ -163,7 +163,10 @@ const api = {
 
   /** Opens a book at the press, or brings it up to date; what did not change is not computed again. */
   open: (update: BookUpdate): Promise<void> => openBook(update),
-  close: (bookId: string): void => closeBook(bookId),
+  close(bookId: string): void {
+    closeBook(bookId)
+    forget(bookId)
+  },
 
   async figures(bookId: string, editionId: string, outletId?: string): Promise<Figures> {
     return plainlyLater(async () => {
@@ -208,7 +211,7 @@ const api = {
       return {
         unmetAt: interior.unmetAt, lent: interior.lent, starts: [...interior.starts.keys()], width: interior.spec.width, height: interior.spec.height, style: interior.style, block: interior.block, outside: book.plan ? interior.spec.width - interior.block.x - interior.block.width : interior.outside, safe: pts(printRules(profile).safe),
         insideAsked: insideMargin(profile, spec.binding, roundPages(interior.pages.length, bindingRules(profile, spec.binding).pageMultiple)),
-        pages: interior.pages.map((p, i) => ({ label: p.label, blank: !p.layers.length, ...opens.get(i) })),
+        pages: interior.pages.map((p, i) => ({ label: p.label, blank: !p.layers.length, runs: p.layers.reduce((n, l) => n + (l.layer.text?.count ?? 0), 0), ...opens.get(i) })),
       }
     })
   },

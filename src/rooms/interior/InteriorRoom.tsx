@@ -61,7 +61,7 @@ export function InteriorRoom({ bookId }: { bookId: string }) {
   const [choosing, setChoosing] = useState(false)
   const [other, setOther] = useState<{ style: string | StyleDocument; name: string }>()
 
-  // The first view is an opening that faces text: it shows the most of a style.
+  // The first view is an opening that faces a full page of text: it shows the most of a style.
   const first = useMemo(() => (leaves ? firstView(leaves) : -1), [leaves])
   const last = leaves ? (layout === 'single' ? leaves.pages.length - 1 : spreadOf(leaves.pages.length - 1)) : -1
   const left = Math.min(chosen ?? (asked && /^\d+$/.test(asked) ? spreadOf(Number(asked)) : first), last)
@@ -200,6 +200,7 @@ function Specimen({ bookId, editionId, assets, fonts, leaves, version, left, sho
 
 function firstView({ pages }: Leaves): number {
   const body = Math.max(0, pages.findIndex(p => p.label === '1'))
-  const facing = pages.findIndex((p, i) => i > body && i % 2 === 0 && p.opens && !pages[i - 1]!.blank)
+  const full = 0.6 * Math.max(...pages.map(p => p.runs))
+  const facing = pages.findIndex((p, i) => i > body && i % 2 === 0 && p.opens && pages[i - 1]!.runs >= full)
   return spreadOf(facing > 0 ? facing : body)
 }

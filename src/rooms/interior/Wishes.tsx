@@ -7,7 +7,7 @@ const words: Record<UnmetAt['wish'], [string, string]> = {
   widows: ['A line stands alone', 'lines stand alone'],
   strandedHeads: ['A heading stands at a foot', 'headings stand at a foot'],
   unevenSpreads: ['A page ends short', 'pages end short'],
-  shortLastPage: ['A chapter ends on fewer than five lines', 'chapters end on fewer than five lines'],
+  shortLastPage: ['A last page has fewer than five lines', 'last pages have fewer than five lines'],
   hyphensAtRectoFoot: ['A right page ends in a hyphen', 'right pages end in a hyphen'],
 }
 

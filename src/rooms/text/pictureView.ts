@@ -72,7 +72,10 @@ export function pictureView({ node, editor, getPos }: NodeViewRendererProps) {
   const picture = shows(img)
   const set = (name: string, value: unknown): void => {
     const pos = getPos()
-    if (pos !== undefined && editor.isEditable) editor.view.dispatch(editor.state.tr.setNodeAttribute(pos, name, value))
+    if (pos === undefined) return
+    if (editor.isEditable) editor.view.dispatch(editor.state.tr.setNodeAttribute(pos, name, value))
+    // Who follows another window sees what there is.
+    else update(editor.state.doc.nodeAt(pos)!)
   }
   alt.addEventListener('change', () => set('alt', alt.value))
   where.addEventListener('change', () => set('stands', where.value))
