@@ -113,8 +113,7 @@ export function useOpenBook(bookId: string, withLeaves = false, kind: 'any' | 'p
     work().catch((e: Error) => {
       if (turn !== latest.current) return
       if (e instanceof Cancelled) setStopped(true)
-      // A newer state came while this one was being set: its own answer follows.
-      else if (e.message !== 'Cancelled') setTrouble(e.message)
+      else setTrouble(e.message)
     }).finally(() => {
       clearTimeout(late)
       if (turn === latest.current) setSettling(false)

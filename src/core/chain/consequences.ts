@@ -43,7 +43,7 @@ export type PrintInputs = Pick<PrintChain, 'book' | 'style' | 'profile' | 'other
 /** The bleed that serves all printers of an interior: the widest, on as many edges as any asks. */
 function bleedOf(printers: OutletProfile[]): { bleed: number; bleedsInside: boolean } {
   const rules = printers.map(printRules)
-  return { bleed: Math.max(...rules.map(r => pts(r.bleed))), bleedsInside: rules.some(r => r.bleedEdges === 4) }
+  return { bleed: Math.max(0, ...rules.map(r => pts(r.bleed))), bleedsInside: rules.some(r => r.bleedEdges === 4) }
 }
 
 /** The graph for an edition at an outlet. `setter` and `shelf` are shared, so that what is set once serves all outlets; `ticker` hears of the setting. */

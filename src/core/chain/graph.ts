@@ -1,3 +1,5 @@
+import { Cancelled } from '../trade'
+
 /**
  * A graph of pure, memoised functions over named inputs. A value is computed when asked for and kept; it is computed again
  * only when something it read has become another value (by identity). What did not depend on a changed input does not move.
@@ -12,7 +14,7 @@ export interface Graph<V extends object> {
 
 /**
  * Derives one value from others; `get` may be called in any order, also conditionally. `wanted` says whether the inputs that were
- * read are still what they were: long work stops by throwing `Cancelled` where they are not.
+ * read are still what they were: long work stops by throwing `Cancelled` where they are not, and who asked gets the newer value.
  */
 export type Derive<V extends object, K extends keyof V> = (get: <N extends keyof V>(name: N) => Promise<V[N]>, wanted: () => boolean) => Promise<V[K]> | V[K]
 
@@ -45,11 +47,18 @@ export function createGraph<V extends object>(inputs: Partial<V>, derived: { [K 
     if (cell && (await current(cell))) return cell.value
     const reads = new Map<PropertyKey, unknown>()
     counts.set(name, (counts.get(name) ?? 0) + 1)
-    const value = await derive((async (n: keyof V) => {
-      const v = await get(n as PropertyKey)
-      reads.set(n as PropertyKey, v)
-      return v
-    }) as never, () => [...reads].every(([n, v]) => !given.has(n) || given.get(n) === v))
+    const wanted = (): boolean => [...reads].every(([n, v]) => !given.has(n) || given.get(n) === v)
+    let value: unknown
+    try {
+      value = await derive((async (n: keyof V) => {
+        const v = await get(n as PropertyKey)
+        reads.set(n as PropertyKey, v)
+        return v
+      }) as never, wanted)
+    } catch (e) {
+      if (e instanceof Cancelled && !wanted()) return get(name)
+      throw e
+    }
     // A value equal to the old one keeps its identity, so that what reads it stays, too.
     const kept = cell && same(cell.value, value) ? cell.value : value
     cells.set(name, { value: kept, reads })
