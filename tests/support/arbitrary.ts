@@ -26,7 +26,7 @@ const block: fc.Arbitrary<BlockJson> = fc.oneof(
   { weight: 1, arbitrary: fc.array(fc.tuple(inline, fc.integer({ min: 0, max: 3 }), fc.boolean()), { minLength: 1, maxLength: 4 }).map((ls): BlockJson => ({ type: 'verse', attrs: { id: '' }, content: ls.map(([content, indent, stanza]) => ({ type: 'line', attrs: { indent, stanza }, content: content.filter(n => n.type !== 'hard_break') })) })) },
   { weight: 1, arbitrary: list(2) },
   { weight: 1, arbitrary: fc.array(fc.array(paragraph, { minLength: 2, maxLength: 2 }), { minLength: 1, maxLength: 4 }).map((rows): BlockJson => ({ type: 'table', attrs: { id: '' }, content: rows.map((cells, i) => ({ type: 'row', attrs: { head: i === 0 }, content: cells.map(p => ({ type: 'cell', attrs: { span: 1 }, content: [p] })) })) })) },
-  { weight: 2, arbitrary: fc.tuple(fc.constantFrom('wide', 'tall', 'gone'), fc.constantFrom(...imageStands), fc.constantFrom(0.3, 0.5, 1), fc.option(fc.array(textNode, { minLength: 1, maxLength: 2 }))).map(([asset, stands, share, caption]): BlockJson => ({ type: 'image', attrs: { id: '', asset, alt: 'a picture', decoration: false, share, stands }, ...(caption ? { content: caption } : {}) })) },
+  { weight: 2, arbitrary: fc.tuple(fc.constantFrom('wide', 'tall', 'gone'), fc.constantFrom(...imageStands), fc.constantFrom(0.3, 0.5, 1), fc.option(inline)).map(([asset, stands, share, caption]): BlockJson => ({ type: 'image', attrs: { id: '', asset, alt: 'a picture', decoration: false, share, stands }, ...(caption ? { content: caption } : {}) })) },
   { weight: 1, arbitrary: fc.constantFrom<BlockJson>({ type: 'scene_break', attrs: { id: '' } }, { type: 'page_break', attrs: { id: '' } }) },
 )
 

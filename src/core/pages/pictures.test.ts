@@ -2,8 +2,8 @@ import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { longText } from '../../../scripts/lib/longText'
 import { bookOf, chapter, paragraph, setBook, shelf } from '../../../tests/support/core'
-import type { Asset, BlockJson, Book, ImageStand, Section } from '../book'
-import { type ImageMark, type PageMarks, visitPage } from '../marks'
+import { type Asset, type BlockJson, type Book, type ImageStand, imageStands, type Section } from '../book'
+import { type ImageMark, type PageMarks, pageText, visitPage } from '../marks'
 import { check } from '../check'
 import { harbourRoman, type Interior, Setter, withChanges } from '.'
 
@@ -110,6 +110,14 @@ describe('a picture with a page of its own', () => {
       expect(words.every(l => l.block === 'i2')).toBe(true)
       const clip = interior.pages[second!.page]!.layers[0]!.layer.items[0]!
       expect(clip).toMatchObject({ kind: 'group', role: 'plate' })
+    }
+  })
+  test('notes called in captions are printed, wherever the picture stands', async () => {
+    for (const stands of imageStands) for (const after of [0, 8]) {
+      const noted: BlockJson = { type: 'image', attrs: { id: 'i1', asset: 'tall', alt: 'A lamp', decoration: false, share: 0.4, stands }, content: [{ type: 'text', text: 'Caption' }, { type: 'footnote', attrs: { id: 'n1' }, content: [{ type: 'text', text: `zebra ${'word '.repeat(after ? 400 : 4)}quagga` }] }] }
+      const interior = await setBook(bookWith([...paragraphs(0, 3), noted, ...paragraphs(3, 3 + after)]))
+      const said = interior.pages.map(pageText).join(' ')
+      expect([stands, after, (said.match(/zebra/g) ?? []).length, (said.match(/quagga/g) ?? []).length]).toEqual([stands, after, 1, 1])
     }
   })
   test('a section of one plate is one page; pictures in a row follow one another', async () => {

@@ -127,6 +127,8 @@ export function restBeside(s: Setting): FlowItem[] {
 function leafItem(block: ImageJson, asset: Asset, ctx: BlockContext, place: MarkPlace, notes: NoteCounter): FlowItem {
   const { leading } = ctx.style.text
   const caption = captionOf(block, ctx, 0, 0, place, notes)
+  // Notes that the caption calls stand under the text that follows: the leaf has no foot of its own.
+  notes.waiting?.push(...(caption?.variants[0]!.notes ?? []).map(n => n.note))
   const bleeds = block.attrs.stands === 'plate'
   const room = (ctx.lines - linesOf(caption) - (caption ? 1 : 0)) * leading
   return {
