@@ -16,7 +16,7 @@ describe('a place of the text in the pages', () => {
         const t = v.text
         for (let r = 0; r < t.count; r++) {
           const place = t.places[t.place[r]!]!
-          if (!place.block || place.again) continue
+          if (!place.block || place.again || place.label) continue
           const face = t.faces[t.face[r]!]!
           for (let g = t.start[r]!; g < t.start[r + 1]!; g++) if (/^[\p{L}\d]$/u.test(face.pairText(t.glyphs[g]!))) glyphs.push({ page, x: v.x + t.x[g]! + 0.2, y: v.y + t.baseline[r]! - t.size[r]! * 0.3, section: place.section, block: place.block, text: face.pairText(t.glyphs[g]!) })
         }

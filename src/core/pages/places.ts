@@ -48,7 +48,7 @@ function charsBefore({ pages, starts }: PagesAndStarts, page: number, section: s
   return n
 }
 
-/** What stands at a point of a page (points from the trim's top left): the picture there, or the nearest character. */
+/** What stands at a point of a page (points from the trim's top left): the character there, the picture there, or the nearest character. */
 export function placeAt(interior: PagesAndStarts, index: number, x: number, y: number): TextPlace | undefined {
   const page = interior.pages[index]
   if (!page) return undefined
@@ -58,10 +58,11 @@ export function placeAt(interior: PagesAndStarts, index: number, x: number, y: n
     const { x: left, y: top, width, height, place } = v.item
     if (x >= v.x + left && x <= v.x + left + width && y >= v.y + top && y <= v.y + top + height) picture = place
   })
-  if (picture) return { section: picture.section, block: picture.block, chars: 0 }
   const set = new Map<string, number>()
   let best: TextPlace | undefined
   let nearest = Infinity
+  // Whether the point is on a letter; a picture may lie under words, as a plate's does.
+  let on = false
   eachGlyph(page, g => {
     if (!g.place.block) return
     const key = `${g.place.section} ${g.place.block}`
@@ -71,11 +72,13 @@ export function placeAt(interior: PagesAndStarts, index: number, x: number, y: n
     const d = Math.abs(y - (g.baseline - g.size * 0.3)) * 40 + (x < g.x ? g.x - x : x > g.end ? x - g.end : 0)
     if (d < nearest) {
       nearest = d
+      on = x >= g.x - 1 && x <= g.end + 1 && y > g.baseline - g.size && y < g.baseline + g.size * 0.35
       // The right half of a letter means the place behind it.
       best = { section: g.place.section, block: g.place.block, chars: before + (x > (g.x + g.end) / 2 ? n : 0) }
     }
     set.set(key, before + n)
   })
+  if (picture && !on) return { section: picture.section, block: picture.block, chars: 0 }
   return best && { ...best, chars: best.chars + charsBefore(interior, index, best.section, best.block) }
 }
 
@@ -85,7 +88,8 @@ export function pageOf(interior: PagesAndStarts, section: string, block?: string
   if (from === undefined || !block) return from
   let before = 0
   let last: number | undefined
-  for (let i = from; i < interior.pages.length; i++) {
+  const end = Math.min(interior.pages.length, ...[...interior.starts.values()].filter(s => s > from))
+  for (let i = from; i < end; i++) {
     let here = false
     visitPage(interior.pages[i]!, v => {
       if ('item' in v && v.item.kind === 'image' && v.item.place?.section === section && v.item.place.block === block) here = true
@@ -98,7 +102,7 @@ export function pageOf(interior: PagesAndStarts, section: string, block?: string
     if (here) {
       if (before > chars || chars === 0) return i
       last = i
-    } else if (last !== undefined) break
+    }
   }
   return last ?? from
 }
