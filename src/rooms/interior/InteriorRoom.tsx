@@ -6,7 +6,7 @@ import { readStyle, styleById } from '@/core/pages'
 import { shippedFamilies } from '@/core/type'
 import type { Asset, Edition, OwnFamily, StyleDocument } from '@/core/book'
 import { setInStyle } from '@/data/styles'
-import { formatTrim, inUnit } from '@/core/trade'
+import { Cancelled, formatTrim, inUnit } from '@/core/trade'
 import { showLength } from '@/parts/lengths'
 import { BookTop, NoBook } from '@/parts/BookTop'
 import { Sill, sillOf } from '@/parts/Sill'
@@ -39,6 +39,7 @@ export function InteriorRoom({ bookId }: { bookId: string }) {
   const view = useOpenBook(bookId, true, 'print', async edition => {
     if (!looked.current) return
     const start = performance.now()
+    // Where it fails the setting that follows fails, too, and says why.
     const seen = await press().firstLook(bookId, edition.id, looked.current.pages, looked.current.scale).catch(() => [])
     if (!seen.length) return
     setEarly({ version: versionNow.current, pages: new Map(seen.map(s => [s.page, s.bitmap])) })
@@ -74,7 +75,7 @@ export function InteriorRoom({ bookId }: { bookId: string }) {
       if (gone || !found) return
       setChosen(c => c ?? spreadOf(found.page))
       setMark(found)
-    }, () => undefined)
+    }, (e: Error) => !gone && !(e instanceof Cancelled) && message.error(e.message))
     return () => void (gone = true)
   }, [leaves, edition?.id, bookId, section, block, chars])
 

@@ -17,7 +17,9 @@ export function InPages({ bookId, editionId, editor, section, turn, version, onL
     const timer = setTimeout(() => {
       const place = editor.isDestroyed ? undefined : placeAtCursor(editor)
       if (!place) return setLabel(undefined)
-      press().wordInPages(bookId, editionId, { section, ...place }).then(found => !gone && setLabel(found?.label), () => !gone && setLabel(undefined))
+      press().wordInPages(bookId, editionId, { section, ...place }).then(found => !gone && setLabel(found?.label),
+        // Pages that cannot be set are said in the sill; here no page is named.
+        () => !gone && setLabel(undefined))
     }, REST)
     return () => {
       gone = true
