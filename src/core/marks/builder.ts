@@ -75,15 +75,15 @@ export class LayerBuilder {
     this.x[this.length++] = x + this.dx
   }
 
-  /** Adds a word's glyphs to the run begun last: `xs` are offsets from `pen`, to be multiplied by `em`, each glyph a letter, `letter` ems apart. */
-  word(pairs: number[], xs: number[], pen: number, em: number, letter = 0): void {
+  /** Adds a word's glyphs to the run begun last: `xs` are offsets from `pen`, in units of `unit` points; each glyph is a letter, `apart` units from the next beyond its advance. */
+  word(pairs: number[], xs: number[], pen: number, unit: number, apart: number): void {
     const n = pairs.length
     while (this.length + n > this.glyphs.length) this.growGlyphs()
     const { glyphs, x, length } = this
     const from = pen + this.dx
     for (let i = 0; i < n; i++) {
       glyphs[length + i] = pairs[i]!
-      x[length + i] = from + (xs[i]! + i * letter) * em
+      x[length + i] = from + (xs[i]! + i * apart) * unit
     }
     this.length = length + n
   }

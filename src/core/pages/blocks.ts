@@ -2,7 +2,7 @@ import type { BlockJson, DocJson, InlineJson, ListJson } from '../book'
 import type { MarkPlace } from '../marks'
 import { setFrag, type TextStyle } from '../type'
 import { baselineIn, type BlockContext, type NoteCounter, type Setting } from './context'
-import type { FlowItem } from './flow'
+import { type FlowItem, itemOf, ofLines } from './flow'
 import { drawOrnament } from './ornaments'
 import { addImage, restBeside, standBeside } from './pictures'
 import { drawOwnOrnament } from './smallPictures'
@@ -91,16 +91,15 @@ function addBlock(out: FlowItem[], block: BlockJson, ctx: BlockContext, s: Setti
       break
     case 'scene_break': {
       const space = style.breaks.space
-      out.push({
-        before: space, after: space, flex: 1, keepNext: true, breakable: false, solid: false,
-        variants: [{ lines: 1, cost: 0 }],
+      out.push(itemOf({
+        before: space, after: space, flex: 1, keepNext: true, variants: ofLines(1),
         draw: (layer, _v, _f, _t, row) => {
           const { leading, size } = style.text
           const y = row * leading + baselineIn(leading) - size * 0.28
           // A picture may use some of the space around the break.
           if (!drawOwnOrnament(layer, style.breaks.picture, ctx.measure / 2, y, leading * (0.9 + space * 0.8), ctx)) drawOrnament(layer, style.breaks.ornament, ctx.measure / 2, y, size)
         },
-      })
+      }))
       s.flush = style.firsts.flush
       s.begins = 'break'
       break

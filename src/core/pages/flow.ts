@@ -12,18 +12,18 @@ export interface FlowItem {
   /** Must share its page with the beginning of what follows. */
   keepNext: boolean
   /** A new page before this. */
-  breakBefore?: boolean
-  /** Lines at the start that are never parted, where more than two: beside an initial. */
-  keepFirst?: number
+  breakBefore: boolean
+  /** Lines at the start that are never parted: two, or more beside an initial. */
+  keepFirst: number
   /** May be parted between lines; otherwise its one variant stands whole. */
   breakable: boolean
   /** Leaves a ragged foot without blame: pictures, tables. */
   solid: boolean
   variants: FlowVariant[]
   /** Set again above this item where it begins a page by a turn: a table's head. */
-  lead?: { lines: number; draw(out: LayerBuilder, row: number, report: (line: SetLine) => void): void }
+  lead: { lines: number; draw(out: LayerBuilder, row: number, report: (line: SetLine) => void): void } | undefined
   /** Takes a page of its own behind the one that the text has come to; it has no lines, and the text goes on before it. */
-  leaf?: Leaf
+  leaf: Leaf | undefined
   /** Draws lines `from`…`to` of a variant; `row` is the grid row of line `from`, counted from the text block's top. */
   draw(out: LayerBuilder, variant: number, from: number, to: number, row: number, report: (line: SetLine) => void): void
 }
@@ -50,10 +50,19 @@ export interface FlowVariant {
   /** How much worse than the best, in pagination's cost. */
   cost: number
   /** Lines that end in a hyphen, one entry a line; absent where none does. */
-  hyphens?: Uint8Array
+  hyphens: Uint8Array | undefined
   /** Notes called, by line, ascending. */
-  notes?: { line: number; note: FlowNote }[]
+  notes: { line: number; note: FlowNote }[] | undefined
 }
+
+/** An item with what is not said of it left at nothing: no space around it, one piece, no part in what follows. All items are made here, field by field, so that the engine sees one kind of object. */
+export const itemOf = (of: Partial<FlowItem> & Pick<FlowItem, 'variants' | 'draw'>): FlowItem => ({
+  before: of.before ?? 0, after: of.after ?? 0, flex: of.flex ?? 0, keepNext: of.keepNext ?? false, breakBefore: of.breakBefore ?? false, keepFirst: of.keepFirst ?? 2,
+  breakable: of.breakable ?? false, solid: of.solid ?? false, variants: of.variants, lead: of.lead, leaf: of.leaf, draw: of.draw,
+})
+
+/** The one length of an item that has no other. */
+export const ofLines = (lines: number, notes?: FlowVariant['notes']): FlowVariant[] => [{ lines, cost: 0, hyphens: undefined, notes: notes?.length ? notes : undefined }]
 
 export interface FlowNote {
   /** Points. */
@@ -70,5 +79,5 @@ export interface Beside {
   room: number
   /** Draws it with its first row at `row`; done by the first text beside it. */
   draw?: FlowItem['draw']
-  notes: NonNullable<FlowItem['variants'][number]['notes']>
+  notes: NonNullable<FlowVariant['notes']>
 }

@@ -3,7 +3,7 @@ import { BLACK, type Layer, LayerBuilder, type MarkPlace, PathBuilder } from '..
 import { formatIsbn } from '../trade'
 import { type BreakRules, linePieces, setFrag, setLine } from '../type'
 import { baselineIn, type BlockContext } from './context'
-import type { FlowItem } from './flow'
+import { type FlowItem, itemOf, ofLines } from './flow'
 import { centred } from './opening'
 import { legible } from './style'
 import type { TextBase } from './typefaces'
@@ -114,8 +114,8 @@ export function contentsItems(entries: ContentsEntry[], section: Section, ctx: B
     const base: TextBase = e.part ? { size, smallCaps: true, tracking: 0.06 } : { size }
     const { paragraph, lines, rules } = centred(text, base, narrow, 'left')
     const count = Math.max(1, lines.count)
-    return {
-      before: e.part ? 1 : 0, after: 0, flex: 0, keepNext: e.part, breakable: false, solid: false, variants: [{ lines: count, cost: 0 }],
+    return itemOf({
+      before: e.part ? 1 : 0, keepNext: e.part, variants: ofLines(count),
       draw: (out, _v, _f, _t, row, report) => {
         for (let i = 0; i < lines.count; i++) {
           const y = (row + i) * leading + baselineIn(leading)
@@ -131,6 +131,6 @@ export function contentsItems(entries: ContentsEntry[], section: Section, ctx: B
           }
         }
       },
-    }
+    })
   })
 }

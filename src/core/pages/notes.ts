@@ -2,7 +2,7 @@ import type { FootnoteJson } from '../book'
 import type { MarkPlace } from '../marks'
 import { breakParagraph, type BreakRules, type BrokenParagraph, linePieces, type Paragraph, setLine, splitLong } from '../type'
 import { baselineIn, type BlockContext } from './context'
-import type { FlowItem, FlowNote } from './flow'
+import { type FlowItem, type FlowNote, itemOf, ofLines } from './flow'
 import { buildText, rulesFor } from './text'
 
 /** A note that stands with others at the end of its chapter or of the book. */
@@ -61,13 +61,13 @@ export function endNoteItems(notes: EndNote[], ctx: BlockContext): FlowItem[] {
     // As many lines of the grid as hold its own; a note of more than a page is parted like text.
     const rows = Math.ceil((b.count * own) / leading - 1e-6)
     const parted = rows > ctx.lines / 2
-    return [{
-      before: i ? 0 : 1, after: 0, flex: 0, keepNext: false, breakable: parted, solid: !parted, variants: [{ lines: parted ? b.count : rows, cost: 0 }],
+    return [itemOf({
+      before: i ? 0 : 1, breakable: parted, solid: !parted, variants: ofLines(parted ? b.count : rows),
       draw: (out, _v, from, to, row, report) => {
         const step = parted ? leading : own
         for (let k = from; k < (parted ? to : b.count); k++) report(setLine(out, linePieces(fitted, b, k), rules, 0, k ? hang : hang * 0.45, row * leading + (k - from) * step + baselineIn(leading), place))
       },
-    }]
+    })]
   })
 }
 
@@ -98,7 +98,5 @@ const continuations = new WeakSet<FlowNote>()
 export const isContinuation = (n: FlowNote): boolean => continuations.has(n)
 
 /** What is left of notes where their section has no more text to stand under: on a new page, behind the part at the foot. */
-export const restOfNotes = (rest: FlowNote[], leading: number): FlowItem[] => rest.map((note, i): FlowItem => {
-  const lines = Math.ceil(note.height / leading - 1e-6)
-  return { before: 0, after: 0, breakBefore: i === 0, flex: 0, keepNext: false, breakable: false, solid: true, variants: [{ lines, cost: 0 }], draw: (out, _v, _f, _t, row, report) => note.draw(out, row * leading, report) }
-})
+export const restOfNotes = (rest: FlowNote[], leading: number): FlowItem[] =>
+  rest.map((note, i) => itemOf({ breakBefore: i === 0, solid: true, variants: ofLines(Math.ceil(note.height / leading - 1e-6)), draw: (out, _v, _f, _t, row, report) => note.draw(out, row * leading, report) }))

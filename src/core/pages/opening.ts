@@ -2,7 +2,7 @@ import type { LayerBuilder, MarkPlace } from '../marks'
 import { roman, type Section, type SectionLabel } from '../book'
 import { breakParagraph, type BreakRules, linePieces, type Paragraph, ParagraphBuilder, setLine } from '../type'
 import type { BlockContext } from './context'
-import type { FlowItem } from './flow'
+import { type FlowItem, itemOf, ofLines } from './flow'
 import { drawOrnament } from './ornaments'
 import { drawOwnOrnament, sharpWidth } from './smallPictures'
 import { legible } from './style'
@@ -32,8 +32,8 @@ export function opening(section: Section, label: SectionLabel, ctx: BlockContext
   // A picture over the words fills the sink and goes beyond it as it must.
   const head = Math.max(openings.sink, picture ? picture.rows + 2 : 0) + over
   const rows = Math.min(ctx.lines - 3, head + Math.ceil(height / text.leading) + openings.below)
-  return [{
-    before: 0, after: 0, flex: 0, keepNext: true, breakable: false, solid: false, variants: [{ lines: rows, cost: 0 }],
+  return [itemOf({
+    keepNext: true, variants: ofLines(rows),
     draw: (out, _v, _f, _t, row, report) => {
       let y = (row + head) * text.leading
       picture?.draw(out, row)
@@ -49,7 +49,7 @@ export function opening(section: Section, label: SectionLabel, ctx: BlockContext
         }
       })
     },
-  }]
+  })]
 }
 
 /** Part of the page's height that a picture over an opening may take. */
@@ -80,7 +80,7 @@ function numberText(label: SectionLabel, form: BlockContext['style']['openings']
   return form === 'words' ? (label.numberWords ?? '') : form === 'roman' ? roman(label.number).toUpperCase() : String(label.number)
 }
 
-const gap = (lines: number): FlowItem => ({ before: 0, after: 0, flex: 0, keepNext: true, breakable: false, solid: false, variants: [{ lines, cost: 0 }], draw: () => undefined })
+const gap = (lines: number): FlowItem => itemOf({ keepNext: true, variants: ofLines(lines), draw: () => undefined })
 
 /** Words in small capitals; figures and numerals as they are, lining where they stand large. */
 function numberBase(ctx: BlockContext): TextBase {

@@ -8,7 +8,7 @@ import { eachInk } from '../check/pageRules'
 import { pageText } from '../marks'
 import { insideMargin } from '../trade'
 import { profileOf } from '../outlets'
-import type { FlowItem } from './flow'
+import { type FlowItem, itemOf, ofLines } from './flow'
 import { paginate } from './paginate'
 import { evenness, harbourRoman, type Interior, pageStarts, Setter, settleInterior, shippedStyles, type InteriorStyle } from '.'
 
@@ -153,12 +153,13 @@ describe('the gutter settles with the page count', () => {
 })
 
 describe('cutting into pages', () => {
-  const line = (lines: number, more: Partial<FlowItem> = {}): FlowItem => ({ before: 0, after: 0, flex: 0, keepNext: false, breakable: true, solid: false, variants: [{ lines, cost: 0 }], draw: () => undefined, ...more })
+  const line = (lines: number, more: Partial<FlowItem> = {}): FlowItem => itemOf({ breakable: true, variants: ofLines(lines), draw: () => undefined, ...more })
+  const either = (lines: number, ...others: [lines: number, cost: number][]) => [...ofLines(lines), ...others.map(([lines, cost]) => ({ ...ofLines(lines)[0]!, cost }))]
   const frame = { lines: 20, leading: 14, noteRule: 9, first: 'recto' as const }
 
   test('every line is placed once, in order, inside the page', () => {
     fc.assert(fc.property(fc.array(fc.tuple(fc.integer({ min: 1, max: 45 }), fc.integer({ min: 0, max: 2 }), fc.boolean(), fc.constantFrom(0, 0, 0, 1, 2)), { minLength: 1, maxLength: 40 }), specs => {
-      const items = specs.map(([n, before, head, alt]) => line(head ? 1 : n, { before, keepNext: head, breakable: !head, variants: [{ lines: head ? 1 : n, cost: 0 }, ...(alt && !head && n > 3 ? [{ lines: n + (alt === 1 ? 1 : -1), cost: 60 }] : [])] }))
+      const items = specs.map(([n, before, head, alt]) => line(head ? 1 : n, { before, keepNext: head, breakable: !head, variants: alt && !head && n > 3 ? either(n, [n + (alt === 1 ? 1 : -1), 60]) : ofLines(head ? 1 : n) }))
       const { pages, unmet } = paginate(items, frame)
       const done = items.map(() => 0)
       let lastItem = -1
@@ -187,7 +188,7 @@ describe('cutting into pages', () => {
 
   test('a note stands on the page that calls it, and the text makes room', () => {
     const note = { height: 40, draw: () => undefined }
-    const items = [line(18), line(6, { variants: [{ lines: 6, cost: 0, notes: [{ line: 1, note }] }] }), line(10)]
+    const items = [line(18), line(6, { variants: ofLines(6, [{ line: 1, note }]) }), line(10)]
     const { pages } = paginate(items, frame)
     const calls = pages.findIndex(p => p.placements.some(s => s.item === 1 && s.from <= 1 && s.to > 1))
     expect(pages[calls]!.notes).toEqual([note])
@@ -196,12 +197,12 @@ describe('cutting into pages', () => {
 
   test('facing pages end on the same line where a paragraph can help', () => {
     // 3-line paragraphs cannot be parted: 20 lines a page leave 2 over unless a spread runs short or one is set longer.
-    const items = [...Array(40)].map(() => line(3, { variants: [{ lines: 3, cost: 0 }, { lines: 4, cost: 100 }] }))
+    const items = [...Array(40)].map(() => line(3, { variants: either(3, [4, 100]) }))
     expect(paginate(items, frame).unmet.unevenSpreads).toBe(0)
   })
 
   test('linear in the length', () => {
-    const many = (n: number) => [...Array(n)].map((_, i) => line(1 + (i * 7) % 9, { variants: [{ lines: 1 + (i * 7) % 9, cost: 0 }, { lines: 2 + (i * 7) % 9, cost: 80 }] }))
+    const many = (n: number) => [...Array(n)].map((_, i) => line(1 + (i * 7) % 9, { variants: either(1 + (i * 7) % 9, [2 + (i * 7) % 9, 80]) }))
     expect(paginate(many(2000), frame).pages.length).toBeGreaterThan(400)
   })
 })

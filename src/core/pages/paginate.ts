@@ -110,144 +110,172 @@ interface Entry {
 }
 
 export function paginate(items: FlowItem[], frame: PageFrame): { pages: CutPage[]; unmet: Unmet; unmetAt: UnmetAt[] } {
-  const isRecto = (page: number) => (page % 2 === 0) === (frame.first === 'recto')
-  const noteRows = (h: number) => (h > 0 ? Math.ceil((h + frame.noteRule) / frame.leading - 1e-6) : 0)
-  /** What a page's shortness may be: chosen on a verso, kept on its recto. An opening recto faces another chapter's end and is free. */
-  const shortsOf = (short: number, page: number, afterLeaf = false) => (isRecto(page) && page > 0 && !afterLeaf ? [short] : choices)
-  const choices = frame.mayBeLong ? [0, 1, -1] : [0, 1]
-  const most = frame.beam ?? BEAM
-  let next = new Map<number, State>()
+  const { isRecto, noteRows, last } = new Cutter(frame).cut(items)
+  return rebuild(items, last, frame, isRecto, noteRows)
+}
+
+/** The search itself. A class, since its methods stay compiled from chapter to chapter where inner functions would be compiled anew for each. */
+class Cutter {
+  private readonly lines: number
+  private readonly startsRecto: boolean
+  private readonly choices: readonly number[]
+  private next = new Map<number, State>()
   /** Entries at the top of the next page, by line and shortness: filled while one item is laid on one page. */
-  const turned = new Map<number, Entry>()
+  private readonly turned = new Map<number, Entry>()
 
-  /** Whether a place is new or better than the one known; the state is only made if so. */
-  const keyOf = (page: number, leaves: number, fill: number, short: number, keeps: boolean, noteHeight: number) => ((((page * 64 + leaves) * 256 + fill) * 4 + short + 1) * 2 + (keeps ? 1 : 0)) * 128 + noteRows(noteHeight)
-
-  const start = (page: number, short: number, cost: number): State => ({ page, leaves: 0, fill: 0, noteHeight: 0, short, keep: false, owed: 0, cost, prev: null, variant: 0, segments: [] })
-  let beam = shortsOf(0, 0).map(short => start(0, short, Math.abs(short) * SHORT_SPREAD))
-  for (const item of items) {
-    next = new Map()
-    for (const s of beam) {
-      if (item.leaf) leave(s)
-      else for (let v = 0; v < item.variants.length; v++) place(s, item, v)
-    }
-    beam = [...next.values()]
-    if (beam.length > most) {
-      beam.sort((a, b) => a.cost - b.cost)
-      beam.length = most
-    }
+  constructor(private readonly frame: PageFrame) {
+    this.lines = frame.lines
+    this.startsRecto = frame.first === 'recto'
+    this.choices = frame.mayBeLong ? [0, 1, -1] : [0, 1]
   }
-  const finalCost = (s: State) => s.cost + (s.page > 0 && s.fill > 0 && s.fill < LEAST_LAST ? SHORT_LAST * (LEAST_LAST - s.fill) : 0)
-  let best = beam[0]!
-  for (const s of beam) if (finalCost(s) < finalCost(best)) best = s
-  return rebuild(items, best, frame, isRecto, noteRows)
+
+  readonly isRecto = (page: number): boolean => (page % 2 === 0) === this.startsRecto
+  readonly noteRows = (h: number): number => (h > 0 ? Math.ceil((h + this.frame.noteRule) / this.frame.leading - 1e-6) : 0)
+
+  cut(items: FlowItem[]) {
+    const most = this.frame.beam ?? BEAM
+    let beam = this.shortsOf(0, 0, false).map(short => startOf(short))
+    for (const item of items) {
+      this.next = new Map()
+      for (const s of beam) {
+        if (item.leaf) this.leave(s)
+        else for (let v = 0; v < item.variants.length; v++) this.place(s, item, v)
+      }
+      beam = [...this.next.values()]
+      if (beam.length > most) {
+        beam.sort((a, b) => a.cost - b.cost)
+        beam.length = most
+      }
+    }
+    let last = beam[0]!
+    for (const s of beam) if (finalCost(s) < finalCost(last)) last = s
+    return { isRecto: this.isRecto, noteRows: this.noteRows, last }
+  }
+
+  /** What a page's shortness may be: chosen on a verso, kept on its recto. An opening recto faces another chapter's end and is free. */
+  private shortsOf(short: number, page: number, afterLeaf: boolean): readonly number[] {
+    return this.isRecto(page) && page > 0 && !afterLeaf ? [short] : this.choices
+  }
+
+  /** A state's key in its beam: of two with the same key only the cheaper can lead to the best. */
+  private keyOf(page: number, leaves: number, fill: number, short: number, keeps: boolean, noteHeight: number): number {
+    return ((((page * 64 + leaves) * 256 + fill) * 4 + short + 1) * 2 + (keeps ? 1 : 0)) * 128 + this.noteRows(noteHeight)
+  }
 
   /** A picture with a page of its own: the next page that comes, or this one while nothing stands on it. */
-  function leave(s: State): void {
+  private leave(s: State): void {
     const open = s.fill === 0
-    for (const short of open ? shortsOf(s.short, s.page + 1, true) : [s.short]) {
+    for (const short of open ? this.shortsOf(s.short, s.page + 1, true) : [s.short]) {
       const page = open ? s.page + 1 : s.page
       const leaves = open ? 0 : s.leaves + 1
-      next.set(keyOf(page, leaves, s.fill, short, s.keep, s.noteHeight), { ...s, page, leaves, short, prev: s, variant: 0, segments: [] })
+      this.next.set(this.keyOf(page, leaves, s.fill, short, s.keep, s.noteHeight), { page, leaves, fill: s.fill, noteHeight: s.noteHeight, short, keep: s.keep, owed: s.owed, cost: s.cost, prev: s, variant: 0, segments: [] })
     }
   }
 
-  function place(s: State, item: FlowItem, v: number): void {
+  private place(s: State, item: FlowItem, v: number): void {
     const cost = s.cost + item.variants[v]!.cost
+    const entries: Entry[] = []
     if (item.breakBefore && s.fill > 0) {
       const page = s.page + 1 + s.leaves
-      return lay(s, item, v, shortsOf(s.short, page, s.leaves > 0).map(short => ({ page, leaves: 0, fill: 0, noteHeight: 0, short, done: 0, segments: [], cost: cost + turnCost(short, page, s.leaves > 0), led: false })))
+      for (const short of this.shortsOf(s.short, page, s.leaves > 0)) entries.push({ page, leaves: 0, fill: 0, noteHeight: 0, short, done: 0, segments: [], cost: cost + this.turnCost(short, page, s.leaves > 0), led: false })
+    } else {
+      const flexes = s.fill > 0 ? item.flex : 0
+      for (let flex = 0; flex <= flexes; flex++) {
+        const space = s.fill > 0 ? Math.max(s.owed, item.before) + flex : 0
+        entries.push({ page: s.page, leaves: s.leaves, fill: s.fill + space, noteHeight: s.noteHeight, short: s.short, done: 0, segments: [], cost: cost + flex * FLEX, led: false })
+      }
     }
-    const flexes = s.fill > 0 ? item.flex : 0
-    const entries: Entry[] = []
-    for (let flex = 0; flex <= flexes; flex++) {
-      const space = s.fill > 0 ? Math.max(s.owed, item.before) + flex : 0
-      entries.push({ page: s.page, leaves: s.leaves, fill: s.fill + space, noteHeight: s.noteHeight, short: s.short, done: 0, segments: [], cost: cost + flex * FLEX, led: false })
-    }
-    lay(s, item, v, entries)
+    this.lay(s, item, v, entries)
   }
 
-  function turnCost(short: number, page: number, afterLeaf: boolean): number {
-    return short && (!isRecto(page) || afterLeaf) ? SHORT_SPREAD : 0
+  private turnCost(short: number, page: number, afterLeaf: boolean): number {
+    return short && (!this.isRecto(page) || afterLeaf) ? SHORT_SPREAD : 0
   }
 
   /** Lays an item page by page: at the top of a page only the cheapest way of having come to the same line counts, so that a paragraph of many pages costs no more a page than a short one. */
-  function lay(s: State, item: FlowItem, v: number, entries: Entry[]): void {
+  private lay(s: State, item: FlowItem, v: number, entries: Entry[]): void {
     let open = entries
     for (;;) {
-      for (const e of open) layOn(s, item, v, e)
-      if (!turned.size) return
-      open = [...turned.values()]
-      turned.clear()
+      for (const e of open) this.layOn(s, item, v, e)
+      if (!this.turned.size) return
+      open = [...this.turned.values()]
+      this.turned.clear()
     }
   }
 
   /** Lays the item's lines from `done` on at a place; where they do not fit, turns the page in every sensible way. */
-  function layOn(s: State, item: FlowItem, v: number, { page, leaves, fill, noteHeight, short, done, segments, cost, led }: Entry): void {
+  private layOn(s: State, item: FlowItem, v: number, e: Entry): void {
+    const { page, leaves, fill, noteHeight, short, done, segments, cost, led } = e
     const variant = item.variants[v]!
     const rest = variant.lines - done
-    const cap = frame.lines - short
-    const beginsHere = segments.length === 0
-    const onOldPage = beginsHere && page === s.page && s.fill > 0
+    const cap = this.lines - short
+    const onOldPage = segments.length === 0 && page === s.page && s.fill > 0
     let fit = 0
-    let height = noteHeight
     // Height of the notes under the first k lines set here; only counted out where there are notes.
     let heights: number[] | undefined
     if (variant.notes) {
+      let height = noteHeight
       heights = [height]
       for (; fit < rest; fit++) {
         let h = height
         for (const n of variant.notes) if (n.line === done + fit) h += n.note.height
-        if (fill + fit + 1 + noteRows(h) > cap) break
+        if (fill + fit + 1 + this.noteRows(h) > cap) break
         heights.push((height = h))
       }
-    } else fit = Math.max(0, Math.min(rest, cap - noteRows(noteHeight) - fill))
-    const under = (k: number): number => (heights ? heights[Math.min(k, heights.length - 1)]! : noteHeight)
+    } else fit = Math.max(0, Math.min(rest, cap - this.noteRows(noteHeight) - fill))
     if (fit === rest) {
-      const key = keyOf(page, leaves, fill + rest, short, item.keepNext, height)
-      const known = next.get(key)
+      const height = heights ? heights[fit]! : noteHeight
+      const key = this.keyOf(page, leaves, fill + rest, short, item.keepNext, height)
+      const known = this.next.get(key)
+      // The state is only made if it is new or better.
       if (!known || cost < known.cost) {
         const last: Segment = { page, row: fill, from: done, to: variant.lines, short, led }
-        next.set(key, { page, leaves, fill: fill + rest, noteHeight: height, short, keep: item.keepNext, owed: item.after, cost, prev: s, variant: v, segments: segments.length ? [...segments, last] : [last] })
+        this.next.set(key, { page, leaves, fill: fill + rest, noteHeight: height, short, keep: item.keepNext, owed: item.after, cost, prev: s, variant: v, segments: segments.length ? [...segments, last] : [last] })
       }
       // A heading may also begin the next page, should what follows not fit below it.
       if (!(item.keepNext && onOldPage)) return
     }
-    const turn = (k: number): void => {
-      const used = k ? fill + k : s.fill
-      const left = Math.max(0, cap - used - noteRows(k ? under(k) : noteHeight))
-      let c = cost
-      if (item.breakable && k > 0 && ((done + k < leastFirst(item) && variant.lines > 1) || rest - k < 2)) c += FORBIDDEN
-      if (s.keep && onOldPage && k < Math.min(leastFirst(item), variant.lines)) c += FORBIDDEN
-      if (left > 0) c += item.solid ? SOLID_GAP * left * left : under(k) > 0 ? SOLID_GAP * 4 * left * left : UNEVEN * left
-      if (k > 0 && isRecto(page) && variant.hyphens?.[done + k - 1]) c += RECTO_HYPHEN
-      const set = k ? [...segments, { page, row: fill, from: done, to: done + k, short, led }] : segments
-      const to = page + 1 + leaves
-      for (const nextShort of shortsOf(short, to, leaves > 0)) {
-        const key = (done + k) * 4 + nextShort + 1
-        const known = turned.get(key)
-        const total = c + turnCost(nextShort, to, leaves > 0)
-        if (!known || total < known.cost) turned.set(key, { page: to, leaves: 0, fill: k + done ? 0 : leadLines(item), noteHeight: 0, short: nextShort, done: done + k, segments: set, cost: total, led: k + done === 0 && !!item.lead })
-      }
-    }
-    if (onOldPage) turn(0)
+    if (onOldPage) this.turn(s, item, v, e, 0, heights)
     if (fit === rest) return
-    if (item.breakable) for (let k = fit; k >= Math.max(1, fit - 2); k--) turn(k)
+    if (item.breakable) for (let k = fit; k >= Math.max(1, fit - 2); k--) this.turn(s, item, v, e, k, heights)
     if (!onOldPage && (fit === 0 || !item.breakable)) {
       // Nothing fits on an empty page: set one line (or the whole of what cannot be parted) all the same.
-      if (item.breakable && rest > 1) return turn(1)
+      if (item.breakable && rest > 1) return this.turn(s, item, v, e, 1, heights)
       let h = noteHeight
       if (variant.notes) for (const n of variant.notes) if (n.line >= done) h += n.note.height
-      const key = keyOf(page, leaves, Math.min(cap, fill + rest), short, item.keepNext, h)
-      if (!next.has(key)) next.set(key, { page, leaves, fill: Math.min(cap, fill + rest), noteHeight: h, short, keep: item.keepNext, owed: item.after, cost: cost + FORBIDDEN, prev: s, variant: v, segments: [...segments, { page, row: fill, from: done, to: variant.lines, short, led }] })
+      const key = this.keyOf(page, leaves, Math.min(cap, fill + rest), short, item.keepNext, h)
+      if (!this.next.has(key)) this.next.set(key, { page, leaves, fill: Math.min(cap, fill + rest), noteHeight: h, short, keep: item.keepNext, owed: item.after, cost: cost + FORBIDDEN, prev: s, variant: v, segments: [...segments, { page, row: fill, from: done, to: variant.lines, short, led }] })
+    }
+  }
+
+  /** Turns the page after k more lines of an item; `heights` as in `layOn`. */
+  private turn(s: State, item: FlowItem, v: number, { page, leaves, fill, noteHeight, short, done, segments, cost, led }: Entry, k: number, heights: number[] | undefined): void {
+    const variant = item.variants[v]!
+    const rest = variant.lines - done
+    const onOldPage = segments.length === 0 && page === s.page && s.fill > 0
+    const under = k && heights ? heights[Math.min(k, heights.length - 1)]! : noteHeight
+    const left = Math.max(0, this.lines - short - (k ? fill + k : s.fill) - this.noteRows(under))
+    let c = cost
+    if (item.breakable && k > 0 && ((done + k < item.keepFirst && variant.lines > 1) || rest - k < 2)) c += FORBIDDEN
+    if (s.keep && onOldPage && k < Math.min(item.keepFirst, variant.lines)) c += FORBIDDEN
+    if (left > 0) c += item.solid ? SOLID_GAP * left * left : under > 0 ? SOLID_GAP * 4 * left * left : UNEVEN * left
+    if (k > 0 && this.isRecto(page) && variant.hyphens?.[done + k - 1]) c += RECTO_HYPHEN
+    const set = k ? [...segments, { page, row: fill, from: done, to: done + k, short, led }] : segments
+    const to = page + 1 + leaves
+    for (const nextShort of this.shortsOf(short, to, leaves > 0)) {
+      const key = (done + k) * 4 + nextShort + 1
+      const known = this.turned.get(key)
+      const total = c + this.turnCost(nextShort, to, leaves > 0)
+      if (!known || total < known.cost) this.turned.set(key, { page: to, leaves: 0, fill: k + done ? 0 : leadLines(item), noteHeight: 0, short: nextShort, done: done + k, segments: set, cost: total, led: k + done === 0 && !!item.lead })
     }
   }
 }
 
-const leadLines = (item: FlowItem): number => item.lead?.lines ?? 0
+const startOf = (short: number): State => ({ page: 0, leaves: 0, fill: 0, noteHeight: 0, short, keep: false, owed: 0, cost: Math.abs(short) * SHORT_SPREAD, prev: null, variant: 0, segments: [] })
 
-/** Fewest lines of a paragraph that may stand at a page's foot. */
-const leastFirst = (item: FlowItem): number => item.keepFirst ?? 2
+const finalCost = (s: State): number => s.cost + (s.page > 0 && s.fill > 0 && s.fill < LEAST_LAST ? SHORT_LAST * (LEAST_LAST - s.fill) : 0)
+
+const leadLines = (item: FlowItem): number => item.lead?.lines ?? 0
 
 /** Walks the chain of states back into pages, and counts what was wished in vain. */
 function rebuild(items: FlowItem[], last: State, frame: PageFrame, isRecto: (page: number) => boolean, noteRows: (h: number) => number): { pages: CutPage[]; unmet: Unmet; unmetAt: UnmetAt[] } {
@@ -275,7 +303,7 @@ function rebuild(items: FlowItem[], last: State, frame: PageFrame, isRecto: (pag
       page.short = g.short
       page.filled = g.row + g.to - g.from
       for (const n of variant.notes ?? []) if (n.line >= g.from && n.line < g.to) page.notes.push(n.note)
-      if (item.breakable && g.to < variant.lines && ((g.to < leastFirst(item) && variant.lines > 1) || variant.lines - g.to < 2)) count('widows', g.page)
+      if (item.breakable && g.to < variant.lines && ((g.to < item.keepFirst && variant.lines > 1) || variant.lines - g.to < 2)) count('widows', g.page)
       if (g.to < variant.lines && isRecto(g.page) && variant.hyphens?.[g.to - 1]) count('hyphensAtRectoFoot', g.page)
     }
     const first = s.segments[0]!

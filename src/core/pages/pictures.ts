@@ -1,7 +1,7 @@
 import type { Asset, BlockJson, ImageJson } from '../book'
 import { type LayerBuilder, type MarkPlace, PathBuilder } from '../marks'
 import { baselineIn, type BlockContext, type NoteCounter, type Setting } from './context'
-import type { Beside, FlowItem, LeafFrame } from './flow'
+import { type Beside, type FlowItem, itemOf, type LeafFrame, ofLines } from './flow'
 import { isContinuation } from './notes'
 import { altOf, sharpWidth } from './smallPictures'
 import { textItems } from './textItems'
@@ -50,14 +50,13 @@ function inMeasure(block: ImageJson, asset: Asset, ctx: BlockContext, s: Setting
   }
   const rows = Math.ceil(height / leading - 1e-6)
   const called = notesOf(caption, notes)
-  return {
-    before: 1, after: 1, flex: 0, keepNext: false, breakable: false, solid: true,
-    variants: [{ lines: rows + linesOf(caption), cost: 0, ...(called.length ? { notes: called } : {}) }],
+  return itemOf({
+    before: 1, after: 1, solid: true, variants: ofLines(rows + linesOf(caption), called),
     draw: (layer, _v, _f, _t, row, report) => {
       layer.add({ kind: 'image', asset: asset.id, x: s.left + (measure - width) / 2, y: row * leading + (rows * leading - height) / 2, width, height, alt: altOf(block.attrs), place })
       caption?.draw(layer, 0, 0, linesOf(caption), row + rows, report)
     },
-  }
+  })
 }
 
 /** Least width of a line beside a picture, ems: narrower ones cannot be justified. */
@@ -103,7 +102,7 @@ export function standBeside(items: FlowItem[], s: Setting, next: BlockJson | und
   // What follows on the same rows stands on the same page.
   const holds = !!s.beside
   const set: FlowItem = {
-    ...item, variants, solid: !!draw || item.solid, keepNext: holds || item.keepNext, breakable: !holds && ends && item.breakable, ...(ends ? { keepFirst: Math.max(rows, item.keepFirst ?? 0) } : {}),
+    ...item, variants, solid: !!draw || item.solid, keepNext: holds || item.keepNext, breakable: !holds && ends && item.breakable, keepFirst: ends ? Math.max(rows, item.keepFirst) : item.keepFirst,
     draw: (layer, v, from, to, row, report) => {
       if (from === 0) draw?.(layer, 0, 0, 0, row, report)
       item.draw(layer, v, from, to, row, report)
@@ -117,10 +116,7 @@ export function restBeside(s: Setting): FlowItem[] {
   const { beside } = s
   s.beside = undefined
   if (!beside) return []
-  return [{
-    before: 0, after: 1, flex: 0, keepNext: false, breakable: false, solid: true, variants: [{ lines: beside.rows, cost: 0, ...(beside.notes.length ? { notes: beside.notes } : {}) }],
-    draw: (layer, v, from, to, row, report) => beside.draw?.(layer, v, from, to, row, report),
-  }]
+  return [itemOf({ after: 1, solid: true, variants: ofLines(beside.rows, beside.notes), draw: (layer, v, from, to, row, report) => beside.draw?.(layer, v, from, to, row, report) })]
 }
 
 /** A page of its own: in the text block with its caption, or as a plate over the edges of the leaf (down to its caption, where it has one). */
@@ -131,9 +127,8 @@ function leafItem(block: ImageJson, asset: Asset, ctx: BlockContext, place: Mark
   notes.waiting?.push(...(caption?.variants[0]!.notes ?? []).map(n => n.note))
   const bleeds = block.attrs.stands === 'plate'
   const room = (ctx.lines - linesOf(caption) - (caption ? 1 : 0)) * leading
-  return {
-    before: 0, after: 0, flex: 0, keepNext: false, breakable: false, solid: true, variants: [{ lines: 0, cost: 0 }],
-    draw: () => undefined,
+  return itemOf({
+    solid: true, variants: ofLines(0), draw: () => undefined,
     leaf: {
       ...(bleeds ? { ground: (layer, on) => plate(layer, asset, block, on, caption ? on.top + room : undefined, place) } : {}),
       draw: (layer, report) => {
@@ -145,7 +140,7 @@ function leafItem(block: ImageJson, asset: Asset, ctx: BlockContext, place: Mark
         caption?.draw(layer, 0, 0, linesOf(caption), ctx.lines - linesOf(caption), report)
       },
     },
-  }
+  })
 }
 
 /** A picture that fills the leaf and its bleed: scaled to cover, cut evenly, never distorted. */

@@ -1,7 +1,7 @@
 import { inlineText, type TableJson } from '../book'
 import { BLACK, type LayerBuilder, type MarkPlace, PathBuilder } from '../marks'
 import type { BlockContext, NoteCounter, Setting } from './context'
-import type { FlowItem } from './flow'
+import { type FlowItem, itemOf, ofLines } from './flow'
 import { isContinuation } from './notes'
 import { signRoom } from './smallPictures'
 import { textItems } from './textItems'
@@ -59,9 +59,8 @@ export function addTable(out: FlowItem[], table: TableJson, ctx: BlockContext, s
     notes.waiting?.unshift(...all.filter(n => isContinuation(n.note)).map(n => n.note))
     const called = all.filter(n => !isContinuation(n.note)).map(n => ({ line: 0, note: n.note }))
     const last = r === table.content.length - 1
-    rows.push({
-      before: r === 0 ? 1 : 0, after: last ? 1 : 0, flex: 0, keepNext: row.attrs.head, breakable: false, solid: true,
-      variants: [{ lines: Math.min(lines, ctx.lines), cost: 0, notes: called.length ? called : undefined }],
+    rows.push(itemOf({
+      before: r === 0 ? 1 : 0, after: last ? 1 : 0, keepNext: row.attrs.head, solid: true, variants: ofLines(Math.min(lines, ctx.lines), called),
       draw: (layer, _v, _f, _t, at, report) => {
         if (r === 0) rule(layer, at * leading - leading * 0.06, 0.7)
         for (const cell of cells) {
@@ -76,7 +75,7 @@ export function addTable(out: FlowItem[], table: TableJson, ctx: BlockContext, s
         if (row.attrs.head) rule(layer, (at + lines) * leading + leading * 0.02, 0.35)
         if (last) rule(layer, (at + lines) * leading + leading * 0.12, 0.7)
       },
-    })
+    }))
   })
   // Where a table goes on over a page, its head stands there again.
   const heads = rows.slice(0, Math.max(0, table.content.findIndex(r => !r.attrs.head)))

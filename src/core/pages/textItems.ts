@@ -2,7 +2,7 @@ import type { InlineJson } from '../book'
 import type { MarkPlace } from '../marks'
 import { breakParagraph, type BreakRules, type BrokenParagraph, Gap, linePieces, type Paragraph, setLine, splitLong, takenRight } from '../type'
 import { baselineIn, type BlockContext, type NoteCounter } from './context'
-import type { FlowItem, FlowNote, FlowVariant } from './flow'
+import { type FlowItem, type FlowNote, type FlowVariant, itemOf } from './flow'
 import { type Initial, initialOf } from './initial'
 import { notesByLine, setNote } from './notes'
 import { buildText, type LeadIn, rulesFor, type TextSetting } from './text'
@@ -44,8 +44,8 @@ export function textItems(content: InlineJson[] | undefined, ctx: BlockContext, 
     notes: noted?.[set.broken.indexOf(b)]!.notes,
   }))
   const indentOf = (line: number): number => rules.indents[Math.min(line, rules.indents.length - 1)] ?? 0
-  return [{
-    ...flow, flex: 0, solid: false, variants, breakable: flow.breakable && rowsALine === 1, ...(initial ? { keepFirst: initial.lines } : {}),
+  return [itemOf({
+    ...flow, variants, breakable: flow.breakable && rowsALine === 1, ...(initial ? { keepFirst: initial.lines } : {}),
     draw: (out, v, from, to, row, report) => {
       const b = broken[v]!
       const rowHeight = leading * rowsALine
@@ -56,7 +56,7 @@ export function textItems(content: InlineJson[] | undefined, ctx: BlockContext, 
         report(setLine(out, linePieces(paragraph, b, i), right ? { ...rules, measure: rules.measure - right } : rules, Math.max(0, indentOf(i)), t.left + Math.min(0, indentOf(i)), y, place))
       }
     },
-  }]
+  })]
 }
 
 /** Sets a text with an initial; where the paragraph is too short for it the initial takes fewer lines, or there is none. */

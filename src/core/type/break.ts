@@ -91,16 +91,16 @@ export function breakParagraph(p: Paragraph, rules: BreakRules, everyLength = fa
   if (rules.align !== 'justify') return everyLength ? raggedLengths(p, rules) : [ragged(p, rules)]
   // What can be set well without dividing a word is set so: most paragraphs, and words need not be looked up.
   if (rules.hyphenate && !everyLength) {
-    const whole = attempt(p, { ...rules, hyphenate: false }, passes[0]!)
+    const whole = attempt(p, rules, passes[0]!, false)
     if (whole) return whole.map(f => ({ ...f, loose: false }))
   }
   for (let pass = 0; pass < passes.length; pass++) {
-    const found = attempt(p, rules, passes[pass]!)
+    const found = attempt(p, rules, passes[pass]!, rules.hyphenate)
     if (!found) continue
     const loose = pass === passes.length - 1
     const out = found.map(f => ({ ...f, loose }))
     // Lengths beyond those that the best setting's tolerance gave by the way, from the next.
-    if (everyLength && pass === 0) for (const f of attempt(p, rules, passes[1]!) ?? []) if (!out.some(o => o.count === f.count)) out.push({ ...f, loose: false })
+    if (everyLength && pass === 0) for (const f of attempt(p, rules, passes[1]!, rules.hyphenate) ?? []) if (!out.some(o => o.count === f.count)) out.push({ ...f, loose: false })
     return out
   }
   throw new Error('unreachable: the last pass takes any line')
@@ -112,34 +112,34 @@ const taken = (indents: number[] | undefined, line: number): number => (indents?
 /** What is taken from the right of a line, points. */
 export const takenRight = (rules: Pick<BreakRules, 'rightIndents'>, line: number): number => taken(rules.rightIndents, line)
 
-/** Width of each line. */
-function widths({ measure, indents, rightIndents }: BreakRules): (line: number) => number {
-  const last = indents.length ? indents[indents.length - 1]! : 0
-  if (!rightIndents) return line => measure - (line < indents.length ? indents[line]! : last)
-  return line => measure - taken(indents, line) - taken(rightIndents, line)
+/** Width of each line; the last entry holds for all that follow. */
+function widths({ measure, indents, rightIndents }: BreakRules): number[] {
+  const out: number[] = []
+  for (let i = 0; i < Math.max(1, indents.length, rightIndents?.length ?? 0); i++) out.push(measure - taken(indents, i) - taken(rightIndents, i))
+  return out
 }
 
+const widthOf = (widths: number[], line: number): number => widths[line < widths.length ? line : widths.length - 1]!
+
 /** By how much lines of one paragraph differ in width at most. */
-function unlike({ indents, rightIndents }: BreakRules): number {
-  const n = Math.max(indents.length, rightIndents?.length ?? 0)
+function unlike(widths: number[]): number {
   let [least, most] = [Infinity, -Infinity]
-  for (let i = 0; i < n; i++) {
-    const t = taken(indents, i) + taken(rightIndents, i)
-    if (t < least) least = t
-    if (t > most) most = t
+  for (const w of widths) {
+    if (w < least) least = w
+    if (w > most) most = w
   }
-  return n ? most - least : 0
+  return most - least
 }
 
 // Feasible ends of a line at one point, the best for each line number and fitness: parallel arrays, reused.
 let feasible = 0
 const cLine: number[] = [], cFit: number[] = [], cDem: number[] = [], cFrom: number[] = [], cLadder: number[] = []
 
-function attempt(p: Paragraph, rules: BreakRules, tolerance: number): Omit<BrokenParagraph, 'loose'>[] | undefined {
+function attempt(p: Paragraph, rules: BreakRules, tolerance: number, hyphenate: boolean): Omit<BrokenParagraph, 'loose'>[] | undefined {
   nodes = 0
   const { indents, stretch, shrink, scaling, tracking, optical } = rules
   const boxes = p.gap.length
-  const width = widths(rules)
+  const lineWidths = widths(rules)
   // How far a line may be stretched at most: from this each start knows before which width no line of it can end, and words before
   // that are passed over. A line that begins inside a divided word may hold one gap more than its share.
   let share = 0
@@ -154,7 +154,7 @@ function attempt(p: Paragraph, rules: BreakRules, tolerance: number): Omit<Broke
   }
   const most = 1 + scaling + dense * tracking + tolerance * stretch * share
   const slack = tolerance * stretch * widest + 0.001
-  const reach = (n: number): number => (nReach[n] = tolerance === Infinity ? -1 : nW[n]! + (width(nLine[n]!) + nHang[n]! - slack) / most)
+  const reach = (n: number): number => (nReach[n] = tolerance === Infinity ? -1 : nW[n]! + (widthOf(lineWidths, nLine[n]!) + nHang[n]! - slack) / most)
   const start = node(0, 0, 0, 1, -1, 0, 0, 0, 0, optical && !(indents[0]! > 0) ? p.frags[0]!.hangLeft : 0, 0)
   let active: number[] = [start]
   /** No line can end before this width. */
@@ -163,7 +163,7 @@ function attempt(p: Paragraph, rules: BreakRules, tolerance: number): Omit<Broke
   let G = 0
   let E = 0
   // Starts stand in the order of the text, so what each reaches grows along the list but for what hangs out of the measure, and for lines of other widths.
-  const hangs = (optical ? 2 * widest : 0) + unlike(rules)
+  const hangs = (optical ? 2 * widest : 0) + unlike(lineWidths)
 
   // Tries to end a line at a point for every active node; feasible ends become candidates.
   const tryEnd = (endW: number, endG: number, endE: number, hangRight: number, penalty: number, hyphen: boolean, final: boolean, forced: boolean, drop: boolean): void => {
@@ -180,7 +180,7 @@ function attempt(p: Paragraph, rules: BreakRules, tolerance: number): Omit<Broke
       }
       const glue = endG - nG[a]!
       const natural = endW - nW[a]! - nHang[a]! - hangRight
-      const diff = width(nLine[a]!) - natural
+      const diff = widthOf(lineWidths, nLine[a]!) - natural
       // Glyph scaling takes up what it can, since nobody sees it; the gaps take what is left. r is the gaps' part.
       const flex = (natural - glue) * scaling + (endE - nE[a]!) * tracking
       let r: number
@@ -251,7 +251,7 @@ function attempt(p: Paragraph, rules: BreakRules, tolerance: number): Omit<Broke
     const gap = p.gap[i]!
     const first = p.boxStart[i]!
     const end = p.boxStart[i + 1]!
-    if (rules.hyphenate && gap !== Gap.end && W + bw >= nearest) {
+    if (hyphenate && gap !== Gap.end && W + bw >= nearest) {
       let fragW = W
       let fragE = E
       for (let f = first; f < end; f++) {
@@ -339,7 +339,7 @@ function overfull(p: Paragraph, rules: BreakRules): Omit<BrokenParagraph, 'loose
 /** Ragged setting: gaps keep their width; breaks minimise the sum of the squares of what is left over, words stay whole. */
 function ragged(p: Paragraph, rules: BreakRules): BrokenParagraph {
   const n = p.gap.length
-  const width = widths(rules)
+  const lineWidths = widths(rules)
   // best[i]: least cost of setting boxes 0…i−1 in whole lines; by line count only through the stored chain.
   const cost = new Float64Array(n + 1).fill(Infinity)
   const prev = new Int32Array(n + 1).fill(-1)
@@ -350,7 +350,7 @@ function ragged(p: Paragraph, rules: BreakRules): BrokenParagraph {
     let w = 0
     // Words tied together stay on a line even where they are too wide for it: nothing may be lost.
     let ended = false
-    const room = width(line[i]!)
+    const room = widthOf(lineWidths, line[i]!)
     for (let j = i; j < n; j++) {
       w += p.boxWidth[j]!
       if (w > room + 0.01 && ended) break

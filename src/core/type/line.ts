@@ -138,19 +138,21 @@ export function setFrag(out: LayerBuilder, f: Frag, scale: number, x: number, y:
     return x + f.width * scale
   }
   for (const s of f.shaped) {
-    const em = size * scale
+    // What a font unit is here, and what letter-spacing adds, in the same units.
+    const unit = (size * scale) / s.face.unitsPerEm
+    const apart = letter * s.face.unitsPerEm
     if (!s.y && (letter === 0 || s.letters === s.pairs.length)) {
       out.run(s.face, size, scale, y - rise, colour, place, letter)
-      out.word(s.pairs, s.x, pen, em, letter)
+      out.word(s.pairs, s.x, pen, unit, apart)
     } else {
       let n = -1
       for (let i = 0; i < s.pairs.length; i++) {
         if (i === 0 || s.cluster[i] !== s.cluster[i - 1]) n++
-        out.run(s.face, size, scale, y - rise - (s.y ? s.y[i]! * size : 0), colour, place, letter)
-        out.glyph(s.pairs[i]!, pen + (s.x[i]! + n * letter) * em)
+        out.run(s.face, size, scale, y - rise - (s.y ? (s.y[i]! * size) / s.face.unitsPerEm : 0), colour, place, letter)
+        out.glyph(s.pairs[i]!, pen + (s.x[i]! + n * apart) * unit)
       }
     }
-    pen += (s.advance + s.letters * letter) * em
+    pen += (s.advance + s.letters * apart) * unit
   }
   return pen
 }

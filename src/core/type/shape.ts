@@ -1,12 +1,15 @@
 import type { Face } from './face'
 
-/** A string shaped in one face: glyph pairs and their positions, in ems. Plain arrays: a typed array costs more to make and to keep than a word holds. */
+/**
+ * A string shaped in one face: glyph pairs and their positions, in font units. Plain arrays: a typed array costs more to make and to
+ * keep than a word holds; and whole numbers in all of them (but for letter-spacing), so that what reads them is compiled once.
+ */
 export interface Shaped {
   face: Face
   pairs: number[]
-  /** Offset of each glyph from the start, x right, ems. */
+  /** Offset of each glyph from the start, x right. */
   x: number[]
-  /** Offset up from the baseline, ems; null where all stand on it. */
+  /** Offset up from the baseline; null where all stand on it. */
   y: number[] | null
   /** Index of the first character of each glyph's cluster. */
   cluster: number[]
@@ -35,10 +38,9 @@ export function shapeTogether(face: Face, texts: string[], features: string[], l
   buffer.addText(asCapitals ? capitals(all) : all)
   buffer.setLanguage(language)
   buffer.guessSegmentProperties()
-  hb.shape(face.font, buffer, features.map(f => featureOf(face, f)))
+  hb.shape(face.font, buffer, featuresOf(face, features))
   const infos = buffer.getGlyphInfos()
   const positions = buffer.getGlyphPositions()
-  const em = face.unitsPerEm
   const out: Shaped[] = []
   let from = 0
   let start = 0
@@ -46,32 +48,7 @@ export function shapeTogether(face: Face, texts: string[], features: string[], l
     const stop = start + text.length
     let to = from
     while (to < infos.length && infos[to]!.cluster < stop) to++
-    const n = to - from
-    const pairs: number[] = []
-    const x: number[] = []
-    const cluster: number[] = []
-    let y: number[] | null = null
-    let pen = 0
-    let missing = 0
-    let letters = 0
-    for (let i = 0; i < n; i++) {
-      const { cluster: at, codepoint } = infos[from + i]!
-      const first = i === 0 || infos[from + i - 1]!.cluster !== at
-      let end = stop
-      for (let j = i + 1; j < n; j++) if (infos[from + j]!.cluster !== at) {
-        end = infos[from + j]!.cluster
-        break
-      }
-      if (first) letters++
-      if (codepoint === 0) missing++
-      pairs.push(face.pair(codepoint, first ? all.slice(at, end) : ''))
-      cluster.push(at - start)
-      const p = positions[from + i]!
-      x.push((pen + p.xOffset) / em)
-      if (p.yOffset) (y ??= new Array<number>(n).fill(0))[i] = p.yOffset / em
-      pen += p.xAdvance
-    }
-    out.push({ face, pairs, x, y, cluster, advance: pen / em, letters, missing })
+    out.push(word(face, all, start, stop, infos, positions, from, to))
     // The separator's own glyph is passed over.
     from = to + 1
     start = stop + APART.length
@@ -79,14 +56,45 @@ export function shapeTogether(face: Face, texts: string[], features: string[], l
   return out
 }
 
+/** One string of several: characters `start` to `stop` of what was shaped, glyphs `from` to `to`. */
+function word(face: Face, all: string, start: number, stop: number, infos: { cluster: number; codepoint: number }[], positions: { xAdvance: number; xOffset: number; yOffset: number }[], from: number, to: number): Shaped {
+  const pairs: number[] = []
+  const x: number[] = []
+  const cluster: number[] = []
+  let y: number[] | null = null
+  let pen = 0
+  let missing = 0
+  let letters = 0
+  let before = -1
+  for (let g = from; g < to; g++) {
+    const { cluster: at, codepoint } = infos[g]!
+    let text = ''
+    if (at !== before) {
+      let next = g + 1
+      while (next < to && infos[next]!.cluster === at) next++
+      text = all.slice(at, next < to ? infos[next]!.cluster : stop)
+      letters++
+      before = at
+    }
+    if (codepoint === 0) missing++
+    pairs.push(face.pair(codepoint, text))
+    cluster.push(at - start)
+    const { xAdvance, xOffset, yOffset } = positions[g]!
+    x.push(pen + xOffset)
+    if (yOffset) (y ??= new Array<number>(to - from).fill(0))[g - from] = yOffset
+    pen += xAdvance
+  }
+  return { face, pairs, x, y, cluster, advance: pen, letters, missing }
+}
+
 // Letter by letter, and only where a capital takes as much room: places in the text must not move.
 const capitals = (text: string): string => text.replace(/\p{Ll}/gu, c => (c.toUpperCase().length === c.length ? c.toUpperCase() : c))
 
-// One buffer and one object for each feature a HarfBuzz instance: making them costs more than shaping a word.
+// One buffer and one list of each set of features a HarfBuzz instance: making them costs more than shaping a word.
 type Buffer = InstanceType<Face['hb']['Buffer']>
 type Feature = InstanceType<Face['hb']['Feature']>
 const buffers = new WeakMap<Face['hb'], Buffer>()
-const featureObjects = new WeakMap<Face['hb'], Map<string, Feature>>()
+const featureLists = new WeakMap<string[], Feature[]>()
 
 function bufferOf(face: Face): Buffer {
   let b = buffers.get(face.hb)
@@ -94,12 +102,10 @@ function bufferOf(face: Face): Buffer {
   return b
 }
 
-function featureOf(face: Face, tag: string): Feature {
-  let map = featureObjects.get(face.hb)
-  if (!map) featureObjects.set(face.hb, (map = new Map()))
-  let f = map.get(tag)
-  if (!f) map.set(tag, (f = tag.startsWith('-') ? new face.hb.Feature(tag.slice(1), 0) : new face.hb.Feature(tag, 1)))
-  return f
+function featuresOf({ hb }: Face, tags: string[]): Feature[] {
+  let list = featureLists.get(tags)
+  if (!list) featureLists.set(tags, (list = tags.map(tag => (tag.startsWith('-') ? new hb.Feature(tag.slice(1), 0) : new hb.Feature(tag, 1)))))
+  return list
 }
 
 /** Splits a text into runs by the first face that covers each cluster; what none covers stays with the first face. */

@@ -14,9 +14,9 @@ export interface Frag {
   hangLeft: number
   hangRight: number
   /** Places where the word may be divided; found when first asked for. */
-  divisions?: Division[]
+  divisions: Division[] | undefined
   /** A picture in place of glyphs: drawn at the pen, on the baseline, its width multiplied by the line's scale. */
-  drawn?: (out: LayerBuilder, x: number, baseline: number, scale: number, place: MarkPlace) => void
+  drawn: ((out: LayerBuilder, x: number, baseline: number, scale: number, place: MarkPlace) => void) | undefined
 }
 
 /** A place to divide a word: before character `at`; `before` is the width up to it, hyphen not counted. */
@@ -30,7 +30,10 @@ export type Hyphenator = (word: string) => number[]
 /** The glyphs of a word that waits to be shaped. */
 const notYet: Shaped[] = []
 
-/** Words as shaped in a face, by features, language and case: in ems, so that a text in another size is not shaped again. */
+/** A piece that waits for its glyphs. */
+const unshaped = (text: string, style: TextStyle): Frag => ({ text, style, shaped: notYet, width: 0, ems: 0, hangLeft: 0, hangRight: 0, divisions: undefined, drawn: undefined })
+
+/** Words as shaped in a face, by features, language and case: in font units, so that a text in another size is not shaped again. */
 const shapedWords = new WeakMap<Face, Map<string, Map<string, Shaped>>>()
 
 function shapedIn(face: Face, key: string): Map<string, Shaped> {
@@ -76,8 +79,9 @@ export class TextStyle {
     this.known = shapedIn(this.face, `${features.join()}|${language}|${asCapitals}`)
     const space = shapeIn(this.face, ' ', features, language)
     this.spacePair = space.pairs[0]!
-    this.space = (space.advance + tracking) * size
-    this.hyphenWidth = shapeIn(this.face, '-', features, language).advance * size
+    this.space = (inEms(space, space.advance) + tracking) * size
+    const hyphen = shapeIn(this.face, '-', features, language)
+    this.hyphenWidth = inEms(hyphen, hyphen.advance) * size
     this.plain = /^[\u0021-\u007e\u00a1-\u017f\u2010-\u201d\u2026]*$/
   }
 
@@ -96,7 +100,7 @@ export class TextStyle {
   later(text: string): Frag {
     let f = this.words.get(text)
     if (!f) {
-      f = { text, style: this, shaped: notYet, width: 0, ems: 0, hangLeft: 0, hangRight: 0 }
+      f = unshaped(text, this)
       this.words.set(text, f)
       const known = this.known.get(text)
       if (known) this.complete(f, [known])
@@ -122,7 +126,7 @@ export class TextStyle {
   divided(head: string): Frag {
     let f = this.dividedWords.get(head)
     if (!f) {
-      f = { text: head + '\u00ad', style: this, shaped: notYet, width: 0, ems: 0, hangLeft: 0, hangRight: 0 }
+      f = unshaped(head + '\u00ad', this)
       const shaped = this.shapeNow(head + '-')
       this.complete(f, shaped.map((s, i) => (i === shaped.length - 1 ? withLastText(s, '\u00ad') : s)))
       this.dividedWords.set(head, f)
@@ -161,7 +165,7 @@ export class TextStyle {
     let width = 0
     let letters = 0
     for (const s of f.shaped) {
-      width += s.advance
+      width += inEms(s, s.advance)
       letters += s.letters
     }
     f.width = width * this.size
@@ -179,7 +183,10 @@ export class TextStyle {
   }
 }
 
-const advanceOf = (s: Shaped, i: number): number => (i + 1 < s.x.length ? s.x[i + 1]! : s.advance) - s.x[i]!
+const inEms = (s: Shaped, units: number): number => units / s.face.unitsPerEm
+
+/** Width of a glyph with its kerning, ems. */
+const advanceOf = (s: Shaped, i: number): number => inEms(s, (i + 1 < s.x.length ? s.x[i + 1]! : s.advance) - s.x[i]!)
 
 function withLastText(s: Shaped, text: string): Shaped {
   const pairs = [...s.pairs]
@@ -188,13 +195,14 @@ function withLastText(s: Shaped, text: string): Shaped {
 }
 
 function tracked(s: Shaped, by: number): Shaped {
+  const units = by * s.face.unitsPerEm
   const x = [...s.x]
   let letter = -1
   for (let i = 0; i < x.length; i++) {
     if (i === 0 || s.cluster[i] !== s.cluster[i - 1]) letter++
-    x[i] = s.x[i]! + by * letter
+    x[i] = s.x[i]! + units * letter
   }
-  return { ...s, x, advance: s.advance + by * s.letters }
+  return { ...s, x, advance: s.advance + units * s.letters }
 }
 
 /** Width of a piece up to a character: exact between clusters, in proportion inside a ligature. */
@@ -205,12 +213,12 @@ function widthBefore(f: Frag, at: number): number {
     const n = s.pairs.length
     for (let i = 0; i < n; i++) {
       const from = offset + s.cluster[i]!
-      if (from >= at) return (width + s.x[i]!) * f.style.size
+      if (from >= at) return (width + inEms(s, s.x[i]!)) * f.style.size
       const len = Math.max(1, s.face.pairText(s.pairs[i]!).length)
-      if (at < from + len) return (width + s.x[i]! + (advanceOf(s, i) * (at - from)) / len) * f.style.size
+      if (at < from + len) return (width + inEms(s, s.x[i]!) + (advanceOf(s, i) * (at - from)) / len) * f.style.size
     }
     for (let i = 0; i < n; i++) offset += s.face.pairText(s.pairs[i]!).length
-    width += s.advance
+    width += inEms(s, s.advance)
   }
   return f.width
 }
