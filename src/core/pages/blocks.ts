@@ -29,7 +29,7 @@ export function flowItems(doc: DocJson, ctx: BlockContext, opens: boolean, apart
     addBlock(out, block, ctx, setting, notes, following)
     if (block.type !== 'image' && block.type !== 'heading' && block.type !== 'scene_break') setting.begins = undefined
     if (breakBefore && out.length > from) {
-      out[from] = { ...out[from]!, breakBefore: true }
+      out[from]!.breakBefore = true
       breakBefore = false
     }
   }
@@ -143,8 +143,9 @@ function addList(out: FlowItem[], list: ListJson, ctx: BlockContext, s: Setting,
     for (const block of item.content) {
       if (block.type === 'list') addList(out, block, ctx, { ...s, left: s.left + step }, notes, place, depth + 1)
       else {
-        const inner = textItems(block.content, ctx, { base: s.base, left: s.left + step, right: s.right, indent: 0, align: ctx.style.text.align, hyphenate: ctx.style.text.hyphenate }, place, notes, { before: 0, after: 0, keepNext: false, breakable: true })
-        if (first && inner[0]) inner[0] = withMark(inner[0], mark, ctx.faces.of(s.base), s.left + step - size * 0.5, leading, place)
+        const own: MarkPlace = { section: ctx.section, block: block.attrs.id || place.block }
+        const inner = textItems(block.content, ctx, { base: s.base, left: s.left + step, right: s.right, indent: 0, align: ctx.style.text.align, hyphenate: ctx.style.text.hyphenate }, own, notes, { before: 0, after: 0, keepNext: false, breakable: true })
+        if (first && inner[0]) inner[0] = withMark(inner[0], mark, ctx.faces.of(s.base), s.left + step - size * 0.5, leading, own)
         out.push(...inner)
       }
       first = false

@@ -9,6 +9,7 @@ import { PDFArray, PDFDict, PDFDocument, PDFName, PDFNumber, PDFRawStream } from
 import { unzlibSync } from 'fflate'
 import { bookOf, setBook } from '../../../tests/support/core'
 import { nodeSubsetter, pictureSource } from '@/cli/ports'
+import type { ParagraphJson } from '../book'
 import { PathBuilder, type PageMarks, rgb } from '../marks'
 import { ByteWriter } from './bytes'
 import { jpegHeader, pdfBytes, tagSource, writePdf } from '.'
@@ -265,13 +266,19 @@ describe('a document', () => {
 })
 
 describe('a tagged file', () => {
-  const structured = async (): Promise<{ doc: PDFDocument; book: ReturnType<typeof bookOf>; texts: string[] }> => {
+  const para = (id: string, text: string): ParagraphJson => ({ type: 'paragraph', attrs: { id }, ...(text ? { content: [{ type: 'text', text }] } : {}) })
+  const structured = async (): Promise<{ doc: PDFDocument; bytes: Uint8Array; texts: string[] }> => {
     const base = bookOf([['One two three. '.repeat(300), 'Second.'], ['Other.']])
     base.sections.find(s => s.id === 's1')!.doc.content.push(
       { type: 'heading', attrs: { id: 'h1', level: 1 }, content: [{ type: 'text', text: 'Heading' }] },
       { type: 'quote', attrs: { id: 'q1' }, content: [{ type: 'paragraph', attrs: { id: 'q2' }, content: [{ type: 'text', text: 'Quoted.' }, { type: 'footnote', attrs: { id: 'n1' }, content: [{ type: 'text', text: 'Noted.' }] }] }] },
       { type: 'image', attrs: { id: 'i1', asset: 'pic', alt: 'A lamp', decoration: false, share: 0.2 }, content: [{ type: 'text', text: 'Caption.' }] },
       { type: 'image', attrs: { id: 'i2', asset: 'pic', alt: 'No words', decoration: true, share: 0.2 } },
+      { type: 'list', attrs: { id: 'l1', ordered: true, start: 1 }, content: [{ type: 'item', content: [para('l2', 'Item.'), { type: 'list', attrs: { id: 'l3', ordered: false, start: 1 }, content: [{ type: 'item', content: [para('l4', 'Inner.')] }] }] }, { type: 'item', content: [para('l5', 'Item.')] }] },
+      { type: 'table', attrs: { id: 't1' }, content: [
+        { type: 'row', attrs: { head: true }, content: [{ type: 'cell', attrs: { span: 2 }, content: [para('t2', 'Both')] }] },
+        { type: 'row', attrs: { head: false }, content: [{ type: 'cell', attrs: { span: 1 }, content: [para('t3', '')] }, { type: 'cell', attrs: { span: 1 }, content: [para('t4', 'Right')] }] },
+      ] },
     )
     const canvas = createCanvas(90, 60)
     const png = new Uint8Array(canvas.toBuffer('image/png'))
@@ -283,17 +290,24 @@ describe('a tagged file', () => {
       const contents = p.node.Contents()
       return contents instanceof PDFRawStream ? Buffer.from(unzlibSync(contents.contents)).toString('latin1') : ''
     })
-    return { doc, book, texts }
+    return { doc, bytes, texts }
   }
   test('every block is one element in order, on as many pages as it stands; the rest is no text; numbers and parents agree', async () => {
     const { doc, texts } = await structured()
     const root = doc.catalog.lookup(PDFName.of('StructTreeRoot'), PDFDict)
     const document = (root.lookup(PDFName.of('K'), PDFArray)).lookup(0, PDFDict)
     const kids = (e: PDFDict): PDFDict[] => { const k = e.lookup(PDFName.of('K'), PDFArray); return Array.from({ length: k.size() }, (_, i) => k.lookup(i, PDFDict)) }
+    /** An element as its tag and those of what it holds. */
+    const tree = (e: PDFDict): string => { const of = kids(e).filter(k => k.has(PDFName.of('S'))); return tag(e) + (of.length ? `(${of.map(tree).join(' ')})` : '') }
     const tag = (e: PDFDict): string => String(e.get(PDFName.of('S'))).slice(1)
     const sects = kids(document)
     const first = sects.find(s => kids(s).some(e => tag(e) === 'Figure'))!
-    expect(kids(first).map(tag)).toEqual(['H1', 'P', 'P', 'H2', 'BlockQuote', 'Note', 'Figure', 'Caption'])
+    expect(kids(first).map(tree)).toEqual(['H1', 'P', 'P', 'H2', 'BlockQuote(P Note)', 'Figure', 'Caption', 'L(LI(Lbl LBody(P L(LI(Lbl LBody(P))))) LI(Lbl LBody(P)))', 'Table(TR(TH(P)) TR(TD TD(P)))'])
+    const th = kids(kids(kids(first).find(e => tag(e) === 'Table')!)[0]!)[0]!
+    expect([th.lookup(PDFName.of('A'), PDFDict).get(PDFName.of('Scope')), th.lookup(PDFName.of('A'), PDFDict).get(PDFName.of('ColSpan'))].map(String)).toEqual(['/Column', '2'])
+    // Every element names the one that holds it.
+    const held = (e: PDFDict, ref: unknown): void => { const k = e.lookup(PDFName.of('K'), PDFArray); for (let i = 0; i < k.size(); i++) { const c = k.lookup(i, PDFDict); if (c.has(PDFName.of('S'))) { expect(c.get(PDFName.of('P'))).toBe(ref); held(c, k.get(i)) } } }
+    held(document, root.lookup(PDFName.of('K'), PDFArray).get(0))
     const figure = kids(first).find(e => tag(e) === 'Figure')!
     expect((figure.lookup(PDFName.of('Alt')) as { decodeText?(): string }).decodeText?.()).toBe('A lamp')
     // The long paragraph stands on two pages and is one element.
@@ -310,6 +324,17 @@ describe('a tagged file', () => {
       expect(parents.get(page)?.size() ?? 0).toBe(ids.length)
     })
     expect(texts.some(t => t.includes('/Artifact BMC'))).toBe(true)
+  })
+  test('another reader finds the same tree', async () => {
+    const { bytes } = await structured()
+    const folder = mkdtempSync(join(tmpdir(), 'tagged-'))
+    writeFileSync(join(folder, 'book.pdf'), bytes)
+    const told = spawnSync('pdfinfo', ['-struct-text', join(folder, 'book.pdf')], { encoding: 'utf8' })
+    rmSync(folder, { recursive: true })
+    expect(told.stderr).toBe('')
+    const lines = told.stdout.split('\n').map(l => l.trim()).filter(Boolean)
+    const from = lines.findIndex(l => l.startsWith('L (block)') || /^L\b/.test(l))
+    expect(lines.slice(from).join(' ').replace(/ \((block|inline)\)/g, '')).toMatch(/^L LI Lbl "1\. ?" LBody P "Item\." L LI Lbl "– ?" LBody P "Inner\." LI Lbl "2\. ?" LBody P "Item\." Table TR TH.* P "Both" TR TD TD P "Right"/)
   })
   test('is a choice: without it, and where a standard is prepared for, nothing is marked', async () => {
     const { pages } = await setBook(bookOf([['One.']]))

@@ -62,13 +62,13 @@ export function goToPlace(editor: Editor, { block, chars }: BlockPlace): boolean
   return true
 }
 
-/** Where the cursor stands, as pages know it. A list, and verse, are one block there. */
+/** Where the cursor stands, as pages know it. Verse is one block there. */
 export function placeAtCursor(editor: Editor): BlockPlace | undefined {
   const { $from } = editor.state.selection
   let depth = 0
-  for (let d = 1; d <= $from.depth && !depth; d++) if (['list', 'verse'].includes($from.node(d).type.name)) depth = d
+  for (let d = 1; d <= $from.depth && !depth; d++) if ($from.node(d).type.name === 'verse') depth = d
   for (let d = $from.depth; d > 0 && !depth; d--) if ($from.node(d).attrs.id) depth = d
-  // In a note that stands in a list, the note it is.
+  // In a note that stands in verse, the note it is.
   for (let d = $from.depth; d > 0; d--) if ($from.node(d).type.name === 'footnote') depth = d
   const node = depth ? $from.node(depth) : $from.nodeAfter
   const at = depth ? $from.before(depth) : $from.pos
