@@ -44,6 +44,11 @@ test('from a word of a page to the text and back; pictures stand where they are 
   await page.getByRole('button', { name: 'Sign', exact: true }).click()
   await (await chooser).setFiles('demo/tide-curve.png')
   await expect(text(page).locator('img[data-sign]')).toHaveCount(1)
+  const sign = page.getByRole('region', { name: 'The sign at the cursor' })
+  await expect(sign.getByRole('checkbox')).toBeChecked()
+  await sign.getByRole('textbox').fill('The curve of the tide')
+  await expect(text(page).locator('img[data-sign][alt="The curve of the tide"]')).toHaveCount(1)
+  await expect(sign.getByRole('checkbox')).not.toBeChecked()
   await where.selectOption('plate')
   await expect(page.getByRole('combobox', { name: 'Width of the picture' })).toBeHidden()
 

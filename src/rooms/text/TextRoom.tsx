@@ -15,6 +15,7 @@ import { OpeningPicture } from './OpeningPicture'
 import { InPages } from './InPages'
 import { goToPlace } from './places'
 import { SectionList } from './SectionList'
+import { SignAtCursor } from './SignAtCursor'
 import { TypedQuotes } from './TypedQuotes'
 import { Toolbar } from './Toolbar'
 import { useSectionEditor } from './useSectionEditor'
@@ -146,6 +147,7 @@ export function TextRoom({ bookId }: { bookId: string }) {
                     <dt>Of the book</dt><dd>{whole ? `${((words / whole) * 100).toFixed(1)} %` : '–'}</dd>
                     <dt>Whole book</dt><dd>{whole.toLocaleString('en')}</dd>
                   </dl>
+                  {editor && !section.made && <SignAtCursor editor={editor} turn={turn} readOnly={readOnly} />}
                   {editor && !section.made && view.figures?.pages !== undefined && <InPages bookId={bookId} editionId={view.edition!.id} editor={editor} section={section.id} turn={turn} version={view.version} onLeave={flush} />}
                   <label className="role" htmlFor="section-role">It is</label>
                   <Select id="section-role" size="small" value={section.role} disabled={readOnly} options={roleOptions} onChange={r => operate(`“${name}” is ${roles[r].name.toLowerCase()}`, b => setRole(b, section.id, r))} style={{ width: '100%' }} popupMatchSelectWidth={190} />
