@@ -30,13 +30,23 @@ export interface Converted {
   cleaned: Map<string, number>
 }
 
-/** Turns raw blocks of one section into its document. */
-export function toDoc(raw: RawBlock[], ids: Ids, pictures: Map<string, Uint8Array>, dropped: DropCounter, into: Converted, headingBase: number): DocJson {
-  const content = convert(raw, ids, pictures, dropped, into, headingBase)
-  return { type: 'doc', content: content.length ? content : [{ type: 'paragraph', attrs: { id: ids.block(), align: null } }] }
+/** What turning a manuscript into a book goes by, and where it puts what it finds. */
+export interface Conversion {
+  ids: Ids
+  /** Bytes of pictures by the reader's key. */
+  pictures: Map<string, Uint8Array>
+  dropped: DropCounter
+  into: Converted
 }
 
-function convert(raw: RawBlock[], ids: Ids, pictures: Map<string, Uint8Array>, dropped: DropCounter, into: Converted, headingBase: number): BlockJson[] {
+/** Turns raw blocks of one section into its document; `headingBase` is the level of the section's own title. */
+export function toDoc(raw: RawBlock[], conversion: Conversion, headingBase: number): DocJson {
+  const content = convert(raw, conversion, headingBase)
+  return { type: 'doc', content: content.length ? content : [{ type: 'paragraph', attrs: { id: conversion.ids.block(), align: null } }] }
+}
+
+function convert(raw: RawBlock[], conversion: Conversion, headingBase: number): BlockJson[] {
+  const { ids, into } = conversion
   const out: BlockJson[] = []
   for (let i = 0; i < raw.length; i++) {
     const b = raw[i]!
@@ -46,7 +56,7 @@ function convert(raw: RawBlock[], ids: Ids, pictures: Map<string, Uint8Array>, d
         if (b.list) {
           let j = i
           while (j < raw.length && raw[j]!.type === 'para' && (raw[j] as RawPara).list?.key === b.list.key) j++
-          out.push(list(raw.slice(i, j) as RawPara[], 0, ids))
+          out.push(list(raw.slice(i, j) as RawPara[], 0, conversion))
           i = j - 1
           break
         }
@@ -55,14 +65,14 @@ function convert(raw: RawBlock[], ids: Ids, pictures: Map<string, Uint8Array>, d
           count(into, 'typed scene breaks made into breaks')
           out.push({ type: 'scene_break', attrs: { id: ids.block() } })
         } else if (b.level !== undefined) {
-          out.push({ type: 'heading', attrs: { id: ids.block(), level: Math.min(3, Math.max(1, b.level - headingBase)) }, content: inline(b.content, ids) })
+          out.push({ type: 'heading', attrs: { id: ids.block(), level: Math.min(3, Math.max(1, b.level - headingBase)) }, content: inline(b.content, conversion) })
         } else if (b.quote) {
           let j = i
           const inner: ParagraphJson[] = []
-          while (j < raw.length && raw[j]!.type === 'para' && (raw[j] as RawPara).quote && !(raw[j] as RawPara).list) inner.push(para(raw[j++] as RawPara, ids))
+          while (j < raw.length && raw[j]!.type === 'para' && (raw[j] as RawPara).quote && !(raw[j] as RawPara).list) inner.push(para(raw[j++] as RawPara, conversion))
           out.push({ type: 'quote', attrs: { id: ids.block() }, content: inner })
           i = j - 1
-        } else out.push(para(b, ids))
+        } else out.push(para(b, conversion))
         break
       }
       case 'scene':
@@ -72,32 +82,35 @@ function convert(raw: RawBlock[], ids: Ids, pictures: Map<string, Uint8Array>, d
         out.push({ type: 'page_break', attrs: { id: ids.block() } })
         break
       case 'table':
-        out.push({ ...b.table, attrs: { id: ids.block() }, content: b.table.content.map(r => ({ ...r, content: r.content.map(c => ({ ...c, content: c.content.map(p => ({ ...p, attrs: { ...p.attrs, id: ids.block() }, ...(p.content?.length ? { content: inline(p.content, ids) } : { content: undefined }) })).map(tidy) })) })) })
+        out.push({ ...b.table, attrs: { id: ids.block() }, content: b.table.content.map(r => ({ ...r, content: r.content.map(c => ({ ...c, content: c.content.map(p => ({ ...p, attrs: { ...p.attrs, id: ids.block() }, ...(p.content?.length ? { content: inline(p.content, conversion) } : { content: undefined }) })).map(tidy) })) })) })
         break
       case 'verse':
-        out.push({ type: 'verse', attrs: { id: ids.block() }, content: b.lines.map(l => tidy({ type: 'line' as const, attrs: { indent: l.indent, stanza: l.stanza }, content: l.content.length ? inline(l.content, ids) : undefined })) })
+        out.push({ type: 'verse', attrs: { id: ids.block() }, content: b.lines.map(l => tidy({ type: 'line' as const, attrs: { indent: l.indent, stanza: l.stanza }, content: l.content.length ? inline(l.content, conversion) : undefined })) })
         break
       case 'container': {
-        const inner = convert(b.blocks, ids, pictures, dropped, into, headingBase).map(x => (x.type === 'heading' ? ({ type: 'paragraph', attrs: { id: x.attrs.id, align: 'center' }, ...(x.content ? { content: x.content } : {}) } satisfies ParagraphJson) : x))
+        const inner = convert(b.blocks, conversion, headingBase).map(x => (x.type === 'heading' ? ({ type: 'paragraph', attrs: { id: x.attrs.id, align: 'center' }, ...(x.content ? { content: x.content } : {}) } satisfies ParagraphJson) : x))
         const kept = inner.filter((x): x is ParagraphJson | ListJson | VerseJson => x.type === 'paragraph' || x.type === 'list' || x.type === 'verse')
         if (kept.length) out.push({ type: b.kind, attrs: { id: ids.block() }, content: kept } satisfies QuoteJson)
         for (const x of inner) if (!kept.includes(x as ParagraphJson) && x.type !== 'page_break') out.push(x as BlockJson)
         break
       }
       case 'picture': {
-        const bytes = pictures.get(b.key)
-        const asset = bytes && readAsset(bytes, b.key.split('/').pop())
-        if (!bytes || !asset) {
-          dropped.add('pictures in a format that books cannot use', b.alt || b.key)
-          break
-        }
-        into.assets.set(asset.id, { asset, bytes })
-        out.push(tidy<ImageJson>({ type: 'image', attrs: { id: ids.block(), asset: asset.id, alt: b.alt, decoration: false, share: 1 }, content: b.caption?.length ? inline(b.caption, ids) : undefined }))
+        const asset = assetOf(b.key, b.alt, conversion)
+        if (asset) out.push(tidy<ImageJson>({ type: 'image', attrs: { id: ids.block(), asset, alt: b.alt, decoration: false, share: 1 }, content: b.caption?.length ? inline(b.caption, conversion) : undefined }))
         break
       }
     }
   }
   return out
+}
+
+/** Takes a picture over; undefined, and counted, where books cannot use it. */
+function assetOf(key: string, alt: string, { pictures, dropped, into }: Conversion): string | undefined {
+  const bytes = pictures.get(key)
+  const asset = bytes && readAsset(bytes, key.split('/').pop())
+  if (asset) into.assets.set(asset.id, { asset, bytes })
+  else dropped.add('pictures in a format that books cannot use', alt || key)
+  return asset?.id
 }
 
 /** Without keys that are undefined: documents are compared and stored as JSON. */
@@ -106,14 +119,20 @@ function tidy<T extends object>(x: T): T {
   return x
 }
 
-function para(b: RawPara, ids: Ids): ParagraphJson {
-  const p: ParagraphJson = { type: 'paragraph', attrs: { id: ids.block(), align: b.align ?? null } }
-  if (b.content.length) p.content = inline(b.content, ids)
+function para(b: RawPara, conversion: Conversion): ParagraphJson {
+  const p: ParagraphJson = { type: 'paragraph', attrs: { id: conversion.ids.block(), align: b.align ?? null } }
+  if (b.content.length) p.content = inline(b.content, conversion)
   return p
 }
 
-function inline(content: InlineJson[], ids: Ids): InlineJson[] {
-  return content.map(n => safe(n.type === 'footnote' ? { ...n, attrs: { id: ids.note() }, ...(n.content ? { content: n.content.map(safe) } : {}) } : n))
+function inline(content: InlineJson[], conversion: Conversion): InlineJson[] {
+  return content.flatMap((n): InlineJson[] => {
+    if (n.type === 'footnote') return [safe({ ...n, attrs: { id: conversion.ids.note() }, ...(n.content ? { content: n.content.map(safe) } : {}) })]
+    if (n.type !== 'sign') return [safe(n)]
+    // Readers name a sign's picture by their own key.
+    const asset = assetOf(n.attrs.asset, n.attrs.alt, conversion)
+    return asset ? [safe({ ...n, attrs: { ...n.attrs, asset } })] : []
+  })
 }
 
 /** Without links to what a book must not carry; their words stay. */
@@ -123,7 +142,7 @@ function safe<T extends InlineJson>(n: T): T {
   return marks.length ? { ...n, marks } : tidy({ ...n, marks: undefined })
 }
 
-function list(paras: RawPara[], level: number, ids: Ids): ListJson {
+function list(paras: RawPara[], level: number, conversion: Conversion): ListJson {
   const first = paras[0]!.list!
   const items: ItemJson[] = []
   for (let i = 0; i < paras.length; i++) {
@@ -131,11 +150,11 @@ function list(paras: RawPara[], level: number, ids: Ids): ListJson {
     if (p.list!.level > level && items.length) {
       let j = i
       while (j < paras.length && paras[j]!.list!.level > level) j++
-      items[items.length - 1]!.content.push(list(paras.slice(i, j), p.list!.level, ids))
+      items[items.length - 1]!.content.push(list(paras.slice(i, j), p.list!.level, conversion))
       i = j - 1
-    } else items.push({ type: 'item', content: [para({ ...p, list: undefined }, ids)] })
+    } else items.push({ type: 'item', content: [para({ ...p, list: undefined }, conversion)] })
   }
-  return { type: 'list', attrs: { id: ids.block(), ordered: first.ordered, start: first.start }, content: items }
+  return { type: 'list', attrs: { id: conversion.ids.block(), ordered: first.ordered, start: first.start }, content: items }
 }
 
 export const count = (into: Converted, what: string, n = 1): void => {

@@ -157,6 +157,11 @@ class DocxReader {
     this.runs(e, style.run, [], inline)
     const text = inlineText(inline.content)
     if (text.trim()) this.near = text
+    // Signs without a word beside them are pictures.
+    else for (const n of inline.content.splice(0)) {
+      if (n.type === 'sign') inline.pictures.push({ type: 'picture', key: n.attrs.asset, alt: n.attrs.alt })
+      else inline.content.push(n)
+    }
     if (inline.inContents || this.fields.some(f => f.kind === 'contents' && f.shows)) {
       if (text.trim()) this.dropped.add('typed contents list', text)
       this.newPage ||= newPage
@@ -177,7 +182,7 @@ class DocxReader {
       const level = this.numbering.get(num.id)?.[num.level]
       if (level && !level.none) para.list = { key: num.id, level: Math.min(8, num.level), ordered: level.ordered, start: level.start }
     }
-    // A picture in a paragraph of its own is a block; one inside a sentence is set after it.
+    // A picture in a paragraph of its own is a block; a large one inside a sentence is set after it.
     if (para.content.length || !inline.pictures.length) out.push(para)
     for (const p of inline.pictures) out.push({ ...p, newPage: out.length === outer && newPage })
     if (inline.pageAfter || child(ppr, 'w:sectPr')) {
@@ -302,7 +307,7 @@ class DocxReader {
       case 'w:drawing':
       case 'w:pict':
       case 'w:object':
-        this.picture(c, into)
+        this.picture(c, props, into)
         break
       case 'mc:AlternateContent': {
         const chosen = child(c, 'mc:Choice') ?? child(c, 'mc:Fallback')
@@ -335,7 +340,7 @@ class DocxReader {
     else into.content.push(all.length ? { type: 'text', text: clean, marks: all } : { type: 'text', text: clean })
   }
 
-  private picture(e: XmlElement, into: Collected): void {
+  private picture(e: XmlElement, props: RunProps, into: Collected): void {
     const box = find(e, 'w:txbxContent')
     if (box) {
       const words = this.blocks(box).map(b => (b.type === 'para' ? inlineText(b.content) : '')).join(' ')
@@ -352,8 +357,13 @@ class DocxReader {
       return
     }
     this.pictures.set(path, bytes)
-    const props = find(e, 'wp:docPr')
-    into.pictures.push({ type: 'picture', key: path, alt: props?.attrs.descr ?? props?.attrs.title ?? '' })
+    const about = find(e, 'wp:docPr')
+    const alt = about?.attrs.descr ?? about?.attrs.title ?? ''
+    const inLine = find(e, 'wp:inline')
+    const height = Number((inLine && child(inLine, 'wp:extent')?.attrs.cy) ?? 0) / EMU_A_POINT / (props.size ?? this.styles.bodySize ?? 12)
+    // What stands in the line and is no higher than two is a sign.
+    if (height > 0 && height <= SIGN_HEIGHT) into.content.push({ type: 'sign', attrs: { asset: path, alt, decoration: !alt, height: Math.round(height * 100) / 100 } })
+    else into.pictures.push({ type: 'picture', key: path, alt })
   }
 
   private table(e: XmlElement, out: RawBlock[]): void {
@@ -382,6 +392,11 @@ class DocxReader {
 function tableRows(e: XmlElement): XmlElement[] {
   return elements(e).flatMap(c => (c.name === 'w:tr' ? [c] : c.name === 'w:sdt' || c.name === 'w:ins' ? tableRows(child(c, 'w:sdtContent') ?? c) : []))
 }
+
+/** English metric units, in which drawings are measured. */
+const EMU_A_POINT = 12700
+/** Ems. */
+const SIGN_HEIGHT = 2.4
 
 interface Collected {
   content: InlineJson[]

@@ -5,7 +5,7 @@ import { randomBytes } from 'node:crypto'
 import fc from 'fast-check'
 import { strToU8, zipSync } from 'fflate'
 import mammoth from 'mammoth'
-import { bookText, docText, schema, type Section } from '../book'
+import { bookText, docText, type ImageJson, type ParagraphJson, schema, type Section } from '../book'
 import { Fault } from '../trade'
 import { isSceneBreak, readHeading } from './headings'
 import { readManuscript, readZip, type Understood } from '.'
@@ -93,9 +93,10 @@ describe('Markdown', () => {
 describe('docx', () => {
   let bytes: Uint8Array
   let u: Understood
+  let png: Buffer
   beforeAll(async () => {
     const canvas = createCanvas(60, 40)
-    const png = await canvas.encode('png')
+    png = await canvas.encode('png')
     const doc = new Document({
       styles: { default: { document: { run: { size: 22 } } }, paragraphStyles: [{ id: 'Big', name: 'Big', basedOn: 'Normal', run: { size: 40 } }, { id: 'Bigger', name: 'Bigger Still', basedOn: 'Big' }] },
       numbering: { config: [{ reference: 'n', levels: [{ level: 0, format: LevelFormat.DECIMAL, text: '%1.', start: 3 }] }] },
@@ -145,6 +146,25 @@ describe('docx', () => {
     expect(json).not.toContain('Gone')
     expect(u.book.assets[0]).toMatchObject({ width: 60, height: 40, type: 'image/png' })
     expect([...u.pictures.keys()]).toEqual([u.book.assets[0]!.id])
+  })
+  test('a small picture beside words is a sign as high as in the file; alone, or large, it is a picture', async () => {
+    const image = (width: number, height: number, description: string) => new ImageRun({ type: 'png', data: png, transformation: { width, height }, altText: { name: 'p', title: '', description } })
+    const file = new Uint8Array(await Packer.toBuffer(new Document({
+      styles: { default: { document: { run: { size: 22 } } } },
+      sections: [{ children: [
+        new Paragraph({ heading: HeadingLevel.HEADING_1, children: [new TextRun('Chapter One')] }),
+        new Paragraph({ children: [new TextRun('Ring '), image(22, 22, 'a bell'), new TextRun(' twice, '), image(120, 80, 'the tower'), new TextRun('and wait.')] }),
+        new Paragraph({ children: [image(22, 22, 'alone')] }),
+      ] }],
+    })))
+    const read = readManuscript('signs.docx', file)
+    const { content } = body(read)[0]!.doc
+    schema.nodeFromJSON(body(read)[0]!.doc).check()
+    const asset = read.book.assets[0]!.id
+    expect(content.map(b => b.type)).toEqual(['paragraph', 'image', 'image'])
+    // 22 pixels at 96 an inch are 16.5 points, of text of 11.
+    expect((content[0] as ParagraphJson).content).toEqual([{ type: 'text', text: 'Ring ' }, { type: 'sign', attrs: { asset, alt: 'a bell', decoration: false, height: 1.5 } }, { type: 'text', text: ' twice, and wait.' }])
+    expect(content.slice(1).map(b => (b as ImageJson).attrs.alt)).toEqual(['the tower', 'alone'])
   })
   test('what was dropped is counted with its place', () => {
     const by = Object.fromEntries(u.dropped.map(d => [d.what, d]))

@@ -1,6 +1,6 @@
 import { type Book, createBook, docWords, type InlineJson, inlineText, type Role, roles, type Section, type TitleData } from '../book'
 import { parseIsbn } from '../trade'
-import { type Converted, count, Ids, toDoc } from './convert'
+import { type Conversion, type Converted, count, Ids, toDoc } from './convert'
 import { looksLikeTitle, propose, type Proposal, TAKEN } from './headings'
 import type { Dropped, RawBlock, RawManuscript, RawPara } from './raw'
 
@@ -27,11 +27,11 @@ export function understand(raw: RawManuscript, name = ''): Understood {
     ...(raw.meta.series ? { series: { name: raw.meta.series, ...(raw.meta.seriesNumber ? { number: raw.meta.seriesNumber } : {}) } } : {}),
   }
 
-  const ids = new Ids()
+  const conversion: Conversion = { ids: new Ids(), pictures: raw.pictures, dropped: raw.dropped, into }
   const sections: Section[] = []
   let isbn: string | undefined
   const add = (s: Omit<Section, 'id' | 'made' | 'doc'>, content: RawBlock[], base: number): void => {
-    sections.push({ ...s, id: `s${sections.length + 1}`, made: false, doc: toDoc(content, ids, raw.pictures, raw.dropped, into, base) })
+    sections.push({ ...s, id: `s${sections.length + 1}`, made: false, doc: toDoc(content, conversion, base) })
   }
 
   const prelude = blocks.slice(0, proposals[0]?.index ?? (proposals.length ? 0 : 0))
