@@ -125,6 +125,36 @@ describe('other blocks', () => {
     const after = page.find(r => r.text === 'After it.')!
     expect(after.y - quoted.at(-1)!.y).toBeCloseTo(2 * leading, 3)
   })
+  test('wherever a page ends, a letter keeps its date and salutation with its words and its close with the last of them, and no line of a stanza stands alone', async () => {
+    const letter: BlockJson = { type: 'letter', attrs: { id: '' }, content: [{ type: 'paragraph', attrs: { id: '', align: 'right' }, content: [text('4 March')] }, paragraph('', 'Dear Mr Hask,'), paragraph('', prose + prose), { type: 'paragraph', attrs: { id: '', align: 'right' }, content: [text('A. Pell')] }] }
+    const stanza = (name: string) => [1, 2, 3, 4].map(i => ({ type: 'line' as const, attrs: { indent: 0, stanza: i === 1 }, content: [text(`${name} line ${i}`)] }))
+    const verse: BlockJson = { type: 'verse', attrs: { id: '' }, content: [...stanza('First'), ...stanza('Second')] }
+    const turns = { letter: 0, verse: 0 }
+    for (let before = 14; before < 38; before++) for (const [kind, block] of [['letter', letter], ['verse', verse]] as const) {
+      const pages = await set([...(Array(before).fill(p(text('A line.'))) as BlockJson[]), block, p(text('After.'))])
+      const on = (t: string): number => pages.findIndex(page => runs(page).some(r => r.text.includes(t)))
+      const last = (t: string): number => pages.findLastIndex(page => runs(page).some(r => r.text.includes(t)))
+      if (kind === 'letter') {
+        expect([before, on('4 March'), on('Dear Mr')]).toEqual([before, on('The harbour lay'), on('The harbour lay')])
+        expect([before, on('A. Pell')]).toEqual([before, last('with the time beside it.')])
+        if (on('4 March') !== on('A. Pell')) turns.letter++
+      } else {
+        for (const s of ['First', 'Second']) expect([before, on(`${s} line 1`), on(`${s} line 4`)]).toEqual([before, on(`${s} line 2`), on(`${s} line 3`)])
+        if (on('First line 1') !== on('Second line 4')) turns.verse++
+      }
+    }
+    // Pages did end inside them.
+    expect(turns.letter).toBeGreaterThan(0)
+    expect(turns.verse).toBeGreaterThan(3)
+  })
+  test('figures in a table are all of one width', async () => {
+    const figures = ['1111', '8888', '4070']
+    const row = (head: boolean, ...cells: string[]) => ({ type: 'row' as const, attrs: { head }, content: cells.map(c => ({ type: 'cell' as const, attrs: { span: 1 }, content: [paragraph('', c)] })) })
+    const { pages, starts } = await new Setter(shelf).set(bookWith([chapter('s1', 'A Title', withIds([p(text('Begin.')), { type: 'table', attrs: { id: '' }, content: [row(true, 'Hour', 'Feet'), ...figures.map(f => row(false, f, 'calm'))] }]))]), { ...harbourRoman, text: { ...harbourRoman.text, family: 'crimson-pro' } }, { width: 432, height: 648, inside: 0 })
+    const page = runs(pages[starts.get('s1')!]!)
+    const widths = figures.map(f => page.find(r => r.text === f)!).map(r => r.end - r.x)
+    for (const w of widths) expect(w).toBeCloseTo(widths[0]!, 6)
+  })
   test('verse keeps its lines and indents; a turned line hangs; a stanza stands apart', async () => {
     const lines = ['One for the ebb', 'two for the flow', 'three', 'four ' + prose + prose].map((t, i) => ({ type: 'line' as const, attrs: { indent: i === 1 ? 2 : 0, stanza: i === 2 }, content: [text(t)] }))
     const page = runs((await set([p(text(prose)), { type: 'verse', attrs: { id: '' }, content: lines }]))[0]!)

@@ -49,7 +49,7 @@ function addBlock(out: FlowItem[], block: BlockJson, ctx: BlockContext, s: Setti
     case 'heading': {
       const level = Math.min(3, Math.max(1, block.attrs.level))
       const base = ctx.bases.heads[level - 1]!
-      out.push(...textItems(block.content, ctx, { base, left: s.left, right: s.right, indent: 0, align: level === 1 ? style.headings.align : 'left', hyphenate: false }, place, notes, { before: level === 1 ? 2 : 1, after: level === 3 ? 0 : 1, keepNext: true, breakable: false }))
+      out.push(...textItems(block.content, ctx, { base, left: s.left, right: s.right, indent: 0, align: level === 1 ? style.headings.align : 'left', even: true, hyphenate: false }, place, notes, { before: level === 1 ? 2 : 1, after: level === 3 ? 0 : 1, keepNext: true, breakable: false }))
       s.flush = style.firsts.flush
       s.begins ??= 'break'
       break
@@ -60,6 +60,7 @@ function addBlock(out: FlowItem[], block: BlockJson, ctx: BlockContext, s: Setti
       const inner: Setting = { base: block.type === 'quote' ? ctx.bases.quote : s.base, left: s.left + inset, right: s.right + inset, flush: true }
       const from = out.length
       for (const b of block.content) addBlock(out, b, ctx, inner, notes)
+      if (block.type === 'letter') holdEnds(out, from)
       spaceAround(out, from, 1)
       s.flush = false
       break
@@ -67,12 +68,13 @@ function addBlock(out: FlowItem[], block: BlockJson, ctx: BlockContext, s: Setti
     case 'verse': {
       const inset = style.quotes.inset * style.text.size * 1.5
       const from = out.length
+      const ends = (i: number): boolean => block.content[i + 1]?.attrs.stanza ?? true
       block.content.forEach((line, i) => {
         const hang = style.text.size * 1.5
         const left = s.left + inset + line.attrs.indent * style.text.size
         const stanza = line.attrs.stanza && i > 0
-        const ends = block.content[i + 1]?.attrs.stanza ?? true
-        out.push(...textItems(line.content, ctx, { base: s.base, left: left + hang, right: s.right, indent: -hang, align: 'left', hyphenate: false }, place, notes, { before: stanza ? 1 : 0, after: 0, keepNext: !ends && (i === 0 || !!block.content[i]!.attrs.stanza), breakable: true }))
+        // Neither the first line of a stanza nor its last stands alone on a page.
+        out.push(...textItems(line.content, ctx, { base: s.base, left: left + hang, right: s.right, indent: -hang, align: 'left', hyphenate: false }, place, notes, { before: stanza ? 1 : 0, after: 0, keepNext: !ends(i) && (i === 0 || line.attrs.stanza || ends(i + 1)), breakable: true }))
       })
       spaceAround(out, from, 1)
       s.flush = false
@@ -131,6 +133,13 @@ function beginningOf(ctx: BlockContext, s: Setting): Beginning | undefined {
   const leadIn = !leads || firsts.leadIn === 'nothing' ? undefined : firsts.leadIn === 'line' ? 'line' as const : { words: firsts.leadInWords, exact: false }
   const initial = full && s.left === 0 ? firsts.initial : 0
   return initial || leadIn ? { initial, ...(leadIn ? { leadIn } : {}) } : undefined
+}
+
+/** A letter's date and salutation stay with what follows them, and its close with what comes before: up to three single lines at either end. */
+function holdEnds(out: FlowItem[], from: number): void {
+  const single = (i: number): boolean => i >= from && i < out.length && out[i]!.variants[0]!.lines === 1
+  for (let i = from; i < from + 3 && single(i) && i < out.length - 1; i++) out[i]!.keepNext = true
+  for (let i = out.length - 1; i > out.length - 4 && single(i) && i > from; i--) out[i - 1]!.keepNext = true
 }
 
 function addList(out: FlowItem[], list: ListJson, ctx: BlockContext, s: Setting, notes: NoteCounter, place: MarkPlace, depth: number): void {

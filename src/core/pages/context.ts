@@ -26,8 +26,8 @@ export function basesOf(style: InteriorStyle): Bases {
     quote: { size: at(size - 0.5), italic: style.quotes.italic },
     note: { size: at(style.notes.size) },
     caption: { size: at(size - 1.5), italic: true },
-    cell: { size: at(size - 0.5), lining: true },
-    headCell: { size: at(size - 0.5), italic: true, lining: true },
+    cell: { size: at(size - 0.5), lining: true, tabular: true },
+    headCell: { size: at(size - 0.5), italic: true, lining: true, tabular: true },
     heads: [{ size: at(size + 3) }, { size: at(size + 0.5), smallCaps: true, tracking: 0.04 }, { size: at(size), italic: true }],
     leadIn: { size: at(size), smallCaps: true, tracking: 0.03 },
   }

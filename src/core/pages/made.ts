@@ -4,14 +4,14 @@ import { formatIsbn } from '../trade'
 import { type BreakRules, linePieces, setFrag, setLine } from '../type'
 import { baselineIn, type BlockContext } from './context'
 import { type FlowItem, itemOf, ofLines } from './flow'
-import { centred } from './opening'
+import { setAlone } from './opening'
 import { legible } from './style'
 import type { TextBase } from './typefaces'
 
 /** Sets stacked lines of text from `y` (a baseline) down; returns the baseline after the last. */
 function stack(out: LayerBuilder, text: string, base: TextBase, y: number, leading: number, ctx: BlockContext, place: MarkPlace, align: 'center' | 'left' = 'center'): number {
   if (!text) return y
-  const { paragraph, lines, rules } = centred(text, base, ctx, align)
+  const { paragraph, lines, rules } = setAlone(text, base, ctx, align)
   for (let i = 0; i < lines.count; i++) setLine(out, linePieces(paragraph, lines, i), rules, 0, 0, y + i * leading, place)
   return y + lines.count * leading
 }
@@ -65,7 +65,7 @@ export function copyrightPage(book: Book, section: Section, isbn: string | undef
   const out = new LayerBuilder()
   const base = { size: legible(ctx.style, ctx.style.text.size - 2) }
   const leading = Math.max(base.size * 1.2, ctx.style.text.leading - 2)
-  const lines = copyrightLines(book, isbn).map(t => centred(t, base, ctx, 'left'))
+  const lines = copyrightLines(book, isbn).map(t => setAlone(t, base, ctx, 'left'))
   const place = { section: section.id, block: '' }
   const total = lines.reduce((n, l) => n + l.lines.count * leading + leading * 0.45, 0)
   let y = ctx.lines * ctx.style.text.leading - total + leading
@@ -112,7 +112,7 @@ export function contentsItems(entries: ContentsEntry[], section: Section, ctx: B
     const text = e.title || e.number || ''
     const place: MarkPlace = { section: section.id, block: '', to: e.id }
     const base: TextBase = e.part ? { size, smallCaps: true, tracking: 0.06 } : { size }
-    const { paragraph, lines, rules } = centred(text, base, narrow, 'left')
+    const { paragraph, lines, rules } = setAlone(text, base, narrow, 'left')
     const count = Math.max(1, lines.count)
     return itemOf({
       before: e.part ? 1 : 0, keepNext: e.part, variants: ofLines(count),

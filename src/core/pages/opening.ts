@@ -24,7 +24,7 @@ export function opening(section: Section, label: SectionLabel, ctx: BlockContext
   // Without words there is only the sink; none over a picture that has the page for itself.
   if (!number && !label.title && !section.subtitle && !picture) return openings.sink && !beginsWithLeaf(section, ctx) ? [gap(openings.sink)] : []
 
-  const set = parts.map(part => ({ ...part, ...centred(part.text, part.base, ctx, openings.align) }))
+  const set = parts.map(part => ({ ...part, ...setAlone(part.text, part.base, ctx, openings.align, true) }))
   let height = 0
   set.forEach((s, i) => (height += (i ? s.down : 0) + Math.max(0, s.lines.count - 1) * s.base.size * 1.22))
   // The sink leaves room for the first line; the rest takes whole lines of the grid so that the text below stays on it.
@@ -96,13 +96,13 @@ function titleBase(ctx: BlockContext): TextBase {
 }
 const subtitleBase = (ctx: BlockContext): TextBase => ({ size: legible(ctx.style, ctx.style.text.size + 1), italic: true })
 
-/** A short text centred over as few lines as it needs, of like length. */
-export function centred(text: string, base: TextBase, ctx: BlockContext, align: BreakRules['align'] = 'center'): { paragraph: Paragraph; lines: ReturnType<typeof breakParagraph>[number]; rules: BreakRules } {
+/** A short text by itself, over as few lines as it needs; centred or `even` ones are of like length. */
+export function setAlone(text: string, base: TextBase, ctx: BlockContext, align: BreakRules['align'] = 'center', even = false): { paragraph: Paragraph; lines: ReturnType<typeof breakParagraph>[number]; rules: BreakRules } {
   const b = new ParagraphBuilder()
   b.text(text, ctx.faces.of(base))
   const paragraph = b.build()
   for (const m of paragraph.missing) ctx.missing(m, '')
-  const rules: BreakRules = { measure: ctx.measure, indents: [], align, stretch: 0, shrink: 0, scaling: 0, tracking: 0, hyphenate: false, ladder: 0, leastLastLine: 0, optical: false }
+  const rules: BreakRules = { measure: ctx.measure, indents: [], align, stretch: 0, shrink: 0, scaling: 0, tracking: 0, hyphenate: false, ladder: 0, leastLastLine: 0, optical: false, ...(even ? { even } : {}) }
   const broken = breakParagraph(paragraph, rules)[0] ?? { count: 0, toFrag: [], toChar: [], demerits: 0, loose: false }
   return { paragraph, lines: broken, rules }
 }

@@ -13,6 +13,8 @@ export interface TextSetting {
   /** First-line indent, points; negative hangs. */
   indent: number
   align: BreakRules['align']
+  /** Lines of like length. */
+  even?: boolean
   hyphenate: boolean
   /** A picture beside the first lines: how many, which side, and the room it takes, points. */
   beside?: { rows: number; side: 'left' | 'right'; room: number }
@@ -31,6 +33,7 @@ export function rulesFor(ctx: BlockContext, t: TextSetting, measure: number): Br
     measure, align: t.align, stretch: text.stretch, shrink, scaling: text.scaling, tracking: text.tracking, hyphenate: t.hyphenate, ladder: text.ladder, optical: text.optical,
     // A hanging first line is longer: it takes a negative indent of its own.
     indents: besideLines(t, 'left', [t.indent, 0]), leastLastLine: text.size * 2.6,
+    ...(t.even ? { even: true } : {}),
     ...(t.beside?.side === 'right' ? { rightIndents: besideLines(t, 'right', [0]) } : {}),
   }
 }

@@ -14,6 +14,8 @@ export interface TextBase {
   smallCaps?: boolean
   /** Lining figures, as beside capitals. */
   lining?: boolean
+  /** Figures all of one width, so that columns of them stand true. */
+  tabular?: boolean
   /** Ems between glyphs. */
   tracking?: number
   colour?: Colour
@@ -112,6 +114,7 @@ export class Typefaces {
     const features: string[] = []
     const figures = this.style.text.oldStyleFigures && !base.lining && !shifted ? 'onum' : 'lnum'
     if (face.features.has(figures)) features.push(figures)
+    if (base.tabular && face.features.has('tnum')) features.push('tnum')
     // A face without small capitals lends its capitals, made small (in large print: whole); the files still say the letters that were written.
     const { large } = this.style.text
     const lent = caps && (large || !face.features.has('smcp'))

@@ -15,6 +15,8 @@ export interface BreakRules {
   /** The same from the right, where a picture stands beside the text. */
   rightIndents?: number[]
   align: 'justify' | 'left' | 'center' | 'right'
+  /** Lines of like length, as titles are set. Centred text always is. */
+  even?: boolean
   /** A gap's stretch and shrink as parts of its width. */
   stretch: number
   shrink: number
@@ -87,7 +89,7 @@ function node(frag: number, char: number, line: number, fit: number, prev: numbe
  */
 export function breakParagraph(p: Paragraph, rules: BreakRules, everyLength = false): BrokenParagraph[] {
   if (!p.frags.length) return []
-  if (rules.align === 'center') return [balanced(p, rules)]
+  if (rules.align === 'center' || rules.even) return [balanced(p, rules)]
   if (rules.align !== 'justify') return everyLength ? raggedLengths(p, rules) : [ragged(p, rules)]
   // What can be set well without dividing a word is set so: most paragraphs, and words need not be looked up.
   if (rules.hyphenate && !everyLength) {
@@ -336,7 +338,7 @@ function overfull(p: Paragraph, rules: BreakRules): Omit<BrokenParagraph, 'loose
   return [{ ...b, demerits: 1e9 }]
 }
 
-/** Ragged setting: gaps keep their width; breaks minimise the sum of the squares of what is left over, words stay whole. */
+/** Ragged setting: gaps keep their width; breaks minimise the sum of the squares of what is left over, words stay whole. A last line too short counts like one a third empty. */
 function ragged(p: Paragraph, rules: BreakRules): BrokenParagraph {
   const n = p.gap.length
   const lineWidths = widths(rules)
@@ -359,7 +361,8 @@ function ragged(p: Paragraph, rules: BreakRules): BrokenParagraph {
         ended = true
         const left = room - w
         const end = gap === Gap.end || gap === Gap.forced
-        const c = cost[i]! + (end ? (left < 0 ? 1e6 : 0) : left < 0 ? 1e6 : left * left) + 1
+        const short = end && i > 0 && w < rules.leastLastLine ? (room / 3) ** 2 : 0
+        const c = cost[i]! + (left < 0 ? 1e6 : end ? short : left * left) + 1
         if (c < cost[j + 1]!) {
           cost[j + 1] = c
           prev[j + 1] = i
@@ -387,7 +390,7 @@ function raggedLengths(p: Paragraph, rules: BreakRules): BrokenParagraph[] {
   return [best]
 }
 
-/** Centred setting: lines of like length, by the narrowest measure that needs no more lines. */
+/** Lines of like length, by the narrowest measure that needs no more lines. */
 function balanced(p: Paragraph, rules: BreakRules): BrokenParagraph {
   let best = ragged(p, rules)
   if (best.count < 2) return best

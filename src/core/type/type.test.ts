@@ -74,6 +74,35 @@ describe('breaking lines', () => {
     expect(compared).toBeGreaterThan(30)
   })
 
+  test('ragged lines are the evenest there are, the last no scrap; even ones are no longer and no more', () => {
+    const left: BreakRules = { ...rules, align: 'left', leastLastLine: 30 }
+    const widthsOf = (p: Paragraph, lines: { count: number; toFrag: number[] }): number[] => Array.from({ length: lines.count }, (_, i) => {
+      const boxes = p.gap.map((_, b) => b).filter(b => p.boxStart[b]! >= (i ? lines.toFrag[i - 1]! : 0) && p.boxStart[b]! < lines.toFrag[i]!)
+      return boxes.reduce((w, b, k) => w + p.boxWidth[b]! + (k < boxes.length - 1 ? p.glue[b]! : 0), 0)
+    })
+    // Every way of breaking, its lines' leftovers squared.
+    const cheapest = (p: Paragraph, from: number): number => {
+      let [best, w] = [Infinity, 0]
+      for (let i = from; i < p.gap.length; i++) {
+        w += p.boxWidth[i]!
+        if (w > left.measure + 0.01 && i > from) break
+        const empty = left.measure - w
+        if (i === p.gap.length - 1) best = Math.min(best, 1 + (empty < 0 ? 1e6 : from > 0 && w < 30 ? (left.measure / 3) ** 2 : 0))
+        else best = Math.min(best, 1 + (empty < 0 ? 1e6 : empty ** 2) + cheapest(p, i + 1))
+        w += p.glue[i]!
+      }
+      return best
+    }
+    fc.assert(fc.property(prose, text => {
+      const p = paragraphOf(text)
+      const set = breakParagraph(p, left)[0]!
+      const even = breakParagraph(p, { ...left, even: true })[0]!
+      return Math.abs(set.demerits - cheapest(p, 0)) < 1e-6 && even.count <= set.count && Math.max(...widthsOf(p, even)) <= Math.max(...widthsOf(p, set)) + 1e-9
+    }), { numRuns: 150 })
+    const title = paragraphOf('Temperance almanac lamp tide it')
+    const [plain, even] = [{}, { even: true }].map(more => widthsOf(title, breakParagraph(title, { ...left, leastLastLine: 0, ...more })[0]!))
+    expect(Math.max(...even!) - Math.min(...even!)).toBeLessThan(Math.max(...plain!) - Math.min(...plain!))
+  })
   test('every piece is in one line, in order, and no line is too long', () => {
     fc.assert(fc.property(fc.array(prose, { minLength: 1, maxLength: 8 }), fc.integer({ min: 60, max: 400 }), fc.boolean(), (texts, measure, hyphenate) => {
       const p = splitLong(paragraphOf(texts.join(' ')), measure)
