@@ -114,7 +114,9 @@ export class Typefaces {
     const features: string[] = []
     const figures = this.style.text.oldStyleFigures && !base.lining && !shifted ? 'onum' : 'lnum'
     if (face.features.has(figures)) features.push(figures)
-    if (base.tabular && face.features.has('tnum')) features.push('tnum')
+    // Many faces set figures on one width unless asked not to: right in columns, gappy in text.
+    const widths = base.tabular ? 'tnum' : 'pnum'
+    if (face.features.has(widths)) features.push(widths)
     // A face without small capitals lends its capitals, made small (in large print: whole); the files still say the letters that were written.
     const { large } = this.style.text
     const lent = caps && (large || !face.features.has('smcp'))
