@@ -82,9 +82,43 @@ test('spreads by keyboard and strip, guides, zoom to the glyph', async ({ page }
   await page.keyboard.press('Escape')
   await expect(page.locator('.guide.text')).toHaveCount(2)
   const narrow = (await page.locator('.spread .page').first().boundingBox())!.width
-  await page.getByRole('button', { name: '200 %' }).click()
+  const size = page.getByRole('group', { name: 'Size of the spread' })
+  await size.getByRole('button', { name: 'Larger' }).click()
+  await size.getByRole('button', { name: 'Larger' }).click()
+  await expect(size).toContainText('200 %')
   await expect.poll(async () => (await page.locator('.spread .page').first().boundingBox())!.width).toBeCloseTo(5.5 * 192, 0)
   expect(narrow).toBeLessThan(400)
+  // Down to the letter: only the part in view is painted, and the point under the pointer stays.
+  const stage = page.getByRole('region', { name: 'The open spread, enlarged' })
+  const box = (await stage.boundingBox())!
+  const pointer = { x: box.x + box.width / 3, y: box.y + box.height / 2 }
+  await page.mouse.move(pointer.x, pointer.y)
+  const under = () => page.evaluate(({ x, y }) => { const r = document.querySelector('.spread .page')!.getBoundingClientRect(); return [(x - r.left) / r.width, (y - r.top) / r.height] }, pointer)
+  const before = await under()
+  await page.keyboard.down('Control')
+  for (const words of ['400 %', '800 %', '1600 %']) {
+    await page.mouse.wheel(0, -100)
+    await expect(size).toContainText(words)
+  }
+  await page.keyboard.up('Control')
+  await expect(size.getByRole('button', { name: 'Larger' })).toBeDisabled()
+  const after = await under()
+  // Scrolling goes by whole pixels, three times.
+  const side = (await page.locator('.spread .page').first().boundingBox())!
+  expect(Math.hypot((after[0]! - before[0]!) * side.width, (after[1]! - before[1]!) * side.height)).toBeLessThan(15)
+  const canvas = page.locator('.spread canvas[data-painted=true]')
+  await expect(canvas).toHaveCount(1)
+  const part = (await canvas.boundingBox())!
+  expect([part.x <= box.x, part.y <= box.y, part.x + part.width >= box.x + box.width - 20, part.y + part.height >= box.y + box.height - 20]).toEqual([true, true, true, true])
+  expect(await canvas.evaluate(c => (c as HTMLCanvasElement).width)).toBeLessThan(2100)
+  // Its keys move about in it; elsewhere they turn the spread.
+  await stage.focus()
+  const caption = await page.locator('.caption').textContent()
+  await page.keyboard.press('ArrowRight')
+  await expect(page.locator('.caption')).toHaveText(caption!)
+  await page.keyboard.press('0')
+  await expect(page.getByRole('button', { name: 'whole spread' })).toHaveAttribute('aria-pressed', 'true')
+  await expect.poll(async () => (await page.locator('.spread .page').first().boundingBox())!.width).toBeCloseTo(narrow, 0)
 })
 
 test('a book that is not here is said', async ({ page }) => {

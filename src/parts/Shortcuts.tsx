@@ -6,7 +6,7 @@ const groups: { where: string; keys: [string, string][] }[] = [
   { where: 'Everywhere', keys: [['?', 'this list'], ['/', 'to the search of the room'], ['Ctrl Z · Ctrl Shift Z', 'undo and redo, over everything of a book'], ['Tab', 'to the next control']] },
   { where: 'Intake and Check', keys: [['↑ ↓', 'walk the list'], ['S', 'strike or take a section (Intake)']] },
   { where: 'Text', keys: [['Ctrl B · Ctrl I', 'bold, italic'], ['Ctrl Shift K', 'small capitals'], ['Ctrl . · Ctrl ,', 'superscript, subscript'], ['# and a space', 'a heading'], ['Space on a handle, then ↑ ↓', 'move a section']] },
-  { where: 'Interior', keys: [['← →', 'turn a spread'], ['Home · End', 'first and last spread']] },
+  { where: 'Interior', keys: [['← →', 'turn a spread'], ['Home · End', 'first and last spread'], ['+ − 0', 'larger, smaller, the whole spread'], ['Ctrl and the wheel', 'larger or smaller about the pointer']] },
   { where: 'Cover', keys: [['← → ↑ ↓', 'move the chosen piece by a point, with Shift by ten']] },
 ]
 

@@ -3,7 +3,7 @@ import { BLACK, type PageMarks, pageSvg } from '@/core/marks'
 import { type Interior, pagesOfSection, proofPages, templates } from '@/core/pages'
 import { Fault, formatLength, formatTrim, insideMargin, printRules, pts } from '@/core/trade'
 import { TextStyle } from '@/core/type'
-import { draw } from './draw'
+import { draw, withBleed } from './draw'
 import { bookOf, chainOf, type OpenedBook } from './openBooks'
 import { shelf } from './fontShelf'
 import { DATE, loadedSubsetter, pdf, pictureSource } from './pdfPorts'
@@ -50,7 +50,7 @@ export async function templateFiles(bookId: string, editionId: string): Promise<
   for (const t of made) {
     const name = t.name.replace(' ', '-')
     files[`${name}.svg`] = new TextEncoder().encode(pageSvg(t.page, `${title}, ${t.name}`))
-    files[`${name}.png`] = new Uint8Array(await (await draw(t.page, SHEET_PPI / 72, () => undefined, true, '#ffffff').convertToBlob({ type: 'image/png' })).arrayBuffer())
+    files[`${name}.png`] = new Uint8Array(await (await draw(t.page, SHEET_PPI / 72, () => undefined, withBleed(t.page), '#ffffff').convertToBlob({ type: 'image/png' })).arrayBuffer())
   }
   return { name: `blank-pages-${trim.replace(/[^0-9A-Za-z.]+/g, '-').replace(/^-|-$/g, '')}.zip`, bytes: zipSync(files, { level: 6, mtime: new Date(2026, 0, 1) }) }
 }

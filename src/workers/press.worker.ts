@@ -11,7 +11,7 @@ import { ebookMoney, leastEbookPrice, type ListingSnapshot, type Submission } fr
 import { boxOn, findOnPage, type FitOffer, type InteriorStyle, type Lent, type LineAsSet, linesOf, type PageBox, pageOf, placeAt, type TextPlace, type UnmetAt, wordAt } from '@/core/pages'
 import { bindingRules, Fault, insideMargin, type OutletProfile, printRules, type Progress, pts, roundPages } from '@/core/trade'
 import { type ReadFont, readFont } from '@/core/type'
-import { draw } from './draw'
+import { draw, type Part, withBleed } from './draw'
 import { tell, tellTo } from './telling'
 import { firstLook, forget, shown } from './firstLook'
 import { chosenStyle, figuresIn, fitEdition, samplePage, type StyleFigures } from './styles'
@@ -270,9 +270,9 @@ const api = {
   },
 
   /** A page as a picture of `scale` pixels a point. */
-  async paint(bookId: string, editionId: string, index: number, scale: number): Promise<ImageBitmap | undefined> {
+  async paint(bookId: string, editionId: string, index: number, scale: number, part?: Part): Promise<ImageBitmap | undefined> {
     const page = (await chainOf(bookId, editionId).get('interior')).pages[index]
-    return page && handed(draw(page, scale, id => bookOf(bookId).images.get(id)))
+    return page && handed(draw(page, scale, id => bookOf(bookId).images.get(id), part))
   },
 
   /** What stands at a point of a page, as a click there means it. Points from the trim's top left. */
@@ -311,7 +311,7 @@ const api = {
     const { book, images } = bookOf(bookId)
     const cover = await coverOf(bookId, editionOf(book, editionId), outletId)
     const page = part === 'front' ? frontPage(cover) : cover.page
-    return handed(draw(page, scale, id => images.get(id), part === 'sheet'))
+    return handed(draw(page, scale, id => images.get(id), part === 'sheet' ? withBleed(page) : undefined))
   },
 
   async findings(bookId: string, editionId: string, outletId: string): Promise<Finding[]> {
