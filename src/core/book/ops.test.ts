@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import { addSection, blockIds, type Book, bookText, countWords, createBook, docWords, type DocJson, freshSectionId, joinSections, labels, moveSection, newSection, numberInWords, readNumeral, removeSection, roles, type Role, roman, schema, setRole, splitSection } from '.'
+import { addSection, blockIds, type Book, bookText, countWords, createBook, docWords, type DocJson, freshSectionId, joinSections, labels, moveSection, newSection, removeSection, roles, type Role, schema, setRole, splitSection } from '.'
 
 const words = (b: Book): string[] => bookText(b).split(/\s+/).filter(Boolean).sort()
 
@@ -74,14 +74,6 @@ describe('operations on a book keep every word', () => {
 })
 
 describe('numbers and words', () => {
-  test('numerals are read as they are written', () => {
-    for (let n = 1; n < 200; n++) {
-      expect(readNumeral(numberInWords(n))).toBe(n)
-      expect(readNumeral(roman(n))).toBe(n)
-      expect(readNumeral(String(n))).toBe(n)
-    }
-    for (const no of ['', 'chapter', 'iiii', 'vx', '0x10']) expect(readNumeral(no)).toBeUndefined()
-  })
   test('chapters count through parts; the unnumbered are passed over', () => {
     let b = createBook('b', { title: 'T', contributors: [], language: 'en', imprint: { name: '' }, subjects: [] })
     for (const [role, title] of [['part', 'I'], ['chapter', 'A'], ['interlude', 'x'], ['chapter', 'B'], ['part', 'II'], ['chapter', 'C']] as const) b = addSection(b, newSection(b, role, title))

@@ -1,0 +1,214 @@
+import '../../tests/support/browser'
+import { beforeEach, describe, expect, test } from '@jest/globals'
+import { createCanvas } from '@napi-rs/canvas'
+import { PDFDocument } from '@cantoo/pdf-lib'
+import { strFromU8, unzipSync } from 'fflate'
+import { bookOf as made, paragraph } from '../../tests/support/core'
+import { type Book, type Edition, hashOf, type Section } from '@/core/book'
+import { type PageMarks, pageText } from '@/core/marks'
+import { styleById } from '@/core/pages'
+import { bookOf, chainOf, closeBook, openBook, styleOf } from './openBooks'
+import { firstLook, forget, shown } from './firstLook'
+import { interiorFile, templateFiles } from './interiorFiles'
+import { epubOf, findingsOf, frontAtOnce, makePackage, snapshotOf } from './package'
+import { fitEdition, figuresIn, samplePage } from './styles'
+import { tell, tellTo } from './telling'
+
+const prose = 'The bell of Merrow Sound hung in an iron cage at the seaward corner of the quay, and it had a rope, and the rope had a keeper. '
+const edition: Edition = { id: 'paperback', kind: 'paperback', outlets: ['ostrevane'], trim: '6x9in', paper: 'cream', ink: 'black', style: 'harbour-roman', price: 1299, isbn: '9780000000002' } as Edition
+const fresh = (chapters = 3): Book => ({ ...made(Array.from({ length: chapters }, (_, i) => Array.from({ length: 24 }, (_, k) => `${i + 1}.${k + 1} ${prose.repeat(2 + (k % 3))}`))), editions: [edition], cover: undefined }) as Book
+
+/** Gives the press a book as the page does: what it has not seen, told apart by identity. */
+function sender(): (book: Book, pictures?: Map<string, Uint8Array>) => Promise<void> {
+  let seen = new Map<string, Section>()
+  return async (book, pictures = new Map<string, Uint8Array>()) => {
+    const { sections, ...head } = book
+    const news = sections.filter(s => seen.get(s.id) !== s)
+    seen = new Map(sections.map(s => [s.id, s]))
+    // As messages do it, what is sent is a copy.
+    await openBook(JSON.parse(JSON.stringify({ head, order: sections.map(s => s.id), sections: news, pictures: null }), (k, v: unknown) => (k === 'pictures' ? pictures : v)) as Parameters<typeof openBook>[0])
+  }
+}
+const interiorOf = (id = 'test') => chainOf(id, 'paperback').get('interior')
+
+describe('an open book', () => {
+  let send: ReturnType<typeof sender>
+  let book: Book
+  beforeEach(async () => {
+    closeBook('test')
+    forget('test')
+    send = sender()
+    book = fresh()
+    await send(book)
+  })
+
+  test('keeps its pages while only prices and words of the listing change, and works the money out anew', async () => {
+    const before = await interiorOf()
+    const money = await chainOf('test', 'paperback').get('money')
+    await send({ ...book, editions: [{ ...edition, price: 1499 }], data: { ...book.data } })
+    expect(await interiorOf()).toBe(before)
+    const after = await chainOf('test', 'paperback').get('money')
+    expect(after.cost).toBe(money.cost)
+    expect(after.earnings[0]!.royalty).toBeGreaterThan(money.earnings[0]!.royalty)
+  })
+  test('sets a changed chapter only: the marks of the others are the same ones', async () => {
+    const before = await interiorOf()
+    const last = book.sections.at(-1)!
+    const changed: Section = { ...last, doc: { ...last.doc, content: [...last.doc.content, paragraph('new', 'And then no more.')] } }
+    await send({ ...book, sections: [...book.sections.slice(0, -1), changed] })
+    const after = await interiorOf()
+    expect(after).not.toBe(before)
+    const marks = (interior: typeof after, page: number) => interior.pages[page]!.layers[0]!.layer
+    const [from, to] = [after.starts.get('s2')!, after.starts.get('s3')!]
+    for (let p = from; p < to; p++) if (after.pages[p]!.layers.length) expect(marks(after, p)).toBe(marks(before, p))
+    expect(after.pages.map(pageText).join()).toContain('And then no more.')
+  })
+  test('knows sections taken away and moved', async () => {
+    const [first, , third] = book.sections.filter(s => s.role === 'chapter')
+    await send({ ...book, sections: [third!, first!] })
+    expect([...(await interiorOf()).starts.keys()]).toEqual([third!.id, first!.id])
+    expect(bookOf('test').book.sections.map(s => s.id)).toEqual([third!.id, first!.id])
+  })
+  test('forgets an edition that is gone, and says plainly what is not there', async () => {
+    await interiorOf()
+    await send({ ...book, editions: [] })
+    expect(bookOf('test').chains.size).toBe(0)
+    expect(() => chainOf('test', 'paperback')).toThrow('This edition is not printed.')
+    closeBook('test')
+    expect(() => bookOf('test')).toThrow('This book is not open.')
+  })
+  test('decodes its pictures once', async () => {
+    const canvas = createCanvas(300, 200)
+    const bytes = new Uint8Array(await canvas.encode('png'))
+    const asset = { id: hashOf(bytes), type: 'image/png' as const, width: 300, height: 200 }
+    await send({ ...book, assets: [asset] }, new Map([[asset.id, bytes]]))
+    const image = bookOf('test').images.get(asset.id)
+    expect(image).toMatchObject({ width: 300, height: 200 })
+    await send({ ...book, assets: [asset], data: { ...book.data, title: 'Another' } })
+    expect(bookOf('test').images.get(asset.id)).toBe(image)
+  })
+})
+
+describe('styles at the press', () => {
+  let book: Book
+  let send: ReturnType<typeof sender>
+  beforeEach(async () => {
+    closeBook('test')
+    forget('test')
+    send = sender()
+    book = fresh()
+    await send(book)
+  })
+
+  test('a changed style is seen on the open page first as it will stand in the book', async () => {
+    const before = shown('test', 'paperback', await interiorOf())
+    const page = before.starts.get('s2')! + 2
+    expect(await firstLook('test', 'paperback', [page])).toEqual([])
+    await send({ ...book, editions: [{ ...edition, styleChanges: { 'text.size': 12, 'text.leading': 15 } }] })
+    const [seen] = await firstLook('test', 'paperback', [page])
+    expect(seen!.page).toBe(page)
+    // Folios may still be others; the text is set as it stays, and holds the place that was looked at.
+    const text = (p: PageMarks): string => pageText({ ...p, layers: p.layers.slice(0, 1) })
+    const whole = await interiorOf()
+    expect(whole.style.text.size).toBe(12)
+    expect(whole.pages.map(text)).toContain(text(seen!.marks))
+    expect(text(seen!.marks).replace(/\s/g, '')).toContain(text(before.pages[page]!).split('\n')[0]!.replace(/\s/g, '').slice(0, 30))
+  })
+  test('a style tried beside the present one leaves it alone; figures are those it would have', async () => {
+    const style = styleById('meadowsweet', undefined)
+    const before = await interiorOf()
+    const figures = await figuresIn('test', 'paperback', style)
+    expect(await interiorOf()).toBe(before)
+    await send({ ...book, editions: [{ ...edition, style: 'meadowsweet' }] })
+    const chain = chainOf('test', 'paperback')
+    expect(figures).toEqual({ pages: await chain.get('pages'), spinePt: await chain.get('spine'), cost: (await chain.get('money')).cost })
+    const sample = await samplePage('test', 'paperback', style)
+    expect(pageText(sample!)).toContain('1.1')
+  })
+  test('an offer to fit a count is what comes when it is taken', async () => {
+    const now = await chainOf('test', 'paperback').get('pages')
+    let offer: Awaited<ReturnType<typeof fitEdition>>
+    for (const by of [-2, 2, 4, 6, 8]) offer ??= await fitEdition('test', 'paperback', now + by)
+    expect(offer).toBeDefined()
+    expect(offer!.pages).not.toBe(now)
+    await send({ ...book, editions: [{ ...edition, styleChanges: offer!.changes }] })
+    expect(await chainOf('test', 'paperback').get('pages')).toBe(offer!.pages)
+    expect(styleOf(bookOf('test').book, bookOf('test').book.editions[0]!)).not.toEqual(styleById('harbour-roman', undefined))
+  }, 60_000)
+})
+
+describe('what leaves the press', () => {
+  const steps: string[] = []
+  const ticker = async (p: { stage: string; done: number; of: number }): Promise<void> => void steps.push(`${p.stage} ${(p.done / p.of).toFixed(2)}`)
+  beforeEach(async () => {
+    closeBook('test')
+    steps.length = 0
+    await sender()({ ...fresh(), editions: [edition, { id: 'ebook', kind: 'ebook', outlets: ['pellowick'], price: 499 } as Edition] })
+  })
+
+  test('the print package: press-ready files that agree with the figures, the same bytes twice, progress that only grows', async () => {
+    const { zip, submission } = await makePackage('test', edition, 'ostrevane', ticker)
+    const files = Object.fromEntries(Object.entries(unzipSync(zip)).map(([k, v]) => [k.split('/')[1]!, v]))
+    expect(Object.keys(files)).toEqual(['a-book-interior.pdf', 'a-book-cover.pdf', 'a-book-front.jpg', 'a-book-listing.json'])
+    expect(submission.files.map(f => f.bytes)).toEqual(Object.values(files).map(f => f.length))
+    const chain = chainOf('test', 'paperback', 'ostrevane')
+    const [pages, wrap] = [await chain.get('pages'), await chain.get('wrap')]
+    const [interior, cover] = [await PDFDocument.load(files['a-book-interior.pdf']!), await PDFDocument.load(files['a-book-cover.pdf']!)]
+    expect(interior.getPageCount()).toBe((await chain.get('interior')).pages.length)
+    expect(cover.getPage(0).getWidth()).toBeCloseTo(wrap.width, 2)
+    expect(JSON.parse(strFromU8(files['a-book-listing.json']!))).toMatchObject({ title: 'A Book', pages, price: 1299, isbn: '9780000000002' })
+    expect([...files['a-book-front.jpg']!.slice(0, 2)]).toEqual([0xff, 0xd8])
+    const done = steps.map(s => Number(s.split(' ').at(-1)))
+    expect(done).toEqual([...done].sort((a, b) => a - b))
+    expect(done.at(-1)).toBe(1)
+    expect((await makePackage('test', edition, 'ostrevane', ticker)).zip).toEqual(zip)
+  }, 60_000)
+  test('the ebook wears the front of the print edition and lists its pages; it is written once', async () => {
+    const e = bookOf('test').book.editions[1]!
+    const { profile } = { profile: (await import('./openBooks')).outlet('pellowick') }
+    const made = await epubOf('test', e, profile)
+    expect(await epubOf('test', e, profile)).toBe(made)
+    const nav = strFromU8(unzipSync(made.bytes)['OEBPS/text/nav.xhtml']!)
+    expect(nav).toContain('page-list')
+    expect(made.front.height).toBeGreaterThan(1000)
+    const { zip } = await makePackage('test', e, 'pellowick', ticker)
+    expect(Object.keys(unzipSync(zip)).map(f => f.split('.').pop())).toEqual(['epub', 'jpg', 'json'])
+    expect((await findingsOf('test', e, 'pellowick')).every(f => f.severity !== undefined)).toBe(true)
+  }, 60_000)
+  test('work that is stopped stops', async () => {
+    await expect(makePackage('test', edition, 'ostrevane', () => Promise.reject(new Error('stopped')))).rejects.toThrow('stopped')
+  })
+  test('what an outlet sees changes with what it would print, and only then', async () => {
+    const before = await snapshotOf('test', edition, 'ostrevane')
+    expect(await snapshotOf('test', edition, 'ostrevane')).toEqual(before)
+    expect(await snapshotOf('test', { ...edition, price: 1399 }, 'ostrevane')).toMatchObject({ interior: before.interior, cover: before.cover, price: 1399 })
+    expect((await snapshotOf('test', { ...edition, styleChanges: { 'text.size': 12 } }, 'ostrevane')).interior).not.toBe(before.interior)
+    expect((await frontAtOnce('test'))!.page.width).toBeGreaterThan(800)
+  })
+  test('files to look at: one chapter, a proof with marks, small pictures, a tagged one, blank templates of the true size', async () => {
+    const load = async (...a: Parameters<typeof interiorFile>) => { const f = await interiorFile(...a); return { name: f.name, doc: await PDFDocument.load(f.bytes, { updateMetadata: false }) } }
+    const { starts, pages } = await interiorOf()
+    const one = await load('test', 'paperback', 'press', 's2')
+    expect([one.doc.getPageCount() > 2, one.doc.getPageCount() < pages.length / 2, one.name]).toEqual([true, true, `a-book-page-${pages[starts.get('s2')!]!.label}-interior.pdf`])
+    const proof = await load('test', 'paperback', 'proof', 's2')
+    expect(proof.doc.getPage(0).getWidth()).toBeGreaterThan(one.doc.getPage(0).getWidth())
+    expect((await load('test', 'paperback', 'tagged', 's2')).doc.catalog.toString()).toContain('StructTreeRoot')
+    await expect(interiorFile('test', 'paperback', 'press', 'nowhere')).rejects.toThrow('no pages of its own')
+    const blank = unzipSync((await templateFiles('test', 'paperback')).bytes)
+    expect(Object.keys(blank).sort()).toEqual(['either-side.pdf', 'either-side.png', 'either-side.svg', 'left-and-right.pdf', 'left-page.png', 'left-page.svg', 'right-page.png', 'right-page.svg'].sort())
+    expect((await PDFDocument.load(blank['left-and-right.pdf']!)).getPageCount()).toBe(2)
+    expect(strFromU8(blank['left-page.svg']!)).toMatch(/^<\?xml/)
+  }, 60_000)
+})
+
+describe('telling how far work has come', () => {
+  test('is done at most every twentieth of a second', async () => {
+    const told: number[] = []
+    tellTo(p => told.push(p.done))
+    const start = performance.now()
+    for (let i = 0; performance.now() - start < 260; i++) tell({ stage: 'x', done: i, of: 1 })
+    expect(told.length).toBeGreaterThanOrEqual(3)
+    expect(told.length).toBeLessThanOrEqual(7)
+    tellTo(() => undefined)
+  })
+})
