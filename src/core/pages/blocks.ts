@@ -135,11 +135,11 @@ function beginningOf(ctx: BlockContext, s: Setting): Beginning | undefined {
   return initial || leadIn ? { initial, ...(leadIn ? { leadIn } : {}) } : undefined
 }
 
-/** A letter's date and salutation stay with what follows them, and its close with what comes before: up to three single lines at either end. */
+/** A letter's date and salutation stay with what follows them where they can, and its close with what comes before: up to three single lines at either end. */
 function holdEnds(out: FlowItem[], from: number): void {
   const single = (i: number): boolean => i >= from && i < out.length && out[i]!.variants[0]!.lines === 1
-  for (let i = from; i < from + 3 && single(i) && i < out.length - 1; i++) out[i]!.keepNext = true
-  for (let i = out.length - 1; i > out.length - 4 && single(i) && i > from; i--) out[i - 1]!.keepNext = true
+  for (let i = from; i < from + 3 && single(i) && i < out.length - 1; i++) out[i]!.holdNext = true
+  for (let i = out.length - 1; i > out.length - 4 && single(i) && i > from; i--) out[i - 1]!.holdNext = true
 }
 
 function addList(out: FlowItem[], list: ListJson, ctx: BlockContext, s: Setting, notes: NoteCounter, place: MarkPlace, depth: number): void {

@@ -11,6 +11,8 @@ export interface FlowItem {
   flex: number
   /** Must share its page with the beginning of what follows. */
   keepNext: boolean
+  /** Would rather share its page with the beginning of what follows, if nothing dearer is lost by that: a letter's date, and its last words with its close. */
+  holdNext: boolean
   /** A new page before this. */
   breakBefore: boolean
   /** Lines at the start that are never parted: two, or more beside an initial. */
@@ -57,7 +59,7 @@ export interface FlowVariant {
 
 /** An item with what is not said of it left at nothing: no space around it, one piece, no part in what follows. All items are made here, field by field, so that the engine sees one kind of object. */
 export const itemOf = (of: Partial<FlowItem> & Pick<FlowItem, 'variants' | 'draw'>): FlowItem => ({
-  before: of.before ?? 0, after: of.after ?? 0, flex: of.flex ?? 0, keepNext: of.keepNext ?? false, breakBefore: of.breakBefore ?? false, keepFirst: of.keepFirst ?? 2,
+  before: of.before ?? 0, after: of.after ?? 0, flex: of.flex ?? 0, keepNext: of.keepNext ?? false, holdNext: of.holdNext ?? false, breakBefore: of.breakBefore ?? false, keepFirst: of.keepFirst ?? 2,
   breakable: of.breakable ?? false, solid: of.solid ?? false, variants: of.variants, lead: of.lead, leaf: of.leaf, draw: of.draw,
 })
 

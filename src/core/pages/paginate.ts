@@ -60,11 +60,17 @@ const FORBIDDEN = 1e9
 const UNEVEN = 1e6
 const SOLID_GAP = 8e1
 const SHORT_LAST = 1e4
+const HOLD = 5e3
 const RECTO_HYPHEN = 1e3
 const SHORT_SPREAD = 3e2
 const FLEX = 2.5e2
 const LEAST_LAST = 5
 const BEAM = 32
+
+/** How an item holds to what follows it. */
+const Keep = { free: 0, hadBetter: 1, must: 2 } as const
+type Keep = (typeof Keep)[keyof typeof Keep]
+const keepOf = (item: FlowItem): Keep => (item.keepNext ? Keep.must : item.holdNext ? Keep.hadBetter : Keep.free)
 
 /** A stretch of an item on one page, with the page's shortness. */
 interface Segment {
@@ -84,8 +90,8 @@ interface State {
   fill: number
   noteHeight: number
   short: number
-  /** The last item is a heading: what follows must begin on its page. */
-  keep: boolean
+  /** Whether what follows must begin on the last item's page (a heading), or had better. */
+  keep: Keep
   /** Space below the last item, due if something follows on this page. */
   owed: number
   cost: number
@@ -158,8 +164,8 @@ class Cutter {
   }
 
   /** A state's key in its beam: of two with the same key only the cheaper can lead to the best. */
-  private keyOf(page: number, leaves: number, fill: number, short: number, keeps: boolean, noteHeight: number): number {
-    return ((((page * 64 + leaves) * 256 + fill) * 4 + short + 1) * 2 + (keeps ? 1 : 0)) * 128 + this.noteRows(noteHeight)
+  private keyOf(page: number, leaves: number, fill: number, short: number, keep: Keep, noteHeight: number): number {
+    return ((((page * 64 + leaves) * 256 + fill) * 4 + short + 1) * 4 + keep) * 128 + this.noteRows(noteHeight)
   }
 
   /** A picture with a page of its own: the next page that comes, or this one while nothing stands on it. */
@@ -225,15 +231,16 @@ class Cutter {
     } else fit = Math.max(0, Math.min(rest, cap - this.noteRows(noteHeight) - fill))
     if (fit === rest) {
       const height = heights ? heights[fit]! : noteHeight
-      const key = this.keyOf(page, leaves, fill + rest, short, item.keepNext, height)
+      const key = this.keyOf(page, leaves, fill + rest, short, keepOf(item), height)
       const known = this.next.get(key)
       // The state is only made if it is new or better.
       if (!known || cost < known.cost) {
         const last: Segment = { page, row: fill, from: done, to: variant.lines, short, led }
-        this.next.set(key, { page, leaves, fill: fill + rest, noteHeight: height, short, keep: item.keepNext, owed: item.after, cost, prev: s, variant: v, segments: segments.length ? [...segments, last] : [last] })
+        this.next.set(key, { page, leaves, fill: fill + rest, noteHeight: height, short, keep: keepOf(item), owed: item.after, cost, prev: s, variant: v, segments: segments.length ? [...segments, last] : [last] })
       }
-      // A heading may also begin the next page, should what follows not fit below it.
-      if (!(item.keepNext && onOldPage)) return
+      if (!keepOf(item)) return
+      // What must stay with what follows may also begin on the next page, or take its last lines there, should that not fit below it.
+      if (item.breakable) for (let k = rest - 2; k >= Math.max(1, rest - 3); k--) this.turn(s, item, v, e, k, heights)
     }
     if (onOldPage) this.turn(s, item, v, e, 0, heights)
     if (fit === rest) return
@@ -243,8 +250,8 @@ class Cutter {
       if (item.breakable && rest > 1) return this.turn(s, item, v, e, 1, heights)
       let h = noteHeight
       if (variant.notes) for (const n of variant.notes) if (n.line >= done) h += n.note.height
-      const key = this.keyOf(page, leaves, Math.min(cap, fill + rest), short, item.keepNext, h)
-      if (!this.next.has(key)) this.next.set(key, { page, leaves, fill: Math.min(cap, fill + rest), noteHeight: h, short, keep: item.keepNext, owed: item.after, cost: cost + FORBIDDEN, prev: s, variant: v, segments: [...segments, { page, row: fill, from: done, to: variant.lines, short, led }] })
+      const key = this.keyOf(page, leaves, Math.min(cap, fill + rest), short, keepOf(item), h)
+      if (!this.next.has(key)) this.next.set(key, { page, leaves, fill: Math.min(cap, fill + rest), noteHeight: h, short, keep: keepOf(item), owed: item.after, cost: cost + FORBIDDEN, prev: s, variant: v, segments: [...segments, { page, row: fill, from: done, to: variant.lines, short, led }] })
     }
   }
 
@@ -257,7 +264,7 @@ class Cutter {
     const left = Math.max(0, this.lines - short - (k ? fill + k : s.fill) - this.noteRows(under))
     let c = cost
     if (item.breakable && k > 0 && ((done + k < item.keepFirst && variant.lines > 1) || rest - k < 2)) c += FORBIDDEN
-    if (s.keep && onOldPage && k < Math.min(item.keepFirst, variant.lines)) c += FORBIDDEN
+    if (s.keep && onOldPage && k < Math.min(item.keepFirst, variant.lines)) c += s.keep === Keep.must ? FORBIDDEN : HOLD
     if (left > 0) c += item.solid ? SOLID_GAP * left * left : under > 0 ? SOLID_GAP * 4 * left * left : UNEVEN * left
     if (k > 0 && this.isRecto(page) && variant.hyphens?.[done + k - 1]) c += RECTO_HYPHEN
     const set = k ? [...segments, { page, row: fill, from: done, to: done + k, short, led }] : segments
@@ -271,7 +278,7 @@ class Cutter {
   }
 }
 
-const startOf = (short: number): State => ({ page: 0, leaves: 0, fill: 0, noteHeight: 0, short, keep: false, owed: 0, cost: Math.abs(short) * SHORT_SPREAD, prev: null, variant: 0, segments: [] })
+const startOf = (short: number): State => ({ page: 0, leaves: 0, fill: 0, noteHeight: 0, short, keep: Keep.free, owed: 0, cost: Math.abs(short) * SHORT_SPREAD, prev: null, variant: 0, segments: [] })
 
 const finalCost = (s: State): number => s.cost + (s.page > 0 && s.fill > 0 && s.fill < LEAST_LAST ? SHORT_LAST * (LEAST_LAST - s.fill) : 0)
 
@@ -308,7 +315,7 @@ function rebuild(items: FlowItem[], last: State, frame: PageFrame, isRecto: (pag
     }
     const first = s.segments[0]!
     const before = s.prev
-    if (before?.keep && before.page !== first.page) count('strandedHeads', before.page)
+    if (before?.keep === Keep.must && before.page !== first.page) count('strandedHeads', before.page)
     if (before && first.page > before.page && (first.row === 0 || first.led) && (item.solid || item.breakBefore)) blameless[before.page] = 1
   })
   for (let p = 0; p < last.page; p++) {

@@ -102,7 +102,9 @@ export function standBeside(items: FlowItem[], s: Setting, next: BlockJson | und
   // What follows on the same rows stands on the same page.
   const holds = !!s.beside
   const set: FlowItem = {
-    ...item, variants, solid: !!draw || item.solid, keepNext: holds || item.keepNext, breakable: !holds && ends && item.breakable, keepFirst: ends ? Math.max(rows, item.keepFirst) : item.keepFirst,
+    ...item, variants, solid: !!draw || item.solid, keepNext: holds || item.keepNext, breakable: !holds && ends && item.breakable,
+    // One line may stand at a page's foot if the picture's last row does.
+    keepFirst: ends ? (item.keepFirst > 2 ? Math.max(rows, item.keepFirst) : rows) : item.keepFirst,
     draw: (layer, v, from, to, row, report) => {
       if (from === 0) draw?.(layer, 0, 0, 0, row, report)
       item.draw(layer, v, from, to, row, report)
