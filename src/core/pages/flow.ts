@@ -19,7 +19,7 @@ export interface FlowItem {
   keepFirst: number
   /** May be parted between lines; otherwise its one variant stands whole. */
   breakable: boolean
-  /** Leaves a ragged foot without blame: pictures, tables. */
+  /** Leaves a ragged foot without blame: pictures, tables, contents. */
   solid: boolean
   variants: FlowVariant[]
   /** Set again above this item where it begins a page by a turn: a table's head. */

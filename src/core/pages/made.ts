@@ -115,7 +115,7 @@ export function contentsItems(entries: ContentsEntry[], section: Section, ctx: B
     const { paragraph, lines, rules } = setAlone(text, base, narrow, 'left')
     const count = Math.max(1, lines.count)
     return itemOf({
-      before: e.part ? 1 : 0, keepNext: e.part, variants: ofLines(count),
+      before: e.part ? 1 : 0, keepNext: e.part, solid: true, variants: ofLines(count),
       draw: (out, _v, _f, _t, row, report) => {
         for (let i = 0; i < lines.count; i++) {
           const y = (row + i) * leading + baselineIn(leading)

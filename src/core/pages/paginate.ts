@@ -238,8 +238,10 @@ class Cutter {
         const last: Segment = { page, row: fill, from: done, to: variant.lines, short, led }
         this.next.set(key, { page, leaves, fill: fill + rest, noteHeight: height, short, keep: keepOf(item), owed: item.after, cost, prev: s, variant: v, segments: segments.length ? [...segments, last] : [last] })
       }
-      if (!keepOf(item)) return
-      // What must stay with what follows may also begin on the next page, or take its last lines there, should that not fit below it.
+      // What must stay with what follows may also begin on the next page, or take its last lines there, should that not fit below it; so
+      // may rows of a table or of the contents, so that their last page gets its lines.
+      const mayTurn = keepOf(item) || (item.solid && onOldPage && cap - s.fill <= LEAST_LAST)
+      if (!mayTurn) return
       if (item.breakable) for (let k = rest - 2; k >= Math.max(1, rest - 3); k--) this.turn(s, item, v, e, k, heights)
     }
     if (onOldPage) this.turn(s, item, v, e, 0, heights)
