@@ -18,10 +18,14 @@ try {
     await page.waitForTimeout(settle)
     await page.screenshot({ path: join(out, `${name}.png`) })
   }
+  // Fronts come first; what follows from each book after them.
+  const settled = async p => {
+    await p.getByText('planned pages').nth(1).waitFor({ timeout: 60_000 })
+    await p.getByText('setting …').first().waitFor({ state: 'detached', timeout: 60_000 })
+  }
   await go('/')
   await page.locator('.front img').nth(3).waitFor({ timeout: 60_000 })
-  // Fronts come first; what follows from each book after them.
-  await page.getByText('planned pages').nth(1).waitFor({ timeout: 60_000 })
+  await settled(page)
   await shot('shelf', 1500)
 
   await page.getByLabel('Manuscript file').setInputFiles(join(root, 'demo/lampblack-regatta.md'))
@@ -93,6 +97,7 @@ try {
   const dusk = await browser.newPage({ viewport: { width: 1280, height: 800 }, colorScheme: 'dark' })
   await dusk.goto(`http://localhost:${port}/`)
   await dusk.locator('.front img').nth(3).waitFor({ timeout: 60_000 })
+  await settled(dusk)
   await dusk.waitForTimeout(600)
   await dusk.screenshot({ path: join(out, 'shelf-dusk.png') })
 } finally {

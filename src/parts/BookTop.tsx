@@ -19,6 +19,9 @@ export type Stage = 'plan' | 'text' | 'pages' | 'interior' | 'cover' | 'check' |
 
 const stages: { id: Stage; name: string }[] = [{ id: 'plan', name: 'Plan' }, { id: 'text', name: 'Text' }, { id: 'pages', name: 'Pages' }, { id: 'interior', name: 'Interior' }, { id: 'cover', name: 'Cover' }, { id: 'check', name: 'Check' }, { id: 'listings', name: 'Listings' }]
 
+/** Whether something stops an edition, as last looked into, by book and edition: a room that opens says what the one before knew. */
+const lastStops = new Map<string, boolean>()
+
 /** The line above a book's rooms: its name, its editions' lamps, undo and redo, the stages. */
 export function BookTop({ bookId, view, stage }: { bookId: string; view: OpenBook; stage: Stage }) {
   const { book, edition, figures, version, outletId } = view
@@ -48,7 +51,9 @@ export function BookTop({ bookId, view, stage }: { bookId: string; view: OpenBoo
       for (const e of book.editions) {
         if (gone || e.id === edition?.id) continue
         const found = await press().findings(bookId, e.id, e.outlets[0] ?? 'ostrevane').then(f => f.some(x => x.severity === 'stop'), (x: Error) => (x instanceof Cancelled ? undefined : true))
-        if (!gone && found !== undefined) setStops(s => ({ ...s, [e.id]: found }))
+        if (gone || found === undefined) continue
+        lastStops.set(`${bookId}/${e.id}`, found)
+        setStops(s => ({ ...s, [e.id]: found }))
       }
     }
     const timer = setTimeout(() => void look(), 900)
@@ -59,14 +64,18 @@ export function BookTop({ bookId, view, stage }: { bookId: string; view: OpenBoo
   }, [book, bookId, version, edition?.id])
 
   const began = !!book && (book.plan ? book.plan.runs.length > 0 : book.sections.some(s => !s.made && docWords(s.doc) > 0))
-  const stopped = figures?.findings.some(f => f.severity === 'stop')
+  const stopped = figures?.outletId === outletId ? figures?.findings.some(f => f.severity === 'stop') : undefined
+  useEffect(() => {
+    if (edition && stopped !== undefined) lastStops.set(`${bookId}/${edition.id}`, stopped)
+  }, [bookId, edition?.id, stopped])
   return (
     <>
       <header className="topline booktop">
         <h1><Link prefetch={false} href={`/book/${encodeURIComponent(bookId)}/plan`}>{book?.data.title ?? ''}</Link></h1>
         <span className="lamps" role="group" aria-label="Editions">
           {book?.editions.map(e => {
-            const { lamp, word } = editionLamp(pairs.filter(p => p.edition.id === e.id), !began ? 'dark' : (e.id === edition?.id && figures?.outletId === outletId ? stopped : stops[e.id]) === false ? 'lit' : 'dim')
+            const inTheWay = (e.id === edition?.id ? stopped : stops[e.id]) ?? lastStops.get(`${bookId}/${e.id}`)
+            const { lamp, word } = editionLamp(pairs.filter(p => p.edition.id === e.id), !began ? 'dark' : inTheWay === undefined ? undefined : inTheWay ? 'dim' : 'lit')
             return (
               <button key={e.id} type="button" className="editionlamp" aria-pressed={e.id === edition?.id} onClick={() => chooseEdition(bookId, e.id)}>
                 <Lamp state={lamp} /> <b>{kindWords[e.kind]}</b> {word}

@@ -59,21 +59,25 @@ export function usePairs(book: Book | undefined, version: number): { pairs: Pair
   return { pairs: folded.map(p => ({ ...p, differences: drifts[p.key] ?? [] })), now, trouble }
 }
 
+/** Of what is not yet sent: nothing there, something in its way, or ready; undefined until it was looked into. */
+type Readiness = 'dark' | 'dim' | 'lit' | undefined
+const unsent = (ready: Readiness): { lamp: LampState; word: string } => ({ lamp: ready ?? 'dim', word: ready ? { dark: 'nothing yet', dim: 'begun', lit: 'ready' }[ready] : '…' })
+
 /** A pair's lamp and its word. */
-export function pairLamp(pair: Pick<Pair, 'state' | 'differences'>, ready: 'dark' | 'dim' | 'lit'): { lamp: LampState; word: string } {
+export function pairLamp(pair: Pick<Pair, 'state' | 'differences'>, ready: Readiness): { lamp: LampState; word: string } {
   const words: Partial<Record<ListingStatus, string>> = { sent: 'sent', 'in review': 'in review', returned: 'returned', withdrawn: 'withdrawn', 'revision waiting': 'revision waiting' }
   const { status, live } = pair.state
   if (live && pair.differences.length) return { lamp: 'drifted', word: status === 'returned' ? 'revision returned' : 'drifted' }
   if (live) return { lamp: 'burning', word: words[status] ?? 'on sale' }
   if (status === 'returned') return { lamp: 'dim', word: 'returned' }
   if (status === 'sent' || status === 'in review') return { lamp: 'lit', word: status }
-  return { lamp: ready, word: status === 'withdrawn' ? 'withdrawn' : { dark: 'nothing yet', dim: 'begun', lit: 'ready' }[ready] }
+  return { ...unsent(ready), ...(status === 'withdrawn' ? { word: 'withdrawn' } : {}) }
 }
 
 const need: LampState[] = ['dim', 'drifted', 'lit', 'burning', 'indoors', 'dark']
 
 /** An edition's lamp is its neediest pair's. */
-export function editionLamp(pairs: Pair[], ready: 'dark' | 'dim' | 'lit'): { lamp: LampState; word: string } {
+export function editionLamp(pairs: Pair[], ready: Readiness): { lamp: LampState; word: string } {
   const all = pairs.map(p => pairLamp(p, ready))
-  return all.sort((a, b) => need.indexOf(a.lamp) - need.indexOf(b.lamp))[0] ?? { lamp: ready, word: { dark: 'nothing yet', dim: 'begun', lit: 'ready' }[ready] }
+  return all.sort((a, b) => need.indexOf(a.lamp) - need.indexOf(b.lamp))[0] ?? unsent(ready)
 }
