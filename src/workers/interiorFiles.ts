@@ -12,8 +12,8 @@ import { tell } from './telling'
 /** What an interior may be saved as, beside the package that goes to an outlet. */
 export type InteriorFileKind = 'press' | 'X-4' | 'X-1a' | 'proof' | 'mail' | 'tagged'
 
-/** Pixels an inch that pictures keep: what presses ask for, and what a screen needs. */
-const PRESS_PPI = 300
+/** Pixels an inch that pictures keep, where nothing else is chosen: what presses ask for, and what a screen needs. */
+export const PRESS_PPI = 300
 const MAIL_PPI = 110
 
 /** Places for the PDF's outline: what the contents list, and the contents and title page themselves. */
@@ -55,8 +55,8 @@ export async function templateFiles(bookId: string, editionId: string): Promise<
   return { name: `blank-pages-${trim.replace(/[^0-9A-Za-z.]+/g, '-').replace(/^-|-$/g, '')}.zip`, bytes: zipSync(files, { level: 6, mtime: new Date(2026, 0, 1) }) }
 }
 
-/** The interior of an edition as a PDF of a kind; of one section only, where one is named. */
-export async function interiorFile(bookId: string, editionId: string, kind: InteriorFileKind, section?: string): Promise<{ name: string; bytes: Uint8Array }> {
+/** The interior of an edition as a PDF of a kind; of one section only, where one is named. Pictures keep at most `ppi` pixels an inch. */
+export async function interiorFile(bookId: string, editionId: string, kind: InteriorFileKind, section?: string, ppi = PRESS_PPI): Promise<{ name: string; bytes: Uint8Array }> {
   const b = bookOf(bookId)
   const edition = b.book.editions.find(e => e.id === editionId)!
   const interior = await chainOf(bookId, editionId).get('interior')
@@ -79,7 +79,7 @@ export async function interiorFile(bookId: string, editionId: string, kind: Inte
   }
   const { pdfBytes, tagSource } = await pdf()
   const bytes = await pdfBytes(pages, {
-    title: data.title, author: authorLine(data), language: data.language, date: DATE, grey: edition.ink !== 'colour', ppi: kind === 'mail' ? MAIL_PPI : PRESS_PPI,
+    title: data.title, author: authorLine(data), language: data.language, date: DATE, grey: edition.ink !== 'colour', ppi: kind === 'mail' ? MAIL_PPI : ppi,
     ...(kind === 'X-1a' || kind === 'X-4' ? { preparedFor: kind } : {}), ...(kind === 'tagged' ? { tags: tagSource(b.text.sections) } : {}), ...(outline ? { outline, sectionPages: interior.starts } : {}),
   }, await loadedSubsetter(), pictureSource(b), tell)
   const slug = data.title.toLowerCase().normalize('NFD').replace(/[^a-z0-9]+/g, '-').replace(/^-|-$/g, '') || 'book'

@@ -1,7 +1,7 @@
 import '../../tests/support/browser'
 import { beforeEach, describe, expect, test } from '@jest/globals'
 import { createCanvas } from '@napi-rs/canvas'
-import { PDFDocument } from '@cantoo/pdf-lib'
+import { PDFDict, PDFDocument, PDFName } from '@cantoo/pdf-lib'
 import { strFromU8, unzipSync } from 'fflate'
 import { bookOf as made, paragraph } from '../../tests/support/core'
 import { type Book, type Edition, hashOf, type Section } from '@/core/book'
@@ -162,6 +162,32 @@ describe('what leaves the press', () => {
     expect(done).toEqual([...done].sort((a, b) => a - b))
     expect(done.at(-1)).toBe(1)
     expect((await makePackage('test', edition, 'ostrevane', ticker)).zip).toEqual(zip)
+  }, 60_000)
+  test('an outlet that asks for it gets a black interior prepared for PDF/X-1a and the cover for PDF/X-4; pictures keep what is chosen', async () => {
+    const canvas = createCanvas(1200, 800)
+    canvas.getContext('2d').fillRect(0, 0, 600, 800)
+    const bytes = new Uint8Array(await canvas.encode('png'))
+    const asset = { id: hashOf(bytes), type: 'image/png' as const, width: 1200, height: 800 }
+    const base = fresh(5)
+    const e = { ...edition, outlets: ['tarnbrook'] }
+    const pictured = base.sections.map(s => (s.role === 'chapter' ? { ...s, doc: { ...s.doc, content: [{ type: 'image' as const, attrs: { id: `i${s.id}`, asset: asset.id, alt: 'x', decoration: false, share: 0.5 } }, ...s.doc.content] } } : s))
+    closeBook('test')
+    await sender()({ ...base, sections: pictured, assets: [asset], editions: [e] }, new Map([[asset.id, bytes]]))
+    const files = Object.values(unzipSync((await makePackage('test', e, 'tarnbrook', ticker)).zip))
+    const says = async (b: Uint8Array): Promise<string | undefined> => {
+      const { context } = await PDFDocument.load(b, { updateMetadata: false })
+      return (context.lookup(context.trailerInfo.Info, PDFDict).lookup(PDFName.of('GTS_PDFXVersion')) as { decodeText?(): string } | undefined)?.decodeText?.()
+    }
+    expect([await says(files[0]!), await says(files[1]!)]).toEqual(['PDF/X-1a:2003', 'PDF/X-4'])
+    expect((await PDFDocument.load(files[0]!)).getPages().every(p => !p.node.Annots())).toBe(true)
+    const widthAt = async (ppi?: number): Promise<number> => {
+      const { bytes } = await interiorFile('test', 'paperback', 'press', undefined, ppi)
+      return Math.max(...[...Buffer.from(bytes).toString('latin1').matchAll(/\/Subtype \/Image[^]*?\/Width (\d+)|\/Width (\d+)[^]*?\/Subtype \/Image/g)].map(m => Number(m[1] ?? m[2])))
+    }
+    const [whole, draft] = [await widthAt(600), await widthAt(150)]
+    expect(whole).toBe(1200)
+    expect(draft).toBeGreaterThan(200)
+    expect(draft).toBeLessThan(400)
   }, 60_000)
   test('the ebook wears the front of the print edition and lists its pages; it is written once', async () => {
     const e = bookOf('test').book.editions[1]!

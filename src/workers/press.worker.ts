@@ -242,9 +242,9 @@ const api = {
   },
 
   /** The interior as a file to look at, to hand on, or for a press. */
-  async interiorFile(bookId: string, editionId: string, kind: InteriorFileKind, section?: string): Promise<{ name: string; bytes: Uint8Array }> {
+  async interiorFile(bookId: string, editionId: string, kind: InteriorFileKind, section?: string, ppi?: number): Promise<{ name: string; bytes: Uint8Array }> {
     return plainlyLater(async () => {
-      const made = await interiorFile(bookId, editionId, kind, section)
+      const made = await interiorFile(bookId, editionId, kind, section, ppi)
       return Comlink.transfer(made, [made.bytes.buffer])
     })
   },
