@@ -8,7 +8,7 @@ import type { Finding } from '@/core/check'
 import { type Cover, type CoverDesign, type Flat, frontPage, type SetPiece } from '@/core/cover'
 import type { Understood } from '@/core/intake'
 import { ebookMoney, leastEbookPrice, type ListingSnapshot, type Submission } from '@/core/outlets'
-import { boxOn, findOnPage, type FitOffer, type InteriorStyle, type Lent, type LineAsSet, linesOf, type PageBox, pageOf, placeAt, type TextPlace, type UnmetAt, wordAt } from '@/core/pages'
+import { boxOn, findOnPage, type FitOffer, type InteriorStyle, lendersOf, type Lent, type LineAsSet, linesOf, type PageBox, pageOf, placeAt, type TextPlace, type UnmetAt, wordAt } from '@/core/pages'
 import { bindingRules, Fault, insideMargin, type OutletProfile, printRules, type Progress, pts, roundPages } from '@/core/trade'
 import { type ReadFont, readFont } from '@/core/type'
 import { draw, type Part, withBleed } from './draw'
@@ -71,6 +71,8 @@ export interface Leaves {
   /** Wishes that could not be met, and what the typeface lacks. */
   unmetAt: UnmetAt[]
   lent: Lent[]
+  /** Characters that other families lend, by family. */
+  borrowed: { from: string; characters: string[] }[]
   /** The least inside margin that the outlet asks at this count. */
   insideAsked: number
 }
@@ -209,7 +211,7 @@ const api = {
       const named = (id: string): string => (names.has(id) ? shortName(names.get(id)!) : (book.plan?.runs.find(r => `run:${r.id}` === id)?.heading ?? 'a run'))
       const opens = new Map([...interior.starts].map(([id, page]) => [page, { opens: named(id), section: id }]))
       return {
-        unmetAt: interior.unmetAt, lent: interior.lent, starts: [...interior.starts.keys()], width: interior.spec.width, height: interior.spec.height, style: interior.style, block: interior.block, outside: book.plan ? interior.spec.width - interior.block.x - interior.block.width : interior.outside, safe: pts(printRules(profile).safe),
+        unmetAt: interior.unmetAt, lent: interior.lent, borrowed: lendersOf(interior.borrowed), starts: [...interior.starts.keys()], width: interior.spec.width, height: interior.spec.height, style: interior.style, block: interior.block, outside: book.plan ? interior.spec.width - interior.block.x - interior.block.width : interior.outside, safe: pts(printRules(profile).safe),
         insideAsked: insideMargin(profile, spec.binding, roundPages(interior.pages.length, bindingRules(profile, spec.binding).pageMultiple)),
         pages: interior.pages.map((p, i) => ({ label: p.label, blank: !p.layers.length, runs: p.layers.reduce((n, l) => n + (l.layer.text?.count ?? 0), 0), ...opens.get(i) })),
       }

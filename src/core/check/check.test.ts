@@ -1,9 +1,9 @@
 import { beforeAll, describe, expect, test } from '@jest/globals'
 import { bookOf, chapter, setBook, shelf } from '../../../tests/support/core'
-import { createBook, type Book } from '../book'
+import { type Book, createBook, type DocJson } from '../book'
 import { type Cover, type CoverDesign, drawCover, flatFor, lampOverTide } from '../cover'
 import { profileOf } from '../outlets'
-import { harbourRoman, type Interior, type InteriorStyle, Setter } from '../pages'
+import { harbourRoman, type Interior, type InteriorStyle, Setter, withChanges } from '../pages'
 import { longText } from '../../../scripts/lib/longText'
 import { check, type Finding, type Subject } from '.'
 
@@ -63,6 +63,17 @@ describe('each rule finds its fault, with place, amount and remedy', () => {
     expect(f[0]).toMatchObject({ severity: 'stop', place: { kind: 'page', section: expect.any(String) } })
     const heads = named(check(subject({ interior: await withStyle(s => ({ ...s, heads: { ...s.heads, distance: 48 } })) })), 'safe zone')
     expect(heads.length).toBeGreaterThan(5)
+  })
+  test('a character that another family lends is said once a section, with its place; one that none has stops', async () => {
+    const doc = (...texts: string[]): DocJson => ({ type: 'doc', content: texts.map((t, i) => ({ type: 'paragraph', attrs: { id: `x${i}` }, content: [{ type: 'text', text: t }] })) })
+    const book = createBook('l', bookOf([['x']]).data, [chapter('s1', 'A', doc('Plain.', 'An arrow → and a → again.', 'And ↑.')), chapter('s2', 'B', { type: 'doc', content: [{ type: 'paragraph', attrs: { id: 'y1' }, content: [{ type: 'text', text: 'Noted' }, { type: 'footnote', attrs: { id: 'y2' }, content: [{ type: 'text', text: 'Ж →' }] }] }] })])
+    // Crimson has no arrows; the family beside it has.
+    const style = withChanges(harbourRoman, { 'text.family': 'crimson-pro', 'notes.at': 'book' })
+    const interior = await setBook(book, style)
+    const found = named(check(subject({ interior }, { book })), 'borrowed character')
+    expect(interior.missing).toEqual([])
+    expect(found.map(f => f.place)).toEqual([{ kind: 'text', section: 's1', block: 'x1' }, { kind: 'text', section: 's2', block: 'y2' }])
+    expect(found[0]).toMatchObject({ severity: 'remark', amount: '2', message: expect.stringMatching(/^The typeface lacks “→↑”: Source Serif.* lends them\.$/) })
   })
   test('missing character', async () => {
     const odd = bookOf([['Here is 字 and 龍.']])

@@ -1,4 +1,5 @@
 import { type MarkPlace, type PageMarks, visitPage } from '../marks'
+import { lendersOf } from '../pages'
 import type { Face } from '../type'
 import { bindingRules, formatLength, insideMargin, printRules, pts, roundPages, specProblems } from '../trade'
 import type { Finding } from './finding'
@@ -109,6 +110,21 @@ export const missingGlyphs: Rule = s =>
           : { message: `No font of the style has all of “${m.text.slice(0, 24)}”: an empty box is printed.`, remedy: 'Bring in a font that has the character, or change the text.' }),
       }))
     : []
+
+/** Every character comes from the typeface; of what another one lends, one finding a section. */
+export const borrowedGlyphs: Rule = s => {
+  const borrowed = s.print?.interior.borrowed ?? []
+  return [...new Set(borrowed.map(b => b.section))].flatMap(section => lendersOf(borrowed.filter(b => b.section === section)).map(({ from, characters }) => {
+    const { block } = borrowed.find(b => b.section === section && b.from === from)!
+    return {
+      rule: 'borrowed character', severity: 'remark' as const, place: { kind: 'text' as const, section, block }, amount: `${characters.length}`,
+      message: `The typeface lacks ${quoted(characters)}: ${from} lends ${characters.length === 1 ? 'it' : 'them'}.`,
+      remedy: 'Look whether it sits well there; a typeface that has what the book needs is the better one.',
+    }
+  }))
+}
+
+const quoted = (characters: string[]): string => `“${characters.slice(0, 12).join('')}”${characters.length > 12 ? ` and ${characters.length - 12} more` : ''}`
 
 /** Pictures have pixels enough for their printed size. */
 export const resolution: Rule = s => {

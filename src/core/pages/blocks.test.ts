@@ -332,7 +332,7 @@ describe('heads, folios and made pages', () => {
 describe('items', () => {
   let ctx: BlockContext
   beforeAll(async () => {
-    ctx = { faces: await Typefaces.load(harbourRoman, 'en-GB', shelf), style: harbourRoman, bases: basesOf(harbourRoman), measure: 334, noteMeasure: 334, lines: 37, leaf: { width: 432, height: 648, bleed: 0, bleedsInside: false, top: 62 }, section: 's', assets: new Map(), missing: () => undefined }
+    ctx = { faces: await Typefaces.load(harbourRoman, 'en-GB', shelf), style: harbourRoman, bases: basesOf(harbourRoman), measure: 334, noteMeasure: 334, lines: 37, leaf: { width: 432, height: 648, bleed: 0, bleedsInside: false, top: 62 }, section: 's', assets: new Map(), lacks: () => undefined }
   })
   const lines = (i: FlowItem): number => i.variants[0]!.lines
   test('a larger heading takes whole lines of the grid', () => {

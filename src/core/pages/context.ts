@@ -1,6 +1,7 @@
 import type { Asset, FootnoteJson } from '../book'
 import type { MarkPlace } from '../marks'
 import type { Beside, FlowNote } from './flow'
+import type { Lack } from './lacks'
 import { type InteriorStyle, legible } from './style'
 import type { TextBase, Typefaces } from './typefaces'
 
@@ -50,8 +51,8 @@ export interface BlockContext {
   everyLength?: boolean
   section: string
   assets: Map<string, Asset>
-  /** Collects characters that no face has, with their place. */
-  missing: (text: string, block: string) => void
+  /** Collects what the typeface lacks, with its places. */
+  lacks: (lack: Lack) => void
 }
 
 /** Gives the numbers of notes through a section. */

@@ -3,7 +3,7 @@ import { setFrag, type TextStyle } from '../type'
 import type { BlockContext } from './context'
 import { legible } from './style'
 
-type Context = Omit<BlockContext, 'section' | 'missing'>
+type Context = Omit<BlockContext, 'section' | 'lacks'>
 type Side = 'recto' | 'verso'
 type Align = 'left' | 'center' | 'right'
 

@@ -5,6 +5,7 @@ import type { FontShelf } from '../type'
 import { type BlockContext, basesOf } from './context'
 import { folio, runningHead } from './furniture'
 import { type ContentsEntry, contentsItems, copyrightPage, halfTitlePage, titlePage } from './made'
+import type { Lack } from './lacks'
 import { bleedEdges, setSection, type SetSection, type SetStats } from './section'
 import { endNoteItems, type EndNote, notesTitle } from './notes'
 import { textItems } from './textItems'
@@ -38,7 +39,10 @@ export interface Interior {
   unmetAt: UnmetAt[]
   /** What the text's face does not have and what is done instead. */
   lent: Lent[]
-  missing: { text: string; section: string; block: string }[]
+  /** What no font has. */
+  missing: Lack[]
+  /** What another family lends. */
+  borrowed: Required<Lack>[]
   /** The text block's box on a recto: x, y, width, height. */
   block: { x: number; y: number; width: number; height: number }
   /** The outside margin, points. */
@@ -64,7 +68,7 @@ export class Setter {
     const measure = spec.width - inside - margins.outside
     const lines = Math.floor((spec.height - margins.head - margins.foot) / style.text.leading)
     if (measure < style.text.size * 8 || lines < 8) throw new Fault('page-too-small', 'The margins leave no room for text on this trim.')
-    const ctx: Omit<BlockContext, 'section' | 'missing'> = { faces, style, bases: basesOf(style), measure, noteMeasure: measure, lines, leaf: { width: spec.width, height: spec.height, bleed: spec.bleed ?? 0, bleedsInside: !!spec.bleedsInside, top: margins.head }, assets: new Map(book.assets.map(a => [a.id, a])) }
+    const ctx: Omit<BlockContext, 'section' | 'lacks'> = { faces, style, bases: basesOf(style), measure, noteMeasure: measure, lines, leaf: { width: spec.width, height: spec.height, bleed: spec.bleed ?? 0, bleedsInside: !!spec.bleedsInside, top: margins.head }, assets: new Map(book.assets.map(a => [a.id, a])) }
     const sections = withNotes(book.sections, style, book.data.language)
     const excepted = new Map(Object.entries(spec.exceptions ?? {}).map(([id, changes]) => [id, withChanges(style, Object.fromEntries(Object.entries(changes).filter(([path]) => mayBeExcepted(path))))]))
     const key = `${this.styleKey(style)}|${measure}|${lines}|${book.data.language}|${spec.width}|${spec.bleed}|${spec.bleedsInside}`
@@ -135,8 +139,10 @@ export class Setter {
 
     const stats = mergeStats([...set.values()].map(s => s.stats))
     const unmetAt = chosen.flatMap(s => set.get(s.id)!.unmetAt.map(u => ({ ...u, page: starts.get(s.id)! + u.page })))
-    const missing = chosen.flatMap(s => set.get(s.id)!.missing.map(m => ({ ...m, section: s.id })))
-    return { pages, spec: { ...spec, inside: layout.inside }, style, starts, stats, unmetAt, lent: faces.lent(), missing, ...blockOf(layout, style) }
+    const lacks = chosen.flatMap(s => set.get(s.id)!.lacks)
+    const missing = lacks.filter(l => !l.from)
+    const borrowed = lacks.flatMap(l => (l.from ? [{ ...l, from: l.from }] : []))
+    return { pages, spec: { ...spec, inside: layout.inside }, style, starts, stats, unmetAt, lent: faces.lent(), missing, borrowed, ...blockOf(layout, style) }
   }
 
   /**
@@ -192,7 +198,7 @@ export class Setter {
     return style.openings.recto
   }
 
-  private setText(s: Section, label: SectionLabel, ctx: Omit<BlockContext, 'section' | 'missing'>, side: 'recto' | 'verso', key: string, within?: (blocks: number) => void): SetSection {
+  private setText(s: Section, label: SectionLabel, ctx: Omit<BlockContext, 'section' | 'lacks'>, side: 'recto' | 'verso', key: string, within?: (blocks: number) => void): SetSection {
     const full = `${key}|${side}|${s.id}|${s.role}|${label.numberWords}|${label.title}|${s.subtitle}`
     let byKey = this.sections.get(s.doc)
     if (!byKey) this.sections.set(s.doc, (byKey = new Map()))
@@ -206,26 +212,28 @@ export class Setter {
     return done
   }
 
-  private setMade(book: Book, s: Section, label: SectionLabel, ctx: Omit<BlockContext, 'section' | 'missing'>, isbn: string | undefined, side: 'recto' | 'verso', entries: ContentsEntry[]): SetSection {
-    const missing: { text: string; block: string }[] = []
-    const full: BlockContext = { ...ctx, section: s.id, missing: (text, block) => missing.push({ text, block }) }
+  private setMade(book: Book, s: Section, label: SectionLabel, ctx: Omit<BlockContext, 'section' | 'lacks'>, isbn: string | undefined, side: 'recto' | 'verso', entries: ContentsEntry[]): SetSection {
+    const lacks: Lack[] = []
+    const full: BlockContext = { ...ctx, section: s.id, lacks: lack => lacks.push(lack) }
     if (s.role === 'contents') {
       const list = entries.length ? entries : contentsEntries(withNotes(book.sections, ctx.style, book.data.language).filter(x => this.printed(x)), labels(withNotes(book.sections, ctx.style, book.data.language)), () => '')
       return setSection(s, label, ctx, side, contentsItems(list, s, full))
     }
     const layer = s.role === 'title-page' ? titlePage(book, s, full) : s.role === 'half-title' ? halfTitlePage(book, s, full) : s.role === 'copyright' ? copyrightPage(book, s, isbn, full) : undefined
     const empty = setSection({ ...s, doc: { type: 'doc', content: [] }, title: '', subtitle: undefined }, { title: '' }, { ...ctx, style: { ...ctx.style, openings: { ...ctx.style.openings, sink: 0 } } }, side)
-    return layer ? { pages: [{ layer, opens: true, filled: 0 }], stats: empty.stats, unmetAt: [], missing, endNotes: [] } : empty
+    return layer ? { pages: [{ layer, opens: true, filled: 0 }], stats: empty.stats, unmetAt: [], lacks, endNotes: [] } : empty
   }
 
   /** Notes at the end of the book, under the names of their sections. */
-  private setNotes(s: Section, label: SectionLabel, ctx: Omit<BlockContext, 'section' | 'missing'>, side: 'recto' | 'verso', all: { title: string; notes: EndNote[] }[]): SetSection {
-    const full: BlockContext = { ...ctx, section: s.id, missing: () => undefined }
+  private setNotes(s: Section, label: SectionLabel, ctx: Omit<BlockContext, 'section' | 'lacks'>, side: 'recto' | 'verso', all: { title: string; notes: EndNote[] }[]): SetSection {
+    const lacks: Lack[] = []
+    const full: BlockContext = { ...ctx, section: s.id, lacks: lack => lacks.push(lack) }
     const items = all.flatMap(({ title, notes }) => [
       ...textItems([{ type: 'text', text: title }], full, { base: ctx.bases.heads[1]!, left: 0, right: 0, indent: 0, align: ctx.style.headings.align, hyphenate: false }, { section: s.id, block: '' }, { next: () => '' }, { before: 1, after: 0, keepNext: true, breakable: false }),
       ...endNoteItems(notes, full),
     ])
-    return setSection(s, label, ctx, side, items)
+    const set = setSection(s, label, ctx, side, items)
+    return { ...set, lacks: [...set.lacks, ...lacks] }
   }
 
   private headFor(book: Book, label: SectionLabel, style: InteriorStyle): { recto: string; verso: string } {
@@ -235,7 +243,7 @@ export class Setter {
     }
   }
 
-  private furniture(head: string, folioText: string, side: 'recto' | 'verso', ctx: Omit<BlockContext, 'section' | 'missing'>): Layer {
+  private furniture(head: string, folioText: string, side: 'recto' | 'verso', ctx: Omit<BlockContext, 'section' | 'lacks'>): Layer {
     const out = new LayerBuilder(4, 64)
     runningHead(out, head, side, ctx, ctx.style.folios.at === 'head, outside' ? folioText : '')
     if (ctx.style.folios.at !== 'head, outside') folio(out, folioText, side, ctx)

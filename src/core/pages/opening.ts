@@ -2,6 +2,7 @@ import type { LayerBuilder, MarkPlace } from '../marks'
 import { roman, type Section, type SectionLabel } from '../book'
 import { breakParagraph, type BreakRules, linePieces, type Paragraph, ParagraphBuilder, setLine } from '../type'
 import type { BlockContext } from './context'
+import { reportLacks } from './lacks'
 import { type FlowItem, itemOf, ofLines } from './flow'
 import { drawOrnament } from './ornaments'
 import { drawOwnOrnament, sharpWidth } from './smallPictures'
@@ -101,7 +102,7 @@ export function setAlone(text: string, base: TextBase, ctx: BlockContext, align:
   const b = new ParagraphBuilder()
   b.text(text, ctx.faces.of(base))
   const paragraph = b.build()
-  for (const m of paragraph.missing) ctx.missing(m, '')
+  reportLacks(paragraph, ctx, { section: ctx.section, block: '' })
   const rules: BreakRules = { measure: ctx.measure, indents: [], align, stretch: 0, shrink: 0, scaling: 0, tracking: 0, hyphenate: false, ladder: 0, leastLastLine: 0, optical: false, ...(even ? { even } : {}) }
   const broken = breakParagraph(paragraph, rules)[0] ?? { count: 0, toFrag: [], toChar: [], demerits: 0, loose: false }
   return { paragraph, lines: broken, rules }

@@ -4,6 +4,7 @@ import type { SetLine } from '../type'
 import { flowItems } from './blocks'
 import type { BlockContext } from './context'
 import type { FlowItem } from './flow'
+import type { Lack } from './lacks'
 import { opening } from './opening'
 import { endNoteItems, type EndNote, notesTitle } from './notes'
 import { textItems } from './textItems'
@@ -38,18 +39,18 @@ export interface SetSection {
   stats: SetStats
   /** Wishes that could not be met, by page of the section. */
   unmetAt: UnmetAt[]
-  missing: { text: string; block: string }[]
+  lacks: Lack[]
   /** Notes that wait for the end of the book. */
   endNotes: EndNote[]
 }
 
 /** Sets a section: its items are made, cut into pages, drawn. `first` is the side that its first page will be; `done` hears how many blocks are set. */
-export function setSection(section: Section, label: SectionLabel, ctx: Omit<BlockContext, 'section' | 'missing'>, first: 'recto' | 'verso', items?: FlowItem[], done?: (blocks: number) => void): SetSection {
-  const missing: { text: string; block: string }[] = []
-  const full: BlockContext = { ...ctx, section: section.id, missing: (text, block) => missing.push({ text, block }) }
+export function setSection(section: Section, label: SectionLabel, ctx: Omit<BlockContext, 'section' | 'lacks'>, first: 'recto' | 'verso', items?: FlowItem[], done?: (blocks: number) => void): SetSection {
+  const lacks: Lack[] = []
+  const full: BlockContext = { ...ctx, section: section.id, lacks: lack => lacks.push(lack) }
   const opens = opening(section, label, full)
   // What the opening lacks stays said when the text is set again.
-  const lackedByOpening = missing.length
+  const lackedByOpening = lacks.length
   const { at } = ctx.style.notes
   const kept: EndNote[] | undefined = at === 'foot' ? undefined : []
   const made = (c: BlockContext): FlowItem[] => (kept && (kept.length = 0), [...opens, ...(items ?? flowItems(section.doc, c, opens.length > 0 && !!roles[section.role].headed, section.role === 'dedication' || section.role === 'epigraph', done, kept))])
@@ -57,11 +58,11 @@ export function setSection(section: Section, label: SectionLabel, ctx: Omit<Bloc
   const noted = (flow: FlowItem[]): FlowItem[] => (at === 'chapter' && kept?.length ? [...flow, ...textItems([{ type: 'text', text: notesTitle(ctx.faces.language) }], full, { base: ctx.bases.heads[1]!, left: 0, right: 0, indent: 0, align: ctx.style.headings.align, hyphenate: false }, { section: section.id, block: '' }, { next: () => '' }, { before: 2, after: 0, keepNext: true, breakable: false }), ...endNoteItems(kept, full)] : flow)
   flow = noted(flow)
   const endNotes = at === 'book' ? (kept ?? []) : []
-  if (!flow.length) return { pages: [], stats: emptyStats(), unmetAt: [], missing, endNotes }
+  if (!flow.length) return { pages: [], stats: emptyStats(), unmetAt: [], lacks, endNotes }
   const frame: PageFrame = { lines: ctx.lines, leading: ctx.style.text.leading, noteRule: NOTE_RULE, first }
   let { pages, unmet, unmetAt } = paginate(flow, frame)
   // A chapter whose pages do not level, or whose last has too few lines, is tried again with spreads a line long, then with every length that its paragraphs can take: that costs, and is rare.
-  const further = [() => flow, () => (items ? undefined : (missing.length = lackedByOpening, noted(made({ ...full, everyLength: true }))))]
+  const further = [() => flow, () => (items ? undefined : (lacks.length = lackedByOpening, noted(made({ ...full, everyLength: true }))))]
   for (const [i, other] of further.entries()) {
     if (worth(unmet) < 10) break
     const tried = other()
@@ -75,7 +76,7 @@ export function setSection(section: Section, label: SectionLabel, ctx: Omit<Bloc
   const stats: SetStats = { ...emptyStats(), unmet }
   const out = new LayerBuilder(96, 3072)
   const side = (i: number): 'recto' | 'verso' => ((i % 2 === 0) === (first === 'recto') ? 'recto' : 'verso')
-  return { pages: pages.map((p, i) => draw(out, p, flow, full, stats, i === 0, side(i))), stats, unmetAt, missing, endNotes }
+  return { pages: pages.map((p, i) => draw(out, p, flow, full, stats, i === 0, side(i))), stats, unmetAt, lacks, endNotes }
 }
 
 /** How much is unmet, in the order of the wishes. */

@@ -3,6 +3,7 @@ import { addSign } from './smallPictures'
 import type { MarkPlace } from '../marks'
 import { type BreakRules, type Paragraph, ParagraphBuilder, type TextStyle } from '../type'
 import type { BlockContext } from './context'
+import { reportLacks } from './lacks'
 import { markBits, type TextBase } from './typefaces'
 
 /** How one text is set: its face, insets in points, first-line indent, alignment. */
@@ -77,6 +78,6 @@ export function buildText(content: InlineJson[] | undefined, ctx: BlockContext, 
     else b.note(n.attrs.id, onNote(n), ctx.faces.of(base, 8))
   }
   const p = b.build()
-  for (const m of p.missing) ctx.missing(m, place.block)
+  reportLacks(p, ctx, place)
   return p
 }

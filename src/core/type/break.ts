@@ -410,7 +410,7 @@ function balanced(p: Paragraph, rules: BreakRules): BrokenParagraph {
 /** Parts pieces that are wider than a line (addresses, rows of signs) between characters, so that nothing overflows. */
 export function splitLong(p: Paragraph, measure: number): Paragraph {
   if (!p.boxWidth.some(w => w > measure)) return p
-  const out: Paragraph = { frags: [], boxStart: [], gap: [], glue: [], boxWidth: [], boxEms: [], notes: [], missing: p.missing }
+  const out: Paragraph = { frags: [], boxStart: [], gap: [], glue: [], boxWidth: [], boxEms: [], notes: [], missing: p.missing, borrowed: p.borrowed }
   const boxAt: number[] = []
   for (let i = 0; i < p.gap.length; i++) {
     const frags = p.frags.slice(p.boxStart[i]!, p.boxStart[i + 1]!)

@@ -1,3 +1,4 @@
+import type { Face } from './face'
 import type { Frag, TextStyle } from './textStyle'
 
 /** What stands between one box and the next. */
@@ -16,8 +17,10 @@ export interface Paragraph {
   boxEms: number[]
   /** Notes called in the paragraph: the box that carries the mark. */
   notes: { box: number; id: string }[]
-  /** Characters that no face has. */
+  /** Words with characters that no face has. */
   missing: string[]
+  /** Characters that the face lacks and another lends. */
+  borrowed: { text: string; from: Face }[]
 }
 
 // Where a long string may be parted without a hyphen: after a dash or a hyphen that stands between letters.
@@ -25,7 +28,7 @@ const parts = /[^—–‐-]*[—–‐-]+(?=[\p{L}\p{N}“‘(])|.+$/gu
 
 /** Collects styled text into a paragraph. */
 export class ParagraphBuilder {
-  readonly p: Paragraph = { frags: [], boxStart: [], gap: [], glue: [], boxWidth: [], boxEms: [], notes: [], missing: [] }
+  readonly p: Paragraph = { frags: [], boxStart: [], gap: [], glue: [], boxWidth: [], boxEms: [], notes: [], missing: [], borrowed: [] }
   private open = false
 
   /** Adds text in a style. Spaces part boxes; no-break spaces make ties. */
@@ -88,7 +91,10 @@ export class ParagraphBuilder {
         const frag = p.frags[f]!
         width += frag.width
         ems += frag.ems
-        for (const s of frag.shaped) if (s.missing) p.missing.push(frag.text)
+        for (const s of frag.shaped) {
+          if (s.missing) p.missing.push(frag.text)
+          else if (s.face !== frag.style.face) p.borrowed.push({ text: s.pairs.map(pair => s.face.pairText(pair)).join(''), from: s.face })
+        }
       }
       p.boxWidth.push(width)
       p.boxEms.push(ems)

@@ -28,6 +28,7 @@ export function Wishes({ leaves, family, onGo }: { leaves: Leaves; family: strin
           {pages.length === 1 ? words[wish][0] : `${pages.length} ${words[wish][1]}`}: {pages.slice(0, 8).map((p, i) => <span key={p}>{i > 0 && ', '}<button type="button" onClick={() => onGo(p)}>page {leaves.pages[p]?.label}</button></span>)}{pages.length > 8 ? ' …' : '.'}
         </p>
       ))}
+      {leaves.borrowed.map(b => <p key={b.from}>{family} lacks “{b.characters.slice(0, 10).join('')}”{b.characters.length > 10 ? ` and ${b.characters.length - 10} more` : ''}: {b.from} lends {b.characters.length === 1 ? 'it' : 'them'}.</p>)}
       {leaves.lent.filter(l => !l.cut).map(l => <p key={l.what}>{family} has no {l.what}: {instead[l.what]}.</p>)}
       {leaves.lent.filter(l => l.cut).map(l => <p key={l.what + l.cut}>{cuts[l.cut!]} has no {l.what}: {instead[l.what]}.</p>)}
     </div>
