@@ -7,7 +7,7 @@ import { frontPage, lampOverTide, rows } from '@/core/cover'
 import { writeEpub } from '@/core/epub'
 import { profileOf } from '@/core/outlets'
 import { evenness, pageStarts, Setter, shippedStyles, withChanges } from '@/core/pages'
-import { pdfBytes } from '@/core/pdf'
+import { asPrinted, pdfBytes } from '@/core/pdf'
 import { Fault, parseIsbn, parseTrim, type PrintSpec } from '@/core/trade'
 import { FontShelf } from '@/core/type'
 import { openBook, typedPath } from './files'
@@ -51,11 +51,11 @@ export async function runMake(args: string[]): Promise<void> {
   clock.lap('set')
   const subsetter = await nodeSubsetter()
   const outline = book.sections.filter(s => interior.starts.has(s.id) && (roles[s.role].listed || s.role === 'contents' || s.role === 'title-page')).map(s => ({ title: shortName(names.get(s.id)!) || book.data.title, page: interior.starts.get(s.id)! }))
-  const pdf = await pdfBytes(interior.pages, { title: book.data.title, author: authorLine(book.data), language: book.data.language, date, grey: spec.ink === 'black', outline, sectionPages: interior.starts }, subsetter, pictures)
+  const pdf = await pdfBytes(interior.pages, { title: book.data.title, author: authorLine(book.data), language: book.data.language, date, ...asPrinted(profile, spec.ink === 'black'), outline, sectionPages: interior.starts }, subsetter, pictures)
   clock.lap('pdf')
   const cover = await chain.get('cover')
   const wrap = await chain.get('wrap')
-  const coverPdf = await pdfBytes([cover.page], { title: `${book.data.title}: cover`, author: authorLine(book.data), language: book.data.language, date, grey: false }, subsetter, pictures)
+  const coverPdf = await pdfBytes([cover.page], { title: `${book.data.title}: cover`, author: authorLine(book.data), language: book.data.language, date, ...asPrinted(profile, false) }, subsetter, pictures)
   const front = frontPage(cover)
   const jpeg = await paintToFile(front, frontPixels(profile.ebook) / front.height, 'jpeg')
   clock.lap('cover')

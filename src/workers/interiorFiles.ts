@@ -12,8 +12,7 @@ import { tell } from './telling'
 /** What an interior may be saved as, beside the package that goes to an outlet. */
 export type InteriorFileKind = 'press' | 'X-4' | 'X-1a' | 'proof' | 'mail' | 'tagged'
 
-/** Pixels an inch that pictures keep, where nothing else is chosen: what presses ask for, and what a screen needs. */
-export const PRESS_PPI = 300
+/** Pixels an inch that a screen needs. */
 const MAIL_PPI = 110
 
 /** Places for the PDF's outline: what the contents list, and the contents and title page themselves. */
@@ -56,7 +55,7 @@ export async function templateFiles(bookId: string, editionId: string): Promise<
 }
 
 /** The interior of an edition as a PDF of a kind; of one section only, where one is named. Pictures keep at most `ppi` pixels an inch. */
-export async function interiorFile(bookId: string, editionId: string, kind: InteriorFileKind, section?: string, ppi = PRESS_PPI): Promise<{ name: string; bytes: Uint8Array }> {
+export async function interiorFile(bookId: string, editionId: string, kind: InteriorFileKind, section?: string, ppi?: number): Promise<{ name: string; bytes: Uint8Array }> {
   const b = bookOf(bookId)
   const edition = b.book.editions.find(e => e.id === editionId)!
   const interior = await chainOf(bookId, editionId).get('interior')
@@ -77,9 +76,9 @@ export async function interiorFile(bookId: string, editionId: string, kind: Inte
     const set = pages
     pages = proofPages(set, p => `Proof, not for press · ${data.title} · ${trim} · page ${p.label}`, style)
   }
-  const { pdfBytes, tagSource } = await pdf()
+  const { pdfBytes, PRESS_PPI, tagSource } = await pdf()
   const bytes = await pdfBytes(pages, {
-    title: data.title, author: authorLine(data), language: data.language, date: DATE, grey: edition.ink !== 'colour', ppi: kind === 'mail' ? MAIL_PPI : ppi,
+    title: data.title, author: authorLine(data), language: data.language, date: DATE, grey: edition.ink !== 'colour', ppi: kind === 'mail' ? MAIL_PPI : (ppi ?? PRESS_PPI),
     ...(kind === 'X-1a' || kind === 'X-4' ? { preparedFor: kind } : {}), ...(kind === 'tagged' ? { tags: tagSource(b.text.sections) } : {}), ...(outline ? { outline, sectionPages: interior.starts } : {}),
   }, await loadedSubsetter(), pictureSource(b), tell)
   const slug = data.title.toLowerCase().normalize('NFD').replace(/[^a-z0-9]+/g, '-').replace(/^-|-$/g, '') || 'book'

@@ -1,12 +1,12 @@
 import { strToU8, type Zippable, zipSync } from 'fflate'
 import { authorLine, type Edition, hashOf } from '@/core/book'
-import { outlineOf, PRESS_PPI } from './interiorFiles'
+import { outlineOf } from './interiorFiles'
 import { DATE, loadedSubsetter, pdf, pictureSource } from './pdfPorts'
 import { check, type Finding } from '@/core/check'
 import { type Cover, drawCover, flatFor, frontPage } from '@/core/cover'
 import { ebookMoney, leastEbookPrice, listingFindings, type ListingSnapshot, type Submission } from '@/core/outlets'
 import { pageStarts } from '@/core/pages'
-import { type OutletProfile, printRules, type Ticker } from '@/core/trade'
+import type { OutletProfile, Ticker } from '@/core/trade'
 import { bookOf, chainOf, designOf, inputsOf, keyOf, type OpenedBook, outlet, styleOf } from './openBooks'
 import { shelf } from './fontShelf'
 import { draw } from './draw'
@@ -98,9 +98,6 @@ export async function snapshotOf(bookId: string, e: Edition, outletId: string): 
   }
 }
 
-/** How an outlet wants its PDFs prepared. What has colour is RGB, which PDF/X-1a does not take: it is prepared for PDF/X-4 there. */
-const askedFor = (profile: OutletProfile, grey: boolean): { preparedFor?: 'X-1a' | 'X-4' } => (printRules(profile).pdf === 'plain' ? {} : { preparedFor: grey ? 'X-1a' : 'X-4' })
-
 /** The package for an outlet: the files it takes, named well, in one ZIP, with the title's data beside. */
 export async function makePackage(bookId: string, e: Edition, outletId: string, ticker: Ticker): Promise<{ submission: Submission; zip: Uint8Array }> {
   const b = bookOf(bookId)
@@ -119,11 +116,11 @@ export async function makePackage(bookId: string, e: Edition, outletId: string, 
     const chain = chainOf(bookId, e.id, outletId)
     const interior = await chain.get('interior')
     const outline = outlineOf(b, interior)
-    const { pdfBytes } = await pdf()
+    const { asPrinted, pdfBytes } = await pdf()
     await ticker({ stage: 'Interior', done: 0, of: 3 })
-    files.push({ name: `${slug}-interior.pdf`, bytes: await pdfBytes(interior.pages, { ...meta, grey: e.ink !== 'colour', outline, ppi: Math.max(PRESS_PPI, printRules(profile).leastPpi), ...askedFor(profile, e.ink !== 'colour') }, await loadedSubsetter(), pictureSource(b), p => ticker({ stage: 'Interior', done: p.done / Math.max(1, p.of), of: 3 })) })
+    files.push({ name: `${slug}-interior.pdf`, bytes: await pdfBytes(interior.pages, { ...meta, ...asPrinted(profile, e.ink !== 'colour'), outline }, await loadedSubsetter(), pictureSource(b), p => ticker({ stage: 'Interior', done: p.done / Math.max(1, p.of), of: 3 })) })
     await ticker({ stage: 'Cover', done: 1, of: 3 })
-    files.push({ name: `${slug}-cover.pdf`, bytes: await pdfBytes([cover.page], { ...meta, title: `${data.title}: cover`, grey: false, ...askedFor(profile, false) }, await loadedSubsetter(), pictureSource(b)) })
+    files.push({ name: `${slug}-cover.pdf`, bytes: await pdfBytes([cover.page], { ...meta, title: `${data.title}: cover`, ...asPrinted(profile, false) }, await loadedSubsetter(), pictureSource(b)) })
   }
   await ticker({ stage: 'Front picture', done: 2, of: 3 })
   files.push({ name: `${slug}-front.jpg`, bytes: (await frontJpeg(b, cover, frontHeight(profile))).bytes })

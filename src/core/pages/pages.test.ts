@@ -8,8 +8,6 @@ import { eachInk } from '../check/pageRules'
 import { pageText } from '../marks'
 import { insideMargin } from '../trade'
 import { profileOf } from '../outlets'
-import { type FlowItem, itemOf, ofLines } from './flow'
-import { paginate } from './paginate'
 import { evenness, harbourRoman, type Interior, pageStarts, Setter, settleInterior, shippedStyles, type InteriorStyle } from '.'
 
 /** The words of the text pages in order: heads and folios are their own layer and stay out; divided words are joined. */
@@ -149,61 +147,6 @@ describe('the gutter settles with the page count', () => {
   test('a rule that grows with every page still ends', async () => {
     const interior = await settleInterior(new Setter(shelf), bookOf(longText(4000, 2)), harbourRoman, { width: 432, height: 648 }, pages => 50 + pages)
     expect(interior.spec.inside).toBeGreaterThanOrEqual(50 + interior.pages.length - 1e-6)
-  })
-})
-
-describe('cutting into pages', () => {
-  const line = (lines: number, more: Partial<FlowItem> = {}): FlowItem => itemOf({ breakable: true, variants: ofLines(lines), draw: () => undefined, ...more })
-  const either = (lines: number, ...others: [lines: number, cost: number][]) => [...ofLines(lines), ...others.map(([lines, cost]) => ({ ...ofLines(lines)[0]!, cost }))]
-  const frame = { lines: 20, leading: 14, noteRule: 9, first: 'recto' as const }
-
-  test('every line is placed once, in order, inside the page', () => {
-    fc.assert(fc.property(fc.array(fc.tuple(fc.integer({ min: 1, max: 45 }), fc.integer({ min: 0, max: 2 }), fc.boolean(), fc.constantFrom(0, 0, 0, 1, 2)), { minLength: 1, maxLength: 40 }), specs => {
-      const items = specs.map(([n, before, head, alt]) => line(head ? 1 : n, { before, keepNext: head, breakable: !head, variants: alt && !head && n > 3 ? either(n, [n + (alt === 1 ? 1 : -1), 60]) : ofLines(head ? 1 : n) }))
-      const { pages, unmet } = paginate(items, frame)
-      const done = items.map(() => 0)
-      let lastItem = -1
-      for (const p of pages) {
-        let row = -1
-        for (const s of p.placements) {
-          expect(s.from).toBe(done[s.item])
-          expect(s.item).toBeGreaterThanOrEqual(lastItem)
-          expect(s.row).toBeGreaterThan(row - (s.from === s.to ? 1 : 0))
-          expect(s.row + s.to - s.from).toBeLessThanOrEqual(frame.lines - p.short)
-          done[s.item] = s.to
-          lastItem = s.item
-          row = s.row + s.to - s.from - 1
-        }
-      }
-      pages.forEach(p => p.placements.forEach(s => { if (s.to === done[s.item]) expect(done[s.item]).toBe(items[s.item]!.variants[s.variant]!.lines) }))
-      // Two headings running at a page's foot, or a chapter that ends in a heading, have no better place.
-      if (!specs.some(([, , head], i) => head && (i === specs.length - 1 || specs[i + 1]![2]))) expect(unmet).toMatchObject({ widows: 0, strandedHeads: 0 })
-    }), { numRuns: 300 })
-  })
-
-  test('what cannot be parted and is higher than a page is set all the same, and loses nothing', () => {
-    const { pages } = paginate([line(3), line(50, { breakable: false }), line(3)], frame)
-    expect(pages.flatMap(p => p.placements.map(s => [s.item, s.to - s.from]))).toEqual([[0, 3], [1, 50], [2, 3]])
-  })
-
-  test('a note stands on the page that calls it, and the text makes room', () => {
-    const note = { height: 40, draw: () => undefined }
-    const items = [line(18), line(6, { variants: ofLines(6, [{ line: 1, note }]) }), line(10)]
-    const { pages } = paginate(items, frame)
-    const calls = pages.findIndex(p => p.placements.some(s => s.item === 1 && s.from <= 1 && s.to > 1))
-    expect(pages[calls]!.notes).toEqual([note])
-    expect(pages[calls]!.filled * 14 + 40 + 9).toBeLessThanOrEqual(20 * 14)
-  })
-
-  test('facing pages end on the same line where a paragraph can help', () => {
-    // 3-line paragraphs cannot be parted: 20 lines a page leave 2 over unless a spread runs short or one is set longer.
-    const items = [...Array(40)].map(() => line(3, { variants: either(3, [4, 100]) }))
-    expect(paginate(items, frame).unmet.unevenSpreads).toBe(0)
-  })
-
-  test('linear in the length', () => {
-    const many = (n: number) => [...Array(n)].map((_, i) => line(1 + (i * 7) % 9, { variants: either(1 + (i * 7) % 9, [2 + (i * 7) % 9, 80]) }))
-    expect(paginate(many(2000), frame).pages.length).toBeGreaterThan(400)
   })
 })
 

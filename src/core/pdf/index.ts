@@ -1,4 +1,5 @@
 export * from './document'
+export { asPrinted, PRESS_PPI } from './forPress'
 export { tagSource, type TagSource } from './tags'
 export { type Pixels, type PictureSource, jpegHeader } from './images'
 export * from './subset'
