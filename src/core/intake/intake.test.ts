@@ -151,8 +151,9 @@ describe('docx', () => {
     const image = (width: number, height: number, description: string) => new ImageRun({ type: 'png', data: png, transformation: { width, height }, altText: { name: 'p', title: '', description } })
     const file = new Uint8Array(await Packer.toBuffer(new Document({
       styles: { default: { document: { run: { size: 22 } } } },
+      footnotes: { 1: { children: [new Paragraph('Of titles.')] } },
       sections: [{ children: [
-        new Paragraph({ heading: HeadingLevel.HEADING_1, children: [new TextRun('Chapter One')] }),
+        new Paragraph({ heading: HeadingLevel.HEADING_1, children: [new TextRun('Chapter One'), image(14, 14, 'a star'), new FootnoteReferenceRun(1)] }),
         new Paragraph({ children: [new TextRun('Ring '), image(22, 22, 'a bell'), new TextRun(' twice, '), image(120, 80, 'the tower'), new TextRun('and wait.')] }),
         new Paragraph({ children: [image(22, 22, 'alone')] }),
       ] }],
@@ -160,6 +161,8 @@ describe('docx', () => {
     const read = readManuscript('signs.docx', file)
     const { content } = body(read)[0]!.doc
     schema.nodeFromJSON(body(read)[0]!.doc).check()
+    // A title is plain words; what is lost with the rest is said.
+    expect(read.dropped).toEqual([{ what: 'notes in titles', count: 1, places: ['Of titles.'] }, { what: 'pictures in titles', count: 1, places: ['a star'] }])
     const asset = read.book.assets[0]!.id
     expect(content.map(b => b.type)).toEqual(['paragraph', 'image', 'image'])
     // 22 pixels at 96 an inch are 16.5 points, of text of 11.

@@ -55,6 +55,7 @@ export function understand(raw: RawManuscript, name = ''): Understood {
       evidence.push('the line below is its title')
       from++
     }
+    for (const b of blocks.slice(p.index, from)) if (b.type === 'para') countLostInTitle(b.content, title, raw)
     const role = placed(p.role, i, proposals)
     const content = blocks.slice(from, end)
     if (role === 'contents') {
@@ -119,6 +120,14 @@ function clean(blocks: RawBlock[], into: Converted): RawBlock[] {
     carry = false
   }
   return out
+}
+
+/** A section's title is plain words: what else stood in it is counted. */
+function countLostInTitle(content: InlineJson[], title: string, { dropped }: RawManuscript): void {
+  for (const n of content) {
+    if (n.type === 'sign') dropped.add('pictures in titles', n.attrs.alt || title)
+    else if (n.type === 'footnote') dropped.add('notes in titles', inlineText(n.content) || title)
+  }
 }
 
 /** The size most of the text is set in. */
