@@ -31,16 +31,19 @@ function sender(): (book: Book, pictures?: Map<string, Uint8Array>) => Promise<v
 }
 const interiorOf = (id = 'test') => chainOf(id, 'paperback').get('interior')
 
+/** The book of most tests, opened as if for the first time, and what sends it again. */
+let book: Book
+let send: ReturnType<typeof sender>
+async function openAnew(): Promise<void> {
+  closeBook('test')
+  forget('test')
+  send = sender()
+  book = fresh()
+  await send(book)
+}
+
 describe('an open book', () => {
-  let send: ReturnType<typeof sender>
-  let book: Book
-  beforeEach(async () => {
-    closeBook('test')
-    forget('test')
-    send = sender()
-    book = fresh()
-    await send(book)
-  })
+  beforeEach(openAnew)
 
   test('keeps its pages while only prices and words of the listing change, and works the money out anew', async () => {
     const before = await interiorOf()
@@ -90,15 +93,7 @@ describe('an open book', () => {
 })
 
 describe('styles at the press', () => {
-  let book: Book
-  let send: ReturnType<typeof sender>
-  beforeEach(async () => {
-    closeBook('test')
-    forget('test')
-    send = sender()
-    book = fresh()
-    await send(book)
-  })
+  beforeEach(openAnew)
 
   test('a changed style is seen on the open page first as it will stand in the book', async () => {
     const before = shown('test', 'paperback', await interiorOf())

@@ -53,8 +53,13 @@ export function InteriorRoom({ bookId }: { bookId: string }) {
   const [found, setFound] = useState<{ matches: Match[]; at: number }>({ matches: [], at: 0 })
   const [mark, setMark] = useState<Match>()
   const [zoom, setZoom] = useState(0)
-  const fitted = useRef(1)
-  const zoomTo = useCallback((by: 1 | -1) => setZoom(z => zoomBy(z, by, fitted.current)), [])
+  const [fitted, setFitted] = useState(1)
+  // Whoever enlarges wants to see the spread, not all pages.
+  const setSize = useCallback((of: (zoom: number) => number) => {
+    setLayout(l => (l === 'all' ? 'spread' : l))
+    setZoom(of)
+  }, [])
+  const zoomTo = useCallback((by: 1 | -1) => setSize(z => zoomBy(z, by, fitted)), [setSize, fitted])
   const [choosing, setChoosing] = useState(false)
   const [other, setOther] = useState<{ style: string | StyleDocument; name: string }>()
 
@@ -79,9 +84,9 @@ export function InteriorRoom({ bookId }: { bookId: string }) {
     const onKey = (e: KeyboardEvent): void => {
       const typing = e.target instanceof HTMLElement && e.target.closest('input, textarea, [contenteditable], .ant-select')
       if (typing || e.ctrlKey || e.metaKey || e.altKey) return
-      if (e.key === '+' || e.key === '=') return zoomTo(1)
-      if (e.key === '-') return zoomTo(-1)
-      if (e.key === '0') return setZoom(0)
+      if (!other && (e.key === '+' || e.key === '=')) return zoomTo(1)
+      if (!other && e.key === '-') return zoomTo(-1)
+      if (!other && e.key === '0') return setSize(() => 0)
       // In an enlarged spread these keys move about in it.
       if (e.target instanceof HTMLElement && e.target.closest('.stage.zoomed')) return
       const by = layout === 'single' ? 1 : 2
@@ -92,7 +97,7 @@ export function InteriorRoom({ bookId }: { bookId: string }) {
     }
     addEventListener('keydown', onKey)
     return () => removeEventListener('keydown', onKey)
-  }, [left, last, go, layout, zoomTo])
+  }, [left, last, go, layout, zoomTo, setSize, other])
 
   if (view.missing) return <NoBook />
   const base = styleById(edition?.style ?? '', book?.styles)
@@ -119,7 +124,7 @@ export function InteriorRoom({ bookId }: { bookId: string }) {
               <button type="button" className="stylename" onClick={() => setChoosing(true)}>{base.name}</button>{own ? `, with ${own === 1 ? 'one change' : `${own} changes`} of your own` : ''} · {formatTrim(edition.trim ?? '')} · pages {(layout === 'single' ? [Math.max(0, left)] : [left, left + 1]).filter(p => leaves.pages[p]).map(p => leaves.pages[p]!.label).join('–')} of {leaves.pages.length}
               {view.trouble && <span className="trouble" role="alert"> {view.trouble}</span>}
             </p>
-            {other ? <Compare bookId={bookId} editionId={edition.id} leaves={leaves} figures={figures} version={version} left={left} name={own ? `${base.name}, changed` : base.name} other={other} onLeave={() => setOther(undefined)} onTake={() => void setInStyle(bookId, edition.id, typeof other.style === 'string' ? { id: other.style, name: other.name } : other.style, typeof other.style === 'string' ? undefined : other.style).then(() => setOther(undefined), (e: Error) => message.error(e.message))} /> : layout === 'all' ? <Strip overview bookId={bookId} editionId={edition.id} leaves={leaves} version={version} left={spreadOf(Math.max(0, left))} onChoose={l => { setChosen(l); setLayout('spread') }} /> : <Specimen key={edition.id} bookId={bookId} editionId={edition.id} leaves={leaves} version={version} left={left} shown={shown} single={layout === 'single'} found={found.matches.length || !mark ? found.matches : [mark]} edition={edition} assets={book?.assets ?? []} fonts={book?.fonts ?? []} hasText={!book?.plan} zoom={zoom} onZoom={zoomTo} onFit={fit => { fitted.current = fit }} early={early?.version === version ? early.pages : undefined} onLook={(pages, scale) => { looked.current = scale ? { pages, scale } : undefined }} onChange={change} onPlace={open} onGo={p => setChosen(layout === 'single' ? p : spreadOf(p))} />}
+            {other ? <Compare bookId={bookId} editionId={edition.id} leaves={leaves} figures={figures} version={version} left={left} name={own ? `${base.name}, changed` : base.name} other={other} onLeave={() => setOther(undefined)} onTake={() => void setInStyle(bookId, edition.id, typeof other.style === 'string' ? { id: other.style, name: other.name } : other.style, typeof other.style === 'string' ? undefined : other.style).then(() => setOther(undefined), (e: Error) => message.error(e.message))} /> : layout === 'all' ? <Strip overview bookId={bookId} editionId={edition.id} leaves={leaves} version={version} left={spreadOf(Math.max(0, left))} onChoose={l => { setChosen(l); setLayout('spread') }} /> : <Specimen key={edition.id} bookId={bookId} editionId={edition.id} leaves={leaves} version={version} left={left} shown={shown} single={layout === 'single'} found={found.matches.length || !mark ? found.matches : [mark]} edition={edition} assets={book?.assets ?? []} fonts={book?.fonts ?? []} hasText={!book?.plan} zoom={zoom} onZoom={zoomTo} onFit={setFitted} early={early?.version === version ? early.pages : undefined} onLook={(pages, scale) => { looked.current = scale ? { pages, scale } : undefined }} onChange={change} onPlace={open} onGo={p => setChosen(layout === 'single' ? p : spreadOf(p))} />}
             <div className="views">
               <button type="button" onClick={() => setChoosing(true)}>styles …</button>
               {figures?.pages !== undefined && !book?.plan && <Fit bookId={bookId} editionId={edition.id} pages={figures.pages} />}
@@ -128,14 +133,19 @@ export function InteriorRoom({ bookId }: { bookId: string }) {
                 <button type="button" aria-pressed={shown.size > 0}>show …</button>
               </Popover>
               <Find bookId={bookId} editionId={edition.id} version={version} from={left} onGo={p => { setChosen(layout === 'single' ? p : spreadOf(p)); if (layout === 'all') setLayout('spread') }} onFound={(matches, at) => setFound({ matches, at })} />
-              <button type="button" aria-pressed={layout === 'single'} onClick={() => setLayout(l => (l === 'single' ? 'spread' : 'single'))}>one page</button>
-              <button type="button" aria-pressed={layout === 'all'} onClick={() => setLayout(l => (l === 'all' ? 'spread' : 'all'))}>all pages</button>
-              <button type="button" aria-pressed={zoom === 0} onClick={() => setZoom(0)}>whole spread</button>
-              <span className="zoom" role="group" aria-label="Size of the spread">
-                <button type="button" aria-label="Smaller" disabled={zoom === 0} onClick={() => zoomTo(-1)}>−</button>
-                <output>{zoomWords(zoom, fitted.current)}</output>
-                <button type="button" aria-label="Larger" disabled={zoom === zoomSteps[zoomSteps.length - 1]} onClick={() => zoomTo(1)}>+</button>
-              </span>
+              {/* Two styles held against each other have one size and one layout. */}
+              {!other && (
+                <>
+                  <button type="button" aria-pressed={layout === 'single'} onClick={() => setLayout(l => (l === 'single' ? 'spread' : 'single'))}>one page</button>
+                  <button type="button" aria-pressed={layout === 'all'} onClick={() => setLayout(l => (l === 'all' ? 'spread' : 'all'))}>all pages</button>
+                  <button type="button" aria-pressed={zoom === 0} onClick={() => setSize(() => 0)}>whole spread</button>
+                  <span className="zoom" role="group" aria-label="Size of the spread">
+                    <button type="button" aria-label="Smaller" disabled={zoom === 0} onClick={() => zoomTo(-1)}>−</button>
+                    <output>{zoomWords(zoom, fitted)}</output>
+                    <button type="button" aria-label="Larger" disabled={zoom === zoomSteps[zoomSteps.length - 1]} onClick={() => zoomTo(1)}>+</button>
+                  </span>
+                </>
+              )}
             </div>
             <StyleShelf bookId={bookId} edition={edition} present={leaves.style} version={version} ratio={leaves.height / leaves.width} open={choosing} onClose={() => setChoosing(false)} onCompare={(style, name) => { setOther({ style, name }); setChoosing(false) }} />
             {layout !== 'all' && <Strip bookId={bookId} editionId={edition.id} leaves={leaves} version={version} left={spreadOf(Math.max(0, left))} onChoose={go} />}
