@@ -17,7 +17,8 @@ export async function putBook({ book, pictures }: StoredBook): Promise<void> {
     const old = new Map((await db.sections.where('book').equals(book.id).toArray()).map(s => [s.id, s.rev]))
     await db.sections.where('book').equals(book.id).delete()
     await db.books.put({ ...head, order: sections.map(s => s.id), added: now })
-    await db.sections.bulkPut(sections.map(s => ({ ...s, book: book.id, rev: (old.get(s.id) ?? 0) + 1 })))
+    // A section that was not here before begins with a revision that none before it can have borne.
+    await db.sections.bulkPut(sections.map(s => ({ ...s, book: book.id, rev: (old.get(s.id) ?? now) + 1 })))
     await db.blobs.bulkPut([...pictures].map(([hash, bytes]) => ({ hash, bytes: Uint8Array.from(bytes), added: now })))
   }))
 }
@@ -69,10 +70,10 @@ export async function freshen(id: string, old: HeldBook | undefined): Promise<He
   })
 }
 
-const bare = ({ book: _book, rev: _rev, ...s }: SectionRecord): Section => s
+const bare = ({ book: _book, rev: _rev, trail: _trail, ...s }: SectionRecord): Section => s
 
 function assembled(record: BookRecord, sections: Map<string, Section>): Book {
-  const { order, added: _added, ...head } = record
+  const { order, added: _added, takenDown: _takenDown, ...head } = record
   return { ...head, sections: order.map(s => sections.get(s)).filter(s => s !== undefined) }
 }
 

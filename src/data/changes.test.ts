@@ -1,17 +1,11 @@
-import { beforeAll, beforeEach, describe, expect, test } from '@jest/globals'
-import Dexie from 'dexie'
-import { IDBKeyRange, indexedDB } from 'fake-indexeddb'
+import '../../tests/support/store'
+import { beforeEach, describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { Transform } from 'prosemirror-transform'
 import { type Book, docText, type DocJson, joinSections, moveSection, removeSection, schema, splitSection } from '@/core/book'
 import { bookOf } from '../../tests/support/core'
 
-Dexie.dependencies.indexedDB = indexedDB
-Dexie.dependencies.IDBKeyRange = IDBKeyRange
-let data: typeof import('./books') & typeof import('./db') & typeof import('./changes')
-beforeAll(async () => {
-  data = { ...(await import('./books')), ...(await import('./db')), ...(await import('./changes')) }
-})
+const data = { ...(await import('./books')), ...(await import('./db')), ...(await import('./changes')) }
 beforeEach(async () => {
   await Promise.all(data.db.tables.map(t => t.clear()))
   await data.putBook({ book: bookOf([['x']]), pictures: new Map() })
@@ -73,6 +67,17 @@ describe('undo', () => {
     await data.commit('nowhere', 'x', () => ({ id: 'y' }))
     expect(await data.db.changes.count()).toBe(1)
   })
+  test('they are one by what they change and where, whatever they are called', async () => {
+    const two = (of: 'paperback' | 'ebook', price: number, label: string) => data.commit('test', label, r => ({ editions: r.editions.map(e => (e.id === of ? { ...e, price } : e)) }), true)
+    await data.commit('test', 'editions', () => ({ editions: [{ id: 'paperback', kind: 'paperback', outlets: [], style: 'x' }, { id: 'ebook', kind: 'ebook', outlets: [], style: 'x' }] }))
+    await two('paperback', 900, 'Price 9')
+    await two('paperback', 1000, 'A wholly different name')
+    await two('ebook', 1000, 'Price 10')
+    expect((await data.db.changes.toArray()).map(c => c.label)).toEqual(['editions', 'A wholly different name', 'Price 10'])
+    await data.undo('test')
+    await data.undo('test')
+    expect((await data.getBook('test'))!.book.editions.map(e => e.price)).toEqual([undefined, undefined])
+  })
 })
 
 describe('undo of text and of sections', () => {
@@ -81,7 +86,8 @@ describe('undo of text and of sections', () => {
   const type = async (text: string, at = 1): Promise<void> => {
     const node = schema.nodeFromJSON((await section()).doc)
     const tr = new Transform(node).insert(at, schema.text(text))
-    await data.commitText('test', 's1', { forward: tr.steps.map(s => s.toJSON()), inverse: tr.steps.map((s, i) => s.invert(tr.docs[i]!).toJSON()).reverse() }, tr.doc.toJSON() as DocJson)
+    const { rev } = (await data.db.sections.get(['test', 's1']))!
+    await data.commitText('test', 's1', rev, { forward: tr.steps.map(s => s.toJSON()), inverse: tr.steps.map((s, i) => s.invert(tr.docs[i]!).toJSON()).reverse(), doc: tr.doc.toJSON() as DocJson, pen: 'test', nth: 1 })
   }
   const words = async (): Promise<string> => docText((await section()).doc)
 
@@ -147,5 +153,45 @@ describe('undo of text and of sections', () => {
     expect(await data.db.changes.count()).toBe(0)
     await type('y')
     expect(storageTrouble()).toBeUndefined()
+  })
+})
+
+describe('a long history', () => {
+  const long = 'The keeper wrote of wind and water, and of nothing else at all. '.repeat(400)
+  const written = async (text: string, at: number): Promise<void> => {
+    const record = (await data.db.sections.get(['test', 's1']))!
+    const tr = new Transform(schema.nodeFromJSON(record.doc)).insert(at, schema.text(text))
+    await data.commitText('test', 's1', record.rev, { forward: tr.steps.map(s => s.toJSON()), inverse: tr.steps.map((s, i) => s.invert(tr.docs[i]!).toJSON()), doc: tr.doc.toJSON() as DocJson, pen: 'p', nth: 1 })
+  }
+  test('sixty letters cost at most 400 bytes, however long the section is', async () => {
+    await data.putBook({ book: bookOf([[long]]), pictures: new Map() })
+    for (let i = 0; i < 60; i++) await written('x', 5 + i)
+    const [change, ...more] = await data.db.changes.toArray()
+    expect(more).toEqual([])
+    expect(JSON.stringify(change).length).toBeLessThanOrEqual(400)
+  })
+  test('a title, a number, a split: the differences and no whole book', async () => {
+    await data.putBook({ book: { ...bookOf([[long, 'Two.', 'Three.']]), data: { ...bookOf([['x']]).data, description: long } }, pictures: new Map() })
+    await data.commit('test', 'Title', r => ({ data: { ...r.data, title: 'B' } }))
+    await data.commitSections('test', 'Title of a section', b => ({ ...b, sections: b.sections.map(s => ({ ...s, title: `${s.title}!` })) }))
+    const last = (await data.getBook('test'))!.book.sections.find(s => s.id === 's1')!.doc.content[2]!.attrs.id
+    await data.commitSections('test', 'split', b => splitSection(b, 's1', last))
+    for (const c of await data.db.changes.toArray()) expect(JSON.stringify(c).length).toBeLessThan(1500)
+  })
+  test('only its ends are read: a commit and a look at ten thousand steps touch a handful of records', async () => {
+    await data.db.changes.bulkAdd(Array.from({ length: 10_000 }, (_, i) => ({ book: i % 2 ? 'test' : 'other', state: (i > 9_000 ? 1 : 0) as 0 | 1, at: 0, label: `step ${i}`, record: [] })))
+    let read = 0
+    const count = (c: object): object => {
+      read++
+      return c
+    }
+    data.db.changes.hook('reading', count as never)
+    expect(await data.steps('test')).toEqual({ undo: 'step 8999', redo: 'step 9001' })
+    await rename('Once')
+    expect(await data.steps('test')).toEqual({ undo: 'Title Once', redo: undefined })
+    data.db.changes.hook('reading').unsubscribe(count as never)
+    expect(read).toBeLessThan(12)
+    // What had been undone is gone, of this book alone.
+    expect(await data.db.changes.where('book').equals('other').count()).toBe(5000)
   })
 })

@@ -1,31 +1,39 @@
-import { Step } from 'prosemirror-transform'
-import { type Book, type DocJson, schema, type Section } from '@/core/book'
+import { appliedJson, type Book, compact, type DocJson, patched, type Patch, patchesBetween, readSteps, samePlaces, type Section, withOwnIds, writeSteps } from '@/core/book'
 import { getBook } from './books'
-import { type BookRecord, type ChangeRecord, db, type SectionChange, type TextChange } from './db'
-import { guarded } from './trouble'
+import { type BookRecord, type ChangeRecord, db, type SectionChange, type SectionRecord, type StepsBothWays, type TrailEntry } from './db'
+import { stepsBetween, sectionChange } from './sectionChange'
+import { guarded, refuse } from './trouble'
 import { mayWrite } from './writer'
 
 /** Steps of a value (up, up, up) that follow one another within this many milliseconds are one step of undo. */
 const ONE_STEP = 1200
 /** Typing without a rest this long is one step of undo, up to so many steps of text. */
 const ONE_BREATH = 1500
-const BREATH_STEPS = 60
+const BREATH_STEPS = 24
+/** Typing that goes on is cut into steps of undo about this long, characters of JSON. */
+const BREATH_LENGTH = 4000
+/** Commits that a section remembers, so that a late one finds its place; and how much they may hold, characters of JSON. */
+const TRAIL = 64
+const TRAIL_LENGTH = 60_000
 
-/** Commits a change of a book's record together with the way back, in one transaction. What had been undone is forgotten. `merge`: it is a step of a value that may join the one before. */
+/** Commits a change of a book's record together with the way back, in one transaction. What had been undone is forgotten. `merge`: it is a step of a value that may join the one before, where that touched the very same places. */
 export async function commit(book: string, label: string, change: (record: BookRecord) => Partial<BookRecord>, merge = false): Promise<void> {
   await writing(book, async () => {
     const record = await db.books.get(book)
     if (!record) return
-    const after = change(record)
-    const before = Object.fromEntries(Object.keys(after).map(k => [k, record[k as keyof BookRecord]])) as Partial<BookRecord>
-    if (JSON.stringify(before) === JSON.stringify(after)) return
+    const next: BookRecord = { ...record, ...change(record) }
+    const patches = patchesBetween(record, next)
+    if (!patches.length) return
     const last = await lastStep(book)
     const now = Date.now()
-    if (merge && last && !last.text && !last.sections && kind(last.label) === kind(label) && now - last.at < ONE_STEP) await db.changes.update(last.id!, { after, label, at: now })
-    else await db.changes.add({ book, label, before, after, at: now, undone: false })
-    await db.books.update(book, after)
+    if (merge && last?.record && !last.text && !last.sections && now - last.at < ONE_STEP && samePlaces(last.record, patches)) {
+      await db.changes.update(last.id!, { record: joined(last.record, patches), label, at: now })
+    } else await db.changes.add({ book, state: 0, at: now, label, record: patches })
+    await db.books.put(patched(record, patches))
   })
 }
+
+const joined = (first: Patch[], then: Patch[]): Patch[] => first.map((p, i) => ({ path: p.path, ...('before' in p ? { before: p.before } : {}), ...('after' in then[i]! ? { after: then[i]!.after } : {}) }))
 
 /** Commits an operation on the whole book (split, join, move, number …): the sections it touched, and their order. */
 export async function commitSections(book: string, label: string, operation: (book: Book) => Book): Promise<void> {
@@ -33,90 +41,153 @@ export async function commitSections(book: string, label: string, operation: (bo
     const stored = await getBook(book)
     if (!stored) return
     const next = operation(stored.book)
-    const old = new Map(stored.book.sections.map(s => [s.id, s]))
-    const fresh = new Map(next.sections.map(s => [s.id, s]))
-    const sections: SectionChange[] = []
-    for (const s of next.sections) if (JSON.stringify(old.get(s.id)) !== JSON.stringify(s)) sections.push({ id: s.id, before: old.get(s.id), after: s })
-    for (const s of stored.book.sections) if (!fresh.has(s.id)) sections.push({ id: s.id, before: s })
-    const order = { before: stored.book.sections.map(s => s.id), after: next.sections.map(s => s.id) }
-    if (!sections.length && order.before.join() === order.after.join()) return
+    const sections = changesOf(stored.book.sections, next.sections)
+    const [was, is] = [stored.book.sections.map(s => s.id), next.sections.map(s => s.id)]
+    if (!sections.length && was.join() === is.join()) return
     await lastStep(book)
-    await db.changes.add({ book, label, before: { order: order.before }, after: { order: order.after }, sections, at: Date.now(), undone: false })
-    await db.books.update(book, { order: order.after })
-    for (const c of sections) await putSection(book, c.id, c.after)
+    const record = was.join() === is.join() ? [] : [{ path: ['order'], before: was, after: is }]
+    await db.changes.add({ book, state: 0, at: Date.now(), label, ...(record.length ? { record } : {}), sections })
+    // The counter of ids is no part of the change: undone, it does not go back.
+    await db.books.update(book, { order: is, lastId: next.lastId })
+    const fresh = new Map(next.sections.map(s => [s.id, s]))
+    for (const c of sections) await putSection(book, c.id, fresh.get(c.id), c.text?.forward)
   })
 }
 
-/** Commits steps of a section's text with the document they led to; gives the section's new revision. Typing on is one step of undo. */
-export async function commitText(book: string, section: string, change: Omit<TextChange, 'section'>, doc: DocJson): Promise<number> {
-  return writing(book, async () => {
+function changesOf(before: Section[], after: Section[]): SectionChange[] {
+  const [old, fresh] = [new Map(before.map(s => [s.id, s])), new Map(after.map(s => [s.id, s]))]
+  return [...new Set([...fresh.keys(), ...old.keys()])].flatMap(id => {
+    const [a, b] = [old.get(id), fresh.get(id)]
+    const change = a === b ? undefined : sectionChange(id, a, b)
+    return change ? [change] : []
+  })
+}
+
+/** What a pen writes: its steps, the document they led to, and who it is. */
+export interface TextCommit extends StepsBothWays {
+  doc: DocJson
+  pen: string
+  nth: number
+}
+
+/** How a commit of text ended: written as `rev`, or not, since the section is another now, or gone. */
+export type TextOutcome = { rev: number } | { stale: SectionRecord } | { gone: true }
+
+/**
+ * Commits steps of a section's text that were made on revision `base`: compare and set. Where the section is another now,
+ * nothing is written and its record comes back, so that the pen can carry its steps over. Typing on is one step of undo.
+ */
+export async function commitText(book: string, section: string, base: number, change: TextCommit): Promise<TextOutcome> {
+  return guarded(() => db.transaction('rw', [db.books, db.sections, db.changes], async () => {
     const record = await db.sections.get([book, section])
-    if (!record) return 0
+    if (!record) return { gone: true }
+    if (record.rev !== base) return { stale: record }
     const last = await lastStep(book)
     const now = Date.now()
-    if (last?.text?.section === section && now - last.at < ONE_BREATH && last.text.forward.length < BREATH_STEPS) {
-      await db.changes.update(last.id!, { at: now, text: { section, forward: [...last.text.forward, ...change.forward], inverse: [...change.inverse, ...last.text.inverse] } })
-    } else await db.changes.add({ book, label: `Writing in “${record.title || 'this section'}”`, before: {}, after: {}, text: { section, ...change }, at: now, undone: false })
-    const rev = record.rev + 1
-    await db.sections.put({ ...record, doc, rev })
-    return rev
-  })
+    const { forward, inverse } = change
+    const joins = last?.text?.section === section && now - last.at < ONE_BREATH && last.text.forward.length < BREATH_STEPS
+    const both = joins && shorter({ forward: [...last.text!.forward, ...forward], inverse: [...inverse, ...last.text!.inverse] })
+    if (both && JSON.stringify(both.forward).length < BREATH_LENGTH) await db.changes.update(last!.id!, { at: now, text: { section, ...both } })
+    else await db.changes.add({ book, state: 0, at: now, label: `Writing in “${record.title || 'this section'}”`, text: { section, forward, inverse } })
+    const next = withDoc(record, change.doc, { steps: forward, pen: change.pen, nth: change.nth })
+    await db.sections.put(next)
+    return { rev: next.rev }
+  }))
+}
+
+const shorter = ({ forward, inverse }: StepsBothWays): StepsBothWays => ({ forward: writeSteps(compact(readSteps(forward))), inverse: writeSteps(compact(readSteps(inverse))) })
+
+/** The steps that led from a revision to the record; undefined where it does not remember so far back. */
+export function trailSince(record: SectionRecord, rev: number): TrailEntry[] | undefined {
+  if (rev === record.rev) return []
+  const trail = record.trail ?? []
+  const from = trail.findIndex(t => t.rev === rev + 1)
+  // Every write is in it, in order, so that none is passed over.
+  return from >= 0 ? trail.slice(from) : undefined
 }
 
 /** What undo and redo would do, in words. */
 export async function steps(book: string): Promise<{ undo?: string; redo?: string }> {
-  const all = await db.changes.where('book').equals(book).sortBy('id')
-  return { undo: all.filter(c => !c.undone).at(-1)?.label, redo: all.find(c => c.undone)?.label }
+  const [undo, redo] = await Promise.all([newestStanding(book), oldestUndone(book)])
+  return { undo: undo?.label, redo: redo?.label }
 }
 
-/** Takes back the last step; gives its label, or undefined where there is none. */
-export const undo = (book: string): Promise<string | undefined> => turn(book, all => all.filter(c => !c.undone).at(-1), true)
-export const redo = (book: string): Promise<string | undefined> => turn(book, all => all.find(c => c.undone), false)
+const newestStanding = (book: string): Promise<ChangeRecord | undefined> => ofState(book, 0).last()
+const oldestUndone = (book: string): Promise<ChangeRecord | undefined> => ofState(book, 1).first()
+const ofState = (book: string, state: 0 | 1) => db.changes.where('[book+state+id]').between([book, state, 0], [book, state, Infinity])
 
-async function turn(book: string, pick: (all: ChangeRecord[]) => ChangeRecord | undefined, back: boolean): Promise<string | undefined> {
+/** Takes back the last step; gives its label, or undefined where there is none. */
+export const undo = (book: string): Promise<string | undefined> => turn(book, true)
+export const redo = (book: string): Promise<string | undefined> => turn(book, false)
+
+async function turn(book: string, back: boolean): Promise<string | undefined> {
   return writing(book, async () => {
-    const c = pick(await db.changes.where('book').equals(book).sortBy('id'))
+    const c = await (back ? newestStanding(book) : oldestUndone(book))
     if (!c) return undefined
-    const patch = back ? c.before : c.after
-    if (Object.keys(patch).length) await db.books.update(book, patch)
-    for (const s of c.sections ?? []) await putSection(book, s.id, back ? s.before : s.after)
+    const record = await db.books.get(book)
+    if (!record) return undefined
+    if (c.record) await db.books.put(patched(record, c.record, back))
+    for (const s of c.sections ?? []) await turnSection(book, s, back)
+    if (c.sections?.some(s => (back ? s.removed : s.added))) await ensureOwnIds(book)
     if (c.text) {
-      const record = await db.sections.get([book, c.text.section])
-      if (record) await db.sections.put({ ...record, doc: applied(record.doc, back ? c.text.inverse : c.text.forward), rev: record.rev + 1 })
+      const section = await db.sections.get([book, c.text.section])
+      const list = back ? c.text.inverse : c.text.forward
+      if (section) await db.sections.put(withDoc(section, appliedJson(section.doc, list), { steps: list }))
     }
-    await db.changes.update(c.id!, { undone: back, at: 0 })
+    await db.changes.update(c.id!, { state: back ? 1 : 0, at: 0 })
     return c.label
   })
 }
 
-/** A document with steps applied. */
-function applied(doc: DocJson, list: unknown[]): DocJson {
-  let node = schema.nodeFromJSON(doc)
-  for (const json of list) {
-    const done = Step.fromJSON(schema, json).apply(node)
-    if (!done.doc) throw new Error(`This change cannot be turned back: ${done.failed ?? ''}`)
-    node = done.doc
-  }
-  return node.toJSON() as DocJson
+async function turnSection(book: string, c: SectionChange, back: boolean): Promise<void> {
+  if (c.added || c.removed) return putSection(book, c.id, back ? c.removed : c.added)
+  const old = await db.sections.get([book, c.id])
+  if (!old) return
+  const list = c.text && (back ? c.text.inverse : c.text.forward)
+  const head = c.fields ? patched(old, c.fields, back) : old
+  await db.sections.put(withDoc(head, list ? appliedJson(old.doc, list) : old.doc, { steps: list ?? [] }))
 }
 
-async function putSection(book: string, id: string, section: Section | undefined): Promise<void> {
+/** A section that comes back from a history older than book-wide ids may bear ones that others have now. */
+async function ensureOwnIds(book: string): Promise<void> {
+  const stored = await getBook(book)
+  if (!stored) return
+  const sound = withOwnIds(stored.book)
+  if (sound === stored.book) return
+  await db.books.update(book, { lastId: sound.lastId })
+  for (const [i, s] of sound.sections.entries()) if (s !== stored.book.sections[i]) await putSection(book, s.id, s)
+}
+
+/** Writes or deletes a section. `steps` are what happened to its text, where the caller knows; otherwise they are found. */
+async function putSection(book: string, id: string, section: Section | undefined, known?: unknown[]): Promise<void> {
   const old = await db.sections.get([book, id])
-  if (section) await db.sections.put({ ...section, book, rev: (old?.rev ?? 0) + 1 })
-  else await db.sections.delete([book, id])
+  if (!section) return db.sections.delete([book, id])
+  // One that comes back begins with a revision that none before it can have borne.
+  if (!old) return void (await db.sections.put({ ...section, book, rev: Date.now() }))
+  const list = known ?? (JSON.stringify(old.doc) === JSON.stringify(section.doc) ? [] : stepsBetween(old.doc, section.doc).forward)
+  await db.sections.put(withDoc({ ...section, book, rev: old.rev, trail: old.trail }, section.doc, { steps: list }))
+}
+
+/** The record with another document (or the same), its next revision, and what led there. */
+function withDoc(record: SectionRecord, doc: DocJson, how: Omit<TrailEntry, 'rev'>): SectionRecord {
+  const rev = record.rev + 1
+  return { ...record, doc, rev, trail: shortTrail([...(record.trail ?? []), { rev, ...how }]) }
+}
+
+function shortTrail(trail: TrailEntry[]): TrailEntry[] {
+  let room = TRAIL_LENGTH
+  const from = trail.findLastIndex(t => (room -= JSON.stringify(t.steps).length) < 0)
+  return trail.slice(Math.max(from + 1, trail.length - TRAIL))
 }
 
 /** The newest step that stands; steps that had been undone are forgotten, since something new is about to be done. */
 async function lastStep(book: string): Promise<ChangeRecord | undefined> {
-  const all = await db.changes.where('book').equals(book).sortBy('id')
-  await db.changes.bulkDelete(all.filter(c => c.undone).map(c => c.id!))
-  return all.filter(c => !c.undone).at(-1)
+  await ofState(book, 1).delete()
+  return newestStanding(book)
 }
-
-const kind = (label: string): string => label.replace(/[\d.,]+/g, '#')
 
 /** One transaction over all that a change may touch; only the window that holds the book may write it. */
 function writing<T>(book: string, work: () => Promise<T>): Promise<T> {
-  if (!mayWrite(book)) return Promise.reject(new Error('This book is open in another window, which writes it.'))
+  if (!mayWrite(book)) return Promise.reject(refuse())
   return guarded(() => db.transaction('rw', [db.books, db.sections, db.blobs, db.changes], work))
 }

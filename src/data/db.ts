@@ -1,12 +1,30 @@
 import Dexie, { type Table } from 'dexie'
 import { withLeadInAsChoice } from '@/core/archive'
-import type { Book, Section } from '@/core/book'
+import { type Book, type Patch, type Section, withOwnIds } from '@/core/book'
 import type { ListingEvent } from '@/core/outlets'
+import { asSteps, type OldChange } from './oldChanges'
 
 /** A book without its sections: those are records of their own, so that a keystroke writes one. */
-export type BookRecord = Omit<Book, 'sections'> & { order: string[]; added: number }
-/** `rev` grows with every write: who holds the section knows without reading it whether theirs is the newest. */
-export type SectionRecord = Section & { book: string; rev: number }
+export type BookRecord = Omit<Book, 'sections'> & {
+  order: string[]
+  added: number
+  /** When it was taken down; it rests for a while before it goes. */
+  takenDown?: number
+}
+
+/** What a commit did to a section's text: who was late by a few commits carries their own steps over it. */
+export interface TrailEntry {
+  /** The revision it led to. */
+  rev: number
+  steps: unknown[]
+  /** The pen that wrote it and the number of that writing: a journal played back knows what the store has already. */
+  pen?: string
+  nth?: number
+}
+
+/** `rev` grows with every write and is never borne twice: who holds the section knows without reading it whether theirs is the newest. */
+export type SectionRecord = Section & { book: string; rev: number; trail?: TrailEntry[] }
+
 export interface BlobRecord {
   /** SHA-256 of the bytes. */
   hash: string
@@ -18,32 +36,33 @@ export interface SettingRecord {
   value: unknown
 }
 
-/** A section before and after a change: absent where it was not there yet, or is no longer. */
-export interface SectionChange {
-  id: string
-  before?: Section
-  after?: Section
-}
-
 /** Steps of a ProseMirror document, as JSON, and the way back. */
-export interface TextChange {
-  section: string
+export interface StepsBothWays {
   forward: unknown[]
   inverse: unknown[]
 }
 
-/** One step of a book's history: what it did to the book's record, to whole sections, or to one section's text. */
+/** What a change did to one section: it came, it went, its fields changed, its text changed. */
+export interface SectionChange {
+  id: string
+  added?: Section
+  removed?: Section
+  fields?: Patch[]
+  text?: StepsBothWays
+}
+
+/** One step of a book's history: what it did to the book's record, to sections, or to one section's text. It holds the differences and nothing whole. */
 export interface ChangeRecord {
   id?: number
   book: string
+  /** 0: it stands; 1: it was undone. A number, since only numbers are found by index. */
+  state: 0 | 1
   at: number
   /** What was done, in words: "Text size 11.5". */
   label: string
-  before: Partial<BookRecord>
-  after: Partial<BookRecord>
+  record?: Patch[]
   sections?: SectionChange[]
-  text?: TextChange
-  undone: boolean
+  text?: StepsBothWays & { section: string }
 }
 
 /** A listing is what happened to it: its state is folded from the events. */
@@ -54,6 +73,31 @@ export interface ListingRecord {
   events: ListingEvent[]
 }
 
+/** A kept version: the book as it was, named by the hashes of its parts, which lie among the blobs. */
+export interface VersionRecord {
+  id?: number
+  book: string
+  at: number
+  /** Why it was kept, in words. */
+  label: string
+  /** The newest change it contains. */
+  upTo?: number
+  /** Words of the book then. */
+  words: number
+  /** SHA-256 of the manifest, and of every part that the manifest names. */
+  manifest: string
+  parts: string[]
+}
+
+/** Words that found no place in their section: it was gone, or what they stood in was. They wait beside it. */
+export interface PieceRecord {
+  id?: number
+  book: string
+  section: string
+  at: number
+  text: string
+}
+
 class PorchlightDb extends Dexie {
   books!: Table<BookRecord, string>
   sections!: Table<SectionRecord, [string, string]>
@@ -61,6 +105,8 @@ class PorchlightDb extends Dexie {
   settings!: Table<SettingRecord, string>
   changes!: Table<ChangeRecord, number>
   listings!: Table<ListingRecord, string>
+  versions!: Table<VersionRecord, number>
+  pieces!: Table<PieceRecord, number>
 
   constructor() {
     // "Saved" is said when the disk has it.
@@ -71,6 +117,19 @@ class PorchlightDb extends Dexie {
     this.version(4).stores({}).upgrade(async tx => {
       await tx.table('books').toCollection().modify((b, ref) => { ref.value = withLeadInAsChoice(b) })
       await tx.table('changes').toCollection().modify((c, ref) => { ref.value = withLeadInAsChoice(c) })
+    })
+    // Ids unique in the book; a history of differences, its ends found by index; versions; words that found no place.
+    this.version(5).stores({ changes: '++id, book, [book+state+id]', versions: '++id, book', pieces: '++id, book' }).upgrade(async tx => {
+      const sections = tx.table<SectionRecord, [string, string]>('sections')
+      for (const id of (await tx.table('books').toCollection().primaryKeys()) as string[]) {
+        const record = (await tx.table<BookRecord, string>('books').get(id))!
+        const own = new Map((await sections.where('book').equals(id).toArray()).map(s => [s.id, s]))
+        const old = record.order.map(x => own.get(x)).filter(s => s !== undefined)
+        const { lastId, sections: named } = withOwnIds({ ...record, sections: old })
+        await tx.table('books').put({ ...record, lastId, order: named.map(s => s.id) })
+        for (const [i, s] of named.entries()) if (s !== old[i]) await sections.put({ ...(s as SectionRecord), rev: old[i]!.rev + 1 })
+      }
+      await tx.table('changes').toCollection().modify((c: OldChange, ref) => { ref.value = asSteps(c) })
     })
   }
 }

@@ -7,6 +7,7 @@ import { usePathname } from 'next/navigation'
 import { type ReactNode, useSyncExternalStore } from 'react'
 import { antTheme, type Tone, toneVariables } from '@/look/theme'
 import { setPreferences, usePreferences } from './preferences'
+import { Keeping } from './Keeping'
 import { Offline } from './Offline'
 import { Shortcuts } from './Shortcuts'
 import { deskVariables } from './desk'
@@ -78,6 +79,7 @@ export function Frame({ children }: { children: ReactNode }) {
             </nav>
             {alive && children}
           </div>
+          <Keeping />
           <Shortcuts />
           <Offline />
         </App>

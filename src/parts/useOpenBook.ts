@@ -90,6 +90,11 @@ export function useOpenBook(bookId: string, withLeaves = false, kind: 'any' | 'p
   }, [bookId])
 
   useEffect(() => {
+    // The window that wrote before may have died with words in its journal. What cannot be played stays there.
+    if (state === 'writing') void import('@/data/playback').then(p => p.playBack()).catch(() => undefined)
+  }, [bookId, state])
+
+  useEffect(() => {
     if (!stored || !edition) return
     const turn = ++latest.current
     setStopped(false)

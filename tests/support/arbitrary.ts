@@ -38,7 +38,7 @@ function numbered(doc: DocJson): DocJson {
   const copy = JSON.parse(JSON.stringify(doc)) as DocJson
   const walk = (n: unknown): void => {
     const x = n as { attrs?: { id?: string }; content?: unknown[] }
-    if (x.attrs && 'id' in x.attrs) x.attrs.id = `b${++ids}`
+    if (x.attrs && 'id' in x.attrs) x.attrs.id = `b${1000 + ++ids}`
     x.content?.forEach(walk)
   }
   walk(copy)

@@ -39,7 +39,7 @@ describe('the project file', () => {
   test('is open: JSON and pictures by their hash', () => {
     const f = unzipSync(file)
     expect(Object.keys(f)).toEqual(['mimetype', 'project.json', ...book.sections.map(s => `sections/${s.id}.json`).sort(), `pictures/${hashOf(picture)}`])
-    expect(JSON.parse(new TextDecoder().decode(f['project.json']))).toMatchObject({ format: 'porchlight-project', version: 2 })
+    expect(JSON.parse(new TextDecoder().decode(f['project.json']))).toMatchObject({ format: 'porchlight-project', version: 3 })
   })
   test.each([
     ['a missing section', (f: Record<string, Uint8Array>) => { delete f['sections/s1.json'] }, /missing/],

@@ -3,13 +3,14 @@ import { type Book, filesOf, hashOf, schema } from '../book'
 import { readZip, type ZipLimits } from '../intake'
 import { Fault, type Report } from '../trade'
 import { migrate, type Migration } from './migrate'
+import { withBookWideIds } from './identityMigration'
 import { withLeadInAsChoice } from './styleMigration'
 
-/** The open project file: a ZIP of JSON and pictures (docs/formats.md). Version 2 since chapters may begin with a whole line in small capitals. */
-export const PROJECT_VERSION = 2
+/** The open project file: a ZIP of JSON and pictures (docs/formats.md). Version 2 since chapters may begin with a whole line in small capitals, 3 since ids are unique in the book. */
+export const PROJECT_VERSION = 3
 
 /** Migrations by the version they start from; each gives the next. */
-export const projectMigrations: Record<number, Migration> = { 1: withLeadInAsChoice }
+export const projectMigrations: Record<number, Migration> = { 1: withLeadInAsChoice, 2: withBookWideIds as Migration }
 
 export interface Project {
   book: Book

@@ -134,6 +134,8 @@ export interface OwnFamily {
 
 export interface Book {
   id: string
+  /** The highest number ever given to a section, block or note: see identity.ts. */
+  lastId: number
   data: TitleData
   sections: Section[]
   editions: Edition[]

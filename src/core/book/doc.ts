@@ -192,4 +192,4 @@ export function blockIds(doc: DocJson): string[] {
 }
 
 export const text = (t: string, ...marks: MarkJson[]): TextJson => (marks.length ? { type: 'text', text: t, marks } : { type: 'text', text: t })
-export const emptyDoc = (blockId = 'b1'): DocJson => ({ type: 'doc', content: [{ type: 'paragraph', attrs: { id: blockId, align: null } }] })
+export const emptyDoc = (blockId: string): DocJson => ({ type: 'doc', content: [{ type: 'paragraph', attrs: { id: blockId, align: null } }] })

@@ -26,7 +26,7 @@ describe('labels', () => {
   const section = fc.record({ role: fc.constantFrom(...(Object.keys(roles) as Role[])), title: fc.constantFrom('', 'The Bell'), numbered: fc.boolean(), made: fc.boolean() })
   test('what is counted is counted without a gap, chapters through parts, parts by themselves; the rest has a name or its title', () => {
     fc.assert(fc.property(fc.array(section, { maxLength: 24 }), specs => {
-      const sections = specs.map((s, i): Section => ({ ...s, id: `s${i}`, part: roles[s.role].part, doc: emptyDoc() }))
+      const sections = specs.map((s, i): Section => ({ ...s, id: `s${i}`, part: roles[s.role].part, doc: emptyDoc('b1') }))
       const all = labels(sections)
       expect([...all.keys()]).toEqual(sections.map(s => s.id))
       for (const counted of [(s: Section) => s.role === 'part', (s: Section) => s.role !== 'part']) {

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import { addSection, blockIds, type Book, bookText, countWords, createBook, docWords, type DocJson, freshSectionId, joinSections, labels, moveSection, newSection, removeSection, roles, type Role, schema, setRole, splitSection } from '.'
+import { addSection, blockIds, type Book, bookText, countWords, createBook, docWords, type DocJson, highestId, joinSections, labels, moveSection, newSection, removeSection, roles, type Role, schema, setRole, splitSection } from '.'
 
 const words = (b: Book): string[] => bookText(b).split(/\s+/).filter(Boolean).sort()
 
@@ -15,7 +15,7 @@ const block = fc.oneof(
 const doc: fc.Arbitrary<DocJson> = fc.array(block, { minLength: 1, maxLength: 6 }).map(content => {
   const walk = (n: unknown): void => {
     const x = n as { attrs?: { id?: string }; content?: unknown[] }
-    if (x.attrs && 'id' in x.attrs) x.attrs.id = `b${++ids}`
+    if (x.attrs && 'id' in x.attrs) x.attrs.id = `b${1000 + ++ids}`
     x.content?.forEach(walk)
   }
   const d = JSON.parse(JSON.stringify({ type: 'doc', content })) as DocJson
@@ -33,9 +33,11 @@ const sound = (b: Book): void => {
   for (let i = 1; i < b.sections.length; i++) expect(rank[b.sections[i]!.part]).toBeGreaterThanOrEqual(rank[b.sections[i - 1]!.part])
   for (const s of b.sections) {
     schema.nodeFromJSON(s.doc).check()
-    const own = blockIds(s.doc)
-    expect(new Set(own).size).toBe(own.length)
   }
+  // No two things of a book bear one id, and the counter is above all of them.
+  const own = b.sections.flatMap(s => [s.id, ...blockIds(s.doc)])
+  expect(new Set(own).size).toBe(own.length)
+  expect(b.lastId).toBeGreaterThanOrEqual(highestId(b.sections))
 }
 
 describe('operations on a book keep every word', () => {
@@ -61,13 +63,15 @@ describe('operations on a book keep every word', () => {
       const more = addSection(b, s)
       sound(more)
       expect(more.sections).toHaveLength(b.sections.length + 1)
-      expect(removeSection(more, s.id)).toEqual(b)
-      expect(b.sections.map(x => x.id)).not.toContain(freshSectionId(b))
+      // Only the counter remembers it: its ids are not given again.
+      expect(removeSection(more, s.id)).toEqual({ ...b, lastId: more.lastId })
+      expect(more.lastId).toBeGreaterThan(b.lastId)
+      expect(newSection(removeSection(more, s.id), role).id).not.toBe(s.id)
     }))
   })
 
   test('operations share what they did not touch', () => {
-    const b = createBook('b', { title: 'T', contributors: [], language: 'en', imprint: { name: '' }, subjects: [] }, [newSection({ sections: [] } as never, 'chapter', 'One')])
+    const b = createBook('b', { title: 'T', contributors: [], language: 'en', imprint: { name: '' }, subjects: [] }, [newSection({ lastId: 0 }, 'chapter', 'One')])
     const more = addSection(b, newSection(b, 'chapter', 'Two'))
     expect(more.sections.find(s => s.title === 'One')).toBe(b.sections.find(s => s.title === 'One'))
   })

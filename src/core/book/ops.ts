@@ -1,5 +1,6 @@
 import type { Book, Section } from './book'
-import { type BlockJson, blockIds, type DocJson, emptyDoc, type InlineJson, inlineText, type ParagraphJson } from './doc'
+import { type BlockJson, type DocJson, emptyDoc, type InlineJson, inlineText, type ParagraphJson } from './doc'
+import { highestId, Ids } from './identity'
 import { frontOrder, type Part, type Role, roles } from './roles'
 
 /**
@@ -9,21 +10,7 @@ import { frontOrder, type Part, type Role, roles } from './roles'
 
 const rank: Record<Part, number> = { front: 0, body: 1, back: 2 }
 
-const withSections = (book: Book, sections: Section[]): Book => ({ ...book, sections })
-
-/** An id that no section of the book has yet, derived from the ones there are. */
-export function freshSectionId(book: Book): string {
-  let n = 0
-  for (const s of book.sections) n = Math.max(n, Number(/^s(\d+)$/.exec(s.id)?.[1] ?? 0))
-  return `s${n + 1}`
-}
-
-/** An id that no block of the document has yet. */
-export function freshBlockId(doc: DocJson): string {
-  let n = 0
-  for (const id of blockIds(doc)) n = Math.max(n, Number(/^b(\d+)$/.exec(id)?.[1] ?? 0))
-  return `b${n + 1}`
-}
+const withSections = (book: Book, sections: Section[], ids?: Ids): Book => ({ ...book, sections, ...(ids ? { lastId: ids.last } : {}) })
 
 /** Puts a section where its part (and, in the front, custom) wants it, or directly after `after`. */
 export function addSection(book: Book, section: Section, after?: string): Book {
@@ -35,13 +22,14 @@ export function addSection(book: Book, section: Section, after?: string): Book {
     if (at < 0) at = sections.length
   }
   sections.splice(at, 0, section)
-  return withSections(book, inParts(sections))
+  return withSections(book, inParts(sections), new Ids(Math.max(book.lastId, highestId([section]))))
 }
 
-/** A new, empty section of a role. */
-export function newSection(book: Book, role: Role, title = ''): Section {
+/** A new, empty section of a role, for `addSection`: its ids are the next ones of the book. */
+export function newSection(book: Pick<Book, 'lastId'>, role: Role, title = ''): Section {
   const facts = roles[role]
-  return { id: freshSectionId(book), part: facts.part, role, title, numbered: !!facts.numbered, made: !!facts.made, doc: emptyDoc() }
+  const ids = new Ids(book.lastId)
+  return { id: ids.section(), part: facts.part, role, title, numbered: !!facts.numbered, made: !!facts.made, doc: emptyDoc(ids.block()) }
 }
 
 export const removeSection = (book: Book, id: string): Book => withSections(book, book.sections.filter(s => s.id !== id))
@@ -89,11 +77,12 @@ export function splitSection(book: Book, id: string, blockId: string): Book {
     title = inlineText(first.content)
     tail = tail.slice(1)
   }
-  const shortened = { ...s, doc: docOf(head) }
-  const second: Section = { ...s, id: freshSectionId(book), title, doc: docOf(tail), evidence: undefined }
+  const ids = new Ids(book.lastId)
+  const shortened = { ...s, doc: docOf(head, ids) }
+  const second: Section = { ...s, id: ids.section(), title, doc: docOf(tail, ids), evidence: undefined }
   delete second.subtitle
   delete second.evidence
-  return withSections(book, [...book.sections.slice(0, at), shortened, second, ...book.sections.slice(at + 1)])
+  return withSections(book, [...book.sections.slice(0, at), shortened, second, ...book.sections.slice(at + 1)], ids)
 }
 
 // A title is plain text: notes and breaks in a heading keep it a heading.
@@ -105,33 +94,17 @@ export function joinSections(book: Book, id: string): Book {
   const second = book.sections[at]
   const first = book.sections[at - 1]
   if (!first || !second || first.part !== second.part || first.made || second.made) return book
-  const seam: BlockJson[] = []
-  let doc: DocJson = { type: 'doc', content: isEmpty(first.doc) ? [] : [...first.doc.content] }
+  const ids = new Ids(book.lastId)
   const title = [second.title, second.subtitle].filter(Boolean).join(': ')
-  if (title) seam.push({ type: 'heading', attrs: { id: freshBlockId(doc), level: 1 }, content: [{ type: 'text', text: title }] })
-  doc = docOf([...doc.content, ...seam])
-  const moved = isEmpty(second.doc) ? [] : renumbered(second.doc.content, doc)
-  return withSections(book, [...book.sections.slice(0, at - 1), { ...first, doc: docOf([...doc.content.filter(b => !isBlankParagraph(b) || doc.content.length === 1), ...moved]) }, ...book.sections.slice(at + 1)])
+  const seam: BlockJson[] = title ? [{ type: 'heading', attrs: { id: ids.block(), level: 1 }, content: [{ type: 'text', text: title }] }] : []
+  // Blocks keep their ids: they are the book's, not the section's.
+  const written = [...(isEmpty(first.doc) ? [] : first.doc.content), ...seam, ...(isEmpty(second.doc) ? [] : second.doc.content)]
+  return withSections(book, [...book.sections.slice(0, at - 1), { ...first, doc: docOf(written, ids) }, ...book.sections.slice(at + 1)], ids)
 }
 
 const isBlankParagraph = (b: BlockJson): boolean => b.type === 'paragraph' && !b.content?.length
 const isEmpty = (doc: DocJson): boolean => doc.content.every(isBlankParagraph)
-const docOf = (content: BlockJson[]): DocJson => (content.length ? { type: 'doc', content } : emptyDoc())
-
-/** The blocks with ids that do not meet those of `into`. */
-function renumbered(blocks: BlockJson[], into: DocJson): BlockJson[] {
-  const taken = new Set(blockIds(into))
-  let n = 0
-  for (const id of [...taken, ...blockIds(docOf(blocks))]) n = Math.max(n, Number(/^b(\d+)$/.exec(id)?.[1] ?? 0))
-  const walk = <T>(node: T): T => {
-    const x = node as { attrs?: { id?: string }; content?: unknown[] }
-    const out: typeof x = { ...x }
-    if (x.attrs && 'id' in x.attrs && taken.has(x.attrs.id!)) out.attrs = { ...x.attrs, id: `b${++n}` }
-    if (x.content) out.content = x.content.map(walk)
-    return out as T
-  }
-  return blocks.map(walk)
-}
+const docOf = (content: BlockJson[], ids: Ids): DocJson => (content.length ? { type: 'doc', content } : emptyDoc(ids.block()))
 
 /** All words of a book's sections as one text: titles, then running text with notes. For counts and for tests. */
 export function bookText(book: Book): string {

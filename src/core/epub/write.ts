@@ -30,15 +30,12 @@ export function writeEpub(book: Book, options: EpubOptions): Uint8Array {
   const assets = new Map(book.assets.filter(a => used.has(a.id) && options.picture(a.id)).map(a => [a.id, a]))
   const imageFile = (a: Asset): string => `images/${a.id.slice(0, 16)}.${extensions[a.type]}`
 
-  const breaks: Breaks = new Map()
-  for (const p of options.pages ?? []) {
-    const key = p.block || ''
-    const full = key ? key : `section ${p.section}`
-    const list = breaks.get(full)
-    if (list) list.push({ label: p.label, chars: p.chars })
-    else breaks.set(full, [{ label: p.label, chars: p.chars }])
+  const breaks = new Map<string, Breaks>()
+  for (const { section, block, label, chars } of options.pages ?? []) {
+    const own = breaks.get(section) ?? new Map<string, { label: string; chars: number }[]>()
+    breaks.set(section, own.set(block, [...(own.get(block) ?? []), { label, chars }]))
   }
-  const ctx: XhtmlContext = { language: data.language, assets, href: id => `../${imageFile(assets.get(id)!)}`, breaks, seen: new Set() }
+  const ctx: XhtmlContext = { language: data.language, assets, href: id => `../${imageFile(assets.get(id)!)}`, breaks: new Map(), seen: new Set() }
 
   const files: { path: string; id: string; type: string; data: Uint8Array; properties?: string }[] = []
   const spine: { id: string; linear?: boolean }[] = []
@@ -73,11 +70,8 @@ export function writeEpub(book: Book, options: EpubOptions): Uint8Array {
       landmarks.push({ type: 'titlepage', title: 'Title page', href: path })
     } else if (s.made && s.role === 'copyright') body = `<section epub:type="copyright-page" class="copyright" aria-label="Copyright">\n${copyrightLines(book, options.isbn).map(l => `<p>${esc(l)}</p>`).join('\n')}\n</section>`
     else {
-      const own = new Map(breaks)
-      const atStart = breaks.get(`section ${s.id}`)
-      if (atStart) own.set('', atStart)
       const before = ctx.seen.size
-      body = sectionBody(s, label, { ...ctx, breaks: own })
+      body = sectionBody(s, label, { ...ctx, breaks: breaks.get(s.id) ?? ctx.breaks })
       for (const l of [...ctx.seen].slice(before)) pageList.push({ label: l, href: `${path}#page-${l}` })
     }
     add(path, s.id, 'application/xhtml+xml', page(shortName(label) || data.title, data.language, body))

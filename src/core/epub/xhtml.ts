@@ -3,7 +3,7 @@ import { type Asset, type BlockJson, type InlineJson, type MarkJson, type Paragr
 /** Text for XML: escaped, without characters that XML refuses. */
 export const esc = (s: string): string => s.replace(/[\u0000-\u0008\u000b\u000c\u000e-\u001f\ufffe\uffff]/g, '').replace(/[&<>"]/g, c => ({ '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' })[c]!)
 
-/** Printed pages that begin in a block, by block: label and count of non-space characters before. */
+/** Printed pages that begin in a section, by block ('' for its opening): label and count of non-space characters before. */
 export type Breaks = Map<string, { label: string; chars: number }[]>
 
 export interface XhtmlContext {

@@ -1,16 +1,8 @@
 import { imageSize } from 'image-size'
 import type { Asset, BlockJson, DocJson, ImageJson, InlineJson, ItemJson, ListJson, ParagraphJson, QuoteJson, VerseJson } from '../book'
-import { hashOf, inlineText, safeHref } from '../book'
+import { hashOf, type Ids, inlineText, safeHref } from '../book'
 import { isSceneBreak } from './headings'
 import type { DropCounter, RawBlock, RawPara } from './raw'
-
-/** Gives blocks and notes their ids: b1, b2 … and n1, n2 … through the whole book. */
-export class Ids {
-  private blocks = 0
-  private notes = 0
-  block = (): string => `b${++this.blocks}`
-  note = (): string => `n${++this.notes}`
-}
 
 /** A picture's size and kind from its header; undefined where it is none that books can use. */
 export function readAsset(bytes: Uint8Array, name?: string): Asset | undefined {

@@ -1,6 +1,6 @@
-import { type Book, createBook, docWords, type InlineJson, inlineText, type Role, roles, type Section, type TitleData } from '../book'
+import { type Book, createBook, docWords, Ids, type InlineJson, inlineText, type Role, roles, type Section, type TitleData } from '../book'
 import { parseIsbn } from '../trade'
-import { type Conversion, type Converted, count, Ids, toDoc } from './convert'
+import { type Conversion, type Converted, count, toDoc } from './convert'
 import { looksLikeTitle, propose, type Proposal, TAKEN } from './headings'
 import type { Dropped, RawBlock, RawManuscript, RawPara } from './raw'
 
@@ -27,7 +27,7 @@ export function understand(raw: RawManuscript, name = ''): Understood {
     ...(raw.meta.series ? { series: { name: raw.meta.series, ...(raw.meta.seriesNumber ? { number: raw.meta.seriesNumber } : {}) } } : {}),
   }
 
-  const conversion: Conversion = { ids: new Ids(), pictures: raw.pictures, dropped: raw.dropped, into }
+  const conversion: Conversion = { ids: new Ids(0), pictures: raw.pictures, dropped: raw.dropped, into }
   const sections: Section[] = []
   let isbn: string | undefined
   const add = (s: Omit<Section, 'id' | 'made' | 'doc'>, content: RawBlock[], base: number): void => {

@@ -120,8 +120,9 @@ export async function bringIn(file: File): Promise<{ title?: string }> {
     holdManuscript({ file: file.name, read })
     return {}
   }
-  const id = await freshBookId(read.book.data.title)
-  await putBook({ book: { ...read.book, id, editions: read.book.editions.length ? read.book.editions : plainEditions }, pictures: read.pictures })
+  // A project keeps its id where no other book has it: what it is exported as again is the same file, its ebook the same ebook.
+  const id = (await db.books.get(read.book.id)) ? await freshBookId(read.book.data.title) : read.book.id
+  await putBook({ book: { ...read.book, id }, pictures: read.pictures })
   return { title: read.book.data.title }
 }
 

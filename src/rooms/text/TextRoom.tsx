@@ -13,6 +13,7 @@ import { useOpenBook } from '@/parts/useOpenBook'
 import { blockAt, insertPicture, insertSign } from './commands'
 import { OpeningPicture } from './OpeningPicture'
 import { InPages } from './InPages'
+import { Pieces } from './Pieces'
 import { goToPlace } from './places'
 import { SectionList } from './SectionList'
 import { SignAtCursor } from './SignAtCursor'
@@ -43,7 +44,7 @@ export function TextRoom({ bookId }: { bookId: string }) {
     if (!book) return undefined
     return book.sections.find(s => s.id === (chosen ?? asked)) ?? book.sections.find(s => s.part === 'body' && !s.made) ?? book.sections.find(s => !s.made)
   }, [book, chosen, asked])
-  const { editor, saving, flush } = useSectionEditor(bookId, section, book?.data.language ?? 'en', revs?.get(section?.id ?? '') ?? 0, readOnly, () => setTurn(t => t + 1))
+  const { editor, saving, flush } = useSectionEditor(book, section, revs?.get(section?.id ?? '') ?? 0, readOnly, () => setTurn(t => t + 1))
 
   // A place asked for in the address is gone to once.
   const went = useRef('')
@@ -77,10 +78,12 @@ export function TextRoom({ bookId }: { bookId: string }) {
   const change = (label: string, patch: Partial<Section>): void => section && operate(label, b => ({ ...b, sections: b.sections.map(s => (s.id === section.id ? { ...s, ...patch } : s)) }))
 
   const add = (role: Role): void => {
-    if (!book) return
-    const fresh = newSection(book, role)
-    operate(`Add ${roles[role].name.toLowerCase()}`, b => addSection(b, fresh, section && roles[role].part === section.part ? section.id : undefined))
-    setChosen(fresh.id)
+    operate(`Add ${roles[role].name.toLowerCase()}`, b => {
+      // Its id is the next one of the book as it is when it is written.
+      const fresh = newSection(b, role)
+      setChosen(fresh.id)
+      return addSection(b, fresh, section && roles[role].part === section.part ? section.id : undefined)
+    })
   }
   const remove = (): void => {
     if (!section) return
@@ -139,6 +142,7 @@ export function TextRoom({ bookId }: { bookId: string }) {
               {!section && <div className="made"><p>This book has no sections yet. Add one at the left: a chapter to write in, or a page that is made from the book’s data.</p></div>}
             </div>
             <aside className="right" aria-label="This section">
+              {book && <Pieces book={book} section={section?.id} editor={section?.made ? undefined : editor} readOnly={readOnly} flush={flush} />}
               {section && (
                 <>
                   <h2>This section</h2>

@@ -123,3 +123,14 @@ export function blockAt(editor: Editor): string | undefined {
   const { $from } = editor.state.selection
   return $from.depth ? ($from.node(1).attrs.id as string) : undefined
 }
+
+/** Puts words at the cursor: a line of them in the line, more as paragraphs after the block. */
+export const insertWords = (editor: Editor, text: string): void =>
+  run(editor, (state, dispatch) => {
+    const lines = text.split('\n').filter(l => l.trim())
+    const { $from } = state.selection
+    const { nodes } = state.schema
+    if (lines.length < 2 && $from.parent.inlineContent) dispatch?.(state.tr.insertText(lines[0] ?? '').scrollIntoView())
+    else dispatch?.(state.tr.insert($from.depth ? $from.after(1) : $from.pos, lines.map(l => nodes.paragraph!.create(null, state.schema.text(l)))).scrollIntoView())
+    return true
+  })

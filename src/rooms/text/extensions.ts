@@ -1,9 +1,11 @@
 import { Extension, InputRule, Mark, Node, textInputRule } from '@tiptap/core'
 import { baseKeymap, chainCommands, exitCode, joinBackward, liftEmptyBlock, setBlockType, splitBlock } from '@tiptap/pm/commands'
 import { keymap } from '@tiptap/pm/keymap'
-import { Plugin, PluginKey, TextSelection } from '@tiptap/pm/state'
+import { type EditorState, Plugin, PluginKey, TextSelection, type Transaction } from '@tiptap/pm/state'
 import { liftListItem, sinkListItem, splitListItem } from '@tiptap/pm/schema-list'
 import { marks, nodes, quoteBetween, quotesOf } from '@/core/book'
+import { askForIds, nextNumber } from '@/data/idLease'
+import { carriedAttribute } from './clipboard'
 import { pictureView, signView } from './pictureView'
 
 /** The editor's nodes and marks, made from the core's own schema: there is one schema of text, and the core owns it. */
@@ -17,8 +19,8 @@ const coreNodes = Object.entries(nodes).map(([name, spec]) =>
     defining: spec.defining,
     isolating: spec.isolating,
     selectable: spec.selectable,
-    // Ids are never taken from pasted text: a block gets its own.
-    addAttributes: () => Object.fromEntries(Object.entries(spec.attrs ?? {}).map(([a, v]) => [a, { default: v.default, rendered: false, parseHTML: () => null }])),
+    // What is pasted brings its attributes only from Porchlight itself.
+    addAttributes: () => Object.fromEntries(Object.entries(spec.attrs ?? {}).map(([a, v]) => [a, { default: v.default, rendered: false, parseHTML: (e: HTMLElement) => carriedAttribute(e, a, v.default) }])),
     parseHTML: () => (spec.parseDOM ?? []) as never,
     renderHTML: ({ node }) => (spec.toDOM ? spec.toDOM(node) : ['span', 0]) as never,
     ...(name === 'image' ? { addNodeView: () => pictureView } : name === 'sign' ? { addNodeView: () => signView } : {}),
@@ -36,35 +38,33 @@ const coreMarks = Object.entries(marks).map(([name, spec]) =>
   }),
 )
 
-/** Gives every block and note an id of its own, new ones and doubled ones (a split paragraph, a pasted one) alike. */
-const BlockIds = Extension.create({
+/** Gives every block and note that has none an id of its own, and so a split paragraph's second half. Where no number is at hand they wait for one. */
+const blockIds = (book: string) => Extension.create({
   name: 'blockIds',
-  addProseMirrorPlugins: () => [
-    new Plugin({
-      key: new PluginKey('blockIds'),
-      appendTransaction(trs, _old, state) {
-        if (!trs.some(t => t.docChanged)) return null
-        const seen = new Set<string>()
-        let highest = 0
-        state.doc.descendants(n => {
-          const m = /^b(\d+)$/.exec((n.attrs.id as string | undefined) ?? '')
-          if (m) highest = Math.max(highest, Number(m[1]))
-        })
-        const tr = state.tr
-        state.doc.descendants((n, pos) => {
-          if (!('id' in n.attrs)) return
-          const id = n.attrs.id as string
-          if (id && !seen.has(id)) seen.add(id)
-          else {
-            const own = `b${++highest}`
-            seen.add(own)
-            tr.setNodeAttribute(pos, 'id', own)
-          }
-        })
-        return tr.docChanged ? tr : null
-      },
-    }),
-  ],
+  addProseMirrorPlugins() {
+    const { editor } = this
+    const named = (state: EditorState): Transaction | null => {
+      const seen = new Set<string>()
+      const tr = state.tr
+      let short = false
+      state.doc.descendants((n, pos) => {
+        if (!('id' in n.attrs)) return
+        const id = n.attrs.id as string
+        if (id && !seen.has(id)) return void seen.add(id)
+        const number = nextNumber(book)
+        if (number === undefined) short = true
+        const own = number === undefined ? '' : `${n.type.name === 'footnote' ? 'n' : 'b'}${number}`
+        if (own) seen.add(own)
+        if (own !== id) tr.setNodeAttribute(pos, 'id', own)
+      })
+      if (short) void askForIds(book).then(() => {
+        const late = editor.isDestroyed ? null : named(editor.state)
+        if (late) editor.view.dispatch(late)
+      }).catch(() => undefined) // The store is full or failing, which is said; the blocks wait on.
+      return tr.docChanged ? tr : null
+    }
+    return [new Plugin({ key: new PluginKey('blockIds'), appendTransaction: (trs, _old, state) => (trs.some(t => t.docChanged) ? named(state) : null) })]
+  },
 })
 
 /** Marks by key, paragraphs that split and join as writers expect, verse lines, lists. */
@@ -154,4 +154,4 @@ const typography = (language: string) => Extension.create({
   },
 })
 
-export const textExtensions = (language: string) => [...coreNodes, ...coreMarks, BlockIds, typography(language), Keys]
+export const textExtensions = (book: string, language: string) => [...coreNodes, ...coreMarks, blockIds(book), typography(language), Keys]

@@ -1,101 +1,63 @@
 'use client'
 import { Editor } from '@tiptap/core'
-import { type Slice } from '@tiptap/pm/model'
-import { Plugin, PluginKey } from '@tiptap/pm/state'
+import type { Transaction } from '@tiptap/pm/state'
 import { useEffect, useRef, useState } from 'react'
-import { type DocJson, type Section } from '@/core/book'
-import { commitText } from '@/data/changes'
+import { eachNamed, type Book, type Section } from '@/core/book'
+import { type Pen, penFor, type Saving } from '@/data/pen'
+import { clipboardSerializer, withOwnNames } from './clipboard'
 import { textExtensions } from './extensions'
 
-export type Saving = 'saved' | 'saving' | 'not saved'
-
-/** Unsaved words are written this long after a rest, and at the latest this long after the first of them. */
-const REST = 250
-const LATEST = 800
+/** Of a transaction that shows what comes from elsewhere: it is not the author's. */
+const ELSEWHERE = 'elsewhere'
 
 /**
- * An editor on one section. Its own steps are collected and committed with their inverses; what comes from elsewhere (undo,
- * another window) is taken over where it differs. The editor keeps no history: undo is the book's.
+ * An editor on one section. Its steps go to the section's pen, which writes them; what comes from elsewhere (undo, another
+ * window) comes through the pen, too. The editor keeps no history: undo is the book's.
  */
-export function useSectionEditor(bookId: string, section: Section | undefined, language: string, rev: number, readOnly: boolean, onUpdate: (editor: Editor) => void): { editor: Editor | undefined; saving: Saving; flush: () => Promise<void> } {
+export function useSectionEditor(book: Book | undefined, section: Section | undefined, rev: number, readOnly: boolean, onUpdate: (editor: Editor) => void): { editor: Editor | undefined; saving: Saving; flush: () => Promise<void> } {
   const [editor, setEditor] = useState<Editor>()
   const [saving, setSaving] = useState<Saving>('saved')
-  const pending = useRef<{ forward: unknown[]; inverse: unknown[]; since: number }>({ forward: [], inverse: [], since: 0 })
-  // The newest revision this editor has written or taken over. While a write is on its way nothing is taken over: it may be our own.
-  const knownRev = useRef(0)
-  const writes = useRef(0)
-  const [settled, setSettled] = useState(0)
-  const flushing = useRef<Promise<void>>(Promise.resolve())
-  const flushRef = useRef<() => Promise<void>>(async () => undefined)
+  const pen = useRef<Pen>(undefined)
   const update = useRef(onUpdate)
   update.current = onUpdate
+  const newest = useRef(book)
+  newest.current = book
+  const [bookId, language] = [book?.id ?? '', book?.data.language ?? 'en']
 
   useEffect(() => {
-    if (!section || section.made) return
-    const id = section.id
-    let timer: ReturnType<typeof setTimeout> | undefined
-    const collect = new Plugin({
-      key: new PluginKey('collect'),
-      state: {
-        init: () => null,
-        apply(tr) {
-          if (!tr.docChanged || tr.getMeta('elsewhere')) return null
-          const p = pending.current
-          if (!p.forward.length) p.since = Date.now()
-          tr.steps.forEach((s, i) => {
-            p.forward.push(s.toJSON())
-            p.inverse.unshift(s.invert(tr.docs[i]!).toJSON())
-          })
-          setSaving('saving')
-          clearTimeout(timer)
-          timer = setTimeout(() => void flush(), Math.max(0, Math.min(REST, p.since + LATEST - Date.now())))
-          return null
-        },
+    if (!section || section.made || !bookId) return
+    const p = penFor(bookId, section.id, rev, section.doc)
+    // An id is free where neither this section nor any other of the book bears it.
+    const free = (id: string): boolean => {
+      let taken = false
+      const look = (other: string): void => void (taken ||= other === id)
+      e.state.doc.descendants(n => look(n.attrs.id as string))
+      for (const s of newest.current?.sections ?? []) if (s.id !== section.id) eachNamed(s.doc, look)
+      return !taken
+    }
+    const e: Editor = new Editor({
+      extensions: textExtensions(bookId, language), content: p.doc.toJSON() as never, editable: !readOnly, enableCoreExtensions: { delete: false } as never,
+      editorProps: { attributes: { 'aria-label': 'Text of the section', role: 'textbox', 'aria-multiline': 'true', spellcheck: 'true', lang: language }, transformPasted: slice => withOwnNames(slice, bookId, free) },
+      onTransaction: ({ editor: x, transaction, appendedTransactions }) => {
+        for (const tr of [transaction, ...appendedTransactions]) if (tr.docChanged && !tr.getMeta(ELSEWHERE)) p.write(tr.steps, tr.docs, tr.doc)
+        update.current(x)
       },
     })
-    const e = new Editor({
-      extensions: textExtensions(language), content: section.doc as never, editable: !readOnly, enableCoreExtensions: { delete: false } as never,
-      editorProps: { attributes: { 'aria-label': 'Text of the section', role: 'textbox', 'aria-multiline': 'true', spellcheck: 'true', lang: language } },
-      onTransaction: ({ editor: x }) => update.current(x),
+    e.view.setProps({ clipboardSerializer: clipboardSerializer(e.schema, bookId) })
+    const detach = p.attach(work => {
+      const tr: Transaction = e.state.tr.setMeta(ELSEWHERE, true).setMeta('addToHistory', false)
+      const done = work(tr)
+      e.view.dispatch(tr)
+      return done
     })
-    e.registerPlugin(collect)
-    knownRev.current = rev
-    pending.current = { forward: [], inverse: [], since: 0 }
-    const flush = (): Promise<void> => {
-      clearTimeout(timer)
-      const p = pending.current
-      if (!p.forward.length) return flushing.current
-      pending.current = { forward: [], inverse: [], since: 0 }
-      const doc = e.state.doc.toJSON() as DocJson
-      writes.current++
-      flushing.current = flushing.current
-        .then(() => commitText(bookId, id, { forward: p.forward, inverse: p.inverse }, doc))
-        .then(written => {
-          knownRev.current = Math.max(knownRev.current, written)
-          setSaving(pending.current.forward.length ? 'saving' : 'saved')
-        })
-        .catch(() => {
-          // What could not be written waits in front of what comes next.
-          pending.current = { forward: [...p.forward, ...pending.current.forward], inverse: [...pending.current.inverse, ...p.inverse], since: Date.now() }
-          setSaving('not saved')
-          timer = setTimeout(() => void flush(), 3000)
-        })
-        .finally(() => {
-          writes.current--
-          setSettled(n => n + 1)
-        })
-      return flushing.current
-    }
-    flushRef.current = flush
+    const unlisten = p.listen(() => setSaving(p.saving))
+    pen.current = p
     setEditor(e)
-    setSaving('saved')
-    const leave = (): void => void flush()
-    addEventListener('pagehide', leave)
-    document.addEventListener('visibilitychange', leave)
+    setSaving(p.saving)
     return () => {
-      removeEventListener('pagehide', leave)
-      document.removeEventListener('visibilitychange', leave)
-      void flush()
+      detach()
+      unlisten()
+      void p.flush()
       setEditor(undefined)
       e.destroy()
     }
@@ -105,23 +67,10 @@ export function useSectionEditor(bookId: string, section: Section | undefined, l
     editor?.setEditable(!readOnly, false)
   }, [editor, readOnly])
 
-  // What the store has, where it is not what we wrote: the least stretch that differs is replaced.
   useEffect(() => {
-    if (!editor || editor.isDestroyed || !section || rev <= knownRev.current || writes.current || pending.current.forward.length) return
-    const theirs = editor.schema.nodeFromJSON(section.doc)
-    const ours = editor.state.doc
-    knownRev.current = rev
-    const start = ours.content.findDiffStart(theirs.content)
-    if (start === null) return
-    let { a, b } = ours.content.findDiffEnd(theirs.content)!
-    const overlap = start - Math.min(a, b)
-    if (overlap > 0) {
-      a += overlap
-      b += overlap
-    }
-    const tr = editor.state.tr.replace(start, a, theirs.slice(start, b) as Slice).setMeta('elsewhere', true)
-    editor.view.dispatch(tr.doc.eq(theirs) ? tr : editor.state.tr.replaceWith(0, ours.content.size, theirs.content).setMeta('elsewhere', true))
-  }, [editor, section, rev, settled])
+    const p = pen.current
+    if (editor && !editor.isDestroyed && p && rev > p.revision) void p.catchUp()
+  }, [editor, rev, saving])
 
-  return { editor, saving, flush: () => flushRef.current() }
+  return { editor, saving, flush: () => pen.current?.flush() ?? Promise.resolve() }
 }
