@@ -7,7 +7,8 @@ const base = nextJest({ dir: './' })({
   testMatch: ['<rootDir>/src/**/*.test.ts', '<rootDir>/tests/**/*.test.ts'],
   modulePathIgnorePatterns: ['<rootDir>/.next/', '<rootDir>/.cache/'],
   setupFiles: ['<rootDir>/tests/support/seed.ts'],
-  testTimeout: 90000,
+  // Many cases take their time.
+  testTimeout: process.env.DEEP ? 3_600_000 : 90_000,
 })
 
 export default base

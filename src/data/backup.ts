@@ -1,53 +1,122 @@
-import type { Library } from '@/core/archive'
+import type { Library, LibraryBook } from '@/core/archive'
+import { type Book, docWords, filesOf } from '@/core/book'
 import type { Progress } from '@/core/trade'
-import { getBook, putBook } from './books'
+import { freshBookId, getBook, putBook } from './books'
+import { newestStanding, oldestUndone } from './changes'
 import { db } from './db'
 import { guarded } from './trouble'
+import { keepVersion } from './versions'
 
-/** Everything of the library, as a backup holds it. */
+/** When a book was last changed, as far as its history says; otherwise when it came. */
+async function changedAt(book: string, added: number): Promise<number> {
+  const [a, b] = [await newestStanding(book), await oldestUndone(book)]
+  return Math.max(added, a?.at ?? 0, b?.at ?? 0)
+}
+
+/** Everything of the library, as a backup holds it. Books that were taken down are in it, too. */
 export async function collectLibrary(): Promise<Library> {
-  const records = await db.books.toArray()
-  const books: Library['books'] = []
-  for (const r of records) {
+  const books: LibraryBook[] = []
+  const held = new Set<string>()
+  for (const r of await db.books.toArray()) {
     const stored = await getBook(r.id)
-    if (stored) books.push({ project: stored, added: r.added })
+    if (!stored) continue
+    for (const f of filesOf(stored.book)) held.add(f)
+    books.push({ project: stored, added: r.added, changed: await changedAt(r.id, r.added), ...(r.takenDown === undefined ? {} : { takenDown: r.takenDown }) })
   }
   const listings = await db.listings.toArray()
-  const hashes = new Set(listings.flatMap(l => l.events.flatMap(e => (e.kind === 'sent' ? [e.submission.zip] : []))))
-  const blobs = await db.blobs.bulkGet([...hashes])
-  return { books, listings, packages: new Map(blobs.filter(b => b !== undefined).map(b => [b.hash, b.bytes])), settings: await db.settings.toArray() }
+  const packages = listings.flatMap(l => l.events.flatMap(e => (e.kind === 'sent' ? [e.submission.zip] : [])))
+  const versions = (await db.versions.toArray()).map(({ id: _id, upTo: _upTo, ...v }) => v)
+  const parts = versions.flatMap(v => v.parts).filter(hash => !held.has(hash))
+  const pieces = (await db.pieces.toArray()).map(({ id: _id, ...p }) => p)
+  return { books, listings, packages: await bytesOf(packages), versions, parts: await bytesOf(parts), pieces, settings: (await db.settings.toArray()).filter(s => !ofThisBrowser.has(s.key)) }
 }
 
-/** What a backup would do here, before it does it. */
-export async function compareLibrary(l: Library): Promise<{ fresh: string[]; replaced: string[]; kept: string[] }> {
-  const here = new Map((await db.books.toArray()).map(b => [b.id, b.data.title]))
-  const theirs = new Set(l.books.map(b => b.project.book.id))
-  return {
-    fresh: l.books.filter(b => !here.has(b.project.book.id)).map(b => b.project.book.data.title),
-    replaced: l.books.filter(b => here.has(b.project.book.id)).map(b => b.project.book.data.title),
-    kept: [...here].filter(([id]) => !theirs.has(id)).map(([, title]) => title),
-  }
+/** Settings that say something of this browser and nothing of the library. */
+const ofThisBrowser = new Set(['swept'])
+
+const bytesOf = async (hashes: string[]): Promise<Map<string, Uint8Array>> => new Map((await db.blobs.bulkGet([...new Set(hashes)])).filter(b => b !== undefined).map(b => [b.hash, b.bytes]))
+
+/** One side of a book that stands here and in a backup. */
+export interface Side {
+  /** Milliseconds; undefined where the backup does not say. */
+  changed?: number
+  words: number
 }
+
+/** A book of a backup, and what stands here under its id. */
+export interface Compared {
+  id: string
+  title: string
+  theirs: Side
+  here?: Side & { title: string; takenDown: boolean }
+  /** Letter for letter the same. */
+  same: boolean
+}
+
+/** What a backup holds against what is here, before anything is done; and the titles of what it does not have. */
+export async function compareLibrary(l: Library): Promise<{ books: Compared[]; others: string[] }> {
+  const books: Compared[] = []
+  for (const { project: { book }, changed } of l.books) {
+    const record = await db.books.get(book.id)
+    const stored = record && (await getBook(book.id))
+    books.push({
+      id: book.id, title: book.data.title, theirs: { words: wordsOf(book), ...(changed === undefined ? {} : { changed }) },
+      same: !!stored && sayingOf(stored.book) === sayingOf(book),
+      ...(stored ? { here: { title: stored.book.data.title, words: wordsOf(stored.book), changed: await changedAt(book.id, record.added), takenDown: record.takenDown !== undefined } } : {}),
+    })
+  }
+  const theirs = new Set(books.map(b => b.id))
+  return { books, others: (await db.books.toArray()).filter(b => !theirs.has(b.id)).map(b => b.data.title) }
+}
+
+const wordsOf = (b: Book): number => b.sections.reduce((n, s) => n + (s.made ? 0 : docWords(s.doc)), 0)
+/** Everything a book says, for comparing: the counter of ids is no part of it. */
+const sayingOf = ({ lastId: _lastId, ...b }: Book): string => JSON.stringify(b, (_k, v: unknown) => (v && typeof v === 'object' && !Array.isArray(v) ? Object.fromEntries(Object.entries(v).sort(([x], [y]) => (x < y ? -1 : 1))) : v))
+
+/** What is done with a book of a backup: put in the place of what is here, put beside it, or left. */
+export type Choice = 'instead' | 'beside' | 'leave'
 
 /**
- * Puts a backup's books, listings, packages and settings into the library. Books that the backup does not have stay.
- * All or nothing: where `ticker` throws Cancelled, the library is as it was.
+ * Puts a backup's books, listings, packages, versions and settings into the library, each book as was chosen (new ones simply
+ * come). What is replaced is kept as a version first. Books that the backup does not have stay. All or nothing: where `ticker`
+ * throws Cancelled, the library is as it was.
  */
-export async function restoreLibrary(l: Library, ticker?: (p: Progress) => void): Promise<void> {
+export async function restoreLibrary(l: Library, choices: Map<string, Choice> = new Map(), ticker?: (p: Progress) => void): Promise<void> {
+  const say = (done: number): void => ticker?.({ stage: 'Putting it back', done, of: l.books.length + 1 })
+  const now = Date.now()
+  const blobs = (files: Map<string, Uint8Array>) => db.blobs.bulkPut([...files].map(([hash, bytes]) => ({ hash, bytes: Uint8Array.from(bytes), added: now })))
   await guarded(() => db.transaction('rw', db.tables, async () => {
-    for (const [i, b] of l.books.entries()) {
-      ticker?.({ stage: 'Putting it back', done: i, of: l.books.length + 1 })
-      const { id } = b.project.book
-      await putBook(b.project)
-      await db.books.update(id, { added: b.added })
+    const put = new Set<string>()
+    for (const [i, { project, added, takenDown }] of l.books.entries()) {
+      say(i)
+      const { id } = project.book
+      const here = await db.books.get(id)
+      const choice = here ? (choices.get(id) ?? 'instead') : 'instead'
+      if (choice === 'leave') continue
+      if (choice === 'beside') {
+        // A copy is not on sale: listings and their packages stay with the book that was sent.
+        const title = `${project.book.data.title} (from a backup)`
+        const beside = await freshBookId(title)
+        await putBook({ ...project, book: { ...project.book, id: beside, data: { ...project.book.data, title } } })
+        continue
+      }
+      if (here) await keepVersion(id, 'Before a backup was put in its place')
+      await putBook(project)
+      await db.books.update(id, { added, ...(takenDown === undefined ? {} : { takenDown }) })
       await db.changes.where('book').equals(id).delete()
       await db.listings.where('book').equals(id).delete()
+      put.add(id)
     }
-    ticker?.({ stage: 'Putting it back', done: l.books.length, of: l.books.length + 1 })
-    await db.listings.bulkPut(l.listings)
-    await db.blobs.bulkPut([...l.packages].map(([hash, bytes]) => ({ hash, bytes: Uint8Array.from(bytes), added: Date.now() })))
+    say(l.books.length)
+    await db.listings.bulkPut(l.listings.filter(x => put.has(x.book)))
+    await blobs(l.packages)
+    await blobs(l.parts)
+    const known = new Set((await db.versions.toArray()).map(v => `${v.book} ${v.at} ${v.manifest}`))
+    await db.versions.bulkAdd(l.versions.filter(v => put.has(v.book) && !known.has(`${v.book} ${v.at} ${v.manifest}`)))
+    const pieces = new Set((await db.pieces.toArray()).map(p => `${p.book} ${p.at} ${p.text}`))
+    await db.pieces.bulkAdd(l.pieces.filter(p => put.has(p.book) && !pieces.has(`${p.book} ${p.at} ${p.text}`)))
     await db.settings.bulkPut(l.settings)
     // The last moment to think better of it.
-    ticker?.({ stage: 'Putting it back', done: l.books.length + 1, of: l.books.length + 1 })
+    say(l.books.length + 1)
   }))
 }

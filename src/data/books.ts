@@ -1,6 +1,7 @@
 import { Dexie } from 'dexie'
 import { type Book, filesOf, type Section } from '@/core/book'
-import { type BookRecord, db, type SectionRecord } from './db'
+import { db } from './db'
+import type { BookRecord, SectionRecord } from './records'
 import { guarded } from './trouble'
 
 /** A book with the bytes of its pictures and fonts. */
@@ -21,16 +22,6 @@ export async function putBook({ book, pictures }: StoredBook): Promise<void> {
     await db.sections.bulkPut(sections.map(s => ({ ...s, book: book.id, rev: (old.get(s.id) ?? now) + 1 })))
     await db.blobs.bulkPut([...pictures].map(([hash, bytes]) => ({ hash, bytes: Uint8Array.from(bytes), added: now })))
   }))
-}
-
-/** Takes a book from the shelf, with its sections, history and listings. Pictures go with the next clearing of blobs. */
-export async function removeBook(id: string): Promise<void> {
-  await db.transaction('rw', [db.books, db.sections, db.changes, db.listings], async () => {
-    await db.books.delete(id)
-    await db.sections.where('book').equals(id).delete()
-    await db.changes.where('book').equals(id).delete()
-    await db.listings.where('book').equals(id).delete()
-  })
 }
 
 /** A whole book by id; undefined where there is none. */
@@ -79,7 +70,8 @@ function assembled(record: BookRecord, sections: Map<string, Section>): Book {
 
 export const picturesOf = async (ids: string[]): Promise<Map<string, Uint8Array>> => new Map((await db.blobs.bulkGet(ids)).filter(b => b !== undefined).map(b => [b.hash, b.bytes]))
 
-export const listBooks = (): Promise<BookRecord[]> => db.books.toArray()
+/** Books on the shelf; those that were taken down rest elsewhere. */
+export const listBooks = (): Promise<BookRecord[]> => db.books.filter(b => b.takenDown === undefined).toArray()
 
 /** An id that no book has yet, from a title: "the-tidewardens-almanac-2". */
 export async function freshBookId(title: string): Promise<string> {

@@ -1,6 +1,7 @@
 import { appliedJson, type Book, compact, type DocJson, patched, type Patch, patchesBetween, readSteps, samePlaces, type Section, withOwnIds, writeSteps } from '@/core/book'
 import { getBook } from './books'
-import { type BookRecord, type ChangeRecord, db, type SectionChange, type SectionRecord, type StepsBothWays, type TrailEntry } from './db'
+import { db } from './db'
+import type { BookRecord, ChangeRecord, SectionChange, SectionRecord, StepsBothWays, TrailEntry } from './records'
 import { stepsBetween, sectionChange } from './sectionChange'
 import { guarded, refuse } from './trouble'
 import { mayWrite } from './writer'
@@ -26,7 +27,7 @@ export async function commit(book: string, label: string, change: (record: BookR
     if (!patches.length) return
     const last = await lastStep(book)
     const now = Date.now()
-    if (merge && last?.record && !last.text && !last.sections && now - last.at < ONE_STEP && samePlaces(last.record, patches)) {
+    if (merge && last?.record && !last.closed && !last.text && !last.sections && now - last.at < ONE_STEP && samePlaces(last.record, patches)) {
       await db.changes.update(last.id!, { record: joined(last.record, patches), label, at: now })
     } else await db.changes.add({ book, state: 0, at: now, label, record: patches })
     await db.books.put(patched(record, patches))
@@ -85,7 +86,7 @@ export async function commitText(book: string, section: string, base: number, ch
     const last = await lastStep(book)
     const now = Date.now()
     const { forward, inverse } = change
-    const joins = last?.text?.section === section && now - last.at < ONE_BREATH && last.text.forward.length < BREATH_STEPS
+    const joins = last?.text?.section === section && !last.closed && now - last.at < ONE_BREATH && last.text.forward.length < BREATH_STEPS
     const both = joins && shorter({ forward: [...last.text!.forward, ...forward], inverse: [...inverse, ...last.text!.inverse] })
     if (both && JSON.stringify(both.forward).length < BREATH_LENGTH) await db.changes.update(last!.id!, { at: now, text: { section, ...both } })
     else await db.changes.add({ book, state: 0, at: now, label: `Writing in “${record.title || 'this section'}”`, text: { section, forward, inverse } })
@@ -112,8 +113,9 @@ export async function steps(book: string): Promise<{ undo?: string; redo?: strin
   return { undo: undo?.label, redo: redo?.label }
 }
 
-const newestStanding = (book: string): Promise<ChangeRecord | undefined> => ofState(book, 0).last()
-const oldestUndone = (book: string): Promise<ChangeRecord | undefined> => ofState(book, 1).first()
+/** The newest step that stands: what undo would take back. */
+export const newestStanding = (book: string): Promise<ChangeRecord | undefined> => ofState(book, 0).last()
+export const oldestUndone = (book: string): Promise<ChangeRecord | undefined> => ofState(book, 1).first()
 const ofState = (book: string, state: 0 | 1) => db.changes.where('[book+state+id]').between([book, state, 0], [book, state, Infinity])
 
 /** Takes back the last step; gives its label, or undefined where there is none. */
@@ -134,7 +136,7 @@ async function turn(book: string, back: boolean): Promise<string | undefined> {
       const list = back ? c.text.inverse : c.text.forward
       if (section) await db.sections.put(withDoc(section, appliedJson(section.doc, list), { steps: list }))
     }
-    await db.changes.update(c.id!, { state: back ? 1 : 0, at: 0 })
+    await db.changes.update(c.id!, { state: back ? 1 : 0, at: Date.now(), closed: true })
     return c.label
   })
 }

@@ -1,6 +1,11 @@
+import { collectBlobs } from './blobs'
+import { db } from './db'
 import { readyJournal } from './journal'
 import { flushPens, wordsAtRisk } from './pen'
 import { playBack } from './playback'
+import { sweep } from './removal'
+import { foldHistory } from './versions'
+import { heldBooks } from './writer'
 
 /** What every window does for the words of its author, from its start to its end. Gives the way to stop. */
 export function keepWords(): () => void {
@@ -11,12 +16,37 @@ export function keepWords(): () => void {
   const ask = (e: BeforeUnloadEvent): void => {
     if (wordsAtRisk()) e.preventDefault()
   }
+  const tidying = setInterval(() => whenIdle(tidy), TIDY_EVERY)
   addEventListener('pagehide', leave)
   document.addEventListener('visibilitychange', leave)
   addEventListener('beforeunload', ask)
   return () => {
+    clearInterval(tidying)
     removeEventListener('pagehide', leave)
     document.removeEventListener('visibilitychange', leave)
     removeEventListener('beforeunload', ask)
   }
+}
+
+/** How often a window looks whether something wants tidying, and how often the store is swept. Milliseconds. */
+const TIDY_EVERY = 90_000
+const SWEEP_EVERY = 24 * 3600 * 1000
+
+const whenIdle = (work: () => Promise<void>): void => {
+  const go = (): void => void work().catch(() => undefined) // Tidying can wait for the next time; what is in the way is said by whoever writes.
+  if ('requestIdleCallback' in globalThis) requestIdleCallback(go, { timeout: 10_000 })
+  else go()
+}
+
+/** Folds long histories of the books this window writes; once a day, in one window, removes what has rested long enough and what nothing names. */
+async function tidy(): Promise<void> {
+  for (const book of heldBooks()) await foldHistory(book)
+  const last = ((await db.settings.get('swept'))?.value as number | undefined) ?? 0
+  if (Date.now() - last < SWEEP_EVERY || !('locks' in navigator)) return
+  await navigator.locks.request('porchlight-sweeping', { ifAvailable: true }, async lock => {
+    if (!lock) return
+    await db.settings.put({ key: 'swept', value: Date.now() })
+    await sweep()
+    await collectBlobs()
+  })
 }

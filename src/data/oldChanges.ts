@@ -1,5 +1,5 @@
 import { compact, patchesBetween, readSteps, type Section, writeSteps } from '@/core/book'
-import type { ChangeRecord, SectionChange } from './db'
+import type { ChangeRecord, SectionChange } from './records'
 import { sectionChange } from './sectionChange'
 
 /** A change as the store kept it up to version 4: whole records and whole sections, before and after. */

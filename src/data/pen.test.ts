@@ -144,7 +144,7 @@ describe('the journal', () => {
     localStorage.removeItem(own.key)
     keepInJournal({ ...own, batches: [] })
     keepInJournal({ ...own, key: journalKey('test', 's1', 'dead'), window: 'dead' })
-    ;(pen as unknown as { timer: ReturnType<typeof setTimeout> }).timer && clearTimeout((pen as unknown as { timer: ReturnType<typeof setTimeout> }).timer)
+    clearTimeout((pen as unknown as { timer?: ReturnType<typeof setTimeout> }).timer)
   }
   test('every key is in it at once; played back it is in the store, once', async () => {
     const a = await newPen()

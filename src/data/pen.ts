@@ -1,8 +1,9 @@
-import type { Node } from 'prosemirror-model'
+import type { Node, Schema } from 'prosemirror-model'
 import { type Step, Transform } from 'prosemirror-transform'
 import { compact, difference, type DocJson, readSteps, rebase, type Rebased, schema, textOf, writeSteps } from '@/core/book'
 import { commitText, trailSince } from './changes'
-import { db, type SectionRecord } from './db'
+import { db } from './db'
+import type { SectionRecord } from './records'
 import { type JournalEntry, journalKey, keepInJournal } from './journal'
 import { keepPieces } from './pieces'
 import { windowId } from './window'
@@ -47,6 +48,8 @@ export class Pen {
   private base: Node
   /** Where the text is shown, if it is. */
   private carry: Carry | undefined
+  /** The schema object of its documents and steps: nodes of two of them do not mix. */
+  private schema: Schema = schema
   readonly name: string
 
   constructor(readonly book: string, readonly section: string, private rev: number, public doc: Node, window = windowId) {
@@ -72,8 +75,15 @@ export class Pen {
     return () => this.listeners.delete(l)
   }
 
-  /** From here on changes that come from elsewhere are made through `carry`; gives the way to end it. */
-  attach(carry: Carry): () => void {
+  /** From here on changes that come from elsewhere are made through `carry`, in an editor of this schema; gives the way to end it. */
+  attach(carry: Carry, of: Schema = schema): () => void {
+    const node = (n: Node): Node => of.nodeFromJSON(n.toJSON())
+    if (of !== this.schema) {
+      this.schema = of
+      this.doc = node(this.doc)
+      this.base = node(this.base)
+      this.own = this.own.map(o => ({ step: readSteps(writeSteps([o.step]), of)[0]!, before: node(o.before) }))
+    }
     this.carry = carry
     return () => {
       if (this.carry === carry) this.carry = undefined
@@ -153,9 +163,9 @@ export class Pen {
 
   /** Carries what is pending over what the store has become. */
   private async over(record: SectionRecord): Promise<void> {
-    const stored = schema.nodeFromJSON(record.doc)
+    const stored = this.schema.nodeFromJSON(record.doc)
     const trail = trailSince(record, this.rev)
-    let theirs = trail ? readSteps(trail.flatMap(t => t.steps)) : difference(this.base, stored)
+    let theirs = trail ? readSteps(trail.flatMap(t => t.steps), this.schema) : difference(this.base, stored)
     const own = this.own
     const work = (tr: Transform): Rebased => {
       for (const o of [...own].reverse()) tr.step(o.step.invert(o.before))

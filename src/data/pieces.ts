@@ -1,4 +1,5 @@
-import { db, type PieceRecord } from './db'
+import { db } from './db'
+import type { PieceRecord } from './records'
 import { guarded } from './trouble'
 
 /** Keeps words that found no place in their section, beside it. */

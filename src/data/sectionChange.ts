@@ -1,5 +1,5 @@
 import { difference, type DocJson, patchesBetween, schema, type Section, writeSteps } from '@/core/book'
-import type { SectionChange, StepsBothWays } from './db'
+import type { SectionChange, StepsBothWays } from './records'
 
 /** Steps from one document to another, and back. */
 export function stepsBetween(before: DocJson, after: DocJson): StepsBothWays {

@@ -21,6 +21,9 @@ export function onHold(listener: () => void): () => void {
 
 export const holdOf = (book: string): Hold => held.get(book)?.state ?? 'asking'
 
+/** Books that this window writes. */
+export const heldBooks = (): string[] => [...held].filter(([, h]) => h.state === 'writing').map(([book]) => book)
+
 /** Where nobody asked for the lock (a book being brought in, tests without windows) writing is free. */
 export const mayWrite = (book: string): boolean => held.get(book)?.state !== 'following'
 
@@ -82,4 +85,65 @@ function ask(book: string, steal: boolean): void {
       set('following')
       if (held.get(book) === h) ask(book, false)
     })
+}
+
+/** Whether another window writes this book now. */
+export async function writtenElsewhere(book: string): Promise<boolean> {
+  if (!('locks' in navigator) || held.get(book)?.state === 'writing') return false
+  return !!(await navigator.locks.query()).held?.some(l => l.name === nameOf(book))
+}
+
+/** A question that another window asks of the one that writes a book. */
+export interface Question {
+  book: string
+  /** What it wants to do, in words: "put a backup in its place". */
+  wants: string
+  answer: (yes: boolean) => void
+}
+
+type Said = { kind: 'ask'; n: string; book: string; wants: string } | { kind: 'answer'; n: string; yes: boolean } | { kind: 'over'; n: string }
+const channel = typeof BroadcastChannel === 'undefined' ? undefined : new BroadcastChannel('porchlight-writers')
+// In Node an open channel would keep tests from ending.
+;(channel as { unref?: () => void } | undefined)?.unref?.()
+let asked: (Question & { n: string }) | undefined
+const answers = new Map<string, (yes: boolean) => void>()
+
+/** The question that waits for the author's word in this window. */
+export const openQuestion = (): Question | undefined => asked
+
+channel?.addEventListener('message', ({ data }: MessageEvent<Said>) => {
+  if (data.kind === 'ask' && held.get(data.book)?.state === 'writing') {
+    asked = {
+      n: data.n, book: data.book, wants: data.wants,
+      answer: yes => {
+        asked = undefined
+        channel.postMessage({ kind: 'answer', n: data.n, yes } satisfies Said)
+        tell()
+      },
+    }
+    tell()
+  } else if (data.kind === 'over' && asked?.n === data.n) {
+    asked = undefined
+    tell()
+  } else if (data.kind === 'answer') answers.get(data.n)?.(data.yes)
+})
+
+/** How long an author may think it over in the other window. */
+const PATIENCE = 60_000
+
+/** Asks the window that writes a book whether something may be done to it; yes where none does, no where it does not answer. */
+export async function askWriter(book: string, wants: string, patience = PATIENCE): Promise<boolean> {
+  if (!(await writtenElsewhere(book)) || !channel) return true
+  const n = crypto.randomUUID()
+  return new Promise(done => {
+    const end = (yes: boolean): void => {
+      clearTimeout(timer)
+      answers.delete(n)
+      channel.postMessage({ kind: 'over', n } satisfies Said)
+      done(yes)
+    }
+    const timer = setTimeout(() => end(false), patience)
+    answers.set(n, end)
+    channel.postMessage({ kind: 'ask', n, book, wants } satisfies Said)
+  })
 }

@@ -7,7 +7,8 @@ import { docWords } from '@/core/book'
 import { Cancelled } from '@/core/trade'
 import { redo, undo } from '@/data/changes'
 import { onTrouble, storageTrouble } from '@/data/trouble'
-import { takeOver } from '@/data/writer'
+import { flushPens } from '@/data/pen'
+import { onHold, openQuestion, takeOver } from '@/data/writer'
 import { press } from '@/workers/client'
 import { kindWords } from './kinds'
 import { Lamp } from './Lamp'
@@ -29,6 +30,7 @@ export function BookTop({ bookId, view, stage }: { bookId: string; view: OpenBoo
   const { pairs } = usePairs(book, view.version)
   const { message } = App.useApp()
   const storage = useSyncExternalStore(onTrouble, storageTrouble, () => undefined)
+  const question = useSyncExternalStore(onHold, openQuestion, () => undefined)
 
   useEffect(() => {
     const onKey = (e: KeyboardEvent): void => {
@@ -95,6 +97,13 @@ export function BookTop({ bookId, view, stage }: { bookId: string; view: OpenBoo
         <p className="band" role="status">
           This book is open in another window, which writes it. This one follows along.
           <Button size="small" onClick={() => takeOver(bookId)}>Write here instead</Button>
+        </p>
+      )}
+      {question?.book === bookId && (
+        <p className="band stop" role="alertdialog" aria-label="A question from another window">
+          Another window wants to {question.wants}. What is here is kept as a version.
+          <Button size="small" onClick={() => void flushPens(bookId).then(() => question.answer(true))}>Let it</Button>
+          <Button size="small" onClick={() => question.answer(false)}>Keep what is here</Button>
         </p>
       )}
       {view.stopped && (

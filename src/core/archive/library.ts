@@ -6,17 +6,48 @@ import { Fault, type Report } from '../trade'
 import { migrate, type Migration } from './migrate'
 import { type Project, readProject, writeProject } from './project'
 
-/** A whole library: its books, what happened to their listings, the packages as sent, and the author's settings (docs/formats.md). */
+/** A book in a library, with when it came, when it was last changed, and when it was taken down, if it was. Milliseconds. */
+export interface LibraryBook {
+  project: Project
+  added: number
+  changed?: number
+  takenDown?: number
+}
+
+/** A kept version as a backup holds it: its parts lie beside it by hash. */
+export interface LibraryVersion {
+  book: string
+  at: number
+  label: string
+  words: number
+  manifest: string
+  parts: string[]
+}
+
+/** Words that found no place in their section. */
+export interface LibraryPiece {
+  book: string
+  section: string
+  at: number
+  text: string
+}
+
+/** A whole library: its books, what happened to their listings, the packages as sent, kept versions, and the author's settings (docs/formats.md). */
 export interface Library {
-  books: { project: Project; added: number }[]
+  books: LibraryBook[]
   listings: { key: string; book: string; events: ListingEvent[] }[]
   /** Bytes of sent packages by SHA-256. */
   packages: Map<string, Uint8Array>
+  versions: LibraryVersion[]
+  /** Bytes of the parts of kept versions by SHA-256, as far as no project holds them. */
+  parts: Map<string, Uint8Array>
+  pieces: LibraryPiece[]
   settings: { key: string; value: unknown }[]
 }
 
-export const LIBRARY_VERSION = 1
-export const libraryMigrations: Record<number, Migration> = {}
+/** Version 2 since a backup holds kept versions, pieces and the dates of changes. */
+export const LIBRARY_VERSION = 2
+export const libraryMigrations: Record<number, Migration> = { 1: (head: Record<string, unknown>) => ({ ...head, versions: [], pieces: [] }) }
 
 const STAMP = new Date(2026, 0, 1, 0, 0, 0)
 
@@ -26,15 +57,16 @@ export function writeLibrary(l: Library, report?: Report): Uint8Array {
   const zip: Zippable = { mimetype: [strToU8('application/vnd.porchlight.library+zip'), { level: 0, mtime: STAMP }] }
   const head = {
     format: 'porchlight-library', version: LIBRARY_VERSION,
-    books: by(l.books, b => b.project.book.id).map(b => ({ id: b.project.book.id, added: b.added })),
+    books: by(l.books, b => b.project.book.id).map(({ project, added, changed, takenDown }) => ({ id: project.book.id, added, changed, takenDown })),
     listings: by(l.listings, x => x.key), settings: by(l.settings, s => s.key),
+    versions: by(l.versions, v => `${v.book} ${v.at} ${v.manifest}`), pieces: by(l.pieces, p => `${p.book} ${p.at} ${p.text}`),
   }
   zip['library.json'] = [strToU8(JSON.stringify(head, null, 1) + '\n'), { level: 6, mtime: STAMP }]
   for (const [i, b] of by(l.books, x => x.project.book.id).entries()) {
     report?.({ stage: 'Writing books', done: i, of: l.books.length })
     zip[`books/${b.project.book.id}.porchlight`] = [writeProject(b.project), { level: 0, mtime: STAMP }]
   }
-  for (const hash of [...l.packages.keys()].sort()) zip[`packages/${hash}`] = [l.packages.get(hash)!, { level: 0, mtime: STAMP }]
+  for (const [folder, files] of [['packages', l.packages], ['parts', l.parts]] as const) for (const hash of [...files.keys()].sort()) zip[`${folder}/${hash}`] = [files.get(hash)!, { level: 0, mtime: STAMP }]
   return zipSync(zip)
 }
 
@@ -43,7 +75,7 @@ export function isLibrary(bytes: Uint8Array): boolean {
   return bytes[0] === 0x50 && bytes[1] === 0x4b && new TextDecoder().decode(bytes.subarray(30, 38)) === 'mimetype' && new TextDecoder().decode(bytes.subarray(38, 120)).includes('application/vnd.porchlight.library+zip')
 }
 
-/** Reads a library of this or an earlier version; every book as a project is read, every package against its hash. */
+/** Reads a library of this or an earlier version; every book as a project is read, every package and part against its hash. */
 export function readLibrary(bytes: Uint8Array, report?: Report): Library {
   if (!isLibrary(bytes)) throw new Fault('damaged', 'This file is no backup of a Porchlight library.')
   const files = readZip(bytes, () => true, { entry: 2e9, total: 8e9, entries: 100_000 }, report)
@@ -54,18 +86,21 @@ export function readLibrary(bytes: Uint8Array, report?: Report): Library {
     throw new Fault('damaged', 'This backup is damaged: its list of books cannot be read.')
   }
   if (raw.format !== 'porchlight-library' || typeof raw.version !== 'number') throw new Fault('damaged', 'This file is no backup of a Porchlight library.')
-  const head = migrate(raw, raw.version, LIBRARY_VERSION, libraryMigrations) as { books: { id: string; added: number }[]; listings: Library['listings']; settings: Library['settings'] }
-  const books = head.books.map((b, i) => {
+  const head = migrate(raw, raw.version, LIBRARY_VERSION, libraryMigrations) as Omit<Library, 'books'> & { books: (Omit<LibraryBook, 'project'> & { id: string })[] }
+  const books = head.books.map(({ id, ...dates }, i) => {
     report?.({ stage: 'Reading books', done: i, of: head.books.length })
-    const file = files.get(`books/${b.id}.porchlight`)
-    if (!file) throw new Fault('damaged', `This backup is damaged: the book “${b.id}” is missing.`)
-    return { project: readProject(file), added: b.added }
+    const file = files.get(`books/${id}.porchlight`)
+    if (!file) throw new Fault('damaged', `This backup is damaged: the book “${id}” is missing.`)
+    return { project: readProject(file), ...dates }
   })
-  const packages = new Map<string, Uint8Array>()
-  for (const [name, file] of files) if (name.startsWith('packages/')) {
-    const hash = name.slice('packages/'.length)
-    if (hashOf(file) !== hash) throw new Fault('damaged', 'This backup is damaged: a package is not what was sent.')
-    packages.set(hash, file)
+  const folder = (name: string, what: string): Map<string, Uint8Array> => {
+    const out = new Map<string, Uint8Array>()
+    for (const [path, file] of files) if (path.startsWith(`${name}/`)) {
+      const hash = path.slice(name.length + 1)
+      if (hashOf(file) !== hash) throw new Fault('damaged', `This backup is damaged: ${what}.`)
+      out.set(hash, file)
+    }
+    return out
   }
-  return { books, listings: head.listings, packages, settings: head.settings }
+  return { books, listings: head.listings, packages: folder('packages', 'a package is not what was sent'), versions: head.versions, parts: folder('parts', 'a part of a kept version is not what it was'), pieces: head.pieces, settings: head.settings }
 }

@@ -3,6 +3,7 @@ import { type Book, filesOf, hashOf, schema } from '../book'
 import { readZip, type ZipLimits } from '../intake'
 import { Fault, type Report } from '../trade'
 import { migrate, type Migration } from './migrate'
+import { canonicalJson } from './canonical'
 import { withBookWideIds } from './identityMigration'
 import { withLeadInAsChoice } from './styleMigration'
 
@@ -27,7 +28,7 @@ export function writeProject(p: Project): Uint8Array {
   const { sections, assets, ...head } = p.book
   const zip: Zippable = { mimetype: [strToU8('application/vnd.porchlight.project+zip'), { level: 0, mtime: STAMP }] }
   const put = (name: string, value: unknown): void => {
-    zip[name] = [strToU8(JSON.stringify(sorted(value), null, 1) + '\n'), { level: 6, mtime: STAMP }]
+    zip[name] = [strToU8(canonicalJson(value)), { level: 6, mtime: STAMP }]
   }
   put('project.json', { format: 'porchlight-project', version: PROJECT_VERSION, book: { ...head, sections: sections.map(({ doc: _doc, ...s }) => s), assets } })
   for (const s of [...sections].sort((a, b) => (a.id < b.id ? -1 : 1))) put(`sections/${s.id}.json`, s.doc)
@@ -75,11 +76,4 @@ export function readProject(bytes: Uint8Array, report?: Report): Project {
     pictures.set(id, b)
   }
   return { book: { ...now.book, sections }, pictures }
-}
-
-/** A copy with keys in order, at every depth. */
-function sorted(v: unknown): unknown {
-  if (Array.isArray(v)) return v.map(sorted)
-  if (v && typeof v === 'object') return Object.fromEntries(Object.entries(v).filter(([, x]) => x !== undefined).sort(([a], [b]) => (a < b ? -1 : 1)).map(([k, x]) => [k, sorted(x)]))
-  return v
 }

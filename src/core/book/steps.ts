@@ -1,11 +1,12 @@
-import { type Node, Slice } from 'prosemirror-model'
+import { type Node, type Schema, Slice } from 'prosemirror-model'
 import { Mapping, ReplaceStep, Step, type StepMap, type Transform } from 'prosemirror-transform'
 import type { DocJson } from './doc'
 import { schema } from './schema'
 
 /** Changes of a section's text are ProseMirror steps; here they are kept short, applied, and carried over what others wrote meanwhile. */
 
-export const readSteps = (list: readonly unknown[]): Step[] => list.map(json => Step.fromJSON(schema, json))
+/** `of`: the schema object that the documents speak; an editor has a copy of its own. */
+export const readSteps = (list: readonly unknown[], of: Schema = schema): Step[] => list.map(json => Step.fromJSON(of, json))
 export const writeSteps = (list: readonly Step[]): unknown[] => list.map(s => s.toJSON() as unknown)
 
 /** Steps that follow one another, made one where they can be: sixty letters typed are one step. */

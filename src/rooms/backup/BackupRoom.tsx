@@ -4,18 +4,21 @@ import { useLiveQuery } from 'dexie-react-hooks'
 import { useRef, useState, useSyncExternalStore } from 'react'
 import type { Library } from '@/core/archive'
 import { Cancelled, type Progress } from '@/core/trade'
-import { collectLibrary, compareLibrary, restoreLibrary } from '@/data/backup'
+import { type Choice, collectLibrary, type Compared, compareLibrary, restoreLibrary } from '@/data/backup'
 import { getBook, listBooks } from '@/data/books'
+import { askWriter } from '@/data/writer'
 import { saveAs } from '@/parts/saveAs'
 import { Sill } from '@/parts/Sill'
 import { onPressAtWork, press, pressAtWork, stopPress } from '@/workers/client'
+import { Comparison, firstChoice } from './Comparison'
 import './backup.css'
 
 /** Backup: the whole library out and in, and single books for somebody who helps. */
 export function BackupRoom() {
   const books = useLiveQuery(listBooks)
   const [busy, setBusy] = useState<string>()
-  const [found, setFound] = useState<{ name: string; library: Library; says: { fresh: string[]; replaced: string[]; kept: string[] } }>()
+  const [found, setFound] = useState<{ name: string; library: Library; says: { books: Compared[]; others: string[] } }>()
+  const [choices, setChoices] = useState<Record<string, Choice>>({})
   const picker = useRef<HTMLInputElement>(null)
   const { message } = App.useApp()
   const [back, setBack] = useState<Progress>()
@@ -45,15 +48,29 @@ export function BackupRoom() {
   })
   const read = (file: File): Promise<void> => doing('Reading the backup', async () => {
     const library = await press().readLibrary(new Uint8Array(await file.arrayBuffer()))
-    setFound({ name: file.name, library, says: await compareLibrary(library) })
+    const says = await compareLibrary(library)
+    setChoices(Object.fromEntries(says.books.map(b => [b.id, firstChoice(b)])))
+    setFound({ name: file.name, library, says })
   })
   const restore = (): Promise<void> => doing('Putting it back', async () => {
     if (!found) return
-    await restoreLibrary(found.library, p => {
+    const chosen = { ...choices }
+    // A book that another window writes is replaced only where its author says so there.
+    const kept: string[] = []
+    for (const b of found.says.books) if (b.here && chosen[b.id] === 'instead') {
+      setBusy(`Asking the window that writes “${b.here.title}”`)
+      if (await askWriter(b.id, 'put a backup in the place of this book')) continue
+      chosen[b.id] = 'leave'
+      kept.push(b.here.title)
+    }
+    setBusy('Putting it back')
+    await restoreLibrary(found.library, new Map(Object.entries(chosen)), p => {
       if (unwanted.current) throw new Cancelled()
       setBack(p)
     })
-    message.success(`${found.library.books.length} books are back as they were.`)
+    const count = found.says.books.filter(b => chosen[b.id] !== 'leave').length
+    message.success(`${count} ${count === 1 ? 'book was' : 'books were'} put back.`)
+    if (kept.length) message.warning(`${kept.map(t => `“${t}”`).join(', ')}: another window writes it and did not agree. It stays as it is.`, 10)
     setFound(undefined)
   })
   // Reading and writing stop with the press; putting back stops between two books and leaves everything as it was.
@@ -84,11 +101,8 @@ export function BackupRoom() {
             {found && (
               <div className="found" role="group" aria-label="What the backup holds">
                 <h3>{found.name}</h3>
-                <dl>
-                  <dt>Comes new</dt><dd>{found.says.fresh.join(', ') || 'nothing'}</dd>
-                  <dt>Replaces what is here</dt><dd>{found.says.replaced.join(', ') || 'nothing'}</dd>
-                  <dt>Stays as it is</dt><dd>{found.says.kept.join(', ') || 'nothing else is here'}</dd>
-                </dl>
+                <ul className="sides">{found.says.books.map(b => <Comparison key={b.id} book={b} choice={choices[b.id] ?? firstChoice(b)} onChoose={c => setChoices(o => ({ ...o, [b.id]: c }))} />)}</ul>
+                {found.says.others.length > 0 && <p className="teach">Not in the backup, and left as they are: {found.says.others.join(', ')}.</p>}
                 <p><Button type="primary" onClick={() => void restore()}>Put it back</Button> <Button type="text" onClick={() => setFound(undefined)}>Leave it</Button></p>
               </div>
             )}

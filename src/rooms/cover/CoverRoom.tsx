@@ -80,7 +80,7 @@ export function CoverRoom({ bookId }: { bookId: string }) {
   if (view.missing) return <NoBook />
   const design = cover?.design
   const change = (label: string, patch: (d: CoverDesign) => CoverDesign, merge = false): void => {
-    if (!design) return
+    if (!design || readOnly) return
     void commit(bookId, label, r => ({ cover: patch(r.cover ?? design) }), merge).catch((e: Error) => message.error(e.message))
   }
   const changePiece = (id: string, label: string, patch: Partial<CoverPiece>, merge = false): void => change(label, d => ({ ...d, pieces: d.pieces.map(p => (p.id === id ? { ...p, ...patch } : p)) }), merge)

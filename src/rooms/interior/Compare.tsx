@@ -3,6 +3,7 @@ import { Button } from 'antd'
 import { useEffect, useLayoutEffect, useRef, useState } from 'react'
 import type { StyleDocument } from '@/core/book'
 import { Cancelled, formatMoney } from '@/core/trade'
+import { useFollows } from '@/parts/WriterOnly'
 import { PageCanvas } from '@/parts/PageCanvas'
 import { showLength } from '@/parts/lengths'
 import { press } from '@/workers/client'
@@ -12,6 +13,7 @@ import { spreadOf } from './Strip'
 
 /** Two styles side by side at the same words, with what each makes of pages, spine and cost. */
 export function Compare({ bookId, editionId, leaves, figures, version, left, name, other, onTake, onLeave }: { bookId: string; editionId: string; leaves: Leaves; figures?: Figures; version: number; left: number; /** The present style's name. */ name: string; other: { style: string | StyleDocument; name: string }; onTake: () => void; onLeave: () => void }) {
+  const follows = useFollows(bookId)
   const trial = `trial:${editionId}`
   const [tried, setTried] = useState<{ figures: StyleFigures; leaves: Leaves; version: number }>()
   const [there, setThere] = useState<number>()
@@ -67,7 +69,7 @@ export function Compare({ bookId, editionId, leaves, figures, version, left, nam
       {scale > 0 && (
         <>
           <section><h2>{name}</h2>{sums(mine)}{spread(editionId, leaves, version, left)}<p><Button onClick={onLeave}>Stay with {name}</Button></p></section>
-          <section><h2>{other.name}</h2>{sums(tried?.figures)}{tried && there !== undefined ? spread(trial, tried.leaves, tried.version, Math.min(there, spreadOf(tried.leaves.pages.length - 1))) : <p className="waiting" role="status">{trouble ?? 'Setting the book in it …'}</p>}<p><Button type="primary" disabled={!tried} onClick={onTake}>Set the book in {other.name}</Button></p></section>
+          <section><h2>{other.name}</h2>{sums(tried?.figures)}{tried && there !== undefined ? spread(trial, tried.leaves, tried.version, Math.min(there, spreadOf(tried.leaves.pages.length - 1))) : <p className="waiting" role="status">{trouble ?? 'Setting the book in it …'}</p>}<p><Button type="primary" disabled={!tried || follows} onClick={onTake}>Set the book in {other.name}</Button></p></section>
         </>
       )}
     </div>

@@ -3,6 +3,7 @@ import { App, Button, InputNumber, Popover, Select } from 'antd'
 import type { Edition } from '@/core/book'
 import { type InteriorStyle, readStyle, type StyleChanges, styleValue } from '@/core/pages'
 import { commit } from '@/data/changes'
+import { useFollows, WriterOnly } from '@/parts/WriterOnly'
 import { valueNames } from './notes'
 
 /** What may be otherwise at one opening, in the order in which it is seen. */
@@ -12,6 +13,7 @@ const AS_STYLE = 'as the style says'
 /** An exception at one place: how this opening departs from the style. Shown where it is; one click takes it away. */
 export function Exception({ bookId, edition, section, title, style }: { bookId: string; edition: Edition; section: string; title: string; /** The style of all other openings. */ style: InteriorStyle }) {
   const { message } = App.useApp()
+  const follows = useFollows(bookId)
   const own: StyleChanges = edition.exceptions?.[section] ?? {}
   const count = Object.keys(own).length
   const set = (changes: StyleChanges, label: string): void => {
@@ -38,10 +40,10 @@ export function Exception({ bookId, edition, section, title, style }: { bookId: 
   }
   return (
     <span className="exception" onClick={e => e.stopPropagation()}>
-      <Popover trigger="click" placement="bottom" content={<div className="except"><p>How <b>{title}</b> opens, against the style:</p><dl>{paths.map(p => <div key={p}><dt>{valueNames[p]}</dt><dd>{field(p)}</dd></div>)}</dl></div>}>
+      <Popover trigger="click" placement="bottom" content={<WriterOnly bookId={bookId}><div className="except"><p>How <b>{title}</b> opens, against the style:</p><dl>{paths.map(p => <div key={p}><dt>{valueNames[p]}</dt><dd>{field(p)}</dd></div>)}</dl></div></WriterOnly>}>
         <button type="button" className={count ? 'there' : ''}>{count ? `${count === 1 ? 'one exception' : `${count} exceptions`} here` : 'an exception here …'}</button>
       </Popover>
-      {count > 0 && <Button size="small" type="text" aria-label={`Take away the exception at ${title}`} onClick={() => set({}, 'Exception taken away')}>✕</Button>}
+      {count > 0 && <Button size="small" type="text" disabled={follows} aria-label={`Take away the exception at ${title}`} onClick={() => set({}, 'Exception taken away')}>✕</Button>}
     </span>
   )
 }

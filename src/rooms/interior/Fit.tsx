@@ -5,6 +5,7 @@ import { type FitOffer, styleValue } from '@/core/pages'
 import { Cancelled, trimZeros } from '@/core/trade'
 import { commit } from '@/data/changes'
 import { press } from '@/workers/client'
+import { useFollows } from '@/parts/WriterOnly'
 import { valueNames } from './notes'
 
 /** Makes the book fit a count of pages: the least visible way is worked out and shown before it is taken. */
@@ -14,6 +15,7 @@ export function Fit({ bookId, editionId, pages }: { bookId: string; editionId: s
   const [busy, setBusy] = useState(false)
   const [offer, setOffer] = useState<FitOffer | 'none'>()
   const { message } = App.useApp()
+  const follows = useFollows(bookId)
   const ask = async (): Promise<void> => {
     if (!target) return
     setBusy(true)
@@ -46,7 +48,7 @@ export function Fit({ bookId, editionId, pages }: { bookId: string; editionId: s
           {offer && offer !== 'none' && (
             <div role="status">
               <p><b>{offer.pages} pages</b> with {Object.entries(offer.changes).map(([path, value]) => say(path, value)).join(' and ')}.{offer.pages !== target ? ` ${target} itself cannot be had: chapters begin on new pages.` : ''}</p>
-              <p><Button size="small" type="primary" onClick={() => take(offer)}>Take it</Button> <Button size="small" type="text" onClick={() => setOpen(false)}>Leave it</Button></p>
+              <p><Button size="small" type="primary" disabled={follows} onClick={() => take(offer)}>Take it</Button> <Button size="small" type="text" onClick={() => setOpen(false)}>Leave it</Button></p>
             </div>
           )}
         </div>

@@ -6,6 +6,7 @@ import { trimZeros } from '@/core/trade'
 import type { Asset, OwnFamily } from '@/core/book'
 import { lengthField } from '@/parts/lengths'
 import { PictureChoice } from '@/parts/PictureChoice'
+import { WriterOnly } from '@/parts/WriterOnly'
 import { FamilyChoice } from './FamilyChoice'
 import { type NoteText, valueNames } from './notes'
 
@@ -29,10 +30,10 @@ export function MarginNote({ note, style, onChange, ...book }: BookParts & { not
     <section className="note" id={`note-${note.id}`} aria-label={note.title}>
       <h2>{note.title}</h2>
       <p>
-        {said.split(/(\{[^}]+\})/).map((part, i) => {
+        <WriterOnly bookId={book.bookId}>{said.split(/(\{[^}]+\})/).map((part, i) => {
           const path = /^\{(.+)\}$/.exec(part)?.[1]
           return <Fragment key={i}>{path ? <Value path={path} style={style} {...book} onChange={v => onChange(path, v)} /> : part}</Fragment>
-        })}
+        })}</WriterOnly>
         {note.more && <button type="button" className="more" aria-expanded={more} aria-label={`${more ? 'Less' : 'More'} of ${note.title.toLowerCase()}`} onClick={() => setMore(m => !m)}>{more ? 'less' : 'more …'}</button>}
       </p>
     </section>

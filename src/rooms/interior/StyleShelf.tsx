@@ -6,6 +6,7 @@ import type { Edition, StyleDocument } from '@/core/book'
 import { type InteriorStyle, readStyleDocument, shippedStyles } from '@/core/pages'
 import { forgetStyle, freshStyleId, keepStyle, keptStyles, setInStyle } from '@/data/styles'
 import { saveAs } from '@/parts/saveAs'
+import { useFollows } from '@/parts/WriterOnly'
 import { StyleSample } from './StyleSample'
 
 /** The styles there are, each shown by this book's own first page: set the book in one, hold one against the present, keep, bring in and give away own ones. */
@@ -14,6 +15,7 @@ export function StyleShelf({ bookId, edition, present, version, ratio, open, onC
   const [name, setName] = useState('')
   const picker = useRef<HTMLInputElement>(null)
   const { message } = App.useApp()
+  const follows = useFollows(bookId)
   const failed = (e: Error): void => void message.error(e.message, 6)
 
   const keep = async (): Promise<void> => {
@@ -48,7 +50,7 @@ export function StyleShelf({ bookId, edition, present, version, ratio, open, onC
           <h3>{s.name}</h3>
           <p>{words}</p>
           <p className="acts">
-            {current ? <span className="now">{edition.styleChanges ? 'set in it, with changes' : 'set in it'}</span> : <Button size="small" type="primary" onClick={() => choose(s, document)}>Set the book in it</Button>}
+            {current ? <span className="now">{edition.styleChanges ? 'set in it, with changes' : 'set in it'}</span> : <Button size="small" type="primary" disabled={follows} onClick={() => choose(s, document)}>Set the book in it</Button>}
             {!current && <Button size="small" onClick={() => onCompare(document ?? s.id, s.name)}>Hold against the present</Button>}
             <Button size="small" type="text" onClick={() => saveAs(new TextEncoder().encode(JSON.stringify(document ?? shippedStyles.find(x => x.id === s.id), null, 2) + '\n'), `${s.id}.json`, 'application/json')} aria-label={`Save ${s.name} as a file`}>Save as a file</Button>
             {document && !current && <Button size="small" type="text" onClick={() => void forgetStyle(s.id).catch(failed)} aria-label={`Forget ${s.name}`}>Forget</Button>}
@@ -61,7 +63,7 @@ export function StyleShelf({ bookId, edition, present, version, ratio, open, onC
     <Drawer title="Styles" open={open} onClose={onClose} size={600} rootClassName="styleshelf" getContainer={() => document.querySelector<HTMLElement>('.frame') ?? document.body}>
       <form className="keep" onSubmit={e => { e.preventDefault(); if (name.trim()) keep().catch(failed) }}>
         <label htmlFor="style-name">Keep the present style, changes and all, as one of your own</label>
-        <span><Input id="style-name" value={name} maxLength={60} placeholder="Its name" onChange={e => setName(e.target.value)} /><Button htmlType="submit" disabled={!name.trim()}>Keep</Button></span>
+        <span><Input id="style-name" disabled={follows} value={name} maxLength={60} placeholder="Its name" onChange={e => setName(e.target.value)} /><Button htmlType="submit" disabled={follows || !name.trim()}>Keep</Button></span>
       </form>
       <h2>Your own</h2>
       {own.length ? <ul>{own.map(s => card(s, String(s.words ?? ''), s))}</ul> : <p className="none">None yet. A style is one file: keep one here, or bring in what somebody gave you.</p>}

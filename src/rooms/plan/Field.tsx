@@ -1,18 +1,23 @@
 'use client'
 import { Input } from 'antd'
 import { useId, useState } from 'react'
+import { isFull } from '@/data/trouble'
 import type { PlanField } from './planFields'
 
-/** A field that is taken when it is left, or by Enter; what cannot be taken stays with the reason, and the book keeps the old value. */
-export function Field<T>({ field, value, onTake, long = false, width }: { field: PlanField<T>; value: T | undefined; onTake: (value: T | undefined) => void; long?: boolean; width?: number }) {
+/** A field that is taken when it is left, or by Enter; what cannot be taken stays with the reason, and the book keeps the old value. What was typed leaves the field only when the store has it. */
+export function Field<T>({ field, value, onTake, long = false, width }: { field: PlanField<T>; value: T | undefined; onTake: (value: T | undefined) => Promise<void> | undefined; long?: boolean; width?: number }) {
   const id = useId()
   const [draft, setDraft] = useState<string>()
   const text = draft ?? field.show(value)
-  const problem = draft === undefined ? undefined : field.problem(draft)
+  const [untaken, setUntaken] = useState<string>()
+  const problem = draft === undefined ? undefined : (field.problem(draft) ?? untaken)
   const take = (): void => {
-    if (draft === undefined || problem) return
-    setDraft(undefined)
-    if (field.show(field.read(draft)) !== field.show(value)) onTake(field.read(draft))
+    if (draft === undefined || field.problem(draft)) return
+    const done = field.show(field.read(draft)) === field.show(value) ? undefined : onTake(field.read(draft))
+    setUntaken(undefined)
+    if (!done) return setDraft(undefined)
+    // What is typed while it is written is the author's next word on it.
+    done.then(() => setDraft(d => (d === draft ? undefined : d)), (e: Error) => setUntaken(isFull(e) ? 'There is no room to save this; it waits here.' : `Not taken: ${e.message}`))
   }
   const shared = { id, value: text, status: problem ? ('error' as const) : undefined, 'aria-invalid': !!problem, 'aria-describedby': `${id}-say`, onBlur: take }
   return (

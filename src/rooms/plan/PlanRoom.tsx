@@ -9,6 +9,7 @@ import { BookTop, NoBook } from '@/parts/BookTop'
 import { kindWords } from '@/parts/kinds'
 import { Sill, sillOf } from '@/parts/Sill'
 import { useOpenBook } from '@/parts/useOpenBook'
+import { WriterOnly } from '@/parts/WriterOnly'
 import type { Figures } from '@/workers/press.worker'
 import { Field } from './Field'
 import { authorField, otherField, descriptionField, imprintField, isbnField, placeField, priceField, seriesField, seriesNumberField, subtitleField, titleField, yearField } from './planFields'
@@ -28,12 +29,14 @@ export function PlanRoom({ bookId }: { bookId: string }) {
         {!book && <p className="waiting" role="status">Opening the book …</p>}
         {book && (
           <div className="sheet">
-            <TitlePart book={book} />
+            <WriterOnly bookId={book.id}><TitlePart book={book} /></WriterOnly>
             <div>
+              <WriterOnly bookId={book.id}>
               <h2>Editions</h2>
               {!book.editions.length && <p className="quiet">No edition yet: choose below what the book is to be.</p>}
               {book.editions.map(e => (e.kind === 'ebook' ? <EbookPart key={e.id} book={book} edition={e} /> : <PrintPart key={e.id} book={book} edition={e} figures={view.edition?.id === e.id ? figures : undefined} />))}
               <AddEdition book={book} />
+              </WriterOnly>
               <h2>Words</h2>
               <Words book={book} />
               <h2>What is left to do</h2>
@@ -55,7 +58,7 @@ export function PlanRoom({ bookId }: { bookId: string }) {
 
 function TitlePart({ book }: { book: Book }) {
   const { data } = book
-  const change = (label: string, patch: Partial<TitleData>): void => void commit(book.id, label, r => ({ data: { ...r.data, ...patch } }))
+  const change = (label: string, patch: Partial<TitleData>): Promise<void> => commit(book.id, label, r => ({ data: { ...r.data, ...patch } }))
   const author = data.contributors.find(c => c.role === 'aut')
   return (
     <div>
@@ -67,7 +70,7 @@ function TitlePart({ book }: { book: Book }) {
       <Others book={book} />
       <div className="line">
         <Field field={seriesField} value={data.series?.name} onTake={v => change('Series', { series: v ? { ...data.series, name: v } : undefined })} />
-        <Field field={seriesNumberField} value={data.series?.number} width={90} onTake={v => data.series && change(`Series number ${v ?? ''}`, { series: { name: data.series.name, ...(v ? { number: v } : {}) } })} />
+        <Field field={seriesNumberField} value={data.series?.number} width={90} onTake={v => data.series ? change(`Series number ${v ?? ''}`, { series: { name: data.series.name, ...(v ? { number: v } : {}) } }) : undefined} />
       </div>
       <div className="line">
         <Field field={imprintField} value={data.imprint.name || undefined} onTake={v => change('Imprint', { imprint: { ...data.imprint, name: v ?? '' } })} />
@@ -91,7 +94,7 @@ function Others({ book }: { book: Book }) {
   const { contributors } = book.data
   const first = contributors.find(c => c.role === 'aut')
   const others = contributors.filter(c => c !== first)
-  const set = (label: string, next: Contributor[]): void => void commit(book.id, label, r => ({ data: { ...r.data, contributors: [...(first ? [first] : []), ...next] } }))
+  const set = (label: string, next: Contributor[]): Promise<void> => commit(book.id, label, r => ({ data: { ...r.data, contributors: [...(first ? [first] : []), ...next] } }))
   return (
     <div className="field others">
       {others.map((c, i) => (
@@ -109,8 +112,8 @@ function Others({ book }: { book: Book }) {
   )
 }
 
-const changeEdition = (book: Book, id: string, label: string, patch: Partial<Edition>): void =>
-  void commit(book.id, label, r => ({ editions: r.editions.map(e => (e.id === id ? { ...e, ...patch } : e)) }))
+const changeEdition = (book: Book, id: string, label: string, patch: Partial<Edition>): Promise<void> =>
+  commit(book.id, label, r => ({ editions: r.editions.map(e => (e.id === id ? { ...e, ...patch } : e)) }))
 
 function PrintPart({ book, edition, figures }: { book: Book; edition: Edition; figures: Figures | undefined }) {
   const printers = shippedProfiles.filter(p => p.print?.bindings.some(b => b.kind === edition.kind))

@@ -9,8 +9,10 @@ import { editionLamp } from '@/parts/useListings'
 import { Sill } from '@/parts/Sill'
 import { Cancelled, formatTrim } from '@/core/trade'
 import type { EditionOutlook, Outlook } from '@/workers/press.worker'
+import { putBackUp, takeDown } from '@/data/removal'
 import { nextHeld } from '@/data/waiting'
 import { beginBook, bringIn, type ShelfEntry, useShelf } from './useShelf'
+import { TakenDown } from './TakenDown'
 import './shelf.css'
 
 /** How far an edition is before anything is sent: nothing in it, something stops it, ready. */
@@ -54,6 +56,9 @@ export function Shelf() {
     if (nextHeld()) router.push('/intake')
   }
 
+  // It only rests: no question is asked, and one word brings it back.
+  const down = (e: ShelfEntry): void => void takeDown(e.id).then(() => message.info({ key: e.id, duration: 6, content: <>“{e.title}” was taken down. <Button size="small" type="link" onClick={() => { message.destroy(e.id); void putBackUp(e.id) }}>Put it back</Button></> }), (x: Error) => message.error(x.message))
+
   const groups = useMemo(() => group(entries ?? [], query), [entries, query])
   const known = (entries ?? []).filter(e => e.outlook)
   const words = known.reduce((n, e) => n + e.outlook!.words, 0)
@@ -92,10 +97,11 @@ export function Shelf() {
                 <span className="count">{g.entries.length === 1 ? '1 book' : `${g.entries.length} books`}</span>
               </div>
               <ul>
-                {g.entries.map(e => <Row key={e.id} entry={e} />)}
+                {g.entries.map(e => <Row key={e.id} entry={e} onTakeDown={() => down(e)} />)}
               </ul>
             </section>
           ))}
+          <TakenDown />
           {entries && entries.length > 0 && (
             <p className="legend" aria-label="What the lamps mean">
               {(['dark', 'dim', 'lit', 'burning', 'drifted'] as const).map(s => (
@@ -114,7 +120,7 @@ export function Shelf() {
   )
 }
 
-function Row({ entry }: { entry: ShelfEntry }) {
+function Row({ entry, onTakeDown }: { entry: ShelfEntry; onTakeDown: () => void }) {
   const o = entry.outlook
   const at = `/book/${encodeURIComponent(entry.id)}`
   const needs = o && nextFor(entry, o)
@@ -136,7 +142,10 @@ function Row({ entry }: { entry: ShelfEntry }) {
           </div>
         )) ?? <span className="word" role="status">setting …</span>}
       </div>
-      <p className={`next${needs ? '' : ' quiet'}`}>{o ? (needs ? <Link prefetch={false} href={`${at}/${needs.stage}`}>{needs.words}</Link> : 'in order') : ''}</p>
+      <div className="acts">
+        <p className={`next${needs ? '' : ' quiet'}`}>{o ? (needs ? <Link prefetch={false} href={`${at}/${needs.stage}`}>{needs.words}</Link> : 'in order') : ''}</p>
+        <button type="button" className="down" aria-label={`Take ${entry.title} down`} onClick={onTakeDown}>take it down</button>
+      </div>
     </li>
   )
 }

@@ -72,13 +72,13 @@ export function TextRoom({ bookId }: { bookId: string }) {
   }, [flush, bookId, message])
 
   if (view.missing) return <NoBook />
-  const operate = (label: string, operation: (b: Book) => Book): void => void flush().then(() => commitSections(bookId, label, operation)).catch((x: Error) => message.error(x.message))
+  const operate = (label: string, operation: (b: Book) => Book): Promise<boolean> => flush().then(() => commitSections(bookId, label, operation)).then(() => true, (x: Error) => { message.error(x.message); return false })
   const names = book ? labels(book.sections) : undefined
   const name = section && names ? shortName(names.get(section.id)!) || roles[section.role].name : ''
-  const change = (label: string, patch: Partial<Section>): void => section && operate(label, b => ({ ...b, sections: b.sections.map(s => (s.id === section.id ? { ...s, ...patch } : s)) }))
+  const change = (label: string, patch: Partial<Section>): Promise<boolean> => !section ? Promise.resolve(false) : operate(label, b => ({ ...b, sections: b.sections.map(s => (s.id === section.id ? { ...s, ...patch } : s)) }))
 
   const add = (role: Role): void => {
-    operate(`Add ${roles[role].name.toLowerCase()}`, b => {
+    void operate(`Add ${roles[role].name.toLowerCase()}`, b => {
       // Its id is the next one of the book as it is when it is written.
       const fresh = newSection(b, role)
       setChosen(fresh.id)
@@ -89,7 +89,7 @@ export function TextRoom({ bookId }: { bookId: string }) {
     if (!section) return
     const words = section.made ? 0 : docWords(section.doc)
     const go = (): void => {
-      operate(`Remove “${name}”`, b => removeSection(b, section.id))
+      void operate(`Remove “${name}”`, b => removeSection(b, section.id))
       setChosen(undefined)
     }
     if (words < 50) go()
@@ -98,7 +98,7 @@ export function TextRoom({ bookId }: { bookId: string }) {
   const split = (): void => {
     const at = editor && blockAt(editor)
     if (!section || !at) return
-    operate(`Split “${name}”`, b => splitSection(b, section.id, at))
+    void operate(`Split “${name}”`, b => splitSection(b, section.id, at))
   }
   const picture = (file: File): void => void bringInPicture(bookId, file).then(a => editor && (inLine.current ? insertSign(editor, a.id) : insertPicture(editor, a.id, '')), (e: Error) => message.error(e.message))
   const pick = (sign: boolean): void => {
@@ -131,7 +131,7 @@ export function TextRoom({ bookId }: { bookId: string }) {
                     {section.made ? (
                       <div className="made">
                         <p>This page is made from the book’s data, and stays true by itself. Its data stands in the plan.</p>
-                        <Button onClick={() => change(`Take over “${name}”`, { made: false })}>Write it by hand instead</Button>
+                        <Button onClick={() => void change(`Take over “${name}”`, { made: false })}>Write it by hand instead</Button>
                       </div>
                     ) : (
                       <EditorContent editor={editor ?? null} />
@@ -154,15 +154,15 @@ export function TextRoom({ bookId }: { bookId: string }) {
                   {editor && !section.made && <SignAtCursor editor={editor} turn={turn} readOnly={readOnly} />}
                   {editor && !section.made && view.figures?.pages !== undefined && <InPages bookId={bookId} editionId={view.edition!.id} editor={editor} section={section.id} turn={turn} version={view.version} onLeave={flush} />}
                   <label className="role" htmlFor="section-role">It is</label>
-                  <Select id="section-role" size="small" value={section.role} disabled={readOnly} options={roleOptions} onChange={r => operate(`“${name}” is ${roles[r].name.toLowerCase()}`, b => setRole(b, section.id, r))} style={{ width: '100%' }} popupMatchSelectWidth={190} />
-                  {roles[section.role].numbered && <Checkbox checked={section.numbered} disabled={readOnly} onChange={e => change(e.target.checked ? `Number “${name}”` : `“${name}” without number`, { numbered: e.target.checked })}>numbered</Checkbox>}
-                  {book && !section.made && roles[section.role].headed && <OpeningPicture key={section.id} bookId={bookId} assets={book.assets} picture={section.picture} readOnly={readOnly} onChange={(picture, label) => change(label, { picture })} />}
+                  <Select id="section-role" size="small" value={section.role} disabled={readOnly} options={roleOptions} onChange={r => void operate(`“${name}” is ${roles[r].name.toLowerCase()}`, b => setRole(b, section.id, r))} style={{ width: '100%' }} popupMatchSelectWidth={190} />
+                  {roles[section.role].numbered && <Checkbox checked={section.numbered} disabled={readOnly} onChange={e => void change(e.target.checked ? `Number “${name}”` : `“${name}” without number`, { numbered: e.target.checked })}>numbered</Checkbox>}
+                  {book && !section.made && roles[section.role].headed && <OpeningPicture key={section.id} bookId={bookId} assets={book.assets} picture={section.picture} readOnly={readOnly} onChange={(picture, label) => void change(label, { picture })} />}
                   <div className="acts">
                     <Button size="small" disabled={readOnly || section.made} onClick={split}>Split before the cursor’s paragraph</Button>
-                    <Button size="small" disabled={readOnly || !joinable(book, section)} onClick={() => operate(`Join “${name}” to the one before`, b => joinSections(b, section.id))}>Join to the section before</Button>
+                    <Button size="small" disabled={readOnly || !joinable(book, section)} onClick={() => void operate(`Join “${name}” to the one before`, b => joinSections(b, section.id))}>Join to the section before</Button>
                     <Button size="small" type="text" disabled={readOnly} onClick={remove}>Remove it</Button>
                   </div>
-                  {book && <TypedQuotes book={book} readOnly={readOnly} onTurn={operation => operate('Turn typed quotes', operation)} onGo={place => { setChosen(place.section); setGoing(place) }} />}
+                  {book && <TypedQuotes book={book} readOnly={readOnly} onTurn={operation => void operate('Turn typed quotes', operation)} onGo={place => { setChosen(place.section); setGoing(place) }} />}
                   {!!section.evidence?.length && <><h2>Why it is a section</h2><ul className="evidence">{section.evidence.map(e => <li key={e}>{e}</li>)}</ul></>}
                 </>
               )}
@@ -177,11 +177,12 @@ export function TextRoom({ bookId }: { bookId: string }) {
   )
 }
 
-function Heading({ section, numberWords, readOnly, onTitle }: { section: Section; numberWords?: string; readOnly: boolean; onTitle: (title: string) => void }) {
+function Heading({ section, numberWords, readOnly, onTitle }: { section: Section; numberWords?: string; readOnly: boolean; onTitle: (title: string) => Promise<boolean> }) {
   const [draft, setDraft] = useState<string>()
   const take = (): void => {
-    if (draft !== undefined && draft !== section.title) onTitle(draft.trim())
-    setDraft(undefined)
+    if (draft === undefined || draft.trim() === section.title) return setDraft(undefined)
+    // What was typed leaves the field only when the store has it.
+    void onTitle(draft.trim()).then(taken => taken && setDraft(d => (d === draft ? undefined : d)))
   }
   return (
     <header>

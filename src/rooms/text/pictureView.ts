@@ -72,11 +72,14 @@ export function pictureView({ node, editor, getPos }: NodeViewRendererProps) {
   const picture = shows(img)
   const set = (name: string, value: unknown): void => {
     const pos = getPos()
-    if (pos === undefined) return
-    if (editor.isEditable) editor.view.dispatch(editor.state.tr.setNodeAttribute(pos, name, value))
-    // Who follows another window sees what there is.
-    else update(editor.state.doc.nodeAt(pos)!)
+    if (pos !== undefined) editor.view.dispatch(editor.state.tr.setNodeAttribute(pos, name, value))
   }
+  // Who follows another window looks, and changes nothing.
+  const rest = (): void => {
+    for (const field of [alt, box, where, width]) field.disabled = !editor.isEditable
+  }
+  rest()
+  editor.on('update', rest)
   alt.addEventListener('change', () => set('alt', alt.value))
   where.addEventListener('change', () => set('stands', where.value))
   width.addEventListener('change', () => set('share', Number(width.value)))
@@ -95,5 +98,5 @@ export function pictureView({ node, editor, getPos }: NodeViewRendererProps) {
     return true
   }
   update(node)
-  return { dom, contentDOM, update, stopEvent: (e: Event) => about.contains(e.target as HTMLElement), ignoreMutation: (m: { target: globalThis.Node }) => !contentDOM.contains(m.target), destroy: picture.forget }
+  return { dom, contentDOM, update, stopEvent: (e: Event) => about.contains(e.target as HTMLElement), ignoreMutation: (m: { target: globalThis.Node }) => !contentDOM.contains(m.target), destroy: () => { editor.off('update', rest); picture.forget() } }
 }

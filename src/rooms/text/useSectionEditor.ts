@@ -49,7 +49,7 @@ export function useSectionEditor(book: Book | undefined, section: Section | unde
       const done = work(tr)
       e.view.dispatch(tr)
       return done
-    })
+    }, e.schema)
     const unlisten = p.listen(() => setSaving(p.saving))
     pen.current = p
     setEditor(e)
@@ -64,7 +64,7 @@ export function useSectionEditor(book: Book | undefined, section: Section | unde
   }, [bookId, section?.id, section?.made])
 
   useEffect(() => {
-    editor?.setEditable(!readOnly, false)
+    editor?.setEditable(!readOnly)
   }, [editor, readOnly])
 
   useEffect(() => {
