@@ -4,6 +4,7 @@ import type { Progress } from '@/core/trade'
 import { freshBookId, getBook, putBook } from './books'
 import { newestStanding, oldestUndone } from './changes'
 import { db } from './db'
+import { fitting } from './room'
 import { guarded } from './trouble'
 import { keepVersion } from './versions'
 
@@ -85,7 +86,7 @@ export async function restoreLibrary(l: Library, choices: Map<string, Choice> = 
   const say = (done: number): void => ticker?.({ stage: 'Putting it back', done, of: l.books.length + 1 })
   const now = Date.now()
   const blobs = (files: Map<string, Uint8Array>) => db.blobs.bulkPut([...files].map(([hash, bytes]) => ({ hash, bytes: Uint8Array.from(bytes), added: now })))
-  await guarded(() => db.transaction('rw', db.tables, async () => {
+  await fitting('The backup', undefined, () => guarded(() => db.transaction('rw', db.tables, async () => {
     const put = new Set<string>()
     for (const [i, { project, added, takenDown }] of l.books.entries()) {
       say(i)
@@ -118,5 +119,5 @@ export async function restoreLibrary(l: Library, choices: Map<string, Choice> = 
     await db.settings.bulkPut(l.settings)
     // The last moment to think better of it.
     say(l.books.length + 1)
-  }))
+  })))
 }

@@ -2,6 +2,7 @@ import { Dexie } from 'dexie'
 import { type Book, filesOf, type Section } from '@/core/book'
 import { db } from './db'
 import type { BookRecord, SectionRecord } from './records'
+import { fitting } from './room'
 import { guarded } from './trouble'
 
 /** A book with the bytes of its pictures and fonts. */
@@ -14,14 +15,14 @@ export interface StoredBook {
 export async function putBook({ book, pictures }: StoredBook): Promise<void> {
   const { sections, ...head } = book
   const now = Date.now()
-  await guarded(() => db.transaction('rw', [db.books, db.sections, db.blobs], async () => {
+  await fitting(`“${book.data.title}”`, [...pictures.values()].reduce((n, b) => n + b.length, 0) || undefined, () => guarded(() => db.transaction('rw', [db.books, db.sections, db.blobs], async () => {
     const old = new Map((await db.sections.where('book').equals(book.id).toArray()).map(s => [s.id, s.rev]))
     await db.sections.where('book').equals(book.id).delete()
     await db.books.put({ ...head, order: sections.map(s => s.id), added: now })
     // A section that was not here before begins with a revision that none before it can have borne.
     await db.sections.bulkPut(sections.map(s => ({ ...s, book: book.id, rev: (old.get(s.id) ?? now) + 1 })))
     await db.blobs.bulkPut([...pictures].map(([hash, bytes]) => ({ hash, bytes: Uint8Array.from(bytes), added: now })))
-  }))
+  })))
 }
 
 /** A whole book by id; undefined where there is none. */

@@ -3,6 +3,8 @@ import { ownFamily, type ReadFont } from '@/core/type'
 import { press } from '@/workers/client'
 import { commit } from './changes'
 import { db } from './db'
+import { fitting } from './room'
+import { guarded } from './trouble'
 
 /** What a file picker offers as a font. */
 export const fontTypes = '.ttf,.otf,font/ttf'
@@ -26,7 +28,7 @@ export async function bringInFonts(bookId: string, editionId: string, files: Fil
   const book = await db.books.get(bookId)
   const before = book?.fonts?.find(f => f.name === names[0])
   const family = ownFamily(read, before)
-  await db.blobs.bulkPut(read.map(r => ({ hash: r.hash, bytes: r.bytes, added: Date.now() })))
+  await fitting(`“${family.name}”`, read.reduce((n, r) => n + r.bytes.length, 0), async () => void (await guarded(() => db.blobs.bulkPut(read.map(r => ({ hash: r.hash, bytes: r.bytes, added: Date.now() }))))))
   await commit(bookId, `Typeface ${family.name}`, r => ({
     fonts: [...(r.fonts ?? []).filter(f => f.id !== before?.id), family],
     // Editions that were set in the family before it grew are set in what it is now.

@@ -4,7 +4,8 @@ import type { OutletProfile } from '@/core/trade'
 import { readClock } from './clock'
 import { db } from './db'
 import type { ListingRecord } from './records'
-import { guarded } from './trouble'
+import { fitting } from './room'
+import { guarded, refuse } from './trouble'
 import { mayWrite } from './writer'
 
 export const pairKey = (book: string, edition: string, outlet: string): string => `${book}/${edition}/${outlet}`
@@ -18,15 +19,15 @@ async function add(book: string, key: string, event: ListingEvent): Promise<void
 
 /** Sends a package: its bytes are kept as sent, the event is noted at the simulated hour, and the cover is from now on fitted by hand. */
 export async function send(book: string, edition: string, outlet: OutletProfile, submission: Submission, zip: Uint8Array): Promise<void> {
-  if (!mayWrite(book)) throw new Error('This book is open in another window, which writes it.')
+  if (!mayWrite(book)) throw refuse()
   if (hashOf(zip) !== submission.zip) throw new Error('The package is not what was made.')
-  await guarded(() => db.transaction('rw', [db.listings, db.blobs, db.settings, db.books], async () => {
+  await fitting(`“${submission.name}”`, zip.length, () => guarded(() => db.transaction('rw', [db.listings, db.blobs, db.settings, db.books], async () => {
     await db.blobs.put({ hash: submission.zip, bytes: Uint8Array.from(zip), added: Date.now() })
     await add(book, pairKey(book, edition, outlet.id), { kind: 'sent', at: await readClock(), submission, profile: outlet })
     const record = await db.books.get(book)
     const { pages } = submission.snapshot
     if (record && pages) await db.books.update(book, { editions: record.editions.map(e => (e.id === edition && e.coverPages === undefined ? { ...e, coverPages: pages } : e)) })
-  }))
+  })))
 }
 
 export const withdraw = (book: string, edition: string, outlet: string): Promise<void> =>

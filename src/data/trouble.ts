@@ -39,7 +39,7 @@ export function refuse(): FollowingWindow {
 }
 
 /** Whether an error says that the store has no room. Dexie wraps what the browser throws. */
-export const isFull = (e: unknown): boolean => [(e as Error)?.name, (e as { inner?: Error })?.inner?.name].includes('QuotaExceededError')
+export const storeFull = (e: unknown): boolean => [(e as Error)?.name, (e as { inner?: Error })?.inner?.name].includes('QuotaExceededError')
 
 /** Runs a write; a full or failing store is said, and the error goes on to whoever asked. */
 export async function guarded<T>(write: () => Promise<T>): Promise<T> {
@@ -49,7 +49,7 @@ export async function guarded<T>(write: () => Promise<T>): Promise<T> {
     return value
   } catch (e) {
     const names = [(e as Error)?.name, (e as { inner?: Error })?.inner?.name]
-    if (isFull(e)) say('full')
+    if (storeFull(e)) say('full')
     else if (names.some(n => n === 'AbortError' || n === 'UnknownError' || n === 'OpenFailedError')) say('failed')
     throw e
   }

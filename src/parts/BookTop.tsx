@@ -112,7 +112,7 @@ export function BookTop({ bookId, view, stage }: { bookId: string; view: OpenBoo
           <Button size="small" onClick={view.again}>Let it go on</Button>
         </p>
       )}
-      {storage && <p className="band stop" role="alert">{storage === 'full' ? 'The browser’s storage is full: the last change is not saved. Make room (an export and removal of old books helps), then change it again.' : 'The browser could not write the last change. It is not saved; try it again.'}</p>}
+      {storage && <p className="band stop" role="alert">{storage === 'full' ? 'The browser’s storage is full: the last change is not saved. It waits here and is tried again. Taking old books down and removing them for good makes room.' : 'The browser could not write the last change. It is not saved; try it again.'}</p>}
     </>
   )
 }

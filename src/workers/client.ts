@@ -1,6 +1,7 @@
 import * as Comlink from 'comlink'
 import { type Book, filesOf, type Section } from '@/core/book'
 import { Cancelled, type Progress } from '@/core/trade'
+import './faults'
 import type { PressApi } from './press.worker'
 
 export type PressClient = Comlink.Remote<PressApi>

@@ -12,6 +12,7 @@ import { boxOn, findOnPage, type FitOffer, type InteriorStyle, lendersOf, type L
 import { bindingRules, Fault, insideMargin, type OutletProfile, printRules, type Progress, pts, roundPages } from '@/core/trade'
 import { type ReadFont, readFont } from '@/core/type'
 import { draw, type Part, withBleed } from './draw'
+import './faults'
 import { tell, tellTo } from './telling'
 import { firstLook, forget, shown } from './firstLook'
 import { chosenStyle, figuresIn, fitEdition, samplePage, type StyleFigures } from './styles'
@@ -131,7 +132,7 @@ const api = {
 
   /** A font that an author brings in: what it is, or why it cannot be used. */
   readFont(bytes: Uint8Array): Promise<ReadFont> {
-    return plainlyLater(() => readFont(bytes))
+    return readFont(bytes)
   },
 
   /** The front cover of an open book as a picture, for the shelf: at once, before its pages are set. */
@@ -171,64 +172,58 @@ const api = {
   },
 
   async figures(bookId: string, editionId: string, outletId?: string): Promise<Figures> {
-    return plainlyLater(async () => {
-      const { book } = bookOf(bookId)
-      const e = editionOf(book, editionId)
-      const at = outletId ?? e.outlets[0] ?? 'ostrevane'
-      const profile = outlet(at)
-      const base = { edition: e.id, outletId: at, outlet: profile.name, kind: e.kind, currency: profile.currency }
-      const findings = await findingsOf(bookId, e, at)
-      if (e.kind === 'ebook') {
-        const bytes = (await epubOf(bookId, e, profile)).bytes.length
-        const money = e.price === undefined ? undefined : ebookMoney(profile, e.price, bytes)
-        return { ...base, leastPrice: leastEbookPrice(profile, bytes), epubBytes: bytes, ...(money ? { price: money.price, royalty: money.royalty } : {}), worked: workedEbook(money), findings }
-      }
-      const chain = chainOf(bookId, editionId, at)
-      const [money, pages, spinePt, wrap, spec] = [await chain.get('money'), await chain.get('pages'), await chain.get('spine'), await chain.get('wrap'), await chain.get('spec')]
-      const own = money.earnings[0]
-      const paper = profile.print?.papers.find(p => p.id === spec.paper)
-      const cost = profile.print?.costs.find(c => c.ink === spec.ink && (!c.papers?.length || c.papers.includes(spec.paper)))
-      const extra = bindingRules(profile, spec.binding).extraCost
-      return {
-        ...base, pages, spinePt, wrap, cost: money.cost, leastPrice: money.leastPrice,
-        ...(money.price === undefined || !own ? {} : { price: money.price, royalty: own.royalty }),
-        worked: {
-          ...(paper && spinePt ? { Spine: `${pages} pages × ${paper.caliper}` } : {}),
-          Wrap: 'two panels, the spine and the bleed',
-          ...(cost ? { Print: `${cost.fixed}${extra !== '0' ? ` + ${extra}` : ''} + ${pages} × ${cost.aPage} cents` } : {}),
-          ...(own && money.price !== undefined ? { Royalty: `${own.share} × ${(money.price / 100).toFixed(2)} − ${(money.cost / 100).toFixed(2)} to print` } : {}),
-        },
-        findings,
-      }
-    })
+    const { book } = bookOf(bookId)
+    const e = editionOf(book, editionId)
+    const at = outletId ?? e.outlets[0] ?? 'ostrevane'
+    const profile = outlet(at)
+    const base = { edition: e.id, outletId: at, outlet: profile.name, kind: e.kind, currency: profile.currency }
+    const findings = await findingsOf(bookId, e, at)
+    if (e.kind === 'ebook') {
+      const bytes = (await epubOf(bookId, e, profile)).bytes.length
+      const money = e.price === undefined ? undefined : ebookMoney(profile, e.price, bytes)
+      return { ...base, leastPrice: leastEbookPrice(profile, bytes), epubBytes: bytes, ...(money ? { price: money.price, royalty: money.royalty } : {}), worked: workedEbook(money), findings }
+    }
+    const chain = chainOf(bookId, editionId, at)
+    const [money, pages, spinePt, wrap, spec] = [await chain.get('money'), await chain.get('pages'), await chain.get('spine'), await chain.get('wrap'), await chain.get('spec')]
+    const own = money.earnings[0]
+    const paper = profile.print?.papers.find(p => p.id === spec.paper)
+    const cost = profile.print?.costs.find(c => c.ink === spec.ink && (!c.papers?.length || c.papers.includes(spec.paper)))
+    const extra = bindingRules(profile, spec.binding).extraCost
+    return {
+      ...base, pages, spinePt, wrap, cost: money.cost, leastPrice: money.leastPrice,
+      ...(money.price === undefined || !own ? {} : { price: money.price, royalty: own.royalty }),
+      worked: {
+        ...(paper && spinePt ? { Spine: `${pages} pages × ${paper.caliper}` } : {}),
+        Wrap: 'two panels, the spine and the bleed',
+        ...(cost ? { Print: `${cost.fixed}${extra !== '0' ? ` + ${extra}` : ''} + ${pages} × ${cost.aPage} cents` } : {}),
+        ...(own && money.price !== undefined ? { Royalty: `${own.share} × ${(money.price / 100).toFixed(2)} − ${(money.cost / 100).toFixed(2)} to print` } : {}),
+      },
+      findings,
+    }
   },
 
   async leaves(bookId: string, editionId: string): Promise<Leaves> {
-    return plainlyLater(async () => {
-      const chain = chainOf(bookId, editionId)
-      const [interior, book, profile, spec] = [shown(bookId, editionId, await chain.get('interior')), await chain.get('book'), await chain.get('profile'), await chain.get('spec')]
-      const names = labels(book.sections)
-      const named = (id: string): string => (names.has(id) ? shortName(names.get(id)!) : (book.plan?.runs.find(r => `run:${r.id}` === id)?.heading ?? 'a run'))
-      const opens = new Map([...interior.starts].map(([id, page]) => [page, { opens: named(id), section: id }]))
-      return {
-        unmetAt: interior.unmetAt, lent: interior.lent, borrowed: lendersOf(interior.borrowed), starts: [...interior.starts.keys()], width: interior.spec.width, height: interior.spec.height, style: interior.style, block: interior.block, outside: book.plan ? interior.spec.width - interior.block.x - interior.block.width : interior.outside, safe: pts(printRules(profile).safe),
-        insideAsked: insideMargin(profile, spec.binding, roundPages(interior.pages.length, bindingRules(profile, spec.binding).pageMultiple)),
-        pages: interior.pages.map((p, i) => ({ label: p.label, blank: !p.layers.length, runs: p.layers.reduce((n, l) => n + (l.layer.text?.count ?? 0), 0), ...opens.get(i) })),
-      }
-    })
+    const chain = chainOf(bookId, editionId)
+    const [interior, book, profile, spec] = [shown(bookId, editionId, await chain.get('interior')), await chain.get('book'), await chain.get('profile'), await chain.get('spec')]
+    const names = labels(book.sections)
+    const named = (id: string): string => (names.has(id) ? shortName(names.get(id)!) : (book.plan?.runs.find(r => `run:${r.id}` === id)?.heading ?? 'a run'))
+    const opens = new Map([...interior.starts].map(([id, page]) => [page, { opens: named(id), section: id }]))
+    return {
+      unmetAt: interior.unmetAt, lent: interior.lent, borrowed: lendersOf(interior.borrowed), starts: [...interior.starts.keys()], width: interior.spec.width, height: interior.spec.height, style: interior.style, block: interior.block, outside: book.plan ? interior.spec.width - interior.block.x - interior.block.width : interior.outside, safe: pts(printRules(profile).safe),
+      insideAsked: insideMargin(profile, spec.binding, roundPages(interior.pages.length, bindingRules(profile, spec.binding).pageMultiple)),
+      pages: interior.pages.map((p, i) => ({ label: p.label, blank: !p.layers.length, runs: p.layers.reduce((n, l) => n + (l.layer.text?.count ?? 0), 0), ...opens.get(i) })),
+    }
   },
 
   /** The opening of this book's first chapter in a style, as a picture `width` pixels wide. */
   async sample(bookId: string, editionId: string, style: string | object, width: number): Promise<ImageBitmap | undefined> {
-    return plainlyLater(async () => {
-      const page = await samplePage(bookId, editionId, chosenStyle(bookId, style))
-      return page && handed(draw(page, width / page.width, id => bookOf(bookId).images.get(id)))
-    })
+    const page = await samplePage(bookId, editionId, chosenStyle(bookId, style))
+    return page && handed(draw(page, width / page.width, id => bookOf(bookId).images.get(id)))
   },
 
   /** Sets an edition in another style beside its own, and says what it comes to. */
   async tryStyle(bookId: string, editionId: string, style: string | object): Promise<StyleFigures> {
-    return plainlyLater(() => figuresIn(bookId, editionId, chosenStyle(bookId, style)))
+    return figuresIn(bookId, editionId, chosenStyle(bookId, style))
   },
 
   /** The lines of a page and how wide their gaps came out. */
@@ -245,23 +240,19 @@ const api = {
 
   /** The interior as a file to look at, to hand on, or for a press. */
   async interiorFile(bookId: string, editionId: string, kind: InteriorFileKind, section?: string, ppi?: number): Promise<{ name: string; bytes: Uint8Array }> {
-    return plainlyLater(async () => {
-      const made = await interiorFile(bookId, editionId, kind, section, ppi)
-      return Comlink.transfer(made, [made.bytes.buffer])
-    })
+    const made = await interiorFile(bookId, editionId, kind, section, ppi)
+    return Comlink.transfer(made, [made.bytes.buffer])
   },
 
   /** Blank templates for this edition, in a ZIP. */
   async templates(bookId: string, editionId: string): Promise<{ name: string; bytes: Uint8Array }> {
-    return plainlyLater(async () => {
-      const made = await templateFiles(bookId, editionId)
-      return Comlink.transfer(made, [made.bytes.buffer])
-    })
+    const made = await templateFiles(bookId, editionId)
+    return Comlink.transfer(made, [made.bytes.buffer])
   },
 
   /** Changes of the style with which the edition takes so many pages, or comes nearest without going over. */
   async fit(bookId: string, editionId: string, pages: number): Promise<FitOffer | undefined> {
-    return plainlyLater(() => fitEdition(bookId, editionId, pages))
+    return fitEdition(bookId, editionId, pages)
   },
 
   /** The open spread in a style that was changed a moment ago, before the whole book is set in it: see `firstLook`. */
@@ -293,19 +284,15 @@ const api = {
 
   /** Where a place of the text stands in the pages: the page, its label, and the word. */
   async wordInPages(bookId: string, editionId: string, place: TextPlace): Promise<{ page: number; label: string; boxes: PageBox[] } | undefined> {
-    return plainlyLater(async () => {
-      const interior = await chainOf(bookId, editionId).get('interior')
-      const page = pageOf(interior, place.section, place.block, place.chars)
-      return page === undefined || !interior.pages[page] ? undefined : { page, label: interior.pages[page].label, boxes: wordAt(interior, page, place) }
-    })
+    const interior = await chainOf(bookId, editionId).get('interior')
+    const page = pageOf(interior, place.section, place.block, place.chars)
+    return page === undefined || !interior.pages[page] ? undefined : { page, label: interior.pages[page].label, boxes: wordAt(interior, page, place) }
   },
 
   async cover(bookId: string, editionId: string, outletId?: string): Promise<CoverView> {
-    return plainlyLater(async () => {
-      const { book } = bookOf(bookId)
-      const cover = await coverOf(bookId, editionOf(book, editionId), outletId)
-      return { flat: cover.flat, pieces: cover.pieces, barcode: cover.barcode, design: designOf(book) }
-    })
+    const { book } = bookOf(bookId)
+    const cover = await coverOf(bookId, editionOf(book, editionId), outletId)
+    return { flat: cover.flat, pieces: cover.pieces, barcode: cover.barcode, design: designOf(book) }
   },
 
   /** The cover as a picture: the whole sheet with its bleed, or the front as it is cut. */
@@ -317,25 +304,23 @@ const api = {
   },
 
   async findings(bookId: string, editionId: string, outletId: string): Promise<Finding[]> {
-    return plainlyLater(() => findingsOf(bookId, editionOf(bookOf(bookId).book, editionId), outletId))
+    return findingsOf(bookId, editionOf(bookOf(bookId).book, editionId), outletId)
   },
 
   async snapshot(bookId: string, editionId: string, outletId: string): Promise<ListingSnapshot> {
-    return plainlyLater(() => snapshotOf(bookId, editionOf(bookOf(bookId).book, editionId), outletId))
+    return snapshotOf(bookId, editionOf(bookOf(bookId).book, editionId), outletId)
   },
 
   /** Makes the package; `report` hears how far it is and may answer false to stop it. */
   async pack(bookId: string, editionId: string, outletId: string, report: (p: Progress) => Promise<boolean> | boolean): Promise<{ submission: Submission; zip: Uint8Array }> {
-    return plainlyLater(async () => {
-      let last = 0
-      const made = await makePackage(bookId, editionOf(bookOf(bookId).book, editionId), outletId, async p => {
-        const now = performance.now()
-        if (now - last < 40 && Number.isInteger(p.done) === false) return
-        last = now
-        if (!(await report(p))) throw new Fault('cancelled', 'Stopped before the package was made.')
-      })
-      return Comlink.transfer(made, [made.zip.buffer])
+    let last = 0
+    const made = await makePackage(bookId, editionOf(bookOf(bookId).book, editionId), outletId, async p => {
+      const now = performance.now()
+      if (now - last < 40 && Number.isInteger(p.done) === false) return
+      last = now
+      if (!(await report(p))) throw new Fault('cancelled', 'Stopped before the package was made.')
     })
+    return Comlink.transfer(made, [made.zip.buffer])
   },
 }
 
@@ -355,22 +340,13 @@ function handed(canvas: OffscreenCanvas): ImageBitmap {
   return Comlink.transfer(bitmap, [bitmap])
 }
 
-/** Faults cross to the page as errors with their plain sentence. */
-async function plainlyLater<T>(work: () => Promise<T>): Promise<T> {
-  try {
-    return await work()
-  } catch (e) {
-    throw e instanceof Fault ? new Error(e.message) : e
-  }
-}
-
 /** Work with files; what a file does to a reader is said in one plain sentence. */
 async function plainly<T>(work: (files: typeof import('./files')) => T): Promise<T> {
   const files = await import('./files')
   try {
     return work(files)
   } catch (e) {
-    throw e instanceof Fault ? new Error(e.message) : new Error('This file cannot be read.')
+    throw e instanceof Fault ? e : new Fault('unreadable', 'This file cannot be read.')
   }
 }
 

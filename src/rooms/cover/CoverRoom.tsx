@@ -3,13 +3,11 @@ import { App, Button, Checkbox, ColorPicker, InputNumber, Segmented, Select } fr
 import dynamic from 'next/dynamic'
 import { useSearchParams } from 'next/navigation'
 import { useEffect, useLayoutEffect, useRef, useState } from 'react'
-import { hashOf } from '@/core/book'
 import { type CoverDesign, type CoverPiece, type Field, sheetSize, shippedDesigns } from '@/core/cover'
-import { readAsset } from '@/core/intake'
 import { inUnit } from '@/core/trade'
 import { lengthField, showLength, showSize } from '@/parts/lengths'
 import { commit } from '@/data/changes'
-import { db } from '@/data/db'
+import { bringInPicture } from '@/data/pictures'
 import { BookTop, NoBook } from '@/parts/BookTop'
 import { Sill, sillOf } from '@/parts/Sill'
 import { useOpenBook } from '@/parts/useOpenBook'
@@ -90,11 +88,7 @@ export function CoverRoom({ bookId }: { bookId: string }) {
 
   const bringPicture = async (file: File): Promise<void> => {
     try {
-      const bytes = new Uint8Array(await file.arrayBuffer())
-      const asset = readAsset(bytes, file.name)
-      if (!asset) throw new Error('This is no picture that can be printed: PNG, JPEG or GIF.')
-      await db.blobs.put({ hash: hashOf(bytes), bytes, added: Date.now() })
-      if (design) await commit(bookId, `Picture ${file.name}`, r => ({ assets: r.assets.some(a => a.id === asset.id) ? r.assets : [...r.assets, asset], cover: { ...(r.cover ?? design), picture: { asset: asset.id, over: 'front' } } }))
+      if (design) await bringInPicture(bookId, file, (r, asset) => ({ cover: { ...(r.cover ?? design), picture: { asset: asset.id, over: 'front' } } }))
     } catch (e) {
       message.error((e as Error).message)
     }

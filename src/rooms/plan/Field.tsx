@@ -1,7 +1,7 @@
 'use client'
 import { Input } from 'antd'
 import { useId, useState } from 'react'
-import { isFull } from '@/data/trouble'
+import { storeFull } from '@/data/trouble'
 import type { PlanField } from './planFields'
 
 /** A field that is taken when it is left, or by Enter; what cannot be taken stays with the reason, and the book keeps the old value. What was typed leaves the field only when the store has it. */
@@ -17,7 +17,7 @@ export function Field<T>({ field, value, onTake, long = false, width }: { field:
     setUntaken(undefined)
     if (!done) return setDraft(undefined)
     // What is typed while it is written is the author's next word on it.
-    done.then(() => setDraft(d => (d === draft ? undefined : d)), (e: Error) => setUntaken(isFull(e) ? 'There is no room to save this; it waits here.' : `Not taken: ${e.message}`))
+    done.then(() => setDraft(d => (d === draft ? undefined : d)), (e: Error) => setUntaken(storeFull(e) ? 'There is no room to save this; it waits here.' : `Not taken: ${e.message}`))
   }
   const shared = { id, value: text, status: problem ? ('error' as const) : undefined, 'aria-invalid': !!problem, 'aria-describedby': `${id}-say`, onBlur: take }
   return (

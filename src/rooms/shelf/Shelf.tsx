@@ -48,7 +48,7 @@ export function Shelf() {
         if (title) message.success(`“${title}” stands on the shelf.`)
       } catch (e) {
         if (e instanceof Cancelled) message.info(`${f.name} was not brought in.`)
-        else message.error(`${f.name}: ${(e as Error).message}`, 8)
+        else message.error(`${f.name}: ${(e as Error).message}`, 12)
       } finally {
         done()
       }
@@ -165,10 +165,11 @@ function nextFor(entry: ShelfEntry, o: Outlook): { words: string; stage: string 
 }
 
 function BeginDialog({ open, onClose }: { open: boolean; onClose: () => void }) {
+  const { message } = App.useApp()
   const [form] = Form.useForm<{ title: string; author?: string; kind: 'text' | 'pages' }>()
   return (
     <Modal open={open} onCancel={onClose} title="New book" okText="Put it on the shelf" cancelText="Leave it" onOk={() => form.submit()} destroyOnHidden>
-      <Form form={form} layout="vertical" requiredMark={false} preserve={false} initialValues={{ kind: 'text' }} onFinish={async v => { await beginBook(v.title.trim(), v.author?.trim() ?? '', v.kind); onClose() }}>
+      <Form form={form} layout="vertical" requiredMark={false} preserve={false} initialValues={{ kind: 'text' }} onFinish={v => void beginBook(v.title.trim(), v.author?.trim() ?? '', v.kind).then(onClose, (e: Error) => message.error(e.message, 12))}>
         <Form.Item name="title" label="Title" rules={[{ required: true, whitespace: true, message: 'A book wants a title, even for now.' }]}><Input autoFocus maxLength={200} /></Form.Item>
         <Form.Item name="author" label="Author"><Input maxLength={120} /></Form.Item>
         <Form.Item name="kind" label="It is"><Radio.Group options={[{ value: 'text', label: 'written: chapters of text' }, { value: 'pages', label: 'planned: pages to write in' }]} /></Form.Item>
