@@ -1,10 +1,15 @@
+import { isSetting } from '@/core/archive'
 import type { StyleDocument } from '@/core/book'
 import { commit } from './changes'
 import { db } from './db'
 import { guarded } from './trouble'
 
 /** Styles that the author kept, for all books of this library. */
-export const keptStyles = async (): Promise<StyleDocument[]> => ((await db.settings.get('styles'))?.value as StyleDocument[] | undefined) ?? []
+export const keptStyles = async (): Promise<StyleDocument[]> => {
+  const value = (await db.settings.get('styles'))?.value
+  // One bad style does not take the others along.
+  return Array.isArray(value) ? (value as StyleDocument[]).filter(s => isSetting('styles', [s])) : []
+}
 
 /** Keeps a style, or replaces the one of its id. */
 export async function keepStyle(style: StyleDocument): Promise<void> {

@@ -126,7 +126,7 @@ const api = {
   readFile(name: string, bytes: Uint8Array): Promise<Pick<Understood, 'book' | 'pictures' | 'dropped' | 'cleaned' | 'isbn'> & { project: boolean }> {
     return plainly(f => {
       if (!f.isProject(bytes)) return { ...f.readManuscript(name, bytes, undefined, tell), project: false }
-      return { ...f.readProject(bytes, tell), dropped: [], cleaned: [], project: true }
+      return { ...f.readProject(bytes, { report: tell }), dropped: [], cleaned: [], project: true }
     })
   },
 

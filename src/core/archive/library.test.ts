@@ -10,7 +10,7 @@ import { isLibrary, type Library, readLibrary, writeLibrary, writeProject } from
 const zip = Uint8Array.from([1, 2, 3, 4])
 const part = Uint8Array.from([7, 7])
 const event = { kind: 'sent' as const, at: 3, profile: profileOf('pellowick'), submission: { id: 'a', zip: hashOf(zip), name: 'a.zip', files: [], faults: [], snapshot: { title: 'T', subtitle: '', author: '', isbn: '', description: '', slots: [], categories: [], lowContent: false, price: 1, interior: 'i', cover: 'c' } } }
-const library = (books: Library['books']): Library => ({ books, listings: [{ key: 'b/ebook/pellowick', book: 'b', events: [event] }], packages: new Map([[hashOf(zip), zip]]), versions: [{ book: 'b', at: 5, label: 'x', words: 1, manifest: hashOf(part), parts: [hashOf(part)] }], parts: new Map([[hashOf(part), part]]), pieces: [{ book: 'b', section: 's1', at: 4, text: 'left over' }], settings: [{ key: 'clock', value: 12 }, { key: 'a', value: { x: 1 } }] })
+const library = (books: Library['books']): Library => ({ books, listings: [{ key: 'b/ebook/pellowick', book: 'b', events: [event] }], packages: new Map([[hashOf(zip), zip]]), versions: [{ book: 'b', at: 5, label: 'x', words: 1, manifest: hashOf(part), parts: [hashOf(part)] }], parts: new Map([[hashOf(part), part]]), pieces: [{ book: 'b', section: 's1', at: 4, text: 'left over' }], settings: [{ key: 'clock', value: 12 }, { key: 'demo loaded', value: true }] })
 
 describe('the backup of a library', () => {
   test('out, in and out again: byte for byte, whatever the books', () => {

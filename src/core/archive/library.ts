@@ -3,6 +3,7 @@ import { hashOf } from '../book'
 import { readZip } from '../intake'
 import type { ListingEvent } from '../outlets'
 import { Fault, type Report } from '../trade'
+import { checkLibraryHead } from './librarySchema'
 import { migrate, type Migration } from './migrate'
 import { type Project, readProject, writeProject } from './project'
 
@@ -43,6 +44,8 @@ export interface Library {
   parts: Map<string, Uint8Array>
   pieces: LibraryPiece[]
   settings: { key: string; value: unknown }[]
+  /** Books that are in the file and cannot be read, with the reason: the others are not kept from coming. */
+  unreadable?: { id: string; why: string }[]
 }
 
 /** Version 2 since a backup holds kept versions, pieces and the dates of changes. */
@@ -86,12 +89,22 @@ export function readLibrary(bytes: Uint8Array, report?: Report): Library {
     throw new Fault('damaged', 'This backup is damaged: its list of books cannot be read.')
   }
   if (raw.format !== 'porchlight-library' || typeof raw.version !== 'number') throw new Fault('damaged', 'This file is no backup of a Porchlight library.')
-  const head = migrate(raw, raw.version, LIBRARY_VERSION, libraryMigrations) as Omit<Library, 'books'> & { books: (Omit<LibraryBook, 'project'> & { id: string })[] }
-  const books = head.books.map(({ id, ...dates }, i) => {
+  const migrated = migrate(raw, raw.version, LIBRARY_VERSION, libraryMigrations)
+  checkLibraryHead(migrated)
+  const head = migrated as Omit<Library, 'books'> & { books: (Omit<LibraryBook, 'project'> & { id: string })[] }
+  const unreadable: { id: string; why: string }[] = []
+  const books = head.books.flatMap(({ id, ...dates }, i): LibraryBook[] => {
     report?.({ stage: 'Reading books', done: i, of: head.books.length })
     const file = files.get(`books/${id}.porchlight`)
-    if (!file) throw new Fault('damaged', `This backup is damaged: the book “${id}” is missing.`)
-    return { project: readProject(file), ...dates }
+    try {
+      if (!file) throw new Fault('damaged', 'it is missing in the file.')
+      const project = readProject(file)
+      if (project.book.id !== id) throw new Fault('damaged', 'it is another book than the list says.')
+      return [{ project, ...dates }]
+    } catch (e) {
+      unreadable.push({ id, why: e instanceof Fault ? e.message : 'it cannot be read.' })
+      return []
+    }
   })
   const folder = (name: string, what: string): Map<string, Uint8Array> => {
     const out = new Map<string, Uint8Array>()
@@ -102,5 +115,5 @@ export function readLibrary(bytes: Uint8Array, report?: Report): Library {
     }
     return out
   }
-  return { books, listings: head.listings, packages: folder('packages', 'a package is not what was sent'), versions: head.versions, parts: folder('parts', 'a part of a kept version is not what it was'), pieces: head.pieces, settings: head.settings }
+  return { books, listings: head.listings, packages: folder('packages', 'a package is not what was sent'), versions: head.versions, parts: folder('parts', 'a part of a kept version is not what it was'), pieces: head.pieces, settings: head.settings, ...(unreadable.length ? { unreadable } : {}) }
 }

@@ -1,7 +1,9 @@
 import { strToU8, type Zippable, zipSync } from 'fflate'
-import { type Book, filesOf, hashOf, schema } from '../book'
+import { type Book, type DocJson, filesOf, hashOf, schema, withOwnIds } from '../book'
 import { readZip, type ZipLimits } from '../intake'
-import { Fault, type Report } from '../trade'
+import { shippedProfiles } from '../outlets'
+import { Fault, type OutletProfile, type Report } from '../trade'
+import { bookTroubles } from './bookSchema'
 import { migrate, type Migration } from './migrate'
 import { canonicalJson } from './canonical'
 import { withBookWideIds } from './identityMigration'
@@ -43,37 +45,104 @@ export function isProject(bytes: Uint8Array): boolean {
   return bytes[0] === 0x50 && bytes[1] === 0x4b && new TextDecoder().decode(bytes.subarray(30, at)) === 'mimetype' && new TextDecoder().decode(bytes.subarray(at, at + 120)).includes('application/vnd.porchlight.project+zip')
 }
 
-/** Reads a project of this or an earlier version. Every document is held against the schema, every picture against its hash. */
-export function readProject(bytes: Uint8Array, report?: Report): Project {
-  const files = readZip(bytes, () => true, limits, report)
-  const text = (name: string): unknown => {
+/** What reading a project goes by. */
+export interface ReadingProject {
+  report?: Report
+  /** Outlets that there are; the shipped ones where absent. */
+  known?: OutletProfile[]
+  /** Take what can be saved of a damaged file; hears of everything that could not be taken as it was. */
+  salvage?: (what: string) => void
+}
+
+/** Reads a project of this or an earlier version. The whole of it is held against the schema, every picture against its hash. Throws a Fault with the place and one sentence; then nothing was taken. */
+export function readProject(bytes: Uint8Array, { report, known = shippedProfiles, salvage }: ReadingProject = {}): Project {
+  const ruins = new Map<string, Uint8Array>()
+  const files = readZip(bytes, () => true, limits, report, salvage && ((name, kept) => {
+    // What is text may still be read; a picture with a changed byte is another picture.
+    if (name.endsWith('.json') && kept) ruins.set(name, kept)
+    else salvage(`“${name}” is damaged and was left out`)
+  }))
+  for (const [name, kept] of ruins) files.set(name, kept)
+  const raw = readRaw(files, salvage)
+  let book: Book
+  try {
+    const migrated = migrate(raw, (raw as { version: number }).version, PROJECT_VERSION, projectMigrations) as { book: Book; sections: Record<string, DocJson> }
+    book = { ...migrated.book, sections: migrated.book.sections.map(s => ({ ...s, doc: migrated.sections[s.id]! })) }
+  } catch (e) {
+    throw e instanceof Fault ? e : new Fault('damaged', 'This project is damaged: its record cannot be brought up to date.')
+  }
+  const [trouble] = bookTroubles(book, known)
+  if (trouble) throw new Fault('book', `This project is not in order: ${trouble.sentence}`, trouble.place)
+  const wrong = book.sections.find(s => !isSound(s.doc))
+  if (wrong) throw new Fault('damaged', `This project is damaged: section “${wrong.title || wrong.id}” holds text that is not in order.`, wrong.id)
+  const pictures = new Map<string, Uint8Array>()
+  for (const id of filesOf(book)) {
+    const b = files.get(`pictures/${id}`) ?? files.get(`fonts/${id}`)
+    if (!b) continue
+    if (hashOf(b) === id) pictures.set(id, b)
+    else if (!salvage) throw new Fault('damaged', 'This project is damaged: a picture or font is not what it was.', id)
+    else salvage('a picture or font is not what it was, and was left out')
+  }
+  return { book: withOwnIds(book), pictures }
+}
+
+/** The project as its file says it, before anything is believed but that it is JSON. */
+function readRaw(files: Map<string, Uint8Array>, salvage: ReadingProject['salvage']): unknown {
+  const json = (name: string): unknown => {
     const b = files.get(name)
-    if (!b) throw new Fault('damaged', `This project is damaged: “${name}” is missing.`)
+    if (!b) throw new Fault('damaged', `This project is damaged: “${name}” is missing.`, name)
     try {
       return JSON.parse(new TextDecoder('utf-8', { fatal: true }).decode(b)) as unknown
     } catch {
-      throw new Fault('damaged', `This project is damaged: “${name}” cannot be read.`)
+      throw new Fault('damaged', `This project is damaged: “${name}” cannot be read.`, name)
     }
   }
-  const head = text('project.json') as { format?: string; version?: number; book?: Book }
-  if (head?.format !== 'porchlight-project' || typeof head.version !== 'number' || !head.book) throw new Fault('damaged', 'This file is no Porchlight project.')
-  const raw = { ...head, sections: Object.fromEntries((head.book.sections ?? []).map(s => [s.id, text(`sections/${s.id}.json`)])) }
-  const now = migrate(raw, head.version, PROJECT_VERSION, projectMigrations) as typeof raw & { book: Book }
-  const sections = now.book.sections.map(s => {
-    const doc = now.sections[s.id] as Book['sections'][number]['doc']
+  const head = json('project.json') as { format?: unknown; version?: unknown; book?: { sections?: unknown } } | null
+  if (head?.format !== 'porchlight-project' || typeof head.version !== 'number' || !head.book || typeof head.book !== 'object') throw new Fault('damaged', 'This file is no Porchlight project.')
+  const list = head.book.sections ?? []
+  if (!Array.isArray(list)) throw new Fault('book', 'This project is not in order: sections wants a list.', 'sections')
+  const sections: Record<string, unknown> = {}
+  for (const s of list as { id?: unknown; title?: unknown }[]) {
+    const id = String(s?.id)
+    const read = (): unknown => json(`sections/${id}.json`)
+    if (!salvage) sections[id] = read()
+    else {
+      const file = files.get(`sections/${id}.json`)
+      let doc: unknown
+      try {
+        doc = read()
+      } catch {
+        doc = undefined
+      }
+      if (!isSound(doc)) {
+        salvage(`section “${String(s?.title || id)}” is damaged: its words were kept as plain paragraphs, and some may be wrong or missing`)
+        doc = wordsOf(file ? new TextDecoder().decode(file) : '')
+      }
+      sections[id] = doc
+    }
+  }
+  return { ...head, sections }
+}
+
+/** Whether a document is one of the schema, attributes and all. */
+export function isSound(doc: unknown): doc is DocJson {
+  try {
+    schema.nodeFromJSON(doc).check()
+    return (doc as DocJson).type === 'doc'
+  } catch {
+    return false
+  }
+}
+
+/** The words that stand in the ruins of a document's JSON, a paragraph a text. */
+export function wordsOf(json: string): DocJson {
+  const texts = [...json.matchAll(/"text"\s*:\s*"((?:[^"\\]|\\.)*)"/g)].map(m => {
     try {
-      schema.nodeFromJSON(doc).check()
+      return JSON.parse(`"${m[1]!}"`) as string
     } catch {
-      throw new Fault('damaged', `This project is damaged: section “${s.title || s.id}” holds text that is not in order.`)
+      return m[1]!
     }
-    return { ...s, doc }
-  })
-  const pictures = new Map<string, Uint8Array>()
-  for (const id of filesOf(now.book)) {
-    const b = files.get(`pictures/${id}`) ?? files.get(`fonts/${id}`)
-    if (!b) continue
-    if (hashOf(b) !== id) throw new Fault('damaged', 'This project is damaged: a picture or font is not what it was.')
-    pictures.set(id, b)
-  }
-  return { book: { ...now.book, sections }, pictures }
+  }).filter(t => t && t !== 'text')
+  const paragraphs = texts.map(text => ({ type: 'paragraph' as const, attrs: { id: '', align: null }, content: [{ type: 'text' as const, text }] }))
+  return { type: 'doc', content: paragraphs.length ? paragraphs : [{ type: 'paragraph', attrs: { id: '', align: null } }] }
 }

@@ -76,26 +76,41 @@ function sound(style: InteriorStyle): InteriorStyle {
 /** What an exception at one section may say: how it opens, begins and breaks. The page and its text are the whole book's. */
 export const mayBeExcepted = (path: string): boolean => /^(openings|firsts|breaks)\./.test(path)
 
+/** A value of a style held to its limits. Throws a Fault where it is no value of that kind. */
+function heldValue(path: string, value: unknown): number | boolean | string {
+  const v = styleValue(path)
+  if (v.kind === 'number') {
+    if (typeof value !== 'number' || !Number.isFinite(value)) throw new Fault('style', `“${path}” wants a number.`)
+    return Math.min(v.most, Math.max(v.least, value))
+  }
+  if (v.kind === 'picture') {
+    if (typeof value !== 'string' || !pictureIdForm.test(value)) throw new Fault('style', `“${path}” wants the id of a picture.`)
+    return value
+  }
+  // A family of the author's own is known by its id; whether its files are here is seen when it is used.
+  const own = path === 'text.family' && typeof value === 'string' && ownFamilyForm.test(value)
+  if (!own && !v.choices.some(c => c.value === value)) throw new Fault('style', `“${String(value)}” is no choice for “${path}”.`)
+  return value as number | boolean | string
+}
+
+/** Whether a style has such a value at such a path; one beyond its limits will be held to them. */
+export function isStyleChange(path: string, value: unknown): boolean {
+  try {
+    heldValue(path, value)
+    return true
+  } catch {
+    return false
+  }
+}
+
 /** A style with an edition's changes. Values are held to their limits; what is no value of that kind is refused. */
 export function withChanges(style: InteriorStyle, changes: StyleChanges | undefined): InteriorStyle {
   if (!changes || !Object.keys(changes).length) return style
   const out = JSON.parse(JSON.stringify(style)) as InteriorStyle
   for (const [path, value] of Object.entries(changes)) {
-    const v = styleValue(path)
+    const held = heldValue(path, value)
     const [group, key] = path.split('.') as [keyof InteriorStyle, string]
-    const target = out[group] as unknown as Record<string, number | boolean | string>
-    if (v.kind === 'number') {
-      if (typeof value !== 'number' || !Number.isFinite(value)) throw new Fault('style', `“${path}” wants a number.`)
-      const held = Math.min(v.most, Math.max(v.least, value))
-      target[key] = held
-    } else if (v.kind === 'picture') {
-      if (typeof value !== 'string' || !pictureIdForm.test(value)) throw new Fault('style', `“${path}” wants the id of a picture.`)
-      target[key] = value
-    } else {
-      // A family of the author's own is known by its id; whether its files are here is seen when it is used.
-      if (!v.choices.some(c => c.value === value) && !(path === 'text.family' && typeof value === 'string' && ownFamilyForm.test(value))) throw new Fault('style', `“${String(value)}” is no choice for “${path}”.`)
-      target[key] = value
-    }
+    ;(out[group] as unknown as Record<string, number | boolean | string>)[key] = held
   }
   return sound(out)
 }

@@ -69,7 +69,7 @@ export function BackupRoom() {
       setBack(p)
     })
     const count = found.says.books.filter(b => chosen[b.id] !== 'leave').length
-    message.success(`${count} ${count === 1 ? 'book was' : 'books were'} put back.`)
+    message.success(count ? `${count} ${count === 1 ? 'book was' : 'books were'} put back.` : 'Its books stand here already: none was changed.')
     if (kept.length) message.warning(`${kept.map(t => `“${t}”`).join(', ')}: another window writes it and did not agree. It stays as it is.`, 10)
     setFound(undefined)
   })
@@ -102,6 +102,7 @@ export function BackupRoom() {
               <div className="found" role="group" aria-label="What the backup holds">
                 <h3>{found.name}</h3>
                 <ul className="sides">{found.says.books.map(b => <Comparison key={b.id} book={b} choice={choices[b.id] ?? firstChoice(b)} onChoose={c => setChoices(o => ({ ...o, [b.id]: c }))} />)}</ul>
+                {found.library.unreadable?.map(u => <p key={u.id} className="unreadable" role="alert"><b>{u.id}</b> is in the backup and cannot be read; it is left out. {u.why}</p>)}
                 {found.says.others.length > 0 && <p className="teach">Not in the backup, and left as they are: {found.says.others.join(', ')}.</p>}
                 <p><Button type="primary" onClick={() => void restore()}>Put it back</Button> <Button type="text" onClick={() => setFound(undefined)}>Leave it</Button></p>
               </div>

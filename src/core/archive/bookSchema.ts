@@ -1,0 +1,217 @@
+import { array, boolean, type InferType, lazy, mixed, number, object, type Schema, string, ValidationError } from 'yup'
+import { type Book, type Role, roles } from '../book'
+import { isStyleChange, readStyleDocument, shippedStyles } from '../pages'
+import { type OutletProfile, parseTrim } from '../trade'
+import { ownFamilyForm } from '../type'
+
+/**
+ * The one schema of a book that comes in, from a file or from the store: shapes, ranges, lengths, no unknown keys. What stands in
+ * other places of the book or outside of it (outlets, papers, styles, pictures) is checked in `references`.
+ */
+const HASH = /^[0-9a-f]{64}$/
+/** Ids become names of files and addresses. */
+export const idForm = /^[a-z0-9][a-z0-9-]{0,59}$/
+const sectionIdForm = /^[A-Za-z][A-Za-z0-9]{0,23}$/
+
+const text = (most: number) => string().strict().max(most, '${path} is longer than ${max} characters')
+const whole = (least: number, most: number) => number().strict().integer('${path} wants a whole number').min(least, '${path} is less than ${min}').max(most, '${path} is more than ${max}')
+const amount = (least: number, most: number) => number().strict().min(least, '${path} is less than ${min}').max(most, '${path} is more than ${max}')
+const yesNo = () => boolean().strict()
+const one = (...of: string[]) => string().strict().oneOf(of, '${path} is none of the values it may have')
+const list = <S extends Schema>(of: S, most: number) => array(of as never).strict().max(most, '${path} has more than ${max} entries')
+const like = (form: RegExp, words: string) => string().strict().matches(form, `\${path} ${words}`)
+const shape = <T extends Record<string, Schema>>(fields: T) => object(fields).strict().noUnknown('${path} has “${unknown}”, which is nothing it may have')
+const optional = <S extends { optional(): unknown; default(v: undefined): { optional(): unknown } }>(s: S) => s.default(undefined).optional() as S
+/** An object with keys of its own. */
+const record = (key: RegExp, words: string, value: (key: string) => Schema, most: number) => lazy((v: unknown) => {
+  if (v === undefined) return mixed().optional()
+  if (!v || typeof v !== 'object' || Array.isArray(v)) return mixed().test('record', '${path} is no list of names and values', () => false)
+  const keys = Object.keys(v)
+  const wrong = keys.find(k => !key.test(k))
+  if (wrong !== undefined) return mixed().test('key', `\${path} has “${wrong.slice(0, 40)}”, ${words}`, () => false)
+  if (keys.length > most) return mixed().test('many', `\${path} has more than ${most} entries`, () => false)
+  return object(Object.fromEntries(keys.map(k => [k, value(k)]))).strict()
+})
+
+const dataSchema = shape({
+  title: text(500).defined(),
+  subtitle: text(500),
+  series: optional(shape({ name: text(300).defined(), number: amount(0, 99999) })),
+  contributors: list(shape({ name: text(300).defined(), sortName: text(300), role: like(/^[a-z]{3}$/, 'wants three small letters, as MARC has them').required() }), 200).required(),
+  language: like(/^[A-Za-z]{2,3}(-[A-Za-z0-9]{1,8})*$/, 'wants a language tag such as “en-GB”').required(),
+  imprint: shape({ name: text(300).defined(), place: text(300), site: text(500) }).required(),
+  year: whole(0, 9999),
+  rights: text(4000),
+  description: text(40_000),
+  subjects: list(text(300).defined(), 200).required(),
+})
+
+const sectionSchema = shape({
+  id: like(sectionIdForm, 'wants letters and figures').required(),
+  part: one('front', 'body', 'back').required(),
+  role: one(...(Object.keys(roles) as Role[])).required(),
+  title: text(2000).defined(),
+  subtitle: text(2000),
+  numbered: yesNo().required(),
+  made: yesNo().required(),
+  picture: optional(shape({ asset: text(64).required(), alt: text(10_000).defined(), decoration: yesNo().required() })),
+  evidence: list(text(600).defined(), 100),
+  doc: mixed(),
+})
+
+const styleChange = (key: string): Schema => mixed().test('change', `\${path} is nothing that a style has, or is out of its range`, v => isStyleChange(key, v))
+const styleChanges = record(/^[a-z]+\.[A-Za-z]+$/, 'which is nothing that a style has', styleChange, 200)
+
+const editionSchema = shape({
+  id: like(idForm, 'wants small letters, figures and hyphens').required(),
+  kind: one('paperback', 'case', 'coil', 'saddle', 'ebook').required(),
+  isbn: text(32),
+  trim: text(40).test('trim', '${path} is no trim such as “6x9in”', v => v === undefined || !!parseTrim(v)),
+  paper: text(60),
+  ink: one('black', 'colour'),
+  outlets: list(text(60).required(), 60).required(),
+  style: text(60).required(),
+  styleChanges: styleChanges as never,
+  exceptions: record(sectionIdForm, 'which is no section', () => styleChanges as never, 5000) as never,
+  price: whole(0, 100_000_000),
+  coverPages: whole(1, 10_000),
+})
+
+const assetSchema = shape({
+  id: text(64).required(),
+  type: one('image/png', 'image/jpeg', 'image/gif', 'image/svg+xml').required(),
+  width: whole(1, 100_000).required(),
+  height: whole(1, 100_000).required(),
+  name: text(400),
+})
+
+const colour = () => like(/^#[0-9a-fA-F]{6}$/, 'wants a colour such as “#15343d”')
+const coverSchema = shape({
+  id: text(60).required(),
+  name: text(200).defined(),
+  ground: shape({ colour: colour().required(), spine: colour() }).required(),
+  motif: shape({ kind: one('tide and lamp', 'rows', 'plain').required(), light: colour().required(), dark: colour().required(), accent: colour().required() }).required(),
+  picture: optional(shape({ asset: text(64).required(), over: one('front', 'sheet').required() })),
+  pieces: list(shape({
+    id: text(60).required(),
+    panel: one('back', 'spine', 'front').required(),
+    field: one('title', 'subtitle', 'author', 'series', 'imprint', 'description').required(),
+    box: shape({ x: amount(-2, 3).required(), y: amount(-2, 3).required(), width: amount(0, 4).required(), height: amount(0, 4).required() }).required(),
+    face: text(80).required(),
+    size: amount(1, 400).required(),
+    leading: amount(0.3, 5).required(),
+    tracking: amount(-1, 3).required(),
+    capitals: yesNo().required(),
+    align: one('left', 'center', 'right').required(),
+    vertical: one('top', 'middle', 'bottom').required(),
+    colour: colour().required(),
+  }), 200).required(),
+})
+
+/** Pages that all runs of a plan may take together. */
+const MOST_PLANNED = 5000
+const planSchema = shape({
+  runs: list(shape({
+    id: text(40).required(),
+    kind: one('blank', 'lined', 'dot', 'log').required(),
+    pages: whole(0, MOST_PLANNED).required(),
+    heading: text(300),
+    spacing: amount(4, 400).required(),
+    tone: amount(0, 1).required(),
+    columns: list(shape({ name: text(200).defined(), share: amount(0.01, 1000).required() }), 60),
+  }), 500).required().test('pages', `\${path} plan more than ${MOST_PLANNED} pages together`, v => (v as { pages?: number }[] | undefined)?.reduce?.((n, r) => n + (Number(r?.pages) || 0), 0) as number <= MOST_PLANNED),
+})
+
+const fontSchema = shape({
+  id: like(ownFamilyForm, 'is no family of the author’s own').required(),
+  name: text(120).defined(),
+  files: shape({ 'regular': like(HASH, 'is no file').required(), 'italic': like(HASH, 'is no file'), 'bold': like(HASH, 'is no file'), 'bold-italic': like(HASH, 'is no file') }).required(),
+})
+
+const phraseSchema = shape({
+  phrase: text(300).defined(), market: text(60).defined(), searches: amount(0, 1e10).required(), demand: amount(0, 1e10).required(), crowding: amount(0, 10).required(),
+  note: text(10_000), place: one('headline', 'support', 'slot', 'description'),
+})
+
+const listingSchema = shape({ slots: list(text(1000).defined(), 100), categories: list(text(300).defined(), 100), rights: yesNo(), lowContent: yesNo(), adult: yesNo() })
+
+/** A style document of the author's own; what is wrong in it is said by the styles' own schema. */
+const styleDocument = mixed().test('style', '${path} is no style', function (v) {
+  try {
+    readStyleDocument(v)
+    return true
+  } catch (e) {
+    return this.createError({ message: `${this.path}: ${(e as Error).message}` })
+  }
+})
+
+export const bookSchema = shape({
+  id: like(idForm, 'wants small letters, figures and hyphens').required(),
+  lastId: whole(0, 1e14).required(),
+  data: dataSchema.required(),
+  sections: list(sectionSchema, 5000).required(),
+  editions: list(editionSchema, 40).required(),
+  assets: list(assetSchema, 20_000).required(),
+  cover: optional(coverSchema),
+  plan: optional(planSchema),
+  styles: list(styleDocument, 100),
+  fonts: list(fontSchema, 100),
+  words: list(phraseSchema, 20_000),
+  listings: record(/^[a-z0-9-]{1,60}\/[a-z0-9-]{1,60}$/, 'which is no edition at an outlet', () => listingSchema, 2000) as never,
+})
+export type BookShape = InferType<typeof bookSchema>
+
+/** Something in a book that is not in order: where, and what in a plain sentence. */
+export interface Trouble {
+  /** The path in the book: "editions[0].price". */
+  place: string
+  sentence: string
+}
+
+const sentenceOf = (e: ValidationError): Trouble => {
+  const place = e.path ?? ''
+  const message = e.message.split('\n')[0]!.replace(/^this\b/, 'The book').replace(/ must be defined| is a required field/, ' is missing').replace(/must be a `(\w+)` type.*$/s, (_m, type: string) => `wants ${{ string: 'text', number: 'a number', boolean: 'yes or no', array: 'a list', object: 'a record' }[type] ?? type}`)
+  return { place, sentence: `${message.slice(0, 300)}.`.replace(/\.\.$/, '.') }
+}
+
+/** What is not in order in a book; `known` are the outlets there are. Nothing where all is well. At most a hundred. */
+export function bookTroubles(book: unknown, known: OutletProfile[]): Trouble[] {
+  try {
+    bookSchema.validateSync(book, { abortEarly: false, strict: true })
+  } catch (e) {
+    if (e instanceof ValidationError) return (e.inner.length ? e.inner : [e]).slice(0, 100).map(sentenceOf)
+    return [{ place: '', sentence: 'The book’s record cannot be read.' }]
+  }
+  return references(book as Book, known)
+}
+
+/** What a book names and what must be there for it. */
+function references(book: Book, known: OutletProfile[]): Trouble[] {
+  const out: Trouble[] = []
+  const say = (place: string, sentence: string): void => void out.push({ place, sentence })
+  const twice = (ids: string[], place: string, what: string): void => {
+    const seen = new Set<string>()
+    ids.forEach((id, i) => (seen.has(id) ? say(`${place}[${i}].id`, `${place}[${i}].id: two ${what} are called “${id}”.`) : seen.add(id)))
+  }
+  twice(book.sections.map(s => s.id), 'sections', 'sections')
+  twice(book.editions.map(e => e.id), 'editions', 'editions')
+  twice(book.assets.map(a => a.id), 'assets', 'pictures')
+  const assets = new Set(book.assets.map(a => a.id))
+  book.sections.forEach((s, i) => s.picture && !assets.has(s.picture.asset) && say(`sections[${i}].picture`, `sections[${i}].picture names a picture that the book does not have.`))
+  if (book.cover?.picture && !assets.has(book.cover.picture.asset)) say('cover.picture', 'cover.picture names a picture that the book does not have.')
+  const styles = new Set([...shippedStyles, ...(book.styles ?? [])].map(s => s.id))
+  book.editions.forEach((e, i) => {
+    const at = `editions[${i}]`
+    if (!styles.has(e.style)) say(`${at}.style`, `${at}.style: there is no style “${e.style}”.`)
+    const outlets = e.outlets.map(o => known.find(p => p.id === o))
+    outlets.forEach((p, k) => !p && say(`${at}.outlets[${k}]`, `${at}.outlets: there is no outlet “${e.outlets[k]}” here.`))
+    if (e.kind === 'ebook') return
+    if (!e.trim) say(`${at}.trim`, `${at}.trim is missing: a printed edition has a trim.`)
+    const printer = outlets[0]
+    if (!printer || !e.paper) return
+    // Whether the printer binds so is seen in the room, with the controls that change it.
+    if (printer.print && !printer.print.papers.some(p => p.id === e.paper)) say(`${at}.paper`, `${at}.paper: ${printer.name} has no paper “${e.paper}”.`)
+  })
+  return out
+}
+
