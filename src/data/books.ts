@@ -69,8 +69,6 @@ function assembled(record: BookRecord, sections: Map<string, Section>): Book {
   return { ...head, sections: order.map(s => sections.get(s)).filter(s => s !== undefined) }
 }
 
-export const picturesOf = async (ids: string[]): Promise<Map<string, Uint8Array>> => new Map((await db.blobs.bulkGet(ids)).filter(b => b !== undefined).map(b => [b.hash, b.bytes]))
-
 /** Books on the shelf; those that were taken down rest elsewhere. */
 export const listBooks = (): Promise<BookRecord[]> => db.books.filter(b => b.takenDown === undefined).toArray()
 

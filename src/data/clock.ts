@@ -1,12 +1,11 @@
-import type { Hours } from '@/core/outlets'
-import { isSetting } from '@/core/archive'
+import { type Hours, isHours } from '@/core/outlets'
 import { db } from './db'
 
 /** The simulated clock: hours since it was started. The author moves it; nothing else does. */
 export const readClock = async (): Promise<Hours> => {
   const value = (await db.settings.get('clock'))?.value
   // A clock that is no clock stands at the beginning: it must not stop the listings and the ledger.
-  return isSetting('clock', value) && value !== undefined ? (value as Hours) : 0
+  return isHours(value) ? value : 0
 }
 
 export const advanceClock = (hours: Hours): Promise<void> =>

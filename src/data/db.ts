@@ -1,7 +1,7 @@
 import Dexie, { type Table } from 'dexie'
 import { withLeadInAsChoice } from '@/core/archive'
 import { withOwnIds } from '@/core/book'
-import { asSteps, type OldChange } from './oldChanges'
+import type { OldChange } from './oldChanges'
 import type { BlobRecord, BookRecord, ChangeRecord, ListingRecord, PieceRecord, SectionRecord, SettingRecord, VersionRecord } from './records'
 
 class PorchlightDb extends Dexie {
@@ -13,6 +13,8 @@ class PorchlightDb extends Dexie {
   listings!: Table<ListingRecord, string>
   versions!: Table<VersionRecord, number>
   pieces!: Table<PieceRecord, number>
+  /** Pictures as screens show them, made by the press; they can be made again. */
+  previews!: Table<{ hash: string; blob: Blob }, string>
 
   constructor() {
     // "Saved" is said when the disk has it.
@@ -25,7 +27,7 @@ class PorchlightDb extends Dexie {
       await tx.table('changes').toCollection().modify((c, ref) => { ref.value = withLeadInAsChoice(c) })
     })
     // Ids unique in the book; a history of differences, its ends found by index; versions; words that found no place.
-    this.version(5).stores({ changes: '++id, book, [book+state+id]', versions: '++id, book', pieces: '++id, book' }).upgrade(async tx => {
+    this.version(5).stores({ changes: '++id, book, [book+state+id]', versions: '++id, book', pieces: '++id, book', previews: 'hash' }).upgrade(async tx => {
       const sections = tx.table<SectionRecord, [string, string]>('sections')
       for (const id of (await tx.table('books').toCollection().primaryKeys()) as string[]) {
         const record = (await tx.table<BookRecord, string>('books').get(id))!
@@ -35,6 +37,8 @@ class PorchlightDb extends Dexie {
         await tx.table('books').put({ ...record, lastId, order: named.map(s => s.id) })
         for (const [i, s] of named.entries()) if (s !== old[i]) await sections.put({ ...(s as SectionRecord), rev: old[i]!.rev + 1 })
       }
+      // Wanted once in the life of a store: it is no part of the program's start.
+      const { asSteps } = await Dexie.waitFor(import('./oldChanges'))
       await tx.table('changes').toCollection().modify((c: OldChange, ref) => { ref.value = asSteps(c) })
     })
   }

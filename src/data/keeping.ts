@@ -1,31 +1,16 @@
 import { collectBlobs } from './blobs'
 import { db } from './db'
-import { readyJournal } from './journal'
-import { flushPens, wordsAtRisk } from './pen'
 import { playBack } from './playback'
 import { sweep } from './removal'
 import { foldHistory } from './versions'
 import { heldBooks } from './writer'
 
-/** What every window does for the words of its author, from its start to its end. Gives the way to stop. */
+/** What every window does for the library as a whole: plays back what dead windows left, tidies when it rests. Gives the way to stop. */
 export function keepWords(): () => void {
-  void readyJournal()
   // Where the store cannot be read, rooms say so; the journal keeps what it has until it can be played.
   void playBack().catch(() => undefined)
-  const leave = (): void => void flushPens()
-  const ask = (e: BeforeUnloadEvent): void => {
-    if (wordsAtRisk()) e.preventDefault()
-  }
   const tidying = setInterval(() => whenIdle(tidy), TIDY_EVERY)
-  addEventListener('pagehide', leave)
-  document.addEventListener('visibilitychange', leave)
-  addEventListener('beforeunload', ask)
-  return () => {
-    clearInterval(tidying)
-    removeEventListener('pagehide', leave)
-    document.removeEventListener('visibilitychange', leave)
-    removeEventListener('beforeunload', ask)
-  }
+  return () => clearInterval(tidying)
 }
 
 /** How often a window looks whether something wants tidying, and how often the store is swept. Milliseconds. */

@@ -132,7 +132,7 @@ describe('a pen', () => {
         const end = await everything()
         for (const sign of typed) expect(end.split(sign).length - 1).toBe(1)
       }
-    }), { numRuns: cases(40, 1500), endOnFailure: true })
+    }), { numRuns: cases(40, 500), endOnFailure: true })
   })
 })
 

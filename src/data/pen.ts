@@ -4,7 +4,7 @@ import { compact, difference, type DocJson, readSteps, rebase, type Rebased, sch
 import { commitText, trailSince } from './changes'
 import { db } from './db'
 import type { SectionRecord } from './records'
-import { type JournalEntry, journalKey, keepInJournal } from './journal'
+import { type JournalEntry, journalKey, keepInJournal, readyJournal } from './journal'
 import { keepPieces } from './pieces'
 import { windowId } from './window'
 
@@ -232,3 +232,14 @@ export const flushPens = async (book?: string): Promise<void> => void (await Pro
 
 /** Whether closing the window now would lose words: only where neither the store nor the journal could take them. */
 export const wordsAtRisk = (): boolean => [...pens.values()].some(p => p.atRisk)
+
+// A window that is left, hidden or closed writes what it holds; it asks to be kept open only where nothing could take it.
+if (typeof document !== 'undefined') {
+  void readyJournal()
+  const leave = (): void => void flushPens()
+  addEventListener('pagehide', leave)
+  document.addEventListener('visibilitychange', leave)
+  addEventListener('beforeunload', e => {
+    if (wordsAtRisk()) e.preventDefault()
+  })
+}

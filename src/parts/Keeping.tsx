@@ -9,12 +9,15 @@ export function Keeping() {
   useEffect(() => {
     let stop: (() => void) | undefined
     let gone = false
-    // Loaded behind the page: it has no part in what is seen first.
-    void import('@/data/keeping').then(k => {
+    const start = (): void => void import('@/data/keeping').then(k => {
       if (!gone) stop = k.keepWords()
     })
+    // Words that wait in the journal come first; otherwise it has no part in what is seen first.
+    const waits = Object.keys(localStorage).some(k => k.startsWith('porchlight-journal/'))
+    const timer = setTimeout(start, waits ? 0 : 4000)
     return () => {
       gone = true
+      clearTimeout(timer)
       stop?.()
     }
   }, [])

@@ -3,7 +3,7 @@ import { useLiveQuery } from 'dexie-react-hooks'
 import { useEffect, useRef, useState, useSyncExternalStore } from 'react'
 import type { Book, Edition } from '@/core/book'
 import { Cancelled } from '@/core/trade'
-import { freshen, type HeldBook, picturesOf } from '@/data/books'
+import { freshen, type HeldBook } from '@/data/books'
 import { steps } from '@/data/changes'
 import { type Hold, hold, holdOf, onHold } from '@/data/writer'
 import { openAtPress, press } from '@/workers/client'
@@ -55,7 +55,7 @@ export async function bringUpToDate(bookId: string): Promise<void> {
   const held = await freshen(bookId, heldBooks.get(bookId))
   if (!held) return
   heldBooks.set(bookId, held)
-  await openAtPress(held.book, picturesOf)
+  await openAtPress(held.book)
 }
 
 /** Opens a book at the press and keeps what follows from it up to date. `kind`: rooms of pages and covers look at print editions only. `first` is done before the whole book is set anew. */
@@ -101,7 +101,7 @@ export function useOpenBook(bookId: string, withLeaves = false, kind: 'any' | 'p
     const late = setTimeout(() => setSettling(true), 120)
     const work = async (): Promise<void> => {
       const start = performance.now()
-      await openAtPress(stored, picturesOf)
+      await openAtPress(stored)
       await early.current?.(edition)
       const leaves = withLeaves && edition.kind !== 'ebook' ? await press().leaves(bookId, edition.id) : undefined
       performance.measure('porchlight pages', { start })

@@ -1,6 +1,6 @@
 import * as Comlink from 'comlink'
-import { type Book, filesOf, type Section } from '@/core/book'
-import { Cancelled, type Progress } from '@/core/trade'
+import type { Book, Section } from '@/core/book'
+import { Cancelled, Fault, type Progress } from '@/core/trade'
 import './faults'
 import type { PressApi } from './press.worker'
 
@@ -19,7 +19,8 @@ const silent = new Set(['pack', 'paint', 'paintCover', 'sample', 'placeAt', 'pag
 let worker: Worker | undefined
 let client: PressClient | undefined
 /** What the press already has of each book. */
-const sent = new Map<string, { sections: Map<string, Section>; pictures: Set<string> }>()
+const sent = new Map<string, { sections: Map<string, Section>; turn: number }>()
+let turns = 0
 /** Calls that wait for an answer, by the way to refuse them. */
 const waiting = new Set<(e: Error) => void>()
 /** How many of them the sill speaks of. */
@@ -88,18 +89,23 @@ function show(next: AtWork | undefined): void {
   listeners.forEach(l => l())
 }
 
-/** Gives the press a book, or what is new of it: sections are told apart by identity. `pictures` is asked for bytes it has not seen. */
-export async function openAtPress(book: Book, pictures: (ids: string[]) => Promise<Map<string, Uint8Array>>): Promise<void> {
-  const known = sent.get(book.id) ?? { sections: new Map<string, Section>(), pictures: new Set<string>() }
+/**
+ * Gives the press a book, or what is new of it: sections are told apart by identity. Updates are numbered; where the press has
+ * missed one (it was started anew) it gets the whole book. `lent`: pictures that are not in the store.
+ */
+export async function openAtPress(book: Book, lent?: Map<string, Uint8Array>): Promise<void> {
   const { sections, ...head } = book
-  const wanted = filesOf(book).filter(id => !known.pictures.has(id))
-  const at = worker
-  const bytes = wanted.length ? await pictures(wanted) : new Map<string, Uint8Array>()
-  // Stopped meanwhile: the next worker knows nothing of it.
-  if (at !== worker && at) return openAtPress(book, pictures)
-  const fresh = sections.filter(s => known.sections.get(s.id) !== s)
-  sent.set(book.id, { sections: new Map(sections.map(s => [s.id, s])), pictures: new Set([...known.pictures, ...bytes.keys()]) })
-  await press().open({ head, order: sections.map(s => s.id), sections: fresh, pictures: bytes })
+  const known = sent.get(book.id)
+  const turn = ++turns
+  const fresh = sections.filter(s => known?.sections.get(s.id) !== s)
+  sent.set(book.id, { sections: new Map(sections.map(s => [s.id, s])), turn })
+  try {
+    await press().open({ head, order: sections.map(s => s.id), sections: fresh, after: known?.turn ?? 0, turn, ...(lent ? { lent } : {}) })
+  } catch (e) {
+    sent.delete(book.id)
+    if (e instanceof Fault && e.code === 'gap') return openAtPress(book, lent)
+    throw e
+  }
 }
 
 /** The press forgets a book that is gone. */

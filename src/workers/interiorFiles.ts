@@ -42,7 +42,7 @@ export async function templateFiles(bookId: string, editionId: string): Promise<
   const title = `Blank pages, ${trim}`
   const files: Record<string, Uint8Array> = {}
   const file = async (name: string, sheets: PageMarks[]): Promise<void> => {
-    files[`${name}.pdf`] = await pdfBytes(sheets, { title, language: 'en', date: DATE, grey: false }, await loadedSubsetter(), pictureSource(b))
+    files[`${name}.pdf`] = await pdfBytes(sheets, { title, language: 'en', date: DATE, grey: false }, await loadedSubsetter(), pictureSource)
   }
   await file('either-side', [made[0]!.page])
   await file('left-and-right', [made[2]!.page, made[1]!.page])
@@ -80,7 +80,7 @@ export async function interiorFile(bookId: string, editionId: string, kind: Inte
   const bytes = await pdfBytes(pages, {
     title: data.title, author: authorLine(data), language: data.language, date: DATE, grey: edition.ink !== 'colour', ppi: kind === 'mail' ? MAIL_PPI : (ppi ?? PRESS_PPI),
     ...(kind === 'X-1a' || kind === 'X-4' ? { preparedFor: kind } : {}), ...(kind === 'tagged' ? { tags: tagSource(b.text.sections) } : {}), ...(outline ? { outline, sectionPages: interior.starts } : {}),
-  }, await loadedSubsetter(), pictureSource(b), tell)
+  }, await loadedSubsetter(), pictureSource, tell)
   const slug = data.title.toLowerCase().normalize('NFD').replace(/[^a-z0-9]+/g, '-').replace(/^-|-$/g, '') || 'book'
   return { name: `${slug}${part}${{ press: '-interior', 'X-4': '-interior-x4', 'X-1a': '-interior-x1a', proof: '-proof', mail: '-small', tagged: '-tagged' }[kind]}.pdf`, bytes }
 }

@@ -1,26 +1,30 @@
-import { type Asset, type Book, type Edition, hashOf, type Section } from '@/core/book'
+import { type Book, type Edition, filesOf, hashOf, type Section } from '@/core/book'
 import { type Graph, type PrintChain, type PrintInputs, printChain } from '@/core/chain'
 import { lampOverTide, rows } from '@/core/cover'
 import { profileOf, shippedProfiles } from '@/core/outlets'
 import { type InteriorStyle, Setter, styleById, withChanges } from '@/core/pages'
-import type { OutletProfile } from '@/core/trade'
+import { Fault, type OutletProfile } from '@/core/trade'
+import { lend, originalBytes } from './pictureShelf'
 import { tellAndHear } from './telling'
 import { shelf } from './fontShelf'
 
-/** A change of a book as the page sends it: its record, the order of its sections, those sections and pictures that are new. */
+/** A change of a book as the page sends it: its record, the order of its sections, those sections that are new. */
 export interface BookUpdate {
   head: Omit<Book, 'sections'>
   order: string[]
   sections: Section[]
-  pictures: Map<string, Uint8Array>
+  /** The state this one follows (0: none), and its own number: a change that was missed is asked for again, never guessed at. */
+  after: number
+  turn: number
+  /** Pictures and fonts that are not in the store: of a manuscript that is looked over before it becomes a book. */
+  lent?: Map<string, Uint8Array>
 }
 
 /** A book open at the press. `text` is what pages and covers depend on: it stays the same object while only prices or words change. */
 export interface OpenedBook {
   book: Book
   text: Book
-  pictures: Map<string, Uint8Array>
-  images: Map<string, ImageBitmap>
+  turn: number
   chains: Map<string, Graph<PrintChain>>
   /** Styles that an edition is tried in, by edition: see `tryStyle`. */
   trials: Map<string, Trial>
@@ -49,21 +53,48 @@ export function bookOf(id: string): OpenedBook {
   return b
 }
 
-/** Opens a book, or brings it up to date: what did not change keeps its identity, so that nothing follows from it anew. */
-export async function openBook(update: BookUpdate): Promise<void> {
+/** The checker of records is on its way while the rest of the worker is still being read. */
+const checking = import('./bookCheck')
+/** The record of each book that was last found in order, without texts, as JSON. */
+const sound = new Map<string, string>()
+const queues = new Map<string, Promise<void>>()
+
+/**
+ * Opens a book, or brings it up to date: what did not change keeps its identity, so that nothing follows from it anew. Updates of
+ * one book are taken one after the other, and each whole or not at all. Throws a Fault `gap` where one before it is missing, and
+ * `book` where the record is not in order: then the press keeps what it had.
+ */
+export function openBook(update: BookUpdate): Promise<void> {
+  const { id } = update.head
+  const next = (queues.get(id) ?? Promise.resolve()).then(() => take(update))
+  queues.set(id, next.catch(() => undefined))
+  return next
+}
+
+async function take(update: BookUpdate): Promise<void> {
   const { head } = update
-  const old = opened.get(head.id)
+  const before = opened.get(head.id)
+  if (update.after !== (before?.turn ?? 0) && update.after !== 0) throw new Fault('gap', 'The press has missed a change of this book.')
+  const old = update.after === 0 ? undefined : before
   const sections = new Map(old?.book.sections.map(s => [s.id, s]))
   for (const s of update.sections) sections.set(s.id, s)
   const book: Book = { ...head, sections: update.order.map(id => sections.get(id)).filter(s => s !== undefined) }
-  const text = old && sameText(old.text, book) ? old.text : { ...book, editions: [] }
-  const b: OpenedBook = { book, text, pictures: old?.pictures ?? new Map(), images: old?.images ?? new Map(), chains: old?.chains ?? new Map(), trials: old?.trials ?? new Map() }
-  for (const [id, bytes] of update.pictures) b.pictures.set(id, bytes)
-  shelf.addFamilies(book.fonts ?? [], b.pictures)
-  for (const a of book.assets) {
-    const bytes = b.pictures.get(a.id)
-    if (bytes && !b.images.has(a.id)) b.images.set(a.id, await decoded(a, bytes))
+  const record = JSON.stringify({ ...head, sections: book.sections.map(({ doc: _doc, ...s }) => s) })
+  if (sound.get(head.id) !== record) {
+    const [trouble] = (await checking).recordTroubles(JSON.parse(record), profiles)
+    if (trouble) throw new Fault('book', trouble.sentence, trouble.place)
+    sound.set(head.id, record)
   }
+  if (update.lent) lend(update.lent)
+  const fonts = new Map<string, Uint8Array>()
+  for (const f of filesOf({ assets: [], fonts: book.fonts })) {
+    const bytes = await originalBytes(f)
+    if (bytes) fonts.set(f, bytes)
+  }
+  // From here on nothing waits: either all of it is taken, or none.
+  shelf.addFamilies(book.fonts ?? [], fonts)
+  const text = before && sameText(before.text, book) ? before.text : { ...book, editions: [] }
+  const b: OpenedBook = { book, text, turn: update.turn, chains: before?.chains ?? new Map(), trials: before?.trials ?? new Map() }
   opened.set(head.id, b)
   for (const [key, chain] of b.chains) {
     const [editionId, outletId] = key.split('/') as [string, string]
@@ -73,13 +104,19 @@ export async function openBook(update: BookUpdate): Promise<void> {
       continue
     }
     const inputs = inputsOf(b, e, outletId)
-    for (const k of Object.keys(inputs) as (keyof PrintInputs)[]) await renew(chain, k, inputs[k])
+    const last = given.get(chain)
+    for (const k of Object.keys(inputs) as (keyof PrintInputs)[]) renew(chain, k, last?.[k] as never, inputs[k] as never)
+    given.set(chain, inputs)
   }
 }
 
-export const closeBook = (id: string): void => void opened.delete(id)
+/** What each chain was given last: small records come anew each time, and identity is what the chain goes by. */
+const given = new WeakMap<Graph<PrintChain>, PrintInputs>()
 
-const decoded = (a: Asset, bytes: Uint8Array): Promise<ImageBitmap> => createImageBitmap(new Blob([Uint8Array.from(bytes)], { type: a.type }))
+export function closeBook(id: string): void {
+  opened.delete(id)
+  sound.delete(id)
+}
 
 /** Whether everything that pages and cover read is what it was. */
 function sameText(a: Book, b: Book): boolean {
@@ -119,13 +156,16 @@ export function chainOf(bookId: string, editionId: string, outletId?: string): G
   const at = outletId ?? e.outlets[0] ?? 'ostrevane'
   const key = `${editionId}/${at}`
   let chain = b.chains.get(key)
-  if (!chain) b.chains.set(key, (chain = printChain(inputsOf(b, e, at), setter, shelf, tellAndHear)))
+  if (!chain) {
+    const inputs = inputsOf(b, e, at)
+    b.chains.set(key, (chain = printChain(inputs, setter, shelf, tellAndHear)))
+    given.set(chain, inputs)
+  }
   return chain
 }
 
-/** Sets an input only where it says something else: small records come anew each time, and identity is what the chain goes by. */
-async function renew<K extends keyof PrintInputs>(chain: Graph<PrintChain>, name: K, value: PrintInputs[K]): Promise<void> {
-  const old = (await chain.get(name)) as PrintInputs[K]
+/** Sets an input only where it says something else. */
+function renew<K extends keyof PrintInputs>(chain: Graph<PrintChain>, name: K, old: PrintInputs[K], value: PrintInputs[K]): void {
   if (old === value || (name !== 'book' && JSON.stringify(old) === JSON.stringify(value))) return
   chain.set(name, value as PrintChain[K])
 }

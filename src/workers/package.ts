@@ -1,5 +1,5 @@
 import { strToU8, type Zippable, zipSync } from 'fflate'
-import { authorLine, type Edition, hashOf } from '@/core/book'
+import { authorLine, type Book, type Edition, hashOf, picturesIn } from '@/core/book'
 import { outlineOf } from './interiorFiles'
 import { DATE, loadedSubsetter, pdf, pictureSource } from './pdfPorts'
 import { check, type Finding } from '@/core/check'
@@ -10,6 +10,7 @@ import type { OutletProfile, Ticker } from '@/core/trade'
 import { bookOf, chainOf, designOf, inputsOf, keyOf, type OpenedBook, outlet, styleOf } from './openBooks'
 import { shelf } from './fontShelf'
 import { draw } from './draw'
+import { originalBytes, withOriginals } from './pictureShelf'
 
 /** The print edition whose pages an ebook's page list names, and whose front it wears. */
 const printOf = (b: OpenedBook): Edition | undefined => b.book.editions.find(e => e.kind !== 'ebook')
@@ -36,9 +37,9 @@ export async function frontAtOnce(bookId: string): Promise<Cover | undefined> {
 /** Height of the front picture in pixels: well inside what the outlet takes. */
 const frontHeight = (profile: OutletProfile): number => (profile.ebook ? Math.min(profile.ebook.frontMost, Math.max(profile.ebook.frontLeast, 2560)) : 2560)
 
-async function frontJpeg(b: OpenedBook, cover: Cover, height: number): Promise<{ bytes: Uint8Array; width: number; height: number }> {
+async function frontJpeg(cover: Cover, height: number): Promise<{ bytes: Uint8Array; width: number; height: number }> {
   const page = frontPage(cover)
-  const canvas = draw(page, height / page.height, id => b.images.get(id))
+  const canvas = await withOriginals(page, pictures => draw(page, height / page.height, pictures))
   const blob = await canvas.convertToBlob({ type: 'image/jpeg', quality: 0.9 })
   return { bytes: new Uint8Array(await blob.arrayBuffer()), width: canvas.width, height: canvas.height }
 }
@@ -55,13 +56,24 @@ export async function epubOf(bookId: string, e: Edition, profile: OutletProfile)
   const key = `${height}/${keyOf(designOf(b.book))}/${e.isbn ?? ''}`
   const known = made.get(key)
   if (known) return known
-  const front = await frontJpeg(b, cover, height)
+  const front = await frontJpeg(cover, height)
   const print = printOf(b)
   const pages = print ? pageStarts(await chainOf(bookId, print.id).get('interior')) : undefined
   const { writeEpub } = await import('@/core/epub')
-  const bytes = writeEpub(b.text, { isbn: e.isbn, date: DATE, cover: { bytes: front.bytes, type: 'image/jpeg' }, picture: id => b.pictures.get(id), ...(pages ? { pages } : {}) })
+  const originals = await originalsOf(b.text)
+  const bytes = writeEpub(b.text, { isbn: e.isbn, date: DATE, cover: { bytes: front.bytes, type: 'image/jpeg' }, picture: id => originals.get(id), ...(pages ? { pages } : {}) })
   const out = { bytes, front: { width: front.width, height: front.height } }
   made.set(key, out)
+  return out
+}
+
+/** The pictures of a book's text, as they came. */
+async function originalsOf(book: Book): Promise<Map<string, Uint8Array>> {
+  const out = new Map<string, Uint8Array>()
+  for (const { asset } of book.sections.flatMap(picturesIn)) {
+    const bytes = out.has(asset) ? undefined : await originalBytes(asset)
+    if (bytes) out.set(asset, bytes)
+  }
   return out
 }
 
@@ -118,12 +130,12 @@ export async function makePackage(bookId: string, e: Edition, outletId: string, 
     const outline = outlineOf(b, interior)
     const { asPrinted, pdfBytes } = await pdf()
     await ticker({ stage: 'Interior', done: 0, of: 3 })
-    files.push({ name: `${slug}-interior.pdf`, bytes: await pdfBytes(interior.pages, { ...meta, ...asPrinted(profile, e.ink !== 'colour'), outline }, await loadedSubsetter(), pictureSource(b), p => ticker({ stage: 'Interior', done: p.done / Math.max(1, p.of), of: 3 })) })
+    files.push({ name: `${slug}-interior.pdf`, bytes: await pdfBytes(interior.pages, { ...meta, ...asPrinted(profile, e.ink !== 'colour'), outline }, await loadedSubsetter(), pictureSource, p => ticker({ stage: 'Interior', done: p.done / Math.max(1, p.of), of: 3 })) })
     await ticker({ stage: 'Cover', done: 1, of: 3 })
-    files.push({ name: `${slug}-cover.pdf`, bytes: await pdfBytes([cover.page], { ...meta, title: `${data.title}: cover`, ...asPrinted(profile, false) }, await loadedSubsetter(), pictureSource(b)) })
+    files.push({ name: `${slug}-cover.pdf`, bytes: await pdfBytes([cover.page], { ...meta, title: `${data.title}: cover`, ...asPrinted(profile, false) }, await loadedSubsetter(), pictureSource) })
   }
   await ticker({ stage: 'Front picture', done: 2, of: 3 })
-  files.push({ name: `${slug}-front.jpg`, bytes: (await frontJpeg(b, cover, frontHeight(profile))).bytes })
+  files.push({ name: `${slug}-front.jpg`, bytes: (await frontJpeg(cover, frontHeight(profile))).bytes })
   const { interior: _i, cover: _c, ...said } = snapshot
   files.push({ name: `${slug}-listing.json`, bytes: strToU8(JSON.stringify({ outlet: profile.name, edition: e.kind, ...said }, null, 1) + '\n') })
   const zippable: Zippable = Object.fromEntries(files.map(f => [`${name}/${f.name}`, [f.bytes, { level: f.name.endsWith('.json') ? 6 : 0, mtime: new Date(2026, 0, 1) }]]))

@@ -1,5 +1,6 @@
 import type { PictureSource, Subsetter } from '@/core/pdf'
-import type { OpenedBook } from './openBooks'
+import { Fault } from '@/core/trade'
+import { decodedWhole, originalBytes } from './pictureShelf'
 
 /** What files are dated: not the day on which they are made, so that the same book gives the same bytes. */
 export const DATE = '2026-01-01T00:00:00Z'
@@ -11,13 +12,16 @@ let subsetter: Promise<Subsetter> | undefined
 export const loadedSubsetter = (): Promise<Subsetter> =>
   (subsetter ??= fetch('/fonts/harfbuzz-subset.wasm').then(async r => (await pdf()).loadSubsetter(new Uint8Array(await r.arrayBuffer()))))
 
-export const pictureSource = (b: OpenedBook): PictureSource => ({
-  bytes: async id => b.pictures.get(id),
+export const pictureSource: PictureSource = {
+  bytes: originalBytes,
   decode: async bytes => {
-    const bitmap = await createImageBitmap(new Blob([Uint8Array.from(bytes)]))
-    const canvas = new OffscreenCanvas(bitmap.width, bitmap.height)
-    const ctx = canvas.getContext('2d')!
-    ctx.drawImage(bitmap, 0, 0)
-    return { width: bitmap.width, height: bitmap.height, rgba: ctx.getImageData(0, 0, bitmap.width, bitmap.height).data }
+    const pixels = await decodedWhole(bytes, bitmap => {
+      const canvas = new OffscreenCanvas(bitmap.width, bitmap.height)
+      const ctx = canvas.getContext('2d')!
+      ctx.drawImage(bitmap, 0, 0)
+      return { width: bitmap.width, height: bitmap.height, rgba: ctx.getImageData(0, 0, bitmap.width, bitmap.height).data }
+    })
+    if (!pixels) throw new Fault('picture', 'A picture is damaged and cannot be decoded.')
+    return pixels
   },
-})
+}

@@ -7,7 +7,7 @@ import { bookOf as made, paragraph } from '../../tests/support/core'
 import { type Book, type Edition, hashOf, type Section } from '@/core/book'
 import { type PageMarks, pageText } from '@/core/marks'
 import { styleById } from '@/core/pages'
-import { bookOf, chainOf, closeBook, openBook, styleOf } from './openBooks'
+import { bookOf, type BookUpdate, chainOf, closeBook, openBook, styleOf } from './openBooks'
 import { firstLook, forget, shown } from './firstLook'
 import { interiorFile, templateFiles } from './interiorFiles'
 import { epubOf, findingsOf, frontAtOnce, makePackage, snapshotOf } from './package'
@@ -18,15 +18,19 @@ const prose = 'The bell of Merrow Sound hung in an iron cage at the seaward corn
 const edition: Edition = { id: 'paperback', kind: 'paperback', outlets: ['ostrevane'], trim: '6x9in', paper: 'cream', ink: 'black', style: 'harbour-roman', price: 1299, isbn: '9780000000002' } as Edition
 const fresh = (chapters = 3): Book => ({ ...made(Array.from({ length: chapters }, (_, i) => Array.from({ length: 24 }, (_, k) => `${i + 1}.${k + 1} ${prose.repeat(2 + (k % 3))}`))), editions: [edition], cover: undefined }) as Book
 
+let turns = 0
 /** Gives the press a book as the page does: what it has not seen, told apart by identity. */
 function sender(): (book: Book, pictures?: Map<string, Uint8Array>) => Promise<void> {
   let seen = new Map<string, Section>()
-  return async (book, pictures = new Map<string, Uint8Array>()) => {
+  let after = 0
+  return async (book, pictures) => {
     const { sections, ...head } = book
     const news = sections.filter(s => seen.get(s.id) !== s)
     seen = new Map(sections.map(s => [s.id, s]))
     // As messages do it, what is sent is a copy.
-    await openBook(JSON.parse(JSON.stringify({ head, order: sections.map(s => s.id), sections: news, pictures: null }), (k, v: unknown) => (k === 'pictures' ? pictures : v)) as Parameters<typeof openBook>[0])
+    const turn = ++turns
+    await openBook({ ...(JSON.parse(JSON.stringify({ head, order: sections.map(s => s.id), sections: news })) as Pick<BookUpdate, 'head' | 'order' | 'sections'>), after, turn, ...(pictures ? { lent: pictures } : {}) })
+    after = turn
   }
 }
 const interiorOf = (id = 'test') => chainOf(id, 'paperback').get('interior')
@@ -80,15 +84,18 @@ describe('an open book', () => {
     closeBook('test')
     expect(() => bookOf('test')).toThrow('This book is not open.')
   })
-  test('decodes its pictures once', async () => {
-    const canvas = createCanvas(300, 200)
-    const bytes = new Uint8Array(await canvas.encode('png'))
-    const asset = { id: hashOf(bytes), type: 'image/png' as const, width: 300, height: 200 }
-    await send({ ...book, assets: [asset] }, new Map([[asset.id, bytes]]))
-    const image = bookOf('test').images.get(asset.id)
-    expect(image).toMatchObject({ width: 300, height: 200 })
-    await send({ ...book, assets: [asset], data: { ...book.data, title: 'Another' } })
-    expect(bookOf('test').images.get(asset.id)).toBe(image)
+  test('takes updates one after the other, each whole or not at all; one that was missed is asked for', async () => {
+    const { sections, ...head } = bookOf('test').book
+    const at = bookOf('test').turn
+    const update = (title: string, after: number, turn: number): BookUpdate => ({ head: { ...head, data: { ...head.data, title } }, order: sections.map(s => s.id), sections: [], after, turn })
+    // Three at once: the last one stands, however long each takes.
+    await Promise.all([openBook(update('One', at, at + 1)), openBook(update('Two', at + 1, at + 2)), openBook(update('Three', at + 2, at + 3))])
+    expect(bookOf('test').book.data.title).toBe('Three')
+    await expect(openBook(update('Five', at + 4, at + 5))).rejects.toMatchObject({ code: 'gap' })
+    await expect(openBook({ ...update('Bad', at + 3, at + 4), head: { ...head, data: { ...head.data, title: { a: 1 } as never } } })).rejects.toMatchObject({ code: 'book', place: 'data.title' })
+    expect([bookOf('test').book.data.title, bookOf('test').turn]).toEqual(['Three', at + 3])
+    await openBook(update('Four', at + 3, at + 4))
+    expect(bookOf('test').book.data.title).toBe('Four')
   })
 })
 
@@ -138,7 +145,7 @@ describe('what leaves the press', () => {
   beforeEach(async () => {
     closeBook('test')
     steps.length = 0
-    await sender()({ ...fresh(), editions: [edition, { id: 'ebook', kind: 'ebook', outlets: ['pellowick'], price: 499 } as Edition] })
+    await sender()({ ...fresh(), editions: [edition, { id: 'ebook', kind: 'ebook', outlets: ['pellowick'], style: 'harbour-roman', price: 499 } as Edition] })
   })
 
   test('the print package: press-ready files that agree with the figures, the same bytes twice, progress that only grows', async () => {

@@ -13,6 +13,7 @@ import { bindingRules, Fault, insideMargin, type OutletProfile, printRules, type
 import { type ReadFont, readFont } from '@/core/type'
 import { draw, type Part, withBleed } from './draw'
 import './faults'
+import { wantsOriginals, withOriginals, withPreviews } from './pictureShelf'
 import { tell, tellTo } from './telling'
 import { firstLook, forget, shown } from './firstLook'
 import { chosenStyle, figuresIn, fitEdition, samplePage, type StyleFigures } from './styles'
@@ -141,7 +142,7 @@ const api = {
     const cover = await frontAtOnce(bookId)
     if (!cover) return undefined
     const page = frontPage(cover)
-    return draw(page, 240 / page.height, id => bookOf(bookId).images.get(id)).convertToBlob({ type: 'image/png' })
+    return withPreviews([page], pictures => draw(page, 240 / page.height, pictures)).then(c => c.convertToBlob({ type: 'image/png' }))
   },
 
   /** Words, pages and findings of an open book: what follows from it, for the shelf. */
@@ -218,7 +219,7 @@ const api = {
   /** The opening of this book's first chapter in a style, as a picture `width` pixels wide. */
   async sample(bookId: string, editionId: string, style: string | object, width: number): Promise<ImageBitmap | undefined> {
     const page = await samplePage(bookId, editionId, chosenStyle(bookId, style))
-    return page && handed(draw(page, width / page.width, id => bookOf(bookId).images.get(id)))
+    return page && handed(await withPreviews([page], pictures => draw(page, width / page.width, pictures)))
   },
 
   /** Sets an edition in another style beside its own, and says what it comes to. */
@@ -258,14 +259,15 @@ const api = {
   /** The open spread in a style that was changed a moment ago, before the whole book is set in it: see `firstLook`. */
   async firstLook(bookId: string, editionId: string, pages: number[], scale: number): Promise<{ page: number; bitmap: ImageBitmap }[]> {
     const seen = await firstLook(bookId, editionId, pages)
-    const out = seen.map(({ page, marks }) => ({ page, bitmap: draw(marks, scale, id => bookOf(bookId).images.get(id)).transferToImageBitmap() }))
+    const out = await withPreviews(seen.map(s => s.marks), pictures => seen.map(({ page, marks }) => ({ page, bitmap: draw(marks, scale, pictures).transferToImageBitmap() })))
     return Comlink.transfer(out, out.map(o => o.bitmap))
   },
 
   /** A page as a picture of `scale` pixels a point. */
   async paint(bookId: string, editionId: string, index: number, scale: number, part?: Part): Promise<ImageBitmap | undefined> {
     const page = (await chainOf(bookId, editionId).get('interior')).pages[index]
-    return page && handed(draw(page, scale, id => bookOf(bookId).images.get(id), part))
+    if (!page) return undefined
+    return handed(await (wantsOriginals(page, scale) ? withOriginals(page, p => draw(page, scale, p, part)) : withPreviews([page], p => draw(page, scale, p, part))))
   },
 
   /** What stands at a point of a page, as a click there means it. Points from the trim's top left. */
@@ -297,10 +299,10 @@ const api = {
 
   /** The cover as a picture: the whole sheet with its bleed, or the front as it is cut. */
   async paintCover(bookId: string, editionId: string, part: 'sheet' | 'front', scale: number, outletId?: string): Promise<ImageBitmap> {
-    const { book, images } = bookOf(bookId)
+    const { book } = bookOf(bookId)
     const cover = await coverOf(bookId, editionOf(book, editionId), outletId)
     const page = part === 'front' ? frontPage(cover) : cover.page
-    return handed(draw(page, scale, id => images.get(id), part === 'sheet' ? withBleed(page) : undefined))
+    return handed(await withPreviews([page], pictures => draw(page, scale, pictures, part === 'sheet' ? withBleed(page) : undefined)))
   },
 
   async findings(bookId: string, editionId: string, outletId: string): Promise<Finding[]> {

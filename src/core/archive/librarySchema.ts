@@ -1,4 +1,5 @@
 import { array, boolean, lazy, mixed, number, object, string, ValidationError } from 'yup'
+import { isHours } from '../outlets'
 import { readStyleDocument } from '../pages'
 import { Fault, profileSchema } from '../trade'
 
@@ -24,7 +25,7 @@ const event = lazy((v: unknown) => (v as { kind?: unknown } | null)?.kind === 'w
   : object({ kind: string().oneOf(['sent']).required(), at: time().required(), submission: submission.required(), profile: profileSchema.required() }).strict().noUnknown())
 
 const settingValue: Record<string, (v: unknown) => boolean> = {
-  clock: v => typeof v === 'number' && v >= 0 && v < 1e7,
+  clock: isHours,
   'demo loaded': v => typeof v === 'boolean',
   styles: v => Array.isArray(v) && v.length <= 500 && v.every(s => {
     try {

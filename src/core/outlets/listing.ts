@@ -41,6 +41,9 @@ export interface Submission {
 /** Hours on the simulated clock. */
 export type Hours = number
 
+/** Whether a value is a time of the simulated clock: within a thousand years of its start. */
+export const isHours = (v: unknown): v is Hours => typeof v === 'number' && v >= 0 && v < 1e7
+
 export type ListingEvent = { kind: 'sent'; at: Hours; submission: Submission; profile: OutletProfile } | { kind: 'withdrawn'; at: Hours }
 
 export type ListingStatus = 'draft' | 'sent' | 'in review' | 'on sale' | 'returned' | 'revision waiting' | 'withdrawn'

@@ -41,7 +41,7 @@ export function IntakeRoom() {
     if (!book || !held || !current || stopped) return
     let gone = false
     const work = async (): Promise<void> => {
-      await openAtPress(book, async () => held.read.pictures)
+      await openAtPress(book, held.read.pictures)
       const leaves = await press().leaves('intake', 'paperback')
       let host = current
       for (let i = at; i > 0 && struck.has(sections[i]!.section.id); i--) host = sections[i - 1]!

@@ -3,6 +3,8 @@ import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { App, Button, Form, Input, type InputRef, Modal, Radio } from 'antd'
 import { useEffect, useMemo, useRef, useState } from 'react'
+import { Beside } from '@/rooms/fence/Fence'
+import { BadBook } from '@/parts/BadBook'
 import { kindWords } from '@/parts/kinds'
 import { Lamp, lampWords } from '@/parts/Lamp'
 import { editionLamp } from '@/parts/useListings'
@@ -20,7 +22,7 @@ const readiness = (o: Outlook, e: EditionOutlook): 'dark' | 'dim' | 'lit' => (o.
 
 /** The shelf: all books by series and imprint, with what each needs next. */
 export function Shelf() {
-  const { entries, trouble, stopped, again } = useShelf()
+  const { entries, trouble, stopped, again, lookAgain } = useShelf()
   const [query, setQuery] = useState('')
   const [beginning, setBeginning] = useState(false)
   const [over, setOver] = useState(false)
@@ -97,7 +99,11 @@ export function Shelf() {
                 <span className="count">{g.entries.length === 1 ? '1 book' : `${g.entries.length} books`}</span>
               </div>
               <ul>
-                {g.entries.map(e => <Row key={e.id} entry={e} onTakeDown={() => down(e)} />)}
+                {g.entries.map(e => (
+                  <Beside key={e.id} otherwise={x => <li className="row bad"><BadBook id={e.id} title={e.title} why={x.message} onMended={() => lookAgain(e.id)}><span /></BadBook></li>}>
+                    {e.bad ? <li className="row bad"><BadBook id={e.id} title={e.title} why={e.bad} onMended={() => lookAgain(e.id)}><span /></BadBook></li> : <Row entry={e} onTakeDown={() => down(e)} />}
+                  </Beside>
+                ))}
               </ul>
             </section>
           ))}

@@ -1,7 +1,7 @@
 'use client'
 import { useLiveQuery } from 'dexie-react-hooks'
 import { useEffect, useRef, useState } from 'react'
-import { freshBookId, getBook, listBooks, putBook, type StoredBook } from '@/data/books'
+import { freshBookId, freshen, type HeldBook, listBooks, putBook } from '@/data/books'
 import { loadDemoOnce } from '@/data/demo'
 import { createBook, type Edition, newSection, plainEditions } from '@/core/book'
 import { type Difference, drift, foldListing } from '@/core/outlets'
@@ -30,19 +30,22 @@ export interface ShelfEntry {
   /** Editions at outlets, as far as anything was sent. */
   pairs: Pair[]
   planned: boolean
+  /** Why it cannot be shown, if it cannot. */
+  bad?: string
 }
 
 /** Books of the shelf, each with its outlook as soon as the press has worked it out. */
-export function useShelf(): { entries: ShelfEntry[] | undefined; trouble?: string; stopped: boolean; again: () => void } {
+export function useShelf(): { entries: ShelfEntry[] | undefined; trouble?: string; stopped: boolean; again: () => void; lookAgain: (id: string) => void } {
   const records = useLiveQuery(listBooks)
   const [fronts, setFronts] = useState<Record<string, string | undefined>>({})
   const [outlooks, setOutlooks] = useState<Record<string, ShelfEntry['outlook']>>({})
-  const held = useRef(new Map<string, StoredBook>())
+  const held = useRef(new Map<string, HeldBook>())
   const [drifts, setDrifts] = useState<Record<string, Difference[]>>({})
   const listings = useLiveQuery(() => db.listings.toArray())
   const now = useLiveQuery(readClock) ?? 0
   const [ready, setReady] = useState(false)
   const [trouble, setTrouble] = useState<string>()
+  const [bad, setBad] = useState<Record<string, string>>({})
   const [stopped, setStopped] = useState(false)
   // Stopped is not in trouble: the shelf says so, and looks again when asked.
   const failed = (e: Error): void => (e instanceof Cancelled ? setStopped(true) : setTrouble(e.message))
@@ -54,33 +57,42 @@ export function useShelf(): { entries: ShelfEntry[] | undefined; trouble?: strin
   useEffect(() => {
     let gone = false
     const work = async (): Promise<void> => {
-      // Books are known by their fronts: these come first, what follows from each book after them.
+      // Books are known by their fronts: these come first, what follows from each book after them. A book that fails is passed
+      // over and says why; the others go on.
       for (const r of records ?? []) {
-        if (gone || stopped || r.id in fronts) continue
-        const stored = await getBook(r.id)
-        if (!stored) continue
-        held.current.set(r.id, stored)
-        await openAtPress(stored.book, async () => stored.pictures)
-        const front = await press().front(r.id)
-        if (!gone) setFronts(f => ({ ...f, [r.id]: front && URL.createObjectURL(front) }))
+        if (gone || stopped || r.id in fronts || bad[r.id]) continue
+        await fenced(r.id, async () => {
+          const stored = await freshen(r.id, held.current.get(r.id))
+          if (!stored) return
+          held.current.set(r.id, stored)
+          await openAtPress(stored.book)
+          const front = await press().front(r.id)
+          if (!gone) setFronts(f => ({ ...f, [r.id]: front && URL.createObjectURL(front) }))
+        })
         // The change of state begins the work anew, with the next book.
         return
       }
       for (const r of records ?? []) {
-        if (gone || stopped || outlooks[r.id] || !(r.id in fronts)) continue
-        // The press has it already, unless it was stopped and another began.
-        const stored = held.current.get(r.id)
-        if (stored) await openAtPress(stored.book, async () => stored.pictures)
-        const outlook = await press().outlook(r.id)
-        if (!gone) setOutlooks(o => ({ ...o, [r.id]: outlook }))
+        if (gone || stopped || outlooks[r.id] || !(r.id in fronts) || bad[r.id]) continue
+        await fenced(r.id, async () => {
+          // The press has it already, unless it was stopped and another began.
+          const stored = held.current.get(r.id)
+          if (stored) await openAtPress(stored.book)
+          const outlook = await press().outlook(r.id)
+          if (!gone) setOutlooks(o => ({ ...o, [r.id]: outlook }))
+        })
         return
       }
     }
+    const fenced = (id: string, look: () => Promise<void>): Promise<void> => look().catch((e: Error) => {
+      if (e instanceof Cancelled) throw e
+      if (!gone) setBad(b => ({ ...b, [id]: e.message }))
+    })
     work().catch(failed)
     return () => {
       gone = true
     }
-  }, [records, fronts, outlooks, stopped])
+  }, [records, fronts, outlooks, stopped, bad])
 
   // What is on sale is held against what the book is now.
   useEffect(() => {
@@ -102,16 +114,32 @@ export function useShelf(): { entries: ShelfEntry[] | undefined; trouble?: strin
   }, [listings, now, outlooks])
 
   const again = (): void => setStopped(false)
+  const lookAgain = (id: string): void => {
+    const without = <T>({ [id]: _gone, ...rest }: Record<string, T>): Record<string, T> => rest
+    setBad(without)
+    setFronts(without)
+    setOutlooks(without)
+  }
   const events = new Map((listings ?? []).map(l => [l.key, l.events]))
-  const pairsOf = (r: BookRecord): Pair[] => r.editions.flatMap(edition => edition.outlets.map(outletId => {
+  const pairsOf = (r: BookRecord): Pair[] => listOf(r.editions).flatMap(edition => listOf(edition?.outlets).map(outletId => {
     const key = pairKey(r.id, edition.id, outletId)
     return { key, edition, outletId, events: events.get(key) ?? [], state: foldListing(events.get(key) ?? [], now), differences: drifts[key] ?? [] }
   }))
-  if (!records || (!ready && !records.length)) return { entries: undefined, trouble, stopped, again }
+  if (!records || (!ready && !records.length)) return { entries: undefined, trouble, stopped, again, lookAgain }
   return {
-    trouble, stopped, again,
-    entries: records.map(r => ({ id: r.id, title: r.data.title, subtitle: r.data.subtitle, author: r.data.contributors.find(c => c.role === 'aut')?.name ?? '', series: r.data.series, imprint: r.data.imprint.name, front: fronts[r.id], outlook: outlooks[r.id], editions: r.editions, pairs: pairsOf(r), planned: !!r.plan })),
+    trouble, stopped, again, lookAgain,
+    entries: records.map(r => ({ bad: bad[r.id], id: r.id, ...named(r), front: fronts[r.id], outlook: bad[r.id] ? undefined : outlooks[r.id], editions: listOf(r.editions), pairs: bad[r.id] ? [] : pairsOf(r), planned: !!r.plan })),
   }
+}
+
+const textOf = (v: unknown): string => (typeof v === 'string' ? v : '')
+const listOf = <T>(v: T[]): T[] => (Array.isArray(v) ? v : [])
+
+/** What a row is known by, whatever state the record is in: a book with a broken title is still a book on the shelf. */
+function named({ id, data }: BookRecord): Pick<ShelfEntry, 'title' | 'subtitle' | 'author' | 'series' | 'imprint'> {
+  const series = textOf(data?.series?.name)
+  const number = data?.series?.number
+  return { title: textOf(data?.title) || id, subtitle: textOf(data?.subtitle), author: textOf(listOf(data?.contributors).find(c => c?.role === 'aut')?.name), ...(series ? { series: { name: series, ...(typeof number === 'number' ? { number } : {}) } } : {}), imprint: textOf(data?.imprint?.name) }
 }
 
 /** Brings a file in: a project becomes a book at once (gives its title), a manuscript waits in the intake room. */

@@ -1,0 +1,147 @@
+import type { PageMarks, Pictures } from '@/core/marks'
+import { visitPage } from '@/core/marks'
+import { keepPreview, storedBytes, storedPreview } from './storeReader'
+
+/**
+ * Pictures at the press. Originals stay in the store and are read when a file is made; screens show previews, made once, kept in
+ * the store, and held here under a budget. One picture is decoded whole at a time, whatever asks.
+ */
+
+/** Longest side of a preview, pixels; and the bytes of pixels that are held, of all books together. */
+const PREVIEW_SIDE = 1400
+const HELD_BYTES = 120e6
+
+/** Bytes that are not in the store: a manuscript that is looked over before it becomes a book. */
+const unsaved = new Map<string, Uint8Array>()
+export function lend(pictures: Map<string, Uint8Array>): void {
+  for (const [id, bytes] of pictures) unsaved.set(id, bytes)
+}
+
+/** The original bytes of a picture or font; undefined where it is nowhere. */
+export const originalBytes = async (id: string): Promise<Uint8Array | undefined> => unsaved.get(id) ?? storedBytes(id)
+
+let queue: Promise<unknown> = Promise.resolve()
+/** One decode at a time: a picture of 24 megapixels takes a hundred megabytes while it is open. */
+function inTurn<T>(work: () => Promise<T>): Promise<T> {
+  const next = queue.then(work, work)
+  queue = next.catch(() => undefined)
+  return next
+}
+
+/** A picture decoded whole, handed to `use` and closed afterwards. Undefined where its bytes are no picture that can be decoded. */
+export const decodedWhole = <T>(bytes: Uint8Array, use: (bitmap: ImageBitmap) => Promise<T> | T): Promise<T | undefined> =>
+  inTurn(async () => {
+    const bitmap = await createImageBitmap(new Blob([Uint8Array.from(bytes)])).catch(() => undefined)
+    if (!bitmap) return undefined
+    try {
+      return await use(bitmap)
+    } finally {
+      bitmap.close?.()
+    }
+  })
+
+/** Makes a picture's preview and keeps it; undefined where the picture cannot be decoded. */
+export async function makePreview(id: string, bytes: Uint8Array): Promise<Blob | undefined> {
+  const blob = await decodedWhole(bytes, bitmap => {
+    const scale = Math.min(1, PREVIEW_SIDE / Math.max(bitmap.width, bitmap.height))
+    const canvas = new OffscreenCanvas(Math.max(1, Math.round(bitmap.width * scale)), Math.max(1, Math.round(bitmap.height * scale)))
+    const ctx = canvas.getContext('2d')!
+    // Fine lines of a drawing survive being made small.
+    ctx.imageSmoothingQuality = 'high'
+    ctx.drawImage(bitmap, 0, 0, canvas.width, canvas.height)
+    // PNG, since a drawing's clear ground and sharp lines are part of it.
+    return canvas.convertToBlob({ type: 'image/png' })
+  })
+  if (blob) await keepPreview(id, blob)
+  return blob
+}
+
+interface Held {
+  bitmap: ImageBitmap
+  bytes: number
+}
+/** In the order of use: the first was not looked at for longest. */
+const held = new Map<string, Held>()
+let heldBytes = 0
+const broken = new Set<string>()
+const loading = new Map<string, Promise<void>>()
+
+async function load(id: string): Promise<void> {
+  if (held.has(id) || broken.has(id)) return
+  let blob = await storedPreview(id)
+  if (!blob) {
+    const bytes = await originalBytes(id)
+    // Not there is not broken: it may come with the next write.
+    if (!bytes) return
+    blob = await makePreview(id, bytes)
+  }
+  const bitmap = blob && (await createImageBitmap(blob).catch(() => undefined))
+  if (!bitmap) return void broken.add(id)
+  const bytes = bitmap.width * bitmap.height * 4
+  held.set(id, { bitmap, bytes })
+  heldBytes += bytes
+}
+
+/** Lets go of previews beyond the budget, those of `keep` excepted. */
+function makeRoom(keep: Set<string>): void {
+  for (const [id, h] of held) {
+    if (heldBytes <= HELD_BYTES) return
+    if (keep.has(id)) continue
+    held.delete(id)
+    heldBytes -= h.bytes
+    h.bitmap.close?.()
+  }
+}
+
+/** Bytes of pixels held now, for the bench. */
+export const pixelsHeld = (): number => heldBytes
+
+const imagesOn = (pages: PageMarks[]): Set<string> => {
+  const ids = new Set<string>()
+  for (const page of pages) visitPage(page, v => {
+    if ('item' in v && v.item.kind === 'image') ids.add(v.item.asset)
+  })
+  return ids
+}
+
+/** Whether a page is enlarged so far that previews would show it: it is drawn from the originals then. */
+export function wantsOriginals(page: PageMarks, scale: number): boolean {
+  let any = false
+  visitPage(page, v => {
+    if ('item' in v && v.item.kind === 'image') any ||= Math.max(v.item.width, v.item.height) * scale > PREVIEW_SIDE * 1.2
+  })
+  return any
+}
+
+/** Draws with the pictures that stand on these pages as screens show them. */
+export async function withPreviews<T>(pages: PageMarks[], draw: (pictures: Pictures) => T): Promise<T> {
+  const ids = imagesOn(pages)
+  for (const id of ids) {
+    let wait = loading.get(id)
+    if (!wait) loading.set(id, (wait = load(id).finally(() => loading.delete(id))))
+    await wait
+    const h = held.get(id)
+    if (h) {
+      held.delete(id)
+      held.set(id, h)
+    }
+  }
+  const drawn = draw(id => held.get(id)?.bitmap)
+  makeRoom(ids)
+  return drawn
+}
+
+/** Draws with the pictures of one page at their full size, for a file that goes out; they are closed afterwards. */
+export async function withOriginals<T>(page: PageMarks, draw: (pictures: Pictures) => Promise<T> | T): Promise<T> {
+  const open = new Map<string, ImageBitmap>()
+  try {
+    for (const id of imagesOn([page])) {
+      const bytes = await originalBytes(id)
+      const bitmap = bytes && (await inTurn(() => createImageBitmap(new Blob([Uint8Array.from(bytes)]))).catch(() => undefined))
+      if (bitmap) open.set(id, bitmap)
+    }
+    return await draw(id => open.get(id))
+  } finally {
+    for (const b of open.values()) b.close?.()
+  }
+}
