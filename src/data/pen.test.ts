@@ -9,13 +9,12 @@ import { cases } from '../../tests/support/deep'
 const { putBook, getBook } = await import('./books')
 const { commitSections, undo } = await import('./changes')
 const { db } = await import('./db')
-const { journalKey, keepInJournal, readyJournal } = await import('./journal')
+const { journalKey, keepInJournal } = await import('./journal')
 const { Pen } = await import('./pen')
 const { piecesOf } = await import('./pieces')
 const { playBack, playEntry } = await import('./playback')
 const { windowId } = await import('./window')
 
-await readyJournal()
 beforeEach(async () => {
   localStorage.clear()
   await Promise.all(db.tables.map(t => t.clear()))

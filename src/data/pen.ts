@@ -235,7 +235,7 @@ export const wordsAtRisk = (): boolean => [...pens.values()].some(p => p.atRisk)
 
 // A window that is left, hidden or closed writes what it holds; it asks to be kept open only where nothing could take it.
 if (typeof document !== 'undefined') {
-  void readyJournal()
+  readyJournal()
   const leave = (): void => void flushPens()
   addEventListener('pagehide', leave)
   document.addEventListener('visibilitychange', leave)

@@ -2,7 +2,7 @@ import { Transform } from 'prosemirror-transform'
 import { compact, type DocJson, readSteps, rebase, schema, textOf, writeSteps } from '@/core/book'
 import { commitText, trailSince } from './changes'
 import { db } from './db'
-import { dropFromJournal, type JournalEntry, journalOfOthers } from './journal'
+import { forgetWindow, type JournalEntry, journalOfOthers } from './journal'
 import { keepPieces } from './pieces'
 import { windowLock } from './window'
 
@@ -22,11 +22,19 @@ export async function playBack(whenGone: WhenGone = byLock): Promise<void> {
   const windows = new Set((await journalOfOthers()).map(e => e.window))
   await Promise.all([...windows].map(w => whenGone(w, async () => {
     // Read again: another window may have been here first, or the dead one may have written more.
-    for (const e of await journalOfOthers()) if (e.window === w) await playEntry(e)
+    const played: string[] = []
+    try {
+      for (const e of await journalOfOthers()) if (e.window === w) {
+        await playEntry(e)
+        played.push(e.key)
+      }
+    } finally {
+      await forgetWindow(w, played)
+    }
   })))
 }
 
-/** Plays one entry; it is taken from the journal when its words are in the store, and stays where that could not be. */
+/** Plays one entry. Throws where its words could not be written: it stays in the journal then. */
 export async function playEntry(entry: JournalEntry): Promise<void> {
   for (;;) {
     const record = await db.sections.get([entry.book, entry.section])
@@ -48,5 +56,4 @@ export async function playEntry(entry: JournalEntry): Promise<void> {
     if (lost.length) await keepPieces(entry.book, entry.section, lost)
     break
   }
-  dropFromJournal(entry.key)
 }

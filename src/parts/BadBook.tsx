@@ -5,6 +5,7 @@ import { useEffect, useState } from 'react'
 import type { Trouble } from '@/core/archive'
 import { takeDown } from '@/data/removal'
 import { saveAs } from './saveAs'
+import { readingTime } from './errors'
 
 /** Loaded where it is wanted: most books are in order. */
 const mending = () => import('@/data/mending')
@@ -24,7 +25,7 @@ export function BadBook({ id, title, why, onMended, children }: { id: string; ti
     modal.info({ title: `“${title}” was mended`, content: done.length ? <ul>{done.slice(0, 12).map((t, i) => <li key={i}>{t.sentence}</li>)}{done.length > 12 && <li>and {done.length - 12} more</li>}</ul> : 'Nothing was found to be wrong in its record.' })
     onMended()
   }
-  const failed = (e: Error): void => void message.error(e.message, 8)
+  const failed = (e: Error): void => void message.error(e.message, readingTime(e.message))
   const said = troubles?.length ? troubles.map(t => t.sentence) : why ? [why] : []
   return (
     <div className="badbook" role="group" aria-label={`${title} cannot be shown`}>

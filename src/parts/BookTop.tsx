@@ -15,6 +15,7 @@ import { Lamp } from './Lamp'
 import { chooseEdition, type OpenBook } from './useOpenBook'
 import { editionLamp, usePairs } from './useListings'
 import './bookTop.css'
+import { readingTime } from './errors'
 
 export type Stage = 'plan' | 'text' | 'pages' | 'interior' | 'cover' | 'check' | 'listings'
 
@@ -40,7 +41,7 @@ export function BookTop({ bookId, view, stage }: { bookId: string; view: OpenBoo
       e.preventDefault()
       turn(e.shiftKey ? redo : undo)
     }
-    const turn = (way: typeof undo): void => void way(bookId).catch((x: Error) => message.error(x.message))
+    const turn = (way: typeof undo): void => void way(bookId).catch((x: Error) => message.error(x.message, readingTime(x.message)))
     addEventListener('keydown', onKey)
     return () => removeEventListener('keydown', onKey)
   }, [bookId, message])
@@ -86,8 +87,8 @@ export function BookTop({ bookId, view, stage }: { bookId: string; view: OpenBoo
           })}
         </span>
         <span className="history">
-          <Tooltip title={view.undo ? `Undo: ${view.undo}` : 'Nothing to undo'}><Button type="text" aria-label="Undo" icon={<UndoOutlined />} disabled={!view.undo} onClick={() => void undo(bookId).catch((x: Error) => message.error(x.message))} /></Tooltip>
-          <Tooltip title={view.redo ? `Redo: ${view.redo}` : 'Nothing to redo'}><Button type="text" aria-label="Redo" icon={<RedoOutlined />} disabled={!view.redo} onClick={() => void redo(bookId).catch((x: Error) => message.error(x.message))} /></Tooltip>
+          <Tooltip title={view.undo ? `Undo: ${view.undo}` : 'Nothing to undo'}><Button type="text" aria-label="Undo" icon={<UndoOutlined />} disabled={!view.undo} onClick={() => void undo(bookId).catch((x: Error) => message.error(x.message, readingTime(x.message)))} /></Tooltip>
+          <Tooltip title={view.redo ? `Redo: ${view.redo}` : 'Nothing to redo'}><Button type="text" aria-label="Redo" icon={<RedoOutlined />} disabled={!view.redo} onClick={() => void redo(bookId).catch((x: Error) => message.error(x.message, readingTime(x.message)))} /></Tooltip>
         </span>
         <nav className="stages" aria-label="Stages">
           {stages.filter(s => s.id !== (book?.plan ? 'text' : 'pages')).map(s => <Link prefetch={false} key={s.id} href={`/book/${encodeURIComponent(bookId)}/${s.id}`} aria-current={s.id === stage ? 'page' : undefined}>{s.name}</Link>)}

@@ -3,6 +3,7 @@ import { App, Select } from 'antd'
 import { useRef } from 'react'
 import type { Asset } from '@/core/book'
 import { bringInPicture, pictureTypes } from '@/data/pictures'
+import { readingTime } from './errors'
 
 const BRING = 'bring in'
 
@@ -10,7 +11,7 @@ const BRING = 'bring in'
 export function PictureChoice({ bookId, assets, value, none, label, disabled, quiet, onChange }: { bookId: string; assets: Asset[]; /** Id of a picture, or nothing. */ value: string; /** What no picture is called. */ none: string; label: string; disabled?: boolean; /** A word in a sentence rather than a field. */ quiet?: boolean; onChange: (id: string) => void }) {
   const picker = useRef<HTMLInputElement>(null)
   const { message } = App.useApp()
-  const bring = (file: File): void => void bringInPicture(bookId, file).then(a => onChange(a.id), (e: Error) => message.error(e.message))
+  const bring = (file: File): void => void bringInPicture(bookId, file).then(a => onChange(a.id), (e: Error) => message.error(e.message, readingTime(e.message)))
   return (
     <>
       <Select

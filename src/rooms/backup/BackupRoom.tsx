@@ -12,6 +12,7 @@ import { Sill } from '@/parts/Sill'
 import { onPressAtWork, press, pressAtWork, stopPress } from '@/workers/client'
 import { Comparison, firstChoice } from './Comparison'
 import './backup.css'
+import { readingTime } from '@/parts/errors'
 
 /** Backup: the whole library out and in, and single books for somebody who helps. */
 export function BackupRoom() {
@@ -32,7 +33,7 @@ export function BackupRoom() {
       await work()
     } catch (e) {
       if (e instanceof Cancelled) message.info('Stopped: nothing was changed.')
-      else message.error((e as Error).message, 8)
+      else message.error((e as Error).message, readingTime((e as Error).message))
     } finally {
       setBusy(undefined)
       setBack(undefined)

@@ -15,6 +15,7 @@ import { press } from '@/workers/client'
 import type { CoverView } from '@/workers/press.worker'
 import { zoneFor } from './boxes'
 import './cover.css'
+import { readingTime } from '@/parts/errors'
 
 // The stage draws on a canvas and is only wanted here, in a browser.
 const FlatStage = dynamic(() => import('./FlatStage').then(m => m.FlatStage), { ssr: false })
@@ -79,18 +80,18 @@ export function CoverRoom({ bookId }: { bookId: string }) {
   const design = cover?.design
   const change = (label: string, patch: (d: CoverDesign) => CoverDesign, merge = false): void => {
     if (!design || readOnly) return
-    void commit(bookId, label, r => ({ cover: patch(r.cover ?? design) }), merge).catch((e: Error) => message.error(e.message))
+    void commit(bookId, label, r => ({ cover: patch(r.cover ?? design) }), merge).catch((e: Error) => message.error(e.message, readingTime(e.message)))
   }
   const changePiece = (id: string, label: string, patch: Partial<CoverPiece>, merge = false): void => change(label, d => ({ ...d, pieces: d.pieces.map(p => (p.id === id ? { ...p, ...patch } : p)) }), merge)
   const piece = design?.pieces.find(p => p.id === chosen)
   const refitAsked = !!edition?.coverPages && figures?.pages !== undefined && edition.coverPages !== figures.pages
-  const refit = (): void => void (edition && figures?.pages && commit(bookId, `Refit the cover to ${figures.pages} pages`, r => ({ editions: r.editions.map(e => (e.id === edition.id ? { ...e, coverPages: figures.pages } : e)) })).catch((e: Error) => message.error(e.message)))
+  const refit = (): void => void (edition && figures?.pages && commit(bookId, `Refit the cover to ${figures.pages} pages`, r => ({ editions: r.editions.map(e => (e.id === edition.id ? { ...e, coverPages: figures.pages } : e)) })).catch((e: Error) => message.error(e.message, readingTime(e.message))))
 
   const bringPicture = async (file: File): Promise<void> => {
     try {
       if (design) await bringInPicture(bookId, file, (r, asset) => ({ cover: { ...(r.cover ?? design), picture: { asset: asset.id, over: 'front' } } }))
     } catch (e) {
-      message.error((e as Error).message)
+      message.error((e as Error).message, readingTime((e as Error).message))
     }
   }
   const nudge = (e: React.KeyboardEvent): void => {

@@ -13,6 +13,7 @@ import type { Leaves } from '@/workers/press.worker'
 import { letGo, nextHeld, onHeld } from '@/data/waiting'
 import { proposed, withStruck } from './understanding'
 import './intake.css'
+import { readingTime } from '@/parts/errors'
 
 /** The manuscript as it was understood: each proposed section with its evidence, beside its page. Taken or struck, then it is a book. */
 export function IntakeRoom() {
@@ -96,7 +97,7 @@ export function IntakeRoom() {
       message.success(`“${title}” stands on the shelf.`)
       router.push(nextHeld() ? '/intake' : `/book/${encodeURIComponent(id)}/plan`)
     } catch (e) {
-      message.error((e as Error).message)
+      message.error((e as Error).message, readingTime((e as Error).message))
     } finally {
       setBusy(false)
     }

@@ -5,6 +5,7 @@ import { type InteriorStyle, readStyle, type StyleChanges, styleValue } from '@/
 import { commit } from '@/data/changes'
 import { useFollows, WriterOnly } from '@/parts/WriterOnly'
 import { valueNames } from './notes'
+import { readingTime } from '@/parts/errors'
 
 /** What may be otherwise at one opening, in the order in which it is seen. */
 const paths = ['openings.recto', 'openings.sink', 'openings.ornament', 'openings.picture', 'openings.below', 'firsts.initial', 'firsts.leadIn', 'breaks.ornament']
@@ -25,7 +26,7 @@ export function Exception({ bookId, edition, section, title, style }: { bookId: 
         const { exceptions: _gone, ...rest } = e
         return Object.keys(exceptions).length ? { ...rest, exceptions } : rest
       }),
-    }), true).catch((e: Error) => message.error(e.message))
+    }), true).catch((e: Error) => message.error(e.message, readingTime(e.message)))
   }
   const change = (path: string, value: number | boolean | string | undefined): void => {
     const { [path]: _old, ...rest } = own

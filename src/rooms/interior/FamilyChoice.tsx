@@ -3,6 +3,7 @@ import { App, Select } from 'antd'
 import { useRef } from 'react'
 import type { OwnFamily } from '@/core/book'
 import { bringInFonts, fontTypes } from '@/data/fonts'
+import { readingTime } from '@/parts/errors'
 
 const BRING = 'bring in'
 
@@ -10,7 +11,7 @@ const BRING = 'bring in'
 export function FamilyChoice({ bookId, editionId, shipped, own, value, label, onChange }: { bookId: string; editionId: string; shipped: { value: string; words: string }[]; own: OwnFamily[]; value: string; label: string; onChange: (family: string) => void }) {
   const picker = useRef<HTMLInputElement>(null)
   const { message } = App.useApp()
-  const bring = (files: File[]): void => void bringInFonts(bookId, editionId, files).then(f => message.success(`${f.name}: ${Object.keys(f.files).join(', ')}`), (e: Error) => message.error(e.message, 8))
+  const bring = (files: File[]): void => void bringInFonts(bookId, editionId, files).then(f => message.success(`${f.name}: ${Object.keys(f.files).join(', ')}`), (e: Error) => message.error(e.message, readingTime(e.message)))
   return (
     <>
       <Select

@@ -7,6 +7,7 @@ import { commit } from '@/data/changes'
 import { press } from '@/workers/client'
 import { useFollows } from '@/parts/WriterOnly'
 import { valueNames } from './notes'
+import { readingTime } from '@/parts/errors'
 
 /** Makes the book fit a count of pages: the least visible way is worked out and shown before it is taken. */
 export function Fit({ bookId, editionId, pages }: { bookId: string; editionId: string; pages: number }) {
@@ -23,13 +24,13 @@ export function Fit({ bookId, editionId, pages }: { bookId: string; editionId: s
     try {
       setOffer((await press().fit(bookId, editionId, target)) ?? 'none')
     } catch (e) {
-      if (!(e instanceof Cancelled)) message.error((e as Error).message)
+      if (!(e instanceof Cancelled)) message.error((e as Error).message, readingTime((e as Error).message))
     } finally {
       setBusy(false)
     }
   }
   const take = (o: FitOffer): void => {
-    void commit(bookId, `Made to fit ${o.pages} pages`, r => ({ editions: r.editions.map(e => (e.id === editionId ? { ...e, styleChanges: { ...e.styleChanges, ...o.changes } } : e)) })).then(() => setOpen(false), (e: Error) => message.error(e.message))
+    void commit(bookId, `Made to fit ${o.pages} pages`, r => ({ editions: r.editions.map(e => (e.id === editionId ? { ...e, styleChanges: { ...e.styleChanges, ...o.changes } } : e)) })).then(() => setOpen(false), (e: Error) => message.error(e.message, readingTime(e.message)))
   }
   const say = (path: string, value: number | boolean | string): string => {
     const v = styleValue(path)

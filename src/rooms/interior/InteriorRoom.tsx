@@ -23,6 +23,7 @@ import { spreadOf, Strip } from './Strip'
 import { changeStyle } from './changeStyle'
 import { zoomBy, zoomSteps, zoomWords } from './zoom'
 import './interior.css'
+import { readingTime } from '@/parts/errors'
 
 /** The interior: the open spread true to the press, the style as notes in its margins, all spreads below. */
 export function InteriorRoom({ bookId }: { bookId: string }) {
@@ -76,7 +77,7 @@ export function InteriorRoom({ bookId }: { bookId: string }) {
       if (gone || !found) return
       setChosen(c => c ?? spreadOf(found.page))
       setMark(found)
-    }, (e: Error) => !gone && !(e instanceof Cancelled) && message.error(e.message))
+    }, (e: Error) => !gone && !(e instanceof Cancelled) && message.error(e.message, readingTime(e.message)))
     return () => void (gone = true)
   }, [leaves, edition?.id, bookId, section, block, chars])
 
@@ -124,7 +125,7 @@ export function InteriorRoom({ bookId }: { bookId: string }) {
               <button type="button" className="stylename" onClick={() => setChoosing(true)}>{base.name}</button>{own ? `, with ${own === 1 ? 'one change' : `${own} changes`} of your own` : ''} · {formatTrim(edition.trim ?? '')} · pages {(layout === 'single' ? [Math.max(0, left)] : [left, left + 1]).filter(p => leaves.pages[p]).map(p => leaves.pages[p]!.label).join('–')} of {leaves.pages.length}
               {view.trouble && <span className="trouble" role="alert"> {view.trouble}</span>}
             </p>
-            {other ? <Compare bookId={bookId} editionId={edition.id} leaves={leaves} figures={figures} version={version} left={left} name={own ? `${base.name}, changed` : base.name} other={other} onLeave={() => setOther(undefined)} onTake={() => void setInStyle(bookId, edition.id, typeof other.style === 'string' ? { id: other.style, name: other.name } : other.style, typeof other.style === 'string' ? undefined : other.style).then(() => setOther(undefined), (e: Error) => message.error(e.message))} /> : layout === 'all' ? <Strip overview bookId={bookId} editionId={edition.id} leaves={leaves} version={version} left={spreadOf(Math.max(0, left))} onChoose={l => { setChosen(l); setLayout('spread') }} /> : <Specimen key={edition.id} bookId={bookId} editionId={edition.id} leaves={leaves} version={version} left={left} shown={shown} single={layout === 'single'} found={found.matches.length || !mark ? found.matches : [mark]} edition={edition} assets={book?.assets ?? []} fonts={book?.fonts ?? []} hasText={!book?.plan} zoom={zoom} onZoom={zoomTo} onFit={setFitted} early={early?.version === version ? early.pages : undefined} onLook={(pages, scale) => { looked.current = scale ? { pages, scale } : undefined }} onChange={change} onPlace={open} onGo={p => setChosen(layout === 'single' ? p : spreadOf(p))} />}
+            {other ? <Compare bookId={bookId} editionId={edition.id} leaves={leaves} figures={figures} version={version} left={left} name={own ? `${base.name}, changed` : base.name} other={other} onLeave={() => setOther(undefined)} onTake={() => void setInStyle(bookId, edition.id, typeof other.style === 'string' ? { id: other.style, name: other.name } : other.style, typeof other.style === 'string' ? undefined : other.style).then(() => setOther(undefined), (e: Error) => message.error(e.message, readingTime(e.message)))} /> : layout === 'all' ? <Strip overview bookId={bookId} editionId={edition.id} leaves={leaves} version={version} left={spreadOf(Math.max(0, left))} onChoose={l => { setChosen(l); setLayout('spread') }} /> : <Specimen key={edition.id} bookId={bookId} editionId={edition.id} leaves={leaves} version={version} left={left} shown={shown} single={layout === 'single'} found={found.matches.length || !mark ? found.matches : [mark]} edition={edition} assets={book?.assets ?? []} fonts={book?.fonts ?? []} hasText={!book?.plan} zoom={zoom} onZoom={zoomTo} onFit={setFitted} early={early?.version === version ? early.pages : undefined} onLook={(pages, scale) => { looked.current = scale ? { pages, scale } : undefined }} onChange={change} onPlace={open} onGo={p => setChosen(layout === 'single' ? p : spreadOf(p))} />}
             <div className="views">
               <button type="button" onClick={() => setChoosing(true)}>styles …</button>
               {figures?.pages !== undefined && !book?.plan && <Fit bookId={bookId} editionId={edition.id} pages={figures.pages} />}

@@ -8,6 +8,7 @@ import { forgetStyle, freshStyleId, keepStyle, keptStyles, setInStyle } from '@/
 import { saveAs } from '@/parts/saveAs'
 import { useFollows } from '@/parts/WriterOnly'
 import { StyleSample } from './StyleSample'
+import { readingTime } from '@/parts/errors'
 
 /** The styles there are, each shown by this book's own first page: set the book in one, hold one against the present, keep, bring in and give away own ones. */
 export function StyleShelf({ bookId, edition, present, version, ratio, open, onClose, onCompare }: { bookId: string; edition: Edition; /** The style as it stands, with its changes. */ present: InteriorStyle; version: number; ratio: number; open: boolean; onClose: () => void; onCompare: (style: string | StyleDocument, name: string) => void }) {
@@ -16,7 +17,7 @@ export function StyleShelf({ bookId, edition, present, version, ratio, open, onC
   const picker = useRef<HTMLInputElement>(null)
   const { message } = App.useApp()
   const follows = useFollows(bookId)
-  const failed = (e: Error): void => void message.error(e.message, 6)
+  const failed = (e: Error): void => void message.error(e.message, readingTime(e.message))
 
   const keep = async (): Promise<void> => {
     const style = { ...present, id: freshStyleId(name, [...shippedStyles, ...own].map(s => s.id)), name: name.trim() } as StyleDocument

@@ -15,6 +15,7 @@ import { press } from '@/workers/client'
 import type { Figures } from '@/workers/press.worker'
 import { Sheet } from './Sheet'
 import './listings.css'
+import { readingTime } from '@/parts/errors'
 
 /** Whether an outlet sells or prints this kind of edition at its trim. */
 const takes = (e: Edition, outletId: string): boolean => {
@@ -52,7 +53,7 @@ export function ListingsRoom({ bookId }: { bookId: string }) {
   if (view.missing) return <NoBook />
   const chosen = pairs.find(p => p.edition.id === edition?.id && p.outletId === outletId)
   const figures: Figures | undefined = view.figures?.outletId === outletId && view.figures?.edition === edition?.id ? view.figures : undefined
-  const setOutlets = (e: Edition, outlets: string[], label: string): void => void commit(bookId, label, r => ({ editions: r.editions.map(x => (x.id === e.id ? { ...x, outlets } : x)) })).catch((x: Error) => message.error(x.message))
+  const setOutlets = (e: Edition, outlets: string[], label: string): void => void commit(bookId, label, r => ({ editions: r.editions.map(x => (x.id === e.id ? { ...x, outlets } : x)) })).catch((x: Error) => message.error(x.message, readingTime(x.message)))
   return (
     <>
       <main id="room" className="room listingsroom">

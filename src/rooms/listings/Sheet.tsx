@@ -18,6 +18,7 @@ import { proxied } from '@/workers/client'
 import { bringUpToDate } from '@/parts/useOpenBook'
 import type { Figures } from '@/workers/press.worker'
 import { RoyaltyCurve } from './RoyaltyCurve'
+import { readingTime } from '@/parts/errors'
 
 const day = (hours: number): string => clockDate(hours).toLocaleDateString('en-GB', { day: 'numeric', month: 'short', timeZone: 'UTC' }) + ', ' + clockDate(hours).toISOString().slice(11, 16)
 
@@ -30,8 +31,8 @@ export function Sheet({ book, pair, figures, readOnly }: { book: Book; pair: Pai
   const { message, modal } = App.useApp()
   const [progress, setProgress] = useState<{ stage: string; percent: number }>()
   const stop = useRef(false)
-  const change = (label: string, patch: Partial<ListingDraft>, merge = false): void => void commit(book.id, label, r => ({ listings: { ...r.listings, [key]: { ...r.listings?.[key], ...patch } } }), merge).catch((e: Error) => message.error(e.message))
-  const setPrice = (price: number | null): void => void commit(book.id, `Price ${price === null ? '' : formatMoney(price, 'USD')}`, r => ({ editions: r.editions.map(e => (e.id === edition.id ? { ...e, price: price ?? undefined } : e)) })).catch((e: Error) => message.error(e.message))
+  const change = (label: string, patch: Partial<ListingDraft>, merge = false): void => void commit(book.id, label, r => ({ listings: { ...r.listings, [key]: { ...r.listings?.[key], ...patch } } }), merge).catch((e: Error) => message.error(e.message, readingTime(e.message)))
+  const setPrice = (price: number | null): void => void commit(book.id, `Price ${price === null ? '' : formatMoney(price, 'USD')}`, r => ({ editions: r.editions.map(e => (e.id === edition.id ? { ...e, price: price ?? undefined } : e)) })).catch((e: Error) => message.error(e.message, readingTime(e.message)))
 
   const findings = [...(figures?.findings ?? []), ...listingFindings(book, edition, draft, profile)]
   const stops = findings.filter(f => f.severity === 'stop')
@@ -47,7 +48,7 @@ export function Sheet({ book, pair, figures, readOnly }: { book: Book; pair: Pai
         return !stop.current
       }))
     } catch (e) {
-      if (!stop.current) message.error((e as Error).message)
+      if (!stop.current) message.error((e as Error).message, readingTime((e as Error).message))
       return undefined
     } finally {
       setProgress(undefined)
@@ -65,7 +66,7 @@ export function Sheet({ book, pair, figures, readOnly }: { book: Book; pair: Pai
         await send(book.id, edition.id, profile, made.submission, made.zip)
         message.success(`${made.submission.name} is on its way to ${profile.name}.`)
       } catch (e) {
-        message.error((e as Error).message)
+        message.error((e as Error).message, readingTime((e as Error).message))
       }
     }
     const { faults } = made.submission

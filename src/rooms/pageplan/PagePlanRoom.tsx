@@ -14,6 +14,7 @@ import { PageCanvas } from '@/parts/PageCanvas'
 import { Sill, sillOf } from '@/parts/Sill'
 import { useOpenBook } from '@/parts/useOpenBook'
 import './pageplan.css'
+import { readingTime } from '@/parts/errors'
 
 /** The page plan: the book's pages run by run, a balance of all of them, beside the spread. */
 export function PagePlanRoom({ bookId }: { bookId: string }) {
@@ -38,7 +39,7 @@ export function PagePlanRoom({ bookId }: { bookId: string }) {
   useEffect(() => setAt(undefined), [chosen])
 
   if (view.missing) return <NoBook />
-  const change = (label: string, next: (p: PagePlan) => PagePlan, merge = false): void => void commit(bookId, label, r => ({ plan: next(r.plan ?? { runs: [] }) }), merge).catch((e: Error) => message.error(e.message))
+  const change = (label: string, next: (p: PagePlan) => PagePlan, merge = false): void => void commit(bookId, label, r => ({ plan: next(r.plan ?? { runs: [] }) }), merge).catch((e: Error) => message.error(e.message, readingTime(e.message)))
   const changeRun = (r: Run, label: string, patch: Partial<Run>, merge = false): void => change(label, p => ({ ...p, runs: p.runs.map(x => (x.id === r.id ? { ...x, ...patch } : x)) }), merge)
   const dropped = ({ active, over }: DragEndEvent): void => {
     if (!over || active.id === over.id) return

@@ -16,6 +16,7 @@ import { Sill } from '@/parts/Sill'
 import { Field } from './Field'
 import { askPhrases, askTitles, type ShownTitle } from './marketClient'
 import './research.css'
+import { readingTime } from '@/parts/errors'
 
 type SortKey = 'phrase' | 'searches' | 'buyShare' | 'demand' | 'crowding' | 'room'
 const columns: { key: SortKey; words: string; says: string }[] = [
@@ -94,7 +95,7 @@ export function ResearchRoom() {
       }
       if (book && !typing && (e.ctrlKey || e.metaKey) && e.key.toLowerCase() === 'z') {
         e.preventDefault()
-        void (e.shiftKey ? redo : undo)(book.id).catch((x: Error) => message.error(x.message))
+        void (e.shiftKey ? redo : undo)(book.id).catch((x: Error) => message.error(x.message, readingTime(x.message)))
       }
     }
     addEventListener('keydown', onKey)
@@ -110,7 +111,7 @@ export function ResearchRoom() {
     return [...phrases].sort((a, b) => (a[sort.key] < b[sort.key] ? -1 : a[sort.key] > b[sort.key] ? 1 : 0) * (sort.up ? 1 : -1))
   }, [answer, kept, list, sort])
 
-  const change = (label: string, words: (w: KeptPhrase[]) => KeptPhrase[]): void => void (book && commit(book.id, label, r => ({ words: words(r.words ?? []) })).catch((e: Error) => message.error(e.message)))
+  const change = (label: string, words: (w: KeptPhrase[]) => KeptPhrase[]): void => void (book && commit(book.id, label, r => ({ words: words(r.words ?? []) })).catch((e: Error) => message.error(e.message, readingTime(e.message))))
   const keep = (p: PhraseFigures): void => (keptSet.has(p.phrase) ? change(`Let go of “${p.phrase}”`, w => w.filter(k => k.phrase !== p.phrase)) : change(`Keep “${p.phrase}”`, w => [...w, { phrase: p.phrase, market, searches: p.searches, demand: p.demand, crowding: p.crowding }]))
   const place = (phrase: string, to: PhrasePlace | undefined): void => change(to ? `“${phrase}”: ${to}` : `“${phrase}” without a place`, w => w.map(k => (k.phrase === phrase ? { ...k, place: to } : k)))
   const note = (phrase: string, text: string): void => change(`Note on “${phrase}”`, w => w.map(k => (k.phrase === phrase ? { ...k, note: text || undefined } : k)))

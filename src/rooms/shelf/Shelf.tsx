@@ -16,6 +16,7 @@ import { nextHeld } from '@/data/waiting'
 import { beginBook, bringIn, type ShelfEntry, useShelf } from './useShelf'
 import { TakenDown } from './TakenDown'
 import './shelf.css'
+import { readingTime } from '@/parts/errors'
 
 /** How far an edition is before anything is sent: nothing in it, something stops it, ready. */
 const readiness = (o: Outlook, e: EditionOutlook): 'dark' | 'dim' | 'lit' => (o.words + o.planned === 0 ? 'dark' : e.stops ? 'dim' : 'lit')
@@ -50,7 +51,7 @@ export function Shelf() {
         if (title) message.success(`“${title}” stands on the shelf.`)
       } catch (e) {
         if (e instanceof Cancelled) message.info(`${f.name} was not brought in.`)
-        else message.error(`${f.name}: ${(e as Error).message}`, 12)
+        else message.error(`${f.name}: ${(e as Error).message}`, readingTime((e as Error).message))
       } finally {
         done()
       }
@@ -59,7 +60,7 @@ export function Shelf() {
   }
 
   // It only rests: no question is asked, and one word brings it back.
-  const down = (e: ShelfEntry): void => void takeDown(e.id).then(() => message.info({ key: e.id, duration: 6, content: <>“{e.title}” was taken down. <Button size="small" type="link" onClick={() => { message.destroy(e.id); void putBackUp(e.id) }}>Put it back</Button></> }), (x: Error) => message.error(x.message))
+  const down = (e: ShelfEntry): void => void takeDown(e.id).then(() => message.info({ key: e.id, duration: 6, content: <>“{e.title}” was taken down. <Button size="small" type="link" onClick={() => { message.destroy(e.id); void putBackUp(e.id) }}>Put it back</Button></> }), (x: Error) => message.error(x.message, readingTime(x.message)))
 
   const groups = useMemo(() => group(entries ?? [], query), [entries, query])
   const known = (entries ?? []).filter(e => e.outlook)
@@ -175,7 +176,7 @@ function BeginDialog({ open, onClose }: { open: boolean; onClose: () => void }) 
   const [form] = Form.useForm<{ title: string; author?: string; kind: 'text' | 'pages' }>()
   return (
     <Modal open={open} onCancel={onClose} title="New book" okText="Put it on the shelf" cancelText="Leave it" onOk={() => form.submit()} destroyOnHidden>
-      <Form form={form} layout="vertical" requiredMark={false} preserve={false} initialValues={{ kind: 'text' }} onFinish={v => void beginBook(v.title.trim(), v.author?.trim() ?? '', v.kind).then(onClose, (e: Error) => message.error(e.message, 12))}>
+      <Form form={form} layout="vertical" requiredMark={false} preserve={false} initialValues={{ kind: 'text' }} onFinish={v => void beginBook(v.title.trim(), v.author?.trim() ?? '', v.kind).then(onClose, (e: Error) => message.error(e.message, readingTime(e.message)))}>
         <Form.Item name="title" label="Title" rules={[{ required: true, whitespace: true, message: 'A book wants a title, even for now.' }]}><Input autoFocus maxLength={200} /></Form.Item>
         <Form.Item name="author" label="Author"><Input maxLength={120} /></Form.Item>
         <Form.Item name="kind" label="It is"><Radio.Group options={[{ value: 'text', label: 'written: chapters of text' }, { value: 'pages', label: 'planned: pages to write in' }]} /></Form.Item>

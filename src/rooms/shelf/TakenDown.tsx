@@ -4,13 +4,14 @@ import { useLiveQuery } from 'dexie-react-hooks'
 import { daysLeft, putBackUp, removeForGood, REST_DAYS, takenDown } from '@/data/removal'
 import { megabytes } from '@/parts/megabytes'
 import { closeAtPress } from '@/workers/client'
+import { readingTime } from '@/parts/errors'
 
 /** Books that were taken down: each rests, whole, and can be put back until its days are over. */
 export function TakenDown() {
   const books = useLiveQuery(takenDown) ?? []
   const { message, modal } = App.useApp()
   if (!books.length) return null
-  const back = (id: string, title: string): void => void putBackUp(id).then(() => message.success(`“${title}” stands on the shelf again.`), (e: Error) => message.error(e.message))
+  const back = (id: string, title: string): void => void putBackUp(id).then(() => message.success(`“${title}” stands on the shelf again.`), (e: Error) => message.error(e.message, readingTime(e.message)))
   const remove = (id: string, title: string): void => void modal.confirm({
     title: `Remove “${title}” for good?`, okText: 'Remove it for good', cancelText: 'Let it rest', okButtonProps: { danger: true },
     content: 'Its text, history, kept versions, listings and what was sent go, and so do pictures that no other book uses. Nothing brings them back but a backup.',

@@ -5,6 +5,7 @@ import { useLiveQuery } from 'dexie-react-hooks'
 import type { Book } from '@/core/book'
 import { letPieceGo, piecesOf } from '@/data/pieces'
 import { insertWords } from './commands'
+import { readingTime } from '@/parts/errors'
 
 /** Words that were written and found no place, since others had removed what they stood in: kept until the author says where they go. */
 export function Pieces({ book, section, editor, readOnly, flush }: { book: Book; section: string | undefined; editor: Editor | undefined; readOnly: boolean; flush: () => Promise<void> }) {
@@ -25,8 +26,8 @@ export function Pieces({ book, section, editor, readOnly, flush }: { book: Book;
       {here.map(p => (
         <div key={p.id} className="piece">
           <blockquote>{p.text}</blockquote>
-          <Button size="small" disabled={readOnly || !editor} onClick={() => void place(p.id!, p.text).catch((e: Error) => message.error(e.message))}>Put them at the cursor</Button>
-          <Button size="small" type="text" disabled={readOnly} onClick={() => void letPieceGo(p.id!).catch((e: Error) => message.error(e.message))}>Let them go</Button>
+          <Button size="small" disabled={readOnly || !editor} onClick={() => void place(p.id!, p.text).catch((e: Error) => message.error(e.message, readingTime(e.message)))}>Put them at the cursor</Button>
+          <Button size="small" type="text" disabled={readOnly} onClick={() => void letPieceGo(p.id!).catch((e: Error) => message.error(e.message, readingTime(e.message)))}>Let them go</Button>
         </div>
       ))}
     </section>

@@ -21,6 +21,7 @@ import { TypedQuotes } from './TypedQuotes'
 import { Toolbar } from './Toolbar'
 import { useSectionEditor } from './useSectionEditor'
 import './text.css'
+import { readingTime } from '@/parts/errors'
 
 const roleOptions = (['front', 'body', 'back'] as const).map(part => ({ label: { front: 'Front', body: 'Body', back: 'Back' }[part], options: (Object.keys(roles) as Role[]).filter(r => roles[r].part === part).map(r => ({ value: r, label: roles[r].name })) }))
 
@@ -65,14 +66,14 @@ export function TextRoom({ bookId }: { bookId: string }) {
     const onKey = (e: KeyboardEvent): void => {
       if (!(e.ctrlKey || e.metaKey) || e.key.toLowerCase() !== 'z' || !(e.target instanceof HTMLElement) || !e.target.closest('.ProseMirror')) return
       e.preventDefault()
-      void flush().then(() => (e.shiftKey ? redo : undo)(bookId)).catch((x: Error) => message.error(x.message))
+      void flush().then(() => (e.shiftKey ? redo : undo)(bookId)).catch((x: Error) => message.error(x.message, readingTime(x.message)))
     }
     addEventListener('keydown', onKey, true)
     return () => removeEventListener('keydown', onKey, true)
   }, [flush, bookId, message])
 
   if (view.missing) return <NoBook />
-  const operate = (label: string, operation: (b: Book) => Book): Promise<boolean> => flush().then(() => commitSections(bookId, label, operation)).then(() => true, (x: Error) => { message.error(x.message); return false })
+  const operate = (label: string, operation: (b: Book) => Book): Promise<boolean> => flush().then(() => commitSections(bookId, label, operation)).then(() => true, (x: Error) => { message.error(x.message, readingTime(x.message)); return false })
   const names = book ? labels(book.sections) : undefined
   const name = section && names ? shortName(names.get(section.id)!) || roles[section.role].name : ''
   const change = (label: string, patch: Partial<Section>): Promise<boolean> => !section ? Promise.resolve(false) : operate(label, b => ({ ...b, sections: b.sections.map(s => (s.id === section.id ? { ...s, ...patch } : s)) }))
@@ -100,7 +101,7 @@ export function TextRoom({ bookId }: { bookId: string }) {
     if (!section || !at) return
     void operate(`Split “${name}”`, b => splitSection(b, section.id, at))
   }
-  const picture = (file: File): void => void bringInPicture(bookId, file).then(a => editor && (inLine.current ? insertSign(editor, a.id) : insertPicture(editor, a.id, '')), (e: Error) => message.error(e.message))
+  const picture = (file: File): void => void bringInPicture(bookId, file).then(a => editor && (inLine.current ? insertSign(editor, a.id) : insertPicture(editor, a.id, '')), (e: Error) => message.error(e.message, readingTime(e.message)))
   const pick = (sign: boolean): void => {
     inLine.current = sign
     picker.current?.click()
