@@ -230,6 +230,7 @@ test('a disk that is full: words wait over sections, rooms and a reload; every d
   await page.reload()
   await page.goto(`${book}/text`)
   await textOf(page).locator('p').first().waitFor()
+  await cdp.send('Storage.overrideQuotaForOrigin', { origin: 'http://localhost:4311' })
   await page.evaluate(() => sessionStorage.removeItem('full'))
   await page.reload()
   await expect(textOf(page)).toContainText('Brimful', { timeout: 20_000 })

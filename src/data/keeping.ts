@@ -7,12 +7,19 @@ import { heldBooks } from './writer'
 
 /** What every window does for the library as a whole: plays back what dead windows left, tidies when it rests. Gives the way to stop. */
 export function keepWords(): () => void {
-  // Where the store cannot be read, rooms say so; the journal keeps what it has until it can be played.
-  void playBack().catch(() => undefined)
+  // Where the store is full or cannot be written, rooms say so; the journal keeps what it has, and it is tried again.
+  let later: ReturnType<typeof setTimeout> | undefined
+  const play = (): void => void playBack().catch(() => (later = setTimeout(play, PLAY_AGAIN)))
+  play()
   const tidying = setInterval(() => whenIdle(tidy), TIDY_EVERY)
-  return () => clearInterval(tidying)
+  return () => {
+    clearInterval(tidying)
+    clearTimeout(later)
+  }
 }
 
+/** How long after a failure the journal is played again. Milliseconds. */
+const PLAY_AGAIN = 15_000
 /** How often a window looks whether something wants tidying, and how often the store is swept. Milliseconds. */
 const TIDY_EVERY = 90_000
 const SWEEP_EVERY = 24 * 3600 * 1000

@@ -8,7 +8,7 @@ import { readZip } from './zip'
 
 /** Reads a .docx: text with its formatting, structure facts with inheritance, notes, lists, tables, pictures, links; tracked changes as accepted. */
 export function readDocx(bytes: Uint8Array, report?: Report): RawManuscript {
-  const parts = readZip(bytes, n => /\.(xml|rels)$/.test(n) || n.includes('/media/'), undefined, report)
+  const parts = readZip(bytes, n => /\.(xml|rels|html?|xhtml|txt)$/.test(n) || n.includes('/media/'), undefined, report)
   const rels0 = parts.get('_rels/.rels')
   let main = 'word/document.xml'
   if (rels0) {
@@ -32,7 +32,9 @@ export function readDocx(bytes: Uint8Array, report?: Report): RawManuscript {
   reader.notes('endnote', part('endnotes.xml'))
   const body = find(parseXml(doc, 'its text', report), 'w:body')
   if (!body) throw new Fault('damaged', 'This document is damaged: it has no body.')
+  reader.pair(body)
   const blocks = reader.blocks(body, report)
+  reader.countUncalled()
   const core = parts.get('docProps/core.xml')
   const meta: RawManuscript['meta'] = {}
   if (core) {
@@ -82,6 +84,9 @@ class DocxReader {
   readonly pictures = new Map<string, Uint8Array>()
   private readonly noteTexts = new Map<string, FootnoteJson['content']>()
   private newPage = false
+  /** Notes that were called, and where fields begin that never end: what follows those is plain text. */
+  private readonly called = new Set<string>()
+  private readonly endless = new Set<XmlElement>()
   /** Nested complex fields: their code, and whether we are in the part that shows. */
   private fields: { code: string; shows: boolean; kind: 'link' | 'contents' | 'drop' | 'plain'; href?: string }[] = []
   private near = ''
@@ -97,18 +102,55 @@ class DocxReader {
 
   notes(kind: 'footnote' | 'endnote', root: XmlElement | undefined): void {
     this.relPrefix = kind === 'footnote' ? 'f:' : 'e:'
+    if (root) this.pair(root)
     for (const n of elements(root)) {
       if (n.attrs['w:type'] && n.attrs['w:type'] !== 'normal') continue
       const content: (TextJson | HardBreakJson)[] = []
+      this.fields = []
       for (const b of this.blocks(n)) {
-        if (b.type !== 'para') continue
-        if (content.length) content.push({ type: 'hard_break' })
-        for (const i of b.content) if (i.type === 'text' || i.type === 'hard_break') content.push(i)
+        const parts = b.type === 'para' ? [b.content] : b.type === 'table' ? b.table.content.flatMap(r => r.content.flatMap(c => c.content.map(p => p.content ?? []))) : []
+        if (b.type === 'table') this.dropped.add('tables in notes: their words are kept as text', inlineText(parts[0] ?? []))
+        if (b.type === 'picture') this.dropped.add('pictures in notes', b.alt || this.near)
+        for (const part of parts) {
+          if (content.length && part.length) content.push({ type: 'hard_break' })
+          for (const i of part) if (i.type === 'text' || i.type === 'hard_break') content.push(i)
+        }
       }
+      this.fields = []
       this.noteTexts.set(kind + n.attrs['w:id'], trimNote(content))
     }
     this.relPrefix = ''
     this.newPage = false
+  }
+
+  /** Finds the fields of a part that begin and never end. */
+  pair(root: XmlElement): void {
+    const open: XmlElement[] = []
+    const walk = (e: XmlElement): void => {
+      if (e.name === 'w:fldChar') {
+        if (e.attrs['w:fldCharType'] === 'begin') open.push(e)
+        else if (e.attrs['w:fldCharType'] === 'end') open.pop()
+      }
+      for (const c of e.children) if (typeof c !== 'string') walk(c)
+    }
+    walk(root)
+    for (const e of open) this.endless.add(e)
+    if (open.length) this.dropped.add('fields that begin and never end: what follows them is kept', '', open.length)
+  }
+
+  /** Notes that stand in the file and are called nowhere. */
+  countUncalled(): void {
+    for (const [key, content] of this.noteTexts) if (!this.called.has(key) && content?.length) this.dropped.add('notes that nothing calls', inlineText(content), 1, inlineText(content))
+  }
+
+  /** Text that is not read, with the field signs in it: those must not be missed. */
+  private pass(e: XmlElement, what: string, near: string): void {
+    this.dropped.add(what, near, 1, textIn(e))
+    const walk = (x: XmlElement): void => {
+      if (x.name === 'w:fldChar') this.field(x, near)
+      for (const c of x.children) if (typeof c !== 'string') walk(c)
+    }
+    walk(e)
   }
 
   blocks(parent: XmlElement, report?: Report): RawBlock[] {
@@ -134,11 +176,30 @@ class DocxReader {
           break
         case 'w:del':
         case 'w:moveFrom':
-          this.dropped.add('deleted text of tracked changes', this.near)
+          this.pass(e, 'deleted text of tracked changes', this.near)
           break
         case 'mc:AlternateContent':
           out.push(...this.blocks(child(e, 'mc:Choice') ?? child(e, 'mc:Fallback') ?? e))
           break
+        case 'w:altChunk':
+          this.chunk(e, out)
+          break
+        case 'w:subDoc':
+          this.dropped.add('sub-documents: they are files of their own', this.near)
+          break
+        case 'w:r':
+        case 'w:hyperlink':
+        case 'w:fldSimple':
+        case 'm:oMath':
+        case 'm:oMathPara':
+          // Words that stand where paragraphs should.
+          this.paragraph({ name: 'w:p', attrs: {}, children: [e] }, out)
+          break
+        default:
+          if (silent.has(e.name) || !textIn(e)) break
+          this.dropped.add('unknown parts: their words are kept as text', textIn(e))
+          if (find(e, 'w:p') || find(e, 'w:tbl')) out.push(...this.blocks(e))
+          else this.paragraph({ name: 'w:p', attrs: {}, children: [e] }, out)
       }
     }
     return out
@@ -163,7 +224,8 @@ class DocxReader {
       else inline.content.push(n)
     }
     if (inline.inContents || this.fields.some(f => f.kind === 'contents' && f.shows)) {
-      if (text.trim()) this.dropped.add('typed contents list', text)
+      const gone = inlineText(inline.content, true)
+      if (gone.trim()) this.dropped.add('typed contents list', gone, 1, gone)
       this.newPage ||= newPage
       return
     }
@@ -205,7 +267,7 @@ class DocxReader {
         }
         case 'w:fldSimple': {
           const kind = fieldKind(e.attrs['w:instr'] ?? '')
-          if (kind.kind === 'drop') this.dropped.add('fields', this.near || inlineText(into.content))
+          if (kind.kind === 'drop') this.pass(e, 'fields', this.near || inlineText(into.content))
           else this.runs(e, base, kind.href ? [...marks, { type: 'link', attrs: { href: kind.href } }] : marks, into)
           break
         }
@@ -222,25 +284,31 @@ class DocxReader {
           break
         case 'w:del':
         case 'w:moveFrom':
-          this.dropped.add('deleted text of tracked changes', inlineText(into.content) || this.near)
+          this.pass(e, 'deleted text of tracked changes', inlineText(into.content) || this.near)
           break
         case 'm:oMath':
         case 'm:oMathPara':
-          this.dropped.add('formulas', this.near)
+          this.dropped.add('formulas: their signs are kept as text', textIn(e) || this.near)
+          this.text(textIn(e), base, marks, into)
+          break
+        case 'w:ruby':
+          this.ruby(e, base, marks, into)
           break
         case 'mc:AlternateContent':
-          this.runs(child(e, 'mc:Choice') ?? e, base, marks, into)
+          this.runs(child(e, 'mc:Choice') ?? child(e, 'mc:Fallback') ?? e, base, marks, into)
           break
+        default:
+          if (silent.has(e.name) || !textIn(e)) break
+          this.dropped.add('unknown parts: their words are kept as text', textIn(e))
+          if (find(e, 'w:r') || find(e, 'm:oMath')) this.runs(e, base, marks, into)
+          else this.text(textIn(e), base, marks, into)
       }
     }
   }
 
   private run(e: XmlElement, base: RunProps, marks: MarkJson[], into: Collected): void {
     const props = this.styles.run(base, child(e, 'w:rPr'))
-    if (props.hidden) {
-      this.dropped.add('hidden text', inlineText(into.content) || this.near)
-      return
-    }
+    if (props.hidden) return this.pass(e, 'hidden text', inlineText(into.content) || this.near)
     for (const c of elements(e)) this.runChild(c, props, marks, into)
   }
 
@@ -278,27 +346,25 @@ class DocxReader {
           else this.newPage = into.pageAfter = true
         } else if (c.attrs['w:type'] !== 'column' && (!field || field.shows)) into.content.push({ type: 'hard_break' })
         break
-      case 'w:fldChar': {
-        const type = c.attrs['w:fldCharType']
-        if (type === 'begin') this.fields.push({ code: '', shows: false, kind: 'plain' })
-        else if (type === 'separate' && field) {
-          Object.assign(field, fieldKind(field.code))
-          field.shows = true
-          if (field.kind === 'contents') into.inContents = true
-        } else if (type === 'end' && field) {
-          this.fields.pop()
-          if (field.kind === 'plain' && !field.shows && fieldKind(field.code).kind === 'drop') this.dropped.add('fields', this.near)
-          else if (field.kind === 'drop') this.dropped.add('fields', inlineText(into.content) || this.near)
-        }
+      case 'w:fldChar':
+        this.field(c, inlineText(into.content) || this.near, into)
         break
-      }
       case 'w:instrText':
         if (field && !field.shows) field.code += c.children.filter(s => typeof s === 'string').join('')
         break
       case 'w:footnoteReference':
       case 'w:endnoteReference': {
         const content = this.noteTexts.get((c.name === 'w:footnoteReference' ? 'footnote' : 'endnote') + c.attrs['w:id'])
-        if (content) into.content.push({ type: 'footnote', attrs: { id: '' }, content })
+        const key = (c.name === 'w:footnoteReference' ? 'footnote' : 'endnote') + c.attrs['w:id']
+        if (this.relPrefix) {
+          this.dropped.add('calls of notes inside notes', inlineText(into.content) || this.near)
+          break
+        }
+        if (!content) this.dropped.add('calls of notes that are not in the file', inlineText(into.content) || this.near)
+        // A note stands once; who calls it again means the same words.
+        else if (this.called.has(key)) this.dropped.add('further calls of a note that stands already', inlineText(into.content) || this.near)
+        else into.content.push({ type: 'footnote', attrs: { id: '' }, content })
+        this.called.add(key)
         break
       }
       case 'w:commentReference':
@@ -314,13 +380,67 @@ class DocxReader {
         for (const inner of elements(chosen)) this.runChild(inner, props, marks, into)
         break
       }
+      case 'w:ruby':
+        this.ruby(c, props, marks, into)
+        break
+      case 'w:delText':
+        this.dropped.add('deleted text of tracked changes', inlineText(into.content) || this.near, 1, textIn(c))
+        break
+      case 'w:r':
+        this.run(c, props, marks, into)
+        break
+      default: {
+        if (silent.has(c.name)) break
+        const words = textIn(c)
+        if (!words) break
+        this.dropped.add('unknown parts: their words are kept as text', words)
+        this.text(words, props, marks, into)
+      }
     }
+  }
+
+  /** A sign of a complex field: where it begins, where what it shows begins, where it ends. */
+  private field(e: XmlElement, near: string, into?: Collected): void {
+    const type = e.attrs['w:fldCharType']
+    const field = this.fields[this.fields.length - 1]
+    if (type === 'begin') {
+      if (!this.endless.has(e)) this.fields.push({ code: '', shows: false, kind: 'plain' })
+    } else if (type === 'separate' && field && !field.shows) {
+      Object.assign(field, fieldKind(field.code))
+      field.shows = true
+      if (field.kind === 'contents' && into) into.inContents = true
+    } else if (type === 'end' && field) {
+      this.fields.pop()
+      if (field.kind === 'plain' && !field.shows && fieldKind(field.code).kind === 'drop') this.dropped.add('fields', this.near)
+      else if (field.kind === 'drop') this.dropped.add('fields', near)
+    }
+  }
+
+  /** Characters with their reading over them: the reading follows in brackets. */
+  private ruby(e: XmlElement, props: RunProps, marks: MarkJson[], into: Collected): void {
+    const base = child(e, 'w:rubyBase')
+    if (base) this.runs(base, props, marks, into)
+    const reading = textIn(child(e, 'w:rt') ?? { name: '', attrs: {}, children: [] })
+    if (!reading) return
+    this.dropped.add('readings over characters: they stand behind them in brackets', reading)
+    this.text(` (${reading})`, props, marks, into)
+  }
+
+  /** A document inside the document: its words, as far as they can be read. */
+  private chunk(e: XmlElement, out: RawBlock[]): void {
+    const rel = e.attrs['r:id'] ? this.relations.get(this.relPrefix + e.attrs['r:id']) : undefined
+    const path = rel && !rel.external ? resolve(this.folder, rel.target) : undefined
+    const bytes = path ? this.parts.get(path) : undefined
+    const text = bytes && !(bytes[0] === 0x50 && bytes[1] === 0x4b) ? plainWords(new TextDecoder().decode(bytes)) : ''
+    if (!text) return this.dropped.add('embedded documents that cannot be read', rel?.target ?? this.near)
+    this.dropped.add('embedded documents: their words are kept as text', text.slice(0, 60))
+    for (const line of text.split('\n')) if (line.trim()) out.push({ type: 'para', content: [{ type: 'text', text: cleanText(line.trim()) }] })
   }
 
   private text(t: string, props: RunProps, marks: MarkJson[], into: Collected): void {
     if (!t) return
     const field = this.fields.find(f => !f.shows || f.kind === 'drop')
-    if (field) return
+    if (field) return this.dropped.add(field.kind === 'drop' ? 'what fields showed' : 'text inside the code of fields', inlineText(into.content) || this.near, 1, t)
     const link = this.fields.find(f => f.kind === 'link')
     const all: MarkJson[] = link?.href ? [{ type: 'link', attrs: { href: link.href } }, ...marks] : [...marks]
     if (props.bold) all.push({ type: 'strong' })
@@ -343,8 +463,7 @@ class DocxReader {
   private picture(e: XmlElement, props: RunProps, into: Collected): void {
     const box = find(e, 'w:txbxContent')
     if (box) {
-      const words = this.blocks(box).map(b => (b.type === 'para' ? inlineText(b.content) : '')).join(' ')
-      this.dropped.add('text boxes', words || this.near)
+      this.dropped.add('text boxes', textIn(box) || this.near, 1, textIn(e))
       return
     }
     const blip = find(e, 'a:blip')
@@ -377,9 +496,16 @@ class DocxReader {
         const content: ParagraphJson[] = []
         for (const b of this.blocks(tc)) {
           if (b.type === 'para') content.push({ type: 'paragraph', attrs: { id: '', align: b.align ?? null }, content: b.content })
-          else this.dropped.add('pictures and tables inside a table cell', this.near)
+          else if (b.type === 'table') {
+            this.dropped.add('tables inside a table cell: their words are kept as text', this.near)
+            for (const r of b.table.content) for (const inner of r.content) content.push(...inner.content)
+          } else this.dropped.add('pictures inside a table cell', this.near)
         }
-        if (merge && merge.attrs['w:val'] !== 'restart') content.length = 0
+        if (merge && merge.attrs['w:val'] !== 'restart') {
+          const hidden = content.map(p => inlineText(p.content, true)).join('')
+          if (hidden.trim()) this.dropped.add('text in cells that are merged away', hidden, 1, hidden)
+          content.length = 0
+        }
         const kept = content.filter(p => p.content?.length)
         cells.push({ type: 'cell', attrs: { span: Math.max(1, Math.min(60, small(child(tcPr, 'w:gridSpan')?.attrs['w:val'], 1))) }, content: kept.length ? kept : [{ type: 'paragraph', attrs: { id: '', align: null } }] })
       }
@@ -389,8 +515,29 @@ class DocxReader {
   }
 }
 
+/** Elements that carry no words of the book: settings, marks of ranges, references that are read elsewhere. */
+const silent = new Set(['w:pPr', 'w:rPr', 'w:tblPr', 'w:tblGrid', 'w:trPr', 'w:tcPr', 'w:sectPr', 'w:sdtPr', 'w:sdtEndPr', 'w:instrText', 'w:delInstrText', 'w:bookmarkStart', 'w:bookmarkEnd', 'w:proofErr', 'w:permStart', 'w:permEnd', 'w:fldData', 'mc:Fallback'])
+
+/** All words that stand in an element, in order: shown, deleted and in formulas. */
+function textIn(e: XmlElement): string {
+  let out = ''
+  const walk = (x: XmlElement): void => {
+    const words = x.name === 'w:t' || x.name === 'm:t' || x.name === 'w:delText'
+    for (const c of x.children) {
+      if (typeof c !== 'string') walk(c)
+      else if (words) out += c
+    }
+  }
+  walk(e)
+  return out
+}
+
+/** The words of an HTML or plain text that was embedded, a line a paragraph. Nothing of it is run or fetched. */
+const plainWords = (text: string): string =>
+  text.replace(/<(script|style|head)\b[\s\S]*?<\/\1>/gi, '').replace(/<(\/p|\/div|\/h[1-6]|\/li|br\s*\/?)>/gi, '\n').replace(/<[^>]*>/g, '').replace(/&lt;/g, '<').replace(/&gt;/g, '>').replace(/&quot;/g, '"').replace(/&nbsp;/g, ' ').replace(/&amp;/g, '&')
+
 function tableRows(e: XmlElement): XmlElement[] {
-  return elements(e).flatMap(c => (c.name === 'w:tr' ? [c] : c.name === 'w:sdt' || c.name === 'w:ins' ? tableRows(child(c, 'w:sdtContent') ?? c) : []))
+  return elements(e).flatMap(c => (c.name === 'w:tr' ? [c] : silent.has(c.name) ? [] : tableRows(child(c, 'w:sdtContent') ?? c)))
 }
 
 /** English metric units, in which drawings are measured. */

@@ -42,16 +42,22 @@ export type RawBlock =
 
 /** Counts what is left out, with a few places each: nothing goes in silence. */
 export class DropCounter {
-  private readonly kinds = new Map<string, { count: number; places: string[] }>()
-  add(what: string, near: string, count = 1): void {
+  private readonly kinds = new Map<string, { count: number; places: string[]; letters: number }>()
+  /** `gone`: the text that went with it, of which the letters are counted. */
+  add(what: string, near: string, count = 1, gone = ''): void {
     let k = this.kinds.get(what)
-    if (!k) this.kinds.set(what, (k = { count: 0, places: [] }))
+    if (!k) this.kinds.set(what, (k = { count: 0, places: [], letters: 0 }))
     k.count += count
+    k.letters += lettersIn(gone)
     const place = near.trim().slice(0, 60)
     if (place && k.places.length < 5 && !k.places.includes(place)) k.places.push(place)
   }
+  /** Letters that went, of all kinds together. */
+  get letters(): number {
+    return [...this.kinds.values()].reduce((n, k) => n + k.letters, 0)
+  }
   list(): Dropped[] {
-    return [...this.kinds].map(([what, k]) => ({ what, ...k })).sort((a, b) => (a.what < b.what ? -1 : 1))
+    return [...this.kinds].map(([what, { count, places, letters }]) => ({ what, count, places, ...(letters ? { letters } : {}) })).sort((a, b) => (a.what < b.what ? -1 : 1))
   }
 }
 
@@ -60,4 +66,9 @@ export interface Dropped {
   count: number
   /** First words of the paragraphs they stood in, at most five. */
   places: string[]
+  /** Letters that went with them, where any did. */
+  letters?: number
 }
+
+/** Signs of a text that are no space: what is counted in and out of a reading. */
+export const lettersIn = (text: string): number => text.replace(/[\s\u00ad\u200b\ufeff\u0000-\u001f]/g, '').length
