@@ -1,8 +1,9 @@
 import { strToU8, type Zippable, zipSync } from 'fflate'
 import { type Asset, authorLine, type Book, hashOf, labels, picturesIn, roles, type Section, shortName } from '../book'
+import { joined, Markup, xml } from '../trade'
 import { copyrightLines, type PageStart } from '../pages'
 import { styleSheet } from './style'
-import { type Breaks, esc, page, sectionBody, type XhtmlContext } from './xhtml'
+import { type Breaks, page, sectionBody, type XhtmlContext } from './xhtml'
 
 export interface EpubOptions {
   isbn?: string
@@ -42,14 +43,14 @@ export function writeEpub(book: Book, options: EpubOptions): Uint8Array {
   const nav: { title: string; href: string; depth: number }[] = []
   const pageList: { label: string; href: string }[] = []
   const landmarks: { type: string; title: string; href: string }[] = []
-  const add = (path: string, id: string, type: string, content: string | Uint8Array, properties?: string): void => {
-    files.push({ path, id, type, data: typeof content === 'string' ? strToU8(content) : content, ...(properties ? { properties } : {}) })
+  const add = (path: string, id: string, type: string, content: Markup | Uint8Array | string, properties?: string): void => {
+    files.push({ path, id, type, data: content instanceof Uint8Array ? content : strToU8(String(content)), ...(properties ? { properties } : {}) })
   }
 
   if (options.cover) {
     const ext = options.cover.type === 'image/png' ? 'png' : 'jpg'
     add(`images/cover.${ext}`, 'cover-image', options.cover.type, options.cover.bytes, 'cover-image')
-    add('text/cover.xhtml', 'cover', 'application/xhtml+xml', page('Cover', data.language, `<section epub:type="cover" class="cover"><img src="../images/cover.${ext}" alt="${esc(`Cover: ${data.title}${authorLine(data) ? ` by ${authorLine(data)}` : ''}`)}"/></section>`))
+    add('text/cover.xhtml', 'cover', 'application/xhtml+xml', page('Cover', data.language, xml`<section epub:type="cover" class="cover"><img src="../images/cover.${ext}" alt="${`Cover: ${data.title}${authorLine(data) ? ` by ${authorLine(data)}` : ''}`}"/></section>`))
     spine.push({ id: 'cover' })
     landmarks.push({ type: 'cover', title: 'Cover', href: 'text/cover.xhtml' })
   }
@@ -64,11 +65,11 @@ export function writeEpub(book: Book, options: EpubOptions): Uint8Array {
       continue
     }
     const path = `text/${s.id}.xhtml`
-    let body: string
+    let body: Markup
     if (s.made && s.role === 'title-page') {
       body = titleBody(book)
       landmarks.push({ type: 'titlepage', title: 'Title page', href: path })
-    } else if (s.made && s.role === 'copyright') body = `<section epub:type="copyright-page" class="copyright" aria-label="Copyright">\n${copyrightLines(book, options.isbn).map(l => `<p>${esc(l)}</p>`).join('\n')}\n</section>`
+    } else if (s.made && s.role === 'copyright') body = xml`<section epub:type="copyright-page" class="copyright" aria-label="Copyright">\n${joined(copyrightLines(book, options.isbn).map(l => xml`<p>${l}</p>`), '\n')}\n</section>`
     else {
       const before = ctx.seen.size
       body = sectionBody(s, label, { ...ctx, breaks: breaks.get(s.id) ?? ctx.breaks })
@@ -95,16 +96,16 @@ export function writeEpub(book: Book, options: EpubOptions): Uint8Array {
   const zip: Zippable = {
     mimetype: [strToU8('application/epub+zip'), { level: 0, mtime: STAMP }],
     'META-INF/container.xml': [strToU8('<?xml version="1.0" encoding="UTF-8"?>\n<container version="1.0" xmlns="urn:oasis:names:tc:opendocument:xmlns:container"><rootfiles><rootfile full-path="OEBPS/content.opf" media-type="application/oebps-package+xml"/></rootfiles></container>\n'), { mtime: STAMP }],
-    'OEBPS/content.opf': [strToU8(opf), { mtime: STAMP }],
+    'OEBPS/content.opf': [strToU8(String(opf)), { mtime: STAMP }],
   }
   for (const f of files) zip[`OEBPS/${f.path}`] = [f.data, { mtime: STAMP, level: /^image\/(png|jpeg|gif)$/.test(f.type) ? 0 : 6 }]
   return zipSync(zip)
 }
 
-function titleBody(book: Book): string {
+function titleBody(book: Book): Markup {
   const { data } = book
-  const line = (cls: string, t: string | undefined): string => (t ? `<p class="${cls}">${esc(t)}</p>\n` : '')
-  return `<section epub:type="titlepage" class="titlepage">\n<h1>${esc(data.title)}</h1>\n${line('subtitle', data.subtitle)}${line('series', data.series && (data.series.number ? `${data.series.name}, book ${data.series.number}` : data.series.name))}${line('author', authorLine(data))}${line('imprint', data.imprint.name)}</section>`
+  const line = (cls: string, t: string | undefined): Markup | undefined => (t ? xml`<p class="${cls}">${t}</p>\n` : undefined)
+  return xml`<section epub:type="titlepage" class="titlepage">\n<h1>${data.title}</h1>\n${line('subtitle', data.subtitle)}${line('series', data.series && (data.series.number ? `${data.series.name}, book ${data.series.number}` : data.series.name))}${line('author', authorLine(data))}${line('imprint', data.imprint.name)}</section>`
 }
 
 /** A name-like UUID from the book's data, so that the same book has the same one. */
@@ -115,61 +116,61 @@ function uuidOf(book: Book): string {
 
 const relative = (href: string): string => href.replace(/^text\//, '')
 
-function navFile(language: string, nav: { title: string; href: string; depth: number }[], landmarks: { type: string; title: string; href: string }[], pages: { label: string; href: string }[]): string {
-  let list = ''
-  nav.forEach((n, i) => {
-    const next = nav[i + 1]
-    const link = `<a href="${esc(relative(n.href))}">${esc(n.title)}</a>`
-    list += `<li>${link}`
-    if (next && next.depth > n.depth) list += '\n<ol>\n'
-    else list += '</li>\n'
-    if ((!next || next.depth < n.depth) && n.depth > 0) list += '</ol></li>\n'
-  })
-  const marks = landmarks.map(l => `<li><a epub:type="${l.type}" href="${esc(relative(l.href))}">${esc(l.title)}</a></li>`).join('\n')
-  const pageNav = pages.length ? `\n<nav epub:type="page-list" role="doc-pagelist" aria-label="Pages" hidden="hidden">\n<ol>\n${pages.map(p => `<li><a href="${esc(relative(p.href))}">${p.label}</a></li>`).join('\n')}\n</ol>\n</nav>` : ''
-  return page('Contents', language, `<nav epub:type="toc" role="doc-toc" id="toc" aria-label="Contents">\n<h1>Contents</h1>\n<ol>\n${list}</ol>\n</nav>\n<nav epub:type="landmarks" aria-label="Landmarks" hidden="hidden">\n<ol>\n${marks}\n</ol>\n</nav>${pageNav}`)
+function navFile(language: string, nav: { title: string; href: string; depth: number }[], landmarks: { type: string; title: string; href: string }[], pages: { label: string; href: string }[]): Markup {
+  // Chapters of a part stand in a list inside its own entry.
+  const entries: Markup[] = []
+  for (let i = 0; i < nav.length; i++) {
+    const link = (n: (typeof nav)[number]): Markup => xml`<a href="${relative(n.href)}">${n.title}</a>`
+    const inner: Markup[] = []
+    let j = i + 1
+    while (j < nav.length && nav[j]!.depth > nav[i]!.depth) inner.push(xml`<li>${link(nav[j++]!)}</li>\n`)
+    entries.push(inner.length ? xml`<li>${link(nav[i]!)}\n<ol>\n${inner}</ol></li>\n` : xml`<li>${link(nav[i]!)}</li>\n`)
+    i = j - 1
+  }
+  const marks = joined(landmarks.map(l => xml`<li><a epub:type="${l.type}" href="${relative(l.href)}">${l.title}</a></li>`), '\n')
+  const pageNav = pages.length > 0 && xml`\n<nav epub:type="page-list" role="doc-pagelist" aria-label="Pages" hidden="hidden">\n<ol>\n${joined(pages.map(p => xml`<li><a href="${relative(p.href)}">${p.label}</a></li>`), '\n')}\n</ol>\n</nav>`
+  return page('Contents', language, xml`<nav epub:type="toc" role="doc-toc" id="toc" aria-label="Contents">\n<h1>Contents</h1>\n<ol>\n${entries}</ol>\n</nav>\n<nav epub:type="landmarks" aria-label="Landmarks" hidden="hidden">\n<ol>\n${marks}\n</ol>\n</nav>${pageNav}`)
 }
 
-function ncxFile(identifier: string, title: string, nav: { title: string; href: string }[], pages: { label: string; href: string }[]): string {
+function ncxFile(identifier: string, title: string, nav: { title: string; href: string }[], pages: { label: string; href: string }[]): Markup {
   let order = 0
-  const points = nav.map(n => `<navPoint id="np-${++order}" playOrder="${order}"><navLabel><text>${esc(n.title)}</text></navLabel><content src="${esc(n.href)}"/></navPoint>`).join('\n')
-  const list = pages.length ? `<pageList><navLabel><text>Pages</text></navLabel>\n${pages.map(p => `<pageTarget id="pt-${p.label}" type="${/^\d/.test(p.label) ? 'normal' : 'front'}" playOrder="${++order}"${/^\d+$/.test(p.label) ? ` value="${p.label}"` : ''}><navLabel><text>${p.label}</text></navLabel><content src="${esc(p.href)}"/></pageTarget>`).join('\n')}\n</pageList>` : ''
-  return `<?xml version="1.0" encoding="UTF-8"?>\n<ncx xmlns="http://www.daisy.org/z3986/2005/ncx/" version="2005-1">\n<head>\n<meta name="dtb:uid" content="${esc(identifier)}"/>\n<meta name="dtb:depth" content="1"/>\n<meta name="dtb:totalPageCount" content="${pages.length}"/>\n<meta name="dtb:maxPageNumber" content="${Math.max(0, ...pages.map(p => (/^\d+$/.test(p.label) ? Number(p.label) : 0)))}"/>\n</head>\n<docTitle><text>${esc(title)}</text></docTitle>\n<navMap>\n${points}\n</navMap>\n${list}\n</ncx>\n`
+  const points = joined(nav.map(n => xml`<navPoint id="np-${++order}" playOrder="${order}"><navLabel><text>${n.title}</text></navLabel><content src="${n.href}"/></navPoint>`), '\n')
+  const list = pages.length > 0 && xml`<pageList><navLabel><text>Pages</text></navLabel>\n${joined(pages.map(p => xml`<pageTarget id="pt-${p.label}" type="${/^\d/.test(p.label) ? 'normal' : 'front'}" playOrder="${++order}"${/^\d+$/.test(p.label) && xml` value="${p.label}"`}><navLabel><text>${p.label}</text></navLabel><content src="${p.href}"/></pageTarget>`), '\n')}\n</pageList>`
+  return xml`<?xml version="1.0" encoding="UTF-8"?>\n<ncx xmlns="http://www.daisy.org/z3986/2005/ncx/" version="2005-1">\n<head>\n<meta name="dtb:uid" content="${identifier}"/>\n<meta name="dtb:depth" content="1"/>\n<meta name="dtb:totalPageCount" content="${pages.length}"/>\n<meta name="dtb:maxPageNumber" content="${Math.max(0, ...pages.map(p => (/^\d+$/.test(p.label) ? Number(p.label) : 0)))}"/>\n</head>\n<docTitle><text>${title}</text></docTitle>\n<navMap>\n${points}\n</navMap>\n${list}\n</ncx>\n`
 }
 
-function opfFile(book: Book, identifier: string, o: EpubOptions, files: { path: string; id: string; type: string; properties?: string }[], spine: { id: string; linear?: boolean }[], landmarks: { type: string; title: string; href: string }[], assets: Map<string, Asset>, paged: boolean): string {
+function opfFile(book: Book, identifier: string, o: EpubOptions, files: { path: string; id: string; type: string; properties?: string }[], spine: { id: string; linear?: boolean }[], landmarks: { type: string; title: string; href: string }[], assets: Map<string, Asset>, paged: boolean): Markup {
   const { data } = book
-  const m: string[] = [`<dc:identifier id="uid">${esc(identifier)}</dc:identifier>`, `<dc:title id="title">${esc(data.title || 'Untitled')}</dc:title>`, '<meta refines="#title" property="title-type">main</meta>']
-  if (data.subtitle) m.push(`<dc:title id="subtitle">${esc(data.subtitle)}</dc:title>`, '<meta refines="#subtitle" property="title-type">subtitle</meta>')
+  const m: Markup[] = [xml`<dc:identifier id="uid">${identifier}</dc:identifier>`, xml`<dc:title id="title">${data.title || 'Untitled'}</dc:title>`, xml`<meta refines="#title" property="title-type">main</meta>`]
+  if (data.subtitle) m.push(xml`<dc:title id="subtitle">${data.subtitle}</dc:title>`, xml`<meta refines="#subtitle" property="title-type">subtitle</meta>`)
   data.contributors.forEach((c, i) => {
-    const tag = c.role === 'aut' ? 'creator' : 'contributor'
-    m.push(`<dc:${tag} id="c${i}">${esc(c.name)}</dc:${tag}>`, `<meta refines="#c${i}" property="role" scheme="marc:relators">${esc(c.role)}</meta>`)
-    if (c.sortName) m.push(`<meta refines="#c${i}" property="file-as">${esc(c.sortName)}</meta>`)
+    m.push(c.role === 'aut' ? xml`<dc:creator id="c${i}">${c.name}</dc:creator>` : xml`<dc:contributor id="c${i}">${c.name}</dc:contributor>`, xml`<meta refines="#c${i}" property="role" scheme="marc:relators">${c.role}</meta>`)
+    if (c.sortName) m.push(xml`<meta refines="#c${i}" property="file-as">${c.sortName}</meta>`)
   })
-  m.push(`<dc:language>${esc(data.language)}</dc:language>`)
-  if (data.imprint.name) m.push(`<dc:publisher>${esc(data.imprint.name)}</dc:publisher>`)
-  if (data.description) m.push(`<dc:description>${esc(data.description)}</dc:description>`)
-  if (data.rights) m.push(`<dc:rights>${esc(data.rights)}</dc:rights>`)
-  for (const s of data.subjects) m.push(`<dc:subject>${esc(s)}</dc:subject>`)
-  m.push(`<dc:date>${o.date.slice(0, 10)}</dc:date>`, `<meta property="dcterms:modified">${o.date}</meta>`)
+  m.push(xml`<dc:language>${data.language}</dc:language>`)
+  if (data.imprint.name) m.push(xml`<dc:publisher>${data.imprint.name}</dc:publisher>`)
+  if (data.description) m.push(xml`<dc:description>${data.description}</dc:description>`)
+  if (data.rights) m.push(xml`<dc:rights>${data.rights}</dc:rights>`)
+  for (const s of data.subjects) m.push(xml`<dc:subject>${s}</dc:subject>`)
+  m.push(xml`<dc:date>${o.date.slice(0, 10)}</dc:date>`, xml`<meta property="dcterms:modified">${o.date}</meta>`)
   if (data.series) {
-    m.push(`<meta property="belongs-to-collection" id="series">${esc(data.series.name)}</meta>`, '<meta refines="#series" property="collection-type">series</meta>')
-    if (data.series.number) m.push(`<meta refines="#series" property="group-position">${data.series.number}</meta>`)
+    m.push(xml`<meta property="belongs-to-collection" id="series">${data.series.name}</meta>`, xml`<meta refines="#series" property="collection-type">series</meta>`)
+    if (data.series.number) m.push(xml`<meta refines="#series" property="group-position">${data.series.number}</meta>`)
   }
   // Conformance is stated as far as it is known: what is described, and no more.
   const described = allDescribed(book.sections, assets)
-  m.push('<meta property="schema:accessMode">textual</meta>')
-  if (assets.size) m.push('<meta property="schema:accessMode">visual</meta>')
-  if (described) m.push('<meta property="schema:accessModeSufficient">textual</meta>')
-  m.push('<meta property="schema:accessibilityFeature">tableOfContents</meta>', '<meta property="schema:accessibilityFeature">readingOrder</meta>', '<meta property="schema:accessibilityFeature">structuralNavigation</meta>')
-  if (assets.size && described) m.push('<meta property="schema:accessibilityFeature">alternativeText</meta>')
-  if (paged) m.push('<meta property="schema:accessibilityFeature">printPageNumbers</meta>')
-  m.push('<meta property="schema:accessibilityHazard">none</meta>', `<meta property="schema:accessibilitySummary">${described ? 'All text can be read by any means; pictures, if any, are described.' : 'All text can be read by any means; some pictures are not described.'}</meta>`)
-  if (o.cover) m.push('<meta name="cover" content="cover-image"/>')
-  const manifest = files.map(f => `<item id="${f.id}" href="${esc(f.path)}" media-type="${f.type}"${f.properties ? ` properties="${f.properties}"` : ''}/>`).join('\n')
+  m.push(xml`<meta property="schema:accessMode">textual</meta>`)
+  if (assets.size) m.push(xml`<meta property="schema:accessMode">visual</meta>`)
+  if (described) m.push(xml`<meta property="schema:accessModeSufficient">textual</meta>`)
+  m.push(xml`<meta property="schema:accessibilityFeature">tableOfContents</meta>`, xml`<meta property="schema:accessibilityFeature">readingOrder</meta>`, xml`<meta property="schema:accessibilityFeature">structuralNavigation</meta>`)
+  if (assets.size && described) m.push(xml`<meta property="schema:accessibilityFeature">alternativeText</meta>`)
+  if (paged) m.push(xml`<meta property="schema:accessibilityFeature">printPageNumbers</meta>`)
+  m.push(xml`<meta property="schema:accessibilityHazard">none</meta>`, xml`<meta property="schema:accessibilitySummary">${described ? 'All text can be read by any means; pictures, if any, are described.' : 'All text can be read by any means; some pictures are not described.'}</meta>`)
+  if (o.cover) m.push(xml`<meta name="cover" content="cover-image"/>`)
+  const manifest = joined(files.map(f => xml`<item id="${f.id}" href="${f.path}" media-type="${f.type}"${f.properties && xml` properties="${f.properties}"`}/>`), '\n')
   const guideTypes: Record<string, string> = { cover: 'cover', toc: 'toc', bodymatter: 'text', titlepage: 'title-page' }
-  const guide = landmarks.map(l => `<reference type="${guideTypes[l.type]}" title="${esc(l.title)}" href="${esc(l.href)}"/>`).join('\n')
-  return `<?xml version="1.0" encoding="UTF-8"?>\n<package xmlns="http://www.idpf.org/2007/opf" version="3.0" unique-identifier="uid" xml:lang="${esc(data.language)}">\n<metadata xmlns:dc="http://purl.org/dc/elements/1.1/">\n${m.join('\n')}\n</metadata>\n<manifest>\n${manifest}\n</manifest>\n<spine toc="ncx">\n${spine.map(s => `<itemref idref="${s.id}"/>`).join('\n')}\n</spine>\n<guide>\n${guide}\n</guide>\n</package>\n`
+  const guide = joined(landmarks.map(l => xml`<reference type="${guideTypes[l.type]}" title="${l.title}" href="${l.href}"/>`), '\n')
+  return xml`<?xml version="1.0" encoding="UTF-8"?>\n<package xmlns="http://www.idpf.org/2007/opf" version="3.0" unique-identifier="uid" xml:lang="${data.language}">\n<metadata xmlns:dc="http://purl.org/dc/elements/1.1/">\n${joined(m, '\n')}\n</metadata>\n<manifest>\n${manifest}\n</manifest>\n<spine toc="ncx">\n${joined(spine.map(s => xml`<itemref idref="${s.id}"/>`), '\n')}\n</spine>\n<guide>\n${guide}\n</guide>\n</package>\n`
 }
 
 const allDescribed = (sections: Section[], assets: Map<string, Asset>): boolean => sections.every(s => picturesIn(s).every(p => !assets.has(p.asset) || p.decoration || !!p.alt.trim()))

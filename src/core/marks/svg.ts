@@ -1,8 +1,8 @@
 import { type Colour, type Layer, type PageMarks } from './marks'
+import { joined, type Markup, xml } from '../trade'
 import { Op, type Path } from './path'
 
 const num = (v: number): string => String(Math.round(v * 1000) / 1000)
-const esc = (s: string): string => s.replace(/[&<>"]/g, c => ({ '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' })[c]!)
 const channel = (v: number): string => Math.round(v * 255).toString(16).padStart(2, '0')
 const paint = (c: Colour): string => ('k' in c ? `#${channel(1 - c.k).repeat(3)}` : `#${channel(c.r)}${channel(c.g)}${channel(c.b)}`)
 
@@ -26,11 +26,11 @@ export function pageSvg(page: PageMarks, title: string): string {
   const { bleed: b } = page
   const width = page.width + b.left + b.right
   const height = page.height + b.top + b.bottom
-  const body: string[] = []
+  const body: Markup[] = []
   const layer = (l: Layer, x: number, y: number): void => {
     for (const item of l.items) {
       if (item.kind !== 'path') throw new Error('only drawings are written as SVG')
-      body.push(`<path d="${data(item.path, 1, 1, x, y)}" fill="${item.fill ? paint(item.fill) : 'none'}"${item.stroke ? ` stroke="${paint(item.stroke.colour)}" stroke-width="${num(item.stroke.width)}"` : ''}/>`)
+      body.push(xml`<path d="${data(item.path, 1, 1, x, y)}" fill="${item.fill ? paint(item.fill) : 'none'}"${item.stroke && xml` stroke="${paint(item.stroke.colour)}" stroke-width="${num(item.stroke.width)}"`}/>`)
     }
     const t = l.text
     for (let r = 0; t && r < t.count; r++) {
@@ -38,9 +38,9 @@ export function pageSvg(page: PageMarks, title: string): string {
       const em = t.size[r]! / face.unitsPerEm
       let d = ''
       for (let g = t.start[r]!; g < t.start[r + 1]!; g++) d += data(face.outline(face.pairGlyph(t.glyphs[g]!)), em * t.stretch[r]!, -em, x + t.x[g]!, y + t.baseline[r]!)
-      if (d) body.push(`<path d="${d}" fill="${paint(t.colours[t.colour[r]!]!)}"/>`)
+      if (d) body.push(xml`<path d="${d}" fill="${paint(t.colours[t.colour[r]!]!)}"/>`)
     }
   }
   for (const p of page.layers) layer(p.layer, p.x + b.left, p.y + b.top)
-  return `<?xml version="1.0" encoding="UTF-8"?>\n<svg xmlns="http://www.w3.org/2000/svg" width="${num(width)}pt" height="${num(height)}pt" viewBox="0 0 ${num(width)} ${num(height)}">\n<title>${esc(title)}</title>\n${body.join('\n')}\n</svg>\n`
+  return String(xml`<?xml version="1.0" encoding="UTF-8"?>\n<svg xmlns="http://www.w3.org/2000/svg" width="${num(width)}pt" height="${num(height)}pt" viewBox="0 0 ${num(width)} ${num(height)}">\n<title>${title}</title>\n${joined(body, '\n')}\n</svg>\n`)
 }

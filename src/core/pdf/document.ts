@@ -1,6 +1,6 @@
 import { PDFName, type PDFRef, PDFString } from '@cantoo/pdf-lib'
 import { type Layer, type PageMarks, visitPage } from '../marks'
-import { Fault, joinBytes, type Ticker } from '../trade'
+import { Fault, joinBytes, type Ticker, xml } from '../trade'
 import type { Face } from '../type'
 import { type ContentResources, pageContent } from './content'
 import { PdfFile, type Sink } from './file'
@@ -206,10 +206,10 @@ function outline(file: PdfFile, entries: { title: string; page: number }[], page
 }
 
 function xmp(o: PdfOptions, standard: PdfOptions['preparedFor']): Uint8Array {
-  const esc = (s: string): string => s.replace(/[&<>]/g, c => ({ '&': '&amp;', '<': '&lt;', '>': '&gt;' })[c]!)
-  return new TextEncoder().encode(
-    `<?xpacket begin="\ufeff" id="W5M0MpCehiHzreSzNTczkc9d"?>\n<x:xmpmeta xmlns:x="adobe:ns:meta/"><rdf:RDF xmlns:rdf="http://www.w3.org/1999/02/22-rdf-syntax-ns#"><rdf:Description rdf:about="" xmlns:dc="http://purl.org/dc/elements/1.1/" xmlns:xmp="http://ns.adobe.com/xap/1.0/" xmlns:pdf="http://ns.adobe.com/pdf/1.3/">` +
-      `<dc:title><rdf:Alt><rdf:li xml:lang="x-default">${esc(o.title)}</rdf:li></rdf:Alt></dc:title>${o.author ? `<dc:creator><rdf:Seq><rdf:li>${esc(o.author)}</rdf:li></rdf:Seq></dc:creator>` : ''}` +
-      `<xmp:CreateDate>${o.date}</xmp:CreateDate><xmp:ModifyDate>${o.date}</xmp:ModifyDate><xmp:MetadataDate>${o.date}</xmp:MetadataDate><pdf:Producer>Porchlight</pdf:Producer><pdf:Trapped>False</pdf:Trapped></rdf:Description>${standard === 'X-4' ? '<rdf:Description rdf:about="" xmlns:pdfxid="http://www.npes.org/pdfx/ns/id/"><pdfxid:GTS_PDFXVersion>PDF/X-4</pdfxid:GTS_PDFXVersion></rdf:Description>' : ''}</rdf:RDF></x:xmpmeta>\n<?xpacket end="w"?>`,
-  )
+  const own = standard === 'X-4' && xml`<rdf:Description rdf:about="" xmlns:pdfxid="http://www.npes.org/pdfx/ns/id/"><pdfxid:GTS_PDFXVersion>PDF/X-4</pdfxid:GTS_PDFXVersion></rdf:Description>`
+  const author = o.author && xml`<dc:creator><rdf:Seq><rdf:li>${o.author}</rdf:li></rdf:Seq></dc:creator>`
+  const title = xml`<dc:title><rdf:Alt><rdf:li xml:lang="x-default">${o.title}</rdf:li></rdf:Alt></dc:title>`
+  const dates = xml`<xmp:CreateDate>${o.date}</xmp:CreateDate><xmp:ModifyDate>${o.date}</xmp:ModifyDate><xmp:MetadataDate>${o.date}</xmp:MetadataDate>`
+  const about = xml`<rdf:Description rdf:about="" xmlns:dc="http://purl.org/dc/elements/1.1/" xmlns:xmp="http://ns.adobe.com/xap/1.0/" xmlns:pdf="http://ns.adobe.com/pdf/1.3/">${title}${author}${dates}<pdf:Producer>Porchlight</pdf:Producer><pdf:Trapped>False</pdf:Trapped></rdf:Description>`
+  return new TextEncoder().encode(String(xml`<?xpacket begin="\ufeff" id="W5M0MpCehiHzreSzNTczkc9d"?>\n<x:xmpmeta xmlns:x="adobe:ns:meta/"><rdf:RDF xmlns:rdf="http://www.w3.org/1999/02/22-rdf-syntax-ns#">${about}${own}</rdf:RDF></x:xmpmeta>\n<?xpacket end="w"?>`))
 }

@@ -1,0 +1,38 @@
+/**
+ * XML that cannot be made with unescaped text: `xml` is a template whose own words are markup and whose values are text, escaped
+ * wherever they stand, in content or in an attribute. Only what a template has made goes in as it is. Characters that XML has
+ * no place for are left out.
+ */
+export class Markup {
+  /** Made by `xml` and `joined` alone. */
+  private constructor(readonly text: string) {}
+  static made(text: string): Markup {
+    return new Markup(text)
+  }
+  toString(): string {
+    return this.text
+  }
+}
+
+type Value = Markup | string | number | undefined | false | readonly Value[]
+
+export function xml(markup: TemplateStringsArray, ...values: Value[]): Markup {
+  let out = markup[0]!
+  values.forEach((v, i) => {
+    out += written(v) + markup[i + 1]!
+  })
+  return Markup.made(out)
+}
+
+/** Pieces of markup, and text among them, one after the other. `between` is text as well. */
+export const joined = (list: readonly Value[], between = ''): Markup => Markup.made(list.map(written).join(escaped(between)))
+
+function written(v: Value): string {
+  if (v === undefined || v === false) return ''
+  if (v instanceof Markup) return v.text
+  if (typeof v === 'object') return v.map(written).join('')
+  return escaped(String(v))
+}
+
+// XML 1.0, 2.2: no controls but tab and line ends, no lone surrogates, no two last code points of a plane.
+const escaped = (s: string): string => s.replace(/[\u0000-\u0008\u000b\u000c\u000e-\u001f\ufffe\uffff]|[\ud800-\udbff](?![\udc00-\udfff])|(?<![\ud800-\udbff])[\udc00-\udfff]/g, '').replace(/[&<>"']/g, c => ({ '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;', "'": '&#39;' })[c]!)
