@@ -8,13 +8,32 @@ const SHELL = 'offline-shell'
 self.addEventListener('install', event => {
   event.waitUntil((async () => {
     const cache = await caches.open(keep)
-    const { files, pages } = await (await fetch('/precache')).json()
-    // In small groups: the first visit is busy enough. A file that cannot be had now is kept when it is first used.
-    const all = [...pages, ...files]
-    for (let i = 0; i < all.length; i += 4) await Promise.all(all.slice(i, i + 4).map(url => cache.add(url).catch(() => cache.add(url)).catch(() => undefined)))
+    try {
+      const { files, pages } = await (await fetched('/precache')).json()
+      // In small groups: the first visit is busy enough.
+      const all = [...pages, ...files]
+      for (let i = 0; i < all.length; i += 4) await Promise.all(all.slice(i, i + 4).map(async url => cache.put(url, await fetched(url))))
+    } catch (e) {
+      // All of it or none: what the last build kept stays whole, and the next visit tries again.
+      await caches.delete(keep)
+      throw e
+    }
     await self.skipWaiting()
   })())
 })
+
+/** A file of the program, tried twice. Anything but a whole answer is a failure. */
+async function fetched(url) {
+  for (let last = false; ; last = true) {
+    try {
+      const response = await fetch(url, { cache: 'no-cache' })
+      if (response.ok) return response
+      if (last) throw new Error(`${url}: ${response.status}`)
+    } catch (e) {
+      if (last) throw e
+    }
+  }
+}
 
 self.addEventListener('activate', event => {
   event.waitUntil((async () => {

@@ -7,6 +7,9 @@ import { Frame } from '@/parts/Frame'
 
 export const metadata: Metadata = { title: 'Porchlight', description: 'One source for each book; everything else follows from it.' }
 
+/** Each answer has a nonce of its own (src/proxy.ts), so none is made beforehand. */
+export const dynamic = 'force-dynamic'
+
 export default function Layout({ children }: { children: ReactNode }) {
   return (
     <html lang="en">

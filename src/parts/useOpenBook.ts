@@ -2,11 +2,11 @@
 import { useLiveQuery } from 'dexie-react-hooks'
 import { useEffect, useRef, useState, useSyncExternalStore } from 'react'
 import type { Book, Edition } from '@/core/book'
-import { Cancelled } from '@/core/trade'
+import { Cancelled, Fault } from '@/core/trade'
 import { freshen, type HeldBook } from '@/data/books'
 import { steps } from '@/data/changes'
 import { type Hold, hold, holdOf, onHold } from '@/data/writer'
-import { openAtPress, press } from '@/workers/client'
+import { openAtPress, press, pressDied } from '@/workers/client'
 import type { Figures, Leaves } from '@/workers/press.worker'
 
 /** A book as rooms show it: its chosen edition's figures (and leaves, if asked for) as of `version`; `was` are the figures before the last change. */
@@ -80,6 +80,7 @@ export function useOpenBook(bookId: string, withLeaves = false, kind: 'any' | 'p
   const [stopped, setStopped] = useState(false)
   const [round, setRound] = useState(0)
   const latest = useRef(0)
+  const restarted = useRef(false)
   const early = useRef(first)
   early.current = first
 
@@ -114,11 +115,16 @@ export function useOpenBook(bookId: string, withLeaves = false, kind: 'any' | 'p
       lastShown.set(key, { leaves: leaves ?? before?.leaves, figures })
       setShown(s => ({ key, leaves, figures, was: s?.key === key ? s.figures : before?.figures, version: turn }))
       setTrouble(undefined)
+      restarted.current = false
     }
     work().catch((e: Error) => {
       if (turn !== latest.current) return
       if (e instanceof Cancelled) setStopped(true)
-      else setTrouble(e.message)
+      // Once it is started anew by itself; what breaks it again is the book's own trouble, and said.
+      else if (e instanceof Fault && e.code === pressDied && !restarted.current) {
+        restarted.current = true
+        setRound(r => r + 1)
+      } else setTrouble(e instanceof Fault && e.code === pressDied ? `${e.message} It broke down again at this book: a picture in it, or a setting, may be the cause. Other books are not touched.` : e.message)
     }).finally(() => {
       clearTimeout(late)
       if (turn === latest.current) setSettling(false)

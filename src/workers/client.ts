@@ -35,6 +35,7 @@ export function press(): PressClient {
   if (!client) {
     performance.mark('porchlight worker')
     worker = new Worker(new URL('./press.worker.ts', import.meta.url), { type: 'module' })
+    listenTo(worker)
     const remote = Comlink.wrap<PressApi>(worker)
     client = new Proxy(remote, { get: (r, name) => (typeof name === 'string' ? (...args: unknown[]) => awaited((r[name as keyof PressClient] as (...a: unknown[]) => Promise<unknown>)(...args), !silent.has(name)) : Reflect.get(r, name)) })
     void remote.tellTo(Comlink.proxy(hear))
@@ -43,15 +44,44 @@ export function press(): PressClient {
 }
 
 /** Stops whatever the press is doing: its worker ends, calls that wait are refused as Cancelled, the next call starts another. */
-export function stopPress(): void {
+export const stopPress = (): void => end(() => new Cancelled())
+
+function end(why: () => Error): void {
   worker?.terminate()
-  worker = client = undefined
+  clearInterval(watch)
+  worker = client = watch = undefined
   sent.clear()
   const refused = [...waiting]
   waiting.clear()
   spoken = 0
   settle()
-  for (const refuse of refused) refuse(new Cancelled())
+  for (const refuse of refused) refuse(why())
+}
+
+/** The press's own pulse. It works without a pause for seconds at times (a file of a long book); what is silent longer is dead. */
+const SILENT_FOR = 25_000
+let heard = 0
+let watch: ReturnType<typeof setInterval> | undefined
+
+/** What a dead press was last heard to be at: the cause that can be offered. */
+export const pressDied = 'press-died'
+
+function listenTo(at: Worker): void {
+  heard = Date.now()
+  const died = (): void => {
+    if (at !== worker) return
+    const was = latest?.stage
+    end(() => new Fault(pressDied, `The press broke down${was ? ` while it was at “${was}”` : ''}. Nothing you wrote is touched by it.`))
+  }
+  // The pulse comes beside the answers; it counts only while somebody waits, since a press at rest is let be by the browser.
+  at.addEventListener('message', e => {
+    if ((e.data as { pulse?: true } | null)?.pulse) heard = Date.now()
+  })
+  at.addEventListener('error', died)
+  watch = setInterval(() => {
+    if (!waiting.size) heard = Date.now()
+    else if (Date.now() - heard > SILENT_FOR) died()
+  }, 1000)
 }
 
 export const pressAtWork = (): AtWork | undefined => atWork

@@ -354,3 +354,6 @@ async function plainly<T>(work: (files: typeof import('./files')) => T): Promise
 
 export type PressApi = typeof api
 Comlink.expose(api)
+
+// While work lets messages out, the page hears that the press lives.
+setInterval(() => postMessage({ pulse: true }), 1000)

@@ -1,6 +1,6 @@
 import { strToU8, type Zippable, zipSync } from 'fflate'
 import { type Asset, authorLine, type Book, hashOf, labels, picturesIn, roles, type Section, shortName } from '../book'
-import { joined, Markup, xml } from '../trade'
+import { joined, type Markup, xml } from '../trade'
 import { copyrightLines, type PageStart } from '../pages'
 import { styleSheet } from './style'
 import { type Breaks, page, sectionBody, type XhtmlContext } from './xhtml'

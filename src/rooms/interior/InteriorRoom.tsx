@@ -19,6 +19,7 @@ import { type Overlay, overlays } from './PageViews'
 import { valueNames } from './notes'
 import { Specimen } from './Specimen'
 import { StyleShelf } from './StyleShelf'
+import { Unset } from './Unset'
 import { spreadOf, Strip } from './Strip'
 import { changeStyle } from './changeStyle'
 import { zoomBy, zoomSteps, zoomWords } from './zoom'
@@ -118,7 +119,8 @@ export function InteriorRoom({ bookId }: { bookId: string }) {
     <>
       <main id="room" className="room interior">
         <BookTop bookId={bookId} view={view} stage="interior" />
-        {!leaves && <p className="waiting" role="status">{view.trouble ?? (book && !edition ? 'This book has no print edition.' : 'Setting the pages …')}</p>}
+        {!leaves && !(view.trouble && edition) && <p className="waiting" role="status">{view.trouble ?? (book && !edition ? 'This book has no print edition.' : 'Setting the pages …')}</p>}
+        {!leaves && view.trouble && book && edition && <Unset book={book} edition={edition} trouble={view.trouble} onChange={change} onAgain={view.again} />}
         {leaves && edition && (
           <>
             <p className="caption">
