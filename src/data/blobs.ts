@@ -45,5 +45,8 @@ export async function collectBlobs(now = Date.now(), own: Set<string> = new Set(
       await db.previews.delete(hash)
     }
   }))
+  // Previews of what was looked at and never kept.
+  const there = new Set(await db.blobs.toCollection().primaryKeys())
+  await db.previews.filter(p => !there.has(p.hash)).delete()
   return { blobs, bytes }
 }

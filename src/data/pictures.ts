@@ -1,6 +1,7 @@
 import { type Asset, hashOf } from '@/core/book'
 import { readAsset } from '@/core/intake'
 import { Fault } from '@/core/trade'
+import { press } from '@/workers/client'
 import { commit } from './changes'
 import { db } from './db'
 import type { BookRecord } from './records'
@@ -15,6 +16,7 @@ export async function bringInPicture(bookId: string, file: File, also: (record: 
   const bytes = new Uint8Array(await file.arrayBuffer())
   const read = readAsset(bytes)
   if (!read) throw new Fault('picture', 'This is no picture that can be printed: PNG, JPEG or GIF.')
+  if (!(await press().checkPicture(hashOf(bytes), bytes))) throw new Fault('picture', `“${file.name}” is damaged: it cannot be decoded. Save it again with the program that made it.`)
   const asset: Asset = { ...read, id: hashOf(bytes), name: file.name }
   await fitting(`“${file.name}”`, bytes.length, async () => {
     await guarded(() => db.blobs.put({ hash: asset.id, bytes, added: Date.now() }))

@@ -11,6 +11,7 @@ import { ebookMoney, leastEbookPrice, type ListingSnapshot, type Submission } fr
 import { boxOn, findOnPage, type FitOffer, type InteriorStyle, lendersOf, type Lent, type LineAsSet, linesOf, type PageBox, pageOf, placeAt, type TextPlace, type UnmetAt, wordAt } from '@/core/pages'
 import { bindingRules, Fault, insideMargin, type OutletProfile, printRules, type Progress, pts, roundPages } from '@/core/trade'
 import { type ReadFont, readFont } from '@/core/type'
+import { canBeShown, lookOver } from './door'
 import { draw, type Part, withBleed } from './draw'
 import './faults'
 import { wantsOriginals, withOriginals, withPreviews } from './pictureShelf'
@@ -114,8 +115,15 @@ const api = {
     return Comlink.transfer(bytes, [bytes.buffer])
   },
 
-  readLibrary(bytes: Uint8Array): Promise<Library> {
-    return plainly(f => f.readLibrary(bytes, tell))
+  async readLibrary(bytes: Uint8Array): Promise<Library> {
+    const library = await plainly(f => f.readLibrary(bytes, tell))
+    const books: Library['books'] = []
+    for (const b of library.books) {
+      const { book, pictures } = await lookOver(b.project.book, b.project.pictures, tell)
+      // A book whose files are all sound is the very same.
+      books.push({ ...b, project: { book, pictures } })
+    }
+    return { ...library, books }
   },
 
   async writeLibrary(l: Library): Promise<Uint8Array> {
@@ -123,12 +131,20 @@ const api = {
     return Comlink.transfer(bytes, [bytes.buffer])
   },
 
-  /** A manuscript or a project file, whichever it is. */
-  readFile(name: string, bytes: Uint8Array): Promise<Pick<Understood, 'book' | 'pictures' | 'dropped' | 'cleaned' | 'isbn'> & { project: boolean }> {
-    return plainly(f => {
-      if (!f.isProject(bytes)) return { ...f.readManuscript(name, bytes, undefined, tell), project: false }
-      return { ...f.readProject(bytes, { report: tell }), dropped: [], cleaned: [], project: true }
+  /** A manuscript or a project file, whichever it is. `salvage`: take what can be saved of a damaged one. */
+  async readFile(name: string, bytes: Uint8Array, salvage = false): Promise<Pick<Understood, 'book' | 'pictures' | 'dropped' | 'cleaned' | 'isbn'> & { project: boolean }> {
+    const lost: string[] = []
+    const read = await plainly(f => {
+      if (!f.isProject(bytes)) return { ...f.readManuscript(name, bytes, undefined, tell, salvage), project: false }
+      return { ...f.readProject(bytes, { report: tell, ...(salvage ? { salvage: (what: string) => void lost.push(what) } : {}) }), dropped: [], cleaned: [], project: true }
     })
+    const { book, pictures, said } = await lookOver(read.book, read.pictures, tell)
+    return { ...read, book, pictures, dropped: [...read.dropped, ...said, ...(lost.length ? [{ what: 'parts of the damaged file', count: lost.length, places: lost.slice(0, 5) }] : [])] }
+  },
+
+  /** Whether a picture that is brought in can be decoded. */
+  checkPicture(id: string, bytes: Uint8Array): Promise<boolean> {
+    return canBeShown(id, bytes)
   },
 
   /** A font that an author brings in: what it is, or why it cannot be used. */

@@ -83,6 +83,7 @@ const assetSchema = shape({
   width: whole(1, 100_000).required(),
   height: whole(1, 100_000).required(),
   name: text(400),
+  damaged: yesNo(),
 })
 
 const colour = () => like(/^#[0-9a-fA-F]{6}$/, 'wants a colour such as “#15343d”')

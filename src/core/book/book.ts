@@ -63,6 +63,8 @@ export interface Asset {
   width: number
   height: number
   name?: string
+  /** It cannot be decoded: a marked box stands in its place until another is brought in. */
+  damaged?: true
 }
 
 export type EditionKind = BindingKind | 'ebook'

@@ -55,6 +55,17 @@ export const described: Rule = s => {
   return out
 }
 
+/** Pictures that cannot be decoded: a marked box is printed in their place. */
+export const soundPictures: Rule = s => {
+  const damaged = new Map(s.book.assets.filter(a => a.damaged).map(a => [a.id, a.name ?? 'A picture']))
+  const out: Finding[] = []
+  for (const section of s.book.sections) for (const p of picturesIn(section)) {
+    const name = damaged.get(p.asset)
+    if (name) out.push({ rule: 'damaged picture', severity: 'mend', place: { kind: 'text', section: section.id, block: p.block ?? '' }, message: `${name} is damaged and cannot be printed: a marked box stands in its place.`, remedy: 'Bring the picture in again from its own file, and take this one out.' })
+  }
+  return out
+}
+
 /** Sections that have a place in the book but nothing in them. */
 export const emptySections: Rule = s =>
   s.book.sections.filter(x => !x.made && x.role !== 'part' && x.doc.content.every(b => b.type === 'paragraph' && !b.content?.length))

@@ -28,7 +28,7 @@ export function writeEpub(book: Book, options: EpubOptions): Uint8Array {
   const names = labels(book.sections)
   const sections = book.sections.filter(s => s.role !== 'half-title' && (s.made || s.title || s.role === 'part' || s.doc.content.some(b => b.type !== 'paragraph' || b.content?.length)))
   const used = new Set(sections.flatMap(s => picturesIn(s).map(p => p.asset)))
-  const assets = new Map(book.assets.filter(a => used.has(a.id) && options.picture(a.id)).map(a => [a.id, a]))
+  const assets = new Map(book.assets.filter(a => used.has(a.id) && !a.damaged && options.picture(a.id)).map(a => [a.id, a]))
   const imageFile = (a: Asset): string => `images/${a.id.slice(0, 16)}.${extensions[a.type]}`
 
   const breaks = new Map<string, Breaks>()

@@ -7,8 +7,14 @@ import { child, elements, find, parseXml, type XmlElement } from './xml'
 import { readZip } from './zip'
 
 /** Reads a .docx: text with its formatting, structure facts with inheritance, notes, lists, tables, pictures, links; tracked changes as accepted. */
-export function readDocx(bytes: Uint8Array, report?: Report): RawManuscript {
-  const parts = readZip(bytes, n => /\.(xml|rels|html?|xhtml|txt)$/.test(n) || n.includes('/media/'), undefined, report)
+export function readDocx(bytes: Uint8Array, report?: Report, salvage = false): RawManuscript {
+  const ruins = new Map<string, Uint8Array>()
+  const lost: string[] = []
+  const parts = readZip(bytes, n => /\.(xml|rels|html?|xhtml|txt)$/.test(n) || n.includes('/media/'), undefined, report, salvage ? (name, kept) => {
+    lost.push(name)
+    if (kept && /\.(xml|rels)$/.test(name)) ruins.set(name, kept)
+  } : undefined)
+  for (const [name, kept] of ruins) parts.set(name, kept)
   const rels0 = parts.get('_rels/.rels')
   let main = 'word/document.xml'
   if (rels0) {
@@ -20,7 +26,7 @@ export function readDocx(bytes: Uint8Array, report?: Report): RawManuscript {
   const folder = main.slice(0, main.lastIndexOf('/') + 1)
   const part = (name: string): XmlElement | undefined => {
     const b = parts.get(folder + name)
-    return b && parseXml(b, name)
+    return b && parseXml(b, name, undefined, salvage)
   }
   const relations = new Map<string, { target: string; external: boolean }>()
   for (const file of [main.slice(folder.length), 'footnotes.xml', 'endnotes.xml']) {
@@ -30,11 +36,12 @@ export function readDocx(bytes: Uint8Array, report?: Report): RawManuscript {
   const reader = new DocxReader(readStyles(part('styles.xml')), readNumbering(part('numbering.xml')), relations, folder, parts)
   reader.notes('footnote', part('footnotes.xml'))
   reader.notes('endnote', part('endnotes.xml'))
-  const body = find(parseXml(doc, 'its text', report), 'w:body')
+  const body = find(parseXml(doc, 'its text', report, salvage), 'w:body')
   if (!body) throw new Fault('damaged', 'This document is damaged: it has no body.')
   reader.pair(body)
   const blocks = reader.blocks(body, report)
   reader.countUncalled()
+  for (const name of lost) reader.dropped.add(/\/media\//.test(name) ? 'pictures that are damaged in the file' : 'parts of the file that are damaged: words in them may be wrong or missing', name)
   const core = parts.get('docProps/core.xml')
   const meta: RawManuscript['meta'] = {}
   if (core) {

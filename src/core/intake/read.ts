@@ -23,8 +23,8 @@ const MOST_BYTES = 300e6
 const MOST_TEXT = 32e6
 const MOST_LINES = 600_000
 
-/** Reads a manuscript: .docx, Markdown or plain text. Throws a Fault with one plain sentence where it cannot. `pictures` are files beside a Markdown text; `report` hears how far it has come. */
-export function readManuscript(name: string, bytes: Uint8Array, pictures?: Map<string, Uint8Array>, report?: Report): Understood {
+/** Reads a manuscript: .docx, Markdown or plain text. Throws a Fault with one plain sentence where it cannot. `pictures` are files beside a Markdown text; `report` hears how far it has come; `salvage` takes what can be saved of a damaged file, and counts what could not. */
+export function readManuscript(name: string, bytes: Uint8Array, pictures?: Map<string, Uint8Array>, report?: Report, salvage = false): Understood {
   if (bytes.length > MOST_BYTES) throw new Fault('too-large', 'This file is larger than any manuscript (300 MB); it is not read.')
   const kind = sniff(bytes)
   const ending = /\.([A-Za-z0-9]+)$/.exec(name)?.[1]?.toLowerCase() ?? ''
@@ -42,7 +42,7 @@ export function readManuscript(name: string, bytes: Uint8Array, pictures?: Map<s
     case 'rtf':
       throw new Fault('rtf', 'This is a rich-text file. Save it as .docx and bring that in.')
     case 'zip':
-      return finished(understand(readDocx(bytes, report), name))
+      return finished(understand(readDocx(bytes, report, salvage), name))
     default: {
       if (ending === 'docx') throw new Fault('damaged', 'This file is damaged: its name says .docx, but it is no such document inside.')
       if (bytes.length > MOST_TEXT || countLines(bytes) > MOST_LINES) throw new Fault('too-large', 'This text is longer than any book; it is not read.')

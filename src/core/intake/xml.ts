@@ -26,8 +26,8 @@ const prefixes: Record<string, string> = {
   'urn:schemas-microsoft-com:vml': 'v',
 }
 
-/** Parses XML into a tree. Documents that declare entities or types are refused: nothing a word processor writes needs them. */
-export function parseXml(bytes: Uint8Array, what: string, report?: Report): XmlElement {
+/** Parses XML into a tree. Documents that declare entities or types are refused: nothing a word processor writes needs them. `ruined`: what could be read up to the damage is taken. */
+export function parseXml(bytes: Uint8Array, what: string, report?: Report, ruined = false): XmlElement {
   if (bytes.length > MOST_XML) throw new Fault('too-large', `This file is larger than any book: ${what} takes ${Math.round(bytes.length / 1e6)} MB.`)
   const text = decodeXml(bytes)
   const root: XmlElement = { name: '', attrs: {}, children: [] }
@@ -71,7 +71,7 @@ export function parseXml(bytes: Uint8Array, what: string, report?: Report): XmlE
     parser.close()
   } catch (e) {
     if (e instanceof Fault) throw e
-    throw new Fault('damaged', `This file is damaged: ${what} is not well-formed.`)
+    if (!ruined) throw new Fault('damaged', `This file is damaged: ${what} is not well-formed.`)
   }
   const first = root.children.find((c): c is XmlElement => typeof c !== 'string')
   if (!first) throw new Fault('damaged', `This file is damaged: ${what} is empty.`)

@@ -59,8 +59,19 @@ function paintLayer(ctx: Canvas2D, layer: Layer, pictures: Pictures): void {
       const picture = pictures(item.asset)
       if (picture) ctx.drawImage(picture as never, item.x, item.y, item.width, item.height)
       else {
-        ctx.fillStyle = '#ddd'
-        ctx.fillRect(item.x, item.y, item.width, item.height)
+        // A marked box, as the press gets it.
+        ctx.strokeStyle = '#808080'
+        ctx.lineWidth = 0.75
+        ctx.beginPath()
+        ctx.moveTo(item.x, item.y)
+        ctx.lineTo(item.x + item.width, item.y)
+        ctx.lineTo(item.x + item.width, item.y + item.height)
+        ctx.lineTo(item.x, item.y + item.height)
+        ctx.closePath()
+        ctx.lineTo(item.x + item.width, item.y + item.height)
+        ctx.moveTo(item.x + item.width, item.y)
+        ctx.lineTo(item.x, item.y + item.height)
+        ctx.stroke()
       }
     } else {
       ctx.save()

@@ -58,7 +58,10 @@ class Writer {
         if (this.res.tags) out.ascii('EMC\n')
       } else if (item.kind === 'image') {
         const name = this.res.image(item.asset)
-        if (!name) continue
+        if (!name) {
+          this.missing(item, m)
+          continue
+        }
         // A picture is the unit square, its first row on top.
         const t = times(m, [item.width, 0, 0, -item.height, item.x, item.y + item.height])
         if (this.res.tags) out.ascii(this.res.tags.picture(item))
@@ -157,6 +160,26 @@ class Writer {
     if (tagged >= 0) out.ascii('EMC\n')
     if (spaced) out.ascii('0 Tc ')
     out.ascii('ET\n')
+  }
+
+  /** A marked box where a picture should stand and cannot: seen on screen and on paper alike. */
+  private missing({ x, y, width, height }: { x: number; y: number; width: number; height: number }, m: Matrix): void {
+    const at = (px: number, py: number): [number, number] => [m[0] * px + m[2] * py + m[4], m[1] * px + m[3] * py + m[5]]
+    const corners = [at(x, y), at(x + width, y), at(x + width, y + height), at(x, y + height)] as const
+    const { out } = this
+    if (this.res.tags) out.ascii('/Artifact BMC\n')
+    out.ascii('q 0.5 G 0.75 w\n')
+    const line = (...points: readonly [number, number][]): void => points.forEach(([px, py], i) => {
+      out.num(px)
+      out.num(py)
+      out.ascii(i ? 'l\n' : 'm\n')
+    })
+    line(...corners)
+    out.ascii('h\n')
+    line(corners[0], corners[2])
+    line(corners[1], corners[3])
+    out.ascii('S Q\n')
+    if (this.res.tags) out.ascii('EMC\n')
   }
 
   private path(p: Path, m: Matrix): void {

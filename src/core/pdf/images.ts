@@ -24,7 +24,10 @@ export async function embedImage(file: PdfFile, source: PictureSource, asset: st
   if (jpeg && !tooWide(jpeg.width) && (jpeg.components === 1 || (jpeg.components === 3 && !grey))) {
     return file.stream(bytes, { Type: 'XObject', Subtype: 'Image', Width: jpeg.width, Height: jpeg.height, ColorSpace: jpeg.components === 1 ? 'DeviceGray' : 'DeviceRGB', BitsPerComponent: 8, Filter: 'DCTDecode' }, file.ref(), true)
   }
-  const { width, height, rgba } = await source.decode(bytes)
+  // One that cannot be decoded stops no book: a marked box stands in its place.
+  const pixels = await source.decode(bytes).catch(() => undefined)
+  if (!pixels) return undefined
+  const { width, height, rgba } = pixels
   const channels = grey ? 1 : 3
   const out = new Uint8Array(width * height * channels)
   for (let i = 0, k = 0; i < width * height; i++) {

@@ -21,7 +21,11 @@ export class FontShelf {
 
   face(key: string): Promise<Face> {
     let f = this.faces.get(key)
-    if (!f) this.faces.set(key, (f = this.load(key)))
+    if (!f) {
+      this.faces.set(key, (f = this.load(key)))
+      // What failed is not remembered: the network comes back, a family's files arrive.
+      f.catch(() => this.faces.delete(key))
+    }
     return f
   }
 

@@ -56,6 +56,29 @@ describe('fonts of the author’s own', () => {
       expect(await why(bytes)).toMatch(/^(taken|This font cannot be used: )/)
     }), { numRuns: 60 })
   })
+  test('broken outlines and widths are refused: such letters would print blank, or over one another', async () => {
+    const loca = await file('spectral/regular')
+    loca.fill(0xff, tableAt(loca, 'loca') + 8, tableAt(loca, 'loca') + 4000)
+    expect(await why(loca)).toMatch(/damaged: its outlines do not stand/)
+    const widths = await file('spectral/regular')
+    widths.fill(0, tableAt(widths, 'hmtx'), tableAt(widths, 'hmtx') + 2400)
+    expect(await why(widths)).toMatch(/no width, and would print over/)
+    const blank = await file('spectral/regular')
+    const v = new DataView(blank.buffer)
+    const long = v.getInt16(tableAt(blank, 'head') + 50) === 1
+    for (let i = 0; i < 400; i++) if (long) v.setUint32(tableAt(blank, 'loca') + i * 4, 0)
+    else v.setUint16(tableAt(blank, 'loca') + i * 2, 0)
+    expect(await why(blank)).toMatch(/no outline, and would print blank/)
+  })
+  test('a load that failed is tried again, and is never taken for a cut that is not there', async () => {
+    let tries = 0
+    const shelf = new FontShelf(async key => {
+      if (++tries === 1) throw new Error('no network')
+      return fontSource(key)
+    })
+    await expect(shelf.face('spectral/regular')).rejects.toThrow('no network')
+    expect((await shelf.face('spectral/regular')).familyName).toBe('Spectral')
+  })
   test('a book set in one carries it, in its project and embedded in its pages', async () => {
     const bytes = await file('spectral/regular')
     const family = ownFamily([await readFont(bytes)])

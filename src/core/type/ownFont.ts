@@ -47,11 +47,32 @@ export async function readFont(bytes: Uint8Array): Promise<ReadFont> {
     throw refused('it is damaged.')
   }
   if (!face.glyphCount || !face.covers(0x61)) throw refused('it has no letters of the Latin alphabet.')
+  const wrong = brokenGlyphs(face, view, tables)
+  if (wrong) throw refused(wrong)
   const selection = view.getUint16(os2 + 62)
   const italic = (selection & 1) !== 0 || face.metrics.italicAngle !== 0
   const bold = face.metrics.weight >= 600
   const family = face.familyName.slice(0, 60) || face.postscriptName
   return { family, cut: bold ? (italic ? 'bold-italic' : 'bold') : italic ? 'italic' : 'regular', hash: hashOf(bytes) }
+}
+
+const LETTERS = 'abcdefghijklmnopqrstuvwxyzABCDEFGHIJKLMNOPQRSTUVWXYZ'
+
+/** What is wrong with a font's outlines or widths, as its own tables show it: such letters print blank or over one another. */
+function brokenGlyphs(face: Face, view: DataView, tables: Map<string, { at: number; length: number }>): string | undefined {
+  const [loca, glyf, head] = [tables.get('loca')!, tables.get('glyf')!, tables.get('head')!]
+  const long = view.getInt16(head.at + 50) === 1
+  const count = Math.min(face.glyphCount, loca.length / (long ? 4 : 2) - 1)
+  const offset = (i: number): number => (long ? view.getUint32(loca.at + i * 4) : view.getUint16(loca.at + i * 2) * 2)
+  if (count < face.glyphCount) return 'it is damaged: its list of outlines is too short.'
+  for (let i = 0; i < count; i++) if (offset(i + 1) < offset(i) || offset(i + 1) > glyf.length) return 'it is damaged: its outlines do not stand where its list says.'
+  const glyphOf = (c: string): number => face.font.nominalGlyph(c.codePointAt(0)!) ?? 0
+  const there = [...LETTERS].filter(c => face.covers(c.codePointAt(0)!))
+  const flat = there.filter(c => !face.advance(glyphOf(c)))
+  const blank = there.filter(c => !face.outline(glyphOf(c)).ops.length)
+  if (flat.length) return `it is damaged: ${flat.slice(0, 6).join(', ')} ${flat.length === 1 ? 'has' : 'have'} no width, and would print over ${flat.length === 1 ? 'its' : 'their'} neighbours.`
+  if (blank.length) return `it is damaged: ${blank.slice(0, 6).join(', ')} ${blank.length === 1 ? 'has' : 'have'} no outline, and would print blank.`
+  return undefined
 }
 
 const refused = (why: string): Fault => new Fault('font', `This font cannot be used: ${why}`)

@@ -9,7 +9,7 @@ import { kindWords } from '@/parts/kinds'
 import { Lamp, lampWords } from '@/parts/Lamp'
 import { editionLamp } from '@/parts/useListings'
 import { Sill } from '@/parts/Sill'
-import { Cancelled, formatTrim } from '@/core/trade'
+import { Cancelled, Fault, formatTrim } from '@/core/trade'
 import type { EditionOutlook, Outlook } from '@/workers/press.worker'
 import { putBackUp, takeDown } from '@/data/removal'
 import { nextHeld } from '@/data/waiting'
@@ -29,7 +29,7 @@ export function Shelf() {
   const [over, setOver] = useState(false)
   const picker = useRef<HTMLInputElement>(null)
   const search = useRef<InputRef>(null)
-  const { message } = App.useApp()
+  const { message, modal } = App.useApp()
   const router = useRouter()
 
   useEffect(() => {
@@ -47,8 +47,16 @@ export function Shelf() {
     for (const f of files) {
       const done = message.loading(`Reading ${f.name} …`, 0)
       try {
-        const { title } = await bringIn(f)
+        const { title, lost } = await bringIn(f).catch(async (e: Error) => {
+          // A damaged file is brought in as far as it can be read only where the author wishes it.
+          if (!(e instanceof Fault && e.code.startsWith('damaged'))) throw e
+          done()
+          const wished = await modal.confirm({ title: `${f.name} is damaged`, content: `${e.message} Whatever can still be read of it can be brought in; what is lost will be listed. The file itself is not changed.`, okText: 'Bring in what can be saved', cancelText: 'Leave it' })
+          if (!wished) throw new Cancelled()
+          return bringIn(f, true)
+        })
         if (title) message.success(`“${title}” stands on the shelf.`)
+        if (lost?.length) modal.info({ title: `Not everything of ${f.name} could be taken`, content: <ul>{lost.slice(0, 12).map(l => <li key={l}>{l}</li>)}</ul> })
       } catch (e) {
         if (e instanceof Cancelled) message.info(`${f.name} was not brought in.`)
         else message.error(`${f.name}: ${(e as Error).message}`, readingTime((e as Error).message))

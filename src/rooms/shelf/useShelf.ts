@@ -143,8 +143,8 @@ function named({ id, data }: BookRecord): Pick<ShelfEntry, 'title' | 'subtitle' 
 }
 
 /** Brings a file in: a project becomes a book at once (gives its title), a manuscript waits in the intake room. */
-export async function bringIn(file: File): Promise<{ title?: string }> {
-  const read = await press().readFile(file.name, new Uint8Array(await file.arrayBuffer()))
+export async function bringIn(file: File, salvage = false): Promise<{ title?: string; lost?: string[] }> {
+  const read = await press().readFile(file.name, new Uint8Array(await file.arrayBuffer()), salvage)
   if (!read.project) {
     holdManuscript({ file: file.name, read })
     return {}
@@ -152,7 +152,7 @@ export async function bringIn(file: File): Promise<{ title?: string }> {
   // A project keeps its id where no other book has it: what it is exported as again is the same file, its ebook the same ebook.
   const id = (await db.books.get(read.book.id)) ? await freshBookId(read.book.data.title) : read.book.id
   await putBook({ book: { ...read.book, id }, pictures: read.pictures })
-  return { title: read.book.data.title }
+  return { title: read.book.data.title, lost: read.dropped.flatMap(d => (d.places.length ? d.places.map(p => `${d.what}: ${p}`) : [`${d.count} ${d.what}`])) }
 }
 
 /** A new book with one empty chapter. */
