@@ -135,8 +135,11 @@ class DocxReader {
     const open: XmlElement[] = []
     const walk = (e: XmlElement): void => {
       if (e.name === 'w:fldChar') {
-        if (e.attrs['w:fldCharType'] === 'begin') open.push(e)
-        else if (e.attrs['w:fldCharType'] === 'end') open.pop()
+        if (e.attrs['w:fldCharType'] === 'begin') {
+          open.push(e)
+          // Nobody nests fields so deep: their signs are passed over, their words kept.
+          if (open.length > MOST_FIELDS) this.endless.add(e)
+        } else if (e.attrs['w:fldCharType'] === 'end' && open.pop() && open.length >= MOST_FIELDS) this.endless.add(e)
       }
       for (const c of e.children) if (typeof c !== 'string') walk(c)
     }
@@ -408,11 +411,11 @@ class DocxReader {
 
   /** A sign of a complex field: where it begins, where what it shows begins, where it ends. */
   private field(e: XmlElement, near: string, into?: Collected): void {
+    if (this.endless.has(e)) return
     const type = e.attrs['w:fldCharType']
     const field = this.fields[this.fields.length - 1]
-    if (type === 'begin') {
-      if (!this.endless.has(e)) this.fields.push({ code: '', shows: false, kind: 'plain' })
-    } else if (type === 'separate' && field && !field.shows) {
+    if (type === 'begin') this.fields.push({ code: '', shows: false, kind: 'plain' })
+    else if (type === 'separate' && field && !field.shows) {
       Object.assign(field, fieldKind(field.code))
       field.shows = true
       if (field.kind === 'contents' && into) into.inContents = true
@@ -547,6 +550,8 @@ function tableRows(e: XmlElement): XmlElement[] {
   return elements(e).flatMap(c => (c.name === 'w:tr' ? [c] : silent.has(c.name) ? [] : tableRows(child(c, 'w:sdtContent') ?? c)))
 }
 
+/** Fields within fields that are followed. */
+const MOST_FIELDS = 40
 /** English metric units, in which drawings are measured. */
 const EMU_A_POINT = 12700
 /** Ems. */

@@ -1,3 +1,4 @@
+import { Fault } from '../trade'
 import MarkdownIt from 'markdown-it'
 import container from 'markdown-it-container'
 import footnote from 'markdown-it-footnote'
@@ -15,9 +16,32 @@ export function readMarkdown(source: string, pictures: Map<string, Uint8Array> =
   const { meta, body } = frontBlock(source)
   const md = new MarkdownIt({ html: false, linkify: false, typographer: false })
   md.use(footnote).use(container, 'letter').use(container, 'verse')
-  const tokens = md.parse(body, {})
+  const tokens = md.parse(withoutThickets(body, dropped), {})
   const walker = new Walker(tokens, dropped, pictures)
   return { blocks: walker.blocks(0, tokens.length), pictures: walker.used, meta, dropped }
+}
+
+/** Brackets in one paragraph that are still looked at as signs; a parser tries each against each. */
+const MOST_BRACKETS = 2000
+/** Characters of a paragraph that is mostly brackets, beyond which it is no text at all. */
+const MOST_THICKET = 1_000_000
+
+/** The text with brackets made plain in paragraphs that have thousands of them: they are no links, and would take hours. */
+function withoutThickets(body: string, dropped: DropCounter): string {
+  if (body.length < MOST_BRACKETS) return body
+  let thickets = 0
+  const out = body.split(/(\n[ \t]*\n)/).map(part => {
+    let n = 0
+    for (let i = 0; i < part.length && n <= MOST_BRACKETS; i++) if (part[i] === '[' || part[i] === ']') n++
+    // Notes stand in brackets, too, and a paragraph may well call many.
+    if (n <= MOST_BRACKETS || (part.match(/\[\^/g)?.length ?? 0) * 2 > n / 2) return part
+    if (part.length > MOST_THICKET) throw new Fault('thicket', `This text has a paragraph of ${part.length.toLocaleString('en')} characters that is full of brackets; it is no manuscript, and it is not read.`)
+    thickets++
+    return part.replace(/[[\]]/g, '\\$&')
+  })
+  if (!thickets) return body
+  dropped.add('paragraphs with thousands of brackets: they are kept as plain text', '', thickets)
+  return out.join('')
 }
 
 type Token = ReturnType<InstanceType<typeof MarkdownIt>['parse']>[number]

@@ -9,6 +9,8 @@ export interface XmlElement {
 }
 
 const MOST_DEPTH = 400
+/** Elements of one part: a book of half a million words with a style on every other word has fewer. */
+const MOST_ELEMENTS = 2_500_000
 /** A text part of half a million words is about 30 MB; what is larger is not a book. */
 const MOST_XML = 48e6
 /** Characters parsed between two reports. */
@@ -34,11 +36,13 @@ export function parseXml(bytes: Uint8Array, what: string, report?: Report, ruine
   const stack: XmlElement[] = [root]
   const names = new Map<string, string>()
   let renamed = false
+  let count = 0
   const parser = new SaxesParser({ fragment: false })
   parser.on('doctype', () => {
     throw new Fault('entities', `This file declares its own entities in ${what}; it is not read.`)
   })
   parser.on('opentag', tag => {
+    if (++count > MOST_ELEMENTS) throw new Fault('too-many', `This file has more than ${MOST_ELEMENTS.toLocaleString('en')} elements in ${what}, many times those of any book; it is not read.`)
     for (const [k, v] of Object.entries(tag.attributes)) {
       if (k.startsWith('xmlns:') && prefixes[v] && prefixes[v] !== k.slice(6)) {
         names.set(k.slice(6), prefixes[v])

@@ -48,10 +48,12 @@ describe('painting', () => {
     expect([at(data, 17, 9), at(data, 15, 9), at(data, 17, 11)]).toEqual([[0, 0, 0], [255, 255, 255], [255, 255, 255]])
     expect([at(data, 32, 2)[0]! > 100 && at(data, 32, 2)[0]! < 155, at(data, 36, 2), at(data, 32, 22)]).toEqual([true, [255, 255, 255], [0, 0, 0]])
   })
-  test('a picture that is not here yet has its place in grey; paper reaches over the bleed', () => {
+  test('a picture that is not here has a marked box in its place; paper reaches over the bleed', () => {
     const page = pageOf([{ items: [{ kind: 'image', asset: 'gone', x: 10, y: 10, width: 20, height: 10 }] }], { x: 0, y: 0 }, 3)
     const data = painted(page)
-    expect(ink(data, 66)).toEqual([13, 13, 33, 23])
+    // The box's line lies half outside of it.
+    const [x0, y0, x1, y1] = ink(data, 66) as [number, number, number, number]
+    for (const [a, b] of [[x0, 13], [y0, 13], [x1, 33], [y1, 23]] as const) expect(Math.abs(a - b)).toBeLessThanOrEqual(1)
     expect(at(data, 0.5, 0.5, 66)).toEqual([255, 255, 255])
   })
   test('letters stand on their baseline in the height and width that their outlines say', async () => {

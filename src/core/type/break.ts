@@ -137,6 +137,10 @@ function unlike(widths: number[]): number {
 let feasible = 0
 const cLine: number[] = [], cFit: number[] = [], cDem: number[] = [], cFrom: number[] = [], cLadder: number[] = []
 
+/** Words from which a paragraph is long: the lines it may have at one place lie so far apart that each is a search of its own. From there only those near the best are followed, so that time grows with the text and not with its square. */
+const LONG = 3000
+const LONG_SPREAD = 2
+
 function attempt(p: Paragraph, rules: BreakRules, tolerance: number, hyphenate: boolean): Omit<BrokenParagraph, 'loose'>[] | undefined {
   nodes = 0
   const { indents, stretch, shrink, scaling, tracking, optical } = rules
@@ -236,7 +240,10 @@ function attempt(p: Paragraph, rules: BreakRules, tolerance: number, hyphenate: 
   }
 
   const accept = (frag: number, char: number, w: number, g: number, e: number, hangLeft: number): void => {
+    let lead = 0
+    if (long) for (let c = 1; c < feasible; c++) if (cDem[c]! < cDem[lead]!) lead = c
     for (let c = 0; c < feasible; c++) {
+      if (long && Math.abs(cLine[c]! - cLine[lead]!) > LONG_SPREAD) continue
       // A start that another of the same line beats by more than a change of fitness costs can never win.
       let beaten = false
       for (let d = 0; d < feasible; d++) if (cLine[d] === cLine[c] && cDem[d]! + FITNESS < cDem[c]!) beaten = true
@@ -247,6 +254,7 @@ function attempt(p: Paragraph, rules: BreakRules, tolerance: number, hyphenate: 
     }
   }
 
+  const long = boxes > LONG
   const ends: { node: number; line: number; dem: number }[] = []
   for (let i = 0; i < boxes; i++) {
     const bw = p.boxWidth[i]!

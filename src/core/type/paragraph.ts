@@ -26,6 +26,10 @@ export interface Paragraph {
 // Where a long string may be parted without a hyphen: after a dash or a hyphen that stands between letters.
 const parts = /[^—–‐-]*[—–‐-]+(?=[\p{L}\p{N}“‘(])|.+$/gu
 
+/** Letters from which a string is no word, and those that stay together where it is parted; accents stay with their letters. */
+const LONGEST_WORD = 150
+const byForce = /(?:\P{M}\p{M}*){1,24}/gu
+
 /** Collects styled text into a paragraph. */
 export class ParagraphBuilder {
   readonly p: Paragraph = { frags: [], boxStart: [], gap: [], glue: [], boxWidth: [], boxEms: [], notes: [], missing: [], borrowed: [] }
@@ -103,6 +107,14 @@ export class ParagraphBuilder {
   }
 
   private word(word: string, style: TextStyle): void {
+    // A string that no language calls a word is parted by force: nothing else would ever fit a line.
+    if (word.length > LONGEST_WORD) {
+      const pieces = word.match(byForce) ?? [word]
+      return pieces.forEach((piece, i) => {
+        this.piece(piece, style)
+        if (i < pieces.length - 1) this.close(Gap.none, 0)
+      })
+    }
     if (word.length < 4 || !/[—–‐-]/.test(word)) return this.piece(word, style)
     const pieces = word.match(parts) ?? [word]
     pieces.forEach((piece, i) => {
