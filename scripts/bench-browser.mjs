@@ -4,6 +4,9 @@ import { spawnSync } from 'node:child_process'
 import { chromium } from '@playwright/test'
 import { bundle, root } from './lib/bundle.mjs'
 import { serve } from './lib/setup.mjs'
+import { mkdtempSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
 
 const port = 4313
 const server = await serve(port)
@@ -99,6 +102,9 @@ try {
   line('after one keystroke: pages, sill and findings anew', `${median(strokes).toFixed(0)} ms`, `budget 50 ms (${strokes.map(c => c.toFixed(0)).join(' ')})`)
   line('a keystroke until the next frame is painted', `${median(handled).toFixed(0)} ms`, `(${handled.map(c => c.toFixed(0)).join(' ')})`)
 
+  await longHistory(page, book)
+  await manyPictures(context)
+
   const ask = async path => {
     const start = performance.now()
     const r = await fetch(`http://localhost:${port}${path}`)
@@ -112,4 +118,82 @@ try {
 } finally {
   await browser.close()
   server.kill()
+}
+
+/** A hundred thousand changes behind a book: what a key, a commit and an opened room cost then, against ten. */
+async function longHistory(page, book) {
+  const middle = list => [...list].sort((a, b) => a - b)[list.length >> 1]
+  const typed = async () => {
+    await page.goto(`http://localhost:${port}/book/${book}/text`)
+    const opened = await page.evaluate(() => new Promise(done => {
+      const look = () => (document.querySelector('.ProseMirror p') ? done(performance.now()) : setTimeout(look, 10))
+      look()
+    }))
+    await page.locator('.ProseMirror p').first().click()
+    await page.locator('.sill .figure').nth(1).waitFor({ timeout: 60_000 })
+    await page.waitForTimeout(1500)
+    const saves = await page.evaluate(async () => {
+      const out = []
+      let longest = 0
+      new PerformanceObserver(l => l.getEntries().forEach(e => (longest = Math.max(longest, e.duration)))).observe({ type: 'longtask' })
+      for (let i = 0; i < 12; i++) {
+        const start = performance.now()
+        document.execCommand('insertText', false, 'a')
+        while (document.querySelector('.saving').textContent !== 'saved') await new Promise(r => setTimeout(r, 4))
+        out.push(performance.now() - start)
+        await new Promise(r => setTimeout(r, 150))
+      }
+      return { out, longest, commits: performance.getEntriesByName('porchlight commit').map(e => e.duration), heap: performance.memory?.usedJSHeapSize ?? 0 }
+    })
+    return { ...saves, opened }
+  }
+  const before = await typed()
+  await page.evaluate(id => new Promise(done => {
+    const open = indexedDB.open('porchlight')
+    open.onsuccess = () => {
+      const tx = open.result.transaction('changes', 'readwrite', { durability: 'relaxed' })
+      const store = tx.objectStore('changes')
+      for (let i = 0; i < 100_000; i++) store.add({ book: id, state: 0, at: i, label: 'Writing in “Chapter 1”', text: { section: 'gone', forward: [{ stepType: 'replace', from: 1, to: 1, slice: { content: [{ type: 'text', text: 'sixty letters of a book, as they were typed by a quick hand.' }] } }], inverse: [{ stepType: 'replace', from: 1, to: 61 }] } })
+      tx.oncomplete = () => { open.result.close(); done() }
+    }
+  }), book)
+  const after = await typed()
+  line('after 100,000 changes: a key until “saved”', `${middle(after.out).toFixed(0)} ms`, `budget 600 ms (before ${middle(before.out).toFixed(0)}; each ${after.out.map(x => x.toFixed(0)).join(' ')})`)
+  line('… a commit', `${middle(after.commits).toFixed(1)} ms`, `budget 8 ms (before ${middle(before.commits).toFixed(1)})`)
+  line('… the longest pause while typing', `${after.longest.toFixed(0)} ms`, `budget 50 ms (before ${before.longest.toFixed(0)}; 0: none of 50 or more)`)
+  line('… the room opened', `${after.opened.toFixed(0)} ms`, `(before ${before.opened.toFixed(0)})`)
+  line('… memory of the page', `${(after.heap / 1e6).toFixed(0)} MB`, `(before ${(before.heap / 1e6).toFixed(0)})`)
+}
+
+/** Three hundred pictures of 24 megapixels in one book: brought in, looked through. Memory is the browser's, all its processes of pages. */
+async function manyPictures(context) {
+  const folder = mkdtempSync(join(tmpdir(), 'porchlight-bench-'))
+  const entry = await bundle('scripts/bench-pictures.ts', 'bench-pictures')
+  const made = spawnSync(process.execPath, [entry, join(folder, 'pictures.porchlight')], { cwd: root })
+  if (made.status !== 0) throw new Error(String(made.stderr))
+  const memory = () => {
+    const out = spawnSync('ps', ['-eo', 'rss,args']).stdout.toString().split('\n').filter(l => l.includes('--type=renderer') && l.includes('chromium'))
+    return Math.max(0, ...out.map(l => Number(l.trim().split(' ')[0]))) / 1000
+  }
+  const page = await context.newPage()
+  let most = 0
+  const watch = setInterval(() => { most = Math.max(most, memory()) }, 400)
+  await page.goto(`http://localhost:${port}/`)
+  await page.locator('.front img').nth(3).waitFor({ timeout: 60_000 })
+  const start = performance.now()
+  await page.getByLabel('Manuscript file').setInputFiles(join(folder, 'pictures.porchlight'))
+  await page.getByRole('heading', { name: 'Three Hundred Pictures' }).waitFor({ timeout: 600_000 })
+  const took = performance.now() - start
+  const door = most
+  most = 0
+  await page.goto(`http://localhost:${port}/book/three-hundred-pictures/interior`)
+  await page.locator('.spread canvas[data-painted=true]').nth(1).waitFor({ timeout: 200_000 })
+  for (let i = 0; i < 40; i++) {
+    await page.keyboard.press('ArrowRight')
+    await page.waitForTimeout(120)
+  }
+  clearInterval(watch)
+  await page.close()
+  line('300 pictures of 24 megapixels, brought in', `${(took / 1000).toFixed(0)} s`, '')
+  line('… most memory at the door; leafing through', `${door.toFixed(0)}; ${most.toFixed(0)} MB`, 'budget 500 MB')
 }

@@ -169,10 +169,22 @@ export interface Trouble {
   sentence: string
 }
 
+const parts: Record<string, string> = { data: 'the title data', title: 'the title', subtitle: 'the subtitle', contributors: 'the list of contributors', language: 'the language', imprint: 'the imprint', year: 'the year', description: 'the description', subjects: 'the list of subjects', lastId: 'the counter of ids', cover: 'the cover', plan: 'the page plan', words: 'the kept phrases', listings: 'what is said in listings', styles: 'its styles', fonts: 'its typefaces' }
+const items: Record<string, string> = { sections: 'section', editions: 'edition', assets: 'picture', runs: 'run', contributors: 'contributor', pieces: 'piece of the cover', words: 'phrase', styles: 'style', fonts: 'typeface', columns: 'column', outlets: 'outlet' }
+
+/** A path as people say it: "data.title" is the title, "editions[0].price" the price of edition 1. */
+function spoken(path: string): string {
+  const steps = [...path.matchAll(/([A-Za-z]+)(?:\[(\d+)\])?|\["([^"]+)"\]/g)].map(m => (m[3] !== undefined ? `“${m[3]}”` : m[2] !== undefined ? `${items[m[1]!] ?? m[1]!} ${Number(m[2]) + 1}` : (parts[m[1]!] ?? `its ${m[1]!.replace(/([A-Z])/g, ' $1').toLowerCase()}`)))
+  const said = (steps.length > 1 && steps[0] === 'the title data' ? steps.slice(1) : steps).join(', ')
+  return said.charAt(0).toUpperCase() + said.slice(1)
+}
+
 const sentenceOf = (e: ValidationError): Trouble => {
   const place = e.path ?? ''
   const message = e.message.split('\n')[0]!.replace(/^this\b/, 'The book').replace(/ must be defined| is a required field/, ' is missing').replace(/must be a `(\w+)` type.*$/s, (_m, type: string) => `wants ${{ string: 'text', number: 'a number', boolean: 'yes or no', array: 'a list', object: 'a record' }[type] ?? type}`)
-  return { place, sentence: `${message.slice(0, 300)}.`.replace(/\.\.$/, '.') }
+  // The place is said as people say it, wherever the message begins with it.
+  const words = message.startsWith(place) && place ? spoken(place) + message.slice(place.length) : message
+  return { place, sentence: `${words.slice(0, 300)}.`.replace(/\.\.$/, '.') }
 }
 
 /** What is not in order in a book; `known` are the outlets there are. Nothing where all is well. At most a hundred. */

@@ -27,7 +27,7 @@ describe('books that are in order', () => {
     ['a title that is an object', { data: { ...whole.data, title: { a: 1 } } }, 'data.title'],
     ['a broken price', { editions: [{ ...whole.editions[0]!, price: '13.99' }] }, 'editions[0].price'],
     ['an outlet that is not here', { editions: [{ ...whole.editions[0]!, outlets: ['nowhere'] }] }, 'editions[0].outlets[0]'],
-    ['a paper that the outlet lacks', { editions: [{ ...whole.editions[0]!, paper: 'vellum' }] }, 'editions[0].paper'],
+    ['a paper that the outlet lacks', { editions: [{ ...whole.editions[0]!, paper: 'parchment' }] }, 'editions[0].paper'],
     ['a style that is not there', { editions: [{ ...whole.editions[0]!, style: 'gone' }] }, 'editions[0].style'],
     ['a change of nothing', { editions: [{ ...whole.editions[0]!, styleChanges: { 'text.colour': 3 } }] }, 'editions[0].styleChanges["text.colour"]'],
     ['a picture that is not there', { sections: whole.sections.map((s, i) => (i ? s : { ...s, picture: { asset: 'x', alt: '', decoration: false } })) }, 'sections[0].picture'],

@@ -3,7 +3,7 @@ import { Select } from 'antd'
 import dayjs from 'dayjs'
 import type { Choice, Compared } from '@/data/backup'
 
-const options: { value: Choice; label: string }[] = [{ value: 'beside', label: 'beside what is here' }, { value: 'instead', label: 'in the place of what is here' }, { value: 'leave', label: 'not at all' }]
+const options: { value: Choice; label: string }[] = [{ value: 'beside', label: 'goes beside what is here' }, { value: 'instead', label: 'takes the place of what is here' }, { value: 'leave', label: 'is left in the backup' }]
 
 /** What is done with a book where the author says nothing: nothing is replaced unasked. */
 export const firstChoice = (b: Compared): Choice => (!b.here ? 'instead' : b.same ? 'leave' : 'beside')
@@ -27,9 +27,8 @@ export function Comparison({ book, choice, onChoose }: { book: Compared; choice:
       )}
       {here && (
         <p>
-          Put it <Select<Choice> variant="borderless" size="small" suffixIcon={null} popupMatchSelectWidth={false} aria-label={`${book.title}: where it goes`} value={choice} options={options} onChange={onChoose} />
-          {choice === 'beside' && <span className="quiet">, as “{book.title} (from a backup)”.</span>}
-          {choice === 'instead' && <span className="quiet">. What is here now is kept as a version.</span>}
+          It <Select<Choice> variant="borderless" size="small" suffixIcon={null} popupMatchSelectWidth={false} aria-label={`${book.title}: where it goes`} value={choice} options={options} onChange={onChoose} />
+          <span className="quiet">{choice === 'beside' ? `, as “${book.title} (from a backup)”.` : choice === 'instead' ? '; that is kept as a version.' : '.'}</span>
         </p>
       )}
     </li>

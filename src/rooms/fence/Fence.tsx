@@ -14,7 +14,7 @@ export function Fence({ error, retry }: { error: Error; retry: () => void }) {
     <main id="room" className="room">
       <div className="fence">
         <h1>This room could not be shown</h1>
-        {id ? <BadBook id={id} title={id} why={plain(error)} onMended={retry} /> : <p role="alert">{plain(error)}</p>}
+        {id ? <BadBook id={id} title={id} why={plain(error)} onMended={retry}><span /></BadBook> : <p role="alert">{plain(error)}</p>}
         <p>
           <Button onClick={retry}>Try again</Button> <Button type="text" onClick={() => router.push('/')}>To the shelf</Button>
         </p>

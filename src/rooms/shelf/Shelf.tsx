@@ -110,7 +110,7 @@ export function Shelf() {
               <ul>
                 {g.entries.map(e => (
                   <Beside key={e.id} otherwise={x => <li className="row bad"><BadBook id={e.id} title={e.title} why={x.message} onMended={() => lookAgain(e.id)}><span /></BadBook></li>}>
-                    {e.bad ? <li className="row bad"><BadBook id={e.id} title={e.title} why={e.bad} onMended={() => lookAgain(e.id)}><span /></BadBook></li> : <Row entry={e} onTakeDown={() => down(e)} />}
+                    {e.bad ? <li className="row bad"><BadBook id={e.id} title={e.title} why={e.bad} onMended={() => lookAgain(e.id)}><Link prefetch={false} href={`/book/${encodeURIComponent(e.id)}/${e.planned ? 'pages' : 'interior'}`}>To its {e.planned ? 'pages' : 'interior'}</Link></BadBook></li> : <Row entry={e} onTakeDown={() => down(e)} />}
                   </Beside>
                 ))}
               </ul>
