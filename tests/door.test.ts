@@ -1,3 +1,4 @@
+import { execFileSync } from 'node:child_process'
 import { beforeAll, describe, expect, test } from '@jest/globals'
 import { existsSync, mkdtempSync, readFileSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
@@ -11,6 +12,13 @@ const at = (name: string, bytes: string | Uint8Array): string => {
   return join(dir, name)
 }
 beforeAll(async () => void (await press('cost', '--pages', '100')), 60_000)
+
+/** A pipe that nobody writes into. */
+function pipe(): string {
+  const path = join(dir, 'pipe.docx')
+  if (!existsSync(path)) execFileSync('mkfifo', [path])
+  return path
+}
 
 describe('press answers bad input with one plain line', () => {
   const small = zipSync({ 'word/document.xml': strToU8('<w:document xmlns:w="http://schemas.openxmlformats.org/wordprocessingml/2006/main"><w:body><w:p><w:r><w:t>x</w:t></w:r></w:p></w:body></w:document>') })
@@ -35,6 +43,10 @@ describe('press answers bad input with one plain line', () => {
     ['a huge number', () => ['cost', '--pages', '9'.repeat(400)], /cannot be the pages/],
     ['too many pages', () => ['cost', '--pages', '9000'], /more than Ostrevane binds/],
     ['an unknown option', () => ['cost', '--colour', 'red'], /colour/],
+    ['a named pipe', () => ['read', pipe()], /is no file that can be read whole/],
+    ['a device without an end', () => ['read', '/dev/zero'], /is no file that can be read whole/],
+    ['an out that is a file', () => ['make', at('t.md', '# A\n\nb'), '--out', join(at('t.md', '# A\n\nb'), 'o')], /Nothing can be written to/],
+    ['a day that there is not', () => ['make', at('t.md', '# A\n\nb'), '--out', join(dir, 'o'), '--date', '2026-02-31'], /is no date/],
     ['a project that was tampered with', () => ['read', at('x.porchlight', zipSync({ mimetype: [strToU8('application/vnd.porchlight.project+zip'), { level: 0 }], 'project.json': strToU8('{"format":"porchlight-project","version":1,"book":{"sections":[{"id":"s1"}]}}') }))], /damaged/],
   ])('%s', async (_name, args, message) => {
     const r = await press(...args())

@@ -23,6 +23,8 @@ async function readWhole(path: string): Promise<Uint8Array> {
   try {
     const s = await stat(path)
     if (s.isDirectory()) throw new Fault('folder', `“${basename(path)}” is a folder, not a file.`)
+    // A pipe or a device has no end that could be known.
+    if (!s.isFile()) throw new Fault('no-file', `“${basename(path)}” is no file that can be read whole.`)
     if (s.size > 600e6) throw new Fault('too-large', 'This file is larger than any book; it is not read.')
     return new Uint8Array(await readFile(path))
   } catch (e) {
@@ -31,10 +33,15 @@ async function readWhole(path: string): Promise<Uint8Array> {
   }
 }
 
+/** Bytes of one picture beside a text, and of all of them. */
+const MOST_PICTURE = 200e6
+const MOST_PICTURES = 1e9
+
 /** Pictures that a Markdown text names, if they lie in its folder or below. */
 async function picturesBeside(path: string, bytes: Uint8Array): Promise<Map<string, Uint8Array>> {
   const out = new Map<string, Uint8Array>()
   const folder = dirname(path)
+  let together = 0
   let text: string
   try {
     text = decodeText(bytes)
@@ -45,6 +52,8 @@ async function picturesBeside(path: string, bytes: Uint8Array): Promise<Map<stri
     const file = join(folder, m[1]!)
     if (!file.startsWith(folder + sep) || /^[a-z]+:/i.test(m[1]!)) continue
     try {
+      const s = await stat(file)
+      if (!s.isFile() || s.size > MOST_PICTURE || (together += s.size) > MOST_PICTURES) continue
       out.set(m[1]!, new Uint8Array(await readFile(file)))
     } catch {
       continue // Reported by the reader as a picture that is not there.

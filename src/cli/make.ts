@@ -1,5 +1,5 @@
-import { mkdir, writeFile } from 'node:fs/promises'
-import { join } from 'node:path'
+import { access, constants, mkdir, stat, writeFile } from 'node:fs/promises'
+import { dirname, join } from 'node:path'
 import { parseArgs } from 'node:util'
 import { authorLine, type Book, docWords, labels, roles, shortName } from '@/core/book'
 import { printChain } from '@/core/chain'
@@ -46,6 +46,7 @@ export async function runMake(args: string[]): Promise<void> {
   const names = labels(book.sections)
   const out = typedPath(values.out)
 
+  await mayWriteTo(out, values.out)
   clock.skip()
   const interior = await chain.get('interior')
   clock.lap('set')
@@ -80,6 +81,17 @@ export async function runMake(args: string[]): Promise<void> {
   process.stdout.write(`${report.pages} pages, ${report.words} words, ${report.findings.length} findings: ${values.out}\n`)
 }
 
+/** Throws a Fault where a folder cannot be written, before anything is made for it; it is not made yet. */
+async function mayWriteTo(folder: string, typed: string): Promise<void> {
+  for (let at = folder; ; at = dirname(at)) {
+    const there = await stat(at).catch(() => undefined)
+    if (!there && dirname(at) !== at) continue
+    const may = there?.isDirectory() && (await access(at, constants.W_OK).then(() => true, () => false))
+    if (!may) throw new Fault('out', `Nothing can be written to “${typed.slice(0, 80)}”: it is no folder, or not yours to write in.`)
+    return
+  }
+}
+
 /** Height of the front picture: well inside what the outlet takes. */
 const frontPixels = (rules: { frontLeast: number; frontMost: number } | undefined): number => (rules ? Math.min(rules.frontMost, Math.max(rules.frontLeast, 2560)) : 2560)
 
@@ -87,7 +99,7 @@ const round = (x: number): number => Math.round(x * 1000) / 1000
 
 function readDate(text: string | undefined): string {
   const day = text ?? new Date().toISOString().slice(0, 10)
-  if (!/^\d{4}-\d{2}-\d{2}(T\d{2}:\d{2}:\d{2}Z)?$/.test(day) || Number.isNaN(Date.parse(day))) throw new Fault('date', `“${day.slice(0, 40)}” is no date: write it like 2026-05-31.`)
+  if (!/^\d{4}-\d{2}-\d{2}(T\d{2}:\d{2}:\d{2}Z)?$/.test(day) || Number.isNaN(Date.parse(day)) || new Date(Date.parse(day.slice(0, 10))).toISOString().slice(0, 10) !== day.slice(0, 10)) throw new Fault('date', `“${day.slice(0, 40)}” is no date: write it like 2026-05-31.`)
   return day.length === 10 ? `${day}T00:00:00Z` : day
 }
 

@@ -4,12 +4,16 @@ import { hashOf, type Ids, inlineText, safeHref } from '../book'
 import { isSceneBreak } from './headings'
 import type { DropCounter, RawBlock, RawPara } from './raw'
 
+/** Pixels of the largest picture that is taken: a poster at the resolution of a press. */
+const MOST_PIXELS = 250e6
+
 /** A picture's size and kind from its header; undefined where it is none that books can use. */
 export function readAsset(bytes: Uint8Array, name?: string): Asset | undefined {
   try {
     const { width, height, type, orientation } = imageSize(bytes)
     const mime = ({ png: 'image/png', jpg: 'image/jpeg', gif: 'image/gif' } as const)[type as 'png']
-    if (!mime || !width || !height) return undefined
+    // A header may say anything; what it says would have to be decoded.
+    if (!mime || !width || !height || width * height > MOST_PIXELS) return undefined
     const turned = (orientation ?? 1) >= 5
     return { id: hashOf(bytes), type: mime, width: turned ? height : width, height: turned ? width : height, ...(name ? { name } : {}) }
   } catch {
@@ -101,7 +105,7 @@ function assetOf(key: string, alt: string, { pictures, dropped, into }: Conversi
   const bytes = pictures.get(key)
   const asset = bytes && readAsset(bytes, key.split('/').pop())
   if (asset) into.assets.set(asset.id, { asset, bytes })
-  else dropped.add('pictures in a format that books cannot use', alt || key)
+  else dropped.add('pictures in a format, or of a size, that books cannot use', alt || key)
   return asset?.id
 }
 

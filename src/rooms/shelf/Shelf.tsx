@@ -43,17 +43,18 @@ export function Shelf() {
     return () => removeEventListener('keydown', onKey)
   }, [])
 
+  const turned = async (shown: string[]): Promise<boolean> => modal.confirm({ title: 'Signs that turn the direction of reading', content: <>Unseen signs make what is written look otherwise: {shown.map(s => <b key={s}>{s} </b>)}. Hardly any book needs them.</>, okText: 'Take them out', cancelText: 'Leave them in' })
   const take = async (files: Iterable<File>): Promise<void> => {
     for (const f of files) {
       const done = message.loading(`Reading ${f.name} …`, 0)
       try {
-        const { title, lost } = await bringIn(f).catch(async (e: Error) => {
+        const { title, lost } = await bringIn(f, turned).catch(async (e: Error) => {
           // A damaged file is brought in as far as it can be read only where the author wishes it.
           if (!(e instanceof Fault && e.code.startsWith('damaged'))) throw e
           done()
           const wished = await modal.confirm({ title: `${f.name} is damaged`, content: `${e.message} Whatever can still be read of it can be brought in; what is lost will be listed. The file itself is not changed.`, okText: 'Bring in what can be saved', cancelText: 'Leave it' })
           if (!wished) throw new Cancelled()
-          return bringIn(f, true)
+          return bringIn(f, turned, true)
         })
         if (title) message.success(`“${title}” stands on the shelf.`)
         if (lost?.length) modal.info({ title: `Not everything of ${f.name} could be taken`, content: <ul>{lost.slice(0, 12).map(l => <li key={l}>{l}</li>)}</ul> })

@@ -3,7 +3,7 @@ import { useLiveQuery } from 'dexie-react-hooks'
 import { useEffect, useRef, useState } from 'react'
 import { freshBookId, freshen, type HeldBook, listBooks, putBook } from '@/data/books'
 import { loadDemoOnce } from '@/data/demo'
-import { createBook, type Edition, newSection, plainEditions } from '@/core/book'
+import { createBook, type Edition, newSection, plainEditions, turnedTexts, withoutTurns } from '@/core/book'
 import { type Difference, drift, foldListing } from '@/core/outlets'
 import { Cancelled, formatMoney } from '@/core/trade'
 import { showLength } from '@/parts/lengths'
@@ -143,8 +143,11 @@ function named({ id, data }: BookRecord): Pick<ShelfEntry, 'title' | 'subtitle' 
 }
 
 /** Brings a file in: a project becomes a book at once (gives its title), a manuscript waits in the intake room. */
-export async function bringIn(file: File, salvage = false): Promise<{ title?: string; lost?: string[] }> {
+/** `without` asks whether signs that turn a title's direction of reading are taken out; they are shown to the author. */
+export async function bringIn(file: File, without: (shown: string[]) => Promise<boolean>, salvage = false): Promise<{ title?: string; lost?: string[] }> {
   const read = await press().readFile(file.name, new Uint8Array(await file.arrayBuffer()), salvage)
+  const turned = turnedTexts(read.book.data)
+  if (turned.length && (await without(turned))) read.book = { ...read.book, data: withoutTurns(read.book.data) }
   if (!read.project) {
     holdManuscript({ file: file.name, read })
     return {}
