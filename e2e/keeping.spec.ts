@@ -71,7 +71,7 @@ test('words of a window that is taken over stand beside those of the other, and 
 })
 
 test('random walks of two and three windows lose no letter', async ({ context }) => {
-  test.setTimeout(DEEP ? 3_600_000 : 150_000)
+  test.setTimeout(DEEP ? 3_600_000 : 300_000)
   const walks = DEEP ? 200 : 5
   const first = await context.newPage()
   await demo(first)
@@ -90,7 +90,7 @@ test('random walks of two and three windows lose no letter', async ({ context })
       await textOf(p).locator('p').first().waitFor()
       pages.push(p)
     }
-    for (let step = 0; step < 8; step++) {
+    for (let step = 0; step < 6; step++) {
       const p = pages[chance(pages.length)]!
       const take = p.getByRole('button', { name: 'Write here instead' })
       if (await take.isVisible()) await take.click()

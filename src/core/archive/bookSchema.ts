@@ -1,7 +1,7 @@
 import { array, boolean, type InferType, lazy, mixed, number, object, type Schema, string, ValidationError } from 'yup'
 import { type Book, type Role, roles } from '../book'
 import { isStyleChange, readStyleDocument, shippedStyles } from '../pages'
-import { type OutletProfile, parseTrim } from '../trade'
+import { type OutletProfile, parseTrim, strangeKey } from '../trade'
 import { ownFamilyForm } from '../type'
 
 /**
@@ -189,6 +189,8 @@ const sentenceOf = (e: ValidationError): Trouble => {
 
 /** What is not in order in a book; `known` are the outlets there are. Nothing where all is well. At most a hundred. */
 export function bookTroubles(book: unknown, known: OutletProfile[]): Trouble[] {
+  const strange = strangeKey(withoutTexts(book))
+  if (strange) return [{ place: strange.path, sentence: `${strange.path ? spoken(strange.path) : 'The book'} has “${strange.key}”, which is nothing it may have.` }]
   try {
     bookSchema.validateSync(book, { abortEarly: false, strict: true })
   } catch (e) {
@@ -197,6 +199,9 @@ export function bookTroubles(book: unknown, known: OutletProfile[]): Trouble[] {
   }
   return references(book as Book, known)
 }
+
+/** Texts are held against a schema of their own. */
+const withoutTexts = (book: unknown): unknown => (book && typeof book === 'object' && Array.isArray((book as Book).sections) ? { ...book, sections: (book as Book).sections.map(s => (s && typeof s === 'object' ? { ...s, doc: undefined } : s)) } : book)
 
 /** What a book names and what must be there for it. */
 function references(book: Book, known: OutletProfile[]): Trouble[] {

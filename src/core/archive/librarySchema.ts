@@ -1,7 +1,7 @@
 import { array, boolean, lazy, mixed, number, object, string, ValidationError } from 'yup'
 import { isHours } from '../outlets'
 import { readStyleDocument } from '../pages'
-import { Fault, profileSchema } from '../trade'
+import { Fault, profileSchema, strangeKey } from '../trade'
 
 /** The head of a backup as it comes in: what its list says of books, listings, versions, pieces and settings. */
 const HASH = /^[0-9a-f]{64}$/
@@ -51,6 +51,8 @@ const librarySchema = object({
 
 /** Holds a backup's list against the schema. Throws a Fault with the place and one sentence. */
 export function checkLibraryHead(head: unknown): void {
+  const strange = strangeKey(head)
+  if (strange) throw new Fault('backup', `This backup is not in order: it has “${strange.key}”, which is nothing it may have.`, strange.path)
   try {
     librarySchema.validateSync(head, { strict: true })
   } catch (e) {

@@ -124,11 +124,19 @@ function readRaw(files: Map<string, Uint8Array>, salvage: ReadingProject['salvag
   return { ...head, sections }
 }
 
+/** ProseMirror reads past what it does not know: attributes must be records, with the schema's own names. */
+function hasOwnShape(node: unknown): boolean {
+  const n = node as { type: string; attrs?: unknown; content?: unknown; marks?: unknown }
+  if (n.attrs !== undefined && (!n.attrs || typeof n.attrs !== 'object' || Array.isArray(n.attrs) || !Object.keys(n.attrs).every(k => Object.hasOwn(schema.nodes[n.type]!.spec.attrs ?? {}, k)))) return false
+  if (n.marks !== undefined && !(Array.isArray(n.marks) && n.marks.every(m => m && typeof m === 'object'))) return false
+  return n.content === undefined || (Array.isArray(n.content) && n.content.every(hasOwnShape))
+}
+
 /** Whether a document is one of the schema, attributes and all. */
 export function isSound(doc: unknown): doc is DocJson {
   try {
     schema.nodeFromJSON(doc).check()
-    return (doc as DocJson).type === 'doc'
+    return (doc as DocJson).type === 'doc' && hasOwnShape(doc)
   } catch {
     return false
   }

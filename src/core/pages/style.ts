@@ -1,5 +1,5 @@
 import { boolean, type InferType, number, object, string } from 'yup'
-import { Fault, IN } from '../trade'
+import { Fault, IN, strangeKey } from '../trade'
 import { ornamentNames } from './ornamentNames'
 
 /**
@@ -108,10 +108,12 @@ export const LARGE_PRINT = 16
 
 /** Reads a style document. Throws a Fault that names the field which is wrong. */
 export function readStyleDocument(data: unknown): InteriorStyle {
+  const strange = strangeKey(data)
+  if (strange) throw new Fault('style', `This style cannot be read: it has “${strange.key}”, which is nothing a style has.`)
   try {
     return styleSchema.validateSync(data, { strict: false, stripUnknown: false })
   } catch (e) {
-    throw new Fault('style', `This style cannot be read: ${(e as Error).message.split('\n')[0]}`)
+    throw new Fault('style', `This style cannot be read: ${(e as Error).message.split('\n')[0]!.replace(/\.?$/, '.')}`)
   }
 }
 

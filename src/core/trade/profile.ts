@@ -1,5 +1,6 @@
 import { array, type InferType, lazy, mixed, number, object, string } from 'yup'
 import { Fault } from './fault'
+import { strangeKey } from './keys'
 
 /**
  * The outlet profile: an open JSON document that says all an outlet asks and pays. Four ship with the app; an author
@@ -124,6 +125,8 @@ export type Ink = 'black' | 'colour'
 
 /** Reads a profile document. Throws a Fault that names the field which is wrong. */
 export function readProfile(data: unknown): OutletProfile {
+  const strange = strangeKey(data)
+  if (strange) throw new Fault('profile', `This outlet profile cannot be read: it has “${strange.key}”, which is nothing a profile has.`)
   try {
     return profileSchema.validateSync(data, { strict: false, stripUnknown: false }) as OutletProfile
   } catch (e) {

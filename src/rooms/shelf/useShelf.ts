@@ -142,8 +142,10 @@ function named({ id, data }: BookRecord): Pick<ShelfEntry, 'title' | 'subtitle' 
   return { title: textOf(data?.title) || id, subtitle: textOf(data?.subtitle), author: textOf(listOf(data?.contributors).find(c => c?.role === 'aut')?.name), ...(series ? { series: { name: series, ...(typeof number === 'number' ? { number } : {}) } } : {}), imprint: textOf(data?.imprint?.name) }
 }
 
-/** Brings a file in: a project becomes a book at once (gives its title), a manuscript waits in the intake room. */
-/** `without` asks whether signs that turn a title's direction of reading are taken out; they are shown to the author. */
+/**
+ * Brings a file in: a project becomes a book at once (gives its title), a manuscript waits in the intake room. `without` asks
+ * whether signs that turn a title's direction of reading are taken out; `salvage` takes what can be saved of a damaged file.
+ */
 export async function bringIn(file: File, without: (shown: string[]) => Promise<boolean>, salvage = false): Promise<{ title?: string; lost?: string[] }> {
   const read = await press().readFile(file.name, new Uint8Array(await file.arrayBuffer()), salvage)
   const turned = turnedTexts(read.book.data)
