@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
+import { execFileSync } from 'node:child_process'
 import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate'
 import { bookTroubles, isSound, type Library, readLibrary, readProject, writeLibrary, writeProject } from '@/core/archive'
 import { type Book, bookText, hashOf } from '@/core/book'
@@ -93,6 +94,16 @@ describe('backups', () => {
       for (const b of read?.books ?? []) inOrder(b.project.book)
     }), runs)
   })
+})
+
+test('every setting that the program keeps is one that a backup may hold', () => {
+  const files = execFileSync('grep', ['-rhoE', "settings\\.put\\(\\{ key: '[^']+'", 'src'], { encoding: 'utf8' })
+  const keys = new Set([...files.matchAll(/key: '([^']+)'/g)].map(m => m[1]!))
+  // Of this browser alone, and never in a backup.
+  keys.delete('swept')
+  expect([...keys].sort()).toEqual(['clock', 'demo loaded', 'research', 'styles'])
+  const settings = [{ key: 'clock', value: 3 }, { key: 'demo loaded', value: true }, { key: 'research', value: { book: 'fuzzed', market: 'merrow', word: 'tide' } }, { key: 'styles', value: [harbourRoman] }]
+  expect(readLibrary(writeLibrary({ ...library, settings })).settings).toEqual(JSON.parse(JSON.stringify(settings)))
 })
 
 test('styles: one that is read is one that can be written and read again', () => {

@@ -7,7 +7,8 @@ import { bookOf as made, paragraph } from '../../tests/support/core'
 import { type Book, type Edition, hashOf, type Section } from '@/core/book'
 import { type PageMarks, pageText } from '@/core/marks'
 import { styleById } from '@/core/pages'
-import { bookOf, type BookUpdate, chainOf, closeBook, openBook, styleOf } from './openBooks'
+import { type Library, readLibrary, writeLibrary } from '@/core/archive'
+import { bookOf, type BookUpdate, chainOf, closeBook, openBook, outlet, styleOf } from './openBooks'
 import { firstLook, forget, shown } from './firstLook'
 import { interiorFile, templateFiles } from './interiorFiles'
 import { epubOf, findingsOf, frontAtOnce, makePackage, snapshotOf } from './package'
@@ -202,6 +203,17 @@ describe('what leaves the press', () => {
     const { zip } = await makePackage('test', e, 'pellowick', ticker)
     expect(Object.keys(unzipSync(zip)).map(f => f.split('.').pop())).toEqual(['epub', 'jpg', 'json'])
     expect((await findingsOf('test', e, 'pellowick')).every(f => f.severity !== undefined)).toBe(true)
+  }, 60_000)
+  test('what was sent goes into a backup and comes back: the press’s own records are in order', async () => {
+    await sender()({ ...fresh(), editions: [edition, { id: 'ebook', kind: 'ebook', outlets: ['pellowick'], style: 'harbour-roman', price: 499 } as Edition] })
+    const events = []
+    for (const [of, outletId] of [['paperback', 'ostrevane'], ['ebook', 'pellowick']] as const) {
+      const e = bookOf('test').book.editions.find(x => x.id === of)!
+      const { submission, zip } = await makePackage('test', e, outletId, () => undefined)
+      events.push({ key: `test/${of}/${outletId}`, book: 'test', events: [{ kind: 'sent' as const, at: 3, submission, profile: outlet(outletId) }, { kind: 'withdrawn' as const, at: 5 }], zip })
+    }
+    const library: Library = { books: [{ project: { book: bookOf('test').book, pictures: new Map() }, added: 1 }], listings: events.map(({ zip: _zip, ...l }) => l).sort((a, b) => (a.key < b.key ? -1 : 1)), packages: new Map(events.map(l => [hashOf(l.zip), l.zip])), versions: [], parts: new Map(), pieces: [], settings: [{ key: 'clock', value: 720 }] }
+    expect(readLibrary(writeLibrary(library)).listings).toEqual(JSON.parse(JSON.stringify(library.listings)))
   }, 60_000)
   test('work that is stopped stops', async () => {
     await expect(makePackage('test', edition, 'ostrevane', () => Promise.reject(new Error('stopped')))).rejects.toThrow('stopped')

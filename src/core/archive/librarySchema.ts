@@ -27,6 +27,8 @@ const event = lazy((v: unknown) => (v as { kind?: unknown } | null)?.kind === 'w
 const settingValue: Record<string, (v: unknown) => boolean> = {
   clock: isHours,
   'demo loaded': v => typeof v === 'boolean',
+  // What was last asked in Research: a book, a market, a word.
+  research: v => !!v && typeof v === 'object' && !Array.isArray(v) && Object.values(v).every(x => typeof x === 'string' && x.length <= 400),
   styles: v => Array.isArray(v) && v.length <= 500 && v.every(s => {
     try {
       readStyleDocument(s)
