@@ -102,7 +102,7 @@ test('random walks of two and three windows lose no letter', async ({ context })
       if (chance(3) === 0) await p.waitForTimeout(chance(400))
     }
     for (const p of pages) {
-      await saved(p).catch(async () => expect(await p.locator('.saving').innerText()).toBe('following'))
+      await expect(p.locator('.saving')).toHaveText(/^(saved|following)$/, { timeout: 15_000 })
       if (chance(2)) await p.close()
       else await p.reload().then(() => p.close())
     }
