@@ -1,4 +1,4 @@
-import type { Library, LibraryBook } from '@/core/archive'
+import { canonicalJson, type Library, type LibraryBook } from '@/core/archive'
 import { type Book, docWords, filesOf } from '@/core/book'
 import type { Progress } from '@/core/trade'
 import { freshBookId, getBook, putBook } from './books'
@@ -72,7 +72,7 @@ export async function compareLibrary(l: Library): Promise<{ books: Compared[]; o
 
 const wordsOf = (b: Book): number => b.sections.reduce((n, s) => n + (s.made ? 0 : docWords(s.doc)), 0)
 /** Everything a book says, for comparing: the counter of ids is no part of it. */
-const sayingOf = ({ lastId: _lastId, ...b }: Book): string => JSON.stringify(b, (_k, v: unknown) => (v && typeof v === 'object' && !Array.isArray(v) ? Object.fromEntries(Object.entries(v).sort(([x], [y]) => (x < y ? -1 : 1))) : v))
+const sayingOf = ({ lastId: _lastId, ...b }: Book): string => canonicalJson(b)
 
 /** What is done with a book of a backup: put in the place of what is here, put beside it, or left. */
 export type Choice = 'instead' | 'beside' | 'leave'
