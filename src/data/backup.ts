@@ -3,6 +3,7 @@ import { type Book, docWords, filesOf } from '@/core/book'
 import type { Progress } from '@/core/trade'
 import { freshBookId, getBook, putBook } from './books'
 import { newestStanding, oldestUndone } from './changes'
+import { putBlobs } from './blobs'
 import { db } from './db'
 import { fitting } from './room'
 import { guarded } from './trouble'
@@ -85,7 +86,6 @@ export type Choice = 'instead' | 'beside' | 'leave'
 export async function restoreLibrary(l: Library, choices: Map<string, Choice> = new Map(), ticker?: (p: Progress) => void): Promise<void> {
   const say = (done: number): void => ticker?.({ stage: 'Putting it back', done, of: l.books.length + 1 })
   const now = Date.now()
-  const blobs = (files: Map<string, Uint8Array>) => db.blobs.bulkPut([...files].map(([hash, bytes]) => ({ hash, bytes: Uint8Array.from(bytes), added: now })))
   await fitting('The backup', undefined, () => guarded(() => db.transaction('rw', db.tables, async () => {
     const put = new Set<string>()
     for (const [i, { project, added, takenDown }] of l.books.entries()) {
@@ -110,8 +110,8 @@ export async function restoreLibrary(l: Library, choices: Map<string, Choice> = 
     }
     say(l.books.length)
     await db.listings.bulkPut(l.listings.filter(x => put.has(x.book)))
-    await blobs(l.packages)
-    await blobs(l.parts)
+    await putBlobs(l.packages, now)
+    await putBlobs(l.parts, now)
     const known = new Set((await db.versions.toArray()).map(v => `${v.book} ${v.at} ${v.manifest}`))
     await db.versions.bulkAdd(l.versions.filter(v => put.has(v.book) && !known.has(`${v.book} ${v.at} ${v.manifest}`)))
     const pieces = new Set((await db.pieces.toArray()).map(p => `${p.book} ${p.at} ${p.text}`))

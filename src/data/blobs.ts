@@ -1,3 +1,4 @@
+import { ownBytes } from '@/core/trade'
 import { db } from './db'
 import { guarded } from './trouble'
 
@@ -7,6 +8,11 @@ const A_DAY = 24 * 3600 * 1000
 export interface Collected {
   blobs: number
   bytes: number
+}
+
+/** Puts files by their hash, one after the other, so that they are not all copied at once. Those that are there become young again. */
+export async function putBlobs(files: Iterable<[hash: string, bytes: Uint8Array]>, added = Date.now()): Promise<void> {
+  for (const [hash, bytes] of files) await db.blobs.put({ hash, bytes: ownBytes(bytes), added })
 }
 
 const hashesIn = (record: unknown): string[] => JSON.stringify(record).match(/[0-9a-f]{64}/g) ?? []

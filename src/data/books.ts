@@ -1,5 +1,6 @@
 import { Dexie } from 'dexie'
 import { type Book, filesOf, type Section } from '@/core/book'
+import { putBlobs } from './blobs'
 import { db } from './db'
 import type { BookRecord, SectionRecord } from './records'
 import { fitting } from './room'
@@ -21,7 +22,7 @@ export async function putBook({ book, pictures }: StoredBook): Promise<void> {
     await db.books.put({ ...head, order: sections.map(s => s.id), added: now })
     // A section that was not here before begins with a revision that none before it can have borne.
     await db.sections.bulkPut(sections.map(s => ({ ...s, book: book.id, rev: (old.get(s.id) ?? now) + 1 })))
-    await db.blobs.bulkPut([...pictures].map(([hash, bytes]) => ({ hash, bytes: Uint8Array.from(bytes), added: now })))
+    await putBlobs(pictures, now)
   })))
 }
 

@@ -85,19 +85,21 @@ export async function commitText(book: string, section: string, base: number, ch
 }
 
 async function committed(book: string, section: string, base: number, change: TextCommit): Promise<TextOutcome> {
-  return guarded(() => db.transaction('rw', [db.books, db.sections, db.changes], async () => {
-    const record = await db.sections.get([book, section])
+  return guarded(() => db.transaction('rw', [db.sections, db.changes], async () => {
+    // Asked for together: each question costs a turn of the store.
+    const [record, last, undone] = await Promise.all([db.sections.get([book, section]), newestStanding(book), ofState(book, 1).primaryKeys()])
     if (!record) return { gone: true }
     if (record.rev !== base) return { stale: record }
-    const last = await lastStep(book)
     const now = Date.now()
     const { forward, inverse } = change
     const joins = last?.text?.section === section && !last.closed && now - last.at < ONE_BREATH && last.text.forward.length < BREATH_STEPS
     const both = joins && shorter({ forward: [...last.text!.forward, ...forward], inverse: [...inverse, ...last.text!.inverse] })
-    if (both && JSON.stringify(both.forward).length < BREATH_LENGTH) await db.changes.update(last!.id!, { at: now, text: { section, ...both } })
-    else await db.changes.add({ book, state: 0, at: now, label: `Writing in “${record.title || 'this section'}”`, text: { section, forward, inverse } })
+    const written: ChangeRecord =
+      both && JSON.stringify(both.forward).length < BREATH_LENGTH
+        ? { ...last!, at: now, text: { section, ...both } }
+        : { book, state: 0, at: now, label: `Writing in “${record.title || 'this section'}”`, text: { section, forward, inverse } }
     const next = withDoc(record, change.doc, { steps: forward, pen: change.pen, nth: change.nth })
-    await db.sections.put(next)
+    await Promise.all([db.changes.put(written), db.sections.put(next), ...(undone.length ? [db.changes.bulkDelete(undone)] : [])])
     return { rev: next.rev }
   }))
 }

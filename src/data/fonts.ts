@@ -2,6 +2,7 @@ import type { OwnFamily } from '@/core/book'
 import { ownFamily, type ReadFont } from '@/core/type'
 import { press } from '@/workers/client'
 import { commit } from './changes'
+import { putBlobs } from './blobs'
 import { db } from './db'
 import { fitting } from './room'
 import { guarded } from './trouble'
@@ -28,7 +29,7 @@ export async function bringInFonts(bookId: string, editionId: string, files: Fil
   const book = await db.books.get(bookId)
   const before = book?.fonts?.find(f => f.name === names[0])
   const family = ownFamily(read, before)
-  await fitting(`“${family.name}”`, read.reduce((n, r) => n + r.bytes.length, 0), async () => void (await guarded(() => db.blobs.bulkPut(read.map(r => ({ hash: r.hash, bytes: r.bytes, added: Date.now() }))))))
+  await fitting(`“${family.name}”`, read.reduce((n, r) => n + r.bytes.length, 0), async () => void (await guarded(() => putBlobs(read.map(r => [r.hash, r.bytes])))))
   await commit(bookId, `Typeface ${family.name}`, r => ({
     fonts: [...(r.fonts ?? []).filter(f => f.id !== before?.id), family],
     // Editions that were set in the family before it grew are set in what it is now.

@@ -2,6 +2,7 @@ import { hashOf } from '@/core/book'
 import type { ListingEvent, Submission } from '@/core/outlets'
 import type { OutletProfile } from '@/core/trade'
 import { readClock } from './clock'
+import { putBlobs } from './blobs'
 import { db } from './db'
 import type { ListingRecord } from './records'
 import { fitting } from './room'
@@ -22,7 +23,7 @@ export async function send(book: string, edition: string, outlet: OutletProfile,
   if (!mayWrite(book)) throw refuse()
   if (hashOf(zip) !== submission.zip) throw new Error('The package is not what was made.')
   await fitting(`“${submission.name}”`, zip.length, () => guarded(() => db.transaction('rw', [db.listings, db.blobs, db.settings, db.books], async () => {
-    await db.blobs.put({ hash: submission.zip, bytes: Uint8Array.from(zip), added: Date.now() })
+    await putBlobs([[submission.zip, zip]])
     await add(book, pairKey(book, edition, outlet.id), { kind: 'sent', at: await readClock(), submission, profile: outlet })
     const record = await db.books.get(book)
     const { pages } = submission.snapshot

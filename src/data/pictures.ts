@@ -3,7 +3,7 @@ import { readAsset } from '@/core/intake'
 import { Fault } from '@/core/trade'
 import { press } from '@/workers/client'
 import { commit } from './changes'
-import { db } from './db'
+import { putBlobs } from './blobs'
 import type { BookRecord } from './records'
 import { fitting } from './room'
 import { guarded } from './trouble'
@@ -19,7 +19,7 @@ export async function bringInPicture(bookId: string, file: File, also: (record: 
   if (!(await press().checkPicture(hashOf(bytes), bytes))) throw new Fault('picture', `“${file.name}” is damaged: it cannot be decoded. Save it again with the program that made it.`)
   const asset: Asset = { ...read, id: hashOf(bytes), name: file.name }
   await fitting(`“${file.name}”`, bytes.length, async () => {
-    await guarded(() => db.blobs.put({ hash: asset.id, bytes, added: Date.now() }))
+    await guarded(() => putBlobs([[asset.id, bytes]]))
     await commit(bookId, `Bring in picture ${file.name}`, r => ({ assets: r.assets.some(a => a.id === asset.id) ? r.assets : [...r.assets, asset], ...also(r, asset) }))
   })
   return asset

@@ -1,5 +1,6 @@
 import { readVersion, versionOf } from '@/core/archive'
 import { type Book, docWords } from '@/core/book'
+import { putBlobs } from './blobs'
 import { getBook, type StoredBook } from './books'
 import { db } from './db'
 import type { VersionRecord } from './records'
@@ -14,7 +15,7 @@ export async function keepVersion(book: string, label: string): Promise<number |
   return guarded(() => db.transaction('rw', [db.versions, db.blobs, db.changes], async () => {
     const now = Date.now()
     // Parts are put again even where they are there: what is young is not collected.
-    await db.blobs.bulkPut([...kept.parts].map(([hash, bytes]) => ({ hash, bytes: Uint8Array.from(bytes), added: now })))
+    await putBlobs(kept.parts, now)
     const upTo = (await db.changes.where('[book+state+id]').between([book, 0, 0], [book, 0, Infinity]).last())?.id
     return db.versions.add({ book, at: now, label, words, manifest: kept.manifest, parts: [...kept.parts.keys(), ...kept.files], ...(upTo === undefined ? {} : { upTo }) })
   }))

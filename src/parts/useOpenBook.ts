@@ -124,7 +124,7 @@ export function useOpenBook(bookId: string, withLeaves = false, kind: 'any' | 'p
       else if (e instanceof Fault && e.code === pressDied && !restarted.current) {
         restarted.current = true
         setRound(r => r + 1)
-      } else setTrouble(e instanceof Fault && e.code === pressDied ? `${e.message} It broke down again at this book: a picture in it, or a setting, may be the cause. Other books are not touched.` : e.message)
+      } else setTrouble(e instanceof Fault && e.code === pressDied ? `${e.message} It broke down again at this book: ${e.place ? 'take that picture out, or save it again with the program that made it and bring it in anew' : 'a setting of it may be the cause'}. Other books are not touched.` : e.message)
     }).finally(() => {
       clearTimeout(late)
       if (turn === latest.current) setSettling(false)

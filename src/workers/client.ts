@@ -27,6 +27,8 @@ const waiting = new Set<(e: Error) => void>()
 let spoken = 0
 let timer: ReturnType<typeof setTimeout> | undefined
 let latest: Progress | undefined
+/** The picture that it decodes just now, by name. */
+let picture: string | undefined
 let atWork: AtWork | undefined
 const listeners = new Set<() => void>()
 
@@ -49,7 +51,7 @@ export const stopPress = (): void => end(() => new Cancelled())
 function end(why: () => Error): void {
   worker?.terminate()
   clearInterval(watch)
-  worker = client = watch = undefined
+  worker = client = watch = picture = undefined
   sent.clear()
   const refused = [...waiting]
   waiting.clear()
@@ -70,12 +72,15 @@ function listenTo(at: Worker): void {
   heard = Date.now()
   const died = (): void => {
     if (at !== worker) return
-    const was = latest?.stage
-    end(() => new Fault(pressDied, `The press broke down${was ? ` while it was at “${was}”` : ''}. Nothing you wrote is touched by it.`))
+    const cause = picture
+    const where = cause ? ` at the picture “${cause}”` : latest ? ` while it was at “${latest.stage}”` : ''
+    end(() => new Fault(pressDied, `The press broke down${where}. Nothing you wrote is touched by it.`, cause))
   }
   // The pulse comes beside the answers; it counts only while somebody waits, since a press at rest is let be by the browser.
   at.addEventListener('message', e => {
-    if ((e.data as { pulse?: true } | null)?.pulse) heard = Date.now()
+    const said = e.data as { pulse?: true; picture?: string } | null
+    if (said?.pulse) heard = Date.now()
+    if (said && 'picture' in said) picture = said.picture
   })
   at.addEventListener('error', died)
   watch = setInterval(() => {
@@ -130,7 +135,7 @@ export async function openAtPress(book: Book, lent?: Map<string, Uint8Array>): P
   const fresh = sections.filter(s => known?.sections.get(s.id) !== s)
   sent.set(book.id, { sections: new Map(sections.map(s => [s.id, s])), turn })
   try {
-    await press().open({ head, order: sections.map(s => s.id), sections: fresh, after: known?.turn ?? 0, turn, ...(lent ? { lent } : {}) })
+    await press().open({ head, order: sections.map(s => s.id), sections: fresh, after: known?.turn ?? 0, turn, ...(lent && !known ? { lent } : {}) })
   } catch (e) {
     sent.delete(book.id)
     if (e instanceof Fault && e.code === 'gap') return openAtPress(book, lent)

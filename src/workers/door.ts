@@ -2,7 +2,7 @@ import { type Book, filesOf, type OwnFamily } from '@/core/book'
 import type { Dropped } from '@/core/intake'
 import type { Progress } from '@/core/trade'
 import { readFont } from '@/core/type'
-import { lend, makePreview } from './pictureShelf'
+import { callThem, lend, makePreview } from './pictureShelf'
 
 /** What is found out about a book's files before it is let in. */
 export interface LookedOver {
@@ -16,6 +16,7 @@ export interface LookedOver {
  * box stands in its place; a typeface that cannot be used is left out, and editions set in it go back to their style's own.
  */
 export async function lookOver(book: Book, pictures: Map<string, Uint8Array>, tell: (p: Progress) => void): Promise<LookedOver> {
+  callThem(book.assets)
   const damaged: string[] = []
   const assets: Book['assets'] = []
   for (const [i, asset] of book.assets.entries()) {

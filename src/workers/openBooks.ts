@@ -4,7 +4,7 @@ import { lampOverTide, rows } from '@/core/cover'
 import { profileOf, shippedProfiles } from '@/core/outlets'
 import { type InteriorStyle, Setter, styleById, withChanges } from '@/core/pages'
 import { Fault, type OutletProfile } from '@/core/trade'
-import { lend, originalBytes } from './pictureShelf'
+import { callThem, lend, originalBytes } from './pictureShelf'
 import { tellAndHear } from './telling'
 import { shelf } from './fontShelf'
 
@@ -86,6 +86,7 @@ async function take(update: BookUpdate): Promise<void> {
     sound.set(head.id, record)
   }
   if (update.lent) lend(update.lent)
+  callThem(book.assets)
   const fonts = new Map<string, Uint8Array>()
   for (const f of filesOf({ assets: [], fonts: book.fonts })) {
     const bytes = await originalBytes(f)

@@ -14,8 +14,8 @@ export const loadedSubsetter = (): Promise<Subsetter> =>
 
 export const pictureSource: PictureSource = {
   bytes: originalBytes,
-  decode: async bytes => {
-    const pixels = await decodedWhole(bytes, bitmap => {
+  decode: async (bytes, asset) => {
+    const pixels = await decodedWhole(asset, bytes, bitmap => {
       const canvas = new OffscreenCanvas(bitmap.width, bitmap.height)
       const ctx = canvas.getContext('2d')!
       ctx.drawImage(bitmap, 0, 0)

@@ -51,7 +51,7 @@ describe('pictures at the press', () => {
     }) as never
     const { decodedWhole } = await import('./pictureShelf')
     const bytes = new Uint8Array(await createCanvas(600, 600).encode('png'))
-    await Promise.all(Array.from({ length: 8 }, () => decodedWhole(bytes, b => b.width)))
+    await Promise.all(Array.from({ length: 8 }, () => decodedWhole('one', bytes, b => b.width)))
     globalThis.createImageBitmap = real
     expect([most, open]).toEqual([1, 0])
   })

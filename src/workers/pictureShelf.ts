@@ -1,6 +1,9 @@
+import type { Asset } from '@/core/book'
 import type { PageMarks, Pictures } from '@/core/marks'
 import { visitPage } from '@/core/marks'
+import { ownBytes } from '@/core/trade'
 import { keepPreview, storedBytes, storedPreview } from './storeReader'
+import { atHand } from './telling'
 
 /**
  * Pictures at the press. Originals stay in the store and are read when a file is made; screens show previews, made once, kept in
@@ -12,26 +15,44 @@ const PREVIEW_SIDE = 1400
 const HELD_BYTES = 120e6
 
 /** Bytes that are not in the store: a manuscript that is looked over before it becomes a book. */
-const unsaved = new Map<string, Uint8Array>()
+const unsaved = new Map<string, Blob>()
+/** They wait as blobs, which the browser keeps outside the worker's memory. */
 export function lend(pictures: Map<string, Uint8Array>): void {
-  for (const [id, bytes] of pictures) unsaved.set(id, bytes)
+  for (const [id, bytes] of pictures) if (!unsaved.has(id)) unsaved.set(id, new Blob([ownBytes(bytes)]))
 }
 
 /** The original bytes of a picture or font; undefined where it is nowhere. */
-export const originalBytes = async (id: string): Promise<Uint8Array | undefined> => unsaved.get(id) ?? storedBytes(id)
+export const originalBytes = async (id: string): Promise<Uint8Array | undefined> => {
+  const waiting = unsaved.get(id)
+  return waiting ? new Uint8Array(await waiting.arrayBuffer()) : storedBytes(id)
+}
+
+/** What pictures are called: the one at hand is named, so that what breaks the press can be. */
+const names = new Map<string, string>()
+export function callThem(assets: Asset[]): void {
+  for (const a of assets) if (a.name) names.set(a.id, a.name)
+}
 
 let queue: Promise<unknown> = Promise.resolve()
 /** One decode at a time: a picture of 24 megapixels takes a hundred megabytes while it is open. */
-function inTurn<T>(work: () => Promise<T>): Promise<T> {
-  const next = queue.then(work, work)
+function inTurn<T>(id: string, work: () => Promise<T>): Promise<T> {
+  const named = async (): Promise<T> => {
+    atHand(names.get(id) ?? 'a picture')
+    try {
+      return await work()
+    } finally {
+      atHand(undefined)
+    }
+  }
+  const next = queue.then(named, named)
   queue = next.catch(() => undefined)
   return next
 }
 
 /** A picture decoded whole, handed to `use` and closed afterwards. Undefined where its bytes are no picture that can be decoded. */
-export const decodedWhole = <T>(bytes: Uint8Array, use: (bitmap: ImageBitmap) => Promise<T> | T): Promise<T | undefined> =>
-  inTurn(async () => {
-    const bitmap = await createImageBitmap(new Blob([Uint8Array.from(bytes)])).catch(() => undefined)
+export const decodedWhole = <T>(id: string, bytes: Uint8Array, use: (bitmap: ImageBitmap) => Promise<T> | T): Promise<T | undefined> =>
+  inTurn(id, async () => {
+    const bitmap = await createImageBitmap(new Blob([ownBytes(bytes)])).catch(() => undefined)
     if (!bitmap) return undefined
     try {
       return await use(bitmap)
@@ -42,7 +63,7 @@ export const decodedWhole = <T>(bytes: Uint8Array, use: (bitmap: ImageBitmap) =>
 
 /** Makes a picture's preview and keeps it; undefined where the picture cannot be decoded. */
 export async function makePreview(id: string, bytes: Uint8Array): Promise<Blob | undefined> {
-  const blob = await decodedWhole(bytes, bitmap => {
+  const blob = await decodedWhole(id, bytes, bitmap => {
     const scale = Math.min(1, PREVIEW_SIDE / Math.max(bitmap.width, bitmap.height))
     const canvas = new OffscreenCanvas(Math.max(1, Math.round(bitmap.width * scale)), Math.max(1, Math.round(bitmap.height * scale)))
     const ctx = canvas.getContext('2d')!
@@ -137,7 +158,7 @@ export async function withOriginals<T>(page: PageMarks, draw: (pictures: Picture
   try {
     for (const id of imagesOn([page])) {
       const bytes = await originalBytes(id)
-      const bitmap = bytes && (await inTurn(() => createImageBitmap(new Blob([Uint8Array.from(bytes)]))).catch(() => undefined))
+      const bitmap = bytes && (await inTurn(id, () => createImageBitmap(new Blob([ownBytes(bytes)]))).catch(() => undefined))
       if (bitmap) open.set(id, bitmap)
     }
     return await draw(id => open.get(id))

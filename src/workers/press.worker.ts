@@ -115,7 +115,8 @@ const api = {
     return Comlink.transfer(bytes, [bytes.buffer])
   },
 
-  async readLibrary(bytes: Uint8Array): Promise<Library> {
+  async readLibrary(file: Blob): Promise<Library> {
+    const bytes = await bytesOf(file)
     const library = await plainly(f => f.readLibrary(bytes, tell))
     const books: Library['books'] = []
     for (const b of library.books) {
@@ -123,7 +124,7 @@ const api = {
       // A book whose files are all sound is the very same.
       books.push({ ...b, project: { book, pictures } })
     }
-    return { ...library, books }
+    return handedOver({ ...library, books }, [...books.map(b => b.project.pictures), library.packages, library.parts])
   },
 
   async writeLibrary(l: Library): Promise<Uint8Array> {
@@ -132,14 +133,17 @@ const api = {
   },
 
   /** A manuscript or a project file, whichever it is. `salvage`: take what can be saved of a damaged one. */
-  async readFile(name: string, bytes: Uint8Array, salvage = false): Promise<Pick<Understood, 'book' | 'pictures' | 'dropped' | 'cleaned' | 'isbn'> & { project: boolean }> {
+  async readFile(file: File, salvage = false): Promise<Pick<Understood, 'book' | 'pictures' | 'dropped' | 'cleaned' | 'isbn'> & { project: boolean }> {
     const lost: string[] = []
+    const { name } = file
+    const bytes = await bytesOf(file)
     const read = await plainly(f => {
       if (!f.isProject(bytes)) return { ...f.readManuscript(name, bytes, undefined, tell, salvage), project: false }
       return { ...f.readProject(bytes, { report: tell, ...(salvage ? { salvage: (what: string) => void lost.push(what) } : {}) }), dropped: [], cleaned: [], project: true }
     })
     const { book, pictures, said } = await lookOver(read.book, read.pictures, tell)
-    return { ...read, book, pictures, dropped: [...read.dropped, ...said, ...(lost.length ? [{ what: 'parts of the damaged file', count: lost.length, places: lost.slice(0, 5) }] : [])] }
+    const dropped = [...read.dropped, ...said, ...(lost.length ? [{ what: 'parts of the damaged file', count: lost.length, places: lost.slice(0, 5) }] : [])]
+    return handedOver({ ...read, book, pictures, dropped }, [pictures])
   },
 
   /** Whether a picture that is brought in can be decoded. */
@@ -356,6 +360,18 @@ function editionOf(book: Book, id: string) {
 function handed(canvas: OffscreenCanvas): ImageBitmap {
   const bitmap = canvas.transferToImageBitmap()
   return Comlink.transfer(bitmap, [bitmap])
+}
+
+async function bytesOf(file: Blob): Promise<Uint8Array> {
+  const buffer = await file.arrayBuffer().catch(() => undefined)
+  if (!buffer) throw new Fault('unreadable', 'This file could not be read: it was moved or changed meanwhile, or is too large.')
+  return new Uint8Array(buffer)
+}
+
+/** An answer whose files go over to the page instead of being copied: a book's pictures are in memory once. */
+function handedOver<T extends object>(answer: T, files: Map<string, Uint8Array>[]): T {
+  const buffers = new Set(files.flatMap(f => [...f.values()].map(b => b.buffer as ArrayBuffer)))
+  return Comlink.transfer(answer, [...buffers])
 }
 
 /** Work with files; what a file does to a reader is said in one plain sentence. */

@@ -34,3 +34,8 @@ export function tell(p: Progress): void {
   last = now
   listener(p)
 }
+
+/** Says which picture is being decoded, at once and always: where that breaks the press, it is the last that the page hears. */
+export function atHand(picture: string | undefined): void {
+  if (typeof WorkerGlobalScope !== 'undefined') postMessage({ picture })
+}

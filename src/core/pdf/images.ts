@@ -12,7 +12,7 @@ export interface Pixels {
 /** What the writer asks of the world for a picture of the book. */
 export interface PictureSource {
   bytes(asset: string): Promise<Uint8Array | undefined>
-  decode(bytes: Uint8Array): Promise<Pixels>
+  decode(bytes: Uint8Array, asset: string): Promise<Pixels>
 }
 
 /** Embeds a picture: grey for black books; over white, since presses refuse transparency; no wider than `mostPixels`. Unchanged JPEGs pass through. */
@@ -25,7 +25,7 @@ export async function embedImage(file: PdfFile, source: PictureSource, asset: st
     return file.stream(bytes, { Type: 'XObject', Subtype: 'Image', Width: jpeg.width, Height: jpeg.height, ColorSpace: jpeg.components === 1 ? 'DeviceGray' : 'DeviceRGB', BitsPerComponent: 8, Filter: 'DCTDecode' }, file.ref(), true)
   }
   // One that cannot be decoded stops no book: a marked box stands in its place.
-  const pixels = await source.decode(bytes).catch(() => undefined)
+  const pixels = await source.decode(bytes, asset).catch(() => undefined)
   if (!pixels) return undefined
   const { width, height, rgba } = pixels
   const channels = grey ? 1 : 3

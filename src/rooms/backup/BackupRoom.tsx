@@ -48,7 +48,7 @@ export function BackupRoom() {
     if (stored) saveAs(await press().writeProject(stored), `${id}.porchlight`, 'application/zip')
   })
   const read = (file: File): Promise<void> => doing('Reading the backup', async () => {
-    const library = await press().readLibrary(new Uint8Array(await file.arrayBuffer()))
+    const library = await press().readLibrary(file)
     const says = await compareLibrary(library)
     setChoices(Object.fromEntries(says.books.map(b => [b.id, firstChoice(b)])))
     setFound({ name: file.name, library, says })

@@ -147,7 +147,7 @@ function named({ id, data }: BookRecord): Pick<ShelfEntry, 'title' | 'subtitle' 
  * whether signs that turn a title's direction of reading are taken out; `salvage` takes what can be saved of a damaged file.
  */
 export async function bringIn(file: File, without: (shown: string[]) => Promise<boolean>, salvage = false): Promise<{ title?: string; lost?: string[] }> {
-  const read = await press().readFile(file.name, new Uint8Array(await file.arrayBuffer()), salvage)
+  const read = await press().readFile(file, salvage)
   const turned = turnedTexts(read.book.data)
   if (turned.length && (await without(turned))) read.book = { ...read.book, data: withoutTurns(read.book.data) }
   if (!read.project) {
