@@ -3,13 +3,14 @@ import { HolderOutlined } from '@ant-design/icons'
 import { closestCenter, DndContext, type DragEndEvent, KeyboardSensor, PointerSensor, useSensor, useSensors } from '@dnd-kit/core'
 import { SortableContext, sortableKeyboardCoordinates, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable'
 import { CSS } from '@dnd-kit/utilities'
+import { memo, useMemo } from 'react'
 import { type Book, docWords, labels, moveSection, roles, type Section, shortName } from '@/core/book'
 import { commitSections } from '@/data/changes'
 
 const partNames = { front: 'Front', body: 'Body', back: 'Back' } as const
 
-/** The sections in their three parts; they are moved by mouse, or by keyboard on their handles. */
-export function SectionList({ book, chosen, readOnly, onChoose }: { book: Book; chosen: string | undefined; readOnly: boolean; onChoose: (id: string) => void }) {
+/** The sections in their three parts; they are moved by mouse, or by keyboard on their handles. Drawn anew only where the book is another, and rows only where they say something else: keys are typed beside it. */
+export const SectionList = memo(function SectionList({ book, chosen, readOnly, onChoose }: { book: Book; chosen: string | undefined; readOnly: boolean; onChoose: (id: string) => void }) {
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 4 } }), useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }))
   const names = labels(book.sections)
   const dropped = ({ active, over }: DragEndEvent): void => {
@@ -18,16 +19,18 @@ export function SectionList({ book, chosen, readOnly, onChoose }: { book: Book; 
     const moved = book.sections.find(s => s.id === active.id)!
     void commitSections(book.id, `Move “${shortName(names.get(moved.id)!)}”`, b => moveSection(b, String(active.id), to))
   }
+  const order = book.sections.map(s => s.id).join()
+  const items = useMemo(() => order.split(','), [order])
   const words = (s: Section): string => (s.made ? 'made' : docWords(s.doc).toLocaleString('en'))
   return (
     <nav className="sections" aria-label="Sections">
       <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={dropped}>
-        <SortableContext items={book.sections.map(s => s.id)} strategy={verticalListSortingStrategy} disabled={readOnly}>
+        <SortableContext items={items} strategy={verticalListSortingStrategy} disabled={readOnly}>
           {(['front', 'body', 'back'] as const).map(part => (
             <section key={part} aria-label={partNames[part]}>
               <h2>{partNames[part]}</h2>
               <ul>
-                {book.sections.filter(s => s.part === part).map(s => <Row key={s.id} section={s} name={shortName(names.get(s.id)!) || roles[s.role].name} number={names.get(s.id)!.number} words={words(s)} chosen={s.id === chosen} onChoose={() => onChoose(s.id)} />)}
+                {book.sections.filter(s => s.part === part).map(s => <Row key={s.id} id={s.id} name={shortName(names.get(s.id)!) || roles[s.role].name} number={s.title ? names.get(s.id)!.number : undefined} words={words(s)} chosen={s.id === chosen} onChoose={onChoose} />)}
               </ul>
               {!book.sections.some(s => s.part === part) && <p className="none">nothing yet</p>}
             </section>
@@ -36,18 +39,18 @@ export function SectionList({ book, chosen, readOnly, onChoose }: { book: Book; 
       </DndContext>
     </nav>
   )
-}
+})
 
-function Row({ section, name, number, words, chosen, onChoose }: { section: Section; name: string; number?: number; words: string; chosen: boolean; onChoose: () => void }) {
-  const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({ id: section.id })
+const Row = memo(function Row({ id, name, number, words, chosen, onChoose }: { id: string; name: string; number?: number; words: string; chosen: boolean; onChoose: (id: string) => void }) {
+  const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({ id })
   return (
     <li ref={setNodeRef} style={{ transform: CSS.Transform.toString(transform), transition }} className={isDragging ? 'moving' : undefined}>
       <span className="handle" {...attributes} {...listeners} aria-label={`Move ${name}`}><HolderOutlined /></span>
-      <button type="button" aria-current={chosen ? 'true' : undefined} onClick={onChoose}>
-        <i>{section.title ? number ?? '' : ''}</i>
+      <button type="button" aria-current={chosen ? 'true' : undefined} onClick={() => onChoose(id)}>
+        <i>{number ?? ''}</i>
         <span>{name}</span>
         <em>{words}</em>
       </button>
     </li>
   )
-}
+})

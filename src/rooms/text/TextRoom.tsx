@@ -1,29 +1,27 @@
 'use client'
 import type { Editor } from '@tiptap/core'
 import { EditorContent } from '@tiptap/react'
-import { App, Button, Checkbox, Dropdown, Input, Select } from 'antd'
+import { App, Button, Dropdown, Input } from 'antd'
 import { useSearchParams } from 'next/navigation'
 import { useEffect, useMemo, useRef, useState } from 'react'
-import { addSection, type Book, docWords, joinSections, labels, newSection, removeSection, type Role, roles, type Section, setRole, shortName, splitSection } from '@/core/book'
+import { addSection, type Book, docWords, labels, newSection, removeSection, type Role, roles, type Section, shortName, splitSection } from '@/core/book'
 import { commitSections, redo, undo } from '@/data/changes'
 import { bringInPicture, pictureTypes } from '@/data/pictures'
 import { BookTop, NoBook } from '@/parts/BookTop'
 import { Sill, sillOf } from '@/parts/Sill'
+import { useLatest } from '@/parts/useLatest'
 import { useOpenBook } from '@/parts/useOpenBook'
 import { blockAt, insertPicture, insertSign } from './commands'
-import { OpeningPicture } from './OpeningPicture'
 import { InPages } from './InPages'
 import { Pieces } from './Pieces'
 import { goToPlace } from './places'
 import { SectionList } from './SectionList'
+import { roleOptions, SectionSettings } from './SectionSettings'
 import { SignAtCursor } from './SignAtCursor'
-import { TypedQuotes } from './TypedQuotes'
 import { Toolbar } from './Toolbar'
 import { useSectionEditor } from './useSectionEditor'
 import './text.css'
 import { readingTime } from '@/parts/errors'
-
-const roleOptions = (['front', 'body', 'back'] as const).map(part => ({ label: { front: 'Front', body: 'Body', back: 'Back' }[part], options: (Object.keys(roles) as Role[]).filter(r => roles[r].part === part).map(r => ({ value: r, label: roles[r].name })) }))
 
 /** The text: sections at the left, one calm column to write in. */
 export function TextRoom({ bookId }: { bookId: string }) {
@@ -72,11 +70,12 @@ export function TextRoom({ bookId }: { bookId: string }) {
     return () => removeEventListener('keydown', onKey, true)
   }, [flush, bookId, message])
 
-  if (view.missing) return <NoBook />
-  const operate = (label: string, operation: (b: Book) => Book): Promise<boolean> => flush().then(() => commitSections(bookId, label, operation)).then(() => true, (x: Error) => { message.error(x.message, readingTime(x.message)); return false })
+  const operate = useLatest((label: string, operation: (b: Book) => Book): Promise<boolean> => flush().then(() => commitSections(bookId, label, operation)).then(() => true, (x: Error) => { message.error(x.message, readingTime(x.message)); return false }))
   const names = book ? labels(book.sections) : undefined
   const name = section && names ? shortName(names.get(section.id)!) || roles[section.role].name : ''
-  const change = (label: string, patch: Partial<Section>): Promise<boolean> => !section ? Promise.resolve(false) : operate(label, b => ({ ...b, sections: b.sections.map(s => (s.id === section.id ? { ...s, ...patch } : s)) }))
+  const change = useLatest((label: string, patch: Partial<Section>): Promise<boolean> => !section ? Promise.resolve(false) : operate(label, b => ({ ...b, sections: b.sections.map(s => (s.id === section.id ? { ...s, ...patch } : s)) })))
+  const choose = useLatest((id: string): void => void flush().then(() => setChosen(id)))
+  const go = useLatest((place: { section: string; block: string }): void => { setChosen(place.section); setGoing(place) })
 
   const add = (role: Role): void => {
     void operate(`Add ${roles[role].name.toLowerCase()}`, b => {
@@ -86,26 +85,27 @@ export function TextRoom({ bookId }: { bookId: string }) {
       return addSection(b, fresh, section && roles[role].part === section.part ? section.id : undefined)
     })
   }
-  const remove = (): void => {
+  const remove = useLatest((): void => {
     if (!section) return
     const words = section.made ? 0 : docWords(section.doc)
-    const go = (): void => {
+    const leave = (): void => {
       void operate(`Remove “${name}”`, b => removeSection(b, section.id))
       setChosen(undefined)
     }
-    if (words < 50) go()
-    else modal.confirm({ title: `Remove “${name}”?`, content: `${words.toLocaleString('en')} words leave the book. Undo brings them back.`, okText: 'Remove it', cancelText: 'Keep it', onOk: go })
-  }
-  const split = (): void => {
+    if (words < 50) leave()
+    else modal.confirm({ title: `Remove “${name}”?`, content: `${words.toLocaleString('en')} words leave the book. Undo brings them back.`, okText: 'Remove it', cancelText: 'Keep it', onOk: leave })
+  })
+  const split = useLatest((): void => {
     const at = editor && blockAt(editor)
     if (!section || !at) return
     void operate(`Split “${name}”`, b => splitSection(b, section.id, at))
-  }
+  })
   const picture = (file: File): void => void bringInPicture(bookId, file).then(a => editor && (inLine.current ? insertSign(editor, a.id) : insertPicture(editor, a.id, '')), (e: Error) => message.error(e.message, readingTime(e.message)))
-  const pick = (sign: boolean): void => {
+  const pick = useLatest((sign: boolean): void => {
     inLine.current = sign
     picker.current?.click()
-  }
+  })
+  if (view.missing) return <NoBook />
   const words = section && !section.made ? (editor && !editor.isDestroyed ? countOf(editor) : docWords(section.doc)) : 0
   const whole = book ? book.sections.reduce((n, s) => n + (s.made ? 0 : s.id === section?.id ? words : docWords(s.doc)), 0) : 0
   return (
@@ -115,7 +115,7 @@ export function TextRoom({ bookId }: { bookId: string }) {
         {book && (
           <div className="desk">
             <aside className="left">
-              <SectionList book={book} chosen={section?.id} readOnly={readOnly} onChoose={id => void flush().then(() => setChosen(id))} />
+              <SectionList book={book} chosen={section?.id} readOnly={readOnly} onChoose={choose} />
               <Dropdown disabled={readOnly} trigger={['click']} menu={{ items: roleOptions.map(g => ({ key: g.label, type: 'group' as const, label: g.label, children: g.options.map(o => ({ key: o.value, label: o.label })) })), onClick: ({ key }) => add(key as Role), style: { maxHeight: 420, overflow: 'auto' } }}>
                 <Button className="add">Add a section</Button>
               </Dropdown>
@@ -154,17 +154,7 @@ export function TextRoom({ bookId }: { bookId: string }) {
                   </dl>
                   {editor && !section.made && <SignAtCursor editor={editor} turn={turn} readOnly={readOnly} />}
                   {editor && !section.made && view.figures?.pages !== undefined && <InPages bookId={bookId} editionId={view.edition!.id} editor={editor} section={section.id} turn={turn} version={view.version} onLeave={flush} />}
-                  <label className="role" htmlFor="section-role">It is</label>
-                  <Select id="section-role" size="small" value={section.role} disabled={readOnly} options={roleOptions} onChange={r => void operate(`“${name}” is ${roles[r].name.toLowerCase()}`, b => setRole(b, section.id, r))} style={{ width: '100%' }} popupMatchSelectWidth={190} />
-                  {roles[section.role].numbered && <Checkbox checked={section.numbered} disabled={readOnly} onChange={e => void change(e.target.checked ? `Number “${name}”` : `“${name}” without number`, { numbered: e.target.checked })}>numbered</Checkbox>}
-                  {book && !section.made && roles[section.role].headed && <OpeningPicture key={section.id} bookId={bookId} assets={book.assets} picture={section.picture} readOnly={readOnly} onChange={(picture, label) => void change(label, { picture })} />}
-                  <div className="acts">
-                    <Button size="small" disabled={readOnly || section.made} onClick={split}>Split before the cursor’s paragraph</Button>
-                    <Button size="small" disabled={readOnly || !joinable(book, section)} onClick={() => void operate(`Join “${name}” to the one before`, b => joinSections(b, section.id))}>Join to the section before</Button>
-                    <Button size="small" type="text" disabled={readOnly} onClick={remove}>Remove it</Button>
-                  </div>
-                  {book && <TypedQuotes book={book} readOnly={readOnly} onTurn={operation => void operate('Turn typed quotes', operation)} onGo={place => { setChosen(place.section); setGoing(place) }} />}
-                  {!!section.evidence?.length && <><h2>Why it is a section</h2><ul className="evidence">{section.evidence.map(e => <li key={e}>{e}</li>)}</ul></>}
+                  {book && <SectionSettings book={book} section={section} name={name} readOnly={readOnly} onOperate={operate} onChange={change} onSplit={split} onRemove={remove} onGo={go} />}
                 </>
               )}
             </aside>
@@ -191,12 +181,6 @@ function Heading({ section, numberWords, readOnly, onTitle }: { section: Section
       <Input variant="borderless" aria-label="Title of the section" className="title" placeholder={roles[section.role].name} value={draft ?? section.title} readOnly={readOnly || section.made} onChange={e => setDraft(e.target.value)} onBlur={take} onPressEnter={take} onKeyDown={e => e.key === 'Escape' && setDraft(undefined)} />
     </header>
   )
-}
-
-function joinable(book: Book, section: Section): boolean {
-  const i = book.sections.findIndex(s => s.id === section.id)
-  const before = book.sections[i - 1]
-  return !!before && before.part === section.part && !before.made && !section.made
 }
 
 // Counting costs a look at the whole section: the last answer is kept for the same document.

@@ -2,14 +2,27 @@
 import { BoldOutlined, ItalicOutlined, LinkOutlined, PictureOutlined } from '@ant-design/icons'
 import type { Editor } from '@tiptap/core'
 import { Button, Input, Popover, Select, Tooltip } from 'antd'
-import { useState } from 'react'
+import { memo, useState } from 'react'
 import { type BlockKind, blockKinds, insertBreak, insertNote, kindAt, setKind, setLink } from './commands'
 
 const names: Record<BlockKind, string> = { paragraph: 'Paragraph', 'heading 1': 'Heading', 'heading 2': 'Smaller heading', 'heading 3': 'Least heading', quote: 'Quote', letter: 'Letter', verse: 'Verse', list: 'List', 'numbered list': 'Numbered list' }
 
-/** What can be done to the words at the cursor. It reads the editor's state at each of its turns (`turn`). */
-export function Toolbar({ editor, disabled, onPicture }: { editor: Editor; turn: number; disabled: boolean; onPicture: (inLine: boolean) => void }) {
-  const mark = (name: string, label: string, keys: string, face: React.ReactNode) => (
+interface ToolbarProps {
+  editor: Editor
+  disabled: boolean
+  onPicture: (inLine: boolean) => void
+}
+
+/** What can be done to the words at the cursor. It looks at the editor at each of its turns (`turn`), and is drawn anew where it would show something else. */
+export function Toolbar({ turn: _turn, ...props }: ToolbarProps & { turn: number }) {
+  const { editor } = props
+  const { href } = editor.getAttributes('link')
+  return <Tools {...props} shown={JSON.stringify([kindAt(editor.state), editor.state.selection.empty, href, ...toggled.map(m => editor.isActive(m))])} />
+}
+const toggled = ['strong', 'em', 'small_caps', 'superscript', 'subscript'] as const
+
+const Tools = memo(function Tools({ editor, disabled, onPicture }: ToolbarProps & { shown: string }) {
+  const mark = (name: (typeof toggled)[number], label: string, keys: string, face: React.ReactNode) => (
     <Tooltip title={`${label} (${keys})`}>
       <Button type="text" size="small" aria-label={label} aria-pressed={editor.isActive(name)} className={editor.isActive(name) ? 'on' : undefined} disabled={disabled} onMouseDown={e => e.preventDefault()} onClick={() => editor.chain().focus().toggleMark(name).run()}>{face}</Button>
     </Tooltip>
@@ -31,7 +44,7 @@ export function Toolbar({ editor, disabled, onPicture }: { editor: Editor; turn:
       <Tooltip title="A small picture in the line"><Button type="text" size="small" disabled={disabled} onClick={() => onPicture(true)}>Sign</Button></Tooltip>
     </div>
   )
-}
+})
 
 function LinkButton({ editor, disabled }: { editor: Editor; disabled: boolean }) {
   const [open, setOpen] = useState(false)
