@@ -37,9 +37,9 @@ describe('pictures at the press', () => {
     for (let i = 0; i < 40; i++) {
       const id = await picture(10 + i, 1400, 1400)
       expect(await withPreviews([pageOf(id)], pictures => !!pictures(id))).toBe(true)
-      expect(pixelsHeld()).toBeLessThanOrEqual(120e6 + 1400 * 1400 * 4)
+      expect(pixelsHeld()).toBeLessThanOrEqual(60e6 + 1400 * 1400 * 4)
     }
-    expect(pixelsHeld()).toBeGreaterThan(60e6)
+    expect(pixelsHeld()).toBeGreaterThan(30e6)
   })
   test('originals are opened one at a time', async () => {
     let [open, most] = [0, 0]

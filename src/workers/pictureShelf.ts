@@ -1,7 +1,7 @@
 import type { Asset } from '@/core/book'
 import type { PageMarks, Pictures } from '@/core/marks'
 import { visitPage } from '@/core/marks'
-import { ownBytes } from '@/core/trade'
+import { unshared } from '@/core/trade'
 import { keepPreview, storedBytes, storedPreview } from './storeReader'
 import { atHand } from './telling'
 
@@ -12,13 +12,13 @@ import { atHand } from './telling'
 
 /** Longest side of a preview, pixels; and the bytes of pixels that are held, of all books together. */
 const PREVIEW_SIDE = 1400
-const HELD_BYTES = 120e6
+const HELD_BYTES = 60e6
 
 /** Bytes that are not in the store: a manuscript that is looked over before it becomes a book. */
 const unsaved = new Map<string, Blob>()
 /** They wait as blobs, which the browser keeps outside the worker's memory. */
 export function lend(pictures: Map<string, Uint8Array>): void {
-  for (const [id, bytes] of pictures) if (!unsaved.has(id)) unsaved.set(id, new Blob([ownBytes(bytes)]))
+  for (const [id, bytes] of pictures) if (!unsaved.has(id)) unsaved.set(id, new Blob([unshared(bytes)]))
 }
 
 /** The original bytes of a picture or font; undefined where it is nowhere. */
@@ -52,7 +52,7 @@ function inTurn<T>(id: string, work: () => Promise<T>): Promise<T> {
 /** A picture decoded whole, handed to `use` and closed afterwards. Undefined where its bytes are no picture that can be decoded. */
 export const decodedWhole = <T>(id: string, bytes: Uint8Array, use: (bitmap: ImageBitmap) => Promise<T> | T): Promise<T | undefined> =>
   inTurn(id, async () => {
-    const bitmap = await createImageBitmap(new Blob([ownBytes(bytes)])).catch(() => undefined)
+    const bitmap = await createImageBitmap(new Blob([unshared(bytes)])).catch(() => undefined)
     if (!bitmap) return undefined
     try {
       return await use(bitmap)
@@ -61,11 +61,16 @@ export const decodedWhole = <T>(id: string, bytes: Uint8Array, use: (bitmap: Ima
     }
   })
 
+/** One for all previews, which are made one at a time: hundreds would be let go of late. */
+let canvas: OffscreenCanvas | undefined
+
 /** Makes a picture's preview and keeps it; undefined where the picture cannot be decoded. */
 export async function makePreview(id: string, bytes: Uint8Array): Promise<Blob | undefined> {
   const blob = await decodedWhole(id, bytes, bitmap => {
     const scale = Math.min(1, PREVIEW_SIDE / Math.max(bitmap.width, bitmap.height))
-    const canvas = new OffscreenCanvas(Math.max(1, Math.round(bitmap.width * scale)), Math.max(1, Math.round(bitmap.height * scale)))
+    canvas ??= new OffscreenCanvas(1, 1)
+    canvas.width = Math.max(1, Math.round(bitmap.width * scale))
+    canvas.height = Math.max(1, Math.round(bitmap.height * scale))
     const ctx = canvas.getContext('2d')!
     // Fine lines of a drawing survive being made small.
     ctx.imageSmoothingQuality = 'high'
@@ -158,7 +163,7 @@ export async function withOriginals<T>(page: PageMarks, draw: (pictures: Picture
   try {
     for (const id of imagesOn([page])) {
       const bytes = await originalBytes(id)
-      const bitmap = bytes && (await inTurn(id, () => createImageBitmap(new Blob([ownBytes(bytes)]))).catch(() => undefined))
+      const bitmap = bytes && (await inTurn(id, () => createImageBitmap(new Blob([unshared(bytes)]))).catch(() => undefined))
       if (bitmap) open.set(id, bitmap)
     }
     return await draw(id => open.get(id))

@@ -2,6 +2,9 @@
 export const ownBytes = (bytes: Uint8Array): Uint8Array<ArrayBuffer> =>
   bytes.buffer instanceof ArrayBuffer && bytes.byteLength === bytes.buffer.byteLength ? (bytes as Uint8Array<ArrayBuffer>) : new Uint8Array(bytes)
 
+/** The same bytes as parts of a blob want them typed: nothing here lies in memory that threads share. A blob takes a view's own bytes only. */
+export const unshared = (bytes: Uint8Array): Uint8Array<ArrayBuffer> => bytes as Uint8Array<ArrayBuffer>
+
 /** One array from many, in order. */
 export function joinBytes(chunks: Uint8Array[]): Uint8Array {
   if (chunks.length === 1) return chunks[0]!
