@@ -43,13 +43,15 @@ export function parseXml(bytes: Uint8Array, what: string, report?: Report, ruine
   })
   parser.on('opentag', tag => {
     if (++count > MOST_ELEMENTS) throw new Fault('too-many', `This file has more than ${MOST_ELEMENTS.toLocaleString('en')} elements in ${what}, many times those of any book; it is not read.`)
-    for (const [k, v] of Object.entries(tag.attributes)) {
-      if (k.startsWith('xmlns:') && prefixes[v] && prefixes[v] !== k.slice(6)) {
-        names.set(k.slice(6), prefixes[v])
+    const attrs = tag.attributes as Record<string, string>
+    for (const k in attrs) {
+      const usual = k.startsWith('xmlns:') && prefixes[attrs[k]!]
+      if (usual && usual !== k.slice(6)) {
+        names.set(k.slice(6), usual)
         renamed = true
       }
     }
-    const e: XmlElement = { name: renamed ? canonical(tag.name) : tag.name, attrs: tag.attributes as Record<string, string>, children: [] }
+    const e: XmlElement = { name: renamed ? canonical(tag.name) : tag.name, attrs, children: [] }
     if (renamed) e.attrs = Object.fromEntries(Object.entries(e.attrs).map(([k, v]) => [canonical(k), v]))
     stack[stack.length - 1]!.children.push(e)
     stack.push(e)

@@ -1,5 +1,5 @@
 import CRC32 from 'crc-32'
-import { Inflate } from 'fflate'
+import { Inflate, inflateSync } from 'fflate'
 import { Fault, joinBytes, type Report } from '../trade'
 
 /** Limits for archives from outside: an archive must not be able to fill memory or time. */
@@ -149,6 +149,22 @@ function unpack(bytes: Uint8Array, entry: Entry, limits: ZipLimits, before: numb
   if (packed.length < entry.packed) return [undefined, false]
   if (entry.method === 0) return [packed, packed.length === entry.size && CRC32.buf(packed) === entry.crc]
   if (entry.method !== 8) throw new Fault('packing', `This file is packed in a way that is not read (its part “${entry.name.slice(0, 80)}”). Save it again with the program that made it.`)
+  if (entry.size > RATIO_FROM && entry.size > entry.packed * MOST_RATIO) throw bomb()
+  return unpackedAtOnce(packed, entry) ?? unpackedInSteps(packed, entry, limits, before)
+}
+
+/** An entry that is what the index says, which nearly all are, into the room that the index claims and no more; undefined where it is something else. */
+function unpackedAtOnce(packed: Uint8Array, entry: Entry): [Uint8Array, boolean] | undefined {
+  try {
+    const data = inflateSync(packed, { out: new Uint8Array(entry.size) })
+    return data.length === entry.size && CRC32.buf(data) === entry.crc ? [data, true] : undefined
+  } catch {
+    return undefined
+  }
+}
+
+/** As far as an entry can be unpacked, counted while it inflates: what the index says of its size need not be true. */
+function unpackedInSteps(packed: Uint8Array, entry: Entry, limits: ZipLimits, before: number): [Uint8Array | undefined, boolean] {
   const chunks: Uint8Array[] = []
   let size = 0
   let crc = 0
@@ -157,7 +173,7 @@ function unpack(bytes: Uint8Array, entry: Entry, limits: ZipLimits, before: numb
     size += chunk.length
     if (size > limits.entry || before + size > limits.total || (size > RATIO_FROM && size > entry.packed * MOST_RATIO)) throw bomb()
     crc = CRC32.buf(chunk, crc)
-    if (chunk.length) chunks.push(chunk.slice())
+    if (chunk.length) chunks.push(chunk)
     ended = final
   })
   try {

@@ -18,9 +18,7 @@ type Value = Markup | string | number | undefined | false | readonly Value[]
 
 export function xml(markup: TemplateStringsArray, ...values: Value[]): Markup {
   let out = markup[0]!
-  values.forEach((v, i) => {
-    out += written(v) + markup[i + 1]!
-  })
+  for (let i = 0; i < values.length; i++) out += written(values[i]) + markup[i + 1]!
   return Markup.made(out)
 }
 
@@ -35,4 +33,8 @@ function written(v: Value): string {
 }
 
 // XML 1.0, 2.2: no controls but tab and line ends, no lone surrogates, no two last code points of a plane.
-const escaped = (s: string): string => s.replace(/[\u0000-\u0008\u000b\u000c\u000e-\u001f\ufffe\uffff]|[\ud800-\udbff](?![\udc00-\udfff])|(?<![\ud800-\udbff])[\udc00-\udfff]/g, '').replace(/[&<>"']/g, c => ({ '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;', "'": '&#39;' })[c]!)
+const escaped = (s: string): string => (special.test(s) ? s.replace(impossible, '').replace(/[&<>"']/g, c => names[c]!) : s)
+const impossible = /[\u0000-\u0008\u000b\u000c\u000e-\u001f\ufffe\uffff]|[\ud800-\udbff](?![\udc00-\udfff])|(?<![\ud800-\udbff])[\udc00-\udfff]/g
+const names: Record<string, string> = { '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;', "'": '&#39;' }
+// Most of a book has none of them, and is passed over at a glance.
+const special = /[&<>"'\u0000-\u0008\u000b\u000c\u000e-\u001f\ud800-\udfff\ufffe\uffff]/
