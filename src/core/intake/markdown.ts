@@ -5,6 +5,7 @@ import footnote from 'markdown-it-footnote'
 import type { CellJson, InlineJson, MarkJson, RowJson, TextJson } from '../book'
 import { inlineText } from '../book'
 import { sameMarks, trimInline } from './docx'
+import { notesBehind } from './markdownNotes'
 import { DropCounter, type RawBlock, type RawManuscript } from './raw'
 
 /**
@@ -16,6 +17,7 @@ export function readMarkdown(source: string, pictures: Map<string, Uint8Array> =
   const { meta, body } = frontBlock(source)
   const md = new MarkdownIt({ html: false, linkify: false, typographer: false })
   md.use(footnote).use(container, 'letter').use(container, 'verse')
+  notesBehind(md, label => dropped.add('notes that nothing calls: they are kept as paragraphs', label))
   const tokens = md.parse(withoutThickets(body, dropped), {})
   const walker = new Walker(tokens, dropped, pictures)
   return { blocks: walker.blocks(0, tokens.length), pictures: walker.used, meta, dropped }
@@ -71,19 +73,49 @@ function frontBlock(source: string): { meta: RawManuscript['meta']; body: string
 
 class Walker {
   readonly used = new Map<string, Uint8Array>()
-  private readonly notes = new Map<number, (TextJson | { type: 'hard_break' })[]>()
+  /** Where each note's tokens begin; notes stand at the end of the list, and texts need them before. */
+  private readonly noteAt = new Map<number, number>()
+  /** Notes that are being read: one that calls itself does not go on for ever. */
+  private readonly within = new Set<number>()
 
   constructor(private readonly tokens: Token[], private readonly dropped: DropCounter, private readonly pictures: Map<string, Uint8Array>) {
-    // Notes stand at the end of the token list; texts need them before.
-    for (let i = 0; i < tokens.length; i++) if (tokens[i]!.type === 'footnote_open') {
-      const id = (tokens[i]!.meta as { id: number }).id
-      const content: (TextJson | { type: 'hard_break' })[] = []
-      for (i++; tokens[i] && tokens[i]!.type !== 'footnote_close'; i++) if (tokens[i]!.type === 'inline') {
-        if (content.length) content.push({ type: 'hard_break' })
-        for (const n of this.inline(tokens[i]!.children ?? []).content) if (n.type === 'text' || n.type === 'hard_break') content.push(n)
-      }
-      this.notes.set(id, content)
+    tokens.forEach((t, i) => t.type === 'footnote_open' && this.noteAt.set((t.meta as { id: number }).id, i))
+  }
+
+  /** A note's text: its paragraphs on lines of their own; a note that it calls stands in it, in brackets. */
+  private note(id: number): (TextJson | { type: 'hard_break' })[] {
+    const out: (TextJson | { type: 'hard_break' })[] = []
+    if (this.within.has(id)) return out
+    this.within.add(id)
+    const add = (n: TextJson | { type: 'hard_break' }): void => {
+      const last = out[out.length - 1]
+      if (n.type === 'text' && last?.type === 'text' && sameMarks(last.marks, n.marks ?? [])) out[out.length - 1] = { ...last, text: last.text + n.text }
+      else out.push(n)
     }
+    const line = (content: InlineJson[]): void => {
+      if (out.length && content.length) add({ type: 'hard_break' })
+      for (const n of content) {
+        if (n.type === 'text' || n.type === 'hard_break') add(n)
+        else if (n.type === 'footnote') {
+          this.dropped.add('notes within notes: they stand there in brackets', inlineText(n.content))
+          for (const part of [{ type: 'text' as const, text: ' [' }, ...(n.content ?? []), { type: 'text' as const, text: ']' }]) add(part)
+        }
+      }
+    }
+    for (let i = this.noteAt.get(id)! + 1; this.tokens[i] && this.tokens[i]!.type !== 'footnote_close'; i++) {
+      const t = this.tokens[i]!
+      if (t.type === 'inline') line(this.words(t))
+      else for (const text of codeLines(t)) line([{ type: 'text', text }])
+    }
+    this.within.delete(id)
+    return out
+  }
+
+  /** The words of a place that holds no pictures; those that stand there are counted. */
+  private words(t: Token): InlineJson[] {
+    const { content, images } = this.inline(t.children ?? [])
+    for (const p of images) if (p.type === 'picture') this.dropped.add('pictures in notes and tables', p.alt)
+    return content
   }
 
   blocks(from: number, to: number): RawBlock[] {
@@ -140,7 +172,7 @@ class Walker {
         }
         case 'fence':
         case 'code_block':
-          for (const line of t.content.replace(/\n$/, '').split('\n')) if (line.trim()) out.push({ type: 'para', content: [{ type: 'text', text: line.trim() }] })
+          for (const text of codeLines(t)) out.push({ type: 'para', content: [{ type: 'text', text }] })
           break
         case 'footnote_block_open':
           i = this.close(i)
@@ -175,7 +207,7 @@ class Walker {
           const { content, images } = this.inline(t.children ?? [])
           if (content.length) out.push({ type: 'para', content, list: { key, level, ordered, start } })
           out.push(...images)
-        }
+        } else for (const text of codeLines(t)) out.push({ type: 'para', content: [{ type: 'text', text }] })
       }
       i = end
     }
@@ -191,7 +223,7 @@ class Walker {
       else if (t.type === 'tr_open') rows.push({ type: 'row', attrs: { head }, content: [] })
       else if (t.type === 'th_open' || t.type === 'td_open') {
         const align = /text-align:(\w+)/.exec(String(t.attrGet('style') ?? ''))?.[1]
-        const content = this.inline(this.tokens[i + 1]!.children ?? []).content
+        const content = this.words(this.tokens[i + 1]!)
         const cell: CellJson = { type: 'cell', attrs: { span: 1 }, content: [{ type: 'paragraph', attrs: { id: '', align: align === 'right' || align === 'center' ? align : null }, content }] }
         rows[rows.length - 1]!.content.push(cell)
       }
@@ -260,7 +292,7 @@ class Walker {
         case 'link_open': marks.push({ type: 'link', attrs: { href: String(t.attrGet('href') ?? '') } }); break
         case 'link_close': drop('link'); break
         case 'footnote_ref':
-          content.push({ type: 'footnote', attrs: { id: '' }, content: this.notes.get((t.meta as { id: number }).id) ?? [] })
+          content.push({ type: 'footnote', attrs: { id: '' }, content: this.note((t.meta as { id: number }).id) })
           break
         case 'image': {
           const src = safeDecode(String(t.attrGet('src') ?? ''))
@@ -278,6 +310,9 @@ class Walker {
     return { content: trimInline(content), images }
   }
 }
+
+/** The lines of preformatted text that say something. */
+const codeLines = (t: Token): string[] => (t.type === 'fence' || t.type === 'code_block' ? t.content.split('\n').map(l => l.trim()).filter(Boolean) : [])
 
 /** In a letter, a last short paragraph is its signature and a first short one its date or place: they stand on the right. */
 function alignLetter(blocks: RawBlock[]): RawBlock[] {
