@@ -2,7 +2,7 @@ import { imageSize } from 'image-size'
 import type { Asset, BlockJson, DocJson, ImageJson, InlineJson, ItemJson, ListJson, ParagraphJson, QuoteJson, VerseJson } from '../book'
 import { hashOf, type Ids, inlineText, safeHref } from '../book'
 import { isSceneBreak } from './headings'
-import type { DropCounter, RawBlock, RawPara } from './raw'
+import { type DropCounter, lettersIn, type RawBlock, type RawPara } from './raw'
 
 /** Pixels of the largest picture that is taken: a poster at the resolution of a press. */
 const MOST_PIXELS = 250e6
@@ -23,7 +23,7 @@ export function readAsset(bytes: Uint8Array, name?: string): Asset | undefined {
 
 export interface Converted {
   assets: Map<string, { asset: Asset; bytes: Uint8Array }>
-  cleaned: Map<string, number>
+  cleaned: DropCounter
 }
 
 /** What turning a manuscript into a book goes by, and where it puts what it finds. */
@@ -57,8 +57,8 @@ function convert(raw: RawBlock[], conversion: Conversion, headingBase: number): 
           break
         }
         const text = inlineText(b.content)
-        if (b.level === undefined && isSceneBreak(text)) {
-          count(into, 'typed scene breaks made into breaks')
+        if (b.level === undefined && isSceneBreak(text) && b.content.every(n => n.type === 'text' || n.type === 'hard_break')) {
+          into.cleaned.add('typed scene breaks made into breaks', '', 1, lettersIn(text))
           out.push({ type: 'scene_break', attrs: { id: ids.block() } })
         } else if (b.level !== undefined) {
           out.push({ type: 'heading', attrs: { id: ids.block(), level: Math.min(3, Math.max(1, b.level - headingBase)) }, content: inline(b.content, conversion) })
@@ -92,7 +92,10 @@ function convert(raw: RawBlock[], conversion: Conversion, headingBase: number): 
       }
       case 'picture': {
         const asset = assetOf(b.key, b.alt, conversion)
-        if (asset) out.push(tidy<ImageJson>({ type: 'image', attrs: { id: ids.block(), asset, alt: b.alt, decoration: false, share: 1 }, content: b.caption?.length ? inline(b.caption, conversion) : undefined }))
+        const caption = b.caption?.length ? inline(b.caption, conversion) : undefined
+        if (asset) out.push(tidy<ImageJson>({ type: 'image', attrs: { id: ids.block(), asset, alt: b.alt, decoration: false, share: 1 }, content: caption }))
+        // The words under a picture that cannot be used are still the author's.
+        else if (caption) out.push({ type: 'paragraph', attrs: { id: ids.block(), align: null }, content: caption })
         break
       }
     }
@@ -151,8 +154,4 @@ function list(paras: RawPara[], level: number, conversion: Conversion): ListJson
     } else items.push({ type: 'item', content: [para({ ...p, list: undefined }, conversion)] })
   }
   return { type: 'list', attrs: { id: conversion.ids.block(), ordered: first.ordered, start: first.start }, content: items }
-}
-
-export const count = (into: Converted, what: string, n = 1): void => {
-  into.cleaned.set(what, (into.cleaned.get(what) ?? 0) + n)
 }

@@ -162,7 +162,7 @@ describe('docx', () => {
     const { content } = body(read)[0]!.doc
     schema.nodeFromJSON(body(read)[0]!.doc).check()
     // A title is plain words; what is lost with the rest is said.
-    expect(read.dropped).toEqual([{ what: 'notes in titles', count: 1, places: ['Of titles.'] }, { what: 'pictures in titles', count: 1, places: ['a star'] }])
+    expect(read.dropped).toEqual([{ what: 'notes in titles', count: 1, places: ['Of titles.'], letters: 9 }, { what: 'pictures in titles', count: 1, places: ['a star'] }])
     const asset = read.book.assets[0]!.id
     expect(content.map(b => b.type)).toEqual(['paragraph', 'image', 'image'])
     // 22 pixels at 96 an inch are 16.5 points, of text of 11.

@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { strToU8, zipSync } from 'fflate'
 import { cases } from '../../../tests/support/deep'
-import { inlineText, type InlineJson } from '../book'
+import { eachInline, inlineText, type InlineJson } from '../book'
 import { Fault } from '../trade'
 import { readDocx } from './docx'
 import { lettersIn, type RawBlock } from './raw'
@@ -81,6 +81,33 @@ describe('letters of a .docx', () => {
       const total = out + raw.dropped.letters
       expect(total).toBeGreaterThanOrEqual(source(files))
       expect(total - brackets).toBeLessThanOrEqual(source(files))
+    }), { numRuns: cases(300, 5000) })
+  })
+  test('letters of the file are letters of the book and letters counted, whatever its lines are taken for', () => {
+    // Lines as front matter, headings and breaks are typed, among any others.
+    const props = fc.constantFrom('', '<w:outlineLvl w:val="0"/>', '<w:outlineLvl w:val="1"/>', '<w:jc w:val="center"/>', '<w:pageBreakBefore/>', '<w:outlineLvl w:val="0"/><w:jc w:val="center"/>')
+    const size = fc.constantFrom('', '<w:rPr><w:sz w:val="48"/></w:rPr>', '<w:rPr><w:b/></w:rPr>')
+    const words = fc.constantFrom('The Salt Lamp', 'by Orla Fenwright', 'Copyright © 2026 Orla Fenwright', 'All rights reserved', 'For Ada', 'Contents', 'One ..... 3', 'Chapter One', 'Chapter Two: The Bell', '3', 'IV', '* * *', '#', 'Prologue', 'About the Author', 'The Bell', 'Part One', 'December 2026', 'She went down to the water. '.repeat(12))
+    const line = fc.tuple(props, size, words, many(inline, 2)).map(([p, s, w, x]) => `<w:p><w:pPr>${p}</w:pPr><w:r>${s}<w:t xml:space="preserve">${w}</w:t></w:r>${x}</w:p>`)
+    fc.assert(fc.property(fc.array(fc.oneof({ arbitrary: line, weight: 4 }, { arbitrary: block, weight: 1 }), { minLength: 1, maxLength: 12 }), fc.tuple(para, para), (blocks, notes) => {
+      const files = file(blocks.join(''), notes)
+      let u: ReturnType<typeof readManuscript>
+      try {
+        u = readManuscript('a.docx', zipSync(files))
+      } catch (e) {
+        // Nothing but breaks and numbers is no text.
+        if (e instanceof Fault && e.code === 'empty') return
+        throw e
+      }
+      let out = 0
+      for (const s of u.book.sections.filter(x => !x.made)) {
+        out += lettersIn(s.title) + lettersIn(s.subtitle ?? '')
+        eachInline(s.doc, content => void (out += lettersIn(inlineText(content))))
+      }
+      const counted = [...u.dropped, ...u.cleaned].reduce((n, d) => n + (d.letters ?? 0), 0)
+      const brackets = 2 * (u.dropped.find(d => d.what.startsWith('readings over'))?.count ?? 0)
+      expect(out + counted - brackets).toBeLessThanOrEqual(source(files))
+      expect(out + counted).toBeGreaterThanOrEqual(source(files))
     }), { numRuns: cases(300, 5000) })
   })
   test.each([

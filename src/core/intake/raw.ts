@@ -1,4 +1,4 @@
-import type { Align, InlineJson, TableJson } from '../book'
+import { type Align, type InlineJson, inlineText, type TableJson } from '../book'
 
 /** A manuscript as its file says it, before it is understood: blocks in order, with the facts that structure is read from. */
 export interface RawManuscript {
@@ -43,12 +43,12 @@ export type RawBlock =
 /** Counts what is left out, with a few places each: nothing goes in silence. */
 export class DropCounter {
   private readonly kinds = new Map<string, { count: number; places: string[]; letters: number }>()
-  /** `gone`: the text that went with it, of which the letters are counted. */
-  add(what: string, near: string, count = 1, gone = ''): void {
+  /** `gone`: the text that went with it, of which the letters are counted, or their number. */
+  add(what: string, near: string, count = 1, gone: string | number = ''): void {
     let k = this.kinds.get(what)
     if (!k) this.kinds.set(what, (k = { count: 0, places: [], letters: 0 }))
     k.count += count
-    k.letters += lettersIn(gone)
+    k.letters += typeof gone === 'number' ? gone : lettersIn(gone)
     const place = near.trim().slice(0, 60)
     if (place && k.places.length < 5 && !k.places.includes(place)) k.places.push(place)
   }
@@ -68,6 +68,24 @@ export interface Dropped {
   places: string[]
   /** Letters that went with them, where any did. */
   letters?: number
+}
+
+/** All words of a block: of its notes, cells, lines and captions, too. */
+export function textOfBlock(b: RawBlock): string {
+  switch (b.type) {
+    case 'para':
+      return inlineText(b.content, true)
+    case 'table':
+      return b.table.content.flatMap(r => r.content.flatMap(c => c.content.map(p => inlineText(p.content, true)))).join('\n')
+    case 'verse':
+      return b.lines.map(l => inlineText(l.content, true)).join('\n')
+    case 'container':
+      return b.blocks.map(textOfBlock).join('\n')
+    case 'picture':
+      return inlineText(b.caption, true)
+    default:
+      return ''
+  }
 }
 
 /** Signs of a text that are no space: what is counted in and out of a reading. */

@@ -1,8 +1,8 @@
 import { type Book, createBook, docWords, Ids, type InlineJson, inlineText, type Role, roles, type Section, type TitleData } from '../book'
 import { parseIsbn } from '../trade'
-import { type Conversion, type Converted, count, toDoc } from './convert'
+import { type Conversion, type Converted, toDoc } from './convert'
 import { looksLikeTitle, propose, type Proposal, TAKEN } from './headings'
-import type { Dropped, RawBlock, RawManuscript, RawPara } from './raw'
+import { DropCounter, type Dropped, lettersIn, type RawBlock, type RawManuscript, type RawPara, textOfBlock } from './raw'
 
 /** A manuscript as it was understood: a book, with the evidence for each section, and what was left out or tidied. */
 export interface Understood {
@@ -10,14 +10,15 @@ export interface Understood {
   /** Bytes of the book's pictures by asset id. */
   pictures: Map<string, Uint8Array>
   dropped: Dropped[]
-  cleaned: { what: string; count: number }[]
+  /** What was tidied. Letters: typed signs that the book makes by itself. */
+  cleaned: Dropped[]
   /** Read out of a typed title or copyright page. */
   isbn?: string
 }
 
 /** Reads the structure of a raw manuscript. `name` is the file's, for a title where the text gives none. */
 export function understand(raw: RawManuscript, name = ''): Understood {
-  const into: Converted = { assets: new Map(), cleaned: new Map() }
+  const into: Converted = { assets: new Map(), cleaned: new DropCounter() }
   const blocks = clean(raw.blocks, into)
   const bodySize = commonSize(blocks) ?? raw.bodySize ?? 0
   const proposals = choose(blocks, bodySize)
@@ -55,17 +56,19 @@ export function understand(raw: RawManuscript, name = ''): Understood {
       evidence.push('the line below is its title')
       from++
     }
-    for (const b of blocks.slice(p.index, from)) if (b.type === 'para') countLostInTitle(b.content, title, raw)
+    const heading = blocks.slice(p.index, from)
     const role = placed(p.role, i, proposals)
     const content = blocks.slice(from, end)
     if (role === 'contents') {
       // A typed contents list gives way to the made one.
-      raw.dropped.add('typed contents list', title || 'Contents', Math.max(1, content.length))
+      raw.dropped.add('typed contents list', title || 'Contents', Math.max(1, content.length), [...heading, ...content].map(textOfBlock).join('\n'))
       return
     }
+    for (const b of heading) if (b.type === 'para') countLostInTitle(b.content, title, raw)
+    const made = heading.reduce((n, b) => n + (b.type === 'para' ? lettersIn(inlineText(b.content)) : 0), -lettersIn(title))
+    if (made > 0) into.cleaned.add('typed chapter numbers, which the book now makes by itself', '', 1, made)
     if (role === 'copyright') isbn ??= findIsbn(content)
-    const named = roles[role].name.toLowerCase() === title.toLowerCase()
-    add({ part: roles[role].part, role, title: named && !roles[role].numbered && role !== 'prologue' && role !== 'epilogue' ? title : title, numbered: p.numbered && !!roles[role].numbered, evidence }, content, p.level ?? (chapterLevel < 9 ? chapterLevel : 0))
+    add({ part: roles[role].part, role, title, numbered: p.numbered && !!roles[role].numbered, evidence }, content, p.level ?? (chapterLevel < 9 ? chapterLevel : 0))
   })
 
   // A title page typed in front may say its title only in the file's properties.
@@ -79,7 +82,7 @@ export function understand(raw: RawManuscript, name = ''): Understood {
   const book = { ...createBook('book', data, renamed(ordered)), assets: [...into.assets.values()].map(a => a.asset) }
   return {
     book, pictures: new Map([...into.assets.values()].map(a => [a.asset.id, a.bytes])), dropped: raw.dropped.list(),
-    cleaned: [...into.cleaned].map(([what, n]) => ({ what, count: n })), ...(isbn ? { isbn } : {}),
+    cleaned: into.cleaned.list(), ...(isbn ? { isbn } : {}),
   }
 }
 
@@ -102,7 +105,7 @@ function clean(blocks: RawBlock[], into: Converted): RawBlock[] {
       continue
     }
     if (!b.content.length) {
-      count(into, 'empty paragraphs taken out')
+      into.cleaned.add('empty paragraphs taken out', '')
       carry ||= !!b.newPage
       continue
     }
@@ -115,7 +118,7 @@ function clean(blocks: RawBlock[], into: Converted): RawBlock[] {
       })
       return t === n.text ? n : { ...n, text: t }
     })
-    if (doubled) count(into, 'doubled spaces made single', doubled)
+    if (doubled) into.cleaned.add('doubled spaces made single', '', doubled)
     out.push({ ...b, content, ...(carry || b.newPage ? { newPage: true } : {}) })
     carry = false
   }
@@ -126,7 +129,7 @@ function clean(blocks: RawBlock[], into: Converted): RawBlock[] {
 function countLostInTitle(content: InlineJson[], title: string, { dropped }: RawManuscript): void {
   for (const n of content) {
     if (n.type === 'sign') dropped.add('pictures in titles', n.attrs.alt || title)
-    else if (n.type === 'footnote') dropped.add('notes in titles', inlineText(n.content) || title)
+    else if (n.type === 'footnote') dropped.add('notes in titles', inlineText(n.content) || title, 1, inlineText(n.content))
   }
 }
 
@@ -205,6 +208,7 @@ function readPrelude(blocks: RawBlock[], data: TitleData, raw: RawManuscript): P
   const rest: RawBlock[] = []
   const copyright: RawBlock[] = []
   let isbn: string | undefined
+  const intoData = (b: RawBlock): void => raw.dropped.add('typed title page, read into the book’s data', textOfBlock(b).trim(), 1, textOfBlock(b))
   const largest = Math.max(0, ...blocks.map(b => (b.type === 'para' ? (b.size ?? 0) : 0)))
   for (const b of blocks) {
     if (b.type !== 'para') {
@@ -220,23 +224,24 @@ function readPrelude(blocks: RawBlock[], data: TitleData, raw: RawManuscript): P
       if (year) data.year = Number(year[1])
     } else if (!data.title && isTitle(b, text, largest)) {
       data.title = text
-      raw.dropped.add('typed title page, read into the book’s data', text)
+      intoData(b)
     } else if (by && text.length < 80) {
       // The line above a by-line is the title, whatever it looks like.
       const above = rest[rest.length - 1]
       if (!data.title && above?.type === 'para' && inlineText(above.content).length <= 100) {
         data.title = inlineText(above.content).trim()
         rest.pop()
+        intoData(above)
       }
       data.contributors = [{ name: by[1]!.trim(), role: 'aut' }]
-      raw.dropped.add('typed title page, read into the book’s data', text)
+      intoData(b)
     } else if (/^subtitle$/i.test(b.style ?? '') && data.title) {
       data.subtitle ??= text
-      raw.dropped.add('typed title page, read into the book’s data', text)
+      intoData(b)
     } else if (/^author$/i.test(b.style ?? '') && !data.contributors.length) {
       data.contributors = [{ name: text, role: 'aut' }]
-      raw.dropped.add('typed title page, read into the book’s data', text)
-    } else if (/^date$/i.test(b.style ?? '')) raw.dropped.add('typed title page, read into the book’s data', text)
+      intoData(b)
+    } else if (/^date$/i.test(b.style ?? '')) intoData(b)
     else rest.push(b)
   }
   if (copyright.length) out.push({ role: 'copyright', blocks: copyright, why: 'speaks of copyright', ...(isbn ? { isbn } : {}) })
