@@ -48,7 +48,12 @@ async function picturesBeside(path: string, bytes: Uint8Array): Promise<Map<stri
   } catch {
     return out // The reader itself will say in plain words what is wrong.
   }
-  for (const m of text.matchAll(/!\[[^\]]*\]\(<?([^\s)>]+)/g)) {
+  let before = 0
+  for (const m of text.matchAll(/\]\(<?([^\s)>]+)/g)) {
+    // A picture's sign stands before its description, however long that is; each stretch of text is looked through once.
+    const picture = text.slice(before, m.index).includes('![')
+    before = m.index + m[0].length
+    if (!picture) continue
     const file = join(folder, m[1]!)
     if (!file.startsWith(folder + sep) || /^[a-z]+:/i.test(m[1]!)) continue
     try {

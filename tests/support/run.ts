@@ -1,4 +1,6 @@
 import { execFile } from 'node:child_process'
+import { mkdtempSync, readFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 
 export const root = process.cwd()
@@ -11,10 +13,10 @@ export interface Ran {
 }
 
 /** Runs a program to its end; never throws. */
-export function run(program: string, args: string[], options: { cwd?: string; timeout?: number } = {}): Promise<Ran> {
+export function run(program: string, args: string[], options: { cwd?: string; timeout?: number; env?: Record<string, string> } = {}): Promise<Ran> {
   const start = Date.now()
   return new Promise(done => {
-    execFile(program, args, { cwd: options.cwd ?? root, timeout: options.timeout ?? 120_000, maxBuffer: 1 << 28, encoding: 'utf8' }, (error, out, err) => {
+    execFile(program, args, { cwd: options.cwd ?? root, timeout: options.timeout ?? 120_000, maxBuffer: 1 << 28, encoding: 'utf8', env: { ...process.env, ...options.env } }, (error, out, err) => {
       const code = error ? (typeof error.code === 'number' ? error.code : 99) : 0
       done({ code, out, err, ms: Date.now() - start })
     })
@@ -23,3 +25,11 @@ export function run(program: string, args: string[], options: { cwd?: string; ti
 
 /** `press`, as a person runs it. */
 export const press = (...args: string[]): Promise<Ran> => run('node', [join(root, 'scripts/press.mjs'), ...args])
+
+/** The same, with the most memory that it held, megabytes. */
+export async function pressMeasured(...args: string[]): Promise<Ran & { peak: number }> {
+  const note = join(mkdtempSync(join(tmpdir(), 'porchlight-peak-')), 'peak')
+  const atTheEnd = `import fs from 'node:fs'; process.on('exit', () => fs.writeFileSync(process.env.PEAK_NOTE, String(process.resourceUsage().maxRSS / 1000)))`
+  const ran = await run('node', ['--import', `data:text/javascript,${encodeURIComponent(atTheEnd)}`, join(root, 'scripts/press.mjs'), ...args], { env: { PEAK_NOTE: note } })
+  return { ...ran, peak: Number(readFileSync(note, 'utf8')) }
+}

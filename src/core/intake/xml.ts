@@ -10,7 +10,7 @@ export interface XmlElement {
 
 const MOST_DEPTH = 400
 /** Elements of one part: a book of half a million words with a style on every other word has fewer. */
-const MOST_ELEMENTS = 2_500_000
+const MOST_ELEMENTS = 1_500_000
 /** A text part of half a million words is about 30 MB; what is larger is not a book. */
 const MOST_XML = 48e6
 /** Characters parsed between two reports. */
@@ -32,19 +32,20 @@ const prefixes: Record<string, string> = {
 export function parseXml(bytes: Uint8Array, what: string, report?: Report, ruined = false): XmlElement {
   if (bytes.length > MOST_XML) throw new Fault('too-large', `This file is larger than any book: ${what} takes ${Math.round(bytes.length / 1e6)} MB.`)
   const text = decodeXml(bytes)
+  // Counted before anything is made of them: a tree of millions fills memory long before it ends.
+  if (countTags(text) > MOST_ELEMENTS) throw new Fault('too-many', `This file has more than ${MOST_ELEMENTS.toLocaleString('en')} elements in ${what}, many times those of any book; it is not read.`)
   const root: XmlElement = { name: '', attrs: {}, children: [] }
   const stack: XmlElement[] = [root]
   const names = new Map<string, string>()
   let renamed = false
-  let count = 0
   const parser = new SaxesParser({ fragment: false })
   parser.on('doctype', () => {
     throw new Fault('entities', `This file declares its own entities in ${what}; it is not read.`)
   })
   parser.on('opentag', tag => {
-    if (++count > MOST_ELEMENTS) throw new Fault('too-many', `This file has more than ${MOST_ELEMENTS.toLocaleString('en')} elements in ${what}, many times those of any book; it is not read.`)
-    const attrs = tag.attributes as Record<string, string>
-    for (const k in attrs) {
+    let attrs = none
+    for (const k in tag.attributes) {
+      attrs = tag.attributes as Record<string, string>
       const usual = k.startsWith('xmlns:') && prefixes[attrs[k]!]
       if (usual && usual !== k.slice(6)) {
         names.set(k.slice(6), usual)
@@ -52,7 +53,7 @@ export function parseXml(bytes: Uint8Array, what: string, report?: Report, ruine
       }
     }
     const e: XmlElement = { name: renamed ? canonical(tag.name) : tag.name, attrs, children: [] }
-    if (renamed) e.attrs = Object.fromEntries(Object.entries(e.attrs).map(([k, v]) => [canonical(k), v]))
+    if (renamed && attrs !== none) e.attrs = Object.fromEntries(Object.entries(e.attrs).map(([k, v]) => [canonical(k), v]))
     stack[stack.length - 1]!.children.push(e)
     stack.push(e)
     if (stack.length > MOST_DEPTH) throw new Fault('deep', `This file nests its parts too deeply in ${what}; it is not read.`)
@@ -82,6 +83,16 @@ export function parseXml(bytes: Uint8Array, what: string, report?: Report, ruine
   const first = root.children.find((c): c is XmlElement => typeof c !== 'string')
   if (!first) throw new Fault('damaged', `This file is damaged: ${what} is empty.`)
   return first
+}
+
+/** Most elements have no attributes: they share these. */
+const none: Record<string, string> = Object.freeze({})
+
+/** Tags that begin an element, as many as are at most in a text. */
+function countTags(text: string): number {
+  let n = 0
+  for (let i = text.indexOf('<'); i >= 0; i = text.indexOf('<', i + 1)) if (text.charCodeAt(i + 1) !== 0x2f) n++
+  return n
 }
 
 function decodeXml(bytes: Uint8Array): string {
