@@ -3,6 +3,7 @@ import { authorLine, type Book, type Edition, hashOf, picturesIn } from '@/core/
 import { outlineOf } from './interiorFiles'
 import { DATE, loadedSubsetter, pdf, pictureSource } from './pdfPorts'
 import { check, type Finding } from '@/core/check'
+import type { EpubTrouble } from '@/core/epub'
 import { type Cover, drawCover, flatFor, frontPage } from '@/core/cover'
 import { ebookMoney, leastEbookPrice, listingFindings, type ListingSnapshot, type Submission } from '@/core/outlets'
 import { pageStarts } from '@/core/pages'
@@ -44,14 +45,20 @@ async function frontJpeg(cover: Cover, height: number): Promise<{ bytes: Uint8Ar
   return { bytes: new Uint8Array(await blob.arrayBuffer()), width: canvas.width, height: canvas.height }
 }
 
-const epubs = new WeakMap<object, Map<string, { bytes: Uint8Array; front: { width: number; height: number } }>>()
+/** An ebook as it was made: its file, its front picture's size, and what an inspection of the file found. */
+interface MadeEpub {
+  bytes: Uint8Array
+  front: { width: number; height: number }
+  troubles: EpubTrouble[]
+}
+const epubs = new WeakMap<object, Map<string, MadeEpub>>()
 
 /** The ebook as an outlet gets it; remembered while text and cover stay what they are. */
-export async function epubOf(bookId: string, e: Edition, profile: OutletProfile): Promise<{ bytes: Uint8Array; front: { width: number; height: number } }> {
+export async function epubOf(bookId: string, e: Edition, profile: OutletProfile): Promise<MadeEpub> {
   const b = bookOf(bookId)
   const cover = await coverOf(bookId, e)
   const height = frontHeight(profile)
-  const made = epubs.get(b.text) ?? new Map<string, { bytes: Uint8Array; front: { width: number; height: number } }>()
+  const made = epubs.get(b.text) ?? new Map<string, MadeEpub>()
   epubs.set(b.text, made)
   const key = `${height}/${keyOf(designOf(b.book))}/${e.isbn ?? ''}`
   const known = made.get(key)
@@ -59,10 +66,10 @@ export async function epubOf(bookId: string, e: Edition, profile: OutletProfile)
   const front = await frontJpeg(cover, height)
   const print = printOf(b)
   const pages = print ? pageStarts(await chainOf(bookId, print.id).get('interior')) : undefined
-  const { writeEpub } = await import('@/core/epub')
+  const { inspectEpub, writeEpub } = await import('@/core/epub')
   const originals = await originalsOf(b.text)
   const bytes = writeEpub(b.text, { isbn: e.isbn, date: DATE, cover: { bytes: front.bytes, type: 'image/jpeg' }, picture: id => originals.get(id), ...(pages ? { pages } : {}) })
-  const out = { bytes, front: { width: front.width, height: front.height } }
+  const out = { bytes, front: { width: front.width, height: front.height }, troubles: inspectEpub(bytes) }
   made.set(key, out)
   return out
 }
@@ -83,7 +90,7 @@ export async function findingsOf(bookId: string, e: Edition, outletId: string): 
   const profile = outlet(outletId)
   if (e.kind !== 'ebook') return chainOf(bookId, e.id, outletId).get('findings')
   const epub = await epubOf(bookId, e, profile)
-  return check({ book: b.book, profile, ebook: { bytes: epub.bytes.length, front: epub.front, price: e.price, leastPrice: leastEbookPrice(profile, epub.bytes.length) } })
+  return check({ book: b.book, profile, ebook: { bytes: epub.bytes.length, troubles: epub.troubles, front: epub.front, price: e.price, leastPrice: leastEbookPrice(profile, epub.bytes.length) } })
 }
 
 /** What the outlet would see of the edition if it were sent now. */

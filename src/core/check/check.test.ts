@@ -123,4 +123,10 @@ describe('each rule finds its fault, with place, amount and remedy', () => {
     expect(named(f, 'ebook weight')[0]!.amount).toBe('1.0 MB')
     sound(f)
   })
+  test('ebook: what an inspection of the made file found stops it', () => {
+    const f = check({ book, profile, ebook: { bytes: 1, troubles: [{ kind: 'script', file: 'OEBPS/text/s1.xhtml', what: 'onclick' }, { kind: 'unused', file: 'OEBPS/text/s1.xhtml', what: 'svg' }] } })
+    expect(named(f, 'ebook files').map(x => x.severity)).toEqual(['stop', 'mend'])
+    expect(named(f, 'ebook files')[0]!.message).toBe('The ebook has a script in OEBPS/text/s1.xhtml (onclick); readers block it, and outlets refuse the file.')
+    sound(f)
+  })
 })

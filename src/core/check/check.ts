@@ -1,11 +1,11 @@
 import { barcode, contrast, coverFits, coverSafe, spine } from './coverRules'
-import { described, emptySections, front, named, price, soundPictures, titleLength, typedQuotes, weight } from './dataRules'
+import { described, ebookFiles, emptySections, front, named, price, soundPictures, titleLength, typedQuotes, weight } from './dataRules'
 import type { Finding, Severity } from './finding'
 import { blanks, borrowedGlyphs, inside, missingGlyphs, overfull, pageEnds, resolution, type Rule, safeZone, specification } from './pageRules'
 import type { Subject } from './subject'
 
 /** All rules, in the order in which an author would mend. */
-export const rules: Rule[] = [named, titleLength, price, specification, inside, safeZone, missingGlyphs, borrowedGlyphs, resolution, overfull, pageEnds, blanks, spine, coverSafe, coverFits, contrast, barcode, weight, front, soundPictures, described, emptySections, typedQuotes]
+export const rules: Rule[] = [named, titleLength, price, specification, inside, safeZone, missingGlyphs, borrowedGlyphs, resolution, overfull, pageEnds, blanks, spine, coverSafe, coverFits, contrast, barcode, weight, ebookFiles, front, soundPictures, described, emptySections, typedQuotes]
 
 const rank: Record<Severity, number> = { stop: 0, mend: 1, remark: 2 }
 

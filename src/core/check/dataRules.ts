@@ -38,6 +38,18 @@ export const weight: Rule = s => {
   return [{ rule: 'ebook weight', severity: 'stop', place: { kind: 'edition' }, amount: `${over.toFixed(1)} MB`, message: `The ebook weighs ${(s.ebook.bytes / 1e6).toFixed(1)} MB; ${s.profile.name} takes ${most} MB.`, remedy: 'Make its pictures lighter.' }]
 }
 
+/** The made ebook holds no scripts, and says of its files what is in them. */
+export const ebookFiles: Rule = s =>
+  (s.ebook?.troubles ?? []).map(t => {
+    const message = {
+      script: `The ebook has a script in ${t.file} (${t.what}); readers block it, and outlets refuse the file.`,
+      undeclared: `${t.file} uses ${t.what}, and the ebook does not declare it.`,
+      unused: `The ebook declares ${t.what} of ${t.file}, which uses none.`,
+      malformed: `${t.file} of the ebook is ${t.what}.`,
+    }[t.kind]
+    return { rule: 'ebook files', severity: t.kind === 'unused' ? ('mend' as const) : ('stop' as const), place: { kind: 'edition' as const }, message, remedy: 'Keep a backup of the book, and take out what was brought in last: its text holds what no ebook may.' }
+  })
+
 /** The front picture is of a size that the outlet takes. */
 export const front: Rule = s => {
   const rules = s.profile.ebook

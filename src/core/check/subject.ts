@@ -1,5 +1,6 @@
 import type { Book } from '../book'
 import type { Cover } from '../cover'
+import type { EpubTrouble } from '../epub'
 import type { Interior } from '../pages'
 import type { OutletProfile, PrintSpec } from '../trade'
 
@@ -10,5 +11,5 @@ export interface Subject {
   /** For print editions. */
   print?: { spec: PrintSpec; interior: Interior; cover?: Cover; isbn?: string; /** List price and the least the outlet allows, minor units. */ price?: number; leastPrice?: number }
   /** For ebooks. */
-  ebook?: { bytes: number; front?: { width: number; height: number }; price?: number; leastPrice?: number }
+  ebook?: { bytes: number; /** What is wrong in the made file. */ troubles?: EpubTrouble[]; front?: { width: number; height: number }; price?: number; leastPrice?: number }
 }

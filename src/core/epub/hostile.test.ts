@@ -6,7 +6,7 @@ import { mutated, mutation } from '../../../tests/support/mutate'
 import { cases } from '../../../tests/support/deep'
 import type { Book } from '../book'
 import { parseXml, type XmlElement } from '../intake/xml'
-import { writeEpub } from '.'
+import { inspectEpub, writeEpub } from '.'
 
 const EVIL = '"/><script>alert(1)</script><x y="'
 
@@ -34,5 +34,6 @@ test('whatever stands where text, numbers and ids should, no element of anybody 
     }
     const names = elementsOf(epub)
     expect([...names].filter(n => n === 'script' || n === 'x')).toEqual([])
+    expect(inspectEpub(epub)).toEqual([])
   }), { numRuns: cases(120, 5000), endOnFailure: true })
 })

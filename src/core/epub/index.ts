@@ -1,2 +1,3 @@
+export * from './inspect'
 export * from './write'
 export { safeHref } from './xhtml'
