@@ -1,4 +1,6 @@
-import { expect, type Page, test } from '@playwright/test'
+import { createCanvas } from '@napi-rs/canvas'
+import { expect, type Page, test, type Worker } from '@playwright/test'
+import { Document, ImageRun, Packer, Paragraph } from 'docx'
 
 /** What comes in and what answers: scripts of nobody else, a press that dies, settings that leave no room. */
 const book = '/book/tidewardens-almanac'
@@ -38,21 +40,62 @@ test('pages run their own scripts by a nonce and no others, with or without a ne
   await context.setOffline(false)
 })
 
-test('a press that dies is noticed, started anew once, and the room goes on', async ({ page }) => {
+const nameOf = (w: Worker): Promise<string> => w.evaluate(() => (self as unknown as { name: string }).name).catch(() => '')
+async function presses(page: Page): Promise<Worker[]> {
+  const named = await Promise.all(page.workers().map(async w => ({ w, name: await nameOf(w) })))
+  return named.filter(x => x.name === 'press').map(x => x.w)
+}
+const endPress = (w: Worker): Promise<void> => w.evaluate(() => (self as unknown as { close(): void }).close()).catch(() => undefined)
+
+test('a press that dies is noticed, started anew once, and the room goes on; a picture that breaks it is named', async ({ page }) => {
+  test.slow()
   await demo(page)
   await page.goto(`${book}/interior`)
   await expect(page.locator('.spread canvas[data-painted=true]').first()).toBeVisible({ timeout: 60_000 })
-  const worker = page.workers().find(w => w.url().includes('press') || w.url().includes('static'))
-  const all = page.workers().length
-  expect(all).toBeGreaterThan(0)
-  for (const w of page.workers()) await w.evaluate(() => (self as unknown as { close(): void }).close()).catch(() => undefined)
-  expect(worker).toBeDefined()
+  const [first, ...others] = await presses(page)
+  expect([!!first, others.length]).toEqual([true, 0])
+  await endPress(first!)
   // Something is asked of it: the answer never comes, and the page notices.
   await page.getByLabel('Text size').fill('11.5')
   await page.getByLabel('Text size').press('Enter')
-  // Figures of the new size come, and pages of it.
+  // Figures of the new size come, and pages of it, from another.
   await expect(page.locator('.sill s').first()).toBeVisible({ timeout: 100_000 })
   await expect(page.locator('.spread canvas[data-painted=true]').first()).toBeVisible({ timeout: 60_000 })
+  const [second] = await presses(page)
+  expect(second).toBeDefined()
+  expect(second).not.toBe(first)
+  await expect(page.getByText('broke down')).toHaveCount(0)
+
+  // A picture at which every press dies is named at the door, and the shelf goes on.
+  await page.goto('/')
+  await expect(page.locator('.front img').nth(3)).toBeVisible({ timeout: 60_000 })
+  const [press] = await presses(page)
+  await press!.evaluate(() => Object.assign(self, { createImageBitmap: () => new Promise(() => (self as unknown as { close(): void }).close()) }))
+  const plate = createCanvas(40, 40)
+  const file = await Packer.toBuffer(new Document({ sections: [{ children: [new Paragraph('Words before the plate.'), new Paragraph({ children: [new ImageRun({ type: 'png', data: plate.toBuffer('image/png'), transformation: { width: 40, height: 40 } })] })] }] }))
+  await page.getByLabel('Manuscript file').setInputFiles({ name: 'plates.docx', mimeType: 'application/vnd.openxmlformats-officedocument.wordprocessingml.document', buffer: file })
+  await expect(page.getByText(/plates\.docx: The press broke down at the picture “.+\.png”/)).toBeVisible({ timeout: 60_000 })
+  await expect(page.getByRole('listitem')).toHaveCount(4)
+  await page.getByLabel('Manuscript file').setInputFiles({ name: 'plates.docx', mimeType: 'application/vnd.openxmlformats-officedocument.wordprocessingml.document', buffer: file })
+  await expect(page.getByRole('button', { name: 'Put it on the shelf' })).toBeVisible({ timeout: 60_000 })
+})
+
+test('a damaged picture is named with its place, and a marked box stands for it', async ({ page }) => {
+  await demo(page)
+  const plate = createCanvas(900, 600)
+  plate.getContext('2d').fillRect(100, 100, 300, 200)
+  const png = plate.toBuffer('image/png')
+  const picture = (data: Buffer) => new Paragraph({ children: [new ImageRun({ type: 'png', data, transformation: { width: 300, height: 200 } })] })
+  const file = await Packer.toBuffer(new Document({ sections: [{ children: [new Paragraph('Words before the plates.'), picture(png), picture(png.subarray(0, png.length - 200)), new Paragraph('Words behind them.')] }] }))
+  await page.getByLabel('Manuscript file').setInputFiles({ name: 'plates.docx', mimeType: 'application/vnd.openxmlformats-officedocument.wordprocessingml.document', buffer: file })
+  await expect(page.getByText(/1 × pictures that are damaged: a marked box stands in their place/)).toBeVisible({ timeout: 60_000 })
+  await page.getByRole('button', { name: 'Put it on the shelf' }).click()
+  await page.waitForURL(/\/book\/.*\/plan/)
+  const address = page.url().replace(/plan$/, '')
+  await page.goto(`${address}interior`)
+  await expect(page.locator('.spread canvas[data-painted=true]').first()).toBeVisible({ timeout: 60_000 })
+  await page.goto(`${address}check`)
+  await expect(page.getByText(/is damaged and cannot be printed: a marked box stands in its place\./).first()).toBeVisible({ timeout: 60_000 })
 })
 
 test('settings that leave no room are said in the room, with the notes to put it right', async ({ page }) => {

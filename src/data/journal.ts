@@ -32,7 +32,7 @@ let writer: Worker | undefined
 /** Starts the worker that writes the second copy, so that the first key finds it ready. */
 export function readyJournal(): void {
   if (writer || typeof Worker === 'undefined' || !navigator.storage?.getDirectory) return
-  writer = new Worker(new URL('../workers/journal.worker.ts', import.meta.url), { type: 'module' })
+  writer = new Worker(new URL('../workers/journal.worker.ts', import.meta.url), { type: 'module', name: 'journal' })
   writer.postMessage({ folder: FOLDER, file: `${windowId}.json` })
 }
 

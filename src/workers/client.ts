@@ -36,7 +36,7 @@ const listeners = new Set<() => void>()
 export function press(): PressClient {
   if (!client) {
     performance.mark('porchlight worker')
-    worker = new Worker(new URL('./press.worker.ts', import.meta.url), { type: 'module' })
+    worker = new Worker(new URL('./press.worker.ts', import.meta.url), { type: 'module', name: 'press' })
     listenTo(worker)
     const remote = Comlink.wrap<PressApi>(worker)
     client = new Proxy(remote, { get: (r, name) => (typeof name === 'string' ? (...args: unknown[]) => awaited((r[name as keyof PressClient] as (...a: unknown[]) => Promise<unknown>)(...args), !silent.has(name)) : Reflect.get(r, name)) })
