@@ -1,4 +1,6 @@
+import { press } from '@/workers/client'
 import { collectBlobs } from './blobs'
+import { markDamaged } from './damaged'
 import { db } from './db'
 import { playBack } from './playback'
 import { sweep } from './removal'
@@ -30,9 +32,12 @@ const whenIdle = (work: () => Promise<void>): void => {
   else go()
 }
 
-/** Folds long histories of the books this window writes; once a day, in one window, removes what has rested long enough and what nothing names. */
+/** Folds long histories of the books this window writes, and looks at their pictures; once a day, in one window, removes what has rested long enough and what nothing names. */
 async function tidy(): Promise<void> {
-  for (const book of heldBooks()) await foldHistory(book)
+  for (const book of heldBooks()) {
+    await foldHistory(book)
+    await markDamaged(book, (id, bytes) => press().checkPicture(id, bytes))
+  }
   const last = ((await db.settings.get('swept'))?.value as number | undefined) ?? 0
   if (Date.now() - last < SWEEP_EVERY || !('locks' in navigator)) return
   await navigator.locks.request('porchlight-sweeping', { ifAvailable: true }, async lock => {
