@@ -29,11 +29,11 @@ export function mutated(value: unknown, mutations: Mutation[]): unknown {
     if (!places.length) continue
     const [holder, key] = places[m.at % places.length]!
     const object = holder as Record<string, unknown>
-    if (m.kind === 'value') object[key] = m.value
+    if (m.kind === 'value') object[key] = structuredClone(m.value)
     else if (m.kind === 'remove' && Array.isArray(holder)) holder.splice(Number(key), 1)
     else if (m.kind === 'remove') delete object[key]
     else if (m.kind === 'double' && Array.isArray(holder)) holder.push(structuredClone(holder[Number(key)]))
-    else if (!Array.isArray(holder)) object[m.kind === 'key' ? 'constructor' : `${key}x`] = m.value
+    else if (!Array.isArray(holder)) object[m.kind === 'key' ? 'constructor' : `${key}x`] = structuredClone(m.value)
   }
   return value
 }

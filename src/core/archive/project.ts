@@ -59,11 +59,13 @@ export function readProject(bytes: Uint8Array, { report, known = shippedProfiles
   const ruins = new Map<string, Uint8Array>()
   const files = readZip(bytes, () => true, limits, report, salvage && ((name, kept) => {
     // What is text may still be read; a picture with a changed byte is another picture.
-    if (name.endsWith('.json') && kept) ruins.set(name, kept)
-    else salvage(`“${name}” is damaged and was left out`)
+    if (name.endsWith('.json') && kept) {
+      ruins.set(name, kept)
+      if (!name.startsWith('sections/')) salvage(`“${name.slice(0, 80)}” is damaged: what it says may be wrong`)
+    } else salvage(`“${name.slice(0, 80)}” is damaged and was left out`)
   }))
   for (const [name, kept] of ruins) files.set(name, kept)
-  const raw = readRaw(files, salvage)
+  const raw = readRaw(files, new Set(ruins.keys()), salvage)
   let book: Book
   try {
     const migrated = migrate(raw, (raw as { version: number }).version, PROJECT_VERSION, projectMigrations) as { book: Book; sections: Record<string, DocJson> }
@@ -74,7 +76,7 @@ export function readProject(bytes: Uint8Array, { report, known = shippedProfiles
   const [trouble] = bookTroubles(book, known)
   if (trouble) throw new Fault('book', `This project is not in order: ${trouble.sentence}`, trouble.place)
   const wrong = book.sections.find(s => !isSound(s.doc))
-  if (wrong) throw new Fault('damaged', `This project is damaged: section “${wrong.title || wrong.id}” holds text that is not in order.`, wrong.id)
+  if (wrong) throw new Fault('damaged', `This project is damaged: section “${(wrong.title || wrong.id).slice(0, 80)}” holds text that is not in order.`, wrong.id)
   const pictures = new Map<string, Uint8Array>()
   for (const id of filesOf(book)) {
     const b = files.get(`pictures/${id}`) ?? files.get(`fonts/${id}`)
@@ -86,15 +88,15 @@ export function readProject(bytes: Uint8Array, { report, known = shippedProfiles
   return { book: withOwnIds(book), pictures }
 }
 
-/** The project as its file says it, before anything is believed but that it is JSON. */
-function readRaw(files: Map<string, Uint8Array>, salvage: ReadingProject['salvage']): unknown {
+/** The project as its file says it, before anything is believed but that it is JSON. `ruined`: files that are not what was written. */
+function readRaw(files: Map<string, Uint8Array>, ruined: Set<string>, salvage: ReadingProject['salvage']): unknown {
   const json = (name: string): unknown => {
     const b = files.get(name)
-    if (!b) throw new Fault('damaged', `This project is damaged: “${name}” is missing.`, name)
+    if (!b) throw new Fault('damaged', `This project is damaged: “${name.slice(0, 80)}” is missing.`, name)
     try {
       return JSON.parse(new TextDecoder('utf-8', { fatal: true }).decode(b)) as unknown
     } catch {
-      throw new Fault('damaged', `This project is damaged: “${name}” cannot be read.`, name)
+      throw new Fault('damaged', `This project is damaged: “${name.slice(0, 80)}” cannot be read.`, name)
     }
   }
   const head = json('project.json') as { format?: unknown; version?: unknown; book?: { sections?: unknown } } | null
@@ -115,9 +117,9 @@ function readRaw(files: Map<string, Uint8Array>, salvage: ReadingProject['salvag
         doc = undefined
       }
       if (!isSound(doc)) {
-        salvage(`section “${String(s?.title || id)}” is damaged: its words were kept as plain paragraphs, and some may be wrong or missing`)
+        salvage(`section “${String(s?.title || id).slice(0, 80)}” is damaged: its words were kept as plain paragraphs, and some may be wrong or missing`)
         doc = wordsOf(file ? new TextDecoder().decode(file) : '')
-      }
+      } else if (ruined.has(`sections/${id}.json`)) salvage(`section “${String(s?.title || id).slice(0, 80)}” is damaged: a word of it may be wrong`)
       sections[id] = doc
     }
   }

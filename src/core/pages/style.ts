@@ -113,7 +113,7 @@ export function readStyleDocument(data: unknown): InteriorStyle {
   try {
     return styleSchema.validateSync(data, { strict: false, stripUnknown: false })
   } catch (e) {
-    throw new Fault('style', `This style cannot be read: ${(e as Error).message.split('\n')[0]!.replace(/\.?$/, '.')}`)
+    throw new Fault('style', `This style cannot be read: ${(e as Error).message.split('\n')[0]!.slice(0, 300).replace(/\.?$/, '.')}`)
   }
 }
 
