@@ -93,8 +93,11 @@ test('random walks of two and three windows lose no letter', async ({ context })
     for (let step = 0; step < 6; step++) {
       const p = pages[chance(pages.length)]!
       const take = p.getByRole('button', { name: 'Write here instead' })
-      if (await take.isVisible()) await take.click()
-      await expect(textOf(p)).toHaveAttribute('contenteditable', 'true')
+      // A window that was opened a moment ago may still be asking whether another writes.
+      await expect(async () => {
+        if (await take.isVisible()) await take.click()
+        await expect(textOf(p)).toHaveAttribute('contenteditable', 'true', { timeout: 1000 })
+      }).toPass({ timeout: 30_000 })
       await write(p, chance(4))
       const w = `W${++word}x`
       await p.keyboard.type(`${w} `, { delay: chance(3) })

@@ -27,7 +27,7 @@ test('whatever stands where text, numbers and ids should, no element of anybody 
     const evil = JSON.parse(JSON.stringify(book), (k, v: unknown) => (['start', 'span', 'level', 'indent', 'stands', 'share', 'number', 'alt', 'title', 'name', 'language', 'height'].includes(k) && fc.sample(fc.boolean(), 1)[0] ? EVIL : k === 'id' && typeof v === 'string' && /^[bn]/.test(v) ? `${v}${EVIL}` : v)) as Book
     let epub: Uint8Array
     try {
-      epub = written(mutated({ ...evil, assets: book.assets }, m.map(x => ({ ...x, value: typeof x.value === 'string' ? EVIL : x.value }))) as Book)
+      epub = written(mutated({ ...evil, assets: structuredClone(book.assets) }, m.map(x => ({ ...x, value: typeof x.value === 'string' ? EVIL : x.value }))) as Book)
     } catch {
       // A record so broken that no book can be made of it is stopped at the door.
       return

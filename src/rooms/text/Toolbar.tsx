@@ -29,7 +29,7 @@ const Tools = memo(function Tools({ editor, disabled, onPicture }: ToolbarProps 
   )
   return (
     <div className="toolbar" role="toolbar" aria-label="Form of the text">
-      <Select size="small" variant="borderless" aria-label="Kind of block" value={kindAt(editor.state)} disabled={disabled} onChange={k => setKind(editor, k)} options={blockKinds.map(value => ({ value, label: names[value] }))} style={{ width: 148 }} />
+      <Select size="small" variant="borderless" aria-label="Kind of block" value={kindAt(editor.state)} disabled={disabled} onChange={k => setKind(editor, k)} options={blockKinds.map(value => ({ value, label: names[value] }))} style={{ width: 126 }} />
       {mark('strong', 'Bold', 'Ctrl+B', <BoldOutlined />)}
       {mark('em', 'Italic', 'Ctrl+I', <ItalicOutlined />)}
       {mark('small_caps', 'Small capitals', 'Ctrl+Shift+K', <span className="sc">Sc</span>)}
