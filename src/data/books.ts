@@ -1,5 +1,5 @@
 import { Dexie } from 'dexie'
-import { type Book, filesOf, type Section } from '@/core/book'
+import { type Book, filesOf, type Section, slugOf } from '@/core/book'
 import { putBlobs } from './blobs'
 import { db } from './db'
 import type { BookRecord, SectionRecord } from './records'
@@ -75,7 +75,7 @@ export const listBooks = (): Promise<BookRecord[]> => db.books.filter(b => b.tak
 
 /** An id that no book has yet, from a title: "the-tidewardens-almanac-2". */
 export async function freshBookId(title: string): Promise<string> {
-  const base = title.toLowerCase().normalize('NFD').replace(/[^a-z0-9]+/g, '-').replace(/^-|-$/g, '').slice(0, 40) || 'book'
+  const base = slugOf(title, 'book', 40)
   const taken = new Set(await db.books.toCollection().primaryKeys())
   let id = base
   for (let n = 2; taken.has(id); n++) id = `${base}-${n}`

@@ -31,8 +31,11 @@ export async function send(book: string, edition: string, outlet: OutletProfile,
   })))
 }
 
-export const withdraw = (book: string, edition: string, outlet: string): Promise<void> =>
-  guarded(() => db.transaction('rw', [db.listings, db.settings], async () => add(book, pairKey(book, edition, outlet), { kind: 'withdrawn', at: await readClock() })))
+/** Takes a listing back. Only the window that writes the book may. */
+export async function withdraw(book: string, edition: string, outlet: string): Promise<void> {
+  if (!mayWrite(book)) throw refuse()
+  await guarded(() => db.transaction('rw', [db.listings, db.settings], async () => add(book, pairKey(book, edition, outlet), { kind: 'withdrawn', at: await readClock() })))
+}
 
 /** The bytes of a package as it was sent. */
 export const sentPackage = async (hash: string): Promise<Uint8Array<ArrayBuffer> | undefined> => (await db.blobs.get(hash))?.bytes

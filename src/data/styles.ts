@@ -1,5 +1,5 @@
 import { isSetting } from '@/core/archive'
-import type { StyleDocument } from '@/core/book'
+import { slugOf, type StyleDocument } from '@/core/book'
 import { commit } from './changes'
 import { db } from './db'
 import { guarded } from './trouble'
@@ -41,7 +41,7 @@ export function setInStyle(bookId: string, editionId: string, style: { id: strin
 
 /** An id for a style of the author's own, from its name; never that of a shipped one or of another. */
 export function freshStyleId(name: string, taken: Iterable<string>): string {
-  const base = `own-${name.toLowerCase().normalize('NFD').replace(/[^a-z0-9]+/g, '-').replace(/^-|-$/g, '').slice(0, 28) || 'style'}`
+  const base = `own-${slugOf(name, 'style', 28)}`
   const known = new Set(taken)
   let id = base
   for (let n = 2; known.has(id); n++) id = `${base}-${n}`

@@ -1,4 +1,4 @@
-import { authorLine, labels, roles, shortName } from '@/core/book'
+import { authorLine, labels, roles, shortName, slugOf } from '@/core/book'
 import { BLACK, type PageMarks, pageSvg } from '@/core/marks'
 import { type Interior, pagesOfSection, proofPages, templates } from '@/core/pages'
 import { Fault, formatLength, formatTrim, insideMargin, printRules, pts } from '@/core/trade'
@@ -81,6 +81,6 @@ export async function interiorFile(bookId: string, editionId: string, kind: Inte
     title: data.title, author: authorLine(data), language: data.language, date: DATE, grey: edition.ink !== 'colour', ppi: kind === 'mail' ? MAIL_PPI : (ppi ?? PRESS_PPI),
     ...(kind === 'X-1a' || kind === 'X-4' ? { preparedFor: kind } : {}), ...(kind === 'tagged' ? { tags: tagSource(b.text.sections) } : {}), ...(outline ? { outline, sectionPages: interior.starts } : {}),
   }, await loadedSubsetter(), pictureSource, tell)
-  const slug = data.title.toLowerCase().normalize('NFD').replace(/[^a-z0-9]+/g, '-').replace(/^-|-$/g, '') || 'book'
+  const slug = slugOf(data.title, 'book')
   return { name: `${slug}${part}${{ press: '-interior', 'X-4': '-interior-x4', 'X-1a': '-interior-x1a', proof: '-proof', mail: '-small', tagged: '-tagged' }[kind]}.pdf`, bytes }
 }

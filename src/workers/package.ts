@@ -1,5 +1,5 @@
 import { strToU8, type Zippable, zipSync } from 'fflate'
-import { authorLine, type Book, type Edition, hashOf, picturesIn } from '@/core/book'
+import { authorLine, type Book, type Edition, hashOf, picturesIn, slugOf } from '@/core/book'
 import { outlineOf } from './interiorFiles'
 import { DATE, loadedSubsetter, pdf, pictureSource } from './pdfPorts'
 import { check, type Finding } from '@/core/check'
@@ -123,7 +123,7 @@ export async function makePackage(bookId: string, e: Edition, outletId: string, 
   const profile = outlet(outletId)
   const { data } = b.book
   const snapshot = await snapshotOf(bookId, e, outletId)
-  const slug = data.title.toLowerCase().normalize('NFD').replace(/[^a-z0-9]+/g, '-').replace(/^-|-$/g, '') || 'book'
+  const slug = slugOf(data.title, 'book')
   const name = `${slug}-${e.kind}-${outletId}`
   const files: { name: string; bytes: Uint8Array }[] = []
   const meta = { title: data.title, author: authorLine(data), language: data.language, date: DATE }

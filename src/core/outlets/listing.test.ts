@@ -40,6 +40,7 @@ describe('a listing on the simulated clock', () => {
     expect(renamed.live?.submission.id).toBe('a')
     expect(renamed.returned?.reasons[0]).toContain('never changes the title')
     expect(foldListing([...revising, { kind: 'withdrawn', at: 400 }], 500).status).toBe('withdrawn')
+    expect(foldListing([...live, sent(100, submission('c', { title: 'Another' })), { kind: 'withdrawn', at: 400 }], 500)).toMatchObject({ status: 'withdrawn', returned: undefined })
   })
   test('any history: one package at most is live, time never takes a decision back, order of events does not matter', () => {
     fc.assert(fc.property(fc.array(fc.record({ at: fc.integer({ min: 0, max: 900 }), id: fc.string({ minLength: 1, maxLength: 4 }), bad: fc.boolean(), withdraw: fc.boolean() }), { maxLength: 8 }), fc.integer({ min: 0, max: 1200 }), (list, now) => {

@@ -91,6 +91,7 @@ export function foldListing(events: ListingEvent[], now: Hours): ListingState {
     if (e.kind === 'withdrawn') {
       s.live = undefined
       s.pending = undefined
+      s.returned = undefined
       withdrawn = true
       s.history.push({ at: e.at, what: 'withdrawn' })
       continue

@@ -50,11 +50,8 @@ export function floor(a: Exact): bigint {
 /** Smallest whole number not below. */
 export const ceil = (a: Exact): bigint => -floor({ n: -a.n, d: a.d })
 
-/** Nearest whole number; a half goes away from zero. */
-export function roundHalfUp(a: Exact): bigint {
-  const half = make(1n, 2n)
-  return a.n < 0n ? -floor(add({ n: -a.n, d: a.d }, half)) : floor(add(a, half))
-}
+/** Nearest whole number; a half goes up, toward plus infinity, for losses too. */
+export const roundHalfUp = (a: Exact): bigint => floor(add(a, make(1n, 2n)))
 
 /** For plots and measures, where a float will do. */
 export const toNumber = (a: Exact): number => Number(a.n) / Number(a.d)

@@ -20,7 +20,7 @@ describe('exact numbers', () => {
       expect(compare(exact(floor(a)), a)).toBeLessThanOrEqual(0)
       expect(Math.abs(toNumber(sub(a, exact(roundHalfUp(a)))))).toBeLessThanOrEqual(0.5)
     }))
-    expect([roundHalfUp(exact('0.5')), roundHalfUp(exact('-0.5')), roundHalfUp(exact('364.5')), roundHalfUp(exact('2.4999'))]).toEqual([1n, -1n, 365n, 2n])
+    expect([roundHalfUp(exact('0.5')), roundHalfUp(exact('-0.5')), roundHalfUp(exact('364.5')), roundHalfUp(exact('2.4999')), roundHalfUp(exact('-2.5001'))]).toEqual([1n, 0n, 365n, 2n, -3n])
   })
   test('a decimal is what is written', () => {
     expect(mul(exact('1.25'), exact(218n))).toEqual(exact('272.5'))

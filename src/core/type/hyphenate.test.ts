@@ -20,6 +20,13 @@ describe('hyphenation', () => {
     }
   })
 
+  test('letters of other scripts leave no mark: after them words are divided as before', async () => {
+    const h = (await loadHyphenator('fr', 1, 1))!
+    for (let c = 0x370; c < 0x500; c++) h(`αβ${String.fromCharCode(c).repeat(4)}ω`)
+    const theirs = (require('hyphen/fr') as { hyphenateSync(t: string, o: { hyphenChar: string }): string }).hyphenateSync
+    for (const word of ['promontoire', 'marégraphe', 'quotidiennement', 'hydroglisseur', 'kilowattheure', 'xylophone', 'balustrade', 'fougueuse']) expect(h(word).map(n => word.slice(0, n).length)).toEqual(theirs(word, { hyphenChar: '|' }).split('|').slice(0, -1).reduce<number[]>((at, p) => [...at, (at.at(-1) ?? 0) + p.length], []))
+  })
+
   test('keeps two letters before and three after, by default', async () => {
     const h = (await loadHyphenator('en-gb'))!
     for (let i = 0; i < words.length; i += 501) for (const n of h(words[i]!)) {

@@ -78,7 +78,8 @@ class Patterns {
     if (letter >= HIGHEST) return -1
     let index = this.letters[letter]!
     if (!index) {
-      if (this.known === ALPHABET - 1) return -1
+      // Only letters that patterns go on with are numbered: those of other scripts would fill the table.
+      if (this.known === ALPHABET - 1 || this.sources[from]![String.fromCharCode(letter)] === undefined) return -1
       this.letters[letter] = index = ++this.known
     }
     const at = from * ALPHABET + index
