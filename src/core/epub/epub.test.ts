@@ -4,7 +4,7 @@ import { bookOf, chapter, setBook } from '../../../tests/support/core'
 import { createBook, type DocJson } from '../book'
 import { parseXml } from '../intake/xml'
 import { pageStarts } from '../pages'
-import { safeHref, writeEpub } from '.'
+import { inspectEpub, writeEpub } from '.'
 
 const date = '2026-03-09T04:10:00Z'
 const files = (b: Uint8Array): Record<string, string> => Object.fromEntries(Object.entries(unzipSync(b)).map(([k, v]) => [k, strFromU8(v)]))
@@ -36,7 +36,22 @@ describe('ebook', () => {
     expect(s).not.toContain('javascript')
     expect(s).toContain('href="https://example.org/a%20b?c=1&amp;d=2"')
     expect(s).toContain('<em><strong> ends</strong></em>')
-    for (const bad of ['javascript:x', 'data:text/html,x', 'file:///etc', '//x', 'vbscript:x']) expect(safeHref(bad)).toBeUndefined()
+  })
+  test('links lead to the web, a mailbox, a telephone, a section of the book; encoded once, and nowhere else', () => {
+    const linked = (href: string): string | undefined => {
+      const b = bookOf([['One.'], ['Two.']])
+      const [first] = b.sections.filter(x => !x.made)
+      first!.doc = { type: 'doc', content: [{ type: 'paragraph', attrs: { id: 'b1', align: null }, content: [{ type: 'text', text: 'here', marks: [{ type: 'link', attrs: { href } }] }] }] }
+      const made = writeEpub(b, { date, picture: () => undefined })
+      expect(inspectEpub(made)).toEqual([])
+      return /<a href="([^"]*)">here/.exec(files(made)[`OEBPS/text/${first!.id}.xhtml`]!)?.[1]
+    }
+    const second = bookOf([['One.'], ['Two.']]).sections.filter(x => !x.made)[1]!.id
+    expect(linked(`#${second}`)).toBe(`${second}.xhtml`)
+    expect(linked('tel:+44-7700-900123')).toBe('tel:+44-7700-900123')
+    expect(linked('mailto:orla@merrow.example')).toBe('mailto:orla@merrow.example')
+    expect(linked('https://merrow.example/a%3Ab c/é?100%')).toBe('https://merrow.example/a%3Ab%20c/%C3%A9?100%25')
+    for (const nowhere of ['#s999', 'javascript:x', 'data:text/html,x', 'file:///etc', '//x', 'vbscript:x', 'chapter-2.html']) expect([nowhere, linked(nowhere)]).toEqual([nowhere, undefined])
   })
   test('nav, NCX, landmarks, guide and metadata agree', () => {
     const opf = f['OEBPS/content.opf']!

@@ -1,3 +1,2 @@
 export * from './inspect'
 export * from './write'
-export { safeHref } from './xhtml'

@@ -30,7 +30,7 @@ export function inspectEpub(epub: Uint8Array): EpubTrouble[] {
   const folder = root.slice(0, root.lastIndexOf('/') + 1)
   const declared = new Map<string, Set<string>>()
   walk(root, opf, out, (name, attrs) => {
-    if (name === 'item') declared.set(folder + decodeURI(attrs.href ?? ''), new Set((attrs.properties ?? '').split(/\s+/).filter(Boolean)))
+    if (name === 'item') declared.set(folder + decoded(attrs.href ?? ''), new Set((attrs.properties ?? '').split(/\s+/).filter(Boolean)))
   })
   for (const [file, bytes] of Object.entries(files)) {
     if (file === root || file.startsWith('META-INF/')) continue
@@ -47,6 +47,14 @@ export function inspectEpub(epub: Uint8Array): EpubTrouble[] {
     }
   }
   return out
+}
+
+function decoded(href: string): string {
+  try {
+    return decodeURI(href)
+  } catch {
+    return href
+  }
 }
 
 /** Reads a file's elements, and notes scripts wherever they stand: as elements, as handlers, as addresses. */

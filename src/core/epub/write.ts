@@ -36,7 +36,7 @@ export function writeEpub(book: Book, options: EpubOptions): Uint8Array {
     const own = breaks.get(section) ?? new Map<string, { label: string; chars: number }[]>()
     breaks.set(section, own.set(block, [...(own.get(block) ?? []), { label, chars }]))
   }
-  const ctx: XhtmlContext = { language: data.language, assets, href: id => `../${imageFile(assets.get(id)!)}`, breaks: new Map(), seen: new Set() }
+  const ctx: XhtmlContext = { language: data.language, assets, href: id => `../${imageFile(assets.get(id)!)}`, breaks: new Map(), sections: new Set(sections.filter(s => !(s.role === 'contents' && s.made)).map(s => s.id)), seen: new Set() }
 
   const files: { path: string; id: string; type: string; data: Uint8Array; properties?: string }[] = []
   const spine: { id: string; linear?: boolean }[] = []

@@ -1,5 +1,5 @@
 import { joined, type Markup, xml } from '../trade'
-import { type Asset, type BlockJson, type InlineJson, type MarkJson, type ParagraphJson, roles, type Section, type SectionLabel } from '../book'
+import { type Asset, type BlockJson, type InlineJson, type MarkJson, type ParagraphJson, roles, safeHref, type Section, type SectionLabel } from '../book'
 
 /** Printed pages that begin in a section, by block ('' for its opening): label and count of non-space characters before. */
 export type Breaks = Map<string, { label: string; chars: number }[]>
@@ -10,6 +10,8 @@ export interface XhtmlContext {
   /** File of an asset, relative to the text folder. */
   href(asset: string): string
   breaks: Breaks
+  /** Sections that are files of the ebook. */
+  sections: ReadonlySet<string>
   /** Used page labels, so that none is written twice. */
   seen: Set<string>
 }
@@ -133,7 +135,7 @@ class SectionWriter {
 
   private inline(content: InlineJson[] | undefined): Markup {
     return joined((content ?? []).map(n => {
-      if (n.type === 'text') return wrap(this.text(n.text), n.marks)
+      if (n.type === 'text') return wrap(this.text(n.text), n.marks, this.ctx.sections)
       if (n.type === 'hard_break') return xml`<br/>`
       if (n.type === 'sign') return this.ctx.assets.has(n.attrs.asset) ? this.img(n.attrs, xml` class="sign" style="height: ${Math.round(n.attrs.height * 100) / 100}em"`) : undefined
       const number = this.asides.length + 1
@@ -184,24 +186,24 @@ const marked: Record<Exclude<MarkJson['type'], 'link'>, (inner: Markup) => Marku
   strong: x => xml`<strong>${x}</strong>`, em: x => xml`<em>${x}</em>`, small_caps: x => xml`<span class="sc">${x}</span>`, superscript: x => xml`<sup>${x}</sup>`, subscript: x => xml`<sub>${x}</sub>`,
 }
 
-/** Links lead to the web or to a mailbox and nowhere else. */
-export const safeHref = (href: string): string | undefined => (/^(https?:\/\/[^\r\n\t<>"]+|mailto:[^\s<>"]+)$/i.test(href.trim()) ? href.trim() : undefined)
+/** Where a link leads from the ebook: to the web, a mailbox, a telephone, or a section that is a file in it. Undefined where it would lead nowhere, or where a book must not. */
+function hrefOf(href: string, sections: ReadonlySet<string>): string | undefined {
+  const full = safeHref(href)
+  if (!full) return undefined
+  if (full.startsWith('#')) return sections.has(full.slice(1)) ? `${full.slice(1)}.xhtml` : undefined
+  return /^(https?:\/\/[^\r\n\t<>"]+|mailto:[^\s<>"]+|tel:[-+().;=\w]+)$/i.test(full) ? encoded(full) : undefined
+}
 
-function wrap(text: Markup, marks: MarkJson[] | undefined): Markup {
+/** What no address may hold is encoded (RFC 3986, 2.1); what is encoded already stays. */
+const encoded = (href: string): string => href.replace(/%(?![0-9A-Fa-f]{2})|[^\x21-\x7e]|["<>\\^`{|}]/gu, c => (c === '%' ? '%25' : encodeURIComponent(/[\ud800-\udfff]/u.test(c) ? '\ufffd' : c)))
+
+function wrap(text: Markup, marks: MarkJson[] | undefined, sections: ReadonlySet<string>): Markup {
   let out = text
   for (const m of [...(marks ?? [])].reverse()) {
     if (m.type === 'link') {
-      const href = safeHref(m.attrs.href)
-      if (href) out = xml`<a href="${encodeURI(decodeSafely(href))}">${out}</a>`
+      const href = hrefOf(m.attrs.href, sections)
+      if (href) out = xml`<a href="${href}">${out}</a>`
     } else out = marked[m.type](out)
   }
   return out
-}
-
-function decodeSafely(href: string): string {
-  try {
-    return decodeURI(href)
-  } catch {
-    return href
-  }
 }

@@ -1,7 +1,7 @@
 /**
  * XML that cannot be made with unescaped text: `xml` is a template whose own words are markup and whose values are text, escaped
- * wherever they stand, in content or in an attribute. Only what a template has made goes in as it is. Characters that XML has
- * no place for are left out.
+ * wherever they stand, in content or in an attribute. Only what a template has made goes in as it is, and only that may stand
+ * between the attributes of a tag. Characters that XML has no place for are left out.
  */
 export class Markup {
   /** Made by `xml` and `joined` alone. */
@@ -18,8 +18,28 @@ type Value = Markup | string | number | undefined | false | readonly Value[]
 
 export function xml(markup: TemplateStringsArray, ...values: Value[]): Markup {
   let out = markup[0]!
-  for (let i = 0; i < values.length; i++) out += written(values[i]) + markup[i + 1]!
+  const open = holesInTags(markup)
+  for (let i = 0; i < values.length; i++) out += (open[i] && !(values[i] instanceof Markup) ? '' : written(values[i])) + markup[i + 1]!
   return Markup.made(out)
+}
+
+const known = new WeakMap<TemplateStringsArray, boolean[]>()
+
+/** Which values of a template stand inside a tag and outside its attributes' quotes, where text of any kind would be an attribute. */
+function holesInTags(markup: TemplateStringsArray): boolean[] {
+  let out = known.get(markup)
+  if (out) return out
+  let [tag, quoted] = [false, false]
+  out = markup.slice(0, -1).map(part => {
+    for (const c of part) {
+      if (!tag) tag = c === '<'
+      else if (c === '"') quoted = !quoted
+      else if (c === '>' && !quoted) tag = false
+    }
+    return tag && !quoted
+  })
+  known.set(markup, out)
+  return out
 }
 
 /** Pieces of markup, and text among them, one after the other. `between` is text as well. */
