@@ -119,6 +119,13 @@ test('random walks of two and three windows lose no letter', async ({ context })
     const all = await stored(first)
     return typed.filter(w => all.split(w).length !== 2)
   }, { timeout: 20_000 }).toEqual([])
+  // Windows that are gone leave nothing behind: this one's file is the only one.
+  await expect.poll(() => first.evaluate(async () => {
+    const folder = await (await navigator.storage.getDirectory()).getDirectoryHandle('porchlight-journal')
+    let n = 0
+    for await (const _ of (folder as unknown as { keys(): AsyncIterable<string> }).keys()) n++
+    return n
+  }), { timeout: 20_000 }).toBe(1)
 })
 
 test.describe('the last key', () => {

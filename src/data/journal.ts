@@ -50,6 +50,12 @@ export function keepInJournal(entry: JournalEntry): boolean {
   }
 }
 
+/** Other windows that the journal knows of: also those that left a file with nothing in it. */
+export async function otherWindows(): Promise<Set<string>> {
+  const named = (await files()).map(([name]) => name.replace(/\.json$/, ''))
+  return new Set([...named, ...(await journalOfOthers()).map(e => e.window)])
+}
+
 /** Everything the journal holds of other windows, the newer copy of each. */
 export async function journalOfOthers(): Promise<JournalEntry[]> {
   const found = new Map<string, JournalEntry>()

@@ -2,7 +2,7 @@ import { Transform } from 'prosemirror-transform'
 import { compact, type DocJson, readSteps, rebase, schema, textOf, writeSteps } from '@/core/book'
 import { commitText, trailSince } from './changes'
 import { db } from './db'
-import { forgetWindow, type JournalEntry, journalOfOthers } from './journal'
+import { forgetWindow, type JournalEntry, journalOfOthers, otherWindows } from './journal'
 import { keepPieces } from './pieces'
 import { windowLock } from './window'
 
@@ -16,10 +16,10 @@ const byLock: WhenGone = async (window, work) => {
 
 /**
  * Plays back what windows that are gone had not written: into their sections where it fits, beside them where it does not.
- * Windows that still live keep their own; if one of them dies later, what it leaves is played then.
+ * Windows that still live keep their own; if one of them dies later, what it leaves is played then. Empty files of dead windows go.
  */
 export async function playBack(whenGone: WhenGone = byLock): Promise<void> {
-  const windows = new Set((await journalOfOthers()).map(e => e.window))
+  const windows = await otherWindows()
   await Promise.all([...windows].map(w => whenGone(w, async () => {
     // Read again: another window may have been here first, or the dead one may have written more.
     const played: string[] = []
