@@ -13,11 +13,12 @@ export async function markDamaged(bookId: string, decodes: (id: string, bytes: U
   const damaged = new Set<string>()
   for (const { id, damaged: known } of record?.assets ?? []) {
     if (known || looked.has(id)) continue
+    // Once, also where looking breaks the press.
+    looked.add(id)
     if (!(await db.previews.get(id))) {
       const bytes = (await db.blobs.get(id))?.bytes
       if (bytes && !(await decodes(id, bytes))) damaged.add(id)
     }
-    looked.add(id)
   }
   if (damaged.size) await commit(bookId, damaged.size === 1 ? 'Mark a damaged picture' : `Mark ${damaged.size} damaged pictures`, r => ({ assets: r.assets.map(a => (damaged.has(a.id) ? { ...a, damaged: true } : a)) }))
   return damaged.size
