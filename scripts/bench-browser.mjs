@@ -177,7 +177,6 @@ async function manyPictures() {
   }
   // A context of its own has processes of its own: what stands open elsewhere is not counted.
   const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, serviceWorkers: 'block' })
-  const before = memory()
   const page = await context.newPage()
   let most = 0
   const watch = setInterval(() => { most = Math.max(most, memory()) }, 400)
