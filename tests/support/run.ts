@@ -26,10 +26,10 @@ export function run(program: string, args: string[], options: { cwd?: string; ti
 /** `press`, as a person runs it. */
 export const press = (...args: string[]): Promise<Ran> => run('node', [join(root, 'scripts/press.mjs'), ...args])
 
-/** The same, with the most memory that it held, megabytes. */
-export async function pressMeasured(...args: string[]): Promise<Ran & { peak: number }> {
+/** The same, with the most memory that it held, megabytes, and the time that the processor gave it, milliseconds: whatever else the machine did. */
+export async function pressMeasured(...args: string[]): Promise<Ran & { peak: number; worked: number }> {
   const note = join(mkdtempSync(join(tmpdir(), 'porchlight-peak-')), 'peak')
-  const atTheEnd = `import fs from 'node:fs'; process.on('exit', () => fs.writeFileSync(process.env.PEAK_NOTE, String(process.resourceUsage().maxRSS / 1000)))`
+  const atTheEnd = `import fs from 'node:fs'; process.on('exit', () => { const u = process.resourceUsage(); fs.writeFileSync(process.env.PEAK_NOTE, JSON.stringify({ peak: u.maxRSS / 1000, worked: (u.userCPUTime + u.systemCPUTime) / 1000 })) })`
   const ran = await run('node', ['--import', `data:text/javascript,${encodeURIComponent(atTheEnd)}`, join(root, 'scripts/press.mjs'), ...args], { env: { PEAK_NOTE: note } })
-  return { ...ran, peak: Number(readFileSync(note, 'utf8')) }
+  return { ...ran, ...(JSON.parse(readFileSync(note, 'utf8')) as { peak: number; worked: number }) }
 }
