@@ -46,6 +46,9 @@ function withoutThickets(body: string, dropped: DropCounter): string {
   return out.join('')
 }
 
+/** Letters of notes within notes, all together. */
+const MOST_NESTED = 1_000_000
+
 type Token = ReturnType<InstanceType<typeof MarkdownIt>['parse']>[number]
 
 function frontBlock(source: string): { meta: RawManuscript['meta']; body: string } {
@@ -77,6 +80,10 @@ class Walker {
   private readonly noteAt = new Map<number, number>()
   /** Notes that are being read: one that calls itself does not go on for ever. */
   private readonly within = new Set<number>()
+  /** Notes that were read: each once, however often it is called. */
+  private readonly read = new Map<number, (TextJson | { type: 'hard_break' })[]>()
+  /** Letters of notes within notes: notes that call one another twofold would double without end. */
+  private nested = 0
 
   constructor(private readonly tokens: Token[], private readonly dropped: DropCounter, private readonly pictures: Map<string, Uint8Array>) {
     tokens.forEach((t, i) => t.type === 'footnote_open' && this.noteAt.set((t.meta as { id: number }).id, i))
@@ -85,6 +92,8 @@ class Walker {
   /** A note's text: its paragraphs on lines of their own; a note that it calls stands in it, in brackets. */
   private note(id: number): (TextJson | { type: 'hard_break' })[] {
     const out: (TextJson | { type: 'hard_break' })[] = []
+    const known = this.read.get(id)
+    if (known) return known
     if (this.within.has(id)) return out
     this.within.add(id)
     const add = (n: TextJson | { type: 'hard_break' }): void => {
@@ -98,6 +107,8 @@ class Walker {
         if (n.type === 'text' || n.type === 'hard_break') add(n)
         else if (n.type === 'footnote') {
           this.dropped.add('notes within notes: they stand there in brackets', inlineText(n.content))
+          this.nested += inlineText(n.content).length
+          if (this.nested > MOST_NESTED) throw new Fault('nested', 'This text has notes that call one another without end; it is not read.')
           for (const part of [{ type: 'text' as const, text: ' [' }, ...(n.content ?? []), { type: 'text' as const, text: ']' }]) add(part)
         }
       }
@@ -108,6 +119,7 @@ class Walker {
       else for (const text of codeLines(t)) line([{ type: 'text', text }])
     }
     this.within.delete(id)
+    this.read.set(id, out)
     return out
   }
 

@@ -27,4 +27,8 @@ describe('words of Markdown', () => {
     const json = all('# A\n\nSome words[^1] were said[^1].\n\n[^1]: twofold\n')
     expect(json.split('twofold')).toHaveLength(3)
   })
+  test('notes that call one another twofold are refused before they fill memory', () => {
+    const chain = Array.from({ length: 60 }, (_, i) => `[^${i}]: word[^${i + 1}] and[^${i + 1}]`).join('\n\n')
+    expect(() => read(`# A\n\nSome words were said[^0].\n\n${chain}\n\n[^60]: end\n`)).toThrow(/without end/)
+  })
 })
