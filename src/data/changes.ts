@@ -20,17 +20,16 @@ const TRAIL_LENGTH = 60_000
 /** Commits a change of a book's record together with the way back, in one transaction. What had been undone is forgotten. `merge`: it is a step of a value that may join the one before, where that touched the very same places. */
 export async function commit(book: string, label: string, change: (record: BookRecord) => Partial<BookRecord>, merge = false): Promise<void> {
   await writing(book, async () => {
-    const record = await db.books.get(book)
+    // Asked for together: each question costs a turn of the store.
+    const [record, last, undone] = await Promise.all([db.books.get(book), newestStanding(book), ofState(book, 1).primaryKeys()])
     if (!record) return
     const next: BookRecord = { ...record, ...change(record) }
     const patches = patchesBetween(record, next)
     if (!patches.length) return
-    const last = await lastStep(book)
     const now = Date.now()
-    if (merge && last?.record && !last.closed && !last.text && !last.sections && now - last.at < ONE_STEP && samePlaces(last.record, patches)) {
-      await db.changes.update(last.id!, { record: joined(last.record, patches), label, at: now })
-    } else await db.changes.add({ book, state: 0, at: now, label, record: patches })
-    await db.books.put(patched(record, patches))
+    const joins = merge && last?.record && !last.closed && !last.text && !last.sections && now - last.at < ONE_STEP && samePlaces(last.record, patches)
+    const written: ChangeRecord = joins ? { ...last, record: joined(last.record!, patches), label, at: now } : { book, state: 0, at: now, label, record: patches }
+    await Promise.all([db.changes.put(written), db.books.put(patched(record, patches)), ...forgotten(undone)])
   })
 }
 
@@ -45,7 +44,7 @@ export async function commitSections(book: string, label: string, operation: (bo
     const sections = changesOf(stored.book.sections, next.sections)
     const [was, is] = [stored.book.sections.map(s => s.id), next.sections.map(s => s.id)]
     if (!sections.length && was.join() === is.join()) return
-    await lastStep(book)
+    await db.changes.bulkDelete(await ofState(book, 1).primaryKeys())
     const record = was.join() === is.join() ? [] : [{ path: ['order'], before: was, after: is }]
     await db.changes.add({ book, state: 0, at: Date.now(), label, ...(record.length ? { record } : {}), sections })
     // The counter of ids is no part of the change: undone, it does not go back.
@@ -99,10 +98,13 @@ async function committed(book: string, section: string, base: number, change: Te
         ? { ...last!, at: now, text: { section, ...both } }
         : { book, state: 0, at: now, label: `Writing in “${record.title || 'this section'}”`, text: { section, forward, inverse } }
     const next = withDoc(record, change.doc, { steps: forward, pen: change.pen, nth: change.nth })
-    await Promise.all([db.changes.put(written), db.sections.put(next), ...(undone.length ? [db.changes.bulkDelete(undone)] : [])])
+    await Promise.all([db.changes.put(written), db.sections.put(next), ...forgotten(undone)])
     return { rev: next.rev }
   }))
 }
+
+/** Steps that had been undone are forgotten when something new is done. */
+const forgotten = (undone: number[]): Promise<void>[] => (undone.length ? [db.changes.bulkDelete(undone)] : [])
 
 const shorter = ({ forward, inverse }: StepsBothWays): StepsBothWays => ({ forward: writeSteps(compact(readSteps(forward))), inverse: writeSteps(compact(readSteps(inverse))) })
 
@@ -188,12 +190,6 @@ function shortTrail(trail: TrailEntry[]): TrailEntry[] {
   let room = TRAIL_LENGTH
   const from = trail.findLastIndex(t => (room -= JSON.stringify(t.steps).length) < 0)
   return trail.slice(Math.max(from + 1, trail.length - TRAIL))
-}
-
-/** The newest step that stands; steps that had been undone are forgotten, since something new is about to be done. */
-async function lastStep(book: string): Promise<ChangeRecord | undefined> {
-  await ofState(book, 1).delete()
-  return newestStanding(book)
 }
 
 /** One transaction over all that a change may touch; only the window that holds the book may write it. */

@@ -55,8 +55,8 @@ export function bookOf(id: string): OpenedBook {
 
 /** The checker of records is on its way while the rest of the worker is still being read. */
 const checking = import('./bookCheck')
-/** The record of each book that was last found in order, without texts, as JSON. */
-const sound = new Map<string, string>()
+/** The parts of each book's record as they were last found in order, without texts, as JSON by name. */
+const sound = new Map<string, Map<string, string>>()
 const queues = new Map<string, Promise<void>>()
 
 /**
@@ -79,11 +79,14 @@ async function take(update: BookUpdate): Promise<void> {
   const sections = new Map(old?.book.sections.map(s => [s.id, s]))
   for (const s of update.sections) sections.set(s.id, s)
   const book: Book = { ...head, sections: update.order.map(id => sections.get(id)).filter(s => s !== undefined) }
-  const record = JSON.stringify({ ...head, sections: book.sections.map(({ doc: _doc, ...s }) => s) })
-  if (sound.get(head.id) !== record) {
-    const [trouble] = (await checking).recordTroubles(JSON.parse(record), profiles)
+  const record = { ...head, sections: book.sections.map(({ doc: _doc, ...s }) => s) }
+  const parts = new Map(Object.entries(record).map(([name, part]) => [name, JSON.stringify(part)]))
+  const known = sound.get(head.id)
+  const unchanged = known ? [...parts.keys()].filter(name => known.get(name) === parts.get(name)) : []
+  if (unchanged.length < Math.max(parts.size, known?.size ?? 1)) {
+    const [trouble] = (await checking).recordTroubles(record, profiles, unchanged)
     if (trouble) throw new Fault('book', trouble.sentence, trouble.place)
-    sound.set(head.id, record)
+    sound.set(head.id, parts)
   }
   if (update.lent) lend(update.lent)
   callThem(book.assets)

@@ -187,18 +187,25 @@ const sentenceOf = (e: ValidationError): Trouble => {
   return { place, sentence: `${words.slice(0, 300)}.`.replace(/\.\.$/, '.') }
 }
 
-/** What is not in order in a book; `known` are the outlets there are. Nothing where all is well. At most a hundred. */
-export function bookTroubles(book: unknown, known: OutletProfile[]): Trouble[] {
-  const strange = strangeKey(withoutTexts(book))
+/**
+ * What is not in order in a book; `known` are the outlets there are. Nothing where all is well. At most a hundred. `sound` are parts
+ * that were found in order before: they are not looked at again, but by what refers to them.
+ */
+export function bookTroubles(book: unknown, known: OutletProfile[], sound: readonly string[] = []): Trouble[] {
+  const wanted = sound.length ? without(book as object, sound) : book
+  const strange = strangeKey(withoutTexts(wanted))
   if (strange) return [{ place: strange.path, sentence: `${strange.path ? spoken(strange.path) : 'The book'} has “${strange.key}”, which is nothing it may have.` }]
   try {
-    bookSchema.validateSync(book, { abortEarly: false, strict: true })
+    const schema = sound.length ? bookSchema.omit(sound as (keyof BookShape)[]) : bookSchema
+    schema.validateSync(wanted, { abortEarly: false, strict: true })
   } catch (e) {
     if (e instanceof ValidationError) return (e.inner.length ? e.inner : [e]).slice(0, 100).map(sentenceOf)
     return [{ place: '', sentence: 'The book’s record cannot be read.' }]
   }
   return references(book as Book, known)
 }
+
+const without = (book: object, parts: readonly string[]): object => Object.fromEntries(Object.entries(book).filter(([name]) => !parts.includes(name)))
 
 /** Texts are held against a schema of their own. */
 const withoutTexts = (book: unknown): unknown => (book && typeof book === 'object' && Array.isArray((book as Book).sections) ? { ...book, sections: (book as Book).sections.map(s => (s && typeof s === 'object' ? { ...s, doc: undefined } : s)) } : book)

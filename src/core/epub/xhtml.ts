@@ -147,16 +147,13 @@ class SectionWriter {
     }))
   }
 
-  /** Text with the marks of printed pages put in where they begin. */
+  /** Text with the marks of printed pages put in where they begin. Signs are counted only as long as a page is still to come. */
   private text(t: string): Markup {
-    if (!this.pending.length) {
-      this.chars += t.replace(/\s/g, '').length
-      return xml`${t}`
-    }
+    if (!this.pending.length) return xml`${t}`
     const out: (Markup | string)[] = []
     let from = 0
-    for (let i = 0; i < t.length; i++) {
-      if (/\s/.test(t[i]!)) continue
+    for (let i = 0; i < t.length && this.pending.length; i++) {
+      if (isSpace(t, i)) continue
       while (this.pending.length && this.pending[0]!.chars <= this.chars) {
         out.push(t.slice(from, i), this.mark(this.pending.shift()!.label))
         from = i
@@ -169,6 +166,12 @@ class SectionWriter {
   notes(): Markup | undefined {
     return this.asides.length ? xml`<div class="notes">\n${joined(this.asides, '\n')}\n</div>\n` : undefined
   }
+}
+
+/** White space as \s means it; most of it is told by its number. */
+function isSpace(t: string, i: number): boolean {
+  const c = t.charCodeAt(i)
+  return c === 32 || (c < 256 ? (c >= 9 && c <= 13) || c === 160 : /\s/.test(t[i]!))
 }
 
 /** Headings by level: names of elements are never made from a book's data. */
