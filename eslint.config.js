@@ -1,3 +1,5 @@
+import reactHooks from 'eslint-plugin-react-hooks'
+import sonar from 'eslint-plugin-sonarjs'
 import tseslint from 'typescript-eslint'
 
 const clockAndChance = [
@@ -8,12 +10,25 @@ const clockAndChance = [
 ]
 
 export default tseslint.config(
-  { ignores: ['.next/**', '.cache/**', 'node_modules/**', 'public/**', 'next-env.d.ts', 'coverage/**', 'test-results/**'] },
+  {
+    ignores: [
+      '.next/**',
+      '.cache/**',
+      'node_modules/**',
+      'public/**',
+      'next-env.d.ts',
+      'coverage/**',
+      'test-results/**',
+    ],
+  },
   ...tseslint.configs.recommended,
   {
     rules: {
       '@typescript-eslint/no-explicit-any': 'error',
-      '@typescript-eslint/consistent-type-imports': ['error', { fixStyle: 'inline-type-imports', disallowTypeAnnotations: false }],
+      '@typescript-eslint/consistent-type-imports': [
+        'error',
+        { fixStyle: 'inline-type-imports', disallowTypeAnnotations: false },
+      ],
       '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
       'no-empty': ['error', { allowEmptyCatch: false }],
       'prefer-const': 'error',
@@ -21,12 +36,42 @@ export default tseslint.config(
     },
   },
   {
+    plugins: { sonar },
+    rules: {
+      'sonar/no-all-duplicated-branches': 'error',
+      'sonar/no-duplicated-branches': 'error',
+      'sonar/no-identical-conditions': 'error',
+    },
+  },
+  {
+    files: ['src/**/*.ts', 'src/**/*.tsx'],
+    plugins: { 'react-hooks': reactHooks },
+    rules: { 'react-hooks/rules-of-hooks': 'error', 'react-hooks/exhaustive-deps': 'error' },
+  },
+  {
     files: ['src/core/**/*.ts'],
     ignores: ['src/core/**/*.test.ts'],
     rules: {
       'no-restricted-properties': ['error', ...clockAndChance],
-      'no-restricted-globals': ['error', 'window', 'document', 'fetch', 'localStorage', 'indexedDB', 'performance', 'process', 'setTimeout', 'Buffer'],
-      'no-restricted-syntax': ['error', { selector: "NewExpression[callee.name='Date'][arguments.length=0]", message: 'The core gets time as an argument.' }],
+      'no-restricted-globals': [
+        'error',
+        'window',
+        'document',
+        'fetch',
+        'localStorage',
+        'indexedDB',
+        'performance',
+        'process',
+        'setTimeout',
+        'Buffer',
+      ],
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector: "NewExpression[callee.name='Date'][arguments.length=0]",
+          message: 'The core gets time as an argument.',
+        },
+      ],
     },
   },
 )

@@ -1,7 +1,16 @@
 import type { NextConfig } from 'next'
 
 // Of files that are no pages, the workers among them: they run what the program is made of and nothing else. Pages: src/proxy.ts.
-const files = ["default-src 'self'", "script-src 'self' 'wasm-unsafe-eval'", "connect-src 'self'", "img-src 'self' data: blob:", "font-src 'self' data:", "style-src 'self' 'unsafe-inline'", "frame-ancestors 'none'", "base-uri 'none'"].join('; ')
+const files = [
+  "default-src 'self'",
+  "script-src 'self' 'wasm-unsafe-eval'",
+  "connect-src 'self'",
+  "img-src 'self' data: blob:",
+  "font-src 'self' data:",
+  "style-src 'self' 'unsafe-inline'",
+  "frame-ancestors 'none'",
+  "base-uri 'none'",
+].join('; ')
 
 const config: NextConfig = {
   poweredByHeader: false,
@@ -11,7 +20,14 @@ const config: NextConfig = {
   // Tells the service worker of one build from that of another.
   env: { NEXT_PUBLIC_BUILD: Date.now().toString(36) },
   // harfbuzzjs asks for Node's modules behind a run-time test; the browser build gets an empty one.
-  turbopack: { resolveAlias: { module: { browser: './src/workers/empty.ts' }, fs: { browser: './src/workers/empty.ts' }, path: { browser: './src/workers/empty.ts' }, url: { browser: './src/workers/empty.ts' } } },
+  turbopack: {
+    resolveAlias: {
+      module: { browser: './src/workers/empty.ts' },
+      fs: { browser: './src/workers/empty.ts' },
+      path: { browser: './src/workers/empty.ts' },
+      url: { browser: './src/workers/empty.ts' },
+    },
+  },
   headers: async () => [
     {
       source: '/:path*',
@@ -19,10 +35,17 @@ const config: NextConfig = {
         { key: 'X-Content-Type-Options', value: 'nosniff' },
         { key: 'Referrer-Policy', value: 'no-referrer' },
         { key: 'Cross-Origin-Opener-Policy', value: 'same-origin' },
-        { key: 'Permissions-Policy', value: 'camera=(), microphone=(), geolocation=(), payment=(), usb=(), serial=(), bluetooth=(), display-capture=()' },
+        {
+          key: 'Permissions-Policy',
+          value:
+            'camera=(), microphone=(), geolocation=(), payment=(), usb=(), serial=(), bluetooth=(), display-capture=()',
+        },
       ],
     },
-    ...['/_next/:path*', '/sw.js', '/api/:path*', '/demo/:path*', '/fonts/:path*'].map(source => ({ source, headers: [{ key: 'Content-Security-Policy', value: files }] })),
+    ...['/_next/:path*', '/sw.js', '/api/:path*', '/demo/:path*', '/fonts/:path*'].map(source => ({
+      source,
+      headers: [{ key: 'Content-Security-Policy', value: files }],
+    })),
   ],
 }
 

@@ -16,8 +16,21 @@ export default defineConfig({
     screenshot: 'only-on-failure',
     launchOptions: {
       executablePath: '/usr/bin/chromium',
-      args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--no-first-run', '--disable-quic'],
+      args: [
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+        '--no-first-run',
+        '--disable-quic',
+      ],
     },
   },
-  webServer: { command: 'node node_modules/next/dist/bin/next start -p 4311', url: 'http://localhost:4311/', reuseExistingServer: false, timeout: 60_000 },
+  webServer: {
+    command: 'node node_modules/next/dist/bin/next start -p 4311',
+    url: 'http://localhost:4311/',
+    reuseExistingServer: false,
+    timeout: 60_000,
+  },
 })

@@ -3,7 +3,11 @@ import { createCanvas, GlobalFonts, type SKRSContext2D } from '@napi-rs/canvas'
 
 /** Draws the novel's pictures in ink on white, 1400 pixels wide: 300 an inch at the measure of its style. Run: npm run demo:draw */
 const here = new URL('.', import.meta.url)
-GlobalFonts.registerFromPath(new URL('../node_modules/@expo-google-fonts/eb-garamond/400Regular_Italic/EBGaramond_400Regular_Italic.ttf', here).pathname, 'Label')
+GlobalFonts.registerFromPath(
+  new URL('../node_modules/@expo-google-fonts/eb-garamond/400Regular_Italic/EBGaramond_400Regular_Italic.ttf', here)
+    .pathname,
+  'Label',
+)
 
 async function draw(name: string, width: number, height: number, paint: (c: SKRSContext2D) => void): Promise<void> {
   const canvas = createCanvas(width, height)
@@ -174,7 +178,7 @@ await draw('tide-curve.png', 1400, 900, c => {
   for (let i = 0; i <= 400; i++) {
     const t = i / 400
     const hour = 7.65 + t * 4.6
-    const wave = 16.75 - 8.6 * (1 - Math.cos(((hour - 11.95) / 6.2) * Math.PI)) / 2 * 1.02
+    const wave = 16.75 - ((8.6 * (1 - Math.cos(((hour - 11.95) / 6.2) * Math.PI))) / 2) * 1.02
     const stand = -0.24 * Math.exp(-(((hour - 11.45) / 0.24) ** 2))
     const x = x0 + 90 + (hour - 8) * 255
     const y = at(wave + stand)
@@ -221,7 +225,12 @@ await draw('harbour.png', 1400, 1050, c => {
     c.arc(800 + 330 * t, 330 + 380 * t + 110 * (u - 0.5), 2.6, 0, Math.PI * 2)
     c.fill()
   }
-  for (const [x, y, r] of [[1010, 820, 20], [1060, 800, 14], [1100, 836, 18], [1150, 815, 12]] as const) {
+  for (const [x, y, r] of [
+    [1010, 820, 20],
+    [1060, 800, 14],
+    [1100, 836, 18],
+    [1150, 815, 12],
+  ] as const) {
     c.beginPath()
     c.moveTo(x - r, y + r * 0.6)
     c.lineTo(x - r * 0.3, y - r)

@@ -21,7 +21,10 @@ test('pages run their own scripts by a nonce and no others, with or without a ne
     expect(scripts).not.toContain('unsafe-inline')
     expect(scripts).not.toContain("'unsafe-eval'")
     expect(answer.headers()['cache-control']).not.toMatch(/s-maxage|public|max-age=[1-9]/)
-    expect([answer.headers()['cross-origin-opener-policy'], answer.headers()['permissions-policy']?.includes('camera=()')]).toEqual(['same-origin', true])
+    expect([
+      answer.headers()['cross-origin-opener-policy'],
+      answer.headers()['permissions-policy']?.includes('camera=()'),
+    ]).toEqual(['same-origin', true])
     await page.locator('#room').waitFor({ timeout: 30_000 })
     await page.evaluate(() => {
       const s = document.createElement('script')
@@ -31,7 +34,11 @@ test('pages run their own scripts by a nonce and no others, with or without a ne
     expect(await page.evaluate(() => (window as unknown as { ran?: number }).ran)).toBeUndefined()
   }
   expect(refused.filter(r => !/script-src/.test(r) || !/inline/.test(r))).toEqual([])
-  await expect.poll(() => page.evaluate(async () => (await navigator.serviceWorker.getRegistration())?.active?.state), { timeout: 60_000 }).toBe('activated')
+  await expect
+    .poll(() => page.evaluate(async () => (await navigator.serviceWorker.getRegistration())?.active?.state), {
+      timeout: 60_000,
+    })
+    .toBe('activated')
   await context.setOffline(true)
   await page.goto(`${book}/plan`)
   await expect(page.getByRole('heading', { name: 'The title' })).toBeVisible({ timeout: 30_000 })
@@ -40,14 +47,18 @@ test('pages run their own scripts by a nonce and no others, with or without a ne
   await context.setOffline(false)
 })
 
-const nameOf = (w: Worker): Promise<string> => w.evaluate(() => (self as unknown as { name: string }).name).catch(() => '')
+const nameOf = (w: Worker): Promise<string> =>
+  w.evaluate(() => (self as unknown as { name: string }).name).catch(() => '')
 async function presses(page: Page): Promise<Worker[]> {
   const named = await Promise.all(page.workers().map(async w => ({ w, name: await nameOf(w) })))
   return named.filter(x => x.name === 'press').map(x => x.w)
 }
-const endPress = (w: Worker): Promise<void> => w.evaluate(() => (self as unknown as { close(): void }).close()).catch(() => undefined)
+const endPress = (w: Worker): Promise<void> =>
+  w.evaluate(() => (self as unknown as { close(): void }).close()).catch(() => undefined)
 
-test('a press that dies is noticed, started anew once, and the room goes on; a picture that breaks it is named', async ({ page }) => {
+test('a press that dies is noticed, started anew once, and the room goes on; a picture that breaks it is named', async ({
+  page,
+}) => {
   test.slow()
   await demo(page)
   await page.goto(`${book}/interior`)
@@ -70,13 +81,44 @@ test('a press that dies is noticed, started anew once, and the room goes on; a p
   await page.goto('/')
   await expect(page.locator('.front img').nth(3)).toBeVisible({ timeout: 60_000 })
   const [press] = await presses(page)
-  await press!.evaluate(() => Object.assign(self, { createImageBitmap: () => new Promise(() => (self as unknown as { close(): void }).close()) }))
+  await press!.evaluate(() =>
+    Object.assign(self, { createImageBitmap: () => new Promise(() => (self as unknown as { close(): void }).close()) }),
+  )
   const plate = createCanvas(40, 40)
-  const file = await Packer.toBuffer(new Document({ sections: [{ children: [new Paragraph('Words before the plate.'), new Paragraph({ children: [new ImageRun({ type: 'png', data: plate.toBuffer('image/png'), transformation: { width: 40, height: 40 } })] })] }] }))
-  await page.getByLabel('Manuscript file').setInputFiles({ name: 'plates.docx', mimeType: 'application/vnd.openxmlformats-officedocument.wordprocessingml.document', buffer: file })
-  await expect(page.getByText(/plates\.docx: The press broke down at the picture “.+\.png”/)).toBeVisible({ timeout: 60_000 })
+  const file = await Packer.toBuffer(
+    new Document({
+      sections: [
+        {
+          children: [
+            new Paragraph('Words before the plate.'),
+            new Paragraph({
+              children: [
+                new ImageRun({
+                  type: 'png',
+                  data: plate.toBuffer('image/png'),
+                  transformation: { width: 40, height: 40 },
+                }),
+              ],
+            }),
+          ],
+        },
+      ],
+    }),
+  )
+  await page.getByLabel('Manuscript file').setInputFiles({
+    name: 'plates.docx',
+    mimeType: 'application/vnd.openxmlformats-officedocument.wordprocessingml.document',
+    buffer: file,
+  })
+  await expect(page.getByText(/plates\.docx: The press broke down at the picture “.+\.png”/)).toBeVisible({
+    timeout: 60_000,
+  })
   await expect(page.getByRole('listitem')).toHaveCount(4)
-  await page.getByLabel('Manuscript file').setInputFiles({ name: 'plates.docx', mimeType: 'application/vnd.openxmlformats-officedocument.wordprocessingml.document', buffer: file })
+  await page.getByLabel('Manuscript file').setInputFiles({
+    name: 'plates.docx',
+    mimeType: 'application/vnd.openxmlformats-officedocument.wordprocessingml.document',
+    buffer: file,
+  })
   await expect(page.getByRole('button', { name: 'Put it on the shelf' })).toBeVisible({ timeout: 60_000 })
 })
 
@@ -85,48 +127,83 @@ test('a damaged picture is named with its place, and a marked box stands for it'
   const plate = createCanvas(900, 600)
   plate.getContext('2d').fillRect(100, 100, 300, 200)
   const png = plate.toBuffer('image/png')
-  const picture = (data: Buffer) => new Paragraph({ children: [new ImageRun({ type: 'png', data, transformation: { width: 300, height: 200 } })] })
-  const file = await Packer.toBuffer(new Document({ sections: [{ children: [new Paragraph('Words before the plates.'), picture(png), picture(png.subarray(0, png.length - 200)), new Paragraph('Words behind them.')] }] }))
-  await page.getByLabel('Manuscript file').setInputFiles({ name: 'plates.docx', mimeType: 'application/vnd.openxmlformats-officedocument.wordprocessingml.document', buffer: file })
-  await expect(page.getByText(/1 × pictures that are damaged: a marked box stands in their place/)).toBeVisible({ timeout: 60_000 })
+  const picture = (data: Buffer) =>
+    new Paragraph({ children: [new ImageRun({ type: 'png', data, transformation: { width: 300, height: 200 } })] })
+  const file = await Packer.toBuffer(
+    new Document({
+      sections: [
+        {
+          children: [
+            new Paragraph('Words before the plates.'),
+            picture(png),
+            picture(png.subarray(0, png.length - 200)),
+            new Paragraph('Words behind them.'),
+          ],
+        },
+      ],
+    }),
+  )
+  await page.getByLabel('Manuscript file').setInputFiles({
+    name: 'plates.docx',
+    mimeType: 'application/vnd.openxmlformats-officedocument.wordprocessingml.document',
+    buffer: file,
+  })
+  await expect(page.getByText(/1 × pictures that are damaged: a marked box stands in their place/)).toBeVisible({
+    timeout: 60_000,
+  })
   await page.getByRole('button', { name: 'Put it on the shelf' }).click()
   await page.waitForURL(/\/book\/.*\/plan/)
   const address = page.url().replace(/plan$/, '')
   await page.goto(`${address}interior`)
   await expect(page.locator('.spread canvas[data-painted=true]').first()).toBeVisible({ timeout: 60_000 })
   await page.goto(`${address}check`)
-  await expect(page.getByText(/is damaged and cannot be printed: a marked box stands in its place\./).first()).toBeVisible({ timeout: 60_000 })
+  await expect(
+    page.getByText(/is damaged and cannot be printed: a marked box stands in its place\./).first(),
+  ).toBeVisible({ timeout: 60_000 })
 })
 
 test('settings that leave no room are said in the room, with the notes to put it right', async ({ page }) => {
   await demo(page)
-  await page.evaluate(() => new Promise<void>(done => {
-    const open = indexedDB.open('porchlight')
-    open.onsuccess = () => {
-      const tx = open.result.transaction('books', 'readwrite')
-      const get = tx.objectStore('books').get('tidewardens-almanac')
-      get.onsuccess = () => {
-        const b = get.result as { editions: { id: string; trim: string; styleChanges?: Record<string, number> }[] }
-        b.editions[0]!.trim = '5x8in'
-        b.editions[0]!.styleChanges = { 'text.size': 24, 'text.leading': 36, 'margins.outside': 1.5, 'margins.inside': 1.5, 'margins.head': 1.8, 'margins.foot': 1.8 }
-        tx.objectStore('books').put(b)
-      }
-      tx.oncomplete = () => {
-        open.result.close()
-        done()
-      }
-    }
-  }))
+  await page.evaluate(
+    () =>
+      new Promise<void>(done => {
+        const open = indexedDB.open('porchlight')
+        open.onsuccess = () => {
+          const tx = open.result.transaction('books', 'readwrite')
+          const get = tx.objectStore('books').get('tidewardens-almanac')
+          get.onsuccess = () => {
+            const b = get.result as { editions: { id: string; trim: string; styleChanges?: Record<string, number> }[] }
+            b.editions[0]!.trim = '5x8in'
+            b.editions[0]!.styleChanges = {
+              'text.size': 24,
+              'text.leading': 36,
+              'margins.outside': 1.5,
+              'margins.inside': 1.5,
+              'margins.head': 1.8,
+              'margins.foot': 1.8,
+            }
+            tx.objectStore('books').put(b)
+          }
+          tx.oncomplete = () => {
+            open.result.close()
+            done()
+          }
+        }
+      }),
+  )
   await page.goto(`${book}/interior`)
   await expect(page.getByRole('heading', { name: 'These pages cannot be set' })).toBeVisible({ timeout: 60_000 })
   await expect(page.getByText('The margins leave no room for text on this trim.').first()).toBeVisible()
   await page.getByLabel('Text size').fill('11')
   await page.getByLabel('Text size').press('Enter')
-  for (const m of ['Outside margin', 'Inside margin']) if (await page.getByLabel(m).count()) {
-    await page.getByLabel(m).first().fill('0.6')
-    await page.getByLabel(m).first().press('Enter')
-  }
+  for (const m of ['Outside margin', 'Inside margin'])
+    if (await page.getByLabel(m).count()) {
+      await page.getByLabel(m).first().fill('0.6')
+      await page.getByLabel(m).first().press('Enter')
+    }
   await expect(page.locator('.spread canvas[data-painted=true]').first()).toBeVisible({ timeout: 90_000 })
   await page.goto('/')
-  await expect(page.getByRole('listitem').filter({ hasText: 'The Lampblack Regatta' }).locator('.edition').first()).toBeVisible({ timeout: 60_000 })
+  await expect(
+    page.getByRole('listitem').filter({ hasText: 'The Lampblack Regatta' }).locator('.edition').first(),
+  ).toBeVisible({ timeout: 60_000 })
 })

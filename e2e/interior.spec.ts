@@ -10,22 +10,28 @@ async function openInterior(page: Page): Promise<void> {
 }
 
 /** The darkest and lightest value of a canvas: a painted page has both. */
-const tones = (page: Page, index: number) => page.locator('.spread canvas').nth(index).evaluate((c: HTMLCanvasElement) => {
-  const copy = document.createElement('canvas')
-  copy.width = c.width
-  copy.height = c.height
-  const ctx = copy.getContext('2d')!
-  ctx.drawImage(c, 0, 0)
-  const d = ctx.getImageData(0, 0, c.width, c.height).data
-  let [low, high] = [255, 0]
-  for (let i = 0; i < d.length; i += 4) {
-    low = Math.min(low, d[i]!)
-    high = Math.max(high, d[i]!)
-  }
-  return [low, high]
-})
+const tones = (page: Page, index: number) =>
+  page
+    .locator('.spread canvas')
+    .nth(index)
+    .evaluate((c: HTMLCanvasElement) => {
+      const copy = document.createElement('canvas')
+      copy.width = c.width
+      copy.height = c.height
+      const ctx = copy.getContext('2d')!
+      ctx.drawImage(c, 0, 0)
+      const d = ctx.getImageData(0, 0, c.width, c.height).data
+      let [low, high] = [255, 0]
+      for (let i = 0; i < d.length; i += 4) {
+        low = Math.min(low, d[i]!)
+        high = Math.max(high, d[i]!)
+      }
+      return [low, high]
+    })
 
-test('the specimen: a value changed sets the book anew, the sill shows what moved, undo and reload keep their word', async ({ page }) => {
+test('the specimen: a value changed sets the book anew, the sill shows what moved, undo and reload keep their word', async ({
+  page,
+}) => {
   const errors: string[] = []
   page.on('pageerror', e => errors.push(e.message))
   await openInterior(page)
@@ -86,14 +92,20 @@ test('spreads by keyboard and strip, guides, zoom to the glyph', async ({ page }
   await size.getByRole('button', { name: 'Larger' }).click()
   await size.getByRole('button', { name: 'Larger' }).click()
   await expect(size).toContainText('200 %')
-  await expect.poll(async () => (await page.locator('.spread .page').first().boundingBox())!.width).toBeCloseTo(5.5 * 192, 0)
+  await expect
+    .poll(async () => (await page.locator('.spread .page').first().boundingBox())!.width)
+    .toBeCloseTo(5.5 * 192, 0)
   expect(narrow).toBeLessThan(400)
   // Down to the letter: only the part in view is painted, and the point under the pointer stays.
   const stage = page.getByRole('region', { name: 'The open spread, enlarged' })
   const box = (await stage.boundingBox())!
   const pointer = { x: box.x + box.width / 3, y: box.y + box.height / 2 }
   await page.mouse.move(pointer.x, pointer.y)
-  const under = () => page.evaluate(({ x, y }) => { const r = document.querySelector('.spread .page')!.getBoundingClientRect(); return [(x - r.left) / r.width, (y - r.top) / r.height] }, pointer)
+  const under = () =>
+    page.evaluate(({ x, y }) => {
+      const r = document.querySelector('.spread .page')!.getBoundingClientRect()
+      return [(x - r.left) / r.width, (y - r.top) / r.height]
+    }, pointer)
   const before = await under()
   await page.keyboard.down('Control')
   for (const words of ['400 %', '800 %', '1600 %']) {
@@ -109,7 +121,12 @@ test('spreads by keyboard and strip, guides, zoom to the glyph', async ({ page }
   const canvas = page.locator('.spread canvas[data-painted=true]')
   await expect(canvas).toHaveCount(1)
   const part = (await canvas.boundingBox())!
-  expect([part.x <= box.x, part.y <= box.y, part.x + part.width >= box.x + box.width - 20, part.y + part.height >= box.y + box.height - 20]).toEqual([true, true, true, true])
+  expect([
+    part.x <= box.x,
+    part.y <= box.y,
+    part.x + part.width >= box.x + box.width - 20,
+    part.y + part.height >= box.y + box.height - 20,
+  ]).toEqual([true, true, true, true])
   expect(await canvas.evaluate(c => (c as HTMLCanvasElement).width)).toBeLessThan(2100)
   // Its keys move about in it; elsewhere they turn the spread.
   await stage.focus()
@@ -118,7 +135,9 @@ test('spreads by keyboard and strip, guides, zoom to the glyph', async ({ page }
   await expect(page.locator('.caption')).toHaveText(caption!)
   await page.keyboard.press('0')
   await expect(page.getByRole('button', { name: 'whole spread' })).toHaveAttribute('aria-pressed', 'true')
-  await expect.poll(async () => (await page.locator('.spread .page').first().boundingBox())!.width).toBeCloseTo(narrow, 0)
+  await expect
+    .poll(async () => (await page.locator('.spread .page').first().boundingBox())!.width)
+    .toBeCloseTo(narrow, 0)
 })
 
 test('a book that is not here is said', async ({ page }) => {

@@ -21,18 +21,27 @@ async function write(page: Page, at: number): Promise<void> {
   await page.keyboard.press('End')
 }
 /** All words of the book as the store has them, with what waits beside it. */
-const stored = (page: Page) => page.evaluate(() => new Promise<string>((done, fail) => {
-  const open = indexedDB.open('porchlight')
-  open.onerror = () => fail(open.error)
-  open.onsuccess = () => {
-    const tx = open.result.transaction(['sections', 'pieces'])
-    const [a, b] = [tx.objectStore('sections').getAll(), tx.objectStore('pieces').getAll()]
-    tx.oncomplete = () => {
-      done(JSON.stringify(a.result.map((s: { doc: unknown }) => s.doc)).replace(/"\},\{"type":"text","text":"/g, '') + JSON.stringify(b.result))
-      open.result.close()
-    }
-  }
-}))
+const stored = (page: Page) =>
+  page.evaluate(
+    () =>
+      new Promise<string>((done, fail) => {
+        const open = indexedDB.open('porchlight')
+        open.onerror = () => fail(open.error)
+        open.onsuccess = () => {
+          const tx = open.result.transaction(['sections', 'pieces'])
+          const [a, b] = [tx.objectStore('sections').getAll(), tx.objectStore('pieces').getAll()]
+          tx.oncomplete = () => {
+            done(
+              JSON.stringify(a.result.map((s: { doc: unknown }) => s.doc)).replace(
+                /"\},\{"type":"text","text":"/g,
+                '',
+              ) + JSON.stringify(b.result),
+            )
+            open.result.close()
+          }
+        }
+      }),
+  )
 
 test('words of a window that is taken over stand beside those of the other, and undo goes on', async ({ context }) => {
   const a = await context.newPage()
@@ -122,12 +131,18 @@ test('random walks of two and three windows lose no letter', async ({ context })
   await textOf(first).waitFor()
   await expect.poll(lostWords, { timeout: 20_000 }).toEqual([])
   // Windows that are gone leave nothing behind: this one's file is the only one.
-  await expect.poll(() => first.evaluate(async () => {
-    const folder = await (await navigator.storage.getDirectory()).getDirectoryHandle('porchlight-journal')
-    let n = 0
-    for await (const _ of (folder as unknown as { keys(): AsyncIterable<string> }).keys()) n++
-    return n
-  }), { timeout: 20_000 }).toBe(1)
+  await expect
+    .poll(
+      () =>
+        first.evaluate(async () => {
+          const folder = await (await navigator.storage.getDirectory()).getDirectoryHandle('porchlight-journal')
+          let n = 0
+          for await (const _ of (folder as unknown as { keys(): AsyncIterable<string> }).keys()) n++
+          return n
+        }),
+      { timeout: 20_000 },
+    )
+    .toBe(1)
 })
 
 test.describe('the last key', () => {
@@ -167,7 +182,12 @@ test.describe('the last key', () => {
 
   test('is kept when the whole browser is killed', async ({}, info) => {
     const profile = await mkdtemp(join(tmpdir(), 'porchlight-'))
-    const launch = (): Promise<BrowserContext> => chromium.launchPersistentContext(profile, { ...info.project.use.launchOptions, baseURL: 'http://localhost:4311', viewport: { width: 1280, height: 800 } })
+    const launch = (): Promise<BrowserContext> =>
+      chromium.launchPersistentContext(profile, {
+        ...info.project.use.launchOptions,
+        baseURL: 'http://localhost:4311',
+        viewport: { width: 1280, height: 800 },
+      })
     let context = await launch()
     let page = await context.newPage()
     await demo(page)
@@ -205,7 +225,10 @@ async function noise(width: number, height: number): Promise<Buffer> {
   return canvas.encode('png')
 }
 
-test('a disk that is full: words wait over sections, rooms and a reload; every door says what did not fit and what makes room', async ({ page, context }) => {
+test('a disk that is full: words wait over sections, rooms and a reload; every door says what did not fit and what makes room', async ({
+  page,
+  context,
+}) => {
   const cdp = await context.newCDPSession(page)
   // The browser's own quota, from the first visit on: it holds the demo library and little more.
   await page.goto('/preferences')
@@ -217,20 +240,40 @@ test('a disk that is full: words wait over sections, rooms and a reload; every d
   const figures = await page.locator('.ProseMirror figure').count()
   const full = page.getByText(/did not fit: the store of this browser is full.*What makes room/)
   for (let i = 0; i < 4 && !(await full.first().isVisible()); i++) {
-    await page.getByLabel('Picture file').setInputFiles({ name: `grain-${i}.png`, mimeType: 'image/png', buffer: await noise(1900 + i, 1900) })
-    await Promise.race([full.first().waitFor({ timeout: 12_000 }).catch(() => undefined), page.locator('.ProseMirror figure').nth(i + figures).waitFor({ timeout: 12_000 }).catch(() => undefined)])
+    await page
+      .getByLabel('Picture file')
+      .setInputFiles({ name: `grain-${i}.png`, mimeType: 'image/png', buffer: await noise(1900 + i, 1900) })
+    await Promise.race([
+      full
+        .first()
+        .waitFor({ timeout: 12_000 })
+        .catch(() => undefined),
+      page
+        .locator('.ProseMirror figure')
+        .nth(i + figures)
+        .waitFor({ timeout: 12_000 })
+        .catch(() => undefined),
+    ])
   }
   await expect(full.first()).toContainText(/“grain-\d.png” \(1\d\.\d MB\) did not fit/)
   await page.goto('/')
-  const letters = Array.from({ length: 600_000 }, (_, i) => `${(i * 7919 % 99991).toString(36)}${(i * 104729 % 99989).toString(36)}`)
-  await page.getByLabel('Manuscript file').setInputFiles({ name: 'tides.txt', mimeType: 'text/plain', buffer: Buffer.from(`CHAPTER ONE\n\n${letters.map((w, i) => w + (i % 300 === 299 ? '.\n\n' : '')).join(' ')}`) })
+  const letters = Array.from(
+    { length: 600_000 },
+    (_, i) => `${((i * 7919) % 99991).toString(36)}${((i * 104729) % 99989).toString(36)}`,
+  )
+  await page.getByLabel('Manuscript file').setInputFiles({
+    name: 'tides.txt',
+    mimeType: 'text/plain',
+    buffer: Buffer.from(`CHAPTER ONE\n\n${letters.map((w, i) => w + (i % 300 === 299 ? '.\n\n' : '')).join(' ')}`),
+  })
   await page.getByRole('button', { name: 'Put it on the shelf' }).click({ timeout: 60_000 })
   await expect(full.filter({ hasText: '“tides”' })).toBeVisible({ timeout: 60_000 })
   // Every write of text fails from here on, in this window and after a reload.
   await page.addInitScript(() => {
     const put = IDBObjectStore.prototype.put
     IDBObjectStore.prototype.put = function (this: IDBObjectStore, ...args: [unknown, IDBValidKey?]) {
-      if (this.name === 'sections' && sessionStorage.getItem('full')) throw new DOMException('no room', 'QuotaExceededError')
+      if (this.name === 'sections' && sessionStorage.getItem('full'))
+        throw new DOMException('no room', 'QuotaExceededError')
       return put.apply(this, args)
     }
   })
@@ -240,7 +283,11 @@ test('a disk that is full: words wait over sections, rooms and a reload; every d
   await write(page, 0)
   await page.keyboard.type('Brimful')
   await expect(page.locator('.saving')).toHaveText('not saved')
-  await page.getByLabel('Sections').getByRole('button', { name: /Gauge|Well|Bar|Chapter|The/ }).nth(3).click()
+  await page
+    .getByLabel('Sections')
+    .getByRole('button', { name: /Gauge|Well|Bar|Chapter|The/ })
+    .nth(3)
+    .click()
   await page.getByRole('link', { name: 'Plan', exact: true }).click()
   await expect(page.getByRole('heading', { name: 'The title' })).toBeVisible()
   await page.reload()
@@ -266,13 +313,17 @@ test('a book is taken down, rests, comes back, and goes for good with its pictur
   await page.getByRole('button', { name: 'Take The Tidewarden’s Almanac down' }).click()
   await page.getByRole('button', { name: 'Remove The Tidewarden’s Almanac for good' }).click()
   await page.getByRole('dialog').getByRole('button', { name: 'Remove it for good' }).click()
-  await expect(page.getByText(/is gone\. \d.* (kB|MB) of pictures and files were freed/)).toBeVisible({ timeout: 20_000 })
+  await expect(page.getByText(/is gone\. \d.* (kB|MB) of pictures and files were freed/)).toBeVisible({
+    timeout: 20_000,
+  })
   await page.reload()
   await expect(page.getByRole('listitem').filter({ hasText: 'The Lampblack Regatta' })).toBeVisible({ timeout: 60_000 })
   expect(await page.getByText('The Tidewarden’s Almanac').count()).toBe(0)
 })
 
-test('a following window changes nothing in any room, and what was typed in it stays in its field', async ({ context }) => {
+test('a following window changes nothing in any room, and what was typed in it stays in its field', async ({
+  context,
+}) => {
   const writer = await context.newPage()
   await demo(writer)
   await writer.goto(`${book}/plan`)
@@ -283,8 +334,23 @@ test('a following window changes nothing in any room, and what was typed in it s
     await follower.goto(`${book}/${room}`)
     await expect(follower.getByText('open in another window', { exact: false })).toBeVisible({ timeout: 30_000 })
     await follower.waitForTimeout(1500)
-    const open = await follower.evaluate(() => [...document.querySelectorAll<HTMLInputElement>('#room input, #room textarea, #room select')].filter(e => !e.disabled && !e.readOnly && !e.closest('.ant-select-disabled') && e.type !== 'file' && !e.closest('.find, .values > .ant-segmented, .views') && e.offsetParent).map(e => e.getAttribute('aria-label') ?? e.id ?? e.outerHTML.slice(0, 80)))
-    expect(open.filter(o => !/zones|Picture covers|^$/.test(o)), room).toEqual([])
+    const open = await follower.evaluate(() =>
+      [...document.querySelectorAll<HTMLInputElement>('#room input, #room textarea, #room select')]
+        .filter(
+          e =>
+            !e.disabled &&
+            !e.readOnly &&
+            !e.closest('.ant-select-disabled') &&
+            e.type !== 'file' &&
+            !e.closest('.find, .values > .ant-segmented, .views') &&
+            e.offsetParent,
+        )
+        .map(e => e.getAttribute('aria-label') ?? e.id ?? e.outerHTML.slice(0, 80)),
+    )
+    expect(
+      open.filter(o => !/zones|Picture covers|^$/.test(o)),
+      room,
+    ).toEqual([])
   }
   // Taken over with a word in a field: the field rests and keeps it.
   await follower.goto(`${book}/plan`)
@@ -299,7 +365,9 @@ test('a following window changes nothing in any room, and what was typed in it s
   await expect(writer.getByLabel('Subtitle')).toHaveValue('Kept while it waits')
 })
 
-test('a backup is held against what is here: beside, instead, and never under a writer without asking there', async ({ context }) => {
+test('a backup is held against what is here: beside, instead, and never under a writer without asking there', async ({
+  context,
+}) => {
   const page = await context.newPage()
   await demo(page)
   await page.goto('/backup')
@@ -313,7 +381,10 @@ test('a backup is held against what is here: beside, instead, and never under a 
   await saved(writer)
   const choose = async (where: string): Promise<void> => {
     await page.getByLabel('Backup file').setInputFiles(file)
-    const item = page.getByLabel('What the backup holds').getByRole('listitem').filter({ hasText: 'The Tidewarden’s Almanac' })
+    const item = page
+      .getByLabel('What the backup holds')
+      .getByRole('listitem')
+      .filter({ hasText: 'The Tidewarden’s Almanac' })
     await expect(item).toContainText('What is here is newer by', { timeout: 30_000 })
     await item.getByLabel('The Tidewarden’s Almanac: where it goes').click()
     await page.locator('.ant-select-item-option').filter({ hasText: where }).click()
@@ -333,37 +404,66 @@ test('a backup is held against what is here: beside, instead, and never under a 
   await page.goto('/')
   await expect(page.getByText('The Tidewarden’s Almanac (from a backup)')).toBeVisible({ timeout: 60_000 })
   // What was replaced is a kept version.
-  expect(await page.evaluate(() => new Promise(done => {
-    const open = indexedDB.open('porchlight')
-    open.onsuccess = () => {
-      const all = open.result.transaction('versions').objectStore('versions').getAll()
-      all.onsuccess = () => done(all.result.map((v: { label: string }) => v.label))
-    }
-  }))).toEqual(['Before a backup was put in its place'])
+  expect(
+    await page.evaluate(
+      () =>
+        new Promise(done => {
+          const open = indexedDB.open('porchlight')
+          open.onsuccess = () => {
+            const all = open.result.transaction('versions').objectStore('versions').getAll()
+            all.onsuccess = () => done(all.result.map((v: { label: string }) => v.label))
+          }
+        }),
+    ),
+  ).toEqual(['Before a backup was put in its place'])
 })
 
-test('books that are stored wrong stand on the shelf with their trouble; they are mended, and stop no other', async ({ page }) => {
+test('books that are stored wrong stand on the shelf with their trouble; they are mended, and stop no other', async ({
+  page,
+}) => {
   await demo(page)
-  await page.evaluate(() => new Promise<void>(done => {
-    const open = indexedDB.open('porchlight')
-    open.onsuccess = () => {
-      const tx = open.result.transaction('books', 'readwrite')
-      const books = tx.objectStore('books')
-      for (const [id, change] of [['tidewardens-almanac', (b: Record<string, Record<string, unknown>>) => { b.data!.title = { a: 1 } }], ['small-apiary-logbook', (b: Record<string, { runs: { pages: number }[] }>) => { b.plan!.runs[0]!.pages = 1e9 }]] as const) {
-        const get = books.get(id)
-        get.onsuccess = () => {
-          ;(change as (b: unknown) => void)(get.result)
-          books.put(get.result)
+  await page.evaluate(
+    () =>
+      new Promise<void>(done => {
+        const open = indexedDB.open('porchlight')
+        open.onsuccess = () => {
+          const tx = open.result.transaction('books', 'readwrite')
+          const books = tx.objectStore('books')
+          for (const [id, change] of [
+            [
+              'tidewardens-almanac',
+              (b: Record<string, Record<string, unknown>>) => {
+                b.data!.title = { a: 1 }
+              },
+            ],
+            [
+              'small-apiary-logbook',
+              (b: Record<string, { runs: { pages: number }[] }>) => {
+                b.plan!.runs[0]!.pages = 1e9
+              },
+            ],
+          ] as const) {
+            const get = books.get(id)
+            get.onsuccess = () => {
+              ;(change as (b: unknown) => void)(get.result)
+              books.put(get.result)
+            }
+          }
+          tx.objectStore('books')
+          tx.oncomplete = () => {
+            open.result.close()
+            done()
+          }
         }
-      }
-      tx.objectStore('books')
-      tx.oncomplete = () => { open.result.close(); done() }
-    }
-  }))
+      }),
+  )
   await page.goto('/')
   await expect(page.locator('.row.bad')).toHaveCount(2, { timeout: 60_000 })
   await expect(page.getByText('The title wants text')).toBeVisible()
-  for (const other of ['The Lampblack Regatta', 'Hedgerow & Hive']) await expect(page.getByRole('listitem').filter({ hasText: other }).locator('.edition').first()).toBeVisible({ timeout: 60_000 })
+  for (const other of ['The Lampblack Regatta', 'Hedgerow & Hive'])
+    await expect(page.getByRole('listitem').filter({ hasText: other }).locator('.edition').first()).toBeVisible({
+      timeout: 60_000,
+    })
   for (const room of ['plan', 'text', 'interior', 'listings']) {
     await page.goto(`${book}/${room}`)
     await expect(page.getByRole('link', { name: 'Shelf' })).toBeVisible()

@@ -4,9 +4,12 @@ import { unzipSync } from 'fflate'
 
 /** Pictures, quotes and typefaces of a book, and the way between its pages and its text, in the real interface. */
 const text = (page: Page) => page.getByRole('textbox', { name: 'Text of the section' })
-const figure = (page: Page, name: string) => page.getByLabel('Sill').locator('.figure').filter({ hasText: name }).locator('b')
+const figure = (page: Page, name: string) =>
+  page.getByLabel('Sill').locator('.figure').filter({ hasText: name }).locator('b')
 
-test('from a word of a page to the text and back; pictures stand where they are told; quotes become the language’s', async ({ page }) => {
+test('from a word of a page to the text and back; pictures stand where they are told; quotes become the language’s', async ({
+  page,
+}) => {
   await page.goto('/')
   await page.getByRole('link', { name: 'The Tidewarden’s Almanac' }).click({ timeout: 60_000 })
   await expect(page.locator('.spread canvas[data-painted=true]')).toHaveCount(2, { timeout: 60_000 })
@@ -17,7 +20,11 @@ test('from a word of a page to the text and back; pictures stand where they are 
   await expect(text(page).locator('p').first()).toBeVisible()
   // The cursor is in the word that was clicked; its page is named, and leads back to the very word.
   await expect.poll(() => page.evaluate(() => getSelection()?.anchorOffset ?? 0)).toBeGreaterThan(0)
-  const at = await page.evaluate(() => { const s = getSelection()!; const t = s.anchorNode!.textContent!; return /\S*$/.exec(t.slice(0, s.anchorOffset))![0] + /^\S*/.exec(t.slice(s.anchorOffset))![0] })
+  const at = await page.evaluate(() => {
+    const s = getSelection()!
+    const t = s.anchorNode!.textContent!
+    return /\S*$/.exec(t.slice(0, s.anchorOffset))![0] + /^\S*/.exec(t.slice(s.anchorOffset))![0]
+  })
   const leads = page.locator('.inpages button')
   await expect(leads).toHaveText(/page \d+/, { timeout: 30_000 })
   const label = (await leads.textContent())!
@@ -62,16 +69,22 @@ test('from a word of a page to the text and back; pictures stand where they are 
   await expect(text(page)).toContainText(`'Twas "so"`)
 })
 
-test('a typeface is brought in, one that may not be embedded is refused; tagged pages and templates are saved', async ({ page }) => {
+test('a typeface is brought in, one that may not be embedded is refused; tagged pages and templates are saved', async ({
+  page,
+}) => {
   await page.goto('/')
   await page.getByRole('link', { name: 'The Tidewarden’s Almanac' }).click({ timeout: 60_000 })
   await expect(page.locator('.spread canvas[data-painted=true]')).toHaveCount(2, { timeout: 60_000 })
   const font = readFileSync('node_modules/@expo-google-fonts/fraunces/400Regular/Fraunces_400Regular.ttf')
   const refused = Buffer.from(font)
-  for (let i = 0; i < refused.readUInt16BE(4); i++) if (refused.toString('latin1', 12 + i * 16, 16 + i * 16) === 'OS/2') refused.writeUInt16BE(2, refused.readUInt32BE(20 + i * 16) + 8)
+  for (let i = 0; i < refused.readUInt16BE(4); i++)
+    if (refused.toString('latin1', 12 + i * 16, 16 + i * 16) === 'OS/2')
+      refused.writeUInt16BE(2, refused.readUInt32BE(20 + i * 16) + 8)
   const file = (name: string, buffer: Buffer) => ({ name, mimeType: 'font/ttf', buffer })
   await page.getByLabel('Font files').setInputFiles(file('closed.ttf', refused))
-  await expect(page.locator('.ant-message')).toContainText('closed.ttf: This font cannot be used: its maker does not allow it in documents')
+  await expect(page.locator('.ant-message')).toContainText(
+    'closed.ttf: This font cannot be used: its maker does not allow it in documents',
+  )
   const before = await figure(page, 'Pages').textContent()
   await page.getByLabel('Font files').setInputFiles(file('Fraunces.ttf', font))
   await expect.poll(() => figure(page, 'Pages').textContent(), { timeout: 60_000 }).not.toBe(before)
@@ -86,7 +99,16 @@ test('a typeface is brought in, one that may not be embedded is refused; tagged 
   const tagged = (await save('For reading machines')).toString('latin1')
   expect([tagged.includes('/StructTreeRoot'), tagged.includes('+Fraunces')]).toEqual([true, true])
   const zip = unzipSync(new Uint8Array(await save('Blank pages')))
-  expect(Object.keys(zip).sort()).toEqual(['either-side.pdf', 'either-side.png', 'either-side.svg', 'left-and-right.pdf', 'left-page.png', 'left-page.svg', 'right-page.png', 'right-page.svg'])
+  expect(Object.keys(zip).sort()).toEqual([
+    'either-side.pdf',
+    'either-side.png',
+    'either-side.svg',
+    'left-and-right.pdf',
+    'left-page.png',
+    'left-page.svg',
+    'right-page.png',
+    'right-page.svg',
+  ])
   // The trim and its bleed at 300 pixels an inch.
   const png = Buffer.from(zip['either-side.png']!)
   expect([png.readUInt32BE(16), png.readUInt32BE(20)]).toEqual([Math.round(5.75 * 300), Math.round(8.75 * 300)])

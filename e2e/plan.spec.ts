@@ -9,7 +9,9 @@ async function openPlan(page: Page): Promise<void> {
   await expect(figure(page, 'Pages')).toBeVisible({ timeout: 60_000 })
 }
 
-test('data and editions: each change shows its consequences, bad input keeps the old value, undo brings all of it back', async ({ page }) => {
+test('data and editions: each change shows its consequences, bad input keeps the old value, undo brings all of it back', async ({
+  page,
+}) => {
   await openPlan(page)
   await expect(page.getByText('Nothing: Ostrevane would take the paperback as it stands.')).toBeVisible()
   const price = page.getByRole('region', { name: 'Paperback' }).getByLabel('Price')

@@ -1,7 +1,8 @@
 import AxeBuilder from '@axe-core/playwright'
 import { expect, type Page, test } from '@playwright/test'
 
-const row = (page: Page, title: string) => page.getByRole('listitem').filter({ has: page.getByRole('heading', { name: title }) })
+const row = (page: Page, title: string) =>
+  page.getByRole('listitem').filter({ has: page.getByRole('heading', { name: title }) })
 
 test('the demo library is on the shelf at the first visit, with what follows from it', async ({ page }) => {
   const outside: string[] = []
@@ -20,7 +21,9 @@ test('the demo library is on the shelf at the first visit, with what follows fro
   await expect(book.getByText(/^\d{2,3} pp · 5\.5 × 8\.5 in$/)).toBeVisible()
   await expect(book.getByText('Paperback')).toBeVisible()
   await expect(book.getByRole('img', { name: /Front cover/ })).toBeVisible()
-  const front = await book.getByRole('img', { name: /Front cover/ }).evaluate((i: HTMLImageElement) => [i.naturalWidth, i.naturalHeight])
+  const front = await book
+    .getByRole('img', { name: /Front cover/ })
+    .evaluate((i: HTMLImageElement) => [i.naturalWidth, i.naturalHeight])
   expect(front[1]).toBe(240)
   expect(front[0]! / front[1]!).toBeCloseTo(5.5 / 8.5, 1)
   await expect(page.getByRole('listitem')).toHaveCount(4)
@@ -38,7 +41,13 @@ test('a manuscript is brought in, a bad file gets a plain word, a new book begin
   await page.goto('/')
   await expect(page.getByRole('heading', { name: 'The Tidewarden’s Almanac' })).toBeVisible({ timeout: 60_000 })
   const files = page.getByLabel('Manuscript file')
-  await files.setInputFiles({ name: 'wrack.md', mimeType: 'text/markdown', buffer: Buffer.from('---\ntitle: The Wrack Line\nauthor: Orla Fenwright\n---\n\n# Chapter One\n\nThe race began at noon.\n\n# Chapter Two\n\nIt did not end.\n') })
+  await files.setInputFiles({
+    name: 'wrack.md',
+    mimeType: 'text/markdown',
+    buffer: Buffer.from(
+      '---\ntitle: The Wrack Line\nauthor: Orla Fenwright\n---\n\n# Chapter One\n\nThe race began at noon.\n\n# Chapter Two\n\nIt did not end.\n',
+    ),
+  })
   await page.getByRole('button', { name: 'Put it on the shelf' }).click({ timeout: 30_000 })
   await expect(page).toHaveURL(/the-wrack-line\/plan/)
   await page.getByRole('link', { name: 'Shelf', exact: true }).click()
@@ -49,7 +58,11 @@ test('a manuscript is brought in, a bad file gets a plain word, a new book begin
   await expect(regatta.getByText(/fewer than Ostrevane binds/)).toBeVisible()
   await expect(page.getByLabel('Sill')).toContainText('fewer than Ostrevane binds')
 
-  await files.setInputFiles({ name: 'broken.docx', mimeType: 'application/octet-stream', buffer: Buffer.from('PK-not-really') })
+  await files.setInputFiles({
+    name: 'broken.docx',
+    mimeType: 'application/octet-stream',
+    buffer: Buffer.from('PK-not-really'),
+  })
   await expect(page.getByText('broken.docx: This file is damaged', { exact: false })).toBeVisible()
   await expect(page.getByRole('listitem')).toHaveCount(5)
 
@@ -75,7 +88,13 @@ test('a manuscript is brought in, a bad file gets a plain word, a new book begin
 
 for (const scheme of ['light', 'dark'] as const) {
   test(`nothing serious for axe, ${scheme}; the other tone by one click`, async ({ browser }) => {
-    const page = await (await browser.newContext({ colorScheme: scheme, baseURL: 'http://localhost:4311', viewport: { width: 1280, height: 800 } })).newPage()
+    const page = await (
+      await browser.newContext({
+        colorScheme: scheme,
+        baseURL: 'http://localhost:4311',
+        viewport: { width: 1280, height: 800 },
+      })
+    ).newPage()
     await page.goto('/')
     await expect(page.getByRole('img', { name: /Front cover/ })).toHaveCount(4, { timeout: 60_000 })
     await expect(page.locator('.frame')).toHaveAttribute('data-tone', scheme)

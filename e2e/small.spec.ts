@@ -1,16 +1,25 @@
 import { expect, test } from '@playwright/test'
 
 test('on a telephone the shelf can be read, and nothing runs out of the page', async ({ browser }) => {
-  const page = await (await browser.newContext({ viewport: { width: 390, height: 780 }, hasTouch: true, baseURL: 'http://localhost:4311' })).newPage()
+  const page = await (
+    await browser.newContext({
+      viewport: { width: 390, height: 780 },
+      hasTouch: true,
+      baseURL: 'http://localhost:4311',
+    })
+  ).newPage()
   await page.goto('/')
   await expect(page.getByRole('img', { name: /Front cover/ })).toHaveCount(4, { timeout: 60_000 })
   const wide = await page.evaluate(() => document.documentElement.scrollWidth)
   expect(wide).toBeLessThanOrEqual(390)
-  for (const name of ['Bring in a manuscript', 'New book']) await expect(page.getByRole('button', { name })).toBeInViewport()
+  for (const name of ['Bring in a manuscript', 'New book'])
+    await expect(page.getByRole('button', { name })).toBeInViewport()
   await expect(page.getByRole('heading', { name: 'The Tidewarden’s Almanac' })).toBeInViewport()
   // In every room one can read and write without the page itself running sideways.
   const too: string[] = []
-  for (const path of ['plan', 'text', 'interior', 'cover', 'check', 'listings'].map(r => `/book/tidewardens-almanac/${r}`).concat('/book/small-apiary-logbook/pages', '/research', '/ledger', '/outlets', '/backup', '/preferences')) {
+  for (const path of ['plan', 'text', 'interior', 'cover', 'check', 'listings']
+    .map(r => `/book/tidewardens-almanac/${r}`)
+    .concat('/book/small-apiary-logbook/pages', '/research', '/ledger', '/outlets', '/backup', '/preferences')) {
     await page.goto(path)
     await page.locator('h1').first().waitFor()
     await page.waitForTimeout(1200)
@@ -30,12 +39,15 @@ test('the keyboard reaches everything, and what has the focus shows it', async (
   const seen: string[] = []
   for (let i = 0; i < 13; i++) {
     await page.keyboard.press('Tab')
-    seen.push(await page.evaluate(() => {
-      const e = document.activeElement as HTMLElement
-      return e.getAttribute('aria-label') ?? e.textContent?.trim() ?? ''
-    }))
+    seen.push(
+      await page.evaluate(() => {
+        const e = document.activeElement as HTMLElement
+        return e.getAttribute('aria-label') ?? e.textContent?.trim() ?? ''
+      }),
+    )
   }
-  for (const name of ['To the room', 'Shelf', 'Find a book', 'Bring in a manuscript', 'New book']) expect(seen.some(s => s.includes(name))).toBe(true)
+  for (const name of ['To the room', 'Shelf', 'Find a book', 'Bring in a manuscript', 'New book'])
+    expect(seen.some(s => s.includes(name))).toBe(true)
   await page.getByRole('button', { name: 'New book' }).focus()
   await page.keyboard.press('Enter')
   const title = page.getByLabel('Title')
@@ -50,7 +62,11 @@ test('a file is dropped on the shelf', async ({ page }) => {
   await expect(page.getByRole('img', { name: /Front cover/ })).toHaveCount(4, { timeout: 60_000 })
   const data = await page.evaluateHandle(() => {
     const d = new DataTransfer()
-    d.items.add(new File(['CHAPTER ONE\n\nThe tide came in.\n\nCHAPTER TWO\n\nIt went out.'], 'dropped.txt', { type: 'text/plain' }))
+    d.items.add(
+      new File(['CHAPTER ONE\n\nThe tide came in.\n\nCHAPTER TWO\n\nIt went out.'], 'dropped.txt', {
+        type: 'text/plain',
+      }),
+    )
     return d
   })
   await page.dispatchEvent('#room', 'drop', { dataTransfer: data })

@@ -5,19 +5,49 @@ import { strToU8, zipSync } from 'fflate'
 
 /** A .docx of `chapters` chapters of 4,000 words, written by hand: what makes it is not what reads it. */
 function manuscript(chapters: number): { name: string; mimeType: string; buffer: Buffer } {
-  const paragraph = (text: string, style = ''): string => `<w:p>${style && `<w:pPr><w:pStyle w:val="${style}"/></w:pPr>`}<w:r><w:t>${text}</w:t></w:r></w:p>`
-  const body = Array.from({ length: chapters }, (_, c) => paragraph(`The Tide of Day ${c + 1}`, 'Heading1') + Array.from({ length: 50 }, (_, p) => paragraph(Array.from({ length: 8 }, (_, s) => `On day ${c * 400 + p * 8 + s} the keeper wrote of wind and water, and nothing else.`).join(' '))).join('')).join('')
-  const relation = (id: string, type: string, target: string): string => `<Relationship Id="${id}" Type="http://schemas.openxmlformats.org/officeDocument/2006/relationships/${type}" Target="${target}"/>`
-  const relations = (inner: string): Uint8Array => strToU8(`<?xml version="1.0"?><Relationships xmlns="http://schemas.openxmlformats.org/package/2006/relationships">${inner}</Relationships>`)
+  const paragraph = (text: string, style = ''): string =>
+    `<w:p>${style && `<w:pPr><w:pStyle w:val="${style}"/></w:pPr>`}<w:r><w:t>${text}</w:t></w:r></w:p>`
+  const body = Array.from(
+    { length: chapters },
+    (_, c) =>
+      paragraph(`The Tide of Day ${c + 1}`, 'Heading1') +
+      Array.from({ length: 50 }, (_, p) =>
+        paragraph(
+          Array.from(
+            { length: 8 },
+            (_, s) => `On day ${c * 400 + p * 8 + s} the keeper wrote of wind and water, and nothing else.`,
+          ).join(' '),
+        ),
+      ).join(''),
+  ).join('')
+  const relation = (id: string, type: string, target: string): string =>
+    `<Relationship Id="${id}" Type="http://schemas.openxmlformats.org/officeDocument/2006/relationships/${type}" Target="${target}"/>`
+  const relations = (inner: string): Uint8Array =>
+    strToU8(
+      `<?xml version="1.0"?><Relationships xmlns="http://schemas.openxmlformats.org/package/2006/relationships">${inner}</Relationships>`,
+    )
   const w = 'xmlns:w="http://schemas.openxmlformats.org/wordprocessingml/2006/main"'
-  const buffer = Buffer.from(zipSync({
-    '[Content_Types].xml': strToU8('<?xml version="1.0"?><Types xmlns="http://schemas.openxmlformats.org/package/2006/content-types"><Default Extension="rels" ContentType="application/vnd.openxmlformats-package.relationships+xml"/><Default Extension="xml" ContentType="application/xml"/></Types>'),
-    '_rels/.rels': relations(relation('r1', 'officeDocument', 'word/document.xml')),
-    'word/_rels/document.xml.rels': relations(relation('r1', 'styles', 'styles.xml')),
-    'word/styles.xml': strToU8(`<?xml version="1.0"?><w:styles ${w}><w:style w:type="paragraph" w:styleId="Heading1"><w:name w:val="heading 1"/><w:pPr><w:outlineLvl w:val="0"/></w:pPr></w:style></w:styles>`),
-    'word/document.xml': strToU8(`<?xml version="1.0"?><w:document ${w}><w:body>${body}</w:body></w:document>`),
-  }, { level: 1 }))
-  return { name: `days-${chapters}.docx`, mimeType: 'application/vnd.openxmlformats-officedocument.wordprocessingml.document', buffer }
+  const buffer = Buffer.from(
+    zipSync(
+      {
+        '[Content_Types].xml': strToU8(
+          '<?xml version="1.0"?><Types xmlns="http://schemas.openxmlformats.org/package/2006/content-types"><Default Extension="rels" ContentType="application/vnd.openxmlformats-package.relationships+xml"/><Default Extension="xml" ContentType="application/xml"/></Types>',
+        ),
+        '_rels/.rels': relations(relation('r1', 'officeDocument', 'word/document.xml')),
+        'word/_rels/document.xml.rels': relations(relation('r1', 'styles', 'styles.xml')),
+        'word/styles.xml': strToU8(
+          `<?xml version="1.0"?><w:styles ${w}><w:style w:type="paragraph" w:styleId="Heading1"><w:name w:val="heading 1"/><w:pPr><w:outlineLvl w:val="0"/></w:pPr></w:style></w:styles>`,
+        ),
+        'word/document.xml': strToU8(`<?xml version="1.0"?><w:document ${w}><w:body>${body}</w:body></w:document>`),
+      },
+      { level: 1 },
+    ),
+  )
+  return {
+    name: `days-${chapters}.docx`,
+    mimeType: 'application/vnd.openxmlformats-officedocument.wordprocessingml.document',
+    buffer,
+  }
 }
 
 async function shelf(page: Page): Promise<void> {
@@ -42,7 +72,9 @@ test('reading and setting a long manuscript say how far they are, and stop', asy
   await page.getByLabel('Manuscript file').setInputFiles(manuscript(60))
   await expect(page).toHaveURL(/intake/, { timeout: 60_000 })
   await expect(working(page)).toContainText('Setting pages', { timeout: 20_000 })
-  await expect.poll(async () => Number(await working(page).getByRole('progressbar').getAttribute('value'))).toBeGreaterThan(5)
+  await expect
+    .poll(async () => Number(await working(page).getByRole('progressbar').getAttribute('value')))
+    .toBeGreaterThan(5)
   await working(page).getByRole('button', { name: 'Stop' }).click()
   await expect(working(page)).toBeHidden()
   await page.getByRole('button', { name: 'Set the pages' }).click()

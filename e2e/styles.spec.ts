@@ -2,7 +2,8 @@ import { readFileSync } from 'node:fs'
 import { expect, type Page, test } from '@playwright/test'
 
 /** Styles, exceptions, fitting, views and files of the interior, in the real interface. */
-const figure = (page: Page, name: string) => page.getByLabel('Sill').locator('.figure').filter({ hasText: name }).locator('b')
+const figure = (page: Page, name: string) =>
+  page.getByLabel('Sill').locator('.figure').filter({ hasText: name }).locator('b')
 const count = async (page: Page): Promise<number> => Number(await figure(page, 'Pages').textContent())
 
 test.beforeEach(async ({ page }) => {
@@ -46,10 +47,22 @@ test('a style is held against the present, taken, changed, kept, given away and 
   const saving = page.waitForEvent('download')
   await styles.getByRole('button', { name: 'Save Low Water as a file' }).click()
   const file = readFileSync(await (await saving).path(), 'utf8')
-  expect(JSON.parse(file)).toMatchObject({ format: 'porchlight-style', name: 'Low Water', text: { family: 'spectral', leading: 13.5 } })
-  await styles.getByLabel('Style file').setInputFiles({ name: 'own.json', mimeType: 'application/json', buffer: Buffer.from(file.replace('Low Water', 'High Water')) })
+  expect(JSON.parse(file)).toMatchObject({
+    format: 'porchlight-style',
+    name: 'Low Water',
+    text: { family: 'spectral', leading: 13.5 },
+  })
+  await styles.getByLabel('Style file').setInputFiles({
+    name: 'own.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(file.replace('Low Water', 'High Water')),
+  })
   await expect(styles.getByRole('listitem').filter({ hasText: 'High Water' })).toBeVisible()
-  await styles.getByLabel('Style file').setInputFiles({ name: 'bad.json', mimeType: 'application/json', buffer: Buffer.from(file.replace('13.5', '"thick"')) })
+  await styles.getByLabel('Style file').setInputFiles({
+    name: 'bad.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(file.replace('13.5', '"thick"')),
+  })
   await expect(page.getByText('This style cannot be read: text.leading', { exact: false })).toBeVisible()
   await page.keyboard.press('Escape')
 
@@ -104,11 +117,18 @@ test('words are found in the pages; views come and go; files are made', async ({
   await expect(page.locator('.spread .page')).toHaveCount(1)
   await page.getByRole('button', { name: 'all pages' }).click()
   await expect(page.locator('.overview canvas[data-painted=true]').first()).toBeVisible()
-  await page.locator('.overview').getByRole('button', { name: /^Pages 8–9/ }).click()
+  await page
+    .locator('.overview')
+    .getByRole('button', { name: /^Pages 8–9/ })
+    .click()
   await expect(page.getByRole('img', { name: 'Page 8', exact: true })).toBeVisible()
 
   await page.getByRole('button', { name: 'files …' }).click()
-  for (const [name, has] of [['For the press', 'TrimBox'], ['Prepared for PDF/X-4', 'GTS_PDFX'], ['A proof', 'TrimBox']] as const) {
+  for (const [name, has] of [
+    ['For the press', 'TrimBox'],
+    ['Prepared for PDF/X-4', 'GTS_PDFX'],
+    ['A proof', 'TrimBox'],
+  ] as const) {
     const saving = page.waitForEvent('download')
     await page.getByRole('button', { name: `Save: ${name}` }).click()
     const bytes = readFileSync(await (await saving).path())

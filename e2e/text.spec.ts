@@ -11,9 +11,12 @@ async function open(page: Page): Promise<void> {
   await text(page).locator('p').first().waitFor()
 }
 
-test('sections: moved by keyboard and mouse, split, joined, added, numbered, removed, and all of it undone', async ({ page }) => {
+test('sections: moved by keyboard and mouse, split, joined, added, numbered, removed, and all of it undone', async ({
+  page,
+}) => {
   await open(page)
-  const names = async (): Promise<string[]> => (await body(page).locator('button span').allTextContents()).map(t => t.trim())
+  const names = async (): Promise<string[]> =>
+    (await body(page).locator('button span').allTextContents()).map(t => t.trim())
   const start = await names()
   expect(start).toEqual(['Ten Oars Too Many', 'The Weight of the Cup', 'Soot'])
 
@@ -39,7 +42,10 @@ test('sections: moved by keyboard and mouse, split, joined, added, numbered, rem
   await page.mouse.up()
   await expect.poll(names).toEqual(start)
 
-  await body(page).nth(2).getByRole('button', { name: /^3?\s*Soot/ }).click()
+  await body(page)
+    .nth(2)
+    .getByRole('button', { name: /^3?\s*Soot/ })
+    .click()
   await text(page).locator('p').nth(2).click()
   await page.getByRole('button', { name: /^Split before/ }).click()
   await expect(body(page)).toHaveCount(4)
@@ -89,9 +95,19 @@ test('the marks and blocks of the schema, pages and counts follow', async ({ pag
   await expect(text(page).locator('hr').first()).toBeVisible()
 
   await text(page).locator('p').nth(3).click()
-  for (const [kind, selector] of [['Quote', 'blockquote'], ['Letter', 'section[data-letter]'], ['Verse', 'div[data-verse]'], ['List', 'ul'], ['Heading', 'h2'], ['Paragraph', 'p']] as const) {
+  for (const [kind, selector] of [
+    ['Quote', 'blockquote'],
+    ['Letter', 'section[data-letter]'],
+    ['Verse', 'div[data-verse]'],
+    ['List', 'ul'],
+    ['Heading', 'h2'],
+    ['Paragraph', 'p'],
+  ] as const) {
     await page.getByRole('combobox', { name: 'Kind of block' }).click()
-    await page.locator('.ant-select-dropdown:visible .ant-select-item-option-content').getByText(kind, { exact: true }).click()
+    await page
+      .locator('.ant-select-dropdown:visible .ant-select-item-option-content')
+      .getByText(kind, { exact: true })
+      .click()
     await expect(text(page).locator(selector).first()).toBeVisible()
   }
   await page.locator('input[aria-label="Picture file"]').setInputFiles('demo/tide-curve.png')
@@ -107,7 +123,11 @@ test('the marks and blocks of the schema, pages and counts follow', async ({ pag
 test('intake says what was left out, and where; a cover takes a picture', async ({ page }) => {
   await open(page)
   await page.goto('/')
-  await page.getByLabel('Manuscript file').setInputFiles({ name: 'holes.md', mimeType: 'text/markdown', buffer: Buffer.from('# Chapter One\n\nA map stood here.\n\n![the map](nowhere.png)\n\n# Chapter Two\n\nAnd on.\n') })
+  await page.getByLabel('Manuscript file').setInputFiles({
+    name: 'holes.md',
+    mimeType: 'text/markdown',
+    buffer: Buffer.from('# Chapter One\n\nA map stood here.\n\n![the map](nowhere.png)\n\n# Chapter Two\n\nAnd on.\n'),
+  })
   await expect(page.locator('.dropped li').first()).toContainText('1 ×', { timeout: 30_000 })
   await expect(page.locator('.dropped li i').first()).toContainText('“')
   await page.getByRole('button', { name: 'Leave it' }).click()

@@ -9,22 +9,30 @@ import { longText } from '../scripts/lib/longText'
 const chapters = longText(15_000, 8, 3)
 
 async function manuscript(): Promise<Buffer> {
-  const body = chapters.flatMap((paras, i) => [new Paragraph({ heading: HeadingLevel.HEADING_1, children: [new TextRun(`Chapter ${i + 1}`)] }), ...paras.map(t => new Paragraph({ children: [new TextRun(t)] }))])
-  return Packer.toBuffer(new Document({ title: 'The Ferry at Low Water', creator: 'Orla Fenwright', sections: [{ children: body }] }))
+  const body = chapters.flatMap((paras, i) => [
+    new Paragraph({ heading: HeadingLevel.HEADING_1, children: [new TextRun(`Chapter ${i + 1}`)] }),
+    ...paras.map(t => new Paragraph({ children: [new TextRun(t)] })),
+  ])
+  return Packer.toBuffer(
+    new Document({ title: 'The Ferry at Low Water', creator: 'Orla Fenwright', sections: [{ children: body }] }),
+  )
 }
 
 const sill = (page: Page) => page.getByLabel('Sill')
 const figure = (page: Page, name: string) => sill(page).locator('.figure').filter({ hasText: name })
 const pages = async (page: Page): Promise<number> => Number(await figure(page, 'Pages').locator('b').textContent())
-const stage = (page: Page, name: string) => page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name, exact: true }).click()
-const rail = (page: Page, name: string) => page.getByRole('navigation', { name: 'Rooms' }).getByRole('link', { name, exact: true }).click()
+const stage = (page: Page, name: string) =>
+  page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name, exact: true }).click()
+const rail = (page: Page, name: string) =>
+  page.getByRole('navigation', { name: 'Rooms' }).getByRole('link', { name, exact: true }).click()
 async function field(page: Page, label: string, value: string): Promise<void> {
   const f = page.getByLabel(label, { exact: true }).first()
   await f.fill(value)
   await f.blur()
 }
 const onBy = async (page: Page, words: string, times = 1): Promise<void> => {
-  for (let i = 0; i < times; i++) await page.getByRole('group', { name: 'Simulated clock' }).getByRole('button', { name: words }).click()
+  for (let i = 0; i < times; i++)
+    await page.getByRole('group', { name: 'Simulated clock' }).getByRole('button', { name: words }).click()
 }
 
 test('the walk: from a .docx to on sale, and a revision behind it', async ({ page }) => {
@@ -44,7 +52,11 @@ test('the walk: from a .docx to on sale, and a revision behind it', async ({ pag
   })
 
   await test.step('intake: evidence, struck and taken by keyboard, then a book', async () => {
-    await page.getByLabel('Manuscript file').setInputFiles({ name: 'ferry.docx', mimeType: 'application/vnd.openxmlformats-officedocument.wordprocessingml.document', buffer: await manuscript() })
+    await page.getByLabel('Manuscript file').setInputFiles({
+      name: 'ferry.docx',
+      mimeType: 'application/vnd.openxmlformats-officedocument.wordprocessingml.document',
+      buffer: await manuscript(),
+    })
     const list = page.getByRole('region', { name: 'Proposed sections' }).getByRole('listitem')
     await expect(list).toHaveCount(8, { timeout: 30_000 })
     await expect(list.nth(1)).toContainText('styled “heading 1”', { ignoreCase: true })
@@ -64,7 +76,11 @@ test('the walk: from a .docx to on sale, and a revision behind it', async ({ pag
     await expect(figure(page, 'Pages')).toBeVisible({ timeout: 30_000 })
     await field(page, 'Subtitle', 'A Lighthouse Mystery')
     await field(page, 'Imprint', 'Saltgrass Lane Press')
-    await field(page, 'Description', 'The ferry has not run on a Sunday in living memory. This Sunday it comes in with nobody aboard, the wheel lashed, and the kettle warm.')
+    await field(
+      page,
+      'Description',
+      'The ferry has not run on a Sunday in living memory. This Sunday it comes in with nobody aboard, the wheel lashed, and the kettle warm.',
+    )
     await field(page, 'ISBN', '978-0-00-000204-4')
     const prices = page.getByLabel('Price', { exact: true })
     await prices.nth(0).fill('13.99')
@@ -106,7 +122,10 @@ test('the walk: from a .docx to on sale, and a revision behind it', async ({ pag
     await size.fill('15')
     await size.press('Enter')
     await expect.poll(() => pages(page)).toBeGreaterThan(before)
-    await page.locator('.spread .page').nth(1).click({ position: { x: 150, y: 250 } })
+    await page
+      .locator('.spread .page')
+      .nth(1)
+      .click({ position: { x: 150, y: 250 } })
     await expect(page).toHaveURL(/\/text\?section=/)
     await expect(page.getByRole('textbox', { name: 'Text of the section' })).toBeFocused()
   })
@@ -134,7 +153,10 @@ test('the walk: from a .docx to on sale, and a revision behind it', async ({ pag
       if (!(await box.count())) continue
       await box.click()
       await page.getByRole('combobox', { name: `Place of ${p}` }).click()
-      await page.locator('.ant-select-dropdown:visible .ant-select-item-option-content').getByText('slot', { exact: true }).click()
+      await page
+        .locator('.ant-select-dropdown:visible .ant-select-item-option-content')
+        .getByText('slot', { exact: true })
+        .click()
     }
     await expect(figure(page, 'Placed')).not.toContainText('Placed0')
     await page.getByRole('button', { name: 'lighthouse mystery', exact: true }).first().click()
@@ -163,7 +185,12 @@ test('the walk: from a .docx to on sale, and a revision behind it', async ({ pag
     await sheet.getByRole('button', { name: 'Package as ZIP' }).click()
     const zip = unzipSync(new Uint8Array(await readFile(await (await download).path())))
     const names = Object.keys(zip).map(n => n.split('/')[1])
-    expect(names).toEqual(['the-ferry-at-low-water-interior.pdf', 'the-ferry-at-low-water-cover.pdf', 'the-ferry-at-low-water-front.jpg', 'the-ferry-at-low-water-listing.json'])
+    expect(names).toEqual([
+      'the-ferry-at-low-water-interior.pdf',
+      'the-ferry-at-low-water-cover.pdf',
+      'the-ferry-at-low-water-front.jpg',
+      'the-ferry-at-low-water-listing.json',
+    ])
     expect(new TextDecoder().decode(Object.values(zip)[0]!.slice(0, 5))).toBe('%PDF-')
     await sheet.getByRole('button', { name: 'Send', exact: true }).click()
     await expect(page.getByRole('button', { name: 'Paperback at Ostrevane: sent' })).toBeVisible({ timeout: 30_000 })
@@ -184,7 +211,9 @@ test('the walk: from a .docx to on sale, and a revision behind it', async ({ pag
     await sheet.getByText('Text, pictures and fonts are mine').click()
     await expect(sheet.getByText('Nothing stops it.')).toBeVisible()
     await sheet.getByRole('button', { name: 'Send', exact: true }).click()
-    await expect(page.getByRole('button', { name: /^Ebook at Pellowick: (sent|in review)/ })).toBeVisible({ timeout: 30_000 })
+    await expect(page.getByRole('button', { name: /^Ebook at Pellowick: (sent|in review)/ })).toBeVisible({
+      timeout: 30_000,
+    })
     await page.getByRole('button', { name: /^Ebook at Ostrevane/ }).click()
     await sheet.getByRole('combobox', { name: 'Categories' }).click()
     await page.getByTitle('Fiction / Sea stories').click()
@@ -208,21 +237,30 @@ test('the walk: from a .docx to on sale, and a revision behind it', async ({ pag
     await page.waitForTimeout(100)
     await page.keyboard.insertText(chapters.slice(0, 2).flat().join(' ') + ' ')
     await expect.poll(() => pages(page), { timeout: 20_000 }).toBeGreaterThan(before + 3)
-    for (const name of ['Pages', 'Spine', 'Wrap', 'Print', 'Royalty']) await expect(figure(page, name).locator('s')).toBeVisible()
-    await expect(page.getByRole('group', { name: 'Editions' }).getByRole('button', { name: /Paperback drifted/ })).toBeVisible()
+    for (const name of ['Pages', 'Spine', 'Wrap', 'Print', 'Royalty'])
+      await expect(figure(page, name).locator('s')).toBeVisible()
+    await expect(
+      page.getByRole('group', { name: 'Editions' }).getByRole('button', { name: /Paperback drifted/ }),
+    ).toBeVisible()
     await expect(sill(page)).toContainText(/The cover was drawn for \d+ pages/)
     await stage(page, 'Cover')
     await page.getByRole('button', { name: /^Refit to \d+ pages/ }).click({ timeout: 30_000 })
     await expect(page.getByRole('button', { name: /^Refit to/ })).toBeHidden()
     await stage(page, 'Listings')
     await page.getByRole('button', { name: 'Paperback at Ostrevane: drifted' }).click()
-    await expect(page.getByRole('table', { name: 'On sale beside now' }).getByRole('row', { name: /pages/ })).toBeVisible()
+    await expect(
+      page.getByRole('table', { name: 'On sale beside now' }).getByRole('row', { name: /pages/ }),
+    ).toBeVisible()
     await sheet.getByRole('button', { name: 'Send the revision' }).click()
-    await expect(page.getByRole('button', { name: 'Paperback at Ostrevane: revision waiting' })).toBeVisible({ timeout: 30_000 })
+    await expect(page.getByRole('button', { name: 'Paperback at Ostrevane: revision waiting' })).toBeVisible({
+      timeout: 30_000,
+    })
     await onBy(page, 'a week')
     await expect(page.getByRole('button', { name: 'Paperback at Ostrevane: on sale' })).toBeVisible()
     await rail(page, 'Shelf')
-    await expect(page.getByRole('listitem').filter({ hasText: 'The Ferry at Low Water' }).getByText('on sale').first()).toBeVisible({ timeout: 60_000 })
+    await expect(
+      page.getByRole('listitem').filter({ hasText: 'The Ferry at Low Water' }).getByText('on sale').first(),
+    ).toBeVisible({ timeout: 60_000 })
   })
 
   await test.step('ledger: the first statements and their chart', async () => {
@@ -240,12 +278,16 @@ test('the walk: from a .docx to on sale, and a revision behind it', async ({ pag
       return readFile(await (await download).path())
     }
     const first = await out()
-    await page.getByLabel('Backup file').setInputFiles({ name: 'library.zip', mimeType: 'application/zip', buffer: first })
+    await page
+      .getByLabel('Backup file')
+      .setInputFiles({ name: 'library.zip', mimeType: 'application/zip', buffer: first })
     await expect(page.getByText('Stands here letter for letter.')).toHaveCount(5, { timeout: 30_000 })
     await page.getByRole('button', { name: 'Put it back' }).click()
     await expect(page.getByText('Its books stand here already: none was changed.')).toBeVisible({ timeout: 30_000 })
     expect((await out()).equals(first)).toBe(true)
-    await page.getByLabel('Backup file').setInputFiles({ name: 'no.zip', mimeType: 'application/zip', buffer: Buffer.from('nothing of the kind') })
+    await page
+      .getByLabel('Backup file')
+      .setInputFiles({ name: 'no.zip', mimeType: 'application/zip', buffer: Buffer.from('nothing of the kind') })
     await expect(page.getByText('This file is no backup of a Porchlight library.')).toBeVisible()
   })
 
@@ -270,7 +312,12 @@ test('a coil book of planned pages: runs, mirrored margins, and on sale at the p
   await page.getByRole('button', { name: 'Put it on the shelf' }).click()
   await page.getByRole('link', { name: 'Tide Notes' }).click({ timeout: 30_000 })
   await expect(page).toHaveURL(/\/tide-notes\/pages/)
-  for (const [kind, count] of [['Lined', '30'], ['Log table', '40'], ['Dot grid', '20'], ['Blank', '6']] as const) {
+  for (const [kind, count] of [
+    ['Lined', '30'],
+    ['Log table', '40'],
+    ['Dot grid', '20'],
+    ['Blank', '6'],
+  ] as const) {
     await page.getByRole('button', { name: 'Add a run' }).click()
     await page.getByRole('menuitem', { name: new RegExp(`^${kind}`) }).click()
     const n = page.getByRole('spinbutton', { name: `Pages of ${kind}` })

@@ -40,7 +40,12 @@ test('a second window follows, takes over, and the first follows then', async ({
 
 test('Chromium killed in mid-sentence: at most the last second is lost', async ({}, info) => {
   const profile = await mkdtemp(join(tmpdir(), 'porchlight-'))
-  const launch = () => chromium.launchPersistentContext(profile, { ...info.project.use.launchOptions, baseURL: 'http://localhost:4311', viewport: { width: 1280, height: 800 } })
+  const launch = () =>
+    chromium.launchPersistentContext(profile, {
+      ...info.project.use.launchOptions,
+      baseURL: 'http://localhost:4311',
+      viewport: { width: 1280, height: 800 },
+    })
   let context = await launch()
   let page = await context.newPage()
   await demo(page)
@@ -50,7 +55,10 @@ test('Chromium killed in mid-sentence: at most the last second is lost', async (
   // A second is waited, then more is typed and the browser dies at once, with no chance to say goodbye.
   await page.waitForTimeout(1000)
   await page.keyboard.type('And the', { delay: 5 })
-  const browser = await context.browser()?.newBrowserCDPSession().catch(() => undefined)
+  const browser = await context
+    .browser()
+    ?.newBrowserCDPSession()
+    .catch(() => undefined)
   const session = browser ?? (await context.newCDPSession(page))
   await Promise.race([session.send('Browser.crash' as never).catch(() => undefined), page.waitForTimeout(3000)])
   await context.close().catch(() => undefined)
@@ -82,7 +90,9 @@ test('full storage is said plainly, nothing is called saved, and nothing typed i
   await page.keyboard.type('Brim ')
   await expect(page.getByRole('alert').filter({ hasText: 'storage is full' })).toBeVisible()
   await expect(page.locator('.saving')).toHaveText('not saved')
-  await page.evaluate(() => { (window as unknown as { full: boolean }).full = false })
+  await page.evaluate(() => {
+    ;(window as unknown as { full: boolean }).full = false
+  })
   await expect(page.locator('.saving')).toHaveText('saved', { timeout: 10_000 })
   await expect(page.getByRole('alert').filter({ hasText: 'storage is full' })).toBeHidden()
   await page.reload()
@@ -95,15 +105,27 @@ test('HTML that comes in is inert: pasted and imported', async ({ page, context 
   await page.goto(`${book}/text`)
   await textOf(page).locator('p').first().click()
   await page.evaluate(async () => {
-    const html = '<p>Plain <b>bold</b><script>window.ran = 1</script><img src="x" onerror="window.ran = 2"><a href="javascript:window.ran=3">here</a><iframe srcdoc="<script>parent.ran = 4</script>"></iframe></p>'
-    await navigator.clipboard.write([new ClipboardItem({ 'text/html': new Blob([html], { type: 'text/html' }), 'text/plain': new Blob(['x'], { type: 'text/plain' }) })])
+    const html =
+      '<p>Plain <b>bold</b><script>window.ran = 1</script><img src="x" onerror="window.ran = 2"><a href="javascript:window.ran=3">here</a><iframe srcdoc="<script>parent.ran = 4</script>"></iframe></p>'
+    await navigator.clipboard.write([
+      new ClipboardItem({
+        'text/html': new Blob([html], { type: 'text/html' }),
+        'text/plain': new Blob(['x'], { type: 'text/plain' }),
+      }),
+    ])
   })
   await page.keyboard.press('Control+v')
   await expect(textOf(page).locator('strong').filter({ hasText: 'bold' })).toBeVisible()
   expect(await textOf(page).locator('script, iframe, img[onerror]').count()).toBe(0)
   expect(await textOf(page).locator('a[href^="javascript"]').count()).toBe(0)
   await page.goto('/')
-  await page.getByLabel('Manuscript file').setInputFiles({ name: 'rough.md', mimeType: 'text/markdown', buffer: Buffer.from('# Chapter One\n\n<script>window.ran = 5</script>\n\nText <img src=x onerror="window.ran=6"> goes on.\n\n# Chapter Two\n\n[a link](javascript:window.ran=7)\n') })
+  await page.getByLabel('Manuscript file').setInputFiles({
+    name: 'rough.md',
+    mimeType: 'text/markdown',
+    buffer: Buffer.from(
+      '# Chapter One\n\n<script>window.ran = 5</script>\n\nText <img src=x onerror="window.ran=6"> goes on.\n\n# Chapter Two\n\n[a link](javascript:window.ran=7)\n',
+    ),
+  })
   await page.getByRole('button', { name: 'Put it on the shelf' }).click({ timeout: 30_000 })
   await page.getByRole('link', { name: 'Text', exact: true }).click()
   await expect(textOf(page)).toBeVisible({ timeout: 30_000 })
@@ -113,7 +135,17 @@ test('HTML that comes in is inert: pasted and imported', async ({ page, context 
 
 test('without a network after the first visit: shelf, text and pages are there', async ({ page, context }) => {
   await demo(page)
-  await expect.poll(() => page.evaluate(async () => !!navigator.serviceWorker.controller && (await navigator.serviceWorker.getRegistration())?.active?.state === 'activated'), { timeout: 60_000 }).toBe(true)
+  await expect
+    .poll(
+      () =>
+        page.evaluate(
+          async () =>
+            !!navigator.serviceWorker.controller &&
+            (await navigator.serviceWorker.getRegistration())?.active?.state === 'activated',
+        ),
+      { timeout: 60_000 },
+    )
+    .toBe(true)
   await context.setOffline(true)
   await page.goto('/')
   await expect(page.getByRole('listitem')).toHaveCount(4, { timeout: 60_000 })

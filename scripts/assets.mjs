@@ -6,19 +6,28 @@ import { bundle, root } from './lib/bundle.mjs'
 
 const four = ['400Regular', '400Regular_Italic', '600SemiBold', '600SemiBold_Italic']
 const families = {
-  'eb-garamond': four, 'crimson-pro': four, alegreya: four, spectral: four, literata: four, 'source-serif-4': four,
-  'libre-caslon-text': ['400Regular', '400Regular_Italic', '700Bold'], 'atkinson-hyperlegible': ['400Regular', '400Regular_Italic', '700Bold', '700Bold_Italic'],
-  fraunces: ['400Regular', '600SemiBold'], figtree: ['400Regular', '600SemiBold'],
+  'eb-garamond': four,
+  'crimson-pro': four,
+  alegreya: four,
+  spectral: four,
+  literata: four,
+  'source-serif-4': four,
+  'libre-caslon-text': ['400Regular', '400Regular_Italic', '700Bold'],
+  'atkinson-hyperlegible': ['400Regular', '400Regular_Italic', '700Bold', '700Bold_Italic'],
+  fraunces: ['400Regular', '600SemiBold'],
+  figtree: ['400Regular', '600SemiBold'],
 }
 const out = join(root, 'public/fonts')
 mkdirSync(out, { recursive: true })
 for (const [family, variants] of Object.entries(families)) {
   const from = join(root, 'node_modules/@expo-google-fonts', family)
-  for (const v of variants) for (const f of readdirSync(join(from, v))) if (f.endsWith('.ttf')) copyFileSync(join(from, v, f), join(out, f))
-  for (const licence of ['LICENSE_FONT', 'LICENSE']) if (existsSync(join(from, licence))) {
-    copyFileSync(join(from, licence), join(out, `${family}-licence.txt`))
-    break
-  }
+  for (const v of variants)
+    for (const f of readdirSync(join(from, v))) if (f.endsWith('.ttf')) copyFileSync(join(from, v, f), join(out, f))
+  for (const licence of ['LICENSE_FONT', 'LICENSE'])
+    if (existsSync(join(from, licence))) {
+      copyFileSync(join(from, licence), join(out, `${family}-licence.txt`))
+      break
+    }
 }
 copyFileSync(join(root, 'node_modules/harfbuzzjs/dist/harfbuzz-subset.wasm'), join(out, 'harfbuzz-subset.wasm'))
 const icons = join(root, 'public/icons')

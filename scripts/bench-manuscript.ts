@@ -4,7 +4,19 @@ import { longText } from './lib/longText'
 /** Writes a .docx of N words to standard output: the bench's manuscript. */
 const words = Number(process.argv[2] ?? 100_000)
 const chapters = longText(words, Math.round(words / 2350))
-process.stdout.write(await Packer.toBuffer(new Document({
-  title: 'The Long Bench', creator: 'Orla Fenwright',
-  sections: [{ children: chapters.flatMap((paras, i) => [new Paragraph({ heading: HeadingLevel.HEADING_1, children: [new TextRun(`Chapter ${i + 1}`)] }), ...paras.map(t => new Paragraph({ children: [new TextRun(t)] }))]) }],
-})))
+process.stdout.write(
+  await Packer.toBuffer(
+    new Document({
+      title: 'The Long Bench',
+      creator: 'Orla Fenwright',
+      sections: [
+        {
+          children: chapters.flatMap((paras, i) => [
+            new Paragraph({ heading: HeadingLevel.HEADING_1, children: [new TextRun(`Chapter ${i + 1}`)] }),
+            ...paras.map(t => new Paragraph({ children: [new TextRun(t)] })),
+          ]),
+        },
+      ],
+    }),
+  ),
+)

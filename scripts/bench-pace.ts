@@ -9,7 +9,13 @@ import * as hb from 'harfbuzzjs'
 const all = createRequire(import.meta.url)('an-array-of-english-words') as string[]
 const step = Math.floor(all.length / 30_000)
 const words = all.filter((_, i) => i % step === 0).slice(0, 30_000)
-const font = new hb.Font(new hb.Face(new hb.Blob(new Uint8Array(readFileSync('node_modules/@expo-google-fonts/eb-garamond/400Regular/EBGaramond_400Regular.ttf')))))
+const font = new hb.Font(
+  new hb.Face(
+    new hb.Blob(
+      new Uint8Array(readFileSync('node_modules/@expo-google-fonts/eb-garamond/400Regular/EBGaramond_400Regular.ttf')),
+    ),
+  ),
+)
 const start = performance.now()
 for (const w of words) {
   const buffer = new hb.Buffer()

@@ -23,5 +23,45 @@ for (let i = 0; i < 300; i++) {
   assets.push({ id, type: 'image/jpeg', width: 6000, height: 4000, name: `plate-${i + 1}.jpg` })
   content.push({ type: 'image', attrs: { id: `b${i + 10}`, asset: id, alt: 'A plate', decoration: false, share: 1 } })
 }
-const book = createBook('three-hundred-pictures', { title: 'Three Hundred Pictures', contributors: [{ name: 'Orla Fenwright', role: 'aut' }], language: 'en-GB', imprint: { name: '' }, subjects: [] }, [{ id: 's1', part: 'body', role: 'chapter', title: 'Plates', numbered: false, made: false, doc: { type: 'doc', content } }])
-writeFileSync(process.argv[2]!, writeProject({ book: { ...book, assets, editions: [{ id: 'paperback', kind: 'paperback', trim: '6x9in', paper: 'white', ink: 'colour', outlets: ['ostrevane'], style: 'harbour-roman' }] }, pictures }))
+const book = createBook(
+  'three-hundred-pictures',
+  {
+    title: 'Three Hundred Pictures',
+    contributors: [{ name: 'Orla Fenwright', role: 'aut' }],
+    language: 'en-GB',
+    imprint: { name: '' },
+    subjects: [],
+  },
+  [
+    {
+      id: 's1',
+      part: 'body',
+      role: 'chapter',
+      title: 'Plates',
+      numbered: false,
+      made: false,
+      doc: { type: 'doc', content },
+    },
+  ],
+)
+writeFileSync(
+  process.argv[2]!,
+  writeProject({
+    book: {
+      ...book,
+      assets,
+      editions: [
+        {
+          id: 'paperback',
+          kind: 'paperback',
+          trim: '6x9in',
+          paper: 'white',
+          ink: 'colour',
+          outlets: ['ostrevane'],
+          style: 'harbour-roman',
+        },
+      ],
+    },
+    pictures,
+  }),
+)

@@ -20,11 +20,17 @@ const best = key => Math.min(...runs.map(r => r[key]))
 const long = once(500_000)
 const r = runs[0]
 const line = (name, value, budget) => console.log(`${name.padEnd(44)} ${value.padStart(14)}   ${budget}`)
-console.log(`\n${r.words} words, EB Garamond 11/14 on ${r.measureIn.toFixed(2)} in, 6 × 9 in, ${r.pages} pages (best of five fresh processes)\n`)
+console.log(
+  `\n${r.words} words, EB Garamond 11/14 on ${r.measureIn.toFixed(2)} in, 6 × 9 in, ${r.pages} pages (best of five fresh processes)\n`,
+)
 line('read .docx', `${best('readMs').toFixed(0)} ms`, 'budget 3000 ms')
 line('set, cold', `${best('setMs').toFixed(0)} ms`, 'budget 1000 ms')
 line('', runs.map(x => x.setMs.toFixed(0)).join(' '), 'each run')
-line('', paces.map(x => x.toFixed(0)).join(' '), 'the machine’s pace before and after each (430 where the budgets were set)')
+line(
+  '',
+  paces.map(x => x.toFixed(0)).join(' '),
+  'the machine’s pace before and after each (430 where the budgets were set)',
+)
 line('', `${Math.round((r.words / best('setMs')) * 1000)} words/s`, '')
 line('PDF', `${best('pdfMs').toFixed(0)} ms`, 'budget 800 ms')
 line('', `${(r.pdfBytes / 1e6).toFixed(2)} MB`, 'budget 1.5 MB')
@@ -33,7 +39,15 @@ line('memory, whole process', `${best('memoryMb').toFixed(0)} MB`, 'budget 500 M
 line('unevenness of gaps (std ÷ mean, full lines)', r.unevenness.toFixed(3), 'budget 0.10')
 line('gaps over 1.6 × the median', `${(r.wide * 100).toFixed(2)} %`, 'budget 0.1 %')
 line('widows, orphans; heads at the foot', `${r.unmet.widows}; ${r.unmet.strandedHeads}`, 'budget 0; 0')
-line('uneven pages; hyphens at a recto’s foot', `${r.unmet.unevenSpreads}; ${r.unmet.hyphensAtRectoFoot}`, 'budget 0 uneven')
+line(
+  'uneven pages; hyphens at a recto’s foot',
+  `${r.unmet.unevenSpreads}; ${r.unmet.hyphensAtRectoFoot}`,
+  'budget 0 uneven',
+)
 const ratio = key => long[key] / best(key) / (long.words / r.words)
-console.log(`\n${long.words} words: read ${long.readMs.toFixed(0)} ms, set ${long.setMs.toFixed(0)} ms, PDF ${long.pdfMs.toFixed(0)} ms, EPUB ${long.epubMs.toFixed(0)} ms, memory ${long.memoryMb.toFixed(0)} MB`)
-console.log(`time a word against the shorter book: read ${ratio('readMs').toFixed(2)}, set ${ratio('setMs').toFixed(2)}, PDF ${ratio('pdfMs').toFixed(2)}, EPUB ${ratio('epubMs').toFixed(2)} (1 is linear)`)
+console.log(
+  `\n${long.words} words: read ${long.readMs.toFixed(0)} ms, set ${long.setMs.toFixed(0)} ms, PDF ${long.pdfMs.toFixed(0)} ms, EPUB ${long.epubMs.toFixed(0)} ms, memory ${long.memoryMb.toFixed(0)} MB`,
+)
+console.log(
+  `time a word against the shorter book: read ${ratio('readMs').toFixed(2)}, set ${ratio('setMs').toFixed(2)}, PDF ${ratio('pdfMs').toFixed(2)}, EPUB ${ratio('epubMs').toFixed(2)} (1 is linear)`,
+)

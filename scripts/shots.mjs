@@ -8,7 +8,18 @@ const out = join(root, 'docs/screenshots')
 mkdirSync(out, { recursive: true })
 const port = 4312
 const server = await serve(port)
-const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--no-first-run', '--disable-quic'] })
+const browser = await chromium.launch({
+  executablePath: '/usr/bin/chromium',
+  args: [
+    '--no-sandbox',
+    '--disable-gpu',
+    '--disable-background-networking',
+    '--disable-component-update',
+    '--disable-sync',
+    '--no-first-run',
+    '--disable-quic',
+  ],
+})
 const dir = '/book/tidewardens-almanac'
 try {
   const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, colorScheme: 'light' })
@@ -52,7 +63,11 @@ try {
   await go(`${dir}/interior`)
   await page.getByRole('button', { name: /^Pages 8–9/ }).click()
   await page.getByRole('button', { name: 'styles …' }).click()
-  await page.getByRole('listitem').filter({ hasText: 'Chandlery' }).getByRole('button', { name: 'Hold against the present' }).click()
+  await page
+    .getByRole('listitem')
+    .filter({ hasText: 'Chandlery' })
+    .getByRole('button', { name: 'Hold against the present' })
+    .click()
   await page.locator('.compare canvas[data-painted=true]').nth(3).waitFor({ timeout: 60_000 })
   await shot('styles', 900)
 
@@ -66,13 +81,19 @@ try {
     if (!(await box.count())) continue
     await box.click()
     await page.getByRole('combobox', { name: `Place of ${p}`, exact: true }).click()
-    await page.locator('.ant-select-dropdown:visible .ant-select-item-option-content').getByText(p === 'lighthouse mystery' ? 'support' : 'slot', { exact: true }).click()
+    await page
+      .locator('.ant-select-dropdown:visible .ant-select-item-option-content')
+      .getByText(p === 'lighthouse mystery' ? 'support' : 'slot', { exact: true })
+      .click()
   }
   await page.locator('.work').evaluate(e => e.scrollTo(0, 0))
   await shot('research', 900)
   await go(`${dir}/listings`)
   const sheet = page.locator('.sheet')
-  for (const [cell, category] of [[/^Paperback at Ostrevane/, 'Fiction / Sea stories'], [/^Ebook at Pellowick/, 'FFJ Crime: cosy mystery']]) {
+  for (const [cell, category] of [
+    [/^Paperback at Ostrevane/, 'Fiction / Sea stories'],
+    [/^Ebook at Pellowick/, 'FFJ Crime: cosy mystery'],
+  ]) {
     await page.getByRole('button', { name: cell }).click({ timeout: 60_000 })
     await sheet.getByRole('combobox', { name: 'Categories' }).click()
     await page.getByTitle(category).click()

@@ -21,7 +21,11 @@ function pipe(): string {
 }
 
 describe('press answers bad input with one plain line', () => {
-  const small = zipSync({ 'word/document.xml': strToU8('<w:document xmlns:w="http://schemas.openxmlformats.org/wordprocessingml/2006/main"><w:body><w:p><w:r><w:t>x</w:t></w:r></w:p></w:body></w:document>') })
+  const small = zipSync({
+    'word/document.xml': strToU8(
+      '<w:document xmlns:w="http://schemas.openxmlformats.org/wordprocessingml/2006/main"><w:body><w:p><w:r><w:t>x</w:t></w:r></w:p></w:body></w:document>',
+    ),
+  })
   const bomb = (): Uint8Array => zipSync({ 'word/document.xml': new Uint8Array(60e6) }, { level: 1 })
   test.each<[string, () => string[], RegExp]>([
     ['no verb', () => [], /press read FILE/],
@@ -30,57 +34,184 @@ describe('press answers bad input with one plain line', () => {
     ['empty', () => ['read', at('empty.docx', '')], /is empty/],
     ['damaged', () => ['read', at('damaged.docx', small.slice(0, small.length - 40))], /damaged/],
     ['text that says it is a docx', () => ['read', at('text.docx', 'hello')], /damaged/],
-    ['a picture that says it is Markdown', () => ['read', at('p.md', Uint8Array.from([0x89, 0x50, 0x4e, 0x47, 0, 0]))], /a picture/],
-    ['the older binary kind', () => ['make', at('old.doc', Uint8Array.from([0xd0, 0xcf, 0x11, 0xe0, 1, 2])), '--out', join(dir, 'o')], /older binary kind/],
+    [
+      'a picture that says it is Markdown',
+      () => ['read', at('p.md', Uint8Array.from([0x89, 0x50, 0x4e, 0x47, 0, 0]))],
+      /a picture/,
+    ],
+    [
+      'the older binary kind',
+      () => ['make', at('old.doc', Uint8Array.from([0xd0, 0xcf, 0x11, 0xe0, 1, 2])), '--out', join(dir, 'o')],
+      /older binary kind/,
+    ],
     ['a bomb', () => ['read', at('bomb.docx', bomb())], /far more than a book/],
-    ['entities', () => ['read', at('e.docx', zipSync({ 'word/document.xml': strToU8('<!DOCTYPE x [<!ENTITY a "aaaa">]><x>&a;</x>') }))], /entities/],
+    [
+      'entities',
+      () => [
+        'read',
+        at('e.docx', zipSync({ 'word/document.xml': strToU8('<!DOCTYPE x [<!ENTITY a "aaaa">]><x>&a;</x>') })),
+      ],
+      /entities/,
+    ],
     ['a climbing path', () => ['read', at('c.docx', zipSync({ '../up.xml': strToU8('x') }))], /climbs/],
-    ['a wrong trim', () => ['make', at('t.md', '# A\n\nb'), '--out', join(dir, 'o'), '--trim', '999999999x1in'], /is no trim/],
-    ['a wrong ISBN', () => ['make', at('t.md', '# A\n\nb'), '--out', join(dir, 'o'), '--isbn', '9780000000003'], /is no ISBN/],
-    ['no such outlet', () => ['make', at('t.md', '# A\n\nb'), '--out', join(dir, 'o'), '--outlet', 'x'.repeat(500)], /There is no outlet/],
-    ['no such style', () => ['make', at('t.md', '# A\n\nb'), '--out', join(dir, 'o'), '--style', 'x'], /There is no style/],
-    ['no such paper', () => ['make', at('t.md', '# A\n\nb'), '--out', join(dir, 'o'), '--paper', 'parchment'], /no paper/],
+    [
+      'a wrong trim',
+      () => ['make', at('t.md', '# A\n\nb'), '--out', join(dir, 'o'), '--trim', '999999999x1in'],
+      /is no trim/,
+    ],
+    [
+      'a wrong ISBN',
+      () => ['make', at('t.md', '# A\n\nb'), '--out', join(dir, 'o'), '--isbn', '9780000000003'],
+      /is no ISBN/,
+    ],
+    [
+      'no such outlet',
+      () => ['make', at('t.md', '# A\n\nb'), '--out', join(dir, 'o'), '--outlet', 'x'.repeat(500)],
+      /There is no outlet/,
+    ],
+    [
+      'no such style',
+      () => ['make', at('t.md', '# A\n\nb'), '--out', join(dir, 'o'), '--style', 'x'],
+      /There is no style/,
+    ],
+    [
+      'no such paper',
+      () => ['make', at('t.md', '# A\n\nb'), '--out', join(dir, 'o'), '--paper', 'parchment'],
+      /no paper/,
+    ],
     ['a huge number', () => ['cost', '--pages', '9'.repeat(400)], /cannot be the pages/],
     ['too many pages', () => ['cost', '--pages', '9000'], /more than Ostrevane binds/],
     ['an unknown option', () => ['cost', '--colour', 'red'], /colour/],
     ['a named pipe', () => ['read', pipe()], /is no file that can be read whole/],
     ['a device without an end', () => ['read', '/dev/zero'], /is no file that can be read whole/],
-    ['an out that is a file', () => ['make', at('t.md', '# A\n\nb'), '--out', join(at('t.md', '# A\n\nb'), 'o')], /Nothing can be written to/],
-    ['a day that there is not', () => ['make', at('t.md', '# A\n\nb'), '--out', join(dir, 'o'), '--date', '2026-02-31'], /is no date/],
-    ['a project that was tampered with', () => ['read', at('x.porchlight', zipSync({ mimetype: [strToU8('application/vnd.porchlight.project+zip'), { level: 0 }], 'project.json': strToU8('{"format":"porchlight-project","version":1,"book":{"sections":[{"id":"s1"}]}}') }))], /damaged/],
-  ])('%s', async (_name, args, message) => {
-    const r = await press(...args())
-    expect(r.code).toBe(1)
-    expect(r.err.trim()).toMatch(message)
-    expect(r.err.trim().split('\n')).toHaveLength(1)
-    expect(r.err).not.toMatch(/ at .*:\d+|node:internal/)
-    expect(r.out).toBe('')
-    expect(r.ms).toBeLessThan(10_000)
-    expect(existsSync(join(dir, 'o'))).toBe(false)
-  }, 30_000)
+    [
+      'an out that is a file',
+      () => ['make', at('t.md', '# A\n\nb'), '--out', join(at('t.md', '# A\n\nb'), 'o')],
+      /Nothing can be written to/,
+    ],
+    [
+      'a day that there is not',
+      () => ['make', at('t.md', '# A\n\nb'), '--out', join(dir, 'o'), '--date', '2026-02-31'],
+      /is no date/,
+    ],
+    [
+      'a project that was tampered with',
+      () => [
+        'read',
+        at(
+          'x.porchlight',
+          zipSync({
+            mimetype: [strToU8('application/vnd.porchlight.project+zip'), { level: 0 }],
+            'project.json': strToU8('{"format":"porchlight-project","version":1,"book":{"sections":[{"id":"s1"}]}}'),
+          }),
+        ),
+      ],
+      /damaged/,
+    ],
+  ])(
+    '%s',
+    async (_name, args, message) => {
+      const r = await press(...args())
+      expect(r.code).toBe(1)
+      expect(r.err.trim()).toMatch(message)
+      expect(r.err.trim().split('\n')).toHaveLength(1)
+      expect(r.err).not.toMatch(/ at .*:\d+|node:internal/)
+      expect(r.out).toBe('')
+      expect(r.ms).toBeLessThan(10_000)
+      expect(existsSync(join(dir, 'o'))).toBe(false)
+    },
+    30_000,
+  )
 })
 
 describe('press', () => {
-  const text = '---\ntitle: A Small Book\nauthor: Orla Fenwright\nlang: en-GB\n---\n\n# Chapter One: First\n\nThe tide.[^1]\n\n# Chapter Two\n\nAnd again.\n\n[^1]: A note.\n'
+  const text =
+    '---\ntitle: A Small Book\nauthor: Orla Fenwright\nlang: en-GB\n---\n\n# Chapter One: First\n\nThe tide.[^1]\n\n# Chapter Two\n\nAnd again.\n\n[^1]: A note.\n'
   test('read gives the book as understood, and its running text', async () => {
     const file = at('small.md', text)
-    const json = JSON.parse((await press('read', file)).out) as { title: string; words: number; sections: { role: string; title: string; number: number | null; evidence: string[] }[] }
+    const json = JSON.parse((await press('read', file)).out) as {
+      title: string
+      words: number
+      sections: { role: string; title: string; number: number | null; evidence: string[] }[]
+    }
     expect(json).toMatchObject({ title: 'A Small Book', words: 6 })
-    expect(json.sections.filter(s => s.role === 'chapter')).toMatchObject([{ number: 1, title: 'First', evidence: [expect.any(String), expect.any(String)] }, { number: 2, title: '' }])
-    expect((await press('read', file, '--text')).out.split(/\s+/).filter(Boolean)).toEqual(['First', 'The', 'tide.', 'A', 'note.', 'And', 'again.'])
+    expect(json.sections.filter(s => s.role === 'chapter')).toMatchObject([
+      { number: 1, title: 'First', evidence: [expect.any(String), expect.any(String)] },
+      { number: 2, title: '' },
+    ])
+    expect((await press('read', file, '--text')).out.split(/\s+/).filter(Boolean)).toEqual([
+      'First',
+      'The',
+      'tide.',
+      'A',
+      'note.',
+      'And',
+      'again.',
+    ])
   })
   test('make writes five files, the same ones for the same book', async () => {
     const file = at('small.md', text)
-    const read = (d: string) => ['interior.pdf', 'book.epub', 'cover.pdf', 'cover.jpg'].map(f => readFileSync(join(dir, d, f)).toString('base64'))
-    for (const d of ['a', 'b']) expect((await press('make', file, '--out', join(dir, d), '--date', '2026-01-01', '--title', 'Else & More', '--author', 'A. Pell')).code).toBe(0)
+    const read = (d: string) =>
+      ['interior.pdf', 'book.epub', 'cover.pdf', 'cover.jpg'].map(f => readFileSync(join(dir, d, f)).toString('base64'))
+    for (const d of ['a', 'b'])
+      expect(
+        (
+          await press(
+            'make',
+            file,
+            '--out',
+            join(dir, d),
+            '--date',
+            '2026-01-01',
+            '--title',
+            'Else & More',
+            '--author',
+            'A. Pell',
+          )
+        ).code,
+      ).toBe(0)
     expect(read('b')).toEqual(read('a'))
     const report = JSON.parse(readFileSync(join(dir, 'a', 'report.json'), 'utf8')) as Record<string, unknown>
-    expect(Object.keys(report)).toEqual(expect.arrayContaining(['pages', 'words', 'spinePt', 'cover', 'findings', 'milliseconds']))
-    expect(report.milliseconds).toEqual({ read: expect.any(Number), set: expect.any(Number), pdf: expect.any(Number), epub: expect.any(Number), cover: expect.any(Number) })
+    expect(Object.keys(report)).toEqual(
+      expect.arrayContaining(['pages', 'words', 'spinePt', 'cover', 'findings', 'milliseconds']),
+    )
+    expect(report.milliseconds).toEqual({
+      read: expect.any(Number),
+      set: expect.any(Number),
+      pdf: expect.any(Number),
+      epub: expect.any(Number),
+      cover: expect.any(Number),
+    })
     expect(report.title).toBe('Else & More')
   }, 60_000)
   test('cost reckons a book that is not here', async () => {
-    const r = JSON.parse((await press('cost', '--outlet', 'ostrevane', '--trim', '6x9in', '--paper', 'cream', '--ink', 'black', '--pages', '218', '--price', '1399')).out) as Record<string, unknown>
-    expect(r).toMatchObject({ pages: 218, spineIn: 0.55372, insideMarginIn: 0.52, cost: 365, leastPrice: 640, royalty: 433, wrap: { widthIn: 12.80372, heightIn: 9.25 } })
+    const r = JSON.parse(
+      (
+        await press(
+          'cost',
+          '--outlet',
+          'ostrevane',
+          '--trim',
+          '6x9in',
+          '--paper',
+          'cream',
+          '--ink',
+          'black',
+          '--pages',
+          '218',
+          '--price',
+          '1399',
+        )
+      ).out,
+    ) as Record<string, unknown>
+    expect(r).toMatchObject({
+      pages: 218,
+      spineIn: 0.55372,
+      insideMarginIn: 0.52,
+      cost: 365,
+      leastPrice: 640,
+      royalty: 433,
+      wrap: { widthIn: 12.80372, heightIn: 9.25 },
+    })
   })
 })

@@ -2,7 +2,15 @@ import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { execFileSync } from 'node:child_process'
 import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate'
-import { bookTroubles, isSound, type Library, readLibrary, readProject, writeLibrary, writeProject } from '@/core/archive'
+import {
+  bookTroubles,
+  isSound,
+  type Library,
+  readLibrary,
+  readProject,
+  writeLibrary,
+  writeProject,
+} from '@/core/archive'
 import { type Book, bookText, hashOf } from '@/core/book'
 import { profileOf, shippedProfiles } from '@/core/outlets'
 import { harbourRoman, readStyleDocument } from '@/core/pages'
@@ -12,13 +20,69 @@ import { cases } from './support/deep'
 import { mutated, mutation } from './support/mutate'
 
 /** Whatever befalls a file, the door answers with a book that is in order or with one sentence: never with a crash, and never with half of it. */
-const book: Book = { ...bookOf([['The tide came in.', 'It went out.'], ['Nobody came.']]), id: 'fuzzed', editions: [{ id: 'p', kind: 'paperback', outlets: ['ostrevane'], style: 'harbour-roman', trim: '6x9in', paper: 'cream', price: 1399 }, { id: 'e', kind: 'ebook', outlets: ['pellowick'], style: 'harbour-roman' }], listings: { 'p/ostrevane': { slots: ['tide'], rights: true } }, words: [{ phrase: 'tide', market: 'merrow', searches: 9, demand: 2, crowding: 3 }] }
+const book: Book = {
+  ...bookOf([['The tide came in.', 'It went out.'], ['Nobody came.']]),
+  id: 'fuzzed',
+  editions: [
+    {
+      id: 'p',
+      kind: 'paperback',
+      outlets: ['ostrevane'],
+      style: 'harbour-roman',
+      trim: '6x9in',
+      paper: 'cream',
+      price: 1399,
+    },
+    { id: 'e', kind: 'ebook', outlets: ['pellowick'], style: 'harbour-roman' },
+  ],
+  listings: { 'p/ostrevane': { slots: ['tide'], rights: true } },
+  words: [{ phrase: 'tide', market: 'merrow', searches: 9, demand: 2, crowding: 3 }],
+}
 const project = writeProject({ book, pictures: new Map() })
 const zip = Uint8Array.of(1, 2, 3)
 const library: Library = {
-  books: [{ project: { book, pictures: new Map() }, added: 5, changed: 6 }, { project: { book: { ...book, id: 'other' }, pictures: new Map() }, added: 7 }],
-  listings: [{ key: 'fuzzed/e/pellowick', book: 'fuzzed', events: [{ kind: 'sent', at: 1, profile: profileOf('pellowick'), submission: { id: 'a', zip: hashOf(zip), name: 'a.zip', files: [], faults: [], snapshot: { title: 'T', subtitle: '', author: '', isbn: '', description: '', slots: [], categories: [], lowContent: false, price: 1, interior: 'i', cover: 'c' } } }] }],
-  packages: new Map([[hashOf(zip), zip]]), versions: [], parts: new Map(), pieces: [], settings: [{ key: 'clock', value: 3 }],
+  books: [
+    { project: { book, pictures: new Map() }, added: 5, changed: 6 },
+    { project: { book: { ...book, id: 'other' }, pictures: new Map() }, added: 7 },
+  ],
+  listings: [
+    {
+      key: 'fuzzed/e/pellowick',
+      book: 'fuzzed',
+      events: [
+        {
+          kind: 'sent',
+          at: 1,
+          profile: profileOf('pellowick'),
+          submission: {
+            id: 'a',
+            zip: hashOf(zip),
+            name: 'a.zip',
+            files: [],
+            faults: [],
+            snapshot: {
+              title: 'T',
+              subtitle: '',
+              author: '',
+              isbn: '',
+              description: '',
+              slots: [],
+              categories: [],
+              lowContent: false,
+              price: 1,
+              interior: 'i',
+              cover: 'c',
+            },
+          },
+        },
+      ],
+    },
+  ],
+  packages: new Map([[hashOf(zip), zip]]),
+  versions: [],
+  parts: new Map(),
+  pieces: [],
+  settings: [{ key: 'clock', value: 3 }],
 }
 const backup = writeLibrary(library)
 
@@ -45,7 +109,11 @@ const inOrder = (b: Book): void => {
   for (const s of b.sections) expect(isSound(s.doc)).toBe(true)
 }
 const runs = { numRuns: cases(100, 5000), endOnFailure: true }
-const change = fc.record({ at: fc.nat(1e6), by: fc.integer({ min: 1, max: 255 }), kind: fc.constantFrom('flip', 'cut', 'insert') })
+const change = fc.record({
+  at: fc.nat(1e6),
+  by: fc.integer({ min: 1, max: 255 }),
+  kind: fc.constantFrom('flip', 'cut', 'insert'),
+})
 const damaged = (bytes: Uint8Array, { at, by, kind }: { at: number; by: number; kind: string }): Uint8Array => {
   const i = at % bytes.length
   if (kind === 'cut') return bytes.subarray(0, i)
@@ -56,43 +124,55 @@ const damaged = (bytes: Uint8Array, { at, by, kind }: { at: number; by: number; 
 
 describe('projects', () => {
   test('with a record or a text that is not in order', () => {
-    fc.assert(fc.property(fc.nat(20), mutation, (pick, m) => {
-      const read = answered(() => readProject(withJson(project, pick, m)))
-      if (read) inOrder(read.book)
-    }), runs)
+    fc.assert(
+      fc.property(fc.nat(20), mutation, (pick, m) => {
+        const read = answered(() => readProject(withJson(project, pick, m)))
+        if (read) inOrder(read.book)
+      }),
+      runs,
+    )
   })
   test('damaged: a changed byte never changes a word in silence; what can be saved is in order', () => {
     const words = bookText(book)
-    fc.assert(fc.property(change, c => {
-      const bytes = damaged(project, c)
-      const read = answered(() => readProject(bytes))
-      if (read) expect(bookText(read.book)).toBe(words)
-      const lost: string[] = []
-      const saved = answered(() => readProject(bytes, { salvage: what => lost.push(what) }))
-      if (saved) inOrder(saved.book)
-      if (saved && !read && bookText(saved.book) !== words) expect(lost.length).toBeGreaterThan(0)
-    }), runs)
+    fc.assert(
+      fc.property(change, c => {
+        const bytes = damaged(project, c)
+        const read = answered(() => readProject(bytes))
+        if (read) expect(bookText(read.book)).toBe(words)
+        const lost: string[] = []
+        const saved = answered(() => readProject(bytes, { salvage: what => lost.push(what) }))
+        if (saved) inOrder(saved.book)
+        if (saved && !read && bookText(saved.book) !== words) expect(lost.length).toBeGreaterThan(0)
+      }),
+      runs,
+    )
   })
 })
 
 describe('backups', () => {
   test('whose list is not in order are refused; one bad book in them keeps no other from coming', () => {
-    fc.assert(fc.property(fc.nat(20), mutation, (pick, m) => {
-      const read = answered(() => readLibrary(withJson(backup, pick, m)))
-      for (const b of read?.books ?? []) inOrder(b.project.book)
-      const files = unzipSync(backup)
-      const one = 'books/fuzzed.porchlight'
-      files[one] = Uint8Array.from(withJson(files[one]!, pick, m))
-      const both = readLibrary(zipSync({ ...files, mimetype: [files.mimetype!, { level: 0 }] }))
-      expect(both.books.some(b => b.project.book.id === 'other')).toBe(true)
-      expect(both.books.length + (both.unreadable?.length ?? 0)).toBe(2)
-    }), runs)
+    fc.assert(
+      fc.property(fc.nat(20), mutation, (pick, m) => {
+        const read = answered(() => readLibrary(withJson(backup, pick, m)))
+        for (const b of read?.books ?? []) inOrder(b.project.book)
+        const files = unzipSync(backup)
+        const one = 'books/fuzzed.porchlight'
+        files[one] = Uint8Array.from(withJson(files[one]!, pick, m))
+        const both = readLibrary(zipSync({ ...files, mimetype: [files.mimetype!, { level: 0 }] }))
+        expect(both.books.some(b => b.project.book.id === 'other')).toBe(true)
+        expect(both.books.length + (both.unreadable?.length ?? 0)).toBe(2)
+      }),
+      runs,
+    )
   })
   test('damaged in any byte', () => {
-    fc.assert(fc.property(change, c => {
-      const read = answered(() => readLibrary(damaged(backup, c)))
-      for (const b of read?.books ?? []) inOrder(b.project.book)
-    }), runs)
+    fc.assert(
+      fc.property(change, c => {
+        const read = answered(() => readLibrary(damaged(backup, c)))
+        for (const b of read?.books ?? []) inOrder(b.project.book)
+      }),
+      runs,
+    )
   })
 })
 
@@ -102,13 +182,21 @@ test('every setting that the program keeps is one that a backup may hold', () =>
   // Of this browser alone, and never in a backup.
   keys.delete('swept')
   expect([...keys].sort()).toEqual(['clock', 'demo loaded', 'research', 'styles'])
-  const settings = [{ key: 'clock', value: 3 }, { key: 'demo loaded', value: true }, { key: 'research', value: { book: 'fuzzed', market: 'merrow', word: 'tide' } }, { key: 'styles', value: [harbourRoman] }]
+  const settings = [
+    { key: 'clock', value: 3 },
+    { key: 'demo loaded', value: true },
+    { key: 'research', value: { book: 'fuzzed', market: 'merrow', word: 'tide' } },
+    { key: 'styles', value: [harbourRoman] },
+  ]
   expect(readLibrary(writeLibrary({ ...library, settings })).settings).toEqual(JSON.parse(JSON.stringify(settings)))
 })
 
 test('styles: one that is read is one that can be written and read again', () => {
-  fc.assert(fc.property(mutation, m => {
-    const read = answered(() => readStyleDocument(mutated(JSON.parse(JSON.stringify(harbourRoman)), m)))
-    if (read) expect(readStyleDocument(JSON.parse(JSON.stringify(read)))).toEqual(read)
-  }), runs)
+  fc.assert(
+    fc.property(mutation, m => {
+      const read = answered(() => readStyleDocument(mutated(JSON.parse(JSON.stringify(harbourRoman)), m)))
+      if (read) expect(readStyleDocument(JSON.parse(JSON.stringify(read)))).toEqual(read)
+    }),
+    runs,
+  )
 })

@@ -20,7 +20,8 @@ beforeAll(async () => void (await press('cost', '--pages', '100')), 60_000)
 const w = 'xmlns:w="http://schemas.openxmlformats.org/wordprocessingml/2006/main"'
 const textPart = (body: string): Uint8Array => strToU8(`<w:document ${w}><w:body>${body}</w:body></w:document>`)
 // Not packed: what is packed a thousandfold is refused for that alone.
-const docx = (body: string, more: Record<string, Uint8Array> = {}): Uint8Array => zipSync({ 'word/document.xml': textPart(body), ...more }, { level: 0 })
+const docx = (body: string, more: Record<string, Uint8Array> = {}): Uint8Array =>
+  zipSync({ 'word/document.xml': textPart(body), ...more }, { level: 0 })
 const words = (t: string): string => `<w:r><w:t>${t}</w:t></w:r>`
 const begun = '<w:r><w:fldChar w:fldCharType="begin"/></w:r><w:r><w:instrText>REF x</w:instrText></w:r>'
 
@@ -54,7 +55,11 @@ function zipOf(entries: { name: string; packed: Uint8Array; size: number; crc: n
   end.setUint32(0, 0x06054b50, true)
   end.setUint16(8, entries.length, true)
   end.setUint16(10, entries.length, true)
-  end.setUint32(12, index.reduce((n, x) => n + x.length, 0), true)
+  end.setUint32(
+    12,
+    index.reduce((n, x) => n + x.length, 0),
+    true,
+  )
   end.setUint32(16, offset, true)
   return new Uint8Array(Buffer.concat([...parts, ...index, new Uint8Array(end.buffer)]))
 }
@@ -64,7 +69,11 @@ function project(change: (book: Record<string, unknown>) => void): Uint8Array {
   const files = unzipSync(writeProject({ book: bookOf([['The tide came in.']]), pictures: new Map() }))
   const record = JSON.parse(strFromU8(files['project.json']!)) as { book: Record<string, unknown> }
   change(record.book)
-  return zipSync({ ...files, mimetype: [files.mimetype!, { level: 0 }], 'project.json': strToU8(JSON.stringify(record)) })
+  return zipSync({
+    ...files,
+    mimetype: [files.mimetype!, { level: 0 }],
+    'project.json': strToU8(JSON.stringify(record)),
+  })
 }
 /** The first bytes of a PNG that says it is 30,000 pixels wide and high, and a little more. */
 function hugePng(): Uint8Array {
@@ -79,32 +88,108 @@ function hugePng(): Uint8Array {
 
 describe('what is made to harm is read or refused in ten seconds and a gigabyte', () => {
   test.each<[string, string, () => Uint8Array | string, RegExp | undefined]>([
-    ['a note of 110 kB called 20,000 times', 'n.docx', () => docx(`<w:p>${words('Called')}${'<w:r><w:footnoteReference w:id="1"/></w:r>'.repeat(20_000)}</w:p>`, { 'word/footnotes.xml': strToU8(`<w:footnotes ${w}><w:footnote w:id="1"><w:p>${words('long '.repeat(22_000))}</w:p></w:footnote></w:footnotes>`) }), undefined],
-    ['7.9 million empty paragraphs', 'e.docx', () => docx('<w:p/>'.repeat(7_900_000)), /more than 1,500,000 elements in its text/],
-    ['1.3 million paragraphs', 'p.docx', () => docx(`<w:p>${words('x')}</w:p>`.repeat(1_300_000)), /more than 1,500,000 elements in its text/],
-    ['as many elements as are taken', 'm.docx', () => docx(`<w:p>${words('Tide')}</w:p>`.repeat(370_000) + `<w:p>${words('End')}</w:p>`), undefined],
-    ['nine entries of 199 MB', '9.docx', () => {
-      const zeros = { packed: deflateRawSync(new Uint8Array(199e6)), size: 199e6, crc: crc32(new Uint8Array(199e6)) }
-      const text = textPart(`<w:p>${words('x')}</w:p>`)
-      return zipOf([{ name: 'word/document.xml', packed: deflateRawSync(text), size: text.length, crc: crc32(text) }, ...Array.from({ length: 9 }, (_, i) => ({ ...zeros, name: `word/media/${i}.png` }))])
-    }, /far more than a book can hold/],
+    [
+      'a note of 110 kB called 20,000 times',
+      'n.docx',
+      () =>
+        docx(`<w:p>${words('Called')}${'<w:r><w:footnoteReference w:id="1"/></w:r>'.repeat(20_000)}</w:p>`, {
+          'word/footnotes.xml': strToU8(
+            `<w:footnotes ${w}><w:footnote w:id="1"><w:p>${words('long '.repeat(22_000))}</w:p></w:footnote></w:footnotes>`,
+          ),
+        }),
+      undefined,
+    ],
+    [
+      '7.9 million empty paragraphs',
+      'e.docx',
+      () => docx('<w:p/>'.repeat(7_900_000)),
+      /more than 1,500,000 elements in its text/,
+    ],
+    [
+      '1.3 million paragraphs',
+      'p.docx',
+      () => docx(`<w:p>${words('x')}</w:p>`.repeat(1_300_000)),
+      /more than 1,500,000 elements in its text/,
+    ],
+    [
+      'as many elements as are taken',
+      'm.docx',
+      () => docx(`<w:p>${words('Tide')}</w:p>`.repeat(370_000) + `<w:p>${words('End')}</w:p>`),
+      undefined,
+    ],
+    [
+      'nine entries of 199 MB',
+      '9.docx',
+      () => {
+        const zeros = { packed: deflateRawSync(new Uint8Array(199e6)), size: 199e6, crc: crc32(new Uint8Array(199e6)) }
+        const text = textPart(`<w:p>${words('x')}</w:p>`)
+        return zipOf([
+          { name: 'word/document.xml', packed: deflateRawSync(text), size: text.length, crc: crc32(text) },
+          ...Array.from({ length: 9 }, (_, i) => ({ ...zeros, name: `word/media/${i}.png` })),
+        ])
+      },
+      /far more than a book can hold/,
+    ],
     ['fifty million brackets', 'b.md', () => '['.repeat(50_000_000), /longer than any book/],
     ['thirty million brackets', 'c.md', () => '['.repeat(30_000_000), /full of brackets/],
     ['a hundred thousand beginnings of pictures', 'i.md', () => `# One\n\n${'!['.repeat(100_000)}`, undefined],
-    ['30,000 notes', 'notes.md', () => `# One\n\n${Array.from({ length: 30_000 }, (_, i) => `Some words[^${i}].\n\n[^${i}]: Note ${i}.\n`).join('\n')}`, undefined],
-    ['60,000 fields that never end', 'f.docx', () => docx(`<w:p>${begun.repeat(60_000)}${words('after')}</w:p>`), undefined],
-    ['a picture of 30,000 pixels each way', 'png.docx', () => docx(`<w:p>${words('Words')}</w:p>`, { 'word/media/a.png': hugePng() }), undefined],
-    ['a cell that spans a milliard columns', 't.docx', () => docx(`<w:tbl><w:tr><w:tc><w:tcPr><w:gridSpan w:val="1000000000"/></w:tcPr><w:p>${words('cell')}</w:p></w:tc></w:tr></w:tbl>`), undefined],
-    ['a plan of a milliard pages', 'plan.porchlight', () => project(b => (b.plan = { runs: [{ id: 'r1', page: { kind: 'lined' }, count: 1_000_000_000 }] })), /plan/],
-    ['a style whose lines have no distance', 'line.porchlight', () => project(b => (b.styles = [{ ...harbourRoman, id: 'own', text: { ...harbourRoman.text, leading: 0 } }])), /leading/],
-    ['a picture beside Markdown that is an endless device', 'd.md', () => '# One\n\nWords.\n\n![noise](/dev/zero)\n\n![more](../../../../../../dev/urandom)\n', undefined],
-  ])('%s', async (_name, file, bytes, refusal) => {
-    const path = at(file, bytes())
-    const ran = await pressMeasured('read', path)
-    expect([ran.err.trim(), ran.code]).toEqual(refusal ? [expect.stringMatching(refusal), 1] : ['', 0])
-    expect(ran.err.trim().split('\n')).toHaveLength(1)
-    // Several threads count together: collecting garbage works beside the reading.
-    expect(ran.worked).toBeLessThan(14_000)
-    expect(ran.peak).toBeLessThan(1000)
-  }, 60_000)
+    [
+      '30,000 notes',
+      'notes.md',
+      () =>
+        `# One\n\n${Array.from({ length: 30_000 }, (_, i) => `Some words[^${i}].\n\n[^${i}]: Note ${i}.\n`).join('\n')}`,
+      undefined,
+    ],
+    [
+      '60,000 fields that never end',
+      'f.docx',
+      () => docx(`<w:p>${begun.repeat(60_000)}${words('after')}</w:p>`),
+      undefined,
+    ],
+    [
+      'a picture of 30,000 pixels each way',
+      'png.docx',
+      () => docx(`<w:p>${words('Words')}</w:p>`, { 'word/media/a.png': hugePng() }),
+      undefined,
+    ],
+    [
+      'a cell that spans a milliard columns',
+      't.docx',
+      () =>
+        docx(
+          `<w:tbl><w:tr><w:tc><w:tcPr><w:gridSpan w:val="1000000000"/></w:tcPr><w:p>${words('cell')}</w:p></w:tc></w:tr></w:tbl>`,
+        ),
+      undefined,
+    ],
+    [
+      'a plan of a milliard pages',
+      'plan.porchlight',
+      () => project(b => (b.plan = { runs: [{ id: 'r1', page: { kind: 'lined' }, count: 1_000_000_000 }] })),
+      /plan/,
+    ],
+    [
+      'a style whose lines have no distance',
+      'line.porchlight',
+      () => project(b => (b.styles = [{ ...harbourRoman, id: 'own', text: { ...harbourRoman.text, leading: 0 } }])),
+      /leading/,
+    ],
+    [
+      'a picture beside Markdown that is an endless device',
+      'd.md',
+      () => '# One\n\nWords.\n\n![noise](/dev/zero)\n\n![more](../../../../../../dev/urandom)\n',
+      undefined,
+    ],
+  ])(
+    '%s',
+    async (_name, file, bytes, refusal) => {
+      const path = at(file, bytes())
+      const ran = await pressMeasured('read', path)
+      expect([ran.err.trim(), ran.code]).toEqual(refusal ? [expect.stringMatching(refusal), 1] : ['', 0])
+      expect(ran.err.trim().split('\n')).toHaveLength(1)
+      // Several threads count together: collecting garbage works beside the reading.
+      expect(ran.worked).toBeLessThan(14_000)
+      expect(ran.peak).toBeLessThan(1000)
+    },
+    60_000,
+  )
 })

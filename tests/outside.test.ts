@@ -22,24 +22,57 @@ beforeAll(async () => {
   writeFileSync(at('demo.porchlight'), await almanac(root))
   const source = join(root, 'demo/tidewardens-almanac.md')
   // Containers are pandoc's own syntax too; pictures are found beside the text.
-  expect((await run('pandoc', ['-f', 'markdown', source, '-o', at('pandoc.docx')], { cwd: join(root, 'demo') })).err).toBe('')
-  expect((await run('pandoc', ['-f', 'markdown', source, '-o', at('office.odt')], { cwd: join(root, 'demo') })).code).toBe(0)
-  const office = await run('soffice', ['--headless', `-env:UserInstallation=file://${at('profile')}`, '--convert-to', 'docx:MS Word 2007 XML', '--outdir', dir, at('office.odt')])
+  expect(
+    (await run('pandoc', ['-f', 'markdown', source, '-o', at('pandoc.docx')], { cwd: join(root, 'demo') })).err,
+  ).toBe('')
+  expect(
+    (await run('pandoc', ['-f', 'markdown', source, '-o', at('office.odt')], { cwd: join(root, 'demo') })).code,
+  ).toBe(0)
+  const office = await run('soffice', [
+    '--headless',
+    `-env:UserInstallation=file://${at('profile')}`,
+    '--convert-to',
+    'docx:MS Word 2007 XML',
+    '--outdir',
+    dir,
+    at('office.odt'),
+  ])
   expect([office.code, office.out.includes('office.docx')]).toEqual([0, true])
 }, 240_000)
 
-describe.each([['the demo book', 'demo.porchlight'], ['a .docx by pandoc', 'pandoc.docx'], ['a .docx by LibreOffice', 'office.docx']])('%s', (_name, file) => {
+describe.each([
+  ['the demo book', 'demo.porchlight'],
+  ['a .docx by pandoc', 'pandoc.docx'],
+  ['a .docx by LibreOffice', 'office.docx'],
+])('%s', (_name, file) => {
   const out = at(`out-${file}`)
   let book: Book
   beforeAll(async () => {
-    const made = await press('make', at(file), '--out', out, '--isbn', '9780000001030', '--trim', '5.5x8.5in', '--date', '2026-03-09')
+    const made = await press(
+      'make',
+      at(file),
+      '--out',
+      out,
+      '--isbn',
+      '9780000001030',
+      '--trim',
+      '5.5x8.5in',
+      '--date',
+      '2026-03-09',
+    )
     expect(made).toMatchObject({ code: 0, err: '' })
     const { openBook } = await import('@/cli/files')
     book = (await openBook(at(file))).book
   }, 180_000)
 
   test('thirteen chapters, four interludes, all words', () => {
-    const report = JSON.parse(readFileSync(join(out, 'report.json'), 'utf8')) as { words: number; pages: number; findings: { severity: string }[]; spinePt: number; cover: { widthPt: number } }
+    const report = JSON.parse(readFileSync(join(out, 'report.json'), 'utf8')) as {
+      words: number
+      pages: number
+      findings: { severity: string }[]
+      spinePt: number
+      cover: { widthPt: number }
+    }
     expect(book.sections.filter(s => s.role === 'chapter' && s.numbered).map(s => s.title)).toHaveLength(13)
     expect(book.sections.filter(s => s.role === 'interlude').map(s => s.title)).toHaveLength(4)
     expect(report.words).toBeGreaterThan(25000)
@@ -79,10 +112,32 @@ describe.each([['the demo book', 'demo.porchlight'], ['a .docx by pandoc', 'pand
 
   test('pdftotext finds every word, in order', async () => {
     const margins = marginsOf(harbourRoman)
-    const r = await run('pdftotext', ['-raw', '-r', '72', '-x', '0', '-y', String(Math.round(margins.head - 6)), '-W', '396', '-H', String(Math.round(612 - margins.head - margins.foot + 12)), '-enc', 'UTF-8', join(out, 'interior.pdf'), '-'])
+    const r = await run('pdftotext', [
+      '-raw',
+      '-r',
+      '72',
+      '-x',
+      '0',
+      '-y',
+      String(Math.round(margins.head - 6)),
+      '-W',
+      '396',
+      '-H',
+      String(Math.round(612 - margins.head - margins.foot + 12)),
+      '-enc',
+      'UTF-8',
+      join(out, 'interior.pdf'),
+      '-',
+    ])
     const pages = r.out.split('\f')
     const body = pages.findIndex(p => p.startsWith('Chapter One'))
-    let found = pages.slice(body).join('\n').replace(/\u00ad\s+/g, '').replace(/([—–-])\n/g, '$1').split(/\s+/).filter(Boolean)
+    let found = pages
+      .slice(body)
+      .join('\n')
+      .replace(/\u00ad\s+/g, '')
+      .replace(/([—–-])\n/g, '$1')
+      .split(/\s+/)
+      .filter(Boolean)
     const names = labels(book.sections)
     const wanted: string[] = []
     const notes: string[][] = []
@@ -99,10 +154,11 @@ describe.each([['the demo book', 'demo.porchlight'], ['a .docx by pandoc', 'pand
           } else text += c.type === 'text' ? c.text : ' '
         }
         wanted.push(...words(text))
-      } else if (x.type === 'list') x.content!.forEach((item, i) => {
-        wanted.push(x.attrs!.ordered ? `${x.attrs!.start! + i}.` : '•')
-        walk(item)
-      })
+      } else if (x.type === 'list')
+        x.content!.forEach((item, i) => {
+          wanted.push(x.attrs!.ordered ? `${x.attrs!.start! + i}.` : '•')
+          walk(item)
+        })
       else x.content?.forEach(walk)
     }
     for (const s of book.sections.filter(x => x.part !== 'front')) {
@@ -117,10 +173,17 @@ describe.each([['the demo book', 'demo.porchlight'], ['a .docx by pandoc', 'pand
       expect([note.slice(0, 5).join(' '), from >= 0]).toEqual([note.slice(0, 5).join(' '), true])
       found = [...found.slice(0, from), ...found.slice(from + note.length)]
     }
-    const joined = (w: string[]): string[] => w.join(' ').replace(/([—–-]) /g, '$1').split(' ')
+    const joined = (w: string[]): string[] =>
+      w
+        .join(' ')
+        .replace(/([—–-]) /g, '$1')
+        .split(' ')
     const [a, b] = [joined(found), joined(wanted)]
     const first = b.findIndex((w, i) => a[i] !== w)
-    expect([first, a.slice(Math.max(0, first - 4), first + 6).join(' ')]).toEqual([-1, first < 0 ? a.slice(0, 5).join(' ') : b.slice(Math.max(0, first - 4), first + 6).join(' ')])
+    expect([first, a.slice(Math.max(0, first - 4), first + 6).join(' ')]).toEqual([
+      -1,
+      first < 0 ? a.slice(0, 5).join(' ') : b.slice(Math.max(0, first - 4), first + 6).join(' '),
+    ])
     expect(a.length).toBe(b.length)
   })
 })
@@ -128,14 +191,38 @@ describe.each([['the demo book', 'demo.porchlight'], ['a .docx by pandoc', 'pand
 describe('one page, two painters', () => {
   test('the canvas and poppler show the same', async () => {
     const project = readProject(await almanac(root))
-    const interior = await new Setter(new FontShelf(fontSource)).set(project.book, harbourRoman, { width: 396, height: 612, inside: 0, isbn: '9780000001030' })
+    const interior = await new Setter(new FontShelf(fontSource)).set(project.book, harbourRoman, {
+      width: 396,
+      height: 612,
+      inside: 0,
+      isbn: '9780000001030',
+    })
     const pdf = at('out-demo.porchlight', 'interior.pdf')
     const shown = async (index: number): Promise<Picture> => {
-      await run('pdftoppm', ['-r', '144', '-gray', '-png', '-singlefile', '-f', String(index + 1), '-l', String(index + 1), pdf, at('page')])
+      await run('pdftoppm', [
+        '-r',
+        '144',
+        '-gray',
+        '-png',
+        '-singlefile',
+        '-f',
+        String(index + 1),
+        '-l',
+        String(index + 1),
+        pdf,
+        at('page'),
+      ])
       return pixels(readFileSync(at('page.png')))
     }
-    for (const index of [0, interior.starts.get('s1')! + 6, interior.starts.get('s6')!, interior.starts.get('s6')! + 1]) {
-      const ours = await pixels(Buffer.from((await paintToFile(interior.pages[index]!, 2, 'png', project.pictures)).bytes))
+    for (const index of [
+      0,
+      interior.starts.get('s1')! + 6,
+      interior.starts.get('s6')!,
+      interior.starts.get('s6')! + 1,
+    ]) {
+      const ours = await pixels(
+        Buffer.from((await paintToFile(interior.pages[index]!, 2, 'png', project.pictures)).bytes),
+      )
       const theirs = await shown(index)
       expect([theirs.width, theirs.height]).toEqual([ours.width, ours.height])
       expect(difference(ours, theirs)).toBeLessThan(24)
@@ -162,22 +249,29 @@ async function pixels(png: Buffer): Promise<Picture> {
 function difference(a: Picture, b: Picture): number {
   const size = 12
   let worst = 0
-  for (let y = 0; y + size <= a.height; y += size) for (let x = 0; x + size <= a.width; x += size) {
-    let sum = 0
-    for (let dy = 0; dy < size; dy++) for (let dx = 0; dx < size; dx++) {
-      const i = ((y + dy) * a.width + x + dx) * 4
-      sum += a.data[i]! - b.data[i]!
+  for (let y = 0; y + size <= a.height; y += size)
+    for (let x = 0; x + size <= a.width; x += size) {
+      let sum = 0
+      for (let dy = 0; dy < size; dy++)
+        for (let dx = 0; dx < size; dx++) {
+          const i = ((y + dy) * a.width + x + dx) * 4
+          sum += a.data[i]! - b.data[i]!
+        }
+      worst = Math.max(worst, Math.abs(sum) / (size * size))
     }
-    worst = Math.max(worst, Math.abs(sum) / (size * size))
-  }
   return worst
 }
 
-describe.each([['the coil log', apiary, 'tarnbrook', 130, [148 / 25.4, 210 / 25.4]], ['the activity book', hedgerow, 'ostrevane', 98, [8, 10]]] as const)('planned pages: %s', (_name, make, outlet, pages, trim) => {
+describe.each([
+  ['the coil log', apiary, 'tarnbrook', 130, [148 / 25.4, 210 / 25.4]],
+  ['the activity book', hedgerow, 'ostrevane', 98, [8, 10]],
+] as const)('planned pages: %s', (_name, make, outlet, pages, trim) => {
   const out = at(`planned-${outlet}`)
   beforeAll(async () => {
     writeFileSync(at(`${outlet}.porchlight`), make())
-    expect(await press('make', at(`${outlet}.porchlight`), '--out', out, '--outlet', outlet, '--date', '2026-03-09')).toMatchObject({ code: 0, err: '' })
+    expect(
+      await press('make', at(`${outlet}.porchlight`), '--out', out, '--outlet', outlet, '--date', '2026-03-09'),
+    ).toMatchObject({ code: 0, err: '' })
   }, 120_000)
   test('an interior of the planned count and the trim, black alone, that qpdf finds no fault with', async () => {
     const info = (await run('pdfinfo', ['-box', join(out, 'interior.pdf')])).out
@@ -186,7 +280,9 @@ describe.each([['the coil log', apiary, 'tarnbrook', 130, [148 / 25.4, 210 / 25.
     expect(box[2]! - box[0]!).toBeCloseTo(trim[0]! * 72, 1)
     expect(box[3]! - box[1]!).toBeCloseTo(trim[1]! * 72, 1)
     expect((await run('qpdf', ['--check', join(out, 'interior.pdf')])).code).toBe(0)
-    const ink = (await run('gs', ['-q', '-o', '-', '-sDEVICE=inkcov', '-dFirstPage=3', '-dLastPage=12', join(out, 'interior.pdf')])).out
+    const ink = (
+      await run('gs', ['-q', '-o', '-', '-sDEVICE=inkcov', '-dFirstPage=3', '-dLastPage=12', join(out, 'interior.pdf')])
+    ).out
     for (const l of ink.trim().split('\n')) {
       const [c, m, y, k] = l.trim().split(/\s+/).map(Number)
       expect([c, m, y]).toEqual([0, 0, 0])
@@ -194,9 +290,16 @@ describe.each([['the coil log', apiary, 'tarnbrook', 130, [148 / 25.4, 210 / 25.
     }
   })
   test('a cover that is as wide as the report says', async () => {
-    const report = JSON.parse(readFileSync(join(out, 'report.json'), 'utf8')) as { cover: { widthPt: number; heightPt: number }; spinePt: number; findings: { severity: string; message: string }[] }
+    const report = JSON.parse(readFileSync(join(out, 'report.json'), 'utf8')) as {
+      cover: { widthPt: number; heightPt: number }
+      spinePt: number
+      findings: { severity: string; message: string }[]
+    }
     expect(report.findings.filter(f => f.severity === 'stop')).toEqual([])
-    const size = /Page size:\s+([\d.]+) x ([\d.]+)/.exec((await run('pdfinfo', [join(out, 'cover.pdf')])).out)!.slice(1).map(Number)
+    const size = /Page size:\s+([\d.]+) x ([\d.]+)/
+      .exec((await run('pdfinfo', [join(out, 'cover.pdf')])).out)!
+      .slice(1)
+      .map(Number)
     expect(size[0]!).toBeCloseTo(report.cover.widthPt, 1)
     expect(size[1]!).toBeCloseTo(report.cover.heightPt, 1)
     expect(report.spinePt > 0).toBe(outlet === 'ostrevane')

@@ -15,16 +15,32 @@ function newest(path) {
 export async function bundle(entry, name) {
   const folder = join(root, '.cache', name)
   const out = join(folder, 'main.js')
-  const sources = Math.max(newest(join(root, 'src/core')), newest(join(root, 'src/cli')), newest(join(root, 'scripts')), newest(join(root, 'demo')), statSync(join(root, 'package-lock.json')).mtimeMs)
+  const sources = Math.max(
+    newest(join(root, 'src/core')),
+    newest(join(root, 'src/cli')),
+    newest(join(root, 'scripts')),
+    newest(join(root, 'demo')),
+    statSync(join(root, 'package-lock.json')).mtimeMs,
+  )
   if (existsSync(out) && statSync(out).mtimeMs > sources) return out
   mkdirSync(dirname(folder), { recursive: true })
   const { build } = await import('esbuild')
   const temporary = `${folder}.${process.pid}`
   await build({
-    entryPoints: { main: join(root, entry) }, outdir: temporary, bundle: true, splitting: true, platform: 'node', format: 'esm', target: 'node20', alias: { '@': join(root, 'src') }, logLevel: 'error',
+    entryPoints: { main: join(root, entry) },
+    outdir: temporary,
+    bundle: true,
+    splitting: true,
+    platform: 'node',
+    format: 'esm',
+    target: 'node20',
+    alias: { '@': join(root, 'src') },
+    logLevel: 'error',
     external: ['harfbuzzjs', '@napi-rs/canvas', 'esbuild', 'an-array-of-english-words', 'docx'],
     // Bundled CommonJS packages still ask for `require`.
-    banner: { js: "import { createRequire as __createRequire } from 'node:module'; const require = __createRequire(import.meta.url);" },
+    banner: {
+      js: "import { createRequire as __createRequire } from 'node:module'; const require = __createRequire(import.meta.url);",
+    },
   })
   rmSync(folder, { recursive: true, force: true })
   renameSync(temporary, folder)

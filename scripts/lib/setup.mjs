@@ -30,15 +30,31 @@ export function packages() {
   writeFileSync(stamp, lock)
 }
 
-const debian = { chromium: '/usr/bin/chromium', epubcheck: '/usr/share/java/epubcheck.jar', 'poppler-utils': '/usr/bin/pdftotext', qpdf: '/usr/bin/qpdf', 'zbar-tools': '/usr/bin/zbarimg', ghostscript: '/usr/bin/gs', 'libreoffice-writer-nogui': '/usr/bin/soffice', pandoc: '/usr/bin/pandoc', 'default-jre-headless': '/usr/bin/java' }
+const debian = {
+  chromium: '/usr/bin/chromium',
+  epubcheck: '/usr/share/java/epubcheck.jar',
+  'poppler-utils': '/usr/bin/pdftotext',
+  qpdf: '/usr/bin/qpdf',
+  'zbar-tools': '/usr/bin/zbarimg',
+  ghostscript: '/usr/bin/gs',
+  'libreoffice-writer-nogui': '/usr/bin/soffice',
+  pandoc: '/usr/bin/pandoc',
+  'default-jre-headless': '/usr/bin/java',
+}
 
 /** Debian's programs for the tests, installed where they are missing and we may. */
 export function programs() {
-  const missing = Object.entries(debian).filter(([, path]) => !existsSync(path)).map(([name]) => name)
+  const missing = Object.entries(debian)
+    .filter(([, path]) => !existsSync(path))
+    .map(([name]) => name)
   if (!missing.length) return
   console.log(`Installing ${missing.join(', ')} …`)
   const sudo = process.getuid?.() === 0 ? [] : ['sudo']
-  const apt = (...args) => execFileSync([...sudo, 'apt-get'][0], [...sudo.slice(1), ...(sudo.length ? ['apt-get'] : []), ...args], { stdio: ['ignore', 'ignore', 'inherit'], env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' } })
+  const apt = (...args) =>
+    execFileSync([...sudo, 'apt-get'][0], [...sudo.slice(1), ...(sudo.length ? ['apt-get'] : []), ...args], {
+      stdio: ['ignore', 'ignore', 'inherit'],
+      env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
+    })
   try {
     apt('update', '-qq')
     apt('install', '-y', '-qq', '--no-install-recommends', ...missing)
@@ -50,7 +66,10 @@ export function programs() {
 
 /** Serves the built app on a port; resolves when it answers. */
 export async function serve(port) {
-  const child = spawn(process.execPath, [join(root, 'node_modules/next/dist/bin/next'), 'start', '-p', String(port)], { cwd: root, stdio: ['ignore', 'ignore', 'inherit'] })
+  const child = spawn(process.execPath, [join(root, 'node_modules/next/dist/bin/next'), 'start', '-p', String(port)], {
+    cwd: root,
+    stdio: ['ignore', 'ignore', 'inherit'],
+  })
   for (let i = 0; i < 200; i++) {
     try {
       if ((await fetch(`http://localhost:${port}/`)).ok) return child

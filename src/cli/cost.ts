@@ -1,18 +1,42 @@
 import { parseArgs } from 'node:util'
 import { flatFor, sheetSize } from '@/core/cover'
 import { printMoney, profileOf } from '@/core/outlets'
-import { bindingRules, type BindingKind, Fault, inUnit, insideMargin, parseTrim, type PrintSpec, roundPages, specProblems, spineThickness } from '@/core/trade'
+import {
+  bindingRules,
+  type BindingKind,
+  Fault,
+  inUnit,
+  insideMargin,
+  parseTrim,
+  type PrintSpec,
+  roundPages,
+  specProblems,
+  spineThickness,
+} from '@/core/trade'
 
 /** `press cost …`: spine, wrap, inside margin, cost, least price and royalty, as JSON. */
 export function runCost(args: string[]): void {
-  const { values } = parseArgs({ args, options: { outlet: { type: 'string' }, trim: { type: 'string' }, paper: { type: 'string' }, ink: { type: 'string' }, pages: { type: 'string' }, price: { type: 'string' }, binding: { type: 'string' } } })
+  const { values } = parseArgs({
+    args,
+    options: {
+      outlet: { type: 'string' },
+      trim: { type: 'string' },
+      paper: { type: 'string' },
+      ink: { type: 'string' },
+      pages: { type: 'string' },
+      price: { type: 'string' },
+      binding: { type: 'string' },
+    },
+  })
   const profile = profileOf(values.outlet ?? 'ostrevane')
   const trim = parseTrim(values.trim ?? '6x9in')
-  if (!trim) throw new Fault('trim', `“${(values.trim ?? '').slice(0, 40)}” is no trim: write it like 6x9in, 156x234mm or A5.`)
+  if (!trim)
+    throw new Fault('trim', `“${(values.trim ?? '').slice(0, 40)}” is no trim: write it like 6x9in, 156x234mm or A5.`)
   const ink = values.ink ?? 'black'
   if (ink !== 'black' && ink !== 'colour') throw new Fault('ink', 'The ink is black or colour.')
   const binding = values.binding ?? 'paperback'
-  if (!['paperback', 'coil', 'saddle', 'case'].includes(binding)) throw new Fault('binding', 'The binding is paperback, coil, saddle or case.')
+  if (!['paperback', 'coil', 'saddle', 'case'].includes(binding))
+    throw new Fault('binding', 'The binding is paperback, coil, saddle or case.')
   const made = whole(values.pages, 'pages', 1, 10000)
   const price = values.price === undefined ? undefined : whole(values.price, 'price', 0, 1e8)
   const spec: PrintSpec = { binding: binding as BindingKind, trim: trim.id, paper: values.paper ?? 'cream', ink }
@@ -23,13 +47,33 @@ export function runCost(args: string[]): void {
   const sheet = sheetSize(flat)
   const spine = spineThickness(profile, spec, pages)
   const money = printMoney(profile, spec, pages, price)
-  process.stdout.write(JSON.stringify({
-    outlet: profile.id, ...spec, pages,
-    spinePt: r(spine), spineIn: r(inUnit(spine, 'in')), spineText: flat.spineText,
-    wrap: { widthPt: r(sheet.width), heightPt: r(sheet.height), widthIn: r(inUnit(sheet.width, 'in')), heightIn: r(inUnit(sheet.height, 'in')) },
-    insideMarginPt: r(insideMargin(profile, spec.binding, pages)), insideMarginIn: r(inUnit(insideMargin(profile, spec.binding, pages), 'in')),
-    currency: money.currency, cost: money.cost, leastPrice: money.leastPrice, ...(price === undefined ? {} : { price, royalty: money.earnings[0]?.royalty ?? 0 }), channels: money.earnings,
-  }, null, 2) + '\n')
+  process.stdout.write(
+    JSON.stringify(
+      {
+        outlet: profile.id,
+        ...spec,
+        pages,
+        spinePt: r(spine),
+        spineIn: r(inUnit(spine, 'in')),
+        spineText: flat.spineText,
+        wrap: {
+          widthPt: r(sheet.width),
+          heightPt: r(sheet.height),
+          widthIn: r(inUnit(sheet.width, 'in')),
+          heightIn: r(inUnit(sheet.height, 'in')),
+        },
+        insideMarginPt: r(insideMargin(profile, spec.binding, pages)),
+        insideMarginIn: r(inUnit(insideMargin(profile, spec.binding, pages), 'in')),
+        currency: money.currency,
+        cost: money.cost,
+        leastPrice: money.leastPrice,
+        ...(price === undefined ? {} : { price, royalty: money.earnings[0]?.royalty ?? 0 }),
+        channels: money.earnings,
+      },
+      null,
+      2,
+    ) + '\n',
+  )
 }
 
 const r = (x: number): number => Math.round(x * 1e5) / 1e5
@@ -37,6 +81,10 @@ const r = (x: number): number => Math.round(x * 1e5) / 1e5
 function whole(text: string | undefined, name: string, least: number, most: number): number {
   if (text === undefined) throw new Fault('usage', `Say how many ${name}: --${name} N`)
   const n = /^\d{1,12}$/.test(text) ? Number(text) : NaN
-  if (!(n >= least && n <= most)) throw new Fault('number', `“${text.slice(0, 30)}” cannot be the ${name}: a whole number from ${least} to ${most} is wanted.`)
+  if (!(n >= least && n <= most))
+    throw new Fault(
+      'number',
+      `“${text.slice(0, 30)}” cannot be the ${name}: a whole number from ${least} to ${most} is wanted.`,
+    )
   return n
 }

@@ -4,7 +4,8 @@ import { runMake } from './make'
 import { runRead } from './read'
 
 /** `press`: a command-line door to the core. Exit 1 and one plain line on standard error where something cannot be done. */
-const usage = 'press read FILE [--text] | press make FILE --out DIR [--trim 6x9in] [--paper cream] [--outlet ostrevane] [--title T] [--author A] [--isbn N] [--style ID] | press cost --outlet O --trim T --paper P --ink I --pages N [--price C]'
+const usage =
+  'press read FILE [--text] | press make FILE --out DIR [--trim 6x9in] [--paper cream] [--outlet ostrevane] [--title T] [--author A] [--isbn N] [--style ID] | press cost --outlet O --trim T --paper P --ink I --pages N [--price C]'
 
 async function main(args: string[]): Promise<void> {
   const [verb, ...rest] = args
@@ -24,6 +25,7 @@ function plainLine(e: unknown): string {
   if (e instanceof Fault || e instanceof Cancelled) return e.message.replace(/\s+/g, ' ')
   const code = (e as { code?: string }).code
   if (code?.startsWith('ERR_PARSE_ARGS')) return (e as Error).message.split('\n')[0]!.replace(/\s+/g, ' ')
-  if (e instanceof RangeError && /call stack|array length|string length/i.test(e.message)) return 'This file is more than can be worked on at once.'
+  if (e instanceof RangeError && /call stack|array length|string length/i.test(e.message))
+    return 'This file is more than can be worked on at once.'
   return `Something went wrong inside: ${e instanceof Error ? e.message.split('\n')[0] : 'unknown'}`
 }

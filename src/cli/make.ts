@@ -16,10 +16,22 @@ import { fontSource, nodeSubsetter, paintToFile, pictureSource } from './ports'
 /** `press make FILE --out DIR …`: interior.pdf, book.epub, cover.pdf, cover.jpg and report.json. */
 export async function runMake(args: string[]): Promise<void> {
   const { values, positionals } = parseArgs({
-    args, allowPositionals: true,
-    options: { out: { type: 'string' }, trim: { type: 'string' }, paper: { type: 'string' }, outlet: { type: 'string' }, title: { type: 'string' }, author: { type: 'string' }, isbn: { type: 'string' }, style: { type: 'string' }, date: { type: 'string' } },
+    args,
+    allowPositionals: true,
+    options: {
+      out: { type: 'string' },
+      trim: { type: 'string' },
+      paper: { type: 'string' },
+      outlet: { type: 'string' },
+      title: { type: 'string' },
+      author: { type: 'string' },
+      isbn: { type: 'string' },
+      style: { type: 'string' },
+      date: { type: 'string' },
+    },
   })
-  if (positionals.length !== 1 || !values.out) throw new Fault('usage', 'Say which file, and where to: press make FILE --out DIR')
+  if (positionals.length !== 1 || !values.out)
+    throw new Fault('usage', 'Say which file, and where to: press make FILE --out DIR')
   const clock = stopwatch()
   const opened = await openBook(positionals[0]!)
   clock.lap('read')
@@ -28,7 +40,11 @@ export async function runMake(args: string[]): Promise<void> {
   const trim = parseTrim(values.trim ?? edition?.trim ?? '6x9in')
   if (!trim) throw new Fault('trim', `“${values.trim}” is no trim: write it like 6x9in, 156x234mm or A5.`)
   const shipped = shippedStyles.find(s => s.id === (values.style ?? edition?.style ?? shippedStyles[0]!.id))
-  if (!shipped) throw new Fault('style', `There is no style “${values.style}”: known are ${shippedStyles.map(s => s.id).join(', ')}.`)
+  if (!shipped)
+    throw new Fault(
+      'style',
+      `There is no style “${values.style}”: known are ${shippedStyles.map(s => s.id).join(', ')}.`,
+    )
   const style = withChanges(shipped, values.style ? undefined : edition?.styleChanges)
   const isbnText = values.isbn ?? edition?.isbn ?? opened.isbn
   const isbn = isbnText ? parseIsbn(isbnText) : undefined
@@ -36,12 +52,36 @@ export async function runMake(args: string[]): Promise<void> {
   const date = readDate(values.date)
   const book: Book = {
     ...opened.book,
-    data: { ...opened.book.data, ...(values.title ? { title: values.title } : {}), ...(values.author ? { contributors: [{ name: values.author, role: 'aut' }] } : {}) },
+    data: {
+      ...opened.book.data,
+      ...(values.title ? { title: values.title } : {}),
+      ...(values.author ? { contributors: [{ name: values.author, role: 'aut' }] } : {}),
+    },
   }
-  const spec: PrintSpec = { binding: edition && edition.kind !== 'ebook' ? edition.kind : 'paperback', trim: trim.id, paper: values.paper ?? edition?.paper ?? 'cream', ink: edition?.ink ?? 'black' }
+  const spec: PrintSpec = {
+    binding: edition && edition.kind !== 'ebook' ? edition.kind : 'paperback',
+    trim: trim.id,
+    paper: values.paper ?? edition?.paper ?? 'cream',
+    ink: edition?.ink ?? 'black',
+  }
   const shelf = new FontShelf(fontSource)
   shelf.addFamilies(book.fonts ?? [], opened.pictures)
-  const chain = printChain({ book, style, profile, others: [], spec, isbn, price: edition?.price, design: opened.book.cover ?? (opened.book.plan ? rows : lampOverTide), coverPages: undefined, exceptions: edition?.exceptions }, new Setter(shelf), shelf)
+  const chain = printChain(
+    {
+      book,
+      style,
+      profile,
+      others: [],
+      spec,
+      isbn,
+      price: edition?.price,
+      design: opened.book.cover ?? (opened.book.plan ? rows : lampOverTide),
+      coverPages: undefined,
+      exceptions: edition?.exceptions,
+    },
+    new Setter(shelf),
+    shelf,
+  )
   const pictures = pictureSource(opened.pictures)
   const names = labels(book.sections)
   const out = typedPath(values.out)
@@ -51,25 +91,67 @@ export async function runMake(args: string[]): Promise<void> {
   const interior = await chain.get('interior')
   clock.lap('set')
   const subsetter = await nodeSubsetter()
-  const outline = book.sections.filter(s => interior.starts.has(s.id) && (roles[s.role].listed || s.role === 'contents' || s.role === 'title-page')).map(s => ({ title: shortName(names.get(s.id)!) || book.data.title, page: interior.starts.get(s.id)! }))
-  const pdf = await pdfBytes(interior.pages, { title: book.data.title, author: authorLine(book.data), language: book.data.language, date, ...asPrinted(profile, spec.ink === 'black'), outline, sectionPages: interior.starts }, subsetter, pictures)
+  const outline = book.sections
+    .filter(
+      s => interior.starts.has(s.id) && (roles[s.role].listed || s.role === 'contents' || s.role === 'title-page'),
+    )
+    .map(s => ({ title: shortName(names.get(s.id)!) || book.data.title, page: interior.starts.get(s.id)! }))
+  const pdf = await pdfBytes(
+    interior.pages,
+    {
+      title: book.data.title,
+      author: authorLine(book.data),
+      language: book.data.language,
+      date,
+      ...asPrinted(profile, spec.ink === 'black'),
+      outline,
+      sectionPages: interior.starts,
+    },
+    subsetter,
+    pictures,
+  )
   clock.lap('pdf')
   const cover = await chain.get('cover')
   const wrap = await chain.get('wrap')
-  const coverPdf = await pdfBytes([cover.page], { title: `${book.data.title}: cover`, author: authorLine(book.data), language: book.data.language, date, ...asPrinted(profile, false) }, subsetter, pictures)
+  const coverPdf = await pdfBytes(
+    [cover.page],
+    {
+      title: `${book.data.title}: cover`,
+      author: authorLine(book.data),
+      language: book.data.language,
+      date,
+      ...asPrinted(profile, false),
+    },
+    subsetter,
+    pictures,
+  )
   const front = frontPage(cover)
   const jpeg = await paintToFile(front, frontPixels(profile.ebook) / front.height, 'jpeg')
   clock.lap('cover')
-  const epub = writeEpub(book, { isbn: undefined, date, cover: { bytes: jpeg.bytes, type: 'image/jpeg' }, picture: id => opened.pictures.get(id), pages: pageStarts(interior) })
+  const epub = writeEpub(book, {
+    isbn: undefined,
+    date,
+    cover: { bytes: jpeg.bytes, type: 'image/jpeg' },
+    picture: id => opened.pictures.get(id),
+    pages: pageStarts(interior),
+  })
   clock.lap('epub')
   const money = await chain.get('money')
   const report = {
-    title: book.data.title, outlet: profile.id, trim: trim.id, paper: spec.paper,
-    pages: await chain.get('pages'), words: book.sections.reduce((n, s) => n + (s.made ? 0 : docWords(s.doc)), 0), spinePt: round(await chain.get('spine')),
-    cover: { widthPt: round(wrap.width), heightPt: round(wrap.height) }, insideMarginPt: round(interior.spec.inside),
+    title: book.data.title,
+    outlet: profile.id,
+    trim: trim.id,
+    paper: spec.paper,
+    pages: await chain.get('pages'),
+    words: book.sections.reduce((n, s) => n + (s.made ? 0 : docWords(s.doc)), 0),
+    spinePt: round(await chain.get('spine')),
+    cover: { widthPt: round(wrap.width), heightPt: round(wrap.height) },
+    insideMarginPt: round(interior.spec.inside),
     cost: { currency: money.currency, minor: money.cost, leastPrice: money.leastPrice },
     setting: { lines: interior.stats.lines, ...evenness(interior.stats), unmet: interior.stats.unmet },
-    dropped: opened.dropped, findings: await chain.get('findings'), milliseconds: clock.laps,
+    dropped: opened.dropped,
+    findings: await chain.get('findings'),
+    milliseconds: clock.laps,
   }
   // Nothing is written before everything is made: a failure leaves no half of a book behind.
   await mkdir(out, { recursive: true })
@@ -78,7 +160,9 @@ export async function runMake(args: string[]): Promise<void> {
   await writeFile(join(out, 'cover.jpg'), jpeg.bytes)
   await writeFile(join(out, 'book.epub'), epub)
   await writeFile(join(out, 'report.json'), JSON.stringify(report, null, 2) + '\n')
-  process.stdout.write(`${report.pages} pages, ${report.words} words, ${report.findings.length} findings: ${values.out}\n`)
+  process.stdout.write(
+    `${report.pages} pages, ${report.words} words, ${report.findings.length} findings: ${values.out}\n`,
+  )
 }
 
 /** Throws a Fault where a folder cannot be written, before anything is made for it; it is not made yet. */
@@ -86,20 +170,35 @@ async function mayWriteTo(folder: string, typed: string): Promise<void> {
   for (let at = folder; ; at = dirname(at)) {
     const there = await stat(at).catch(() => undefined)
     if (!there && dirname(at) !== at) continue
-    const may = there?.isDirectory() && (await access(at, constants.W_OK).then(() => true, () => false))
-    if (!may) throw new Fault('out', `Nothing can be written to “${typed.slice(0, 80)}”: it is no folder, or not yours to write in.`)
+    const may =
+      there?.isDirectory() &&
+      (await access(at, constants.W_OK).then(
+        () => true,
+        () => false,
+      ))
+    if (!may)
+      throw new Fault(
+        'out',
+        `Nothing can be written to “${typed.slice(0, 80)}”: it is no folder, or not yours to write in.`,
+      )
     return
   }
 }
 
 /** Height of the front picture: well inside what the outlet takes. */
-const frontPixels = (rules: { frontLeast: number; frontMost: number } | undefined): number => (rules ? Math.min(rules.frontMost, Math.max(rules.frontLeast, 2560)) : 2560)
+const frontPixels = (rules: { frontLeast: number; frontMost: number } | undefined): number =>
+  rules ? Math.min(rules.frontMost, Math.max(rules.frontLeast, 2560)) : 2560
 
 const round = (x: number): number => Math.round(x * 1000) / 1000
 
 function readDate(text: string | undefined): string {
   const day = text ?? new Date().toISOString().slice(0, 10)
-  if (!/^\d{4}-\d{2}-\d{2}(T\d{2}:\d{2}:\d{2}Z)?$/.test(day) || Number.isNaN(Date.parse(day)) || new Date(Date.parse(day.slice(0, 10))).toISOString().slice(0, 10) !== day.slice(0, 10)) throw new Fault('date', `“${day.slice(0, 40)}” is no date: write it like 2026-05-31.`)
+  if (
+    !/^\d{4}-\d{2}-\d{2}(T\d{2}:\d{2}:\d{2}Z)?$/.test(day) ||
+    Number.isNaN(Date.parse(day)) ||
+    new Date(Date.parse(day.slice(0, 10))).toISOString().slice(0, 10) !== day.slice(0, 10)
+  )
+    throw new Fault('date', `“${day.slice(0, 40)}” is no date: write it like 2026-05-31.`)
   return day.length === 10 ? `${day}T00:00:00Z` : day
 }
 

@@ -9,8 +9,16 @@ import { type FontSource, shippedFonts } from '@/core/type'
 const canvasLibrary = () => import('@napi-rs/canvas')
 
 const packages: Record<string, string> = {
-  EBGaramond: 'eb-garamond', LibreCaslonText: 'libre-caslon-text', CrimsonPro: 'crimson-pro', Alegreya: 'alegreya', Spectral: 'spectral', Literata: 'literata', SourceSerif4: 'source-serif-4', AtkinsonHyperlegible: 'atkinson-hyperlegible',
-  Fraunces: 'fraunces', Figtree: 'figtree',
+  EBGaramond: 'eb-garamond',
+  LibreCaslonText: 'libre-caslon-text',
+  CrimsonPro: 'crimson-pro',
+  Alegreya: 'alegreya',
+  Spectral: 'spectral',
+  Literata: 'literata',
+  SourceSerif4: 'source-serif-4',
+  AtkinsonHyperlegible: 'atkinson-hyperlegible',
+  Fraunces: 'fraunces',
+  Figtree: 'figtree',
 }
 
 /** The project's folder: the nearest above the working one that holds its packages. */
@@ -34,7 +42,9 @@ export const fontSource: FontSource = async key => {
 
 let subsetter: Promise<Subsetter> | undefined
 export const nodeSubsetter = (): Promise<Subsetter> =>
-  (subsetter ??= readFile(join(projectRoot(), 'node_modules/harfbuzzjs/dist/harfbuzz-subset.wasm')).then(b => loadSubsetter(new Uint8Array(b))))
+  (subsetter ??= readFile(join(projectRoot(), 'node_modules/harfbuzzjs/dist/harfbuzz-subset.wasm')).then(b =>
+    loadSubsetter(new Uint8Array(b)),
+  ))
 
 /** Pictures of a book, decoded by the canvas library. */
 export function pictureSource(pictures: Map<string, Uint8Array>): PictureSource {
@@ -46,13 +56,22 @@ export function pictureSource(pictures: Map<string, Uint8Array>): PictureSource 
       const canvas = createCanvas(image.width, image.height)
       const ctx = canvas.getContext('2d')
       ctx.drawImage(image, 0, 0)
-      return { width: image.width, height: image.height, rgba: new Uint8Array(ctx.getImageData(0, 0, image.width, image.height).data.buffer) }
+      return {
+        width: image.width,
+        height: image.height,
+        rgba: new Uint8Array(ctx.getImageData(0, 0, image.width, image.height).data.buffer),
+      }
     },
   }
 }
 
 /** Paints a page to a picture file. `scale`: pixels a point. */
-export async function paintToFile(page: PageMarks, scale: number, type: 'jpeg' | 'png', pictures: Map<string, Uint8Array> = new Map()): Promise<{ bytes: Uint8Array; width: number; height: number }> {
+export async function paintToFile(
+  page: PageMarks,
+  scale: number,
+  type: 'jpeg' | 'png',
+  pictures: Map<string, Uint8Array> = new Map(),
+): Promise<{ bytes: Uint8Array; width: number; height: number }> {
   const width = Math.round((page.width + page.bleed.left + page.bleed.right) * scale)
   const height = Math.round((page.height + page.bleed.top + page.bleed.bottom) * scale)
   const { createCanvas, loadImage } = await canvasLibrary()

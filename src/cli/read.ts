@@ -14,11 +14,27 @@ export async function runRead(args: string[]): Promise<void> {
   }
   const names = labels(book.sections)
   const report = {
-    title: book.data.title, ...(book.data.subtitle ? { subtitle: book.data.subtitle } : {}), authors: book.data.contributors.filter(c => c.role === 'aut').map(c => c.name), language: book.data.language, ...(isbn ? { isbn } : {}),
+    title: book.data.title,
+    ...(book.data.subtitle ? { subtitle: book.data.subtitle } : {}),
+    authors: book.data.contributors.filter(c => c.role === 'aut').map(c => c.name),
+    language: book.data.language,
+    ...(isbn ? { isbn } : {}),
     words: book.sections.reduce((n, s) => n + (s.made ? 0 : docWords(s.doc)), 0),
-    sections: book.sections.map(s => ({ id: s.id, part: s.part, role: s.role, name: roles[s.role].name, title: s.title, ...(s.subtitle ? { subtitle: s.subtitle } : {}), number: names.get(s.id)?.number ?? null, made: s.made, words: s.made ? 0 : docWords(s.doc), evidence: s.evidence ?? [] })),
+    sections: book.sections.map(s => ({
+      id: s.id,
+      part: s.part,
+      role: s.role,
+      name: roles[s.role].name,
+      title: s.title,
+      ...(s.subtitle ? { subtitle: s.subtitle } : {}),
+      number: names.get(s.id)?.number ?? null,
+      made: s.made,
+      words: s.made ? 0 : docWords(s.doc),
+      evidence: s.evidence ?? [],
+    })),
     pictures: book.assets.map(a => ({ width: a.width, height: a.height, type: a.type })),
-    dropped, cleaned,
+    dropped,
+    cleaned,
   }
   process.stdout.write(JSON.stringify(report, null, 2) + '\n')
 }

@@ -17,10 +17,21 @@ beforeAll(async () => {
   db = (await import('./db')).db
 })
 
-const stored = (id: string, word: string) => ({ book: { ...bookOf([[word]]), id, sections: bookOf([[word]]).sections.map(s => ({ ...s, doc: { type: 'doc' as const, content: [paragraph('p1', word)] } })) }, pictures: new Map<string, Uint8Array>() })
+const stored = (id: string, word: string) => ({
+  book: {
+    ...bookOf([[word]]),
+    id,
+    sections: bookOf([[word]]).sections.map(s => ({
+      ...s,
+      doc: { type: 'doc' as const, content: [paragraph('p1', word)] },
+    })),
+  },
+  pictures: new Map<string, Uint8Array>(),
+})
 const wordsOf = async (): Promise<Record<string, string>> => {
   const out: Record<string, string> = {}
-  for (const b of (await backup.collectLibrary()).books) out[b.project.book.id] = JSON.stringify(b.project.book.sections.map(s => s.doc)).match(/"text":"(\w+)"/)![1]!
+  for (const b of (await backup.collectLibrary()).books)
+    out[b.project.book.id] = JSON.stringify(b.project.book.sections.map(s => s.doc)).match(/"text":"(\w+)"/)![1]!
   return out
 }
 
@@ -35,7 +46,10 @@ describe('putting a backup back', () => {
     const kept = await backup.collectLibrary()
     await books.putBook(stored('one', 'Changed'))
     await books.putBook(stored('three', 'Third'))
-    expect((await backup.compareLibrary(kept)).books.map(b => [b.id, b.same, b.here?.words])).toEqual([['one', false, 1], ['two', true, 1]])
+    expect((await backup.compareLibrary(kept)).books.map(b => [b.id, b.same, b.here?.words])).toEqual([
+      ['one', false, 1],
+      ['two', true, 1],
+    ])
     expect((await backup.compareLibrary(kept)).others).toHaveLength(1)
     await backup.restoreLibrary(kept)
     expect(await wordsOf()).toEqual({ one: 'First', two: 'Second', three: 'Third' })
@@ -47,9 +61,21 @@ describe('putting a backup back', () => {
     const kept = await backup.collectLibrary()
     await books.putBook(stored('one', 'Changed'))
     await books.putBook(stored('two', 'Changed'))
-    await backup.restoreLibrary(kept, new Map([['one', 'beside'], ['two', 'leave']]))
+    await backup.restoreLibrary(
+      kept,
+      new Map([
+        ['one', 'beside'],
+        ['two', 'leave'],
+      ]),
+    )
     expect(await wordsOf()).toEqual({ one: 'Changed', two: 'Changed', 'a-book-from-a-backup': 'First' })
-    await backup.restoreLibrary(kept, new Map([['one', 'instead'], ['two', 'leave']]))
+    await backup.restoreLibrary(
+      kept,
+      new Map([
+        ['one', 'instead'],
+        ['two', 'leave'],
+      ]),
+    )
     expect((await wordsOf()).one).toBe('First')
     const { openVersion, versionsOf } = await import('./versions')
     const [version] = await versionsOf('one')
@@ -80,10 +106,12 @@ describe('putting a backup back', () => {
     await (await import('./removal')).removeForGood('two')
     const before = await backup.collectLibrary()
     let heard = 0
-    await expect(backup.restoreLibrary(kept, new Map(), p => {
-      expect(p.done).toBeLessThanOrEqual(p.of)
-      if (heard++ === step) throw new Cancelled()
-    })).rejects.toThrow(Cancelled)
+    await expect(
+      backup.restoreLibrary(kept, new Map(), p => {
+        expect(p.done).toBeLessThanOrEqual(p.of)
+        if (heard++ === step) throw new Cancelled()
+      }),
+    ).rejects.toThrow(Cancelled)
     expect(heard).toBe(step + 1)
     expect(await backup.collectLibrary()).toEqual(before)
   })

@@ -23,20 +23,34 @@ export async function collectLibrary(): Promise<Library> {
     const stored = await getBook(r.id)
     if (!stored) continue
     for (const f of filesOf(stored.book)) held.add(f)
-    books.push({ project: stored, added: r.added, changed: await changedAt(r.id, r.added), ...(r.takenDown === undefined ? {} : { takenDown: r.takenDown }) })
+    books.push({
+      project: stored,
+      added: r.added,
+      changed: await changedAt(r.id, r.added),
+      ...(r.takenDown === undefined ? {} : { takenDown: r.takenDown }),
+    })
   }
   const listings = await db.listings.toArray()
   const packages = listings.flatMap(l => l.events.flatMap(e => (e.kind === 'sent' ? [e.submission.zip] : [])))
   const versions = (await db.versions.toArray()).map(({ id: _id, upTo: _upTo, ...v }) => v)
   const parts = versions.flatMap(v => v.parts).filter(hash => !held.has(hash))
   const pieces = (await db.pieces.toArray()).map(({ id: _id, ...p }) => p)
-  return { books, listings, packages: await bytesOf(packages), versions, parts: await bytesOf(parts), pieces, settings: (await db.settings.toArray()).filter(s => !ofThisBrowser.has(s.key)) }
+  return {
+    books,
+    listings,
+    packages: await bytesOf(packages),
+    versions,
+    parts: await bytesOf(parts),
+    pieces,
+    settings: (await db.settings.toArray()).filter(s => !ofThisBrowser.has(s.key)),
+  }
 }
 
 /** Settings that say something of this browser and nothing of the library. */
 const ofThisBrowser = new Set(['swept'])
 
-const bytesOf = async (hashes: string[]): Promise<Map<string, Uint8Array>> => new Map((await db.blobs.bulkGet([...new Set(hashes)])).filter(b => b !== undefined).map(b => [b.hash, b.bytes]))
+const bytesOf = async (hashes: string[]): Promise<Map<string, Uint8Array>> =>
+  new Map((await db.blobs.bulkGet([...new Set(hashes)])).filter(b => b !== undefined).map(b => [b.hash, b.bytes]))
 
 /** One side of a book that stands here and in a backup. */
 export interface Side {
@@ -58,13 +72,27 @@ export interface Compared {
 /** What a backup holds against what is here, before anything is done; and the titles of what it does not have. */
 export async function compareLibrary(l: Library): Promise<{ books: Compared[]; others: string[] }> {
   const books: Compared[] = []
-  for (const { project: { book }, changed } of l.books) {
+  for (const {
+    project: { book },
+    changed,
+  } of l.books) {
     const record = await db.books.get(book.id)
     const stored = record && (await getBook(book.id))
     books.push({
-      id: book.id, title: book.data.title, theirs: { words: wordsOf(book), ...(changed === undefined ? {} : { changed }) },
+      id: book.id,
+      title: book.data.title,
+      theirs: { words: wordsOf(book), ...(changed === undefined ? {} : { changed }) },
       same: !!stored && sayingOf(stored.book) === sayingOf(book),
-      ...(stored ? { here: { title: stored.book.data.title, words: wordsOf(stored.book), changed: await changedAt(book.id, record.added), takenDown: record.takenDown !== undefined } } : {}),
+      ...(stored
+        ? {
+            here: {
+              title: stored.book.data.title,
+              words: wordsOf(stored.book),
+              changed: await changedAt(book.id, record.added),
+              takenDown: record.takenDown !== undefined,
+            },
+          }
+        : {}),
     })
   }
   const theirs = new Set(books.map(b => b.id))
@@ -83,41 +111,51 @@ export type Choice = 'instead' | 'beside' | 'leave'
  * come). What is replaced is kept as a version first. Books that the backup does not have stay. All or nothing: where `ticker`
  * throws Cancelled, the library is as it was.
  */
-export async function restoreLibrary(l: Library, choices: Map<string, Choice> = new Map(), ticker?: (p: Progress) => void): Promise<void> {
+export async function restoreLibrary(
+  l: Library,
+  choices: Map<string, Choice> = new Map(),
+  ticker?: (p: Progress) => void,
+): Promise<void> {
   const say = (done: number): void => ticker?.({ stage: 'Putting it back', done, of: l.books.length + 1 })
   const now = Date.now()
-  await fitting('The backup', undefined, () => guarded(() => db.transaction('rw', db.tables, async () => {
-    const put = new Set<string>()
-    for (const [i, { project, added, takenDown }] of l.books.entries()) {
-      say(i)
-      const { id } = project.book
-      const here = await db.books.get(id)
-      const choice = here ? (choices.get(id) ?? 'instead') : 'instead'
-      if (choice === 'leave') continue
-      if (choice === 'beside') {
-        // A copy is not on sale: listings and their packages stay with the book that was sent.
-        const title = `${project.book.data.title} (from a backup)`
-        const beside = await freshBookId(title)
-        await putBook({ ...project, book: { ...project.book, id: beside, data: { ...project.book.data, title } } })
-        continue
-      }
-      if (here) await keepVersion(id, 'Before a backup was put in its place')
-      await putBook(project)
-      await db.books.update(id, { added, ...(takenDown === undefined ? {} : { takenDown }) })
-      await db.changes.where('book').equals(id).delete()
-      await db.listings.where('book').equals(id).delete()
-      put.add(id)
-    }
-    say(l.books.length)
-    await db.listings.bulkPut(l.listings.filter(x => put.has(x.book)))
-    await putBlobs(l.packages, now)
-    await putBlobs(l.parts, now)
-    const known = new Set((await db.versions.toArray()).map(v => `${v.book} ${v.at} ${v.manifest}`))
-    await db.versions.bulkAdd(l.versions.filter(v => put.has(v.book) && !known.has(`${v.book} ${v.at} ${v.manifest}`)))
-    const pieces = new Set((await db.pieces.toArray()).map(p => `${p.book} ${p.at} ${p.text}`))
-    await db.pieces.bulkAdd(l.pieces.filter(p => put.has(p.book) && !pieces.has(`${p.book} ${p.at} ${p.text}`)))
-    await db.settings.bulkPut(l.settings)
-    // The last moment to think better of it.
-    say(l.books.length + 1)
-  })))
+  await fitting('The backup', undefined, () =>
+    guarded(() =>
+      db.transaction('rw', db.tables, async () => {
+        const put = new Set<string>()
+        for (const [i, { project, added, takenDown }] of l.books.entries()) {
+          say(i)
+          const { id } = project.book
+          const here = await db.books.get(id)
+          const choice = here ? (choices.get(id) ?? 'instead') : 'instead'
+          if (choice === 'leave') continue
+          if (choice === 'beside') {
+            // A copy is not on sale: listings and their packages stay with the book that was sent.
+            const title = `${project.book.data.title} (from a backup)`
+            const beside = await freshBookId(title)
+            await putBook({ ...project, book: { ...project.book, id: beside, data: { ...project.book.data, title } } })
+            continue
+          }
+          if (here) await keepVersion(id, 'Before a backup was put in its place')
+          await putBook(project)
+          await db.books.update(id, { added, ...(takenDown === undefined ? {} : { takenDown }) })
+          await db.changes.where('book').equals(id).delete()
+          await db.listings.where('book').equals(id).delete()
+          put.add(id)
+        }
+        say(l.books.length)
+        await db.listings.bulkPut(l.listings.filter(x => put.has(x.book)))
+        await putBlobs(l.packages, now)
+        await putBlobs(l.parts, now)
+        const known = new Set((await db.versions.toArray()).map(v => `${v.book} ${v.at} ${v.manifest}`))
+        await db.versions.bulkAdd(
+          l.versions.filter(v => put.has(v.book) && !known.has(`${v.book} ${v.at} ${v.manifest}`)),
+        )
+        const pieces = new Set((await db.pieces.toArray()).map(p => `${p.book} ${p.at} ${p.text}`))
+        await db.pieces.bulkAdd(l.pieces.filter(p => put.has(p.book) && !pieces.has(`${p.book} ${p.at} ${p.text}`)))
+        await db.settings.bulkPut(l.settings)
+        // The last moment to think better of it.
+        say(l.books.length + 1)
+      }),
+    ),
+  )
 }

@@ -21,8 +21,10 @@ const hashesIn = (record: unknown): string[] => JSON.stringify(record).match(/[0
 export async function namedHashes(book?: string): Promise<Set<string>> {
   const out = new Set<string>()
   for (const table of db.tables) {
-    if (table.name === 'blobs' || table.name === 'previews' || (book !== undefined && table.name === 'settings')) continue
-    const records = book === undefined ? table.toCollection() : table.where(table.name === 'books' ? 'id' : 'book').equals(book)
+    if (table.name === 'blobs' || table.name === 'previews' || (book !== undefined && table.name === 'settings'))
+      continue
+    const records =
+      book === undefined ? table.toCollection() : table.where(table.name === 'books' ? 'id' : 'book').equals(book)
     // Record by record: a history may be long, and none of it is held.
     await records.each(record => {
       for (const hash of hashesIn(record)) out.add(hash)
@@ -41,16 +43,18 @@ export async function collectBlobs(now = Date.now(), own: Set<string> = new Set(
   const hashes: string[] = []
   await db.blobs.each(b => void (!kept.has(b.hash) && hashes.push(b.hash)))
   let [blobs, bytes] = [0, 0]
-  await guarded(() => db.transaction('rw', [db.blobs, db.previews], async () => {
-    for (const hash of hashes) {
-      const b = await db.blobs.get(hash)
-      if (!b || b.added >= started || (now - b.added < A_DAY && !own.has(hash))) continue
-      bytes += b.bytes.length
-      blobs++
-      await db.blobs.delete(hash)
-      await db.previews.delete(hash)
-    }
-  }))
+  await guarded(() =>
+    db.transaction('rw', [db.blobs, db.previews], async () => {
+      for (const hash of hashes) {
+        const b = await db.blobs.get(hash)
+        if (!b || b.added >= started || (now - b.added < A_DAY && !own.has(hash))) continue
+        bytes += b.bytes.length
+        blobs++
+        await db.blobs.delete(hash)
+        await db.previews.delete(hash)
+      }
+    }),
+  )
   // Previews of what was looked at and never kept.
   const there = new Set(await db.blobs.toCollection().primaryKeys())
   await db.previews.filter(p => !there.has(p.hash)).delete()

@@ -20,7 +20,10 @@ beforeEach(async () => {
 describe('books in the browser', () => {
   test('carry the typefaces of their author', async () => {
     const bytes = Uint8Array.from([9, 8, 7])
-    const book = { ...bookOf([['One.']]), fonts: [{ id: 'own-0123456789ab', name: 'Mine', files: { regular: hashOf(bytes) } }] }
+    const book = {
+      ...bookOf([['One.']]),
+      fonts: [{ id: 'own-0123456789ab', name: 'Mine', files: { regular: hashOf(bytes) } }],
+    }
     await data.putBook({ book, pictures: new Map([[hashOf(bytes), bytes]]) })
     const back = (await data.getBook(book.id))!
     expect([back.book.fonts, [...back.pictures.values()].map(b => [...b])]).toEqual([book.fonts, [[9, 8, 7]]])
@@ -29,21 +32,32 @@ describe('books in the browser', () => {
   })
   test('come back as they were put, sections in order, pictures by hash', async () => {
     const picture = Uint8Array.from([1, 2, 3])
-    const book = { ...bookOf([['One.'], ['Two.'], ['Three.']]), assets: [{ id: hashOf(picture), type: 'image/png' as const, width: 1, height: 1 }] }
-    await data.putBook({ book: { ...book, sections: [...book.sections].reverse() }, pictures: new Map([[hashOf(picture), picture]]) })
+    const book = {
+      ...bookOf([['One.'], ['Two.'], ['Three.']]),
+      assets: [{ id: hashOf(picture), type: 'image/png' as const, width: 1, height: 1 }],
+    }
+    await data.putBook({
+      book: { ...book, sections: [...book.sections].reverse() },
+      pictures: new Map([[hashOf(picture), picture]]),
+    })
     const back = await data.getBook('test')
     expect(back!.book.sections.map(s => s.id)).toEqual(book.sections.map(s => s.id).reverse())
-    expect(JSON.parse(JSON.stringify(back!.book))).toEqual(JSON.parse(JSON.stringify({ ...book, sections: [...book.sections].reverse() })))
+    expect(JSON.parse(JSON.stringify(back!.book))).toEqual(
+      JSON.parse(JSON.stringify({ ...book, sections: [...book.sections].reverse() })),
+    )
     expect([...back!.pictures.get(hashOf(picture))!]).toEqual([1, 2, 3])
     expect(await data.getBook('nowhere')).toBeUndefined()
   })
   test('any book survives; a book put again has no section of the old one', async () => {
-    await fc.assert(fc.asyncProperty(anyBook, anyBook, async (a, b) => {
-      await data.putBook({ book: a, pictures: new Map() })
-      await data.putBook({ book: b, pictures: new Map() })
-      expect(JSON.parse(JSON.stringify((await data.getBook('any'))!.book))).toEqual(JSON.parse(JSON.stringify(b)))
-      expect(await data.db.sections.where('book').equals('any').count()).toBe(b.sections.length)
-    }), { numRuns: 15 })
+    await fc.assert(
+      fc.asyncProperty(anyBook, anyBook, async (a, b) => {
+        await data.putBook({ book: a, pictures: new Map() })
+        await data.putBook({ book: b, pictures: new Map() })
+        expect(JSON.parse(JSON.stringify((await data.getBook('any'))!.book))).toEqual(JSON.parse(JSON.stringify(b)))
+        expect(await data.db.sections.where('book').equals('any').count()).toBe(b.sections.length)
+      }),
+      { numRuns: 15 },
+    )
   })
   test('ids are made from titles, and never twice', async () => {
     expect(await data.freshBookId('The Tidewarden’s Almanac!')).toBe('the-tidewardens-almanac')
@@ -54,7 +68,8 @@ describe('books in the browser', () => {
 })
 
 describe('the demo library', () => {
-  const press = (id: string) => ({ readProject: async () => ({ book: { ...bookOf([['x']]), id }, pictures: new Map() }) }) as never
+  const press = (id: string) =>
+    ({ readProject: async () => ({ book: { ...bookOf([['x']]), id }, pictures: new Map() }) }) as never
   const asked: string[] = []
   beforeEach(() => {
     asked.length = 0
@@ -73,7 +88,9 @@ describe('the demo library', () => {
     expect(asked).toHaveLength(2)
   })
   test('a failed load is tried again at the next visit', async () => {
-    globalThis.fetch = (async () => { throw new Error('offline') }) as never
+    globalThis.fetch = (async () => {
+      throw new Error('offline')
+    }) as never
     await expect(data.loadDemoOnce(press('demo'))).rejects.toThrow('offline')
     expect(await data.db.settings.get('demo loaded')).toBeUndefined()
   })

@@ -16,14 +16,18 @@ export interface StoredBook {
 export async function putBook({ book, pictures }: StoredBook): Promise<void> {
   const { sections, ...head } = book
   const now = Date.now()
-  await fitting(`“${book.data.title}”`, [...pictures.values()].reduce((n, b) => n + b.length, 0) || undefined, () => guarded(() => db.transaction('rw', [db.books, db.sections, db.blobs], async () => {
-    const old = new Map((await db.sections.where('book').equals(book.id).toArray()).map(s => [s.id, s.rev]))
-    await db.sections.where('book').equals(book.id).delete()
-    await db.books.put({ ...head, order: sections.map(s => s.id), added: now })
-    // A section that was not here before begins with a revision that none before it can have borne.
-    await db.sections.bulkPut(sections.map(s => ({ ...s, book: book.id, rev: (old.get(s.id) ?? now) + 1 })))
-    await putBlobs(pictures, now)
-  })))
+  await fitting(`“${book.data.title}”`, [...pictures.values()].reduce((n, b) => n + b.length, 0) || undefined, () =>
+    guarded(() =>
+      db.transaction('rw', [db.books, db.sections, db.blobs], async () => {
+        const old = new Map((await db.sections.where('book').equals(book.id).toArray()).map(s => [s.id, s.rev]))
+        await db.sections.where('book').equals(book.id).delete()
+        await db.books.put({ ...head, order: sections.map(s => s.id), added: now })
+        // A section that was not here before begins with a revision that none before it can have borne.
+        await db.sections.bulkPut(sections.map(s => ({ ...s, book: book.id, rev: (old.get(s.id) ?? now) + 1 })))
+        await putBlobs(pictures, now)
+      }),
+    ),
+  )
 }
 
 /** A whole book by id; undefined where there is none. */
@@ -33,7 +37,10 @@ export async function getBook(id: string): Promise<StoredBook | undefined> {
     if (!record) return undefined
     const sections = new Map((await db.sections.where('book').equals(id).toArray()).map(s => [s.id, bare(s)]))
     const blobs = await db.blobs.bulkGet(filesOf(record))
-    return { book: assembled(record, sections), pictures: new Map(blobs.filter(b => b !== undefined).map(b => [b.hash, b.bytes])) }
+    return {
+      book: assembled(record, sections),
+      pictures: new Map(blobs.filter(b => b !== undefined).map(b => [b.hash, b.bytes])),
+    }
   })
 }
 
@@ -49,16 +56,23 @@ export async function freshen(id: string, old: HeldBook | undefined): Promise<He
   return db.transaction('r', [db.books, db.sections], async () => {
     const record = await db.books.get(id)
     if (!record) return undefined
-    const keys = (await db.sections.where('[book+id+rev]').between([id, Dexie.minKey, Dexie.minKey], [id, Dexie.maxKey, Dexie.maxKey]).keys()) as unknown as [string, string, number][]
+    const keys = (await db.sections
+      .where('[book+id+rev]')
+      .between([id, Dexie.minKey, Dexie.minKey], [id, Dexie.maxKey, Dexie.maxKey])
+      .keys()) as unknown as [string, string, number][]
     const revs = new Map(keys.map(([, section, rev]) => [section, rev]))
     const head = JSON.stringify(record)
     const stale = record.order.filter(s => revs.has(s) && old?.revs.get(s) !== revs.get(s))
     if (old && old.head === head && !stale.length) return old
     const kept = new Map(old?.book.sections.map(s => [s.id, s]))
-    for (const s of await db.sections.bulkGet(stale.map(s => [id, s] as [string, string]))) if (s) kept.set(s.id, bare(s))
+    for (const s of await db.sections.bulkGet(stale.map(s => [id, s] as [string, string])))
+      if (s) kept.set(s.id, bare(s))
     const book = assembled(record, kept)
     // Parts of the record that say the same stay the same object: what follows from them is not worked out again.
-    if (old) for (const k of ['data', 'editions', 'assets', 'cover', 'plan', 'words', 'styles', 'fonts'] as const) if (JSON.stringify(book[k]) === JSON.stringify(old.book[k])) (book as unknown as Record<string, unknown>)[k] = old.book[k]
+    if (old)
+      for (const k of ['data', 'editions', 'assets', 'cover', 'plan', 'words', 'styles', 'fonts'] as const)
+        if (JSON.stringify(book[k]) === JSON.stringify(old.book[k]))
+          (book as unknown as Record<string, unknown>)[k] = old.book[k]
     return { book, revs, head }
   })
 }
@@ -71,7 +85,8 @@ function assembled(record: BookRecord, sections: Map<string, Section>): Book {
 }
 
 /** Books on the shelf; those that were taken down rest elsewhere. Read at once and then sifted: a cursor takes four times as long. */
-export const listBooks = async (): Promise<BookRecord[]> => (await db.books.toArray()).filter(b => b.takenDown === undefined)
+export const listBooks = async (): Promise<BookRecord[]> =>
+  (await db.books.toArray()).filter(b => b.takenDown === undefined)
 
 /** An id that no book has yet, from a title: "the-tidewardens-almanac-2". */
 export async function freshBookId(title: string): Promise<string> {

@@ -2,7 +2,16 @@ import '../../tests/support/store'
 import { beforeEach, describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { Transform } from 'prosemirror-transform'
-import { type Book, docText, type DocJson, joinSections, moveSection, removeSection, schema, splitSection } from '@/core/book'
+import {
+  type Book,
+  docText,
+  type DocJson,
+  joinSections,
+  moveSection,
+  removeSection,
+  schema,
+  splitSection,
+} from '@/core/book'
 import { bookOf } from '../../tests/support/core'
 
 const data = { ...(await import('./books')), ...(await import('./db')), ...(await import('./changes')) }
@@ -11,7 +20,8 @@ beforeEach(async () => {
   await data.putBook({ book: bookOf([['x']]), pictures: new Map() })
 })
 const title = async (): Promise<string> => (await data.getBook('test'))!.book.data.title
-const rename = (to: string): Promise<void> => data.commit('test', `Title ${to}`, r => ({ data: { ...r.data, title: to } }))
+const rename = (to: string): Promise<void> =>
+  data.commit('test', `Title ${to}`, r => ({ data: { ...r.data, title: to } }))
 const age = () => data.db.changes.toCollection().modify({ at: 0 })
 
 describe('undo', () => {
@@ -32,29 +42,41 @@ describe('undo', () => {
     expect(await title()).toBe('A Book')
   })
   test('any walk of changes, undos and redos is that of two stacks', async () => {
-    await fc.assert(fc.asyncProperty(fc.array(fc.oneof(fc.constantFrom('undo', 'redo'), fc.string({ minLength: 1, maxLength: 5, unit: fc.constantFrom('a', 'b', 'c', 'd') })), { maxLength: 14 }), async steps => {
-      await data.db.changes.clear()
-      await data.putBook({ book: bookOf([['x']]), pictures: new Map() })
-      let past = ['A Book']
-      let future: string[] = []
-      for (const s of steps) {
-        if (s === 'undo') {
-          await data.undo('test')
-          if (past.length > 1) future = [past.at(-1)!, ...future]
-          past = past.length > 1 ? past.slice(0, -1) : past
-        } else if (s === 'redo') {
-          await data.redo('test')
-          if (future.length) past = [...past, future[0]!]
-          future = future.slice(1)
-        } else if (s !== past.at(-1)) {
-          await rename(s)
-          past = [...past, s]
-          future = []
-        }
-        await age()
-        expect(await title()).toBe(past.at(-1))
-      }
-    }), { numRuns: 40 })
+    await fc.assert(
+      fc.asyncProperty(
+        fc.array(
+          fc.oneof(
+            fc.constantFrom('undo', 'redo'),
+            fc.string({ minLength: 1, maxLength: 5, unit: fc.constantFrom('a', 'b', 'c', 'd') }),
+          ),
+          { maxLength: 14 },
+        ),
+        async steps => {
+          await data.db.changes.clear()
+          await data.putBook({ book: bookOf([['x']]), pictures: new Map() })
+          let past = ['A Book']
+          let future: string[] = []
+          for (const s of steps) {
+            if (s === 'undo') {
+              await data.undo('test')
+              if (past.length > 1) future = [past.at(-1)!, ...future]
+              past = past.length > 1 ? past.slice(0, -1) : past
+            } else if (s === 'redo') {
+              await data.redo('test')
+              if (future.length) past = [...past, future[0]!]
+              future = future.slice(1)
+            } else if (s !== past.at(-1)) {
+              await rename(s)
+              past = [...past, s]
+              future = []
+            }
+            await age()
+            expect(await title()).toBe(past.at(-1))
+          }
+        },
+      ),
+      { numRuns: 40 },
+    )
   })
   test('steps of a value that follow one another quickly are one; a change that changes nothing is none', async () => {
     const size = (n: number) => data.commit('test', `Text size ${n}`, r => ({ data: { ...r.data, year: n } }), true)
@@ -68,12 +90,22 @@ describe('undo', () => {
     expect(await data.db.changes.count()).toBe(1)
   })
   test('they are one by what they change and where, whatever they are called', async () => {
-    const two = (of: 'paperback' | 'ebook', price: number, label: string) => data.commit('test', label, r => ({ editions: r.editions.map(e => (e.id === of ? { ...e, price } : e)) }), true)
-    await data.commit('test', 'editions', () => ({ editions: [{ id: 'paperback', kind: 'paperback', outlets: [], style: 'x' }, { id: 'ebook', kind: 'ebook', outlets: [], style: 'x' }] }))
+    const two = (of: 'paperback' | 'ebook', price: number, label: string) =>
+      data.commit('test', label, r => ({ editions: r.editions.map(e => (e.id === of ? { ...e, price } : e)) }), true)
+    await data.commit('test', 'editions', () => ({
+      editions: [
+        { id: 'paperback', kind: 'paperback', outlets: [], style: 'x' },
+        { id: 'ebook', kind: 'ebook', outlets: [], style: 'x' },
+      ],
+    }))
     await two('paperback', 900, 'Price 9')
     await two('paperback', 1000, 'A wholly different name')
     await two('ebook', 1000, 'Price 10')
-    expect((await data.db.changes.toArray()).map(c => c.label)).toEqual(['editions', 'A wholly different name', 'Price 10'])
+    expect((await data.db.changes.toArray()).map(c => c.label)).toEqual([
+      'editions',
+      'A wholly different name',
+      'Price 10',
+    ])
     await data.undo('test')
     await data.undo('test')
     expect((await data.getBook('test'))!.book.editions.map(e => e.price)).toEqual([undefined, undefined])
@@ -87,7 +119,13 @@ describe('undo of text and of sections', () => {
     const node = schema.nodeFromJSON((await section()).doc)
     const tr = new Transform(node).insert(at, schema.text(text))
     const { rev } = (await data.db.sections.get(['test', 's1']))!
-    await data.commitText('test', 's1', rev, { forward: tr.steps.map(s => s.toJSON()), inverse: tr.steps.map((s, i) => s.invert(tr.docs[i]!).toJSON()).reverse(), doc: tr.doc.toJSON() as DocJson, pen: 'test', nth: 1 })
+    await data.commitText('test', 's1', rev, {
+      forward: tr.steps.map(s => s.toJSON()),
+      inverse: tr.steps.map((s, i) => s.invert(tr.docs[i]!).toJSON()).reverse(),
+      doc: tr.doc.toJSON() as DocJson,
+      pen: 'test',
+      nth: 1,
+    })
   }
   const words = async (): Promise<string> => docText((await section()).doc)
 
@@ -125,7 +163,12 @@ describe('undo of text and of sections', () => {
     const all = async () => JSON.stringify((await data.getBook('test'))!.book.sections)
     const states = [await all()]
     const target = (await data.getBook('test'))!.book.sections.find(s => s.id === 's1')!.doc.content[1]!.attrs.id
-    for (const [label, op] of [['split', (b: Book) => splitSection(b, 's1', target)], ['join', (b: Book) => joinSections(b, 's2')], ['move', (b: Book) => moveSection(b, 's1', b.sections.length - 1)], ['remove', (b: Book) => removeSection(b, 's1')]] as const) {
+    for (const [label, op] of [
+      ['split', (b: Book) => splitSection(b, 's1', target)],
+      ['join', (b: Book) => joinSections(b, 's2')],
+      ['move', (b: Book) => moveSection(b, 's1', b.sections.length - 1)],
+      ['remove', (b: Book) => removeSection(b, 's1')],
+    ] as const) {
       await data.commitSections('test', label, op)
       states.push(await all())
       await age()
@@ -145,7 +188,9 @@ describe('undo of text and of sections', () => {
   test('a write that finds the store full says so and changes nothing', async () => {
     const { storageTrouble } = await import('./trouble')
     const put = data.db.sections.put
-    data.db.sections.put = (() => { throw Object.assign(new Error('no room'), { name: 'QuotaExceededError' }) }) as never
+    data.db.sections.put = (() => {
+      throw Object.assign(new Error('no room'), { name: 'QuotaExceededError' })
+    }) as never
     await expect(type('z')).rejects.toThrow('no room')
     expect(storageTrouble()).toBe('full')
     data.db.sections.put = put
@@ -161,7 +206,13 @@ describe('a long history', () => {
   const written = async (text: string, at: number): Promise<void> => {
     const record = (await data.db.sections.get(['test', 's1']))!
     const tr = new Transform(schema.nodeFromJSON(record.doc)).insert(at, schema.text(text))
-    await data.commitText('test', 's1', record.rev, { forward: tr.steps.map(s => s.toJSON()), inverse: tr.steps.map((s, i) => s.invert(tr.docs[i]!).toJSON()), doc: tr.doc.toJSON() as DocJson, pen: 'p', nth: 1 })
+    await data.commitText('test', 's1', record.rev, {
+      forward: tr.steps.map(s => s.toJSON()),
+      inverse: tr.steps.map((s, i) => s.invert(tr.docs[i]!).toJSON()),
+      doc: tr.doc.toJSON() as DocJson,
+      pen: 'p',
+      nth: 1,
+    })
   }
   test('sixty letters cost at most 400 bytes, however long the section is', async () => {
     await data.putBook({ book: bookOf([[long]]), pictures: new Map() })
@@ -171,15 +222,29 @@ describe('a long history', () => {
     expect(JSON.stringify(change).length).toBeLessThanOrEqual(400)
   })
   test('a title, a number, a split: the differences and no whole book', async () => {
-    await data.putBook({ book: { ...bookOf([[long, 'Two.', 'Three.']]), data: { ...bookOf([['x']]).data, description: long } }, pictures: new Map() })
+    await data.putBook({
+      book: { ...bookOf([[long, 'Two.', 'Three.']]), data: { ...bookOf([['x']]).data, description: long } },
+      pictures: new Map(),
+    })
     await data.commit('test', 'Title', r => ({ data: { ...r.data, title: 'B' } }))
-    await data.commitSections('test', 'Title of a section', b => ({ ...b, sections: b.sections.map(s => ({ ...s, title: `${s.title}!` })) }))
+    await data.commitSections('test', 'Title of a section', b => ({
+      ...b,
+      sections: b.sections.map(s => ({ ...s, title: `${s.title}!` })),
+    }))
     const last = (await data.getBook('test'))!.book.sections.find(s => s.id === 's1')!.doc.content[2]!.attrs.id
     await data.commitSections('test', 'split', b => splitSection(b, 's1', last))
     for (const c of await data.db.changes.toArray()) expect(JSON.stringify(c).length).toBeLessThan(1500)
   })
   test('only its ends are read: a commit and a look at ten thousand steps touch a handful of records', async () => {
-    await data.db.changes.bulkAdd(Array.from({ length: 10_000 }, (_, i) => ({ book: i % 2 ? 'test' : 'other', state: (i > 9_000 ? 1 : 0) as 0 | 1, at: 0, label: `step ${i}`, record: [] })))
+    await data.db.changes.bulkAdd(
+      Array.from({ length: 10_000 }, (_, i) => ({
+        book: i % 2 ? 'test' : 'other',
+        state: (i > 9_000 ? 1 : 0) as 0 | 1,
+        at: 0,
+        label: `step ${i}`,
+        record: [],
+      })),
+    )
     let read = 0
     const count = (c: object): object => {
       read++

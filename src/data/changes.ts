@@ -1,4 +1,17 @@
-import { appliedJson, type Book, compact, type DocJson, patched, type Patch, patchesBetween, readSteps, samePlaces, type Section, withOwnIds, writeSteps } from '@/core/book'
+import {
+  appliedJson,
+  type Book,
+  compact,
+  type DocJson,
+  patched,
+  type Patch,
+  patchesBetween,
+  readSteps,
+  samePlaces,
+  type Section,
+  withOwnIds,
+  writeSteps,
+} from '@/core/book'
 import { getBook } from './books'
 import { db } from './db'
 import type { BookRecord, ChangeRecord, SectionChange, SectionRecord, StepsBothWays, TrailEntry } from './records'
@@ -18,22 +31,45 @@ const TRAIL = 64
 const TRAIL_LENGTH = 60_000
 
 /** Commits a change of a book's record together with the way back, in one transaction. What had been undone is forgotten. `merge`: it is a step of a value that may join the one before, where that touched the very same places. */
-export async function commit(book: string, label: string, change: (record: BookRecord) => Partial<BookRecord>, merge = false): Promise<void> {
+export async function commit(
+  book: string,
+  label: string,
+  change: (record: BookRecord) => Partial<BookRecord>,
+  merge = false,
+): Promise<void> {
   await writing(book, async () => {
     // Asked for together: each question costs a turn of the store.
-    const [record, last, undone] = await Promise.all([db.books.get(book), newestStanding(book), ofState(book, 1).primaryKeys()])
+    const [record, last, undone] = await Promise.all([
+      db.books.get(book),
+      newestStanding(book),
+      ofState(book, 1).primaryKeys(),
+    ])
     if (!record) return
     const next: BookRecord = { ...record, ...change(record) }
     const patches = patchesBetween(record, next)
     if (!patches.length) return
     const now = Date.now()
-    const joins = merge && last?.record && !last.closed && !last.text && !last.sections && now - last.at < ONE_STEP && samePlaces(last.record, patches)
-    const written: ChangeRecord = joins ? { ...last, record: joined(last.record!, patches), label, at: now } : { book, state: 0, at: now, label, record: patches }
+    const joins =
+      merge &&
+      last?.record &&
+      !last.closed &&
+      !last.text &&
+      !last.sections &&
+      now - last.at < ONE_STEP &&
+      samePlaces(last.record, patches)
+    const written: ChangeRecord = joins
+      ? { ...last, record: joined(last.record!, patches), label, at: now }
+      : { book, state: 0, at: now, label, record: patches }
     await Promise.all([db.changes.put(written), db.books.put(patched(record, patches)), ...forgotten(undone)])
   })
 }
 
-const joined = (first: Patch[], then: Patch[]): Patch[] => first.map((p, i) => ({ path: p.path, ...('before' in p ? { before: p.before } : {}), ...('after' in then[i]! ? { after: then[i]!.after } : {}) }))
+const joined = (first: Patch[], then: Patch[]): Patch[] =>
+  first.map((p, i) => ({
+    path: p.path,
+    ...('before' in p ? { before: p.before } : {}),
+    ...('after' in then[i]! ? { after: then[i]!.after } : {}),
+  }))
 
 /** Commits an operation on the whole book (split, join, move, number …): the sections it touched, and their order. */
 export async function commitSections(book: string, label: string, operation: (book: Book) => Book): Promise<void> {
@@ -77,36 +113,61 @@ export type TextOutcome = { rev: number } | { stale: SectionRecord } | { gone: t
  * Commits steps of a section's text that were made on revision `base`: compare and set. Where the section is another now,
  * nothing is written and its record comes back, so that the pen can carry its steps over. Typing on is one step of undo.
  */
-export async function commitText(book: string, section: string, base: number, change: TextCommit): Promise<TextOutcome> {
+export async function commitText(
+  book: string,
+  section: string,
+  base: number,
+  change: TextCommit,
+): Promise<TextOutcome> {
   const start = performance.now()
   // For the bench, and for whoever looks into the browser's own timeline.
   return committed(book, section, base, change).finally(() => performance.measure('porchlight commit', { start }))
 }
 
 async function committed(book: string, section: string, base: number, change: TextCommit): Promise<TextOutcome> {
-  return guarded(() => db.transaction('rw', [db.sections, db.changes], async () => {
-    // Asked for together: each question costs a turn of the store.
-    const [record, last, undone] = await Promise.all([db.sections.get([book, section]), newestStanding(book), ofState(book, 1).primaryKeys()])
-    if (!record) return { gone: true }
-    if (record.rev !== base) return { stale: record }
-    const now = Date.now()
-    const { forward, inverse } = change
-    const joins = last?.text?.section === section && !last.closed && now - last.at < ONE_BREATH && last.text.forward.length < BREATH_STEPS
-    const both = joins && shorter({ forward: [...last.text!.forward, ...forward], inverse: [...inverse, ...last.text!.inverse] })
-    const written: ChangeRecord =
-      both && JSON.stringify(both.forward).length < BREATH_LENGTH
-        ? { ...last!, at: now, text: { section, ...both } }
-        : { book, state: 0, at: now, label: `Writing in “${record.title || 'this section'}”`, text: { section, forward, inverse } }
-    const next = withDoc(record, change.doc, { steps: forward, pen: change.pen, nth: change.nth })
-    await Promise.all([db.changes.put(written), db.sections.put(next), ...forgotten(undone)])
-    return { rev: next.rev }
-  }))
+  return guarded(() =>
+    db.transaction('rw', [db.sections, db.changes], async () => {
+      // Asked for together: each question costs a turn of the store.
+      const [record, last, undone] = await Promise.all([
+        db.sections.get([book, section]),
+        newestStanding(book),
+        ofState(book, 1).primaryKeys(),
+      ])
+      if (!record) return { gone: true }
+      if (record.rev !== base) return { stale: record }
+      const now = Date.now()
+      const { forward, inverse } = change
+      const joins =
+        last?.text?.section === section &&
+        !last.closed &&
+        now - last.at < ONE_BREATH &&
+        last.text.forward.length < BREATH_STEPS
+      const both =
+        joins && shorter({ forward: [...last.text!.forward, ...forward], inverse: [...inverse, ...last.text!.inverse] })
+      const written: ChangeRecord =
+        both && JSON.stringify(both.forward).length < BREATH_LENGTH
+          ? { ...last!, at: now, text: { section, ...both } }
+          : {
+              book,
+              state: 0,
+              at: now,
+              label: `Writing in “${record.title || 'this section'}”`,
+              text: { section, forward, inverse },
+            }
+      const next = withDoc(record, change.doc, { steps: forward, pen: change.pen, nth: change.nth })
+      await Promise.all([db.changes.put(written), db.sections.put(next), ...forgotten(undone)])
+      return { rev: next.rev }
+    }),
+  )
 }
 
 /** Steps that had been undone are forgotten when something new is done. */
 const forgotten = (undone: number[]): Promise<void>[] => (undone.length ? [db.changes.bulkDelete(undone)] : [])
 
-const shorter = ({ forward, inverse }: StepsBothWays): StepsBothWays => ({ forward: writeSteps(compact(readSteps(forward))), inverse: writeSteps(compact(readSteps(inverse))) })
+const shorter = ({ forward, inverse }: StepsBothWays): StepsBothWays => ({
+  forward: writeSteps(compact(readSteps(forward))),
+  inverse: writeSteps(compact(readSteps(inverse))),
+})
 
 /** The steps that led from a revision to the record; undefined where it does not remember so far back. */
 export function trailSince(record: SectionRecord, rev: number): TrailEntry[] | undefined {
@@ -126,7 +187,8 @@ export async function steps(book: string): Promise<{ undo?: string; redo?: strin
 /** The newest step that stands: what undo would take back. */
 export const newestStanding = (book: string): Promise<ChangeRecord | undefined> => ofState(book, 0).last()
 export const oldestUndone = (book: string): Promise<ChangeRecord | undefined> => ofState(book, 1).first()
-const ofState = (book: string, state: 0 | 1) => db.changes.where('[book+state+id]').between([book, state, 0], [book, state, Infinity])
+const ofState = (book: string, state: 0 | 1) =>
+  db.changes.where('[book+state+id]').between([book, state, 0], [book, state, Infinity])
 
 /** Takes back the last step; gives its label, or undefined where there is none. */
 export const undo = (book: string): Promise<string | undefined> => turn(book, true)
@@ -176,7 +238,8 @@ async function putSection(book: string, id: string, section: Section | undefined
   if (!section) return db.sections.delete([book, id])
   // One that comes back begins with a revision that none before it can have borne.
   if (!old) return void (await db.sections.put({ ...section, book, rev: Date.now() }))
-  const list = known ?? (JSON.stringify(old.doc) === JSON.stringify(section.doc) ? [] : stepsBetween(old.doc, section.doc).forward)
+  const list =
+    known ?? (JSON.stringify(old.doc) === JSON.stringify(section.doc) ? [] : stepsBetween(old.doc, section.doc).forward)
   await db.sections.put(withDoc({ ...section, book, rev: old.rev, trail: old.trail }, section.doc, { steps: list }))
 }
 

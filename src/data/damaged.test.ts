@@ -12,7 +12,10 @@ const file = (n: number): Uint8Array => new Uint8Array(100).fill(n)
 const asset = (n: number): Asset => ({ id: hashOf(file(n)), type: 'image/png', width: 1, height: 1 })
 
 test('pictures from before the door looked are looked at once: what cannot be decoded is marked, in one step', async () => {
-  await putBook({ book: { ...bookOf([['Words.']]), id: 'old', assets: [1, 2, 3, 4].map(asset) }, pictures: new Map([1, 2, 3].map(n => [asset(n).id, file(n)])) })
+  await putBook({
+    book: { ...bookOf([['Words.']]), id: 'old', assets: [1, 2, 3, 4].map(asset) },
+    pictures: new Map([1, 2, 3].map(n => [asset(n).id, file(n)])),
+  })
   await db.previews.put({ hash: asset(3).id, blob: new Blob() })
   const asked: string[] = []
   const look = async (id: string, bytes: Uint8Array): Promise<boolean> => {

@@ -8,7 +8,10 @@ const looked = new Set<string>()
  * Looks at those pictures of a book that never passed the door's check, having come before there was one: what cannot be decoded
  * is marked, so that it is a finding. `decodes` tries one. Gives how many were marked.
  */
-export async function markDamaged(bookId: string, decodes: (id: string, bytes: Uint8Array) => Promise<boolean>): Promise<number> {
+export async function markDamaged(
+  bookId: string,
+  decodes: (id: string, bytes: Uint8Array) => Promise<boolean>,
+): Promise<number> {
   const record = await db.books.get(bookId)
   const damaged = new Set<string>()
   for (const { id, damaged: known } of record?.assets ?? []) {
@@ -20,6 +23,11 @@ export async function markDamaged(bookId: string, decodes: (id: string, bytes: U
       if (bytes && !(await decodes(id, bytes))) damaged.add(id)
     }
   }
-  if (damaged.size) await commit(bookId, damaged.size === 1 ? 'Mark a damaged picture' : `Mark ${damaged.size} damaged pictures`, r => ({ assets: r.assets.map(a => (damaged.has(a.id) ? { ...a, damaged: true } : a)) }))
+  if (damaged.size)
+    await commit(
+      bookId,
+      damaged.size === 1 ? 'Mark a damaged picture' : `Mark ${damaged.size} damaged pictures`,
+      r => ({ assets: r.assets.map(a => (damaged.has(a.id) ? { ...a, damaged: true } : a)) }),
+    )
   return damaged.size
 }

@@ -2,7 +2,16 @@ import Dexie, { type Table } from 'dexie'
 import { withLeadInAsChoice } from '@/core/archive'
 import { withOwnIds } from '@/core/book'
 import type { OldChange } from './oldChanges'
-import type { BlobRecord, BookRecord, ChangeRecord, ListingRecord, PieceRecord, SectionRecord, SettingRecord, VersionRecord } from './records'
+import type {
+  BlobRecord,
+  BookRecord,
+  ChangeRecord,
+  ListingRecord,
+  PieceRecord,
+  SectionRecord,
+  SettingRecord,
+  VersionRecord,
+} from './records'
 
 class PorchlightDb extends Dexie {
   books!: Table<BookRecord, string>
@@ -21,26 +30,60 @@ class PorchlightDb extends Dexie {
     super('porchlight', { chromeTransactionDurability: 'strict' })
     this.version(1).stores({ books: 'id', sections: '[book+id], book', blobs: 'hash', settings: 'key' })
     this.version(2).stores({ changes: '++id, book' })
-    this.version(3).stores({ sections: '[book+id], book, [book+id+rev]', listings: 'key, book' }).upgrade(tx => tx.table('sections').toCollection().modify((s: SectionRecord) => { s.rev = 1 }))
-    this.version(4).stores({}).upgrade(async tx => {
-      await tx.table('books').toCollection().modify((b, ref) => { ref.value = withLeadInAsChoice(b) })
-      await tx.table('changes').toCollection().modify((c, ref) => { ref.value = withLeadInAsChoice(c) })
-    })
+    this.version(3)
+      .stores({ sections: '[book+id], book, [book+id+rev]', listings: 'key, book' })
+      .upgrade(tx =>
+        tx
+          .table('sections')
+          .toCollection()
+          .modify((s: SectionRecord) => {
+            s.rev = 1
+          }),
+      )
+    this.version(4)
+      .stores({})
+      .upgrade(async tx => {
+        await tx
+          .table('books')
+          .toCollection()
+          .modify((b, ref) => {
+            ref.value = withLeadInAsChoice(b)
+          })
+        await tx
+          .table('changes')
+          .toCollection()
+          .modify((c, ref) => {
+            ref.value = withLeadInAsChoice(c)
+          })
+      })
     // Ids unique in the book; a history of differences, its ends found by index; versions; words that found no place.
-    this.version(5).stores({ changes: '++id, book, [book+state+id]', versions: '++id, book', pieces: '++id, book', previews: 'hash' }).upgrade(async tx => {
-      const sections = tx.table<SectionRecord, [string, string]>('sections')
-      for (const id of (await tx.table('books').toCollection().primaryKeys()) as string[]) {
-        const record = (await tx.table<BookRecord, string>('books').get(id))!
-        const own = new Map((await sections.where('book').equals(id).toArray()).map(s => [s.id, s]))
-        const old = record.order.map(x => own.get(x)).filter(s => s !== undefined)
-        const { lastId, sections: named } = withOwnIds({ ...record, sections: old })
-        await tx.table('books').put({ ...record, lastId, order: named.map(s => s.id) })
-        for (const [i, s] of named.entries()) if (s !== old[i]) await sections.put({ ...(s as SectionRecord), rev: old[i]!.rev + 1 })
-      }
-      // Wanted once in the life of a store: it is no part of the program's start.
-      const { asSteps } = await Dexie.waitFor(import('./oldChanges'))
-      await tx.table('changes').toCollection().modify((c: OldChange, ref) => { ref.value = asSteps(c) })
-    })
+    this.version(5)
+      .stores({
+        changes: '++id, book, [book+state+id]',
+        versions: '++id, book',
+        pieces: '++id, book',
+        previews: 'hash',
+      })
+      .upgrade(async tx => {
+        const sections = tx.table<SectionRecord, [string, string]>('sections')
+        for (const id of (await tx.table('books').toCollection().primaryKeys()) as string[]) {
+          const record = (await tx.table<BookRecord, string>('books').get(id))!
+          const own = new Map((await sections.where('book').equals(id).toArray()).map(s => [s.id, s]))
+          const old = record.order.map(x => own.get(x)).filter(s => s !== undefined)
+          const { lastId, sections: named } = withOwnIds({ ...record, sections: old })
+          await tx.table('books').put({ ...record, lastId, order: named.map(s => s.id) })
+          for (const [i, s] of named.entries())
+            if (s !== old[i]) await sections.put({ ...(s as SectionRecord), rev: old[i]!.rev + 1 })
+        }
+        // Wanted once in the life of a store: it is no part of the program's start.
+        const { asSteps } = await Dexie.waitFor(import('./oldChanges'))
+        await tx
+          .table('changes')
+          .toCollection()
+          .modify((c: OldChange, ref) => {
+            ref.value = asSteps(c)
+          })
+      })
   }
 }
 

@@ -25,15 +25,24 @@ export async function bringInFonts(bookId: string, editionId: string, files: Fil
     }
   }
   const names = [...new Set(read.map(r => r.family))]
-  if (names.length > 1) throw new Error(`These are fonts of several families (${names.join(', ')}): bring in one family at a time.`)
+  if (names.length > 1)
+    throw new Error(`These are fonts of several families (${names.join(', ')}): bring in one family at a time.`)
   const book = await db.books.get(bookId)
   const before = book?.fonts?.find(f => f.name === names[0])
   const family = ownFamily(read, before)
-  await fitting(`“${family.name}”`, read.reduce((n, r) => n + r.bytes.length, 0), async () => void (await guarded(() => putBlobs(read.map(r => [r.hash, r.bytes])))))
+  await fitting(
+    `“${family.name}”`,
+    read.reduce((n, r) => n + r.bytes.length, 0),
+    async () => void (await guarded(() => putBlobs(read.map(r => [r.hash, r.bytes])))),
+  )
   await commit(bookId, `Typeface ${family.name}`, r => ({
     fonts: [...(r.fonts ?? []).filter(f => f.id !== before?.id), family],
     // Editions that were set in the family before it grew are set in what it is now.
-    editions: r.editions.map(e => (e.id === editionId || (before && e.styleChanges?.['text.family'] === before.id) ? { ...e, styleChanges: { ...e.styleChanges, 'text.family': family.id } } : e)),
+    editions: r.editions.map(e =>
+      e.id === editionId || (before && e.styleChanges?.['text.family'] === before.id)
+        ? { ...e, styleChanges: { ...e.styleChanges, 'text.family': family.id } }
+        : e,
+    ),
   }))
   return family
 }

@@ -21,12 +21,14 @@ export function nextNumber(book: string): number | undefined {
 export function askForIds(book: string): Promise<void> {
   let work = asking.get(book)
   if (!work) {
-    work = guarded(() => db.transaction('rw', db.books, async () => {
-      const record = await db.books.get(book)
-      if (!record) return
-      await db.books.update(book, { lastId: record.lastId + LEASE })
-      leases.set(book, { next: record.lastId + 1, to: record.lastId + LEASE })
-    })).finally(() => asking.delete(book))
+    work = guarded(() =>
+      db.transaction('rw', db.books, async () => {
+        const record = await db.books.get(book)
+        if (!record) return
+        await db.books.update(book, { lastId: record.lastId + LEASE })
+        leases.set(book, { next: record.lastId + 1, to: record.lastId + LEASE })
+      }),
+    ).finally(() => asking.delete(book))
     asking.set(book, work)
   }
   return work

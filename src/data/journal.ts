@@ -23,7 +23,8 @@ export interface JournalEntry {
 const PREFIX = 'porchlight-journal/'
 const FOLDER = 'porchlight-journal'
 
-export const journalKey = (book: string, section: string, window = windowId): string => `${PREFIX}${window}/${book}/${section}`
+export const journalKey = (book: string, section: string, window = windowId): string =>
+  `${PREFIX}${window}/${book}/${section}`
 
 /** What this window's file holds: its entries by key. */
 const entries = new Map<string, JournalEntry>()
@@ -96,20 +97,27 @@ async function folder(): Promise<Folder | undefined> {
 async function files(): Promise<[string, string][]> {
   const out: [string, string][] = []
   const all = await folder()
-  if (all) for await (const [name, handle] of all.entries()) {
-    if (handle.kind !== 'file' || name === `${windowId}.json`) continue
-    const text = await handle.getFile().then(f => f.text()).catch(() => '')
-    const length = Number(text.slice(0, 10))
-    // Lengths are of bytes.
-    if (length > 0) out.push([name, new TextDecoder().decode(new TextEncoder().encode(text.slice(10)).subarray(0, length))])
-    else out.push([name, '[]'])
-  }
+  if (all)
+    for await (const [name, handle] of all.entries()) {
+      if (handle.kind !== 'file' || name === `${windowId}.json`) continue
+      const text = await handle
+        .getFile()
+        .then(f => f.text())
+        .catch(() => '')
+      const length = Number(text.slice(0, 10))
+      // Lengths are of bytes.
+      if (length > 0)
+        out.push([name, new TextDecoder().decode(new TextEncoder().encode(text.slice(10)).subarray(0, length))])
+      else out.push([name, '[]'])
+    }
   return out
 }
 
 function readEntries(text: string): JournalEntry[] {
   try {
-    return (JSON.parse(text) as (JournalEntry | null)[]).filter((e): e is JournalEntry => typeof e?.key === 'string' && Array.isArray(e.batches) && typeof e.window === 'string')
+    return (JSON.parse(text) as (JournalEntry | null)[]).filter(
+      (e): e is JournalEntry => typeof e?.key === 'string' && Array.isArray(e.batches) && typeof e.window === 'string',
+    )
   } catch {
     return []
   }

@@ -2,7 +2,14 @@ import '../../tests/support/store'
 import { expect, test } from '@jest/globals'
 
 // Another window has the right to write this book.
-Object.defineProperty(globalThis, 'navigator', { value: { locks: { query: async () => ({ held: [{ name: 'porchlight/theirs' }] }), request: () => new Promise(() => undefined) } } })
+Object.defineProperty(globalThis, 'navigator', {
+  value: {
+    locks: {
+      query: async () => ({ held: [{ name: 'porchlight/theirs' }] }),
+      request: () => new Promise(() => undefined),
+    },
+  },
+})
 
 const { hold, holdOf } = await import('./writer')
 const { listingsOf, withdraw } = await import('./listings')

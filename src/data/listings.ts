@@ -19,23 +19,48 @@ async function add(book: string, key: string, event: ListingEvent): Promise<void
 }
 
 /** Sends a package: its bytes are kept as sent, the event is noted at the simulated hour, and the cover is from now on fitted by hand. */
-export async function send(book: string, edition: string, outlet: OutletProfile, submission: Submission, zip: Uint8Array): Promise<void> {
+export async function send(
+  book: string,
+  edition: string,
+  outlet: OutletProfile,
+  submission: Submission,
+  zip: Uint8Array,
+): Promise<void> {
   if (!mayWrite(book)) throw refuse()
   if (hashOf(zip) !== submission.zip) throw new Error('The package is not what was made.')
-  await fitting(`“${submission.name}”`, zip.length, () => guarded(() => db.transaction('rw', [db.listings, db.blobs, db.settings, db.books], async () => {
-    await putBlobs([[submission.zip, zip]])
-    await add(book, pairKey(book, edition, outlet.id), { kind: 'sent', at: await readClock(), submission, profile: outlet })
-    const record = await db.books.get(book)
-    const { pages } = submission.snapshot
-    if (record && pages) await db.books.update(book, { editions: record.editions.map(e => (e.id === edition && e.coverPages === undefined ? { ...e, coverPages: pages } : e)) })
-  })))
+  await fitting(`“${submission.name}”`, zip.length, () =>
+    guarded(() =>
+      db.transaction('rw', [db.listings, db.blobs, db.settings, db.books], async () => {
+        await putBlobs([[submission.zip, zip]])
+        await add(book, pairKey(book, edition, outlet.id), {
+          kind: 'sent',
+          at: await readClock(),
+          submission,
+          profile: outlet,
+        })
+        const record = await db.books.get(book)
+        const { pages } = submission.snapshot
+        if (record && pages)
+          await db.books.update(book, {
+            editions: record.editions.map(e =>
+              e.id === edition && e.coverPages === undefined ? { ...e, coverPages: pages } : e,
+            ),
+          })
+      }),
+    ),
+  )
 }
 
 /** Takes a listing back. Only the window that writes the book may. */
 export async function withdraw(book: string, edition: string, outlet: string): Promise<void> {
   if (!mayWrite(book)) throw refuse()
-  await guarded(() => db.transaction('rw', [db.listings, db.settings], async () => add(book, pairKey(book, edition, outlet), { kind: 'withdrawn', at: await readClock() })))
+  await guarded(() =>
+    db.transaction('rw', [db.listings, db.settings], async () =>
+      add(book, pairKey(book, edition, outlet), { kind: 'withdrawn', at: await readClock() }),
+    ),
+  )
 }
 
 /** The bytes of a package as it was sent. */
-export const sentPackage = async (hash: string): Promise<Uint8Array<ArrayBuffer> | undefined> => (await db.blobs.get(hash))?.bytes
+export const sentPackage = async (hash: string): Promise<Uint8Array<ArrayBuffer> | undefined> =>
+  (await db.blobs.get(hash))?.bytes

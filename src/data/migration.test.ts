@@ -5,11 +5,22 @@ import Dexie from 'dexie'
 import { blockIds, docText } from '@/core/book'
 
 /** A store as version 4 left it, with its changes, opened by this one (made with the program of that version). */
-const dump = JSON.parse(readFileSync('tests/fixtures/store-v4.json', 'utf8'), (_k, v: unknown) => (v && typeof v === 'object' && 'base64' in v ? Uint8Array.from(Buffer.from((v as { base64: string }).base64, 'base64')) : v)) as Record<string, unknown[]>
+const dump = JSON.parse(readFileSync('tests/fixtures/store-v4.json', 'utf8'), (_k, v: unknown) =>
+  v && typeof v === 'object' && 'base64' in v
+    ? Uint8Array.from(Buffer.from((v as { base64: string }).base64, 'base64'))
+    : v,
+) as Record<string, unknown[]>
 
 test('a store of version 4: every word, its history both ways, ids unique in the book', async () => {
   const old = new Dexie('porchlight')
-  old.version(4).stores({ books: 'id', sections: '[book+id], book, [book+id+rev]', blobs: 'hash', settings: 'key', changes: '++id, book', listings: 'key, book' })
+  old.version(4).stores({
+    books: 'id',
+    sections: '[book+id], book, [book+id+rev]',
+    blobs: 'hash',
+    settings: 'key',
+    changes: '++id, book',
+    listings: 'key, book',
+  })
   for (const [table, rows] of Object.entries(dump)) await old.table(table).bulkPut(rows)
   old.close()
 

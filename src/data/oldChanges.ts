@@ -20,9 +20,16 @@ export function asSteps(c: OldChange): ChangeRecord {
   const record = patchesBetween(c.before, c.after)
   const sections = c.sections?.map(s => sectionChange(s.id, s.before, s.after)).filter((s): s is SectionChange => !!s)
   return {
-    ...(c.id === undefined ? {} : { id: c.id }), book: c.book, state: c.undone ? 1 : 0, at: c.at, label: c.label,
-    ...(record.length ? { record } : {}), ...(sections?.length ? { sections } : {}),
-    ...(c.text ? { text: { section: c.text.section, forward: shortened(c.text.forward), inverse: shortened(c.text.inverse) } } : {}),
+    ...(c.id === undefined ? {} : { id: c.id }),
+    book: c.book,
+    state: c.undone ? 1 : 0,
+    at: c.at,
+    label: c.label,
+    ...(record.length ? { record } : {}),
+    ...(sections?.length ? { sections } : {}),
+    ...(c.text
+      ? { text: { section: c.text.section, forward: shortened(c.text.forward), inverse: shortened(c.text.inverse) } }
+      : {}),
   }
 }
 

@@ -84,7 +84,9 @@ describe('a pen', () => {
   test('while the store is full the words wait, in order, and go in when there is room', async () => {
     const a = await newPen()
     const put = db.sections.put
-    db.sections.put = (() => { throw Object.assign(new Error('no room'), { name: 'QuotaExceededError' }) }) as never
+    db.sections.put = (() => {
+      throw Object.assign(new Error('no room'), { name: 'QuotaExceededError' })
+    }) as never
     type(a, 'One ', 0)
     await a.flush()
     expect([a.saving, a.pending, a.atRisk]).toEqual(['not saved', true, false])
@@ -95,43 +97,54 @@ describe('a pen', () => {
     expect(await words()).toMatch(/^Two One The lamp/)
   })
 
-  const act = fc.record({ pen: fc.nat(2), kind: fc.constantFrom('type', 'type', 'type', 'flush', 'flush', 'catch up', 'cut', 'undo'), at: fc.nat(30) })
+  const act = fc.record({
+    pen: fc.nat(2),
+    kind: fc.constantFrom('type', 'type', 'type', 'flush', 'flush', 'catch up', 'cut', 'undo'),
+    at: fc.nat(30),
+  })
   test.each([2, 3])('%i pens, written in any order: no letter of any is lost', async pens => {
-    await fc.assert(fc.asyncProperty(fc.array(act, { minLength: 4, maxLength: 24 }), async acts => {
-      await Promise.all(db.tables.map(t => t.clear()))
-      await putBook({ book: bookOf([['The lamp was lit.', 'The tide turned.', 'Nobody came.']]), pictures: new Map() })
-      const all = await Promise.all(Array.from({ length: pens }, () => newPen()))
-      const typed: string[] = []
-      const work: Promise<unknown>[] = []
-      let letter = 0x4e00
-      // Undo takes away what it undoes: only in the walks without it every letter is asked for.
-      const asks = !acts.some(a => a.kind === 'undo' || a.kind === 'cut')
-      for (const a of acts) {
-        const pen = all[a.pen % pens]!
-        if (a.kind === 'type') {
-          const sign = String.fromCharCode(letter++)
-          typed.push(sign)
-          type(pen, sign, a.at)
-        } else if (a.kind === 'cut') cut(pen, a.at)
-        else if (a.kind === 'flush') work.push(pen.flush())
-        else if (a.kind === 'undo') work.push(undo('test'))
-        else work.push(pen.catchUp())
-        if (a.at % 3 === 0) await Promise.all(work.splice(0))
-      }
-      await Promise.all(work)
-      for (let i = 0; i < pens; i++) for (const pen of all) {
-        await pen.flush()
-        await pen.catchUp()
-      }
-      const stored = schema.nodeFromJSON((await record()).doc)
-      stored.check()
-      // All windows show the same in the end, and it is what is stored.
-      for (const pen of all) expect([pen.pending, pen.saving, pen.doc.eq(stored)]).toEqual([false, 'saved', true])
-      if (asks) {
-        const end = await everything()
-        for (const sign of typed) expect(end.split(sign).length - 1).toBe(1)
-      }
-    }), { numRuns: cases(40, 500), endOnFailure: true })
+    await fc.assert(
+      fc.asyncProperty(fc.array(act, { minLength: 4, maxLength: 24 }), async acts => {
+        await Promise.all(db.tables.map(t => t.clear()))
+        await putBook({
+          book: bookOf([['The lamp was lit.', 'The tide turned.', 'Nobody came.']]),
+          pictures: new Map(),
+        })
+        const all = await Promise.all(Array.from({ length: pens }, () => newPen()))
+        const typed: string[] = []
+        const work: Promise<unknown>[] = []
+        let letter = 0x4e00
+        // Undo takes away what it undoes: only in the walks without it every letter is asked for.
+        const asks = !acts.some(a => a.kind === 'undo' || a.kind === 'cut')
+        for (const a of acts) {
+          const pen = all[a.pen % pens]!
+          if (a.kind === 'type') {
+            const sign = String.fromCharCode(letter++)
+            typed.push(sign)
+            type(pen, sign, a.at)
+          } else if (a.kind === 'cut') cut(pen, a.at)
+          else if (a.kind === 'flush') work.push(pen.flush())
+          else if (a.kind === 'undo') work.push(undo('test'))
+          else work.push(pen.catchUp())
+          if (a.at % 3 === 0) await Promise.all(work.splice(0))
+        }
+        await Promise.all(work)
+        for (let i = 0; i < pens; i++)
+          for (const pen of all) {
+            await pen.flush()
+            await pen.catchUp()
+          }
+        const stored = schema.nodeFromJSON((await record()).doc)
+        stored.check()
+        // All windows show the same in the end, and it is what is stored.
+        for (const pen of all) expect([pen.pending, pen.saving, pen.doc.eq(stored)]).toEqual([false, 'saved', true])
+        if (asks) {
+          const end = await everything()
+          for (const sign of typed) expect(end.split(sign).length - 1).toBe(1)
+        }
+      }),
+      { numRuns: cases(40, 500), endOnFailure: true },
+    )
   })
 })
 
@@ -163,7 +176,19 @@ describe('the journal', () => {
     type(a, 'Q', 0)
     await a.flush()
     const r = await record()
-    const entry = { key: journalKey('test', 's1', 'dead'), window: 'dead', book: 'test', section: 's1', rev: r.rev - 1, pen: a.name, turn: 9, batches: [{ nth: 1, steps: r.trail!.at(-1)!.steps }, { nth: 2, steps: [{ stepType: 'replace', from: 2, to: 2, slice: { content: [{ type: 'text', text: 'u' }] } }] }] }
+    const entry = {
+      key: journalKey('test', 's1', 'dead'),
+      window: 'dead',
+      book: 'test',
+      section: 's1',
+      rev: r.rev - 1,
+      pen: a.name,
+      turn: 9,
+      batches: [
+        { nth: 1, steps: r.trail!.at(-1)!.steps },
+        { nth: 2, steps: [{ stepType: 'replace', from: 2, to: 2, slice: { content: [{ type: 'text', text: 'u' }] } }] },
+      ],
+    }
     await playEntry(entry)
     expect(await words()).toMatch(/^QuThe lamp/)
     await playEntry(entry)

@@ -1,6 +1,16 @@
 import type { Node, Schema } from 'prosemirror-model'
 import { type Step, Transform } from 'prosemirror-transform'
-import { compact, difference, type DocJson, readSteps, rebase, type Rebased, schema, textOf, writeSteps } from '@/core/book'
+import {
+  compact,
+  difference,
+  type DocJson,
+  readSteps,
+  rebase,
+  type Rebased,
+  schema,
+  textOf,
+  writeSteps,
+} from '@/core/book'
 import { commitText, trailSince } from './changes'
 import { db } from './db'
 import type { SectionRecord } from './records'
@@ -52,7 +62,13 @@ export class Pen {
   private schema: Schema = schema
   readonly name: string
 
-  constructor(readonly book: string, readonly section: string, private rev: number, public doc: Node, window = windowId) {
+  constructor(
+    readonly book: string,
+    readonly section: string,
+    private rev: number,
+    public doc: Node,
+    window = windowId,
+  ) {
     this.base = doc
     this.name = `${window}/${Math.random().toString(36).slice(2, 8)}`
   }
@@ -109,7 +125,10 @@ export class Pen {
   /** Writes what is pending; resolves when it is in the store, or could not be written now. */
   flush(): Promise<void> {
     clearTimeout(this.timer)
-    if (!this.running) this.running = this.run().finally(() => { this.running = undefined })
+    if (!this.running)
+      this.running = this.run().finally(() => {
+        this.running = undefined
+      })
     return this.running
   }
 
@@ -140,7 +159,13 @@ export class Pen {
     this.keep()
     const forward = compact(list.map(o => o.step))
     const inverse = compact([...list].reverse().map(o => o.step.invert(o.before)))
-    const done = await commitText(this.book, this.section, this.rev, { forward: writeSteps(forward), inverse: writeSteps(inverse), doc: doc.toJSON() as DocJson, pen: this.name, nth: this.nth })
+    const done = await commitText(this.book, this.section, this.rev, {
+      forward: writeSteps(forward),
+      inverse: writeSteps(inverse),
+      doc: doc.toJSON() as DocJson,
+      pen: this.name,
+      nth: this.nth,
+    })
     if ('rev' in done) {
       this.own = this.own.slice(this.sent)
       this.sent = 0
@@ -165,7 +190,12 @@ export class Pen {
   private async over(record: SectionRecord): Promise<void> {
     const stored = this.schema.nodeFromJSON(record.doc)
     const trail = trailSince(record, this.rev)
-    let theirs = trail ? readSteps(trail.flatMap(t => t.steps), this.schema) : difference(this.base, stored)
+    let theirs = trail
+      ? readSteps(
+          trail.flatMap(t => t.steps),
+          this.schema,
+        )
+      : difference(this.base, stored)
     const own = this.own
     const work = (tr: Transform): Rebased => {
       for (const o of [...own].reverse()) tr.step(o.step.invert(o.before))
@@ -177,7 +207,11 @@ export class Pen {
         theirs = [...theirs, ...more]
       }
       const from = tr.steps.length
-      const done = rebase(tr, own.map(o => o.step), theirs.map(s => s.getMap()))
+      const done = rebase(
+        tr,
+        own.map(o => o.step),
+        theirs.map(s => s.getMap()),
+      )
       this.own = done.steps.map((step, i) => ({ step, before: tr.docs[from + i]! }))
       this.doc = tr.doc
       this.base = stored
@@ -200,9 +234,22 @@ export class Pen {
   }
 
   private keep(): void {
-    const batch = (nth: number, list: Own[]): JournalEntry['batches'] => (list.length ? [{ nth, steps: writeSteps(list.map(o => o.step)) }] : [])
-    const batches = [...batch(this.nth, this.own.slice(0, this.sent)), ...batch(this.nth + 1, this.own.slice(this.sent))]
-    const kept = keepInJournal({ key: journalKey(this.book, this.section), window: windowId, book: this.book, section: this.section, rev: this.rev, pen: this.name, batches, turn: ++this.turn })
+    const batch = (nth: number, list: Own[]): JournalEntry['batches'] =>
+      list.length ? [{ nth, steps: writeSteps(list.map(o => o.step)) }] : []
+    const batches = [
+      ...batch(this.nth, this.own.slice(0, this.sent)),
+      ...batch(this.nth + 1, this.own.slice(this.sent)),
+    ]
+    const kept = keepInJournal({
+      key: journalKey(this.book, this.section),
+      window: windowId,
+      book: this.book,
+      section: this.section,
+      rev: this.rev,
+      pen: this.name,
+      batches,
+      turn: ++this.turn,
+    })
     this.bare = !kept && batches.length > 0
     if (this.bare) this.say('not saved')
   }
@@ -228,7 +275,8 @@ export function penFor(book: string, section: string, rev: number, doc: DocJson)
 }
 
 /** Writes what any pen of a book (or of any) still holds. */
-export const flushPens = async (book?: string): Promise<void> => void (await Promise.all([...pens.values()].filter(p => p.pending && (!book || p.book === book)).map(p => p.flush())))
+export const flushPens = async (book?: string): Promise<void> =>
+  void (await Promise.all([...pens.values()].filter(p => p.pending && (!book || p.book === book)).map(p => p.flush())))
 
 /** Whether closing the window now would lose words: only where neither the store nor the journal could take them. */
 export const wordsAtRisk = (): boolean => [...pens.values()].some(p => p.atRisk)

@@ -12,15 +12,26 @@ import { guarded } from './trouble'
 export const pictureTypes = 'image/png,image/jpeg,image/gif'
 
 /** Adds a picture to a book's own: its bytes are kept once, by their hash. `also` is changed with it, in one step. Throws a Fault where it is none. */
-export async function bringInPicture(bookId: string, file: File, also: (record: BookRecord, asset: Asset) => Partial<BookRecord> = () => ({})): Promise<Asset> {
+export async function bringInPicture(
+  bookId: string,
+  file: File,
+  also: (record: BookRecord, asset: Asset) => Partial<BookRecord> = () => ({}),
+): Promise<Asset> {
   const bytes = new Uint8Array(await file.arrayBuffer())
   const read = readAsset(bytes)
   if (!read) throw new Fault('picture', 'This is no picture that can be printed: PNG, JPEG or GIF.')
-  if (!(await press().checkPicture(hashOf(bytes), bytes))) throw new Fault('picture', `“${file.name}” is damaged: it cannot be decoded. Save it again with the program that made it.`)
+  if (!(await press().checkPicture(hashOf(bytes), bytes)))
+    throw new Fault(
+      'picture',
+      `“${file.name}” is damaged: it cannot be decoded. Save it again with the program that made it.`,
+    )
   const asset: Asset = { ...read, id: hashOf(bytes), name: file.name }
   await fitting(`“${file.name}”`, bytes.length, async () => {
     await guarded(() => putBlobs([[asset.id, bytes]]))
-    await commit(bookId, `Bring in picture ${file.name}`, r => ({ assets: r.assets.some(a => a.id === asset.id) ? r.assets : [...r.assets, asset], ...also(r, asset) }))
+    await commit(bookId, `Bring in picture ${file.name}`, r => ({
+      assets: r.assets.some(a => a.id === asset.id) ? r.assets : [...r.assets, asset],
+      ...also(r, asset),
+    }))
   })
   return asset
 }

@@ -20,18 +20,23 @@ const byLock: WhenGone = async (window, work) => {
  */
 export async function playBack(whenGone: WhenGone = byLock): Promise<void> {
   const windows = await otherWindows()
-  await Promise.all([...windows].map(w => whenGone(w, async () => {
-    // Read again: another window may have been here first, or the dead one may have written more.
-    const played: string[] = []
-    try {
-      for (const e of await journalOfOthers()) if (e.window === w) {
-        await playEntry(e)
-        played.push(e.key)
-      }
-    } finally {
-      await forgetWindow(w, played)
-    }
-  })))
+  await Promise.all(
+    [...windows].map(w =>
+      whenGone(w, async () => {
+        // Read again: another window may have been here first, or the dead one may have written more.
+        const played: string[] = []
+        try {
+          for (const e of await journalOfOthers())
+            if (e.window === w) {
+              await playEntry(e)
+              played.push(e.key)
+            }
+        } finally {
+          await forgetWindow(w, played)
+        }
+      }),
+    ),
+  )
 }
 
 /** Plays one entry. Throws where its words could not be written: it stays in the journal then. */
@@ -49,9 +54,21 @@ export async function playEntry(entry: JournalEntry): Promise<void> {
       break
     }
     const tr = new Transform(schema.nodeFromJSON(record.doc))
-    const { steps, lost } = rebase(tr, own, readSteps(trail.flatMap(t => t.steps)).map(s => s.getMap()))
+    const { steps, lost } = rebase(
+      tr,
+      own,
+      readSteps(trail.flatMap(t => t.steps)).map(s => s.getMap()),
+    )
     const inverse = [...steps].map((s, i) => s.invert(tr.docs[i]!)).reverse()
-    const done = steps.length ? await commitText(entry.book, entry.section, record.rev, { forward: writeSteps(compact(steps)), inverse: writeSteps(compact(inverse)), doc: tr.doc.toJSON() as DocJson, pen: entry.pen, nth: batches[batches.length - 1]!.nth }) : { rev: 0 }
+    const done = steps.length
+      ? await commitText(entry.book, entry.section, record.rev, {
+          forward: writeSteps(compact(steps)),
+          inverse: writeSteps(compact(inverse)),
+          doc: tr.doc.toJSON() as DocJson,
+          pen: entry.pen,
+          nth: batches[batches.length - 1]!.nth,
+        })
+      : { rev: 0 }
     if (!('rev' in done)) continue
     if (lost.length) await keepPieces(entry.book, entry.section, lost)
     break

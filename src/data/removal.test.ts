@@ -16,9 +16,20 @@ const picture = (n: number): { hash: string; bytes: Uint8Array<ArrayBuffer> } =>
   return { hash: hashOf(bytes), bytes }
 }
 const asset = (n: number) => ({ id: picture(n).hash, type: 'image/png' as const, width: 1, height: 1 })
-const put = (id: string, ...pictures: number[]) => putBook({ book: { ...bookOf([['Words.']]), id, assets: pictures.map(asset) }, pictures: new Map(pictures.map(n => [picture(n).hash, picture(n).bytes])) })
-const blobs = async (): Promise<number[]> => (await db.blobs.toArray()).filter(b => b.bytes.length === 1000).map(b => b.bytes[0]!).sort()
-const aged = (by: number) => db.blobs.toCollection().modify(b => { b.added -= by })
+const put = (id: string, ...pictures: number[]) =>
+  putBook({
+    book: { ...bookOf([['Words.']]), id, assets: pictures.map(asset) },
+    pictures: new Map(pictures.map(n => [picture(n).hash, picture(n).bytes])),
+  })
+const blobs = async (): Promise<number[]> =>
+  (await db.blobs.toArray())
+    .filter(b => b.bytes.length === 1000)
+    .map(b => b.bytes[0]!)
+    .sort()
+const aged = (by: number) =>
+  db.blobs.toCollection().modify(b => {
+    b.added -= by
+  })
 
 beforeEach(async () => {
   await Promise.all(db.tables.map(t => t.clear()))
@@ -63,7 +74,11 @@ describe('collecting blobs', () => {
     await keepVersion('one', 'kept')
     await commit('one', 'two pictures fewer', r => ({ assets: r.assets.slice(0, 1) }))
     for (const n of [4, 5, 6]) await db.blobs.put({ ...picture(n), added: Date.now() })
-    await db.listings.put({ key: 'one/ebook/x', book: 'one', events: [{ kind: 'sent', at: 0, submission: { zip: picture(4).hash } } as never] })
+    await db.listings.put({
+      key: 'one/ebook/x',
+      book: 'one',
+      events: [{ kind: 'sent', at: 0, submission: { zip: picture(4).hash } } as never],
+    })
     await db.settings.put({ key: 'styles', value: [{ id: 's', name: 'S', breaks: { picture: picture(5).hash } }] })
     expect((await collectBlobs()).blobs).toBe(0)
     expect((await collectBlobs(Date.now() + 2 * DAY)).bytes).toBe(1000)
@@ -118,7 +133,15 @@ describe('kept versions', () => {
   })
   test('a long history is folded: the book as it is becomes a version, the newest steps stay within undo', async () => {
     await put('one')
-    await db.changes.bulkAdd(Array.from({ length: 130 }, (_, i) => ({ book: 'one', state: 0 as const, at: i, label: `step ${i}`, record: [{ path: ['data', 'year'], ...(i ? { before: i - 1 } : {}), after: i }] })))
+    await db.changes.bulkAdd(
+      Array.from({ length: 130 }, (_, i) => ({
+        book: 'one',
+        state: 0 as const,
+        at: i,
+        label: `step ${i}`,
+        record: [{ path: ['data', 'year'], ...(i ? { before: i - 1 } : {}), after: i }],
+      })),
+    )
     await db.books.update('one', { data: { ...(await db.books.get('one'))!.data, year: 129 } })
     expect(await foldHistory('one', { kept: 50, at: 200 })).toBe(0)
     expect(await foldHistory('one', { kept: 50, at: 100 })).toBe(80)

@@ -8,24 +8,36 @@ export const REST_DAYS = 30
 const A_DAY = 24 * 3600 * 1000
 
 /** Takes a book down from the shelf: it rests, whole, and can be put back. */
-export const takeDown = (book: string, now = Date.now()): Promise<void> => guarded(async () => void (await db.books.update(book, { takenDown: now })))
+export const takeDown = (book: string, now = Date.now()): Promise<void> =>
+  guarded(async () => void (await db.books.update(book, { takenDown: now })))
 
 /** Puts a book that was taken down back on the shelf, as it was. */
-export const putBackUp = (book: string): Promise<void> => guarded(async () => void (await db.books.update(book, b => { delete b.takenDown })))
+export const putBackUp = (book: string): Promise<void> =>
+  guarded(
+    async () =>
+      void (await db.books.update(book, b => {
+        delete b.takenDown
+      })),
+  )
 
 /** Books that were taken down, the newest first. */
-export const takenDown = async (): Promise<BookRecord[]> => (await db.books.filter(b => b.takenDown !== undefined).toArray()).sort((a, b) => b.takenDown! - a.takenDown!)
+export const takenDown = async (): Promise<BookRecord[]> =>
+  (await db.books.filter(b => b.takenDown !== undefined).toArray()).sort((a, b) => b.takenDown! - a.takenDown!)
 
 /** Days that a book still rests. */
-export const daysLeft = (b: BookRecord, now = Date.now()): number => Math.max(0, Math.ceil((b.takenDown! + REST_DAYS * A_DAY - now) / A_DAY))
+export const daysLeft = (b: BookRecord, now = Date.now()): number =>
+  Math.max(0, Math.ceil((b.takenDown! + REST_DAYS * A_DAY - now) / A_DAY))
 
 /** Removes a book with everything that is of it alone, and then what nothing else names. Gives what that freed. */
 export async function removeForGood(book: string): Promise<Collected> {
   const own = await namedHashes(book)
-  await guarded(() => db.transaction('rw', [db.books, db.sections, db.changes, db.listings, db.versions, db.pieces], async () => {
-    await db.books.delete(book)
-    for (const table of [db.sections, db.changes, db.listings, db.versions, db.pieces]) await table.where('book').equals(book).delete()
-  }))
+  await guarded(() =>
+    db.transaction('rw', [db.books, db.sections, db.changes, db.listings, db.versions, db.pieces], async () => {
+      await db.books.delete(book)
+      for (const table of [db.sections, db.changes, db.listings, db.versions, db.pieces])
+        await table.where('book').equals(book).delete()
+    }),
+  )
   return collectBlobs(Date.now(), own)
 }
 

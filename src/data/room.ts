@@ -27,11 +27,16 @@ export async function roomLeft(): Promise<Room> {
   const alone = (id: string): number => sum([...own.get(id)!].filter(h => !elsewhere(id, h)))
   const named = await namedHashes()
   const resting = await takenDown()
-  const largest = books.filter(b => b.takenDown === undefined).map(b => ({ title: b.data.title, bytes: alone(b.id) })).sort((a, b) => b.bytes - a.bytes)[0]
+  const largest = books
+    .filter(b => b.takenDown === undefined)
+    .map(b => ({ title: b.data.title, bytes: alone(b.id) }))
+    .sort((a, b) => b.bytes - a.bytes)[0]
   return {
-    ...(estimate?.quota === undefined ? {} : { given: estimate.quota }), ...(estimate?.usage === undefined ? {} : { used: estimate.usage }),
+    ...(estimate?.quota === undefined ? {} : { given: estimate.quota }),
+    ...(estimate?.usage === undefined ? {} : { used: estimate.usage }),
     resting: { books: resting.length, bytes: resting.reduce((n, b) => n + alone(b.id), 0) },
-    unnamed: sum([...sizes.keys()].filter(h => !named.has(h))), ...(largest?.bytes ? { largest } : {}),
+    unnamed: sum([...sizes.keys()].filter(h => !named.has(h))),
+    ...(largest?.bytes ? { largest } : {}),
   }
 }
 
@@ -40,13 +45,21 @@ const mb = (bytes: number): string => `${(bytes / 1e6).toFixed(1)} MB`
 /** What did not fit, why, and what would make room, in plain sentences. */
 export function roomInWords(what: string, bytes: number | undefined, r: Room): string {
   const ways = [
-    ...(r.resting.books ? [`removing the ${r.resting.books === 1 ? 'book' : `${r.resting.books} books`} under “Taken down” for good frees ${mb(r.resting.bytes)}`] : []),
-    ...(r.unnamed > 50_000 ? [`${mb(r.unnamed)} of files that nothing uses any more go by themselves within a day`] : []),
+    ...(r.resting.books
+      ? [
+          `removing the ${r.resting.books === 1 ? 'book' : `${r.resting.books} books`} under “Taken down” for good frees ${mb(r.resting.bytes)}`,
+        ]
+      : []),
+    ...(r.unnamed > 50_000
+      ? [`${mb(r.unnamed)} of files that nothing uses any more go by themselves within a day`]
+      : []),
     ...(r.largest ? [`“${r.largest.title}” holds ${mb(r.largest.bytes)}: save it as a project and take it down`] : []),
   ]
   return [
     `${what}${bytes === undefined ? '' : ` (${mb(bytes)})`} did not fit: the store of this browser is full.`,
-    ...(r.given !== undefined && r.used !== undefined ? [`It gives Porchlight ${mb(r.given)}, and ${mb(r.used)} are taken.`] : []),
+    ...(r.given !== undefined && r.used !== undefined
+      ? [`It gives Porchlight ${mb(r.given)}, and ${mb(r.used)} are taken.`]
+      : []),
     ways.length ? `What makes room: ${ways.join('; ')}.` : 'What makes room: free space on this computer’s disk.',
   ].join(' ')
 }

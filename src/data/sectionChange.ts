@@ -9,8 +9,15 @@ export function stepsBetween(before: DocJson, after: DocJson): StepsBothWays {
 }
 
 /** What happened to a section, as small as it can be said; undefined where nothing did. */
-export function sectionChange(id: string, before: Section | undefined, after: Section | undefined): SectionChange | undefined {
-  if (!before || !after) return before || after ? { id, ...(before ? { removed: before } : {}), ...(after ? { added: after } : {}) } : undefined
+export function sectionChange(
+  id: string,
+  before: Section | undefined,
+  after: Section | undefined,
+): SectionChange | undefined {
+  if (!before || !after)
+    return before || after
+      ? { id, ...(before ? { removed: before } : {}), ...(after ? { added: after } : {}) }
+      : undefined
   const { doc: from, ...head } = before
   const { doc: to, ...next } = after
   const fields = patchesBetween(head, next)

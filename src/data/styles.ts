@@ -13,20 +13,29 @@ export const keptStyles = async (): Promise<StyleDocument[]> => {
 
 /** Keeps a style, or replaces the one of its id. */
 export async function keepStyle(style: StyleDocument): Promise<void> {
-  await guarded(() => db.transaction('rw', db.settings, async () => {
-    await db.settings.put({ key: 'styles', value: [...(await keptStyles()).filter(s => s.id !== style.id), style] })
-  }))
+  await guarded(() =>
+    db.transaction('rw', db.settings, async () => {
+      await db.settings.put({ key: 'styles', value: [...(await keptStyles()).filter(s => s.id !== style.id), style] })
+    }),
+  )
 }
 
 /** Forgets a kept style. Books that are set in it carry their own copy and stay as they are. */
 export async function forgetStyle(id: string): Promise<void> {
-  await guarded(() => db.transaction('rw', db.settings, async () => {
-    await db.settings.put({ key: 'styles', value: (await keptStyles()).filter(s => s.id !== id) })
-  }))
+  await guarded(() =>
+    db.transaction('rw', db.settings, async () => {
+      await db.settings.put({ key: 'styles', value: (await keptStyles()).filter(s => s.id !== id) })
+    }),
+  )
 }
 
 /** Sets an edition in a style. One that does not ship is copied into the book, so that a project carries what it is set in; departures from the old style are dropped. */
-export function setInStyle(bookId: string, editionId: string, style: { id: string; name: string }, own: StyleDocument | undefined): Promise<void> {
+export function setInStyle(
+  bookId: string,
+  editionId: string,
+  style: { id: string; name: string },
+  own: StyleDocument | undefined,
+): Promise<void> {
   return commit(bookId, `Set in ${style.name}`, r => {
     const editions = r.editions.map(e => {
       if (e.id !== editionId) return e

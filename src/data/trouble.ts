@@ -39,7 +39,8 @@ export function refuse(): FollowingWindow {
 }
 
 /** Whether an error says that the store has no room. Dexie wraps what the browser throws. */
-export const storeFull = (e: unknown): boolean => [(e as Error)?.name, (e as { inner?: Error })?.inner?.name].includes('QuotaExceededError')
+export const storeFull = (e: unknown): boolean =>
+  [(e as Error)?.name, (e as { inner?: Error })?.inner?.name].includes('QuotaExceededError')
 
 /** Runs a write; a full or failing store is said, and the error goes on to whoever asked. */
 export async function guarded<T>(write: () => Promise<T>): Promise<T> {

@@ -12,17 +12,28 @@ export async function keepVersion(book: string, label: string): Promise<number |
   if (!stored) return undefined
   const kept = versionOf(stored.book)
   const words = stored.book.sections.reduce((n, s) => n + (s.made ? 0 : docWords(s.doc)), 0)
-  return guarded(() => db.transaction('rw', [db.versions, db.blobs, db.changes], async () => {
-    const now = Date.now()
-    // Parts are put again even where they are there: what is young is not collected.
-    await putBlobs(kept.parts, now)
-    const upTo = (await db.changes.where('[book+state+id]').between([book, 0, 0], [book, 0, Infinity]).last())?.id
-    return db.versions.add({ book, at: now, label, words, manifest: kept.manifest, parts: [...kept.parts.keys(), ...kept.files], ...(upTo === undefined ? {} : { upTo }) })
-  }))
+  return guarded(() =>
+    db.transaction('rw', [db.versions, db.blobs, db.changes], async () => {
+      const now = Date.now()
+      // Parts are put again even where they are there: what is young is not collected.
+      await putBlobs(kept.parts, now)
+      const upTo = (await db.changes.where('[book+state+id]').between([book, 0, 0], [book, 0, Infinity]).last())?.id
+      return db.versions.add({
+        book,
+        at: now,
+        label,
+        words,
+        manifest: kept.manifest,
+        parts: [...kept.parts.keys(), ...kept.files],
+        ...(upTo === undefined ? {} : { upTo }),
+      })
+    }),
+  )
 }
 
 /** Versions of a book, oldest first. */
-export const versionsOf = (book: string): Promise<VersionRecord[]> => db.versions.where('book').equals(book).sortBy('id')
+export const versionsOf = (book: string): Promise<VersionRecord[]> =>
+  db.versions.where('book').equals(book).sortBy('id')
 
 /** The book as it was, with its pictures as far as they are still there. Throws a Fault where a part is missing. */
 export async function openVersion(version: VersionRecord): Promise<StoredBook> {
@@ -30,7 +41,10 @@ export async function openVersion(version: VersionRecord): Promise<StoredBook> {
   const book: Book = await readVersion(version.manifest, bytes)
   const pictures = new Map<string, Uint8Array>()
   for (const hash of version.parts) {
-    const found = book.assets.some(a => a.id === hash) || book.fonts?.some(f => Object.values(f.files).includes(hash)) ? await bytes(hash) : undefined
+    const found =
+      book.assets.some(a => a.id === hash) || book.fonts?.some(f => Object.values(f.files).includes(hash))
+        ? await bytes(hash)
+        : undefined
     if (found) pictures.set(hash, found)
   }
   return { book, pictures }
@@ -53,7 +67,9 @@ export async function foldHistory(book: string, steps = { kept: KEPT_STEPS, at: 
   await keepVersion(book, 'Kept by itself')
   let gone = 0
   while (gone < count - steps.kept) {
-    const keys = await standing().limit(Math.min(AT_ONCE, count - steps.kept - gone)).primaryKeys()
+    const keys = await standing()
+      .limit(Math.min(AT_ONCE, count - steps.kept - gone))
+      .primaryKeys()
     if (!keys.length) break
     await db.changes.bulkDelete(keys)
     gone += keys.length

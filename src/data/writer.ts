@@ -101,7 +101,10 @@ export interface Question {
   answer: (yes: boolean) => void
 }
 
-type Said = { kind: 'ask'; n: string; book: string; wants: string } | { kind: 'answer'; n: string; yes: boolean } | { kind: 'over'; n: string }
+type Said =
+  | { kind: 'ask'; n: string; book: string; wants: string }
+  | { kind: 'answer'; n: string; yes: boolean }
+  | { kind: 'over'; n: string }
 const channel = typeof BroadcastChannel === 'undefined' ? undefined : new BroadcastChannel('porchlight-writers')
 // In Node an open channel would keep tests from ending.
 ;(channel as { unref?: () => void } | undefined)?.unref?.()
@@ -114,7 +117,9 @@ export const openQuestion = (): Question | undefined => asked
 channel?.addEventListener('message', ({ data }: MessageEvent<Said>) => {
   if (data.kind === 'ask' && held.get(data.book)?.state === 'writing') {
     asked = {
-      n: data.n, book: data.book, wants: data.wants,
+      n: data.n,
+      book: data.book,
+      wants: data.wants,
       answer: yes => {
         asked = undefined
         channel.postMessage({ kind: 'answer', n: data.n, yes } satisfies Said)

@@ -11,30 +11,82 @@ import { readingTime } from './errors'
 const mending = () => import('@/data/mending')
 
 /** A book that cannot be shown as it is: what is wrong, and the ways out. No other book is touched by it. */
-export function BadBook({ id, title, why, onMended, children }: { id: string; title: string; why?: string; onMended: () => void; children?: React.ReactNode }) {
+export function BadBook({
+  id,
+  title,
+  why,
+  onMended,
+  children,
+}: {
+  id: string
+  title: string
+  why?: string
+  onMended: () => void
+  children?: React.ReactNode
+}) {
   const [troubles, setTroubles] = useState<Trouble[]>()
   const { message, modal } = App.useApp()
   useEffect(() => {
     let gone = false
-    mending().then(m => m.storedTroubles(id)).then(t => !gone && setTroubles(t), () => !gone && setTroubles([]))
+    mending()
+      .then(m => m.storedTroubles(id))
+      .then(
+        t => !gone && setTroubles(t),
+        () => !gone && setTroubles([]),
+      )
     return () => void (gone = true)
   }, [id, why])
   const mend = async (): Promise<void> => {
     const done = await (await mending()).mendStored(id)
-    if (!done) return void message.error('There is nothing of a book left to mend. Save what is there, then take it down.', 8)
-    modal.info({ title: `“${title}” was mended`, content: done.length ? <ul>{done.slice(0, 12).map((t, i) => <li key={i}>{t.sentence}</li>)}{done.length > 12 && <li>and {done.length - 12} more</li>}</ul> : 'Nothing was found to be wrong in its record.' })
+    if (!done)
+      return void message.error('There is nothing of a book left to mend. Save what is there, then take it down.', 8)
+    modal.info({
+      title: `“${title}” was mended`,
+      content: done.length ? (
+        <ul>
+          {done.slice(0, 12).map((t, i) => (
+            <li key={i}>{t.sentence}</li>
+          ))}
+          {done.length > 12 && <li>and {done.length - 12} more</li>}
+        </ul>
+      ) : (
+        'Nothing was found to be wrong in its record.'
+      ),
+    })
     onMended()
   }
   const failed = (e: Error): void => void message.error(e.message, readingTime(e.message))
   const said = troubles?.length ? troubles.map(t => t.sentence) : why ? [why] : []
   return (
     <div className="badbook" role="group" aria-label={`${title} cannot be shown`}>
-      <p role="alert"><b>“{title}” cannot be shown as it is.</b> {said.slice(0, 3).join(' ')}{said.length > 3 && ` And ${said.length - 3} more.`}</p>
+      <p role="alert">
+        <b>“{title}” cannot be shown as it is.</b> {said.slice(0, 3).join(' ')}
+        {said.length > 3 && ` And ${said.length - 3} more.`}
+      </p>
       <p className="ways">
-        {!!troubles?.length && <Button size="small" type="primary" onClick={() => void mend().catch(failed)}>Mend it</Button>}
-        <Button size="small" onClick={() => void mending().then(m => m.rawBook(id)).then(text => saveAs(text, `${id}.json`, 'application/json'), failed)}>Save what is there</Button>
-        <Button size="small" type="text" onClick={() => void takeDown(id).then(onMended, failed)}>Take it down</Button>
-        {children ?? <Link prefetch={false} href="/">Back to the shelf</Link>}
+        {!!troubles?.length && (
+          <Button size="small" type="primary" onClick={() => void mend().catch(failed)}>
+            Mend it
+          </Button>
+        )}
+        <Button
+          size="small"
+          onClick={() =>
+            void mending()
+              .then(m => m.rawBook(id))
+              .then(text => saveAs(text, `${id}.json`, 'application/json'), failed)
+          }
+        >
+          Save what is there
+        </Button>
+        <Button size="small" type="text" onClick={() => void takeDown(id).then(onMended, failed)}>
+          Take it down
+        </Button>
+        {children ?? (
+          <Link prefetch={false} href="/">
+            Back to the shelf
+          </Link>
+        )}
       </p>
     </div>
   )

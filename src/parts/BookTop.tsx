@@ -19,7 +19,15 @@ import { readingTime } from './errors'
 
 export type Stage = 'plan' | 'text' | 'pages' | 'interior' | 'cover' | 'check' | 'listings'
 
-const stages: { id: Stage; name: string }[] = [{ id: 'plan', name: 'Plan' }, { id: 'text', name: 'Text' }, { id: 'pages', name: 'Pages' }, { id: 'interior', name: 'Interior' }, { id: 'cover', name: 'Cover' }, { id: 'check', name: 'Check' }, { id: 'listings', name: 'Listings' }]
+const stages: { id: Stage; name: string }[] = [
+  { id: 'plan', name: 'Plan' },
+  { id: 'text', name: 'Text' },
+  { id: 'pages', name: 'Pages' },
+  { id: 'interior', name: 'Interior' },
+  { id: 'cover', name: 'Cover' },
+  { id: 'check', name: 'Check' },
+  { id: 'listings', name: 'Listings' },
+]
 
 /** Whether something stops an edition, as last looked into, by book and edition: a room that opens says what the one before knew. */
 const lastStops = new Map<string, boolean>()
@@ -41,7 +49,8 @@ export function BookTop({ bookId, view, stage }: { bookId: string; view: OpenBoo
       e.preventDefault()
       turn(e.shiftKey ? redo : undo)
     }
-    const turn = (way: typeof undo): void => void way(bookId).catch((x: Error) => message.error(x.message, readingTime(x.message)))
+    const turn = (way: typeof undo): void =>
+      void way(bookId).catch((x: Error) => message.error(x.message, readingTime(x.message)))
     addEventListener('keydown', onKey)
     return () => removeEventListener('keydown', onKey)
   }, [bookId, message])
@@ -53,7 +62,12 @@ export function BookTop({ bookId, view, stage }: { bookId: string; view: OpenBoo
     const look = async (): Promise<void> => {
       for (const e of book.editions) {
         if (gone || e.id === edition?.id) continue
-        const found = await press().findings(bookId, e.id, e.outlets[0] ?? 'ostrevane').then(f => f.some(x => x.severity === 'stop'), (x: Error) => (x instanceof Cancelled ? undefined : true))
+        const found = await press()
+          .findings(bookId, e.id, e.outlets[0] ?? 'ostrevane')
+          .then(
+            f => f.some(x => x.severity === 'stop'),
+            (x: Error) => (x instanceof Cancelled ? undefined : true),
+          )
         if (gone || found === undefined) continue
         lastStops.set(`${bookId}/${e.id}`, found)
         setStops(s => ({ ...s, [e.id]: found }))
@@ -66,7 +80,8 @@ export function BookTop({ bookId, view, stage }: { bookId: string; view: OpenBoo
     }
   }, [book, bookId, version, edition?.id])
 
-  const began = !!book && (book.plan ? book.plan.runs.length > 0 : book.sections.some(s => !s.made && docWords(s.doc) > 0))
+  const began =
+    !!book && (book.plan ? book.plan.runs.length > 0 : book.sections.some(s => !s.made && docWords(s.doc) > 0))
   const stopped = figures?.outletId === outletId ? figures?.findings.some(f => f.severity === 'stop') : undefined
   useEffect(() => {
     if (edition && stopped !== undefined) lastStops.set(`${bookId}/${edition.id}`, stopped)
@@ -74,46 +89,100 @@ export function BookTop({ bookId, view, stage }: { bookId: string; view: OpenBoo
   return (
     <>
       <header className="topline booktop">
-        <h1><Link prefetch={false} href={`/book/${encodeURIComponent(bookId)}/plan`}>{book?.data.title ?? ''}</Link></h1>
+        <h1>
+          <Link prefetch={false} href={`/book/${encodeURIComponent(bookId)}/plan`}>
+            {book?.data.title ?? ''}
+          </Link>
+        </h1>
         <span className="lamps" role="group" aria-label="Editions">
           {book?.editions.map(e => {
             const inTheWay = (e.id === edition?.id ? stopped : stops[e.id]) ?? lastStops.get(`${bookId}/${e.id}`)
-            const { lamp, word } = editionLamp(pairs.filter(p => p.edition.id === e.id), !began ? 'dark' : inTheWay === undefined ? undefined : inTheWay ? 'dim' : 'lit')
+            const { lamp, word } = editionLamp(
+              pairs.filter(p => p.edition.id === e.id),
+              !began ? 'dark' : inTheWay === undefined ? undefined : inTheWay ? 'dim' : 'lit',
+            )
             return (
-              <button key={e.id} type="button" className="editionlamp" aria-pressed={e.id === edition?.id} onClick={() => chooseEdition(bookId, e.id)}>
+              <button
+                key={e.id}
+                type="button"
+                className="editionlamp"
+                aria-pressed={e.id === edition?.id}
+                onClick={() => chooseEdition(bookId, e.id)}
+              >
                 <Lamp state={lamp} /> <b>{kindWords[e.kind]}</b> {word}
               </button>
             )
           })}
         </span>
         <span className="history">
-          <Tooltip title={view.undo ? `Undo: ${view.undo}` : 'Nothing to undo'}><Button type="text" aria-label="Undo" icon={<UndoOutlined />} disabled={!view.undo} onClick={() => void undo(bookId).catch((x: Error) => message.error(x.message, readingTime(x.message)))} /></Tooltip>
-          <Tooltip title={view.redo ? `Redo: ${view.redo}` : 'Nothing to redo'}><Button type="text" aria-label="Redo" icon={<RedoOutlined />} disabled={!view.redo} onClick={() => void redo(bookId).catch((x: Error) => message.error(x.message, readingTime(x.message)))} /></Tooltip>
+          <Tooltip title={view.undo ? `Undo: ${view.undo}` : 'Nothing to undo'}>
+            <Button
+              type="text"
+              aria-label="Undo"
+              icon={<UndoOutlined />}
+              disabled={!view.undo}
+              onClick={() => void undo(bookId).catch((x: Error) => message.error(x.message, readingTime(x.message)))}
+            />
+          </Tooltip>
+          <Tooltip title={view.redo ? `Redo: ${view.redo}` : 'Nothing to redo'}>
+            <Button
+              type="text"
+              aria-label="Redo"
+              icon={<RedoOutlined />}
+              disabled={!view.redo}
+              onClick={() => void redo(bookId).catch((x: Error) => message.error(x.message, readingTime(x.message)))}
+            />
+          </Tooltip>
         </span>
         <nav className="stages" aria-label="Stages">
-          {stages.filter(s => s.id !== (book?.plan ? 'text' : 'pages')).map(s => <Link prefetch={false} key={s.id} href={`/book/${encodeURIComponent(bookId)}/${s.id}`} aria-current={s.id === stage ? 'page' : undefined}>{s.name}</Link>)}
+          {stages
+            .filter(s => s.id !== (book?.plan ? 'text' : 'pages'))
+            .map(s => (
+              <Link
+                prefetch={false}
+                key={s.id}
+                href={`/book/${encodeURIComponent(bookId)}/${s.id}`}
+                aria-current={s.id === stage ? 'page' : undefined}
+              >
+                {s.name}
+              </Link>
+            ))}
         </nav>
       </header>
       {view.hold === 'following' && (
         <p className="band" role="status">
           This book is open in another window, which writes it. This one follows along.
-          <Button size="small" onClick={() => takeOver(bookId)}>Write here instead</Button>
+          <Button size="small" onClick={() => takeOver(bookId)}>
+            Write here instead
+          </Button>
         </p>
       )}
       {question?.book === bookId && (
         <p className="band stop" role="alertdialog" aria-label="A question from another window">
           Another window wants to {question.wants}. What is here is kept as a version.
-          <Button size="small" onClick={() => void flushPens(bookId).then(() => question.answer(true))}>Let it</Button>
-          <Button size="small" onClick={() => question.answer(false)}>Keep what is here</Button>
+          <Button size="small" onClick={() => void flushPens(bookId).then(() => question.answer(true))}>
+            Let it
+          </Button>
+          <Button size="small" onClick={() => question.answer(false)}>
+            Keep what is here
+          </Button>
         </p>
       )}
       {view.stopped && (
         <p className="band" role="status">
           The press was stopped: pages and figures are not those of the newest state.
-          <Button size="small" onClick={view.again}>Let it go on</Button>
+          <Button size="small" onClick={view.again}>
+            Let it go on
+          </Button>
         </p>
       )}
-      {storage && <p className="band stop" role="alert">{storage === 'full' ? 'The browser’s storage is full: the last change is not saved. It waits here and is tried again. Taking old books down and removing them for good makes room.' : 'The browser could not write the last change. It is not saved; try it again.'}</p>}
+      {storage && (
+        <p className="band stop" role="alert">
+          {storage === 'full'
+            ? 'The browser’s storage is full: the last change is not saved. It waits here and is tried again. Taking old books down and removing them for good makes room.'
+            : 'The browser could not write the last change. It is not saved; try it again.'}
+        </p>
+      )}
     </>
   )
 }
@@ -125,7 +194,9 @@ export function NoBook() {
       <div className="nobook">
         <h1>This book is not here</h1>
         <p>It may have been removed, or the address is another library’s.</p>
-        <Link prefetch={false} href="/">Back to the shelf</Link>
+        <Link prefetch={false} href="/">
+          Back to the shelf
+        </Link>
       </div>
     </main>
   )

@@ -21,16 +21,35 @@ const listenToMachine = (l: () => void): (() => void) => {
 /** The tone now: the author's, or the machine's. */
 function useTone(): Tone {
   const { tone } = usePreferences()
-  const machine = useSyncExternalStore(listenToMachine, () => (matchMedia('(prefers-color-scheme: dark)').matches ? 'dark' : 'light') as Tone, () => 'light' as Tone)
+  const machine = useSyncExternalStore(
+    listenToMachine,
+    () => (matchMedia('(prefers-color-scheme: dark)').matches ? 'dark' : 'light') as Tone,
+    () => 'light' as Tone,
+  )
   return tone === 'system' ? machine : tone
 }
 
 const never = (): (() => void) => () => undefined
 /** False on the server and while the page comes alive: until then nobody knows which tone the author likes. */
-const useAlive = (): boolean => useSyncExternalStore(never, () => true, () => false)
+const useAlive = (): boolean =>
+  useSyncExternalStore(
+    never,
+    () => true,
+    () => false,
+  )
 
 const icon = (d: string): ReactNode => (
-  <svg width="22" height="22" viewBox="0 0 24 24" fill="none" stroke="currentColor" strokeWidth="1.5" strokeLinejoin="round" strokeLinecap="round" aria-hidden>
+  <svg
+    width="22"
+    height="22"
+    viewBox="0 0 24 24"
+    fill="none"
+    stroke="currentColor"
+    strokeWidth="1.5"
+    strokeLinejoin="round"
+    strokeLinecap="round"
+    aria-hidden
+  >
     <path d={d} />
   </svg>
 )
@@ -38,13 +57,31 @@ const icon = (d: string): ReactNode => (
 /** The rooms of the rail, and those at its foot. */
 const rooms = [
   { href: '/', name: 'Shelf', face: icon('M3 3h4v16H3zM9 3h4v16H9zM14.4 4.2l3.6-1 3.6 15-3.8 1z M1.5 21h19') },
-  { href: '/research', name: 'Research', face: icon('M4 3v17h17 M9.2 14.5a1.2 1.2 0 1 1-.01 0M13.5 9.5a1.2 1.2 0 1 1-.01 0M18 12.6a1.2 1.2 0 1 1-.01 0M17.2 5.4a1.2 1.2 0 1 1-.01 0') },
-  { href: '/ledger', name: 'Ledger', face: icon('M5 3h12a2 2 0 0 1 2 2v16H7a2 2 0 0 1-2-2zM5 17.5A2 2 0 0 1 7 16h12M9 7.5h6M9 11h6') },
-  { href: '/outlets', name: 'Outlets', face: icon('M4 21V10.5L12 4l8 6.5V21M4 21h16M9.5 21v-5.5a2.5 2.5 0 0 1 5 0V21') },
+  {
+    href: '/research',
+    name: 'Research',
+    face: icon(
+      'M4 3v17h17 M9.2 14.5a1.2 1.2 0 1 1-.01 0M13.5 9.5a1.2 1.2 0 1 1-.01 0M18 12.6a1.2 1.2 0 1 1-.01 0M17.2 5.4a1.2 1.2 0 1 1-.01 0',
+    ),
+  },
+  {
+    href: '/ledger',
+    name: 'Ledger',
+    face: icon('M5 3h12a2 2 0 0 1 2 2v16H7a2 2 0 0 1-2-2zM5 17.5A2 2 0 0 1 7 16h12M9 7.5h6M9 11h6'),
+  },
+  {
+    href: '/outlets',
+    name: 'Outlets',
+    face: icon('M4 21V10.5L12 4l8 6.5V21M4 21h16M9.5 21v-5.5a2.5 2.5 0 0 1 5 0V21'),
+  },
 ]
 const foot = [
   { href: '/backup', name: 'Backup', face: icon('M4 16v4h16v-4M12 4v11M8 11l4 4 4-4') },
-  { href: '/preferences', name: 'Preferences', face: icon('M3 8h9M16 8h5M14 5.8a2.2 2.2 0 1 1-.01 0M3 16h4M11 16h10M9 13.8a2.2 2.2 0 1 1-.01 0') },
+  {
+    href: '/preferences',
+    name: 'Preferences',
+    face: icon('M3 8h9M16 8h5M14 5.8a2.2 2.2 0 1 1-.01 0M3 16h4M11 16h10M9 13.8a2.2 2.2 0 1 1-.01 0'),
+  },
 ]
 
 /** Rail, room and sill. The rail shows the rooms that there are. */
@@ -57,22 +94,55 @@ export function Frame({ children }: { children: ReactNode }) {
     <AntdRegistry>
       <ConfigProvider theme={antTheme(tone)}>
         <App>
-          <a className="skip" href="#room">To the room</a>
-          <div className="frame" style={{ ...toneVariables(tone), ...deskVariables(desk, tone), background: 'var(--paper)', color: 'var(--ink)', ...(alive ? {} : { visibility: 'hidden' }) }} data-tone={tone}>
+          <a className="skip" href="#room">
+            To the room
+          </a>
+          <div
+            className="frame"
+            style={{
+              ...toneVariables(tone),
+              ...deskVariables(desk, tone),
+              background: 'var(--paper)',
+              color: 'var(--ink)',
+              ...(alive ? {} : { visibility: 'hidden' }),
+            }}
+            data-tone={tone}
+          >
             <nav className="rail" aria-label="Rooms">
               <div className="sign">
                 <svg width="30" height="30" viewBox="0 0 32 32" aria-label="Porchlight" role="img">
-                  <path d="M4 14 16 4l12 10v14" fill="none" stroke="#e9e3d4" strokeWidth="2" strokeLinejoin="round" strokeLinecap="round" />
+                  <path
+                    d="M4 14 16 4l12 10v14"
+                    fill="none"
+                    stroke="#e9e3d4"
+                    strokeWidth="2"
+                    strokeLinejoin="round"
+                    strokeLinecap="round"
+                  />
                   <path d="M4 14v14" stroke="#e9e3d4" strokeWidth="2" strokeLinecap="round" />
                   <rect x="12.4" y="15" width="7.2" height="8.6" rx="2" fill="#e59f2c" />
                   <path d="M12 27h8" stroke="#e9e3d4" strokeWidth="2" strokeLinecap="round" />
                 </svg>
               </div>
-              {rooms.map(r => <Link prefetch={false} key={r.href} href={r.href} aria-current={path === r.href ? 'page' : undefined}>{r.face}{r.name}</Link>)}
+              {rooms.map(r => (
+                <Link prefetch={false} key={r.href} href={r.href} aria-current={path === r.href ? 'page' : undefined}>
+                  {r.face}
+                  {r.name}
+                </Link>
+              ))}
               <div className="foot">
-                {foot.map(r => <Link prefetch={false} key={r.href} href={r.href} aria-current={path === r.href ? 'page' : undefined}>{r.face}{r.name}</Link>)}
+                {foot.map(r => (
+                  <Link prefetch={false} key={r.href} href={r.href} aria-current={path === r.href ? 'page' : undefined}>
+                    {r.face}
+                    {r.name}
+                  </Link>
+                ))}
                 <button type="button" onClick={() => setPreferences({ tone: tone === 'dark' ? 'light' : 'dark' })}>
-                  {tone === 'dark' ? <SunOutlined style={{ fontSize: 18 }} /> : <MoonOutlined style={{ fontSize: 18 }} />}
+                  {tone === 'dark' ? (
+                    <SunOutlined style={{ fontSize: 18 }} />
+                  ) : (
+                    <MoonOutlined style={{ fontSize: 18 }} />
+                  )}
                   {tone === 'dark' ? 'Daylight' : 'Dusk'}
                 </button>
               </div>

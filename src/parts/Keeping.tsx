@@ -9,9 +9,10 @@ export function Keeping() {
   useEffect(() => {
     let stop: (() => void) | undefined
     let gone = false
-    const start = (): void => void import('@/data/keeping').then(k => {
-      if (!gone) stop = k.keepWords()
-    })
+    const start = (): void =>
+      void import('@/data/keeping').then(k => {
+        if (!gone) stop = k.keepWords()
+      })
     // Words that wait in the journal come first; otherwise it has no part in what is seen first.
     const waits = Object.keys(localStorage).some(k => k.startsWith('porchlight-journal/'))
     const timer = setTimeout(start, waits ? 0 : 4000)

@@ -10,7 +10,29 @@ interface Part {
 }
 
 /** One page, or the `part` of it that is in view (points from the trim's top left), painted by the press at the size it is shown. Until the new one is there the old one stays, or what is known of it `early`. */
-export function PageCanvas({ bookId, editionId, index, version, width, height, part, scale, early, label }: { bookId: string; editionId: string; index: number; version: number; width: number; height: number; part?: Part; scale: number; early?: ImageBitmap; label: string }) {
+export function PageCanvas({
+  bookId,
+  editionId,
+  index,
+  version,
+  width,
+  height,
+  part,
+  scale,
+  early,
+  label,
+}: {
+  bookId: string
+  editionId: string
+  index: number
+  version: number
+  width: number
+  height: number
+  part?: Part
+  scale: number
+  early?: ImageBitmap
+  label: string
+}) {
   const canvas = useRef<HTMLCanvasElement>(null)
   const now = part ?? { x: 0, y: 0, width, height }
   const [painted, setPainted] = useState({ key: '', part: now })
@@ -46,5 +68,20 @@ export function PageCanvas({ bookId, editionId, index, version, width, height, p
 
   // What stands on the canvas keeps its place on the page, larger or smaller, until it is painted anew.
   const shown = painted.key ? painted.part : now
-  return <canvas ref={canvas} role={label ? 'img' : undefined} aria-label={label || undefined} aria-hidden={label ? undefined : true} data-painted={painted.key === key} style={{ width: shown.width * scale, height: shown.height * scale, marginLeft: shown.x * scale, marginTop: shown.y * scale, display: 'block' }} />
+  return (
+    <canvas
+      ref={canvas}
+      role={label ? 'img' : undefined}
+      aria-label={label || undefined}
+      aria-hidden={label ? undefined : true}
+      data-painted={painted.key === key}
+      style={{
+        width: shown.width * scale,
+        height: shown.height * scale,
+        marginLeft: shown.x * scale,
+        marginTop: shown.y * scale,
+        display: 'block',
+      }}
+    />
+  )
 }

@@ -8,19 +8,61 @@ import { readingTime } from './errors'
 const BRING = 'bring in'
 
 /** One of the book's pictures, another that is brought in, or none. */
-export function PictureChoice({ bookId, assets, value, none, label, disabled, quiet, onChange }: { bookId: string; assets: Asset[]; /** Id of a picture, or nothing. */ value: string; /** What no picture is called. */ none: string; label: string; disabled?: boolean; /** A word in a sentence rather than a field. */ quiet?: boolean; onChange: (id: string) => void }) {
+export function PictureChoice({
+  bookId,
+  assets,
+  value,
+  none,
+  label,
+  disabled,
+  quiet,
+  onChange,
+}: {
+  bookId: string
+  assets: Asset[]
+  /** Id of a picture, or nothing. */ value: string
+  /** What no picture is called. */ none: string
+  label: string
+  disabled?: boolean
+  /** A word in a sentence rather than a field. */ quiet?: boolean
+  onChange: (id: string) => void
+}) {
   const picker = useRef<HTMLInputElement>(null)
   const { message } = App.useApp()
-  const bring = (file: File): void => void bringInPicture(bookId, file).then(a => onChange(a.id), (e: Error) => message.error(e.message, readingTime(e.message)))
+  const bring = (file: File): void =>
+    void bringInPicture(bookId, file).then(
+      a => onChange(a.id),
+      (e: Error) => message.error(e.message, readingTime(e.message)),
+    )
   return (
     <>
       <Select
-        aria-label={label} size="small" disabled={disabled} popupMatchSelectWidth={false} value={assets.some(a => a.id === value) ? value : ''} style={quiet ? undefined : { width: '100%' }}
+        aria-label={label}
+        size="small"
+        disabled={disabled}
+        popupMatchSelectWidth={false}
+        value={assets.some(a => a.id === value) ? value : ''}
+        style={quiet ? undefined : { width: '100%' }}
         {...(quiet ? { variant: 'borderless' as const, suffixIcon: null } : {})}
-        options={[{ value: '', label: none }, ...assets.map((a, i) => ({ value: a.id, label: a.name ?? `picture ${i + 1}` })), { value: BRING, label: 'bring in a picture …' }]}
+        options={[
+          { value: '', label: none },
+          ...assets.map((a, i) => ({ value: a.id, label: a.name ?? `picture ${i + 1}` })),
+          { value: BRING, label: 'bring in a picture …' },
+        ]}
         onChange={v => (v === BRING ? picker.current?.click() : onChange(v))}
       />
-      <input ref={picker} type="file" hidden accept={pictureTypes} aria-label={`${label}: file`} onChange={e => { const f = e.target.files?.[0]; if (f) bring(f); e.target.value = '' }} />
+      <input
+        ref={picker}
+        type="file"
+        hidden
+        accept={pictureTypes}
+        aria-label={`${label}: file`}
+        onChange={e => {
+          const f = e.target.files?.[0]
+          if (f) bring(f)
+          e.target.value = ''
+        }}
+      />
     </>
   )
 }

@@ -3,10 +3,41 @@ import { Modal } from 'antd'
 import { useEffect, useState } from 'react'
 
 const groups: { where: string; keys: [string, string][] }[] = [
-  { where: 'Everywhere', keys: [['?', 'this list'], ['/', 'to the search of the room'], ['Ctrl Z · Ctrl Shift Z', 'undo and redo, over everything of a book'], ['Tab', 'to the next control']] },
-  { where: 'Intake and Check', keys: [['↑ ↓', 'walk the list'], ['S', 'strike or take a section (Intake)']] },
-  { where: 'Text', keys: [['Ctrl B · Ctrl I', 'bold, italic'], ['Ctrl Shift K', 'small capitals'], ['Ctrl . · Ctrl ,', 'superscript, subscript'], ['# and a space', 'a heading'], ['Space on a handle, then ↑ ↓', 'move a section']] },
-  { where: 'Interior', keys: [['← →', 'turn a spread'], ['Home · End', 'first and last spread'], ['+ − 0', 'larger, smaller, the whole spread'], ['Ctrl and the wheel', 'larger or smaller about the pointer']] },
+  {
+    where: 'Everywhere',
+    keys: [
+      ['?', 'this list'],
+      ['/', 'to the search of the room'],
+      ['Ctrl Z · Ctrl Shift Z', 'undo and redo, over everything of a book'],
+      ['Tab', 'to the next control'],
+    ],
+  },
+  {
+    where: 'Intake and Check',
+    keys: [
+      ['↑ ↓', 'walk the list'],
+      ['S', 'strike or take a section (Intake)'],
+    ],
+  },
+  {
+    where: 'Text',
+    keys: [
+      ['Ctrl B · Ctrl I', 'bold, italic'],
+      ['Ctrl Shift K', 'small capitals'],
+      ['Ctrl . · Ctrl ,', 'superscript, subscript'],
+      ['# and a space', 'a heading'],
+      ['Space on a handle, then ↑ ↓', 'move a section'],
+    ],
+  },
+  {
+    where: 'Interior',
+    keys: [
+      ['← →', 'turn a spread'],
+      ['Home · End', 'first and last spread'],
+      ['+ − 0', 'larger, smaller, the whole spread'],
+      ['Ctrl and the wheel', 'larger or smaller about the pointer'],
+    ],
+  },
   { where: 'Cover', keys: [['← → ↑ ↓', 'move the chosen piece by a point, with Shift by ten']] },
 ]
 
@@ -15,7 +46,13 @@ export function Shortcuts() {
   const [open, setOpen] = useState(false)
   useEffect(() => {
     const onKey = (e: KeyboardEvent): void => {
-      if (e.key !== '?' || e.ctrlKey || e.metaKey || (e.target instanceof HTMLElement && e.target.closest('input, textarea, [contenteditable="true"]'))) return
+      if (
+        e.key !== '?' ||
+        e.ctrlKey ||
+        e.metaKey ||
+        (e.target instanceof HTMLElement && e.target.closest('input, textarea, [contenteditable="true"]'))
+      )
+        return
       e.preventDefault()
       setOpen(o => !o)
     }
@@ -25,7 +62,19 @@ export function Shortcuts() {
   return (
     <Modal open={open} onCancel={() => setOpen(false)} footer={null} title="Keys" width={560}>
       <div className="shortcuts">
-        {groups.map(g => <section key={g.where}><h3>{g.where}</h3><dl>{g.keys.map(([k, what]) => <div key={k}><dt>{k}</dt><dd>{what}</dd></div>)}</dl></section>)}
+        {groups.map(g => (
+          <section key={g.where}>
+            <h3>{g.where}</h3>
+            <dl>
+              {g.keys.map(([k, what]) => (
+                <div key={k}>
+                  <dt>{k}</dt>
+                  <dd>{what}</dd>
+                </div>
+              ))}
+            </dl>
+          </section>
+        ))}
       </div>
     </Modal>
   )

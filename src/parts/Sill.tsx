@@ -30,10 +30,25 @@ export function Sill({ figures, asks }: { figures: SillFigure[]; asks?: React.Re
           </>
         )
         return f.worked ? (
-          <Popover key={f.name} trigger="click" placement="top" content={<span className="worked">{f.worked} = <b>{f.value}</b></span>}>
-            <button type="button" className="figure">{body}</button>
+          <Popover
+            key={f.name}
+            trigger="click"
+            placement="top"
+            content={
+              <span className="worked">
+                {f.worked} = <b>{f.value}</b>
+              </span>
+            }
+          >
+            <button type="button" className="figure">
+              {body}
+            </button>
           </Popover>
-        ) : <span className="figure" key={f.name}>{body}</span>
+        ) : (
+          <span className="figure" key={f.name}>
+            {body}
+          </span>
+        )
       })}
       {working ? <Working at={working} /> : asks && <span className="asks">{asks}</span>}
     </footer>
@@ -49,7 +64,9 @@ function Working({ at }: { at: AtWork }) {
       {stage}
       <progress max={100} value={percent} aria-label={stage} />
       <b>{percent === undefined ? '' : `${percent} %`}</b>
-      <button type="button" onClick={stopPress}>Stop</button>
+      <button type="button" onClick={stopPress}>
+        Stop
+      </button>
     </span>
   )
 }
@@ -62,14 +79,31 @@ export function sillOf(now: Figures, was: Figures | undefined): SillFigure[] {
     const [value, before] = [of(now), was && of(was)]
     return { name, value, ...(before && before !== value ? { was: before } : {}), ...(worked ? { worked } : {}) }
   }
-  const pays = now.price === undefined ? moved('Least price', f => formatMoney(f.leastPrice, f.currency)) : moved(`Royalty at ${formatMoney(now.price, now.currency)}`, f => formatMoney(f.royalty ?? 0, f.currency), now.worked.Royalty)
+  const pays =
+    now.price === undefined
+      ? moved('Least price', f => formatMoney(f.leastPrice, f.currency))
+      : moved(
+          `Royalty at ${formatMoney(now.price, now.currency)}`,
+          f => formatMoney(f.royalty ?? 0, f.currency),
+          now.worked.Royalty,
+        )
   const findings = moved('Findings', f => String(f.findings.length))
-  if (now.kind === 'ebook') return [{ name: now.outlet, value: '' }, moved('Weight', f => `${((f.epubBytes ?? 0) / 1e6).toFixed(2)} MB`), pays, findings]
+  if (now.kind === 'ebook')
+    return [
+      { name: now.outlet, value: '' },
+      moved('Weight', f => `${((f.epubBytes ?? 0) / 1e6).toFixed(2)} MB`),
+      pays,
+      findings,
+    ]
   return [
     { name: now.outlet, value: '' },
     moved('Pages', f => String(f.pages)),
     moved('Spine', f => formatLength(f.spinePt ?? 0, unit), now.worked.Spine),
-    moved('Wrap', f => (f.wrap ? `${inUnit(f.wrap.width, unit).toFixed(digits)} × ${inUnit(f.wrap.height, unit).toFixed(digits)} ${unit}` : '')),
+    moved('Wrap', f =>
+      f.wrap
+        ? `${inUnit(f.wrap.width, unit).toFixed(digits)} × ${inUnit(f.wrap.height, unit).toFixed(digits)} ${unit}`
+        : '',
+    ),
     moved('Print', f => formatMoney(f.cost ?? 0, f.currency), now.worked.Print),
     pays,
     findings,

@@ -5,10 +5,20 @@ import { useSyncExternalStore } from 'react'
 export interface Preferences {
   unit: 'in' | 'mm'
   tone: 'light' | 'dark' | 'system'
-  desk: { face: 'serif' | 'sans' | 'print'; size: number; leading: number; measure: number; paper: 'plain' | 'warm' | 'cool' }
+  desk: {
+    face: 'serif' | 'sans' | 'print'
+    size: number
+    leading: number
+    measure: number
+    paper: 'plain' | 'warm' | 'cool'
+  }
 }
 
-export const defaultPreferences: Preferences = { unit: 'in', tone: 'system', desk: { face: 'serif', size: 18, leading: 1.6, measure: 36, paper: 'plain' } }
+export const defaultPreferences: Preferences = {
+  unit: 'in',
+  tone: 'system',
+  desk: { face: 'serif', size: 18, leading: 1.6, measure: 36, paper: 'plain' },
+}
 
 const KEY = 'porchlight-preferences'
 const listeners = new Set<() => void>()

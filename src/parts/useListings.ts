@@ -2,7 +2,14 @@
 import { useLiveQuery } from 'dexie-react-hooks'
 import { useEffect, useMemo, useState } from 'react'
 import type { Book, Edition } from '@/core/book'
-import { type Difference, drift, foldListing, type ListingEvent, type ListingState, type ListingStatus } from '@/core/outlets'
+import {
+  type Difference,
+  drift,
+  foldListing,
+  type ListingEvent,
+  type ListingState,
+  type ListingStatus,
+} from '@/core/outlets'
 import { Cancelled, formatMoney } from '@/core/trade'
 import { showLength } from '@/parts/lengths'
 import { readClock } from '@/data/clock'
@@ -30,10 +37,12 @@ export function usePairs(book: Book | undefined, version: number): { pairs: Pair
   const folded = useMemo(() => {
     if (!book || !records) return []
     const events = new Map(records.map(r => [r.key, r.events]))
-    return book.editions.flatMap(edition => edition.outlets.map(outletId => {
-      const key = pairKey(book.id, edition.id, outletId)
-      return { key, edition, outletId, events: events.get(key) ?? [], state: foldListing(events.get(key) ?? [], now) }
-    }))
+    return book.editions.flatMap(edition =>
+      edition.outlets.map(outletId => {
+        const key = pairKey(book.id, edition.id, outletId)
+        return { key, edition, outletId, events: events.get(key) ?? [], state: foldListing(events.get(key) ?? [], now) }
+      }),
+    )
   }, [book, records, now])
 
   useEffect(() => {
@@ -44,13 +53,21 @@ export function usePairs(book: Book | undefined, version: number): { pairs: Pair
         if (!p.state.live || !book || !version) continue
         // While a revision is on its way, it is what the book is held against.
         const held = p.state.pending?.submission ?? p.state.live.submission
-        next[p.key] = drift(held.snapshot, await press().snapshot(book.id, p.edition.id, p.outletId), { length: showLength, money: m => formatMoney(m, 'USD') })
+        next[p.key] = drift(held.snapshot, await press().snapshot(book.id, p.edition.id, p.outletId), {
+          length: showLength,
+          money: m => formatMoney(m, 'USD'),
+        })
       }
       if (gone) return
       setDrifts(next)
       setTrouble(undefined)
     }
-    work().catch((e: Error) => !gone && !(e instanceof Cancelled) && setTrouble(`What is on sale could not be held against the book: ${e.message}`))
+    work().catch(
+      (e: Error) =>
+        !gone &&
+        !(e instanceof Cancelled) &&
+        setTrouble(`What is on sale could not be held against the book: ${e.message}`),
+    )
     return () => {
       gone = true
     }
@@ -61,13 +78,26 @@ export function usePairs(book: Book | undefined, version: number): { pairs: Pair
 
 /** Of what is not yet sent: nothing there, something in its way, or ready; undefined until it was looked into. */
 type Readiness = 'dark' | 'dim' | 'lit' | undefined
-const unsent = (ready: Readiness): { lamp: LampState; word: string } => ({ lamp: ready ?? 'dim', word: ready ? { dark: 'nothing yet', dim: 'begun', lit: 'ready' }[ready] : '…' })
+const unsent = (ready: Readiness): { lamp: LampState; word: string } => ({
+  lamp: ready ?? 'dim',
+  word: ready ? { dark: 'nothing yet', dim: 'begun', lit: 'ready' }[ready] : '…',
+})
 
 /** A pair's lamp and its word. */
-export function pairLamp(pair: Pick<Pair, 'state' | 'differences'>, ready: Readiness): { lamp: LampState; word: string } {
-  const words: Partial<Record<ListingStatus, string>> = { sent: 'sent', 'in review': 'in review', returned: 'returned', withdrawn: 'withdrawn', 'revision waiting': 'revision waiting' }
+export function pairLamp(
+  pair: Pick<Pair, 'state' | 'differences'>,
+  ready: Readiness,
+): { lamp: LampState; word: string } {
+  const words: Partial<Record<ListingStatus, string>> = {
+    sent: 'sent',
+    'in review': 'in review',
+    returned: 'returned',
+    withdrawn: 'withdrawn',
+    'revision waiting': 'revision waiting',
+  }
   const { status, live } = pair.state
-  if (live && pair.differences.length) return { lamp: 'drifted', word: status === 'returned' ? 'revision returned' : 'drifted' }
+  if (live && pair.differences.length)
+    return { lamp: 'drifted', word: status === 'returned' ? 'revision returned' : 'drifted' }
   if (live) return { lamp: 'burning', word: words[status] ?? 'on sale' }
   if (status === 'returned') return { lamp: 'dim', word: 'returned' }
   if (status === 'sent' || status === 'in review') return { lamp: 'lit', word: status }

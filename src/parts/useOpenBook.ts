@@ -59,7 +59,12 @@ export async function bringUpToDate(bookId: string): Promise<void> {
 }
 
 /** Opens a book at the press and keeps what follows from it up to date. `kind`: rooms of pages and covers look at print editions only. `first` is done before the whole book is set anew. */
-export function useOpenBook(bookId: string, withLeaves = false, kind: 'any' | 'print' = 'any', first?: (edition: Edition) => Promise<void>): OpenBook {
+export function useOpenBook(
+  bookId: string,
+  withLeaves = false,
+  kind: 'any' | 'print' = 'any',
+  first?: (edition: Edition) => Promise<void>,
+): OpenBook {
   // undefined while the store is asked, null where there is no such book.
   const stored = useLiveQuery(async () => {
     const held = await freshen(bookId, heldBooks.get(bookId))
@@ -68,13 +73,31 @@ export function useOpenBook(bookId: string, withLeaves = false, kind: 'any' | 'p
   }, [bookId])
   const book = stored ?? heldBooks.get(bookId)?.book
   const history = useLiveQuery(() => steps(bookId), [bookId])
-  const choice = useSyncExternalStore(onChoice, () => choices.get(bookId), () => undefined)
-  const state = useSyncExternalStore(onHold, () => holdOf(bookId), () => 'asking' as Hold)
+  const choice = useSyncExternalStore(
+    onChoice,
+    () => choices.get(bookId),
+    () => undefined,
+  )
+  const state = useSyncExternalStore(
+    onHold,
+    () => holdOf(bookId),
+    () => 'asking' as Hold,
+  )
   const editions = book?.editions.filter(e => kind === 'any' || e.kind !== 'ebook')
-  const edition = editions?.find(e => e.id === choice?.edition) ?? editions?.find(e => e.kind !== 'ebook') ?? editions?.[0]
-  const outletId = choice?.outlet && edition && choice.edition === edition.id && edition.outlets.includes(choice.outlet) ? choice.outlet : edition?.outlets[0]
+  const edition =
+    editions?.find(e => e.id === choice?.edition) ?? editions?.find(e => e.kind !== 'ebook') ?? editions?.[0]
+  const outletId =
+    choice?.outlet && edition && choice.edition === edition.id && edition.outlets.includes(choice.outlet)
+      ? choice.outlet
+      : edition?.outlets[0]
   const key = `${bookId}/${edition?.id}/${outletId}`
-  const [shown, setShown] = useState<{ key: string; leaves?: Leaves; figures: Figures; was?: Figures; version: number }>()
+  const [shown, setShown] = useState<{
+    key: string
+    leaves?: Leaves
+    figures: Figures
+    was?: Figures
+    version: number
+  }>()
   const [settling, setSettling] = useState(true)
   const [trouble, setTrouble] = useState<string>()
   const [stopped, setStopped] = useState(false)
@@ -117,21 +140,45 @@ export function useOpenBook(bookId: string, withLeaves = false, kind: 'any' | 'p
       setTrouble(undefined)
       restarted.current = false
     }
-    work().catch((e: Error) => {
-      if (turn !== latest.current) return
-      if (e instanceof Cancelled) setStopped(true)
-      // Once it is started anew by itself; what breaks it again is the book's own trouble, and said.
-      else if (e instanceof Fault && e.code === pressDied && !restarted.current) {
-        restarted.current = true
-        setRound(r => r + 1)
-      } else setTrouble(e instanceof Fault && e.code === pressDied ? `${e.message} It broke down again at this book: ${e.place ? 'take that picture out, or save it again with the program that made it and bring it in anew' : 'a setting of it may be the cause'}. Other books are not touched.` : e.message)
-    }).finally(() => {
-      clearTimeout(late)
-      if (turn === latest.current) setSettling(false)
-    })
+    work()
+      .catch((e: Error) => {
+        if (turn !== latest.current) return
+        if (e instanceof Cancelled) setStopped(true)
+        // Once it is started anew by itself; what breaks it again is the book's own trouble, and said.
+        else if (e instanceof Fault && e.code === pressDied && !restarted.current) {
+          restarted.current = true
+          setRound(r => r + 1)
+        } else
+          setTrouble(
+            e instanceof Fault && e.code === pressDied
+              ? `${e.message} It broke down again at this book: ${e.place ? 'take that picture out, or save it again with the program that made it and bring it in anew' : 'a setting of it may be the cause'}. Other books are not touched.`
+              : e.message,
+          )
+      })
+      .finally(() => {
+        clearTimeout(late)
+        if (turn === latest.current) setSettling(false)
+      })
     return () => clearTimeout(late)
   }, [stored, bookId, withLeaves, edition?.id, outletId, round])
 
   const own = shown?.key === key ? shown : undefined
-  return { book, revs: heldBooks.get(bookId)?.revs, edition, outletId, leaves: own?.leaves, figures: own?.figures ?? lastShown.get(key)?.figures, was: own?.was, version: own?.version ?? 0, settling, trouble, stopped, again: () => setRound(r => r + 1), missing: stored === null, undo: history?.undo, redo: history?.redo, hold: state }
+  return {
+    book,
+    revs: heldBooks.get(bookId)?.revs,
+    edition,
+    outletId,
+    leaves: own?.leaves,
+    figures: own?.figures ?? lastShown.get(key)?.figures,
+    was: own?.was,
+    version: own?.version ?? 0,
+    settling,
+    trouble,
+    stopped,
+    again: () => setRound(r => r + 1),
+    missing: stored === null,
+    undo: history?.undo,
+    redo: history?.redo,
+    hold: state,
+  }
 }

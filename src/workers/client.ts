@@ -14,7 +14,20 @@ export interface AtWork {
 /** Work that ends sooner is not worth a word. */
 const A_MOMENT = 450
 /** Pictures, which come one by one where they are looked at, and work whose room shows how far it is with its own way to stop it. */
-const silent = new Set(['pack', 'paint', 'paintCover', 'sample', 'placeAt', 'pageOf', 'boxOn', 'wordInPages', 'firstLook', 'front', 'lines', 'find'])
+const silent = new Set([
+  'pack',
+  'paint',
+  'paintCover',
+  'sample',
+  'placeAt',
+  'pageOf',
+  'boxOn',
+  'wordInPages',
+  'firstLook',
+  'front',
+  'lines',
+  'find',
+])
 
 let worker: Worker | undefined
 let client: PressClient | undefined
@@ -39,7 +52,16 @@ export function press(): PressClient {
     worker = new Worker(new URL('./press.worker.ts', import.meta.url), { type: 'module', name: 'press' })
     listenTo(worker)
     const remote = Comlink.wrap<PressApi>(worker)
-    client = new Proxy(remote, { get: (r, name) => (typeof name === 'string' ? (...args: unknown[]) => awaited((r[name as keyof PressClient] as (...a: unknown[]) => Promise<unknown>)(...args), !silent.has(name)) : Reflect.get(r, name)) })
+    client = new Proxy(remote, {
+      get: (r, name) =>
+        typeof name === 'string'
+          ? (...args: unknown[]) =>
+              awaited(
+                (r[name as keyof PressClient] as (...a: unknown[]) => Promise<unknown>)(...args),
+                !silent.has(name),
+              )
+          : Reflect.get(r, name),
+    })
     void remote.tellTo(Comlink.proxy(hear))
   }
   return client
@@ -103,7 +125,16 @@ function awaited<T>(call: Promise<T>, aloud: boolean): Promise<T> {
     const done = (): void => {
       if (waiting.delete(reject) && aloud && --spoken === 0) settle()
     }
-    call.then(v => { done(); resolve(v) }, (e: Error) => { done(); reject(e) })
+    call.then(
+      v => {
+        done()
+        resolve(v)
+      },
+      (e: Error) => {
+        done()
+        reject(e)
+      },
+    )
   })
 }
 
@@ -135,7 +166,14 @@ export async function openAtPress(book: Book, lent?: Map<string, Uint8Array>): P
   const fresh = sections.filter(s => known?.sections.get(s.id) !== s)
   sent.set(book.id, { sections: new Map(sections.map(s => [s.id, s])), turn })
   try {
-    await press().open({ head, order: sections.map(s => s.id), sections: fresh, after: known?.turn ?? 0, turn, ...(lent && !known ? { lent } : {}) })
+    await press().open({
+      head,
+      order: sections.map(s => s.id),
+      sections: fresh,
+      after: known?.turn ?? 0,
+      turn,
+      ...(lent && !known ? { lent } : {}),
+    })
   } catch (e) {
     sent.delete(book.id)
     if (e instanceof Fault && e.code === 'gap') return openAtPress(book, lent)

@@ -15,7 +15,11 @@ export interface LookedOver {
  * Decodes every picture of a book once, one at a time, and reads every font. A picture that cannot be decoded is marked, so that a
  * box stands in its place; a typeface that cannot be used is left out, and editions set in it go back to their style's own.
  */
-export async function lookOver(book: Book, pictures: Map<string, Uint8Array>, tell: (p: Progress) => void): Promise<LookedOver> {
+export async function lookOver(
+  book: Book,
+  pictures: Map<string, Uint8Array>,
+  tell: (p: Progress) => void,
+): Promise<LookedOver> {
   callThem(book.assets)
   const damaged: string[] = []
   const assets: Book['assets'] = []
@@ -42,15 +46,28 @@ export async function lookOver(book: Book, pictures: Map<string, Uint8Array>, te
     }
   }
   const gone = new Set((book.fonts ?? []).filter(f => !fonts.includes(f)).map(f => f.id))
-  const editions = !gone.size ? book.editions : book.editions.map(e => {
-    const { 'text.family': family, ...rest } = e.styleChanges ?? {}
-    return typeof family === 'string' && gone.has(family) ? { ...e, styleChanges: rest } : e
-  })
+  const editions = !gone.size
+    ? book.editions
+    : book.editions.map(e => {
+        const { 'text.family': family, ...rest } = e.styleChanges ?? {}
+        return typeof family === 'string' && gone.has(family) ? { ...e, styleChanges: rest } : e
+      })
   return {
-    book: { ...book, assets, editions, ...(gone.size ? { fonts } : {}) }, pictures,
+    book: { ...book, assets, editions, ...(gone.size ? { fonts } : {}) },
+    pictures,
     said: [
-      ...(damaged.length ? [{ what: 'pictures that are damaged: a marked box stands in their place', count: damaged.length, places: damaged.slice(0, 5) }] : []),
-      ...(refused.length ? [{ what: 'typefaces that cannot be used', count: refused.length, places: refused.slice(0, 5) }] : []),
+      ...(damaged.length
+        ? [
+            {
+              what: 'pictures that are damaged: a marked box stands in their place',
+              count: damaged.length,
+              places: damaged.slice(0, 5),
+            },
+          ]
+        : []),
+      ...(refused.length
+        ? [{ what: 'typefaces that cannot be used', count: refused.length, places: refused.slice(0, 5) }]
+        : []),
     ],
   }
 }

@@ -5,15 +5,23 @@ import { Cancelled, Fault } from '@/core/trade'
  * What is thrown crosses between page and worker with its code, its place and its sentence. Imported on both sides; Comlink's own
  * handler carries name and message only.
  */
-type Carried = { fault: { code: string; message: string; place?: string } } | { cancelled: true } | { error: { name: string; message: string; stack?: string } } | { value: unknown }
+type Carried =
+  | { fault: { code: string; message: string; place?: string } }
+  | { cancelled: true }
+  | { error: { name: string; message: string; stack?: string } }
+  | { value: unknown }
 interface Thrown {
   value: unknown
 }
 
 export function carry(value: unknown): Carried {
-  if (value instanceof Fault) return { fault: { code: value.code, message: value.message, ...(value.place === undefined ? {} : { place: value.place }) } }
+  if (value instanceof Fault)
+    return {
+      fault: { code: value.code, message: value.message, ...(value.place === undefined ? {} : { place: value.place }) },
+    }
   if (value instanceof Cancelled) return { cancelled: true }
-  if (value instanceof Error) return { error: { name: value.name, message: value.message, ...(value.stack ? { stack: value.stack } : {}) } }
+  if (value instanceof Error)
+    return { error: { name: value.name, message: value.message, ...(value.stack ? { stack: value.stack } : {}) } }
   return { value }
 }
 

@@ -22,7 +22,11 @@ export function forget(bookId: string): void {
  * the one on which stands what stood at the old one's top. The rest of the book follows; what is set here is not set again.
  * Nothing where the style is what it was.
  */
-export async function firstLook(bookId: string, editionId: string, pages: number[]): Promise<{ page: number; marks: PageMarks }[]> {
+export async function firstLook(
+  bookId: string,
+  editionId: string,
+  pages: number[],
+): Promise<{ page: number; marks: PageMarks }[]> {
   const before = last.get(`${bookId}/${editionId}`)
   const b = bookOf(bookId)
   const edition = b.book.editions.find(e => e.id === editionId)
@@ -30,12 +34,19 @@ export async function firstLook(bookId: string, editionId: string, pages: number
   const inputs = inputsOf(b, edition, edition.outlets[0] ?? 'ostrevane')
   if (JSON.stringify(inputs.style) === JSON.stringify(before.style)) return []
   const style = (await chainOf(bookId, editionId).get('style')) as InteriorStyle
-  const spec = { ...before.spec, inside: insideMargin(inputs.profile, inputs.spec.binding, before.pages.length), ...(inputs.exceptions ? { exceptions: inputs.exceptions } : {}) }
+  const spec = {
+    ...before.spec,
+    inside: insideMargin(inputs.profile, inputs.spec.binding, before.pages.length),
+    ...(inputs.exceptions ? { exceptions: inputs.exceptions } : {}),
+  }
   const out: { page: number; marks: PageMarks }[] = []
   for (const page of pages) {
     const old = before.pages[page]
     if (!old?.layers.length) continue
-    const [section, start] = [...before.starts].reduce((best, s) => (s[1] <= page && s[1] > best[1] ? s : best), ['', -1] as [string, number])
+    const [section, start] = [...before.starts].reduce((best, s) => (s[1] <= page && s[1] > best[1] ? s : best), [
+      '',
+      -1,
+    ] as [string, number])
     const set = await setter.setOne(b.text, style, spec, section, start, i => before.pages[i]?.label ?? '')
     if (!set) continue
     const first = set.starts.get(section)!

@@ -67,14 +67,18 @@ const queues = new Map<string, Promise<void>>()
 export function openBook(update: BookUpdate): Promise<void> {
   const { id } = update.head
   const next = (queues.get(id) ?? Promise.resolve()).then(() => take(update))
-  queues.set(id, next.catch(() => undefined))
+  queues.set(
+    id,
+    next.catch(() => undefined),
+  )
   return next
 }
 
 async function take(update: BookUpdate): Promise<void> {
   const { head } = update
   const before = opened.get(head.id)
-  if (update.after !== (before?.turn ?? 0) && update.after !== 0) throw new Fault('gap', 'The press has missed a change of this book.')
+  if (update.after !== (before?.turn ?? 0) && update.after !== 0)
+    throw new Fault('gap', 'The press has missed a change of this book.')
   const old = update.after === 0 ? undefined : before
   const sections = new Map(old?.book.sections.map(s => [s.id, s]))
   for (const s of update.sections) sections.set(s.id, s)
@@ -98,7 +102,13 @@ async function take(update: BookUpdate): Promise<void> {
   // From here on nothing waits: either all of it is taken, or none.
   shelf.addFamilies(book.fonts ?? [], fonts)
   const text = before && sameText(before.text, book) ? before.text : { ...book, editions: [] }
-  const b: OpenedBook = { book, text, turn: update.turn, chains: before?.chains ?? new Map(), trials: before?.trials ?? new Map() }
+  const b: OpenedBook = {
+    book,
+    text,
+    turn: update.turn,
+    chains: before?.chains ?? new Map(),
+    trials: before?.trials ?? new Map(),
+  }
   opened.set(head.id, b)
   for (const [key, chain] of b.chains) {
     const [editionId, outletId] = key.split('/') as [string, string]
@@ -109,7 +119,8 @@ async function take(update: BookUpdate): Promise<void> {
     }
     const inputs = inputsOf(b, e, outletId)
     const last = given.get(chain)
-    for (const k of Object.keys(inputs) as (keyof PrintInputs)[]) renew(chain, k, last?.[k] as never, inputs[k] as never)
+    for (const k of Object.keys(inputs) as (keyof PrintInputs)[])
+      renew(chain, k, last?.[k] as never, inputs[k] as never)
     given.set(chain, inputs)
   }
 }
@@ -125,7 +136,14 @@ export function closeBook(id: string): void {
 /** Whether everything that pages and cover read is what it was. */
 function sameText(a: Book, b: Book): boolean {
   const same = (x: unknown, y: unknown): boolean => x === y || JSON.stringify(x) === JSON.stringify(y)
-  return a.sections.length === b.sections.length && a.sections.every((s, i) => s === b.sections[i]) && same(a.data, b.data) && same(a.assets, b.assets) && same(a.fonts, b.fonts) && same(a.plan, b.plan)
+  return (
+    a.sections.length === b.sections.length &&
+    a.sections.every((s, i) => s === b.sections[i]) &&
+    same(a.data, b.data) &&
+    same(a.assets, b.assets) &&
+    same(a.fonts, b.fonts) &&
+    same(a.plan, b.plan)
+  )
 }
 
 /** Before an edition's id: the edition in the style that it is tried in. */
@@ -139,7 +157,8 @@ export function tryStyle(bookId: string, editionId: string, style: InteriorStyle
   const inputs = { ...inputsOf(b, e, e.outlets[0] ?? 'ostrevane'), style }
   const old = b.trials.get(editionId)
   if (old && JSON.stringify(old.style) === JSON.stringify(style)) {
-    for (const k of Object.keys(inputs) as (keyof PrintInputs)[]) if (k !== 'style') old.chain.set(k, inputs[k] as never)
+    for (const k of Object.keys(inputs) as (keyof PrintInputs)[])
+      if (k !== 'style') old.chain.set(k, inputs[k] as never)
     return old.chain
   }
   const chain = printChain(inputs, setter, shelf, tellAndHear)
@@ -169,20 +188,39 @@ export function chainOf(bookId: string, editionId: string, outletId?: string): G
 }
 
 /** Sets an input only where it says something else. */
-function renew<K extends keyof PrintInputs>(chain: Graph<PrintChain>, name: K, old: PrintInputs[K], value: PrintInputs[K]): void {
+function renew<K extends keyof PrintInputs>(
+  chain: Graph<PrintChain>,
+  name: K,
+  old: PrintInputs[K],
+  value: PrintInputs[K],
+): void {
   if (old === value || (name !== 'book' && JSON.stringify(old) === JSON.stringify(value))) return
   chain.set(name, value as PrintChain[K])
 }
 
-export const styleOf = (book: Pick<Book, 'styles'>, e: Edition): InteriorStyle => withChanges(styleById(e.style, book.styles), e.styleChanges)
+export const styleOf = (book: Pick<Book, 'styles'>, e: Edition): InteriorStyle =>
+  withChanges(styleById(e.style, book.styles), e.styleChanges)
 
 /** The design that a book has, or begins with. */
 export const designOf = (book: Book) => book.cover ?? (book.plan ? rows : lampOverTide)
 
 export function inputsOf(b: Pick<OpenedBook, 'book' | 'text'>, e: Edition, outletId: string): PrintInputs {
   return {
-    book: b.text, profile: outlet(outletId), others: e.outlets.filter(o => o !== outletId).map(outlet), style: styleOf(b.book, e), isbn: e.isbn, price: e.price, design: designOf(b.book), coverPages: e.coverPages, exceptions: e.exceptions,
-    spec: { binding: e.kind === 'ebook' ? 'paperback' : e.kind, trim: e.trim ?? '6x9in', paper: e.paper ?? 'cream', ink: e.ink ?? 'black' },
+    book: b.text,
+    profile: outlet(outletId),
+    others: e.outlets.filter(o => o !== outletId).map(outlet),
+    style: styleOf(b.book, e),
+    isbn: e.isbn,
+    price: e.price,
+    design: designOf(b.book),
+    coverPages: e.coverPages,
+    exceptions: e.exceptions,
+    spec: {
+      binding: e.kind === 'ebook' ? 'paperback' : e.kind,
+      trim: e.trim ?? '6x9in',
+      paper: e.paper ?? 'cream',
+      ink: e.ink ?? 'black',
+    },
   }
 }
 

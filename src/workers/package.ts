@@ -22,7 +22,14 @@ export async function coverOf(bookId: string, e: Edition, outletId?: string): Pr
   if (e.kind !== 'ebook') return chainOf(bookId, e.id, outletId).get('cover')
   const print = printOf(b)
   if (print) return chainOf(bookId, print.id).get('cover')
-  return drawCover(flatFor(outlet('ostrevane'), { binding: 'paperback', trim: '6x9in', paper: 'cream', pages: 200 }), designOf(b.book), b.book.data, undefined, shelf, b.book.assets)
+  return drawCover(
+    flatFor(outlet('ostrevane'), { binding: 'paperback', trim: '6x9in', paper: 'cream', pages: 200 }),
+    designOf(b.book),
+    b.book.data,
+    undefined,
+    shelf,
+    b.book.assets,
+  )
 }
 
 /** The front of a book's cover before its pages are known: a front is the same whatever the spine. Undefined where no printer binds such a book. */
@@ -32,11 +39,22 @@ export async function frontAtOnce(bookId: string): Promise<Cover | undefined> {
   if (!e) return coverOf(bookId, b.book.editions[0]!)
   const { profile, spec } = inputsOf(b, e, e.outlets[0] ?? 'ostrevane')
   const rules = profile.print?.bindings.find(x => x.kind === spec.binding)
-  return rules && drawCover(flatFor(profile, { ...spec, pages: e.coverPages ?? Math.min(rules.mostPages, Math.max(rules.leastPages, 200)) }), designOf(b.book), b.book.data, e.isbn, shelf, b.book.assets)
+  return (
+    rules &&
+    drawCover(
+      flatFor(profile, { ...spec, pages: e.coverPages ?? Math.min(rules.mostPages, Math.max(rules.leastPages, 200)) }),
+      designOf(b.book),
+      b.book.data,
+      e.isbn,
+      shelf,
+      b.book.assets,
+    )
+  )
 }
 
 /** Height of the front picture in pixels: well inside what the outlet takes. */
-const frontHeight = (profile: OutletProfile): number => (profile.ebook ? Math.min(profile.ebook.frontMost, Math.max(profile.ebook.frontLeast, 2560)) : 2560)
+const frontHeight = (profile: OutletProfile): number =>
+  profile.ebook ? Math.min(profile.ebook.frontMost, Math.max(profile.ebook.frontLeast, 2560)) : 2560
 
 async function frontJpeg(cover: Cover, height: number): Promise<{ bytes: Uint8Array; width: number; height: number }> {
   const page = frontPage(cover)
@@ -68,7 +86,13 @@ export async function epubOf(bookId: string, e: Edition, profile: OutletProfile)
   const pages = print ? pageStarts(await chainOf(bookId, print.id).get('interior')) : undefined
   const { inspectEpub, writeEpub } = await import('@/core/epub')
   const originals = await originalsOf(b.text)
-  const bytes = writeEpub(b.text, { isbn: e.isbn, date: DATE, cover: { bytes: front.bytes, type: 'image/jpeg' }, picture: id => originals.get(id), ...(pages ? { pages } : {}) })
+  const bytes = writeEpub(b.text, {
+    isbn: e.isbn,
+    date: DATE,
+    cover: { bytes: front.bytes, type: 'image/jpeg' },
+    picture: id => originals.get(id),
+    ...(pages ? { pages } : {}),
+  })
   const out = { bytes, front: { width: front.width, height: front.height }, troubles: inspectEpub(bytes) }
   made.set(key, out)
   return out
@@ -90,7 +114,17 @@ export async function findingsOf(bookId: string, e: Edition, outletId: string): 
   const profile = outlet(outletId)
   if (e.kind !== 'ebook') return chainOf(bookId, e.id, outletId).get('findings')
   const epub = await epubOf(bookId, e, profile)
-  return check({ book: b.book, profile, ebook: { bytes: epub.bytes.length, troubles: epub.troubles, front: epub.front, price: e.price, leastPrice: leastEbookPrice(profile, epub.bytes.length) } })
+  return check({
+    book: b.book,
+    profile,
+    ebook: {
+      bytes: epub.bytes.length,
+      troubles: epub.troubles,
+      front: epub.front,
+      price: e.price,
+      leastPrice: leastEbookPrice(profile, epub.bytes.length),
+    },
+  })
 }
 
 /** What the outlet would see of the edition if it were sent now. */
@@ -100,8 +134,16 @@ export async function snapshotOf(bookId: string, e: Edition, outletId: string): 
   const draft = b.book.listings?.[`${e.id}/${outletId}`] ?? {}
   const profile = outlet(outletId)
   const base = {
-    title: data.title, subtitle: data.subtitle ?? '', author: authorLine(data), isbn: e.isbn ?? '', description: data.description ?? '', slots: (draft.slots ?? []).filter(s => s.trim()), categories: draft.categories ?? [], lowContent: !!draft.lowContent,
-    price: e.price ?? 0, cover: keyOf({ design: designOf(b.book), data }),
+    title: data.title,
+    subtitle: data.subtitle ?? '',
+    author: authorLine(data),
+    isbn: e.isbn ?? '',
+    description: data.description ?? '',
+    slots: (draft.slots ?? []).filter(s => s.trim()),
+    categories: draft.categories ?? [],
+    lowContent: !!draft.lowContent,
+    price: e.price ?? 0,
+    cover: keyOf({ design: designOf(b.book), data }),
   }
   const text = keyOf({ sections: b.text.sections.map(s => keyOf(s)), data })
   if (e.kind === 'ebook') {
@@ -112,13 +154,31 @@ export async function snapshotOf(bookId: string, e: Edition, outletId: string): 
   const chain = chainOf(bookId, e.id, outletId)
   const money = await chain.get('money')
   return {
-    ...base, pages: await chain.get('pages'), spinePt: await chain.get('spine'), wrapWidthPt: (await chain.get('wrap')).width, cost: money.cost, ...(money.earnings[0] && e.price !== undefined ? { royalty: money.earnings[0].royalty } : {}),
-    interior: keyOf({ text, style: styleOf(b.book, e), exceptions: e.exceptions, trim: e.trim, paper: e.paper, ink: e.ink, plan: b.book.plan }),
+    ...base,
+    pages: await chain.get('pages'),
+    spinePt: await chain.get('spine'),
+    wrapWidthPt: (await chain.get('wrap')).width,
+    cost: money.cost,
+    ...(money.earnings[0] && e.price !== undefined ? { royalty: money.earnings[0].royalty } : {}),
+    interior: keyOf({
+      text,
+      style: styleOf(b.book, e),
+      exceptions: e.exceptions,
+      trim: e.trim,
+      paper: e.paper,
+      ink: e.ink,
+      plan: b.book.plan,
+    }),
   }
 }
 
 /** The package for an outlet: the files it takes, named well, in one ZIP, with the title's data beside. */
-export async function makePackage(bookId: string, e: Edition, outletId: string, ticker: Ticker): Promise<{ submission: Submission; zip: Uint8Array }> {
+export async function makePackage(
+  bookId: string,
+  e: Edition,
+  outletId: string,
+  ticker: Ticker,
+): Promise<{ submission: Submission; zip: Uint8Array }> {
   const b = bookOf(bookId)
   const profile = outlet(outletId)
   const { data } = b.book
@@ -137,19 +197,56 @@ export async function makePackage(bookId: string, e: Edition, outletId: string, 
     const outline = outlineOf(b, interior)
     const { asPrinted, pdfBytes } = await pdf()
     await ticker({ stage: 'Interior', done: 0, of: 3 })
-    files.push({ name: `${slug}-interior.pdf`, bytes: await pdfBytes(interior.pages, { ...meta, ...asPrinted(profile, e.ink !== 'colour'), outline }, await loadedSubsetter(), pictureSource, p => ticker({ stage: 'Interior', done: p.done / Math.max(1, p.of), of: 3 })) })
+    files.push({
+      name: `${slug}-interior.pdf`,
+      bytes: await pdfBytes(
+        interior.pages,
+        { ...meta, ...asPrinted(profile, e.ink !== 'colour'), outline },
+        await loadedSubsetter(),
+        pictureSource,
+        p => ticker({ stage: 'Interior', done: p.done / Math.max(1, p.of), of: 3 }),
+      ),
+    })
     await ticker({ stage: 'Cover', done: 1, of: 3 })
-    files.push({ name: `${slug}-cover.pdf`, bytes: await pdfBytes([cover.page], { ...meta, title: `${data.title}: cover`, ...asPrinted(profile, false) }, await loadedSubsetter(), pictureSource) })
+    files.push({
+      name: `${slug}-cover.pdf`,
+      bytes: await pdfBytes(
+        [cover.page],
+        { ...meta, title: `${data.title}: cover`, ...asPrinted(profile, false) },
+        await loadedSubsetter(),
+        pictureSource,
+      ),
+    })
   }
   await ticker({ stage: 'Front picture', done: 2, of: 3 })
   files.push({ name: `${slug}-front.jpg`, bytes: (await frontJpeg(cover, frontHeight(profile))).bytes })
   const { interior: _i, cover: _c, ...said } = snapshot
-  files.push({ name: `${slug}-listing.json`, bytes: strToU8(JSON.stringify({ outlet: profile.name, edition: e.kind, ...said }, null, 1) + '\n') })
-  const zippable: Zippable = Object.fromEntries(files.map(f => [`${name}/${f.name}`, [f.bytes, { level: f.name.endsWith('.json') ? 6 : 0, mtime: new Date(2026, 0, 1) }]]))
+  files.push({
+    name: `${slug}-listing.json`,
+    bytes: strToU8(JSON.stringify({ outlet: profile.name, edition: e.kind, ...said }, null, 1) + '\n'),
+  })
+  const zippable: Zippable = Object.fromEntries(
+    files.map(f => [
+      `${name}/${f.name}`,
+      [f.bytes, { level: f.name.endsWith('.json') ? 6 : 0, mtime: new Date(2026, 0, 1) }],
+    ]),
+  )
   const zip = zipSync(zippable)
   await ticker({ stage: 'Package', done: 3, of: 3 })
   const draft = b.book.listings?.[`${e.id}/${outletId}`] ?? {}
-  const faults = [...(await findingsOf(bookId, e, outletId)), ...listingFindings(b.book, e, draft, profile)].filter(f => f.severity === 'stop').map(f => `${f.message} ${f.remedy}`)
+  const faults = [...(await findingsOf(bookId, e, outletId)), ...listingFindings(b.book, e, draft, profile)]
+    .filter(f => f.severity === 'stop')
+    .map(f => `${f.message} ${f.remedy}`)
   const hash = hashOf(zip)
-  return { zip, submission: { id: hash.slice(0, 16), zip: hash, name: `${name}.zip`, files: files.map(f => ({ name: f.name, bytes: f.bytes.length })), snapshot, faults } }
+  return {
+    zip,
+    submission: {
+      id: hash.slice(0, 16),
+      zip: hash,
+      name: `${name}.zip`,
+      files: files.map(f => ({ name: f.name, bytes: f.bytes.length })),
+      snapshot,
+      faults,
+    },
+  }
 }

@@ -10,7 +10,9 @@ export const pdf = (): Promise<typeof import('@/core/pdf')> => import('@/core/pd
 
 let subsetter: Promise<Subsetter> | undefined
 export const loadedSubsetter = (): Promise<Subsetter> =>
-  (subsetter ??= fetch('/fonts/harfbuzz-subset.wasm').then(async r => (await pdf()).loadSubsetter(new Uint8Array(await r.arrayBuffer()))))
+  (subsetter ??= fetch('/fonts/harfbuzz-subset.wasm').then(async r =>
+    (await pdf()).loadSubsetter(new Uint8Array(await r.arrayBuffer())),
+  ))
 
 export const pictureSource: PictureSource = {
   bytes: originalBytes,
@@ -19,7 +21,11 @@ export const pictureSource: PictureSource = {
       const canvas = new OffscreenCanvas(bitmap.width, bitmap.height)
       const ctx = canvas.getContext('2d')!
       ctx.drawImage(bitmap, 0, 0)
-      return { width: bitmap.width, height: bitmap.height, rgba: ctx.getImageData(0, 0, bitmap.width, bitmap.height).data }
+      return {
+        width: bitmap.width,
+        height: bitmap.height,
+        rgba: ctx.getImageData(0, 0, bitmap.width, bitmap.height).data,
+      }
     })
     if (!pixels) throw new Fault('picture', 'A picture is damaged and cannot be decoded.')
     return pixels

@@ -13,7 +13,13 @@ const { lend, pixelsHeld, withPreviews } = await import('./pictureShelf')
 const pageOf = (...ids: string[]): PageMarks => {
   const layer = new LayerBuilder()
   for (const asset of ids) layer.add({ kind: 'image', asset, x: 0, y: 0, width: 100, height: 100, alt: '' })
-  return { label: '1', width: 432, height: 648, bleed: { left: 0, right: 0, top: 0, bottom: 0 }, layers: [{ layer: layer.build(), x: 0, y: 0 }] } as unknown as PageMarks
+  return {
+    label: '1',
+    width: 432,
+    height: 648,
+    bleed: { left: 0, right: 0, top: 0, bottom: 0 },
+    layers: [{ layer: layer.build(), x: 0, y: 0 }],
+  } as unknown as PageMarks
 }
 async function picture(n: number, width: number, height: number): Promise<string> {
   const canvas = createCanvas(width, height)
@@ -30,7 +36,9 @@ describe('pictures at the press', () => {
     const [large, small] = [await picture(1, 3000, 2000), await picture(2, 300, 200)]
     const broken = hashOf(Uint8Array.of(9, 9))
     lend(new Map([[broken, Uint8Array.of(9, 9)]]))
-    const seen = await withPreviews([pageOf(large, small, broken, 'nowhere')], pictures => [large, small, broken, 'nowhere'].map(id => pictures(id) as { width: number; height: number } | undefined))
+    const seen = await withPreviews([pageOf(large, small, broken, 'nowhere')], pictures =>
+      [large, small, broken, 'nowhere'].map(id => pictures(id) as { width: number; height: number } | undefined),
+    )
     expect(seen.map(p => p && [p.width, p.height])).toEqual([[1400, 933], [300, 200], undefined, undefined])
   })
   test('what is held stays under its budget, however many there are; those of the page at hand are there', async () => {

@@ -50,7 +50,11 @@ function inTurn<T>(id: string, work: () => Promise<T>): Promise<T> {
 }
 
 /** A picture decoded whole, handed to `use` and closed afterwards. Undefined where its bytes are no picture that can be decoded. */
-export const decodedWhole = <T>(id: string, bytes: Uint8Array, use: (bitmap: ImageBitmap) => Promise<T> | T): Promise<T | undefined> =>
+export const decodedWhole = <T>(
+  id: string,
+  bytes: Uint8Array,
+  use: (bitmap: ImageBitmap) => Promise<T> | T,
+): Promise<T | undefined> =>
   inTurn(id, async () => {
     const bitmap = await createImageBitmap(new Blob([unshared(bytes)])).catch(() => undefined)
     if (!bitmap) return undefined
@@ -124,9 +128,10 @@ export const pixelsHeld = (): number => heldBytes
 
 const imagesOn = (pages: PageMarks[]): Set<string> => {
   const ids = new Set<string>()
-  for (const page of pages) visitPage(page, v => {
-    if ('item' in v && v.item.kind === 'image') ids.add(v.item.asset)
-  })
+  for (const page of pages)
+    visitPage(page, v => {
+      if ('item' in v && v.item.kind === 'image') ids.add(v.item.asset)
+    })
   return ids
 }
 
@@ -134,7 +139,8 @@ const imagesOn = (pages: PageMarks[]): Set<string> => {
 export function wantsOriginals(page: PageMarks, scale: number): boolean {
   let any = false
   visitPage(page, v => {
-    if ('item' in v && v.item.kind === 'image') any ||= Math.max(v.item.width, v.item.height) * scale > PREVIEW_SIDE * 1.2
+    if ('item' in v && v.item.kind === 'image')
+      any ||= Math.max(v.item.width, v.item.height) * scale > PREVIEW_SIDE * 1.2
   })
   return any
 }
@@ -163,7 +169,8 @@ export async function withOriginals<T>(page: PageMarks, draw: (pictures: Picture
   try {
     for (const id of imagesOn([page])) {
       const bytes = await originalBytes(id)
-      const bitmap = bytes && (await inTurn(id, () => createImageBitmap(new Blob([unshared(bytes)]))).catch(() => undefined))
+      const bitmap =
+        bytes && (await inTurn(id, () => createImageBitmap(new Blob([unshared(bytes)]))).catch(() => undefined))
       if (bitmap) open.set(id, bitmap)
     }
     return await draw(id => open.get(id))

@@ -15,9 +15,29 @@ import { epubOf, findingsOf, frontAtOnce, makePackage, snapshotOf } from './pack
 import { fitEdition, figuresIn, samplePage } from './styles'
 import { tell, tellTo } from './telling'
 
-const prose = 'The bell of Merrow Sound hung in an iron cage at the seaward corner of the quay, and it had a rope, and the rope had a keeper. '
-const edition: Edition = { id: 'paperback', kind: 'paperback', outlets: ['ostrevane'], trim: '6x9in', paper: 'cream', ink: 'black', style: 'harbour-roman', price: 1299, isbn: '9780000000002' } as Edition
-const fresh = (chapters = 3): Book => ({ ...made(Array.from({ length: chapters }, (_, i) => Array.from({ length: 24 }, (_, k) => `${i + 1}.${k + 1} ${prose.repeat(2 + (k % 3))}`))), editions: [edition], cover: undefined }) as Book
+const prose =
+  'The bell of Merrow Sound hung in an iron cage at the seaward corner of the quay, and it had a rope, and the rope had a keeper. '
+const edition: Edition = {
+  id: 'paperback',
+  kind: 'paperback',
+  outlets: ['ostrevane'],
+  trim: '6x9in',
+  paper: 'cream',
+  ink: 'black',
+  style: 'harbour-roman',
+  price: 1299,
+  isbn: '9780000000002',
+} as Edition
+const fresh = (chapters = 3): Book =>
+  ({
+    ...made(
+      Array.from({ length: chapters }, (_, i) =>
+        Array.from({ length: 24 }, (_, k) => `${i + 1}.${k + 1} ${prose.repeat(2 + (k % 3))}`),
+      ),
+    ),
+    editions: [edition],
+    cover: undefined,
+  }) as Book
 
 let turns = 0
 /** Gives the press a book as the page does: what it has not seen, told apart by identity. */
@@ -30,7 +50,15 @@ function sender(): (book: Book, pictures?: Map<string, Uint8Array>) => Promise<v
     seen = new Map(sections.map(s => [s.id, s]))
     // As messages do it, what is sent is a copy.
     const turn = ++turns
-    await openBook({ ...(JSON.parse(JSON.stringify({ head, order: sections.map(s => s.id), sections: news })) as Pick<BookUpdate, 'head' | 'order' | 'sections'>), after, turn, ...(pictures ? { lent: pictures } : {}) })
+    await openBook({
+      ...(JSON.parse(JSON.stringify({ head, order: sections.map(s => s.id), sections: news })) as Pick<
+        BookUpdate,
+        'head' | 'order' | 'sections'
+      >),
+      after,
+      turn,
+      ...(pictures ? { lent: pictures } : {}),
+    })
     after = turn
   }
 }
@@ -62,7 +90,10 @@ describe('an open book', () => {
   test('sets a changed chapter only: the marks of the others are the same ones', async () => {
     const before = await interiorOf()
     const last = book.sections.at(-1)!
-    const changed: Section = { ...last, doc: { ...last.doc, content: [...last.doc.content, paragraph('new', 'And then no more.')] } }
+    const changed: Section = {
+      ...last,
+      doc: { ...last.doc, content: [...last.doc.content, paragraph('new', 'And then no more.')] },
+    }
     await send({ ...book, sections: [...book.sections.slice(0, -1), changed] })
     const after = await interiorOf()
     expect(after).not.toBe(before)
@@ -88,12 +119,27 @@ describe('an open book', () => {
   test('takes updates one after the other, each whole or not at all; one that was missed is asked for', async () => {
     const { sections, ...head } = bookOf('test').book
     const at = bookOf('test').turn
-    const update = (title: string, after: number, turn: number): BookUpdate => ({ head: { ...head, data: { ...head.data, title } }, order: sections.map(s => s.id), sections: [], after, turn })
+    const update = (title: string, after: number, turn: number): BookUpdate => ({
+      head: { ...head, data: { ...head.data, title } },
+      order: sections.map(s => s.id),
+      sections: [],
+      after,
+      turn,
+    })
     // Three at once: the last one stands, however long each takes.
-    await Promise.all([openBook(update('One', at, at + 1)), openBook(update('Two', at + 1, at + 2)), openBook(update('Three', at + 2, at + 3))])
+    await Promise.all([
+      openBook(update('One', at, at + 1)),
+      openBook(update('Two', at + 1, at + 2)),
+      openBook(update('Three', at + 2, at + 3)),
+    ])
     expect(bookOf('test').book.data.title).toBe('Three')
     await expect(openBook(update('Five', at + 4, at + 5))).rejects.toMatchObject({ code: 'gap' })
-    await expect(openBook({ ...update('Bad', at + 3, at + 4), head: { ...head, data: { ...head.data, title: { a: 1 } as never } } })).rejects.toMatchObject({ code: 'book', place: 'data.title' })
+    await expect(
+      openBook({
+        ...update('Bad', at + 3, at + 4),
+        head: { ...head, data: { ...head.data, title: { a: 1 } as never } },
+      }),
+    ).rejects.toMatchObject({ code: 'book', place: 'data.title' })
     expect([bookOf('test').book.data.title, bookOf('test').turn]).toEqual(['Three', at + 3])
     await openBook(update('Four', at + 3, at + 4))
     expect(bookOf('test').book.data.title).toBe('Four')
@@ -115,7 +161,9 @@ describe('styles at the press', () => {
     const whole = await interiorOf()
     expect(whole.style.text.size).toBe(12)
     expect(whole.pages.map(text)).toContain(text(seen!.marks))
-    expect(text(seen!.marks).replace(/\s/g, '')).toContain(text(before.pages[page]!).split('\n')[0]!.replace(/\s/g, '').slice(0, 30))
+    expect(text(seen!.marks).replace(/\s/g, '')).toContain(
+      text(before.pages[page]!).split('\n')[0]!.replace(/\s/g, '').slice(0, 30),
+    )
   })
   test('a style tried beside the present one leaves it alone; figures are those it would have', async () => {
     const style = styleById('meadowsweet', undefined)
@@ -124,7 +172,11 @@ describe('styles at the press', () => {
     expect(await interiorOf()).toBe(before)
     await send({ ...book, editions: [{ ...edition, style: 'meadowsweet' }] })
     const chain = chainOf('test', 'paperback')
-    expect(figures).toEqual({ pages: await chain.get('pages'), spinePt: await chain.get('spine'), cost: (await chain.get('money')).cost })
+    expect(figures).toEqual({
+      pages: await chain.get('pages'),
+      spinePt: await chain.get('spine'),
+      cost: (await chain.get('money')).cost,
+    })
     const sample = await samplePage('test', 'paperback', style)
     expect(pageText(sample!)).toContain('1.1')
   })
@@ -136,30 +188,52 @@ describe('styles at the press', () => {
     expect(offer!.pages).not.toBe(now)
     await send({ ...book, editions: [{ ...edition, styleChanges: offer!.changes }] })
     expect(await chainOf('test', 'paperback').get('pages')).toBe(offer!.pages)
-    expect(styleOf(bookOf('test').book, bookOf('test').book.editions[0]!)).not.toEqual(styleById('harbour-roman', undefined))
+    expect(styleOf(bookOf('test').book, bookOf('test').book.editions[0]!)).not.toEqual(
+      styleById('harbour-roman', undefined),
+    )
   }, 60_000)
 })
 
 describe('what leaves the press', () => {
   const steps: string[] = []
-  const ticker = async (p: { stage: string; done: number; of: number }): Promise<void> => void steps.push(`${p.stage} ${(p.done / p.of).toFixed(2)}`)
+  const ticker = async (p: { stage: string; done: number; of: number }): Promise<void> =>
+    void steps.push(`${p.stage} ${(p.done / p.of).toFixed(2)}`)
   beforeEach(async () => {
     closeBook('test')
     steps.length = 0
-    await sender()({ ...fresh(), editions: [edition, { id: 'ebook', kind: 'ebook', outlets: ['pellowick'], style: 'harbour-roman', price: 499 } as Edition] })
+    await sender()({
+      ...fresh(),
+      editions: [
+        edition,
+        { id: 'ebook', kind: 'ebook', outlets: ['pellowick'], style: 'harbour-roman', price: 499 } as Edition,
+      ],
+    })
   })
 
   test('the print package: press-ready files that agree with the figures, the same bytes twice, progress that only grows', async () => {
     const { zip, submission } = await makePackage('test', edition, 'ostrevane', ticker)
     const files = Object.fromEntries(Object.entries(unzipSync(zip)).map(([k, v]) => [k.split('/')[1]!, v]))
-    expect(Object.keys(files)).toEqual(['a-book-interior.pdf', 'a-book-cover.pdf', 'a-book-front.jpg', 'a-book-listing.json'])
+    expect(Object.keys(files)).toEqual([
+      'a-book-interior.pdf',
+      'a-book-cover.pdf',
+      'a-book-front.jpg',
+      'a-book-listing.json',
+    ])
     expect(submission.files.map(f => f.bytes)).toEqual(Object.values(files).map(f => f.length))
     const chain = chainOf('test', 'paperback', 'ostrevane')
     const [pages, wrap] = [await chain.get('pages'), await chain.get('wrap')]
-    const [interior, cover] = [await PDFDocument.load(files['a-book-interior.pdf']!), await PDFDocument.load(files['a-book-cover.pdf']!)]
+    const [interior, cover] = [
+      await PDFDocument.load(files['a-book-interior.pdf']!),
+      await PDFDocument.load(files['a-book-cover.pdf']!),
+    ]
     expect(interior.getPageCount()).toBe((await chain.get('interior')).pages.length)
     expect(cover.getPage(0).getWidth()).toBeCloseTo(wrap.width, 2)
-    expect(JSON.parse(strFromU8(files['a-book-listing.json']!))).toMatchObject({ title: 'A Book', pages, price: 1299, isbn: '9780000000002' })
+    expect(JSON.parse(strFromU8(files['a-book-listing.json']!))).toMatchObject({
+      title: 'A Book',
+      pages,
+      price: 1299,
+      isbn: '9780000000002',
+    })
     expect([...files['a-book-front.jpg']!.slice(0, 2)]).toEqual([0xff, 0xd8])
     const done = steps.map(s => Number(s.split(' ').at(-1)))
     expect(done).toEqual([...done].sort((a, b) => a - b))
@@ -173,19 +247,44 @@ describe('what leaves the press', () => {
     const asset = { id: hashOf(bytes), type: 'image/png' as const, width: 1200, height: 800 }
     const base = fresh(5)
     const e = { ...edition, outlets: ['tarnbrook'] }
-    const pictured = base.sections.map(s => (s.role === 'chapter' ? { ...s, doc: { ...s.doc, content: [{ type: 'image' as const, attrs: { id: `i${s.id}`, asset: asset.id, alt: 'x', decoration: false, share: 0.5 } }, ...s.doc.content] } } : s))
+    const pictured = base.sections.map(s =>
+      s.role === 'chapter'
+        ? {
+            ...s,
+            doc: {
+              ...s.doc,
+              content: [
+                {
+                  type: 'image' as const,
+                  attrs: { id: `i${s.id}`, asset: asset.id, alt: 'x', decoration: false, share: 0.5 },
+                },
+                ...s.doc.content,
+              ],
+            },
+          }
+        : s,
+    )
     closeBook('test')
     await sender()({ ...base, sections: pictured, assets: [asset], editions: [e] }, new Map([[asset.id, bytes]]))
     const files = Object.values(unzipSync((await makePackage('test', e, 'tarnbrook', ticker)).zip))
     const says = async (b: Uint8Array): Promise<string | undefined> => {
       const { context } = await PDFDocument.load(b, { updateMetadata: false })
-      return (context.lookup(context.trailerInfo.Info, PDFDict).lookup(PDFName.of('GTS_PDFXVersion')) as { decodeText?(): string } | undefined)?.decodeText?.()
+      return (
+        context.lookup(context.trailerInfo.Info, PDFDict).lookup(PDFName.of('GTS_PDFXVersion')) as
+          { decodeText?(): string } | undefined
+      )?.decodeText?.()
     }
     expect([await says(files[0]!), await says(files[1]!)]).toEqual(['PDF/X-1a:2003', 'PDF/X-4'])
     expect((await PDFDocument.load(files[0]!)).getPages().every(p => !p.node.Annots())).toBe(true)
     const widthAt = async (ppi?: number): Promise<number> => {
       const { bytes } = await interiorFile('test', 'paperback', 'press', undefined, ppi)
-      return Math.max(...[...Buffer.from(bytes).toString('latin1').matchAll(/\/Subtype \/Image[^]*?\/Width (\d+)|\/Width (\d+)[^]*?\/Subtype \/Image/g)].map(m => Number(m[1] ?? m[2])))
+      return Math.max(
+        ...[
+          ...Buffer.from(bytes)
+            .toString('latin1')
+            .matchAll(/\/Subtype \/Image[^]*?\/Width (\d+)|\/Width (\d+)[^]*?\/Subtype \/Image/g),
+        ].map(m => Number(m[1] ?? m[2])),
+      )
     }
     const [whole, draft] = [await widthAt(600), await widthAt(150)]
     expect(whole).toBe(1200)
@@ -205,37 +304,88 @@ describe('what leaves the press', () => {
     expect((await findingsOf('test', e, 'pellowick')).every(f => f.severity !== undefined)).toBe(true)
   }, 60_000)
   test('what was sent goes into a backup and comes back: the press’s own records are in order', async () => {
-    await sender()({ ...fresh(), editions: [edition, { id: 'ebook', kind: 'ebook', outlets: ['pellowick'], style: 'harbour-roman', price: 499 } as Edition] })
+    await sender()({
+      ...fresh(),
+      editions: [
+        edition,
+        { id: 'ebook', kind: 'ebook', outlets: ['pellowick'], style: 'harbour-roman', price: 499 } as Edition,
+      ],
+    })
     const events = []
-    for (const [of, outletId] of [['paperback', 'ostrevane'], ['ebook', 'pellowick']] as const) {
+    for (const [of, outletId] of [
+      ['paperback', 'ostrevane'],
+      ['ebook', 'pellowick'],
+    ] as const) {
       const e = bookOf('test').book.editions.find(x => x.id === of)!
       const { submission, zip } = await makePackage('test', e, outletId, () => undefined)
-      events.push({ key: `test/${of}/${outletId}`, book: 'test', events: [{ kind: 'sent' as const, at: 3, submission, profile: outlet(outletId) }, { kind: 'withdrawn' as const, at: 5 }], zip })
+      events.push({
+        key: `test/${of}/${outletId}`,
+        book: 'test',
+        events: [
+          { kind: 'sent' as const, at: 3, submission, profile: outlet(outletId) },
+          { kind: 'withdrawn' as const, at: 5 },
+        ],
+        zip,
+      })
     }
-    const library: Library = { books: [{ project: { book: bookOf('test').book, pictures: new Map() }, added: 1 }], listings: events.map(({ zip: _zip, ...l }) => l).sort((a, b) => (a.key < b.key ? -1 : 1)), packages: new Map(events.map(l => [hashOf(l.zip), l.zip])), versions: [], parts: new Map(), pieces: [], settings: [{ key: 'clock', value: 720 }] }
+    const library: Library = {
+      books: [{ project: { book: bookOf('test').book, pictures: new Map() }, added: 1 }],
+      listings: events.map(({ zip: _zip, ...l }) => l).sort((a, b) => (a.key < b.key ? -1 : 1)),
+      packages: new Map(events.map(l => [hashOf(l.zip), l.zip])),
+      versions: [],
+      parts: new Map(),
+      pieces: [],
+      settings: [{ key: 'clock', value: 720 }],
+    }
     expect(readLibrary(writeLibrary(library)).listings).toEqual(JSON.parse(JSON.stringify(library.listings)))
   }, 60_000)
   test('work that is stopped stops', async () => {
-    await expect(makePackage('test', edition, 'ostrevane', () => Promise.reject(new Error('stopped')))).rejects.toThrow('stopped')
+    await expect(makePackage('test', edition, 'ostrevane', () => Promise.reject(new Error('stopped')))).rejects.toThrow(
+      'stopped',
+    )
   })
   test('what an outlet sees changes with what it would print, and only then', async () => {
     const before = await snapshotOf('test', edition, 'ostrevane')
     expect(await snapshotOf('test', edition, 'ostrevane')).toEqual(before)
-    expect(await snapshotOf('test', { ...edition, price: 1399 }, 'ostrevane')).toMatchObject({ interior: before.interior, cover: before.cover, price: 1399 })
-    expect((await snapshotOf('test', { ...edition, styleChanges: { 'text.size': 12 } }, 'ostrevane')).interior).not.toBe(before.interior)
+    expect(await snapshotOf('test', { ...edition, price: 1399 }, 'ostrevane')).toMatchObject({
+      interior: before.interior,
+      cover: before.cover,
+      price: 1399,
+    })
+    expect(
+      (await snapshotOf('test', { ...edition, styleChanges: { 'text.size': 12 } }, 'ostrevane')).interior,
+    ).not.toBe(before.interior)
     expect((await frontAtOnce('test'))!.page.width).toBeGreaterThan(800)
   })
   test('files to look at: one chapter, a proof with marks, small pictures, a tagged one, blank templates of the true size', async () => {
-    const load = async (...a: Parameters<typeof interiorFile>) => { const f = await interiorFile(...a); return { name: f.name, doc: await PDFDocument.load(f.bytes, { updateMetadata: false }) } }
+    const load = async (...a: Parameters<typeof interiorFile>) => {
+      const f = await interiorFile(...a)
+      return { name: f.name, doc: await PDFDocument.load(f.bytes, { updateMetadata: false }) }
+    }
     const { starts, pages } = await interiorOf()
     const one = await load('test', 'paperback', 'press', 's2')
-    expect([one.doc.getPageCount() > 2, one.doc.getPageCount() < pages.length / 2, one.name]).toEqual([true, true, `a-book-page-${pages[starts.get('s2')!]!.label}-interior.pdf`])
+    expect([one.doc.getPageCount() > 2, one.doc.getPageCount() < pages.length / 2, one.name]).toEqual([
+      true,
+      true,
+      `a-book-page-${pages[starts.get('s2')!]!.label}-interior.pdf`,
+    ])
     const proof = await load('test', 'paperback', 'proof', 's2')
     expect(proof.doc.getPage(0).getWidth()).toBeGreaterThan(one.doc.getPage(0).getWidth())
     expect((await load('test', 'paperback', 'tagged', 's2')).doc.catalog.toString()).toContain('StructTreeRoot')
     await expect(interiorFile('test', 'paperback', 'press', 'nowhere')).rejects.toThrow('no pages of its own')
     const blank = unzipSync((await templateFiles('test', 'paperback')).bytes)
-    expect(Object.keys(blank).sort()).toEqual(['either-side.pdf', 'either-side.png', 'either-side.svg', 'left-and-right.pdf', 'left-page.png', 'left-page.svg', 'right-page.png', 'right-page.svg'].sort())
+    expect(Object.keys(blank).sort()).toEqual(
+      [
+        'either-side.pdf',
+        'either-side.png',
+        'either-side.svg',
+        'left-and-right.pdf',
+        'left-page.png',
+        'left-page.svg',
+        'right-page.png',
+        'right-page.svg',
+      ].sort(),
+    )
     expect((await PDFDocument.load(blank['left-and-right.pdf']!)).getPageCount()).toBe(2)
     expect(strFromU8(blank['left-page.svg']!)).toMatch(/^<\?xml/)
   }, 60_000)

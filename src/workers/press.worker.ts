@@ -8,8 +8,32 @@ import type { Finding } from '@/core/check'
 import { type Cover, type CoverDesign, type Flat, frontPage, type SetPiece } from '@/core/cover'
 import type { Understood } from '@/core/intake'
 import { ebookMoney, leastEbookPrice, type ListingSnapshot, type Submission } from '@/core/outlets'
-import { boxOn, findOnPage, type FitOffer, type InteriorStyle, lendersOf, type Lent, type LineAsSet, linesOf, type PageBox, pageOf, placeAt, type TextPlace, type UnmetAt, wordAt } from '@/core/pages'
-import { bindingRules, Fault, insideMargin, type OutletProfile, printRules, type Progress, pts, roundPages } from '@/core/trade'
+import {
+  boxOn,
+  findOnPage,
+  type FitOffer,
+  type InteriorStyle,
+  lendersOf,
+  type Lent,
+  type LineAsSet,
+  linesOf,
+  type PageBox,
+  pageOf,
+  placeAt,
+  type TextPlace,
+  type UnmetAt,
+  wordAt,
+} from '@/core/pages'
+import {
+  bindingRules,
+  Fault,
+  insideMargin,
+  type OutletProfile,
+  printRules,
+  type Progress,
+  pts,
+  roundPages,
+} from '@/core/trade'
 import { type ReadFont, readFont } from '@/core/type'
 import { canBeShown, lookOver } from './door'
 import { draw, type Part, withBleed } from './draw'
@@ -66,7 +90,13 @@ export interface Leaves {
   style: InteriorStyle
   /** Sections that have pages. */
   starts: string[]
-  pages: { label: string; blank: boolean; /** Title and id of the section that opens here. */ opens?: string; section?: string; /** How much text stands on it: runs of glyphs. */ runs: number }[]
+  pages: {
+    label: string
+    blank: boolean
+    /** Title and id of the section that opens here. */ opens?: string
+    section?: string
+    /** How much text stands on it: runs of glyphs. */ runs: number
+  }[]
   /** The text block on a recto, and the outlet's safe zone from the trim. */
   block: { x: number; y: number; width: number; height: number }
   outside: number
@@ -133,16 +163,31 @@ const api = {
   },
 
   /** A manuscript or a project file, whichever it is. `salvage`: take what can be saved of a damaged one. */
-  async readFile(file: File, salvage = false): Promise<Pick<Understood, 'book' | 'pictures' | 'dropped' | 'cleaned' | 'isbn'> & { project: boolean }> {
+  async readFile(
+    file: File,
+    salvage = false,
+  ): Promise<Pick<Understood, 'book' | 'pictures' | 'dropped' | 'cleaned' | 'isbn'> & { project: boolean }> {
     const lost: string[] = []
     const { name } = file
     const bytes = await bytesOf(file)
     const read = await plainly(f => {
       if (!f.isProject(bytes)) return { ...f.readManuscript(name, bytes, undefined, tell, salvage), project: false }
-      return { ...f.readProject(bytes, { report: tell, ...(salvage ? { salvage: (what: string) => void lost.push(what) } : {}) }), dropped: [], cleaned: [], project: true }
+      return {
+        ...f.readProject(bytes, {
+          report: tell,
+          ...(salvage ? { salvage: (what: string) => void lost.push(what) } : {}),
+        }),
+        dropped: [],
+        cleaned: [],
+        project: true,
+      }
     })
     const { book, pictures, said } = await lookOver(read.book, read.pictures, tell)
-    const dropped = [...read.dropped, ...said, ...(lost.length ? [{ what: 'parts of the damaged file', count: lost.length, places: lost.slice(0, 5) }] : [])]
+    const dropped = [
+      ...read.dropped,
+      ...said,
+      ...(lost.length ? [{ what: 'parts of the damaged file', count: lost.length, places: lost.slice(0, 5) }] : []),
+    ]
     return handedOver({ ...read, book, pictures, dropped }, [pictures])
   },
 
@@ -162,7 +207,9 @@ const api = {
     const cover = await frontAtOnce(bookId)
     if (!cover) return undefined
     const page = frontPage(cover)
-    return withPreviews([page], pictures => draw(page, 240 / page.height, pictures)).then(c => c.convertToBlob({ type: 'image/png' }))
+    return withPreviews([page], pictures => draw(page, 240 / page.height, pictures)).then(c =>
+      c.convertToBlob({ type: 'image/png' }),
+    )
   },
 
   /** Words, pages and findings of an open book: what follows from it, for the shelf. */
@@ -172,15 +219,32 @@ const api = {
     const out: Outlook = { words, planned: book.plan ? plannedPages(book.plan) : 0, editions: [] }
     for (const e of book.editions) {
       if (e.kind === 'ebook') {
-        const stop = words ? (await findingsOf(bookId, e, e.outlets[0] ?? 'ostrevane')).filter(f => f.severity === 'stop') : []
+        const stop = words
+          ? (await findingsOf(bookId, e, e.outlets[0] ?? 'ostrevane')).filter(f => f.severity === 'stop')
+          : []
         const asks = words ? stop[0]?.message : 'Write something first'
-        out.editions.push({ id: e.id, kind: e.kind, outlets: e.outlets, stops: words ? stop.length : 1, ...(asks ? { asks } : {}) })
+        out.editions.push({
+          id: e.id,
+          kind: e.kind,
+          outlets: e.outlets,
+          stops: words ? stop.length : 1,
+          ...(asks ? { asks } : {}),
+        })
         continue
       }
       const chain = chainOf(bookId, e.id)
       const findings = await chain.get('findings')
       const first = findings.find(f => f.severity !== 'remark')
-      out.editions.push({ id: e.id, kind: e.kind, trim: e.trim, pages: await chain.get('pages'), spinePt: await chain.get('spine'), outlets: e.outlets, stops: findings.filter(f => f.severity === 'stop').length, ...(first ? { asks: first.message } : {}) })
+      out.editions.push({
+        id: e.id,
+        kind: e.kind,
+        trim: e.trim,
+        pages: await chain.get('pages'),
+        spinePt: await chain.get('spine'),
+        outlets: e.outlets,
+        stops: findings.filter(f => f.severity === 'stop').length,
+        ...(first ? { asks: first.message } : {}),
+      })
     }
     return out
   },
@@ -202,22 +266,46 @@ const api = {
     if (e.kind === 'ebook') {
       const bytes = (await epubOf(bookId, e, profile)).bytes.length
       const money = e.price === undefined ? undefined : ebookMoney(profile, e.price, bytes)
-      return { ...base, leastPrice: leastEbookPrice(profile, bytes), epubBytes: bytes, ...(money ? { price: money.price, royalty: money.royalty } : {}), worked: workedEbook(money), findings }
+      return {
+        ...base,
+        leastPrice: leastEbookPrice(profile, bytes),
+        epubBytes: bytes,
+        ...(money ? { price: money.price, royalty: money.royalty } : {}),
+        worked: workedEbook(money),
+        findings,
+      }
     }
     const chain = chainOf(bookId, editionId, at)
-    const [money, pages, spinePt, wrap, spec] = [await chain.get('money'), await chain.get('pages'), await chain.get('spine'), await chain.get('wrap'), await chain.get('spec')]
+    const [money, pages, spinePt, wrap, spec] = [
+      await chain.get('money'),
+      await chain.get('pages'),
+      await chain.get('spine'),
+      await chain.get('wrap'),
+      await chain.get('spec'),
+    ]
     const own = money.earnings[0]
     const paper = profile.print?.papers.find(p => p.id === spec.paper)
-    const cost = profile.print?.costs.find(c => c.ink === spec.ink && (!c.papers?.length || c.papers.includes(spec.paper)))
+    const cost = profile.print?.costs.find(
+      c => c.ink === spec.ink && (!c.papers?.length || c.papers.includes(spec.paper)),
+    )
     const extra = bindingRules(profile, spec.binding).extraCost
     return {
-      ...base, pages, spinePt, wrap, cost: money.cost, leastPrice: money.leastPrice,
+      ...base,
+      pages,
+      spinePt,
+      wrap,
+      cost: money.cost,
+      leastPrice: money.leastPrice,
       ...(money.price === undefined || !own ? {} : { price: money.price, royalty: own.royalty }),
       worked: {
         ...(paper && spinePt ? { Spine: `${pages} pages × ${paper.caliper}` } : {}),
         Wrap: 'two panels, the spine and the bleed',
-        ...(cost ? { Print: `${cost.fixed}${extra !== '0' ? ` + ${extra}` : ''} + ${pages} × ${cost.aPage} cents` } : {}),
-        ...(own && money.price !== undefined ? { Royalty: `${own.share} × ${(money.price / 100).toFixed(2)} − ${(money.cost / 100).toFixed(2)} to print` } : {}),
+        ...(cost
+          ? { Print: `${cost.fixed}${extra !== '0' ? ` + ${extra}` : ''} + ${pages} × ${cost.aPage} cents` }
+          : {}),
+        ...(own && money.price !== undefined
+          ? { Royalty: `${own.share} × ${(money.price / 100).toFixed(2)} − ${(money.cost / 100).toFixed(2)} to print` }
+          : {}),
       },
       findings,
     }
@@ -225,19 +313,48 @@ const api = {
 
   async leaves(bookId: string, editionId: string): Promise<Leaves> {
     const chain = chainOf(bookId, editionId)
-    const [interior, book, profile, spec] = [shown(bookId, editionId, await chain.get('interior')), await chain.get('book'), await chain.get('profile'), await chain.get('spec')]
+    const [interior, book, profile, spec] = [
+      shown(bookId, editionId, await chain.get('interior')),
+      await chain.get('book'),
+      await chain.get('profile'),
+      await chain.get('spec'),
+    ]
     const names = labels(book.sections)
-    const named = (id: string): string => (names.has(id) ? shortName(names.get(id)!) : (book.plan?.runs.find(r => `run:${r.id}` === id)?.heading ?? 'a run'))
+    const named = (id: string): string =>
+      names.has(id) ? shortName(names.get(id)!) : (book.plan?.runs.find(r => `run:${r.id}` === id)?.heading ?? 'a run')
     const opens = new Map([...interior.starts].map(([id, page]) => [page, { opens: named(id), section: id }]))
     return {
-      unmetAt: interior.unmetAt, lent: interior.lent, borrowed: lendersOf(interior.borrowed), starts: [...interior.starts.keys()], width: interior.spec.width, height: interior.spec.height, style: interior.style, block: interior.block, outside: book.plan ? interior.spec.width - interior.block.x - interior.block.width : interior.outside, safe: pts(printRules(profile).safe),
-      insideAsked: insideMargin(profile, spec.binding, roundPages(interior.pages.length, bindingRules(profile, spec.binding).pageMultiple)),
-      pages: interior.pages.map((p, i) => ({ label: p.label, blank: !p.layers.length, runs: p.layers.reduce((n, l) => n + (l.layer.text?.count ?? 0), 0), ...opens.get(i) })),
+      unmetAt: interior.unmetAt,
+      lent: interior.lent,
+      borrowed: lendersOf(interior.borrowed),
+      starts: [...interior.starts.keys()],
+      width: interior.spec.width,
+      height: interior.spec.height,
+      style: interior.style,
+      block: interior.block,
+      outside: book.plan ? interior.spec.width - interior.block.x - interior.block.width : interior.outside,
+      safe: pts(printRules(profile).safe),
+      insideAsked: insideMargin(
+        profile,
+        spec.binding,
+        roundPages(interior.pages.length, bindingRules(profile, spec.binding).pageMultiple),
+      ),
+      pages: interior.pages.map((p, i) => ({
+        label: p.label,
+        blank: !p.layers.length,
+        runs: p.layers.reduce((n, l) => n + (l.layer.text?.count ?? 0), 0),
+        ...opens.get(i),
+      })),
     }
   },
 
   /** The opening of this book's first chapter in a style, as a picture `width` pixels wide. */
-  async sample(bookId: string, editionId: string, style: string | object, width: number): Promise<ImageBitmap | undefined> {
+  async sample(
+    bookId: string,
+    editionId: string,
+    style: string | object,
+    width: number,
+  ): Promise<ImageBitmap | undefined> {
     const page = await samplePage(bookId, editionId, chosenStyle(bookId, style))
     return page && handed(await withPreviews([page], pictures => draw(page, width / page.width, pictures)))
   },
@@ -260,7 +377,13 @@ const api = {
   },
 
   /** The interior as a file to look at, to hand on, or for a press. */
-  async interiorFile(bookId: string, editionId: string, kind: InteriorFileKind, section?: string, ppi?: number): Promise<{ name: string; bytes: Uint8Array }> {
+  async interiorFile(
+    bookId: string,
+    editionId: string,
+    kind: InteriorFileKind,
+    section?: string,
+    ppi?: number,
+  ): Promise<{ name: string; bytes: Uint8Array }> {
     const made = await interiorFile(bookId, editionId, kind, section, ppi)
     return Comlink.transfer(made, [made.bytes.buffer])
   },
@@ -277,26 +400,60 @@ const api = {
   },
 
   /** The open spread in a style that was changed a moment ago, before the whole book is set in it: see `firstLook`. */
-  async firstLook(bookId: string, editionId: string, pages: number[], scale: number): Promise<{ page: number; bitmap: ImageBitmap }[]> {
+  async firstLook(
+    bookId: string,
+    editionId: string,
+    pages: number[],
+    scale: number,
+  ): Promise<{ page: number; bitmap: ImageBitmap }[]> {
     const seen = await firstLook(bookId, editionId, pages)
-    const out = await withPreviews(seen.map(s => s.marks), pictures => seen.map(({ page, marks }) => ({ page, bitmap: draw(marks, scale, pictures).transferToImageBitmap() })))
-    return Comlink.transfer(out, out.map(o => o.bitmap))
+    const out = await withPreviews(
+      seen.map(s => s.marks),
+      pictures =>
+        seen.map(({ page, marks }) => ({ page, bitmap: draw(marks, scale, pictures).transferToImageBitmap() })),
+    )
+    return Comlink.transfer(
+      out,
+      out.map(o => o.bitmap),
+    )
   },
 
   /** A page as a picture of `scale` pixels a point. */
-  async paint(bookId: string, editionId: string, index: number, scale: number, part?: Part): Promise<ImageBitmap | undefined> {
+  async paint(
+    bookId: string,
+    editionId: string,
+    index: number,
+    scale: number,
+    part?: Part,
+  ): Promise<ImageBitmap | undefined> {
     const page = (await chainOf(bookId, editionId).get('interior')).pages[index]
     if (!page) return undefined
-    return handed(await (wantsOriginals(page, scale) ? withOriginals(page, p => draw(page, scale, p, part)) : withPreviews([page], p => draw(page, scale, p, part))))
+    return handed(
+      await (wantsOriginals(page, scale)
+        ? withOriginals(page, p => draw(page, scale, p, part))
+        : withPreviews([page], p => draw(page, scale, p, part))),
+    )
   },
 
   /** What stands at a point of a page, as a click there means it. Points from the trim's top left. */
-  async placeAt(bookId: string, editionId: string, index: number, x: number, y: number): Promise<TextPlace | undefined> {
+  async placeAt(
+    bookId: string,
+    editionId: string,
+    index: number,
+    x: number,
+    y: number,
+  ): Promise<TextPlace | undefined> {
     const place = placeAt(await chainOf(bookId, editionId).get('interior'), index, x, y)
     return place && !place.section.startsWith('run:') ? place : undefined
   },
 
-  async boxOn(bookId: string, editionId: string, index: number, section: string, block: string): Promise<PageBox | undefined> {
+  async boxOn(
+    bookId: string,
+    editionId: string,
+    index: number,
+    section: string,
+    block: string,
+  ): Promise<PageBox | undefined> {
     return boxOn(await chainOf(bookId, editionId).get('interior'), index, section, block)
   },
 
@@ -305,10 +462,16 @@ const api = {
   },
 
   /** Where a place of the text stands in the pages: the page, its label, and the word. */
-  async wordInPages(bookId: string, editionId: string, place: TextPlace): Promise<{ page: number; label: string; boxes: PageBox[] } | undefined> {
+  async wordInPages(
+    bookId: string,
+    editionId: string,
+    place: TextPlace,
+  ): Promise<{ page: number; label: string; boxes: PageBox[] } | undefined> {
     const interior = await chainOf(bookId, editionId).get('interior')
     const page = pageOf(interior, place.section, place.block, place.chars)
-    return page === undefined || !interior.pages[page] ? undefined : { page, label: interior.pages[page].label, boxes: wordAt(interior, page, place) }
+    return page === undefined || !interior.pages[page]
+      ? undefined
+      : { page, label: interior.pages[page].label, boxes: wordAt(interior, page, place) }
   },
 
   async cover(bookId: string, editionId: string, outletId?: string): Promise<CoverView> {
@@ -318,11 +481,21 @@ const api = {
   },
 
   /** The cover as a picture: the whole sheet with its bleed, or the front as it is cut. */
-  async paintCover(bookId: string, editionId: string, part: 'sheet' | 'front', scale: number, outletId?: string): Promise<ImageBitmap> {
+  async paintCover(
+    bookId: string,
+    editionId: string,
+    part: 'sheet' | 'front',
+    scale: number,
+    outletId?: string,
+  ): Promise<ImageBitmap> {
     const { book } = bookOf(bookId)
     const cover = await coverOf(bookId, editionOf(book, editionId), outletId)
     const page = part === 'front' ? frontPage(cover) : cover.page
-    return handed(await withPreviews([page], pictures => draw(page, scale, pictures, part === 'sheet' ? withBleed(page) : undefined)))
+    return handed(
+      await withPreviews([page], pictures =>
+        draw(page, scale, pictures, part === 'sheet' ? withBleed(page) : undefined),
+      ),
+    )
   },
 
   async findings(bookId: string, editionId: string, outletId: string): Promise<Finding[]> {
@@ -334,7 +507,12 @@ const api = {
   },
 
   /** Makes the package; `report` hears how far it is and may answer false to stop it. */
-  async pack(bookId: string, editionId: string, outletId: string, report: (p: Progress) => Promise<boolean> | boolean): Promise<{ submission: Submission; zip: Uint8Array }> {
+  async pack(
+    bookId: string,
+    editionId: string,
+    outletId: string,
+    report: (p: Progress) => Promise<boolean> | boolean,
+  ): Promise<{ submission: Submission; zip: Uint8Array }> {
     let last = 0
     const made = await makePackage(bookId, editionOf(bookOf(bookId).book, editionId), outletId, async p => {
       const now = performance.now()
@@ -348,7 +526,11 @@ const api = {
 
 /** The worked line of an ebook's royalty. */
 function workedEbook(money: ReturnType<typeof ebookMoney> | undefined): Record<string, string> {
-  return money ? { Royalty: `${money.share} × ${(money.price / 100).toFixed(2)}${money.delivery ? ` − ${(money.delivery / 100).toFixed(2)} for delivery` : ''}` } : {}
+  return money
+    ? {
+        Royalty: `${money.share} × ${(money.price / 100).toFixed(2)}${money.delivery ? ` − ${(money.delivery / 100).toFixed(2)} for delivery` : ''}`,
+      }
+    : {}
 }
 
 function editionOf(book: Book, id: string) {
@@ -364,7 +546,8 @@ function handed(canvas: OffscreenCanvas): ImageBitmap {
 
 async function bytesOf(file: Blob): Promise<Uint8Array> {
   const buffer = await file.arrayBuffer().catch(() => undefined)
-  if (!buffer) throw new Fault('unreadable', 'This file could not be read: it was moved or changed meanwhile, or is too large.')
+  if (!buffer)
+    throw new Fault('unreadable', 'This file could not be read: it was moved or changed meanwhile, or is too large.')
   return new Uint8Array(buffer)
 }
 

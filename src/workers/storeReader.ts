@@ -40,7 +40,8 @@ async function read<T>(table: string, key: string): Promise<T | undefined> {
 }
 
 /** The bytes of a picture or font. */
-export const storedBytes = async (hash: string): Promise<Uint8Array | undefined> => (await read<{ bytes: Uint8Array }>('blobs', hash))?.bytes
+export const storedBytes = async (hash: string): Promise<Uint8Array | undefined> =>
+  (await read<{ bytes: Uint8Array }>('blobs', hash))?.bytes
 
 /** A picture as screens show it: small enough to be kept by the hundred. */
 export interface Preview {
@@ -48,7 +49,8 @@ export interface Preview {
   blob: Blob
 }
 
-export const storedPreview = async (hash: string): Promise<Blob | undefined> => (await read<Preview>('previews', hash))?.blob
+export const storedPreview = async (hash: string): Promise<Blob | undefined> =>
+  (await read<Preview>('previews', hash))?.blob
 
 /** Keeps a preview; where there is no room it is made again when it is wanted. */
 export async function keepPreview(hash: string, blob: Blob): Promise<void> {

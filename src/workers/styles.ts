@@ -1,4 +1,14 @@
-import { fitTo, type FitOffer, type Interior, type InteriorStyle, readStyleDocument, Setter, styleById, type StyleChanges, withChanges } from '@/core/pages'
+import {
+  fitTo,
+  type FitOffer,
+  type Interior,
+  type InteriorStyle,
+  readStyleDocument,
+  Setter,
+  styleById,
+  type StyleChanges,
+  withChanges,
+} from '@/core/pages'
 import type { PageMarks } from '@/core/marks'
 import { printChain } from '@/core/chain'
 import { parseTrim } from '@/core/trade'
@@ -15,20 +25,31 @@ export interface StyleFigures {
 }
 
 /** A style by its document, or by id among the book's own and the shipped ones. */
-export const chosenStyle = (bookId: string, style: string | object): InteriorStyle => (typeof style === 'string' ? styleById(style, bookOf(bookId).book.styles) : readStyleDocument(style))
+export const chosenStyle = (bookId: string, style: string | object): InteriorStyle =>
+  typeof style === 'string' ? styleById(style, bookOf(bookId).book.styles) : readStyleDocument(style)
 
 /** Blocks that a sample page can hold at most. */
 const SAMPLE_BLOCKS = 24
 
 /** The first chapter's opening page in a style, set from this book's own words. */
-export async function samplePage(bookId: string, editionId: string, style: InteriorStyle): Promise<PageMarks | undefined> {
+export async function samplePage(
+  bookId: string,
+  editionId: string,
+  style: InteriorStyle,
+): Promise<PageMarks | undefined> {
   const { book } = bookOf(bookId)
   const e = book.editions.find(x => x.id === editionId)
   const trim = parseTrim(e?.trim ?? '6x9in')!
-  const opening = book.sections.find(s => s.role === 'chapter' && s.doc.content.length > 1) ?? book.sections.find(s => !s.made && s.doc.content.length > 0)
+  const opening =
+    book.sections.find(s => s.role === 'chapter' && s.doc.content.length > 1) ??
+    book.sections.find(s => !s.made && s.doc.content.length > 0)
   if (!opening) return undefined
   const part = sampleOf(opening)
-  const set: Interior = await setter.set({ ...book, sections: [part] }, style, { width: trim.width, height: trim.height, inside: 0 })
+  const set: Interior = await setter.set({ ...book, sections: [part] }, style, {
+    width: trim.width,
+    height: trim.height,
+    inside: 0,
+  })
   return set.pages[set.starts.get(part.id)!]
 }
 
@@ -37,7 +58,8 @@ const samples = new WeakMap<Section['doc'], Section>()
 /** A section's beginning as a section of its own; the same one each time, so that what is set of it is kept. */
 function sampleOf(s: Section): Section {
   let sample = samples.get(s.doc)
-  if (!sample) samples.set(s.doc, (sample = { ...s, doc: { ...s.doc, content: s.doc.content.slice(0, SAMPLE_BLOCKS) } }))
+  if (!sample)
+    samples.set(s.doc, (sample = { ...s, doc: { ...s.doc, content: s.doc.content.slice(0, SAMPLE_BLOCKS) } }))
   return sample
 }
 
@@ -54,5 +76,7 @@ export async function fitEdition(bookId: string, editionId: string, target: numb
   const inputs = inputsOf(b, e, e.outlets[0] ?? 'ostrevane')
   // A setter of its own: what is kept of the edition as it stands must not make room for twenty trials.
   const fitting = new Setter(shelf)
-  return fitTo(own, target, (changes: StyleChanges) => printChain({ ...inputs, style: withChanges(own, changes) }, fitting, shelf, tell).get('pages'))
+  return fitTo(own, target, (changes: StyleChanges) =>
+    printChain({ ...inputs, style: withChanges(own, changes) }, fitting, shelf, tell).get('pages'),
+  )
 }

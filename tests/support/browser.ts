@@ -17,12 +17,19 @@ class LooseChannel extends MessageChannel {
 Object.assign(globalThis, {
   MessageChannel: LooseChannel,
   fetch: async (address: string) => {
-    const bytes = address.endsWith('harfbuzz-subset.wasm') ? await readFile('node_modules/harfbuzzjs/dist/harfbuzz-subset.wasm') : await fontSource(keys.get(address) ?? '')
+    const bytes = address.endsWith('harfbuzz-subset.wasm')
+      ? await readFile('node_modules/harfbuzzjs/dist/harfbuzz-subset.wasm')
+      : await fontSource(keys.get(address) ?? '')
     return bytes ? new Response(Uint8Array.from(bytes)) : new Response(null, { status: 404 })
   },
   OffscreenCanvas: function (width: number, height: number) {
     const canvas = createCanvas(width, height)
-    return Object.assign(canvas, { convertToBlob: async ({ type }: { type: string }) => new Blob([Uint8Array.from(type === 'image/png' ? await canvas.encode('png') : await canvas.encode('jpeg', 90))]) })
+    return Object.assign(canvas, {
+      convertToBlob: async ({ type }: { type: string }) =>
+        new Blob([
+          Uint8Array.from(type === 'image/png' ? await canvas.encode('png') : await canvas.encode('jpeg', 90)),
+        ]),
+    })
   },
   createImageBitmap: async (blob: Blob) => loadImage(Buffer.from(await blob.arrayBuffer())),
 })

@@ -9,10 +9,33 @@ export interface Mutation {
 }
 
 const odd = fc.oneof(
-  fc.constantFrom<unknown>(null, true, -1, 0, 1e9, 1e300, 0.5, '', 'x', '"/><script>', '../../x', '\u202egnp.exe', 'a'.repeat(3000), [], {}, [[]], { a: { b: {} } }, [null], { __proto__x: 1 }),
+  fc.constantFrom<unknown>(
+    null,
+    true,
+    -1,
+    0,
+    1e9,
+    1e300,
+    0.5,
+    '',
+    'x',
+    '"/><script>',
+    '../../x',
+    '\u202egnp.exe',
+    'a'.repeat(3000),
+    [],
+    {},
+    [[]],
+    { a: { b: {} } },
+    [null],
+    { __proto__x: 1 },
+  ),
   fc.jsonValue({ maxDepth: 2 }) as fc.Arbitrary<unknown>,
 )
-export const mutation: fc.Arbitrary<Mutation[]> = fc.array(fc.record({ at: fc.nat(1e6), kind: fc.constantFrom('value', 'value', 'remove', 'double', 'key'), value: odd }), { minLength: 1, maxLength: 4 })
+export const mutation: fc.Arbitrary<Mutation[]> = fc.array(
+  fc.record({ at: fc.nat(1e6), kind: fc.constantFrom('value', 'value', 'remove', 'double', 'key'), value: odd }),
+  { minLength: 1, maxLength: 4 },
+)
 
 /** The value with mutations done to it, in place. */
 export function mutated(value: unknown, mutations: Mutation[]): unknown {

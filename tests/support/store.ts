@@ -6,7 +6,8 @@ Dexie.dependencies.indexedDB = indexedDB
 Dexie.dependencies.IDBKeyRange = IDBKeyRange
 const kept = new Map<string, string>()
 Object.assign(globalThis, {
-  indexedDB, IDBKeyRange,
+  indexedDB,
+  IDBKeyRange,
   localStorage: {
     get length() {
       return kept.size

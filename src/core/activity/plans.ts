@@ -21,5 +21,20 @@ export function freshRunId(plan: PagePlan): string {
 /** A new run of a kind. */
 export function newRun(plan: PagePlan, kind: Run['kind'], pages = 20): Run {
   const { spacing, tone } = runKinds[kind]
-  return { id: freshRunId(plan), kind, pages, spacing, tone, ...(kind === 'log' ? { columns: [{ name: 'Date', share: 1 }, { name: 'What', share: 3 }, { name: 'Notes', share: 3 }] } : {}) }
+  return {
+    id: freshRunId(plan),
+    kind,
+    pages,
+    spacing,
+    tone,
+    ...(kind === 'log'
+      ? {
+          columns: [
+            { name: 'Date', share: 1 },
+            { name: 'What', share: 3 },
+            { name: 'Notes', share: 3 },
+          ],
+        }
+      : {}),
+  }
 }

@@ -43,14 +43,24 @@ export async function rulingLayer(run: Run, room: Room, language: string, shelf:
     const across = evenly(room.width, run.spacing)
     const down = evenly(height, run.spacing)
     const dots = new PathBuilder()
-    for (let j = 0; j <= down.count; j++) for (let i = 0; i <= across.count; i++) dots.circle(across.start + i * run.spacing, top + down.start + j * run.spacing, DOT)
+    for (let j = 0; j <= down.count; j++)
+      for (let i = 0; i <= across.count; i++)
+        dots.circle(across.start + i * run.spacing, top + down.start + j * run.spacing, DOT)
     out.add({ kind: 'path', path: dots.build(), fill: { k: run.tone } })
   } else if (run.kind === 'log') await logTable(out, run, room, top, language, shelf, place)
   return out.build()
 }
 
 /** A table to write into: columns by share, rows of one height, a headed first row. */
-async function logTable(out: LayerBuilder, run: Run, room: Room, top: number, language: string, shelf: FontShelf, place: { section: string; block: string }): Promise<void> {
+async function logTable(
+  out: LayerBuilder,
+  run: Run,
+  room: Room,
+  top: number,
+  language: string,
+  shelf: FontShelf,
+  place: { section: string; block: string },
+): Promise<void> {
   const columns = run.columns?.length ? run.columns : [{ name: '', share: 1 }]
   const whole = columns.reduce((n, c) => n + c.share, 0) || 1
   const rows = evenly(room.height - top - COLUMN.height, run.spacing)
@@ -58,10 +68,13 @@ async function logTable(out: LayerBuilder, run: Run, room: Room, top: number, la
   const foot = y0 + COLUMN.height + rows.count * run.spacing
   const lines = new PathBuilder()
   lines.rect(0, y0, room.width, HAIRLINE * 2)
-  for (let i = 0; i <= rows.count; i++) lines.rect(0, y0 + COLUMN.height + i * run.spacing - HAIRLINE / 2, room.width, HAIRLINE)
+  for (let i = 0; i <= rows.count; i++)
+    lines.rect(0, y0 + COLUMN.height + i * run.spacing - HAIRLINE / 2, room.width, HAIRLINE)
   const full = await styleOf('figtree/bold', COLUMN.size, language, shelf)
   // Where one heading is wider than its column all are set smaller alike; below the least size a long one is set narrower.
-  const fits = columns.map(c => ((c.share / whole) * room.width - 2 * COLUMN.pad) / Math.max(1, full.frag(c.name || ' ').width))
+  const fits = columns.map(
+    c => ((c.share / whole) * room.width - 2 * COLUMN.pad) / Math.max(1, full.frag(c.name || ' ').width),
+  )
   const size = Math.max(COLUMN.least, COLUMN.size * Math.min(1, ...fits))
   const style = await styleOf('figtree/bold', size, language, shelf)
   let x = 0
@@ -69,12 +82,22 @@ async function logTable(out: LayerBuilder, run: Run, room: Room, top: number, la
     const width = (c.share / whole) * room.width
     if (i) lines.rect(x - HAIRLINE / 2, y0, HAIRLINE, foot - y0)
     const words = style.frag(c.name || ' ')
-    if (c.name) setFrag(out, words, Math.min(1, (width - 2 * COLUMN.pad) / words.width), x + COLUMN.pad, y0 + COLUMN.height - 6, place)
+    if (c.name)
+      setFrag(
+        out,
+        words,
+        Math.min(1, (width - 2 * COLUMN.pad) / words.width),
+        x + COLUMN.pad,
+        y0 + COLUMN.height - 6,
+        place,
+      )
     x += width
   }
   out.add({ kind: 'path', path: lines.build(), fill: { k: run.tone } })
 }
 
 async function styleOf(face: string, size: number, language: string, shelf: FontShelf): Promise<TextStyle> {
-  return new TextStyle([await shelf.face(face), await shelf.face('eb-garamond/regular')], size, ['lnum'], language, { k: 1 })
+  return new TextStyle([await shelf.face(face), await shelf.face('eb-garamond/regular')], size, ['lnum'], language, {
+    k: 1,
+  })
 }

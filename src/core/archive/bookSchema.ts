@@ -14,30 +14,50 @@ export const idForm = /^[a-z0-9][a-z0-9-]{0,59}$/
 const sectionIdForm = /^[A-Za-z][A-Za-z0-9]{0,23}$/
 
 const text = (most: number) => string().strict().max(most, '${path} is longer than ${max} characters')
-const whole = (least: number, most: number) => number().strict().integer('${path} wants a whole number').min(least, '${path} is less than ${min}').max(most, '${path} is more than ${max}')
-const amount = (least: number, most: number) => number().strict().min(least, '${path} is less than ${min}').max(most, '${path} is more than ${max}')
+const whole = (least: number, most: number) =>
+  number()
+    .strict()
+    .integer('${path} wants a whole number')
+    .min(least, '${path} is less than ${min}')
+    .max(most, '${path} is more than ${max}')
+const amount = (least: number, most: number) =>
+  number().strict().min(least, '${path} is less than ${min}').max(most, '${path} is more than ${max}')
 const yesNo = () => boolean().strict()
 const one = (...of: string[]) => string().strict().oneOf(of, '${path} is none of the values it may have')
-const list = <S extends Schema>(of: S, most: number) => array(of as never).strict().max(most, '${path} has more than ${max} entries')
+const list = <S extends Schema>(of: S, most: number) =>
+  array(of as never)
+    .strict()
+    .max(most, '${path} has more than ${max} entries')
 const like = (form: RegExp, words: string) => string().strict().matches(form, `\${path} ${words}`)
-const shape = <T extends Record<string, Schema>>(fields: T) => object(fields).strict().noUnknown('${path} has “${unknown}”, which is nothing it may have')
-const optional = <S extends { optional(): unknown; default(v: undefined): { optional(): unknown } }>(s: S) => s.default(undefined).optional() as S
+const shape = <T extends Record<string, Schema>>(fields: T) =>
+  object(fields).strict().noUnknown('${path} has “${unknown}”, which is nothing it may have')
+const optional = <S extends { optional(): unknown; default(v: undefined): { optional(): unknown } }>(s: S) =>
+  s.default(undefined).optional() as S
 /** An object with keys of its own. */
-const record = (key: RegExp, words: string, value: (key: string) => Schema, most: number) => lazy((v: unknown) => {
-  if (v === undefined) return mixed().optional()
-  if (!v || typeof v !== 'object' || Array.isArray(v)) return mixed().test('record', '${path} is no list of names and values', () => false)
-  const keys = Object.keys(v)
-  const wrong = keys.find(k => !key.test(k))
-  if (wrong !== undefined) return mixed().test('key', `\${path} has “${wrong.slice(0, 40)}”, ${words}`, () => false)
-  if (keys.length > most) return mixed().test('many', `\${path} has more than ${most} entries`, () => false)
-  return object(Object.fromEntries(keys.map(k => [k, value(k)]))).strict()
-})
+const record = (key: RegExp, words: string, value: (key: string) => Schema, most: number) =>
+  lazy((v: unknown) => {
+    if (v === undefined) return mixed().optional()
+    if (!v || typeof v !== 'object' || Array.isArray(v))
+      return mixed().test('record', '${path} is no list of names and values', () => false)
+    const keys = Object.keys(v)
+    const wrong = keys.find(k => !key.test(k))
+    if (wrong !== undefined) return mixed().test('key', `\${path} has “${wrong.slice(0, 40)}”, ${words}`, () => false)
+    if (keys.length > most) return mixed().test('many', `\${path} has more than ${most} entries`, () => false)
+    return object(Object.fromEntries(keys.map(k => [k, value(k)]))).strict()
+  })
 
 const dataSchema = shape({
   title: text(500).defined(),
   subtitle: text(500),
   series: optional(shape({ name: text(300).defined(), number: amount(0, 99999) })),
-  contributors: list(shape({ name: text(300).defined(), sortName: text(300), role: like(/^[a-z]{3}$/, 'wants three small letters, as MARC has them').required() }), 200).required(),
+  contributors: list(
+    shape({
+      name: text(300).defined(),
+      sortName: text(300),
+      role: like(/^[a-z]{3}$/, 'wants three small letters, as MARC has them').required(),
+    }),
+    200,
+  ).required(),
   language: like(/^[A-Za-z]{2,3}(-[A-Za-z0-9]{1,8})*$/, 'wants a language tag such as “en-GB”').required(),
   imprint: shape({ name: text(300).defined(), place: text(300), site: text(500) }).required(),
   year: whole(0, 9999),
@@ -59,7 +79,8 @@ const sectionSchema = shape({
   doc: mixed(),
 })
 
-const styleChange = (key: string): Schema => mixed().test('change', `\${path} is nothing that a style has, or is out of its range`, v => isStyleChange(key, v))
+const styleChange = (key: string): Schema =>
+  mixed().test('change', `\${path} is nothing that a style has, or is out of its range`, v => isStyleChange(key, v))
 const styleChanges = record(/^[a-z]+\.[A-Za-z]+$/, 'which is nothing that a style has', styleChange, 200)
 
 const editionSchema = shape({
@@ -91,50 +112,90 @@ const coverSchema = shape({
   id: text(60).required(),
   name: text(200).defined(),
   ground: shape({ colour: colour().required(), spine: colour() }).required(),
-  motif: shape({ kind: one('tide and lamp', 'rows', 'plain').required(), light: colour().required(), dark: colour().required(), accent: colour().required() }).required(),
+  motif: shape({
+    kind: one('tide and lamp', 'rows', 'plain').required(),
+    light: colour().required(),
+    dark: colour().required(),
+    accent: colour().required(),
+  }).required(),
   picture: optional(shape({ asset: text(64).required(), over: one('front', 'sheet').required() })),
-  pieces: list(shape({
-    id: text(60).required(),
-    panel: one('back', 'spine', 'front').required(),
-    field: one('title', 'subtitle', 'author', 'series', 'imprint', 'description').required(),
-    box: shape({ x: amount(-2, 3).required(), y: amount(-2, 3).required(), width: amount(0, 4).required(), height: amount(0, 4).required() }).required(),
-    face: text(80).required(),
-    size: amount(1, 400).required(),
-    leading: amount(0.3, 5).required(),
-    tracking: amount(-1, 3).required(),
-    capitals: yesNo().required(),
-    align: one('left', 'center', 'right').required(),
-    vertical: one('top', 'middle', 'bottom').required(),
-    colour: colour().required(),
-  }), 200).required(),
+  pieces: list(
+    shape({
+      id: text(60).required(),
+      panel: one('back', 'spine', 'front').required(),
+      field: one('title', 'subtitle', 'author', 'series', 'imprint', 'description').required(),
+      box: shape({
+        x: amount(-2, 3).required(),
+        y: amount(-2, 3).required(),
+        width: amount(0, 4).required(),
+        height: amount(0, 4).required(),
+      }).required(),
+      face: text(80).required(),
+      size: amount(1, 400).required(),
+      leading: amount(0.3, 5).required(),
+      tracking: amount(-1, 3).required(),
+      capitals: yesNo().required(),
+      align: one('left', 'center', 'right').required(),
+      vertical: one('top', 'middle', 'bottom').required(),
+      colour: colour().required(),
+    }),
+    200,
+  ).required(),
 })
 
 /** Pages that all runs of a plan may take together. */
 const MOST_PLANNED = 5000
 const planSchema = shape({
-  runs: list(shape({
-    id: text(40).required(),
-    kind: one('blank', 'lined', 'dot', 'log').required(),
-    pages: whole(0, MOST_PLANNED).required(),
-    heading: text(300),
-    spacing: amount(4, 400).required(),
-    tone: amount(0, 1).required(),
-    columns: list(shape({ name: text(200).defined(), share: amount(0.01, 1000).required() }), 60),
-  }), 500).required().test('pages', `\${path} plan more than ${MOST_PLANNED} pages together`, v => (v as { pages?: number }[] | undefined)?.reduce?.((n, r) => n + (Number(r?.pages) || 0), 0) as number <= MOST_PLANNED),
+  runs: list(
+    shape({
+      id: text(40).required(),
+      kind: one('blank', 'lined', 'dot', 'log').required(),
+      pages: whole(0, MOST_PLANNED).required(),
+      heading: text(300),
+      spacing: amount(4, 400).required(),
+      tone: amount(0, 1).required(),
+      columns: list(shape({ name: text(200).defined(), share: amount(0.01, 1000).required() }), 60),
+    }),
+    500,
+  )
+    .required()
+    .test(
+      'pages',
+      `\${path} plan more than ${MOST_PLANNED} pages together`,
+      v =>
+        ((v as { pages?: number }[] | undefined)?.reduce?.((n, r) => n + (Number(r?.pages) || 0), 0) as number) <=
+        MOST_PLANNED,
+    ),
 })
 
 const fontSchema = shape({
   id: like(ownFamilyForm, 'is no family of the author’s own').required(),
   name: text(120).defined(),
-  files: shape({ 'regular': like(HASH, 'is no file').required(), 'italic': like(HASH, 'is no file'), 'bold': like(HASH, 'is no file'), 'bold-italic': like(HASH, 'is no file') }).required(),
+  files: shape({
+    'regular': like(HASH, 'is no file').required(),
+    'italic': like(HASH, 'is no file'),
+    'bold': like(HASH, 'is no file'),
+    'bold-italic': like(HASH, 'is no file'),
+  }).required(),
 })
 
 const phraseSchema = shape({
-  phrase: text(300).defined(), market: text(60).defined(), searches: amount(0, 1e10).required(), demand: amount(0, 1e10).required(), crowding: amount(0, 10).required(),
-  note: text(10_000), place: one('headline', 'support', 'slot', 'description'),
+  phrase: text(300).defined(),
+  market: text(60).defined(),
+  searches: amount(0, 1e10).required(),
+  demand: amount(0, 1e10).required(),
+  crowding: amount(0, 10).required(),
+  note: text(10_000),
+  place: one('headline', 'support', 'slot', 'description'),
 })
 
-const listingSchema = shape({ slots: list(text(1000).defined(), 100), categories: list(text(300).defined(), 100), rights: yesNo(), lowContent: yesNo(), adult: yesNo() })
+const listingSchema = shape({
+  slots: list(text(1000).defined(), 100),
+  categories: list(text(300).defined(), 100),
+  rights: yesNo(),
+  lowContent: yesNo(),
+  adult: yesNo(),
+})
 
 /** A style document of the author's own; what is wrong in it is said by the styles' own schema. */
 const styleDocument = mixed().test('style', '${path} is no style', function (v) {
@@ -158,7 +219,12 @@ export const bookSchema = shape({
   styles: list(styleDocument, 100),
   fonts: list(fontSchema, 100),
   words: list(phraseSchema, 20_000),
-  listings: record(/^[a-z0-9-]{1,60}\/[a-z0-9-]{1,60}$/, 'which is no edition at an outlet', () => listingSchema, 2000) as never,
+  listings: record(
+    /^[a-z0-9-]{1,60}\/[a-z0-9-]{1,60}$/,
+    'which is no edition at an outlet',
+    () => listingSchema,
+    2000,
+  ) as never,
 })
 export type BookShape = InferType<typeof bookSchema>
 
@@ -169,19 +235,62 @@ export interface Trouble {
   sentence: string
 }
 
-const parts: Record<string, string> = { data: 'the title data', title: 'the title', subtitle: 'the subtitle', contributors: 'the list of contributors', language: 'the language', imprint: 'the imprint', year: 'the year', description: 'the description', subjects: 'the list of subjects', lastId: 'the counter of ids', cover: 'the cover', plan: 'the page plan', words: 'the kept phrases', listings: 'what is said in listings', styles: 'its styles', fonts: 'its typefaces' }
-const items: Record<string, string> = { sections: 'section', editions: 'edition', assets: 'picture', runs: 'run', contributors: 'contributor', pieces: 'piece of the cover', words: 'phrase', styles: 'style', fonts: 'typeface', columns: 'column', outlets: 'outlet' }
+const parts: Record<string, string> = {
+  data: 'the title data',
+  title: 'the title',
+  subtitle: 'the subtitle',
+  contributors: 'the list of contributors',
+  language: 'the language',
+  imprint: 'the imprint',
+  year: 'the year',
+  description: 'the description',
+  subjects: 'the list of subjects',
+  lastId: 'the counter of ids',
+  cover: 'the cover',
+  plan: 'the page plan',
+  words: 'the kept phrases',
+  listings: 'what is said in listings',
+  styles: 'its styles',
+  fonts: 'its typefaces',
+}
+const items: Record<string, string> = {
+  sections: 'section',
+  editions: 'edition',
+  assets: 'picture',
+  runs: 'run',
+  contributors: 'contributor',
+  pieces: 'piece of the cover',
+  words: 'phrase',
+  styles: 'style',
+  fonts: 'typeface',
+  columns: 'column',
+  outlets: 'outlet',
+}
 
 /** A path as people say it: "data.title" is the title, "editions[0].price" the price of edition 1. */
 function spoken(path: string): string {
-  const steps = [...path.matchAll(/([A-Za-z]+)(?:\[(\d+)\])?|\["([^"]+)"\]/g)].map(m => (m[3] !== undefined ? `“${m[3]}”` : m[2] !== undefined ? `${items[m[1]!] ?? m[1]!} ${Number(m[2]) + 1}` : (parts[m[1]!] ?? `its ${m[1]!.replace(/([A-Z])/g, ' $1').toLowerCase()}`)))
+  const steps = [...path.matchAll(/([A-Za-z]+)(?:\[(\d+)\])?|\["([^"]+)"\]/g)].map(m =>
+    m[3] !== undefined
+      ? `“${m[3]}”`
+      : m[2] !== undefined
+        ? `${items[m[1]!] ?? m[1]!} ${Number(m[2]) + 1}`
+        : (parts[m[1]!] ?? `its ${m[1]!.replace(/([A-Z])/g, ' $1').toLowerCase()}`),
+  )
   const said = (steps.length > 1 && steps[0] === 'the title data' ? steps.slice(1) : steps).join(', ')
   return said.charAt(0).toUpperCase() + said.slice(1)
 }
 
 const sentenceOf = (e: ValidationError): Trouble => {
   const place = e.path ?? ''
-  const message = e.message.split('\n')[0]!.replace(/^this\b/, 'The book').replace(/ must be defined| is a required field/, ' is missing').replace(/must be a `(\w+)` type.*$/s, (_m, type: string) => `wants ${{ string: 'text', number: 'a number', boolean: 'yes or no', array: 'a list', object: 'a record' }[type] ?? type}`)
+  const message = e.message
+    .split('\n')[0]!
+    .replace(/^this\b/, 'The book')
+    .replace(/ must be defined| is a required field/, ' is missing')
+    .replace(
+      /must be a `(\w+)` type.*$/s,
+      (_m, type: string) =>
+        `wants ${{ string: 'text', number: 'a number', boolean: 'yes or no', array: 'a list', object: 'a record' }[type] ?? type}`,
+    )
   // The place is said as people say it, wherever the message begins with it.
   const words = message.startsWith(place) && place ? spoken(place) + message.slice(place.length) : message
   return { place, sentence: `${words.slice(0, 300)}.`.replace(/\.\.$/, '.') }
@@ -194,7 +303,13 @@ const sentenceOf = (e: ValidationError): Trouble => {
 export function bookTroubles(book: unknown, known: OutletProfile[], sound: readonly string[] = []): Trouble[] {
   const wanted = sound.length ? without(book as object, sound) : book
   const strange = strangeKey(withoutTexts(wanted))
-  if (strange) return [{ place: strange.path, sentence: `${strange.path ? spoken(strange.path) : 'The book'} has “${strange.key}”, which is nothing it may have.` }]
+  if (strange)
+    return [
+      {
+        place: strange.path,
+        sentence: `${strange.path ? spoken(strange.path) : 'The book'} has “${strange.key}”, which is nothing it may have.`,
+      },
+    ]
   try {
     const schema = sound.length ? bookSchema.omit(sound as (keyof BookShape)[]) : bookSchema
     schema.validateSync(wanted, { abortEarly: false, strict: true })
@@ -205,10 +320,17 @@ export function bookTroubles(book: unknown, known: OutletProfile[], sound: reado
   return references(book as Book, known)
 }
 
-const without = (book: object, parts: readonly string[]): object => Object.fromEntries(Object.entries(book).filter(([name]) => !parts.includes(name)))
+const without = (book: object, parts: readonly string[]): object =>
+  Object.fromEntries(Object.entries(book).filter(([name]) => !parts.includes(name)))
 
 /** Texts are held against a schema of their own. */
-const withoutTexts = (book: unknown): unknown => (book && typeof book === 'object' && Array.isArray((book as Book).sections) ? { ...book, sections: (book as Book).sections.map(s => (s && typeof s === 'object' ? { ...s, doc: undefined } : s)) } : book)
+const withoutTexts = (book: unknown): unknown =>
+  book && typeof book === 'object' && Array.isArray((book as Book).sections)
+    ? {
+        ...book,
+        sections: (book as Book).sections.map(s => (s && typeof s === 'object' ? { ...s, doc: undefined } : s)),
+      }
+    : book
 
 /** What a book names and what must be there for it. */
 function references(book: Book, known: OutletProfile[]): Trouble[] {
@@ -216,27 +338,49 @@ function references(book: Book, known: OutletProfile[]): Trouble[] {
   const say = (place: string, sentence: string): void => void out.push({ place, sentence })
   const twice = (ids: string[], place: string, what: string): void => {
     const seen = new Set<string>()
-    ids.forEach((id, i) => (seen.has(id) ? say(`${place}[${i}].id`, `${place}[${i}].id: two ${what} are called “${id}”.`) : seen.add(id)))
+    ids.forEach((id, i) =>
+      seen.has(id) ? say(`${place}[${i}].id`, `${place}[${i}].id: two ${what} are called “${id}”.`) : seen.add(id),
+    )
   }
-  twice(book.sections.map(s => s.id), 'sections', 'sections')
-  twice(book.editions.map(e => e.id), 'editions', 'editions')
-  twice(book.assets.map(a => a.id), 'assets', 'pictures')
+  twice(
+    book.sections.map(s => s.id),
+    'sections',
+    'sections',
+  )
+  twice(
+    book.editions.map(e => e.id),
+    'editions',
+    'editions',
+  )
+  twice(
+    book.assets.map(a => a.id),
+    'assets',
+    'pictures',
+  )
   const assets = new Set(book.assets.map(a => a.id))
-  book.sections.forEach((s, i) => s.picture && !assets.has(s.picture.asset) && say(`sections[${i}].picture`, `sections[${i}].picture names a picture that the book does not have.`))
-  if (book.cover?.picture && !assets.has(book.cover.picture.asset)) say('cover.picture', 'cover.picture names a picture that the book does not have.')
+  book.sections.forEach(
+    (s, i) =>
+      s.picture &&
+      !assets.has(s.picture.asset) &&
+      say(`sections[${i}].picture`, `sections[${i}].picture names a picture that the book does not have.`),
+  )
+  if (book.cover?.picture && !assets.has(book.cover.picture.asset))
+    say('cover.picture', 'cover.picture names a picture that the book does not have.')
   const styles = new Set([...shippedStyles, ...(book.styles ?? [])].map(s => s.id))
   book.editions.forEach((e, i) => {
     const at = `editions[${i}]`
     if (!styles.has(e.style)) say(`${at}.style`, `${at}.style: there is no style “${e.style}”.`)
     const outlets = e.outlets.map(o => known.find(p => p.id === o))
-    outlets.forEach((p, k) => !p && say(`${at}.outlets[${k}]`, `${at}.outlets: there is no outlet “${e.outlets[k]}” here.`))
+    outlets.forEach(
+      (p, k) => !p && say(`${at}.outlets[${k}]`, `${at}.outlets: there is no outlet “${e.outlets[k]}” here.`),
+    )
     if (e.kind === 'ebook') return
     if (!e.trim) say(`${at}.trim`, `${at}.trim is missing: a printed edition has a trim.`)
     const printer = outlets[0]
     if (!printer || !e.paper) return
     // Whether the printer binds so is seen in the room, with the controls that change it.
-    if (printer.print && !printer.print.papers.some(p => p.id === e.paper)) say(`${at}.paper`, `${at}.paper: ${printer.name} has no paper “${e.paper}”.`)
+    if (printer.print && !printer.print.papers.some(p => p.id === e.paper))
+      say(`${at}.paper`, `${at}.paper: ${printer.name} has no paper “${e.paper}”.`)
   })
   return out
 }
-

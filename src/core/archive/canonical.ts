@@ -1,7 +1,13 @@
 /** A copy with keys in order, at every depth, and without what is undefined: the same value gives the same JSON. */
 export function sorted(v: unknown): unknown {
   if (Array.isArray(v)) return v.map(sorted)
-  if (v && typeof v === 'object') return Object.fromEntries(Object.entries(v).filter(([, x]) => x !== undefined).sort(([a], [b]) => (a < b ? -1 : 1)).map(([k, x]) => [k, sorted(x)]))
+  if (v && typeof v === 'object')
+    return Object.fromEntries(
+      Object.entries(v)
+        .filter(([, x]) => x !== undefined)
+        .sort(([a], [b]) => (a < b ? -1 : 1))
+        .map(([k, x]) => [k, sorted(x)]),
+    )
   return v
 }
 

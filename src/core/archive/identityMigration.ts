@@ -11,6 +11,13 @@ interface RawProject {
  * them. Pure. Throws where texts are missing or no documents.
  */
 export function withBookWideIds(raw: RawProject): RawProject {
-  const whole = withOwnIds({ ...raw.book, sections: (raw.book.sections ?? []).map(s => ({ ...s, doc: raw.sections[s.id]! })) })
-  return { ...raw, book: { ...whole, sections: whole.sections.map(({ doc: _doc, ...s }) => s) }, sections: Object.fromEntries(whole.sections.map(s => [s.id, s.doc])) }
+  const whole = withOwnIds({
+    ...raw.book,
+    sections: (raw.book.sections ?? []).map(s => ({ ...s, doc: raw.sections[s.id]! })),
+  })
+  return {
+    ...raw,
+    book: { ...whole, sections: whole.sections.map(({ doc: _doc, ...s }) => s) },
+    sections: Object.fromEntries(whole.sections.map(s => [s.id, s.doc])),
+  }
 }

@@ -50,7 +50,9 @@ export interface Library {
 
 /** Version 2 since a backup holds kept versions, pieces and the dates of changes. */
 export const LIBRARY_VERSION = 2
-export const libraryMigrations: Record<number, Migration> = { 1: (head: Record<string, unknown>) => ({ ...head, versions: [], pieces: [] }) }
+export const libraryMigrations: Record<number, Migration> = {
+  1: (head: Record<string, unknown>) => ({ ...head, versions: [], pieces: [] }),
+}
 
 const STAMP = new Date(2026, 0, 1, 0, 0, 0)
 
@@ -59,23 +61,41 @@ export function writeLibrary(l: Library, report?: Report): Uint8Array {
   const by = <T>(list: T[], key: (x: T) => string): T[] => [...list].sort((a, b) => (key(a) < key(b) ? -1 : 1))
   const zip: Zippable = { mimetype: [strToU8('application/vnd.porchlight.library+zip'), { level: 0, mtime: STAMP }] }
   const head = {
-    format: 'porchlight-library', version: LIBRARY_VERSION,
-    books: by(l.books, b => b.project.book.id).map(({ project, added, changed, takenDown }) => ({ id: project.book.id, added, changed, takenDown })),
-    listings: by(l.listings, x => x.key), settings: by(l.settings, s => s.key),
-    versions: by(l.versions, v => `${v.book} ${v.at} ${v.manifest}`), pieces: by(l.pieces, p => `${p.book} ${p.at} ${p.text}`),
+    format: 'porchlight-library',
+    version: LIBRARY_VERSION,
+    books: by(l.books, b => b.project.book.id).map(({ project, added, changed, takenDown }) => ({
+      id: project.book.id,
+      added,
+      changed,
+      takenDown,
+    })),
+    listings: by(l.listings, x => x.key),
+    settings: by(l.settings, s => s.key),
+    versions: by(l.versions, v => `${v.book} ${v.at} ${v.manifest}`),
+    pieces: by(l.pieces, p => `${p.book} ${p.at} ${p.text}`),
   }
   zip['library.json'] = [strToU8(JSON.stringify(head, null, 1) + '\n'), { level: 6, mtime: STAMP }]
   for (const [i, b] of by(l.books, x => x.project.book.id).entries()) {
     report?.({ stage: 'Writing books', done: i, of: l.books.length })
     zip[`books/${b.project.book.id}.porchlight`] = [writeProject(b.project), { level: 0, mtime: STAMP }]
   }
-  for (const [folder, files] of [['packages', l.packages], ['parts', l.parts]] as const) for (const hash of [...files.keys()].sort()) zip[`${folder}/${hash}`] = [files.get(hash)!, { level: 0, mtime: STAMP }]
+  for (const [folder, files] of [
+    ['packages', l.packages],
+    ['parts', l.parts],
+  ] as const)
+    for (const hash of [...files.keys()].sort())
+      zip[`${folder}/${hash}`] = [files.get(hash)!, { level: 0, mtime: STAMP }]
   return zipSync(zip)
 }
 
 /** Whether a ZIP's first entry says that it is a library. */
 export function isLibrary(bytes: Uint8Array): boolean {
-  return bytes[0] === 0x50 && bytes[1] === 0x4b && new TextDecoder().decode(bytes.subarray(30, 38)) === 'mimetype' && new TextDecoder().decode(bytes.subarray(38, 120)).includes('application/vnd.porchlight.library+zip')
+  return (
+    bytes[0] === 0x50 &&
+    bytes[1] === 0x4b &&
+    new TextDecoder().decode(bytes.subarray(30, 38)) === 'mimetype' &&
+    new TextDecoder().decode(bytes.subarray(38, 120)).includes('application/vnd.porchlight.library+zip')
+  )
 }
 
 /** Reads a library of this or an earlier version; every book as a project is read, every package and part against its hash. */
@@ -84,11 +104,14 @@ export function readLibrary(bytes: Uint8Array, report?: Report): Library {
   const files = readZip(bytes, () => true, { entry: 2e9, total: 8e9, entries: 100_000 }, report)
   let raw: { format?: string; version?: number }
   try {
-    raw = JSON.parse(new TextDecoder('utf-8', { fatal: true }).decode(files.get('library.json') ?? new Uint8Array())) as typeof raw
+    raw = JSON.parse(
+      new TextDecoder('utf-8', { fatal: true }).decode(files.get('library.json') ?? new Uint8Array()),
+    ) as typeof raw
   } catch {
     throw new Fault('damaged', 'This backup is damaged: its list of books cannot be read.')
   }
-  if (raw.format !== 'porchlight-library' || typeof raw.version !== 'number') throw new Fault('damaged', 'This file is no backup of a Porchlight library.')
+  if (raw.format !== 'porchlight-library' || typeof raw.version !== 'number')
+    throw new Fault('damaged', 'This file is no backup of a Porchlight library.')
   const migrated = migrate(raw, raw.version, LIBRARY_VERSION, libraryMigrations)
   checkLibraryHead(migrated)
   const head = migrated as Omit<Library, 'books'> & { books: (Omit<LibraryBook, 'project'> & { id: string })[] }
@@ -108,12 +131,22 @@ export function readLibrary(bytes: Uint8Array, report?: Report): Library {
   })
   const folder = (name: string, what: string): Map<string, Uint8Array> => {
     const out = new Map<string, Uint8Array>()
-    for (const [path, file] of files) if (path.startsWith(`${name}/`)) {
-      const hash = path.slice(name.length + 1)
-      if (hashOf(file) !== hash) throw new Fault('damaged', `This backup is damaged: ${what}.`)
-      out.set(hash, file)
-    }
+    for (const [path, file] of files)
+      if (path.startsWith(`${name}/`)) {
+        const hash = path.slice(name.length + 1)
+        if (hashOf(file) !== hash) throw new Fault('damaged', `This backup is damaged: ${what}.`)
+        out.set(hash, file)
+      }
     return out
   }
-  return { books, listings: head.listings, packages: folder('packages', 'a package is not what was sent'), versions: head.versions, parts: folder('parts', 'a part of a kept version is not what it was'), pieces: head.pieces, settings: head.settings, ...(unreadable.length ? { unreadable } : {}) }
+  return {
+    books,
+    listings: head.listings,
+    packages: folder('packages', 'a package is not what was sent'),
+    versions: head.versions,
+    parts: folder('parts', 'a part of a kept version is not what it was'),
+    pieces: head.pieces,
+    settings: head.settings,
+    ...(unreadable.length ? { unreadable } : {}),
+  }
 }

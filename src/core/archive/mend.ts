@@ -6,18 +6,37 @@ import { isSound, wordsOf } from './project'
 
 /** What a book begins with where its own is missing or broken, by path (figures in brackets are any). */
 const plain: [RegExp, () => unknown][] = [
-  [/^data\.title$/, () => 'Untitled'], [/^data\.language$/, () => 'en-GB'], [/^data\.imprint$/, () => ({ name: '' })], [/^data\.(contributors|subjects)$/, () => []], [/^data\.imprint\.name$/, () => ''],
+  [/^data\.title$/, () => 'Untitled'],
+  [/^data\.language$/, () => 'en-GB'],
+  [/^data\.imprint$/, () => ({ name: '' })],
+  [/^data\.(contributors|subjects)$/, () => []],
+  [/^data\.imprint\.name$/, () => ''],
   [/^data$/, () => ({ title: 'Untitled', contributors: [], language: 'en-GB', imprint: { name: '' }, subjects: [] })],
-  [/^data\.contributors\[\d+\]\.role$/, () => 'aut'], [/^data\.contributors\[\d+\]\.name$/, () => ''], [/^data\.series\.name$/, () => ''],
-  [/^(sections|editions|assets)$/, () => []], [/^lastId$/, () => 0],
-  [/^sections\[\d+\]\.part$/, () => 'body'], [/^sections\[\d+\]\.role$/, () => 'chapter'], [/^sections\[\d+\]\.title$/, () => ''], [/^sections\[\d+\]\.(numbered|made)$/, () => false],
-  [/^editions\[\d+\]\.style$/, () => shippedStyles[0]!.id], [/^editions\[\d+\]\.trim$/, () => '6x9in'], [/^editions\[\d+\]\.outlets$/, () => []], [/^editions\[\d+\]\.kind$/, () => 'paperback'],
-  [/^plan\.runs\[\d+\]\.pages$/, () => 1], [/^plan\.runs\[\d+\]\.spacing$/, () => 20], [/^plan\.runs\[\d+\]\.tone$/, () => 0.3], [/^plan\.runs\[\d+\]\.kind$/, () => 'blank'],
+  [/^data\.contributors\[\d+\]\.role$/, () => 'aut'],
+  [/^data\.contributors\[\d+\]\.name$/, () => ''],
+  [/^data\.series\.name$/, () => ''],
+  [/^(sections|editions|assets)$/, () => []],
+  [/^lastId$/, () => 0],
+  [/^sections\[\d+\]\.part$/, () => 'body'],
+  [/^sections\[\d+\]\.role$/, () => 'chapter'],
+  [/^sections\[\d+\]\.title$/, () => ''],
+  [/^sections\[\d+\]\.(numbered|made)$/, () => false],
+  [/^editions\[\d+\]\.style$/, () => shippedStyles[0]!.id],
+  [/^editions\[\d+\]\.trim$/, () => '6x9in'],
+  [/^editions\[\d+\]\.outlets$/, () => []],
+  [/^editions\[\d+\]\.kind$/, () => 'paperback'],
+  [/^plan\.runs\[\d+\]\.pages$/, () => 1],
+  [/^plan\.runs\[\d+\]\.spacing$/, () => 20],
+  [/^plan\.runs\[\d+\]\.tone$/, () => 0.3],
+  [/^plan\.runs\[\d+\]\.kind$/, () => 'blank'],
 ]
 
 type Json = Record<string, unknown> | unknown[]
 
-const steps = (path: string): (string | number)[] => [...path.matchAll(/\["((?:[^"\\]|\\.)*)"\]|\[(\d+)\]|([^.[\]]+)/g)].map(m => (m[2] !== undefined ? Number(m[2]) : (m[1] ?? m[3])!))
+const steps = (path: string): (string | number)[] =>
+  [...path.matchAll(/\["((?:[^"\\]|\\.)*)"\]|\[(\d+)\]|([^.[\]]+)/g)].map(m =>
+    m[2] !== undefined ? Number(m[2]) : (m[1] ?? m[3])!,
+  )
 
 /** Sets or takes away what stands at a path, in place. False where there is no such place. */
 function put(root: Json, path: string, value: unknown): boolean {
@@ -50,11 +69,17 @@ export function mendedBook(raw: unknown, known: OutletProfile[]): Mended | undef
   if (!raw || typeof raw !== 'object' || Array.isArray(raw)) return undefined
   const book = structuredClone(raw) as Record<string, unknown>
   const mended: Trouble[] = []
-  if (Array.isArray(book.sections)) book.sections = book.sections.filter((s): s is Section => !!s && typeof s === 'object').map(s => {
-    if (isSound(s.doc)) return s
-    mended.push({ place: s.id, sentence: `The text of “${String(s.title || s.id)}” is not in order: its words are kept as plain paragraphs.` })
-    return { ...s, doc: wordsOf(JSON.stringify(s.doc ?? {})) as DocJson }
-  })
+  if (Array.isArray(book.sections))
+    book.sections = book.sections
+      .filter((s): s is Section => !!s && typeof s === 'object')
+      .map(s => {
+        if (isSound(s.doc)) return s
+        mended.push({
+          place: s.id,
+          sentence: `The text of “${String(s.title || s.id)}” is not in order: its words are kept as plain paragraphs.`,
+        })
+        return { ...s, doc: wordsOf(JSON.stringify(s.doc ?? {})) as DocJson }
+      })
   const tried = new Map<string, number>()
   for (let round = 0; round < ROUNDS; round++) {
     const trouble = bookTroubles(book, known)[0]
@@ -67,7 +92,8 @@ export function mendedBook(raw: unknown, known: OutletProfile[]): Mended | undef
       const keys = said.split(', ')
       const at = place ? get(book, place) : book
       let any = false
-      for (const k of keys) if (at && typeof at === 'object' && Object.hasOwn(at, k)) any = delete (at as Record<string, unknown>)[k] || any
+      for (const k of keys)
+        if (at && typeof at === 'object' && Object.hasOwn(at, k)) any = delete (at as Record<string, unknown>)[k] || any
       if (any) continue
     }
     const often = (tried.get(place) ?? 0) + 1
@@ -85,7 +111,7 @@ export function mendedBook(raw: unknown, known: OutletProfile[]): Mended | undef
 
 function get(root: Json, path: string): unknown {
   let at: unknown = root
-  for (const s of steps(path)) at = at && typeof at === 'object' ? (at as Record<string | number, unknown>)[s] : undefined
+  for (const s of steps(path))
+    at = at && typeof at === 'object' ? (at as Record<string | number, unknown>)[s] : undefined
   return at
 }
-

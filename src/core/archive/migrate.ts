@@ -6,7 +6,11 @@ export type Migration = (record: never) => unknown
 /** Brings a record from its version to the wanted one, step by step. Newer ones are refused, not guessed at. */
 export function migrate(record: unknown, from: number, to: number, steps: Record<number, Migration>): unknown {
   if (!Number.isInteger(from) || from < 1) throw new Fault('version', 'This file does not say which version it is.')
-  if (from > to) throw new Fault('version', `This file was made by a newer Porchlight (its version is ${from}; this one reads up to ${to}).`)
+  if (from > to)
+    throw new Fault(
+      'version',
+      `This file was made by a newer Porchlight (its version is ${from}; this one reads up to ${to}).`,
+    )
   let now = record
   for (let v = from; v < to; v++) {
     const step = steps[v]

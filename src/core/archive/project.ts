@@ -32,17 +32,27 @@ export function writeProject(p: Project): Uint8Array {
   const put = (name: string, value: unknown): void => {
     zip[name] = [strToU8(canonicalJson(value)), { level: 6, mtime: STAMP }]
   }
-  put('project.json', { format: 'porchlight-project', version: PROJECT_VERSION, book: { ...head, sections: sections.map(({ doc: _doc, ...s }) => s), assets } })
+  put('project.json', {
+    format: 'porchlight-project',
+    version: PROJECT_VERSION,
+    book: { ...head, sections: sections.map(({ doc: _doc, ...s }) => s), assets },
+  })
   for (const s of [...sections].sort((a, b) => (a.id < b.id ? -1 : 1))) put(`sections/${s.id}.json`, s.doc)
   const fonts = new Set((p.book.fonts ?? []).flatMap(f => Object.values(f.files)))
-  for (const id of [...p.pictures.keys()].sort()) zip[`${fonts.has(id) ? 'fonts' : 'pictures'}/${id}`] = [p.pictures.get(id)!, { level: 0, mtime: STAMP }]
+  for (const id of [...p.pictures.keys()].sort())
+    zip[`${fonts.has(id) ? 'fonts' : 'pictures'}/${id}`] = [p.pictures.get(id)!, { level: 0, mtime: STAMP }]
   return zipSync(zip)
 }
 
 /** Whether a ZIP's first entry says that it is a project. */
 export function isProject(bytes: Uint8Array): boolean {
   const at = 30 + 8
-  return bytes[0] === 0x50 && bytes[1] === 0x4b && new TextDecoder().decode(bytes.subarray(30, at)) === 'mimetype' && new TextDecoder().decode(bytes.subarray(at, at + 120)).includes('application/vnd.porchlight.project+zip')
+  return (
+    bytes[0] === 0x50 &&
+    bytes[1] === 0x4b &&
+    new TextDecoder().decode(bytes.subarray(30, at)) === 'mimetype' &&
+    new TextDecoder().decode(bytes.subarray(at, at + 120)).includes('application/vnd.porchlight.project+zip')
+  )
 }
 
 /** What reading a project goes by. */
@@ -55,28 +65,48 @@ export interface ReadingProject {
 }
 
 /** Reads a project of this or an earlier version. The whole of it is held against the schema, every picture against its hash. Throws a Fault with the place and one sentence; then nothing was taken. */
-export function readProject(bytes: Uint8Array, { report, known = shippedProfiles, salvage }: ReadingProject = {}): Project {
+export function readProject(
+  bytes: Uint8Array,
+  { report, known = shippedProfiles, salvage }: ReadingProject = {},
+): Project {
   const ruins = new Map<string, Uint8Array>()
-  const files = readZip(bytes, () => true, limits, report, salvage && ((name, kept) => {
-    // What is text may still be read; a picture with a changed byte is another picture.
-    if (name.endsWith('.json') && kept) {
-      ruins.set(name, kept)
-      if (!name.startsWith('sections/')) salvage(`“${name.slice(0, 80)}” is damaged: what it says may be wrong`)
-    } else salvage(`“${name.slice(0, 80)}” is damaged and was left out`)
-  }))
+  const files = readZip(
+    bytes,
+    () => true,
+    limits,
+    report,
+    salvage &&
+      ((name, kept) => {
+        // What is text may still be read; a picture with a changed byte is another picture.
+        if (name.endsWith('.json') && kept) {
+          ruins.set(name, kept)
+          if (!name.startsWith('sections/')) salvage(`“${name.slice(0, 80)}” is damaged: what it says may be wrong`)
+        } else salvage(`“${name.slice(0, 80)}” is damaged and was left out`)
+      }),
+  )
   for (const [name, kept] of ruins) files.set(name, kept)
   const raw = readRaw(files, new Set(ruins.keys()), salvage)
   let book: Book
   try {
-    const migrated = migrate(raw, (raw as { version: number }).version, PROJECT_VERSION, projectMigrations) as { book: Book; sections: Record<string, DocJson> }
+    const migrated = migrate(raw, (raw as { version: number }).version, PROJECT_VERSION, projectMigrations) as {
+      book: Book
+      sections: Record<string, DocJson>
+    }
     book = { ...migrated.book, sections: migrated.book.sections.map(s => ({ ...s, doc: migrated.sections[s.id]! })) }
   } catch (e) {
-    throw e instanceof Fault ? e : new Fault('damaged', 'This project is damaged: its record cannot be brought up to date.')
+    throw e instanceof Fault
+      ? e
+      : new Fault('damaged', 'This project is damaged: its record cannot be brought up to date.')
   }
   const [trouble] = bookTroubles(book, known)
   if (trouble) throw new Fault('book', `This project is not in order: ${trouble.sentence}`, trouble.place)
   const wrong = book.sections.find(s => !isSound(s.doc))
-  if (wrong) throw new Fault('damaged', `This project is damaged: section “${(wrong.title || wrong.id).slice(0, 80)}” holds text that is not in order.`, wrong.id)
+  if (wrong)
+    throw new Fault(
+      'damaged',
+      `This project is damaged: section “${(wrong.title || wrong.id).slice(0, 80)}” holds text that is not in order.`,
+      wrong.id,
+    )
   const pictures = new Map<string, Uint8Array>()
   for (const id of filesOf(book)) {
     const b = files.get(`pictures/${id}`) ?? files.get(`fonts/${id}`)
@@ -100,7 +130,13 @@ function readRaw(files: Map<string, Uint8Array>, ruined: Set<string>, salvage: R
     }
   }
   const head = json('project.json') as { format?: unknown; version?: unknown; book?: { sections?: unknown } } | null
-  if (head?.format !== 'porchlight-project' || typeof head.version !== 'number' || !head.book || typeof head.book !== 'object') throw new Fault('damaged', 'This file is no Porchlight project.')
+  if (
+    head?.format !== 'porchlight-project' ||
+    typeof head.version !== 'number' ||
+    !head.book ||
+    typeof head.book !== 'object'
+  )
+    throw new Fault('damaged', 'This file is no Porchlight project.')
   const list = head.book.sections ?? []
   if (!Array.isArray(list)) throw new Fault('book', 'This project is not in order: sections wants a list.', 'sections')
   const sections: Record<string, unknown> = {}
@@ -117,9 +153,12 @@ function readRaw(files: Map<string, Uint8Array>, ruined: Set<string>, salvage: R
         doc = undefined
       }
       if (!isSound(doc)) {
-        salvage(`section “${String(s?.title || id).slice(0, 80)}” is damaged: its words were kept as plain paragraphs, and some may be wrong or missing`)
+        salvage(
+          `section “${String(s?.title || id).slice(0, 80)}” is damaged: its words were kept as plain paragraphs, and some may be wrong or missing`,
+        )
         doc = wordsOf(file ? new TextDecoder().decode(file) : '')
-      } else if (ruined.has(`sections/${id}.json`)) salvage(`section “${String(s?.title || id).slice(0, 80)}” is damaged: a word of it may be wrong`)
+      } else if (ruined.has(`sections/${id}.json`))
+        salvage(`section “${String(s?.title || id).slice(0, 80)}” is damaged: a word of it may be wrong`)
       sections[id] = doc
     }
   }
@@ -129,7 +168,14 @@ function readRaw(files: Map<string, Uint8Array>, ruined: Set<string>, salvage: R
 /** ProseMirror reads past what it does not know: attributes must be records, with the schema's own names. */
 function hasOwnShape(node: unknown): boolean {
   const n = node as { type: string; attrs?: unknown; content?: unknown; marks?: unknown }
-  if (n.attrs !== undefined && (!n.attrs || typeof n.attrs !== 'object' || Array.isArray(n.attrs) || !Object.keys(n.attrs).every(k => Object.hasOwn(schema.nodes[n.type]!.spec.attrs ?? {}, k)))) return false
+  if (
+    n.attrs !== undefined &&
+    (!n.attrs ||
+      typeof n.attrs !== 'object' ||
+      Array.isArray(n.attrs) ||
+      !Object.keys(n.attrs).every(k => Object.hasOwn(schema.nodes[n.type]!.spec.attrs ?? {}, k)))
+  )
+    return false
   if (n.marks !== undefined && !(Array.isArray(n.marks) && n.marks.every(m => m && typeof m === 'object'))) return false
   return n.content === undefined || (Array.isArray(n.content) && n.content.every(hasOwnShape))
 }
@@ -146,13 +192,22 @@ export function isSound(doc: unknown): doc is DocJson {
 
 /** The words that stand in the ruins of a document's JSON, a paragraph a text. */
 export function wordsOf(json: string): DocJson {
-  const texts = [...json.matchAll(/"text"\s*:\s*"((?:[^"\\]|\\.)*)"/g)].map(m => {
-    try {
-      return JSON.parse(`"${m[1]!}"`) as string
-    } catch {
-      return m[1]!
-    }
-  }).filter(t => t && t !== 'text')
-  const paragraphs = texts.map(text => ({ type: 'paragraph' as const, attrs: { id: '', align: null }, content: [{ type: 'text' as const, text }] }))
-  return { type: 'doc', content: paragraphs.length ? paragraphs : [{ type: 'paragraph', attrs: { id: '', align: null } }] }
+  const texts = [...json.matchAll(/"text"\s*:\s*"((?:[^"\\]|\\.)*)"/g)]
+    .map(m => {
+      try {
+        return JSON.parse(`"${m[1]!}"`) as string
+      } catch {
+        return m[1]!
+      }
+    })
+    .filter(t => t && t !== 'text')
+  const paragraphs = texts.map(text => ({
+    type: 'paragraph' as const,
+    attrs: { id: '', align: null },
+    content: [{ type: 'text' as const, text }],
+  }))
+  return {
+    type: 'doc',
+    content: paragraphs.length ? paragraphs : [{ type: 'paragraph', attrs: { id: '', align: null } }],
+  }
 }

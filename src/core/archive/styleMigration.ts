@@ -5,12 +5,19 @@
 export function withLeadInAsChoice<T>(value: T): T {
   if (Array.isArray(value)) return value.map(withLeadInAsChoice) as T
   if (!value || typeof value !== 'object' || Object.getPrototypeOf(value) !== Object.prototype) return value
-  return Object.fromEntries(Object.entries(value).map(([key, v]) => [key, key === 'styleChanges' ? renamed(v as Record<string, unknown>) : withLeadInAsChoice(v)])) as T
+  return Object.fromEntries(
+    Object.entries(value).map(([key, v]) => [
+      key,
+      key === 'styleChanges' ? renamed(v as Record<string, unknown>) : withLeadInAsChoice(v),
+    ]),
+  ) as T
 }
 
 function renamed(changes: Record<string, unknown> | undefined): Record<string, unknown> | undefined {
   if (!changes || !('openings.leadIn' in changes)) return changes
   const { 'openings.leadIn': words, ...rest } = changes
   const n = Math.round(Number(words))
-  return n > 0 ? { ...rest, 'firsts.leadIn': 'words', 'firsts.leadInWords': Math.min(12, n) } : { ...rest, 'firsts.leadIn': 'nothing' }
+  return n > 0
+    ? { ...rest, 'firsts.leadIn': 'words', 'firsts.leadInWords': Math.min(12, n) }
+    : { ...rest, 'firsts.leadIn': 'nothing' }
 }

@@ -36,15 +36,25 @@ export function versionOf({ sections, ...head }: Book): KeptVersion {
     return hash
   }
   const files = [...new Set(filesOf(head))].sort()
-  const manifest: Manifest = { format: 'porchlight-version', version: 1, book: put(head), sections: sections.map(put), files }
+  const manifest: Manifest = {
+    format: 'porchlight-version',
+    version: 1,
+    book: put(head),
+    sections: sections.map(put),
+    files,
+  }
   return { manifest: put(manifest), parts, files }
 }
 
 /** Reads a kept version; `part` gives bytes by hash. A part that is missing or is not what it was is a Fault that names it. */
-export async function readVersion(manifest: string, part: (hash: string) => Promise<Uint8Array | undefined>): Promise<Book> {
+export async function readVersion(
+  manifest: string,
+  part: (hash: string) => Promise<Uint8Array | undefined>,
+): Promise<Book> {
   const read = async (hash: string, what: string): Promise<unknown> => {
     const bytes = await part(hash)
-    if (!bytes || hashOf(bytes) !== hash) throw new Fault('damaged', `This version cannot be opened: ${what} is ${bytes ? 'not what it was' : 'missing'}.`)
+    if (!bytes || hashOf(bytes) !== hash)
+      throw new Fault('damaged', `This version cannot be opened: ${what} is ${bytes ? 'not what it was' : 'missing'}.`)
     return JSON.parse(new TextDecoder().decode(bytes))
   }
   const m = (await read(manifest, 'its list')) as Manifest

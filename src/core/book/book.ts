@@ -53,7 +53,10 @@ export interface Section {
 }
 
 /** Pictures that a section uses, in order; one that is made from the book's data has none. */
-export const picturesIn = (s: Pick<Section, 'doc' | 'made' | 'picture'>): PictureUse[] => [...(s.picture ? [s.picture] : []), ...(s.made ? [] : docPictures(s.doc))]
+export const picturesIn = (s: Pick<Section, 'doc' | 'made' | 'picture'>): PictureUse[] => [
+  ...(s.picture ? [s.picture] : []),
+  ...(s.made ? [] : docPictures(s.doc)),
+]
 
 /** A picture or other file of the book; `id` is the SHA-256 of its bytes in hex. */
 export interface Asset {
@@ -157,7 +160,10 @@ export interface Book {
 }
 
 /** Hashes of all files that a book consists of beside its text: pictures and fonts. */
-export const filesOf = (book: Pick<Book, 'assets' | 'fonts'>): string[] => [...book.assets.map(a => a.id), ...(book.fonts ?? []).flatMap(f => Object.values(f.files))]
+export const filesOf = (book: Pick<Book, 'assets' | 'fonts'>): string[] => [
+  ...book.assets.map(a => a.id),
+  ...(book.fonts ?? []).flatMap(f => Object.values(f.files)),
+]
 
 /** The name printed as the author's: all contributors with role aut, joined. */
 export function authorLine(data: TitleData): string {

@@ -7,7 +7,8 @@ import type { Role } from './roles'
 export function createBook(id: string, data: TitleData, sections: Section[] = []): Book {
   let book: Book = { id, lastId: highestId(sections), data, sections, editions: [], assets: [] }
   const has = (role: Role) => book.sections.some(s => s.role === role)
-  for (const role of ['title-page', 'copyright'] as const) if (!has(role)) book = addSection(book, newSection(book, role))
+  for (const role of ['title-page', 'copyright'] as const)
+    if (!has(role)) book = addSection(book, newSection(book, role))
   const listed = book.sections.filter(s => s.part === 'body' && (s.title || s.numbered)).length
   if (listed > 1 && !has('contents')) book = addSection(book, newSection(book, 'contents'))
   return book
@@ -15,6 +16,14 @@ export function createBook(id: string, data: TitleData, sections: Section[] = []
 
 /** The editions a new book of text begins with: a paperback and an ebook. */
 export const plainEditions: Edition[] = [
-  { id: 'paperback', kind: 'paperback', trim: '6x9in', paper: 'cream', ink: 'black', outlets: ['ostrevane'], style: 'harbour-roman' },
+  {
+    id: 'paperback',
+    kind: 'paperback',
+    trim: '6x9in',
+    paper: 'cream',
+    ink: 'black',
+    outlets: ['ostrevane'],
+    style: 'harbour-roman',
+  },
   { id: 'ebook', kind: 'ebook', outlets: ['ostrevane', 'pellowick'], style: 'harbour-roman' },
 ]

@@ -1,6 +1,7 @@
 /** The JSON of a section's document, typed. It is what is stored, exchanged and read by pages and ebook. */
 
-export type MarkJson = { type: 'strong' | 'em' | 'small_caps' | 'superscript' | 'subscript' } | { type: 'link'; attrs: { href: string } }
+export type MarkJson =
+  { type: 'strong' | 'em' | 'small_caps' | 'superscript' | 'subscript' } | { type: 'link'; attrs: { href: string } }
 export type MarkName = MarkJson['type']
 
 export interface TextJson {
@@ -83,14 +84,22 @@ export const imageStands: readonly ImageStand[] = ['measure', 'left', 'right', '
 
 export interface ImageJson {
   type: 'image'
-  attrs: { id: string; asset: string; alt: string; decoration: boolean; share: number; /** In the measure, where absent. */ stands?: ImageStand }
+  attrs: {
+    id: string
+    asset: string
+    alt: string
+    decoration: boolean
+    share: number
+    /** In the measure, where absent. */ stands?: ImageStand
+  }
   content?: InlineJson[]
 }
 export interface BreakJson {
   type: 'scene_break' | 'page_break'
   attrs: { id: string }
 }
-export type BlockJson = ParagraphJson | HeadingJson | QuoteJson | VerseJson | ListJson | TableJson | ImageJson | BreakJson
+export type BlockJson =
+  ParagraphJson | HeadingJson | QuoteJson | VerseJson | ListJson | TableJson | ImageJson | BreakJson
 
 export interface DocJson {
   type: 'doc'
@@ -123,7 +132,12 @@ export function inlineText(content: InlineJson[] | undefined, notes = false): st
 export function eachInline(node: AnyNode, visit: (content: InlineJson[], owner: AnyNode) => void): void {
   const content = 'content' in node ? (node.content as AnyNode[] | undefined) : undefined
   if (!content || !content.length) return
-  const inline = node.type === 'paragraph' || node.type === 'heading' || node.type === 'line' || node.type === 'image' || node.type === 'footnote'
+  const inline =
+    node.type === 'paragraph' ||
+    node.type === 'heading' ||
+    node.type === 'line' ||
+    node.type === 'image' ||
+    node.type === 'footnote'
   if (inline) {
     visit(content as InlineJson[], node)
     for (const n of content) if (n.type === 'footnote') eachInline(n, visit)
@@ -143,7 +157,13 @@ export function docPictures(doc: DocJson): PictureUse[] {
   const out: PictureUse[] = []
   const walk = (n: AnyNode, block?: string): void => {
     const own = 'attrs' in n && n.attrs && 'id' in n.attrs && n.attrs.id ? n.attrs.id : block
-    if (n.type === 'image' || n.type === 'sign') out.push({ asset: n.attrs.asset, alt: n.attrs.alt, decoration: n.attrs.decoration, ...(own ? { block: own } : {}) })
+    if (n.type === 'image' || n.type === 'sign')
+      out.push({
+        asset: n.attrs.asset,
+        alt: n.attrs.alt,
+        decoration: n.attrs.decoration,
+        ...(own ? { block: own } : {}),
+      })
     if ('content' in n && n.content) for (const c of n.content as AnyNode[]) walk(c, own)
   }
   walk(doc)
@@ -191,5 +211,9 @@ export function blockIds(doc: DocJson): string[] {
   return ids
 }
 
-export const text = (t: string, ...marks: MarkJson[]): TextJson => (marks.length ? { type: 'text', text: t, marks } : { type: 'text', text: t })
-export const emptyDoc = (blockId: string): DocJson => ({ type: 'doc', content: [{ type: 'paragraph', attrs: { id: blockId, align: null } }] })
+export const text = (t: string, ...marks: MarkJson[]): TextJson =>
+  marks.length ? { type: 'text', text: t, marks } : { type: 'text', text: t }
+export const emptyDoc = (blockId: string): DocJson => ({
+  type: 'doc',
+  content: [{ type: 'paragraph', attrs: { id: blockId, align: null } }],
+})

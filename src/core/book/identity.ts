@@ -44,7 +44,8 @@ function highestIn(doc: DocJson): number {
 }
 
 /** The highest number among the ids of sections and what stands in them. */
-export const highestId = (sections: Pick<Section, 'id' | 'doc'>[]): number => sections.reduce((n, s) => Math.max(n, idNumber(s.id), highestIn(s.doc)), 0)
+export const highestId = (sections: Pick<Section, 'id' | 'doc'>[]): number =>
+  sections.reduce((n, s) => Math.max(n, idNumber(s.id), highestIn(s.doc)), 0)
 
 /** The document with another id wherever `rename` gives one; the very same where it gives none. */
 export function renameIds(doc: DocJson, rename: (id: string, type: string) => string | undefined): DocJson {
@@ -84,6 +85,7 @@ export function withOwnIds<B extends Pick<Book, 'sections'> & { lastId?: number 
     named.set(s, doc === s.doc && id === undefined ? s : { ...s, doc, ...(id === undefined ? {} : { id }) })
   }
   const sections = book.sections.map(s => named.get(s)!)
-  if (book.lastId === ids.last && ids.last === start && sections.every((s, i) => s === book.sections[i])) return book as B & { lastId: number }
+  if (book.lastId === ids.last && ids.last === start && sections.every((s, i) => s === book.sections[i]))
+    return book as B & { lastId: number }
   return { ...book, sections, lastId: ids.last }
 }

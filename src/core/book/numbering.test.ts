@@ -15,31 +15,55 @@ describe('numerals', () => {
     }
   })
   test('as they are written', () => {
-    expect([1, 12, 20, 42, 100, 101, 342].map(numberInWords)).toEqual(['One', 'Twelve', 'Twenty', 'Forty-Two', 'One Hundred', 'One Hundred and One', 'Three Hundred and Forty-Two'])
+    expect([1, 12, 20, 42, 100, 101, 342].map(numberInWords)).toEqual([
+      'One',
+      'Twelve',
+      'Twenty',
+      'Forty-Two',
+      'One Hundred',
+      'One Hundred and One',
+      'Three Hundred and Forty-Two',
+    ])
     expect([0, -3, 1000, 2.5].map(numberInWords)).toEqual(['0', '-3', '1000', '2.5'])
     expect([4, 9, 14, 40, 90, 400, 1994].map(roman)).toEqual(['iv', 'ix', 'xiv', 'xl', 'xc', 'cd', 'mcmxciv'])
-    for (const s of ['', ' ', 'chapter', '0x10', 'iiii', 'vx', 'ic', 'tide', 'one-ish', '1234', 'the first']) expect(readNumeral(s)).toBeUndefined()
+    for (const s of ['', ' ', 'chapter', '0x10', 'iiii', 'vx', 'ic', 'tide', 'one-ish', '1234', 'the first'])
+      expect(readNumeral(s)).toBeUndefined()
   })
 })
 
 describe('labels', () => {
-  const section = fc.record({ role: fc.constantFrom(...(Object.keys(roles) as Role[])), title: fc.constantFrom('', 'The Bell'), numbered: fc.boolean(), made: fc.boolean() })
+  const section = fc.record({
+    role: fc.constantFrom(...(Object.keys(roles) as Role[])),
+    title: fc.constantFrom('', 'The Bell'),
+    numbered: fc.boolean(),
+    made: fc.boolean(),
+  })
   test('what is counted is counted without a gap, chapters through parts, parts by themselves; the rest has a name or its title', () => {
-    fc.assert(fc.property(fc.array(section, { maxLength: 24 }), specs => {
-      const sections = specs.map((s, i): Section => ({ ...s, id: `s${i}`, part: roles[s.role].part, doc: emptyDoc('b1') }))
-      const all = labels(sections)
-      expect([...all.keys()]).toEqual(sections.map(s => s.id))
-      for (const counted of [(s: Section) => s.role === 'part', (s: Section) => s.role !== 'part']) {
-        const numbers = sections.filter(counted).map(s => all.get(s.id)!.number).filter(n => n !== undefined)
-        expect(numbers).toEqual(numbers.map((_, i) => i + 1))
-      }
-      for (const s of sections) {
-        const label = all.get(s.id)!
-        expect(label.number !== undefined).toBe(!!roles[s.role].numbered && s.numbered)
-        if (s.title) expect(label.title).toBe(s.title)
-        if (label.number) expect(label.numberWords).toBe(`${roles[s.role].name} ${numberInWords(label.number)}`)
-        else if (s.made || s.part !== 'body') expect(shortName(label)).toBe(s.title || roles[s.role].name)
-      }
-    }))
+    fc.assert(
+      fc.property(fc.array(section, { maxLength: 24 }), specs => {
+        const sections = specs.map((s, i): Section => ({
+          ...s,
+          id: `s${i}`,
+          part: roles[s.role].part,
+          doc: emptyDoc('b1'),
+        }))
+        const all = labels(sections)
+        expect([...all.keys()]).toEqual(sections.map(s => s.id))
+        for (const counted of [(s: Section) => s.role === 'part', (s: Section) => s.role !== 'part']) {
+          const numbers = sections
+            .filter(counted)
+            .map(s => all.get(s.id)!.number)
+            .filter(n => n !== undefined)
+          expect(numbers).toEqual(numbers.map((_, i) => i + 1))
+        }
+        for (const s of sections) {
+          const label = all.get(s.id)!
+          expect(label.number !== undefined).toBe(!!roles[s.role].numbered && s.numbered)
+          if (s.title) expect(label.title).toBe(s.title)
+          if (label.number) expect(label.numberWords).toBe(`${roles[s.role].name} ${numberInWords(label.number)}`)
+          else if (s.made || s.part !== 'body') expect(shortName(label)).toBe(s.title || roles[s.role].name)
+        }
+      }),
+    )
   })
 })

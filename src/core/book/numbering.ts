@@ -27,7 +27,28 @@ export function labels(sections: Section[]): Map<string, SectionLabel> {
 /** How a section is named in contents and running heads: its title, or its number in words. */
 export const shortName = (label: SectionLabel): string => label.title || label.numberWords || ''
 
-const ones = ['', 'One', 'Two', 'Three', 'Four', 'Five', 'Six', 'Seven', 'Eight', 'Nine', 'Ten', 'Eleven', 'Twelve', 'Thirteen', 'Fourteen', 'Fifteen', 'Sixteen', 'Seventeen', 'Eighteen', 'Nineteen']
+const ones = [
+  '',
+  'One',
+  'Two',
+  'Three',
+  'Four',
+  'Five',
+  'Six',
+  'Seven',
+  'Eight',
+  'Nine',
+  'Ten',
+  'Eleven',
+  'Twelve',
+  'Thirteen',
+  'Fourteen',
+  'Fifteen',
+  'Sixteen',
+  'Seventeen',
+  'Eighteen',
+  'Nineteen',
+]
 const tens = ['', '', 'Twenty', 'Thirty', 'Forty', 'Fifty', 'Sixty', 'Seventy', 'Eighty', 'Ninety']
 
 /** 1 to 999 in English words: 42 -> "Forty-Two". Others as figures. */
@@ -39,12 +60,27 @@ export function numberInWords(n: number): string {
 
 /** 1994 -> "mcmxciv". For folios before the body. */
 export function roman(n: number): string {
-  const table: [number, string][] = [[1000, 'm'], [900, 'cm'], [500, 'd'], [400, 'cd'], [100, 'c'], [90, 'xc'], [50, 'l'], [40, 'xl'], [10, 'x'], [9, 'ix'], [5, 'v'], [4, 'iv'], [1, 'i']]
+  const table: [number, string][] = [
+    [1000, 'm'],
+    [900, 'cm'],
+    [500, 'd'],
+    [400, 'cd'],
+    [100, 'c'],
+    [90, 'xc'],
+    [50, 'l'],
+    [40, 'xl'],
+    [10, 'x'],
+    [9, 'ix'],
+    [5, 'v'],
+    [4, 'iv'],
+    [1, 'i'],
+  ]
   let s = ''
-  for (const [value, sign] of table) while (n >= value) {
-    s += sign
-    n -= value
-  }
+  for (const [value, sign] of table)
+    while (n >= value) {
+      s += sign
+      n -= value
+    }
   return s
 }
 
@@ -63,4 +99,11 @@ export function readNumeral(s: string): number | undefined {
 }
 
 const byWords = new Map<string, number>()
-for (let n = 1; n <= 199; n++) byWords.set(numberInWords(n).toLowerCase().replace(/[\s-]+/g, '-').replace(/-and-/g, '-'), n)
+for (let n = 1; n <= 199; n++)
+  byWords.set(
+    numberInWords(n)
+      .toLowerCase()
+      .replace(/[\s-]+/g, '-')
+      .replace(/-and-/g, '-'),
+    n,
+  )

@@ -1,16 +1,56 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import { addSection, blockIds, type Book, bookText, countWords, createBook, docWords, type DocJson, highestId, joinSections, labels, moveSection, newSection, removeSection, roles, type Role, schema, setRole, splitSection } from '.'
+import {
+  addSection,
+  blockIds,
+  type Book,
+  bookText,
+  countWords,
+  createBook,
+  docWords,
+  type DocJson,
+  highestId,
+  joinSections,
+  labels,
+  moveSection,
+  newSection,
+  removeSection,
+  roles,
+  type Role,
+  schema,
+  setRole,
+  splitSection,
+} from '.'
 
 const words = (b: Book): string[] => bookText(b).split(/\s+/).filter(Boolean).sort()
 
-const text = fc.array(fc.constantFrom('tide', 'lamp', 'seven', 'o’clock', 'harbour-master', 'Ada', '1907'), { minLength: 1, maxLength: 8 }).map(w => w.join(' '))
+const text = fc
+  .array(fc.constantFrom('tide', 'lamp', 'seven', 'o’clock', 'harbour-master', 'Ada', '1907'), {
+    minLength: 1,
+    maxLength: 8,
+  })
+  .map(w => w.join(' '))
 let ids = 0
 const block = fc.oneof(
-  text.map(t => ({ type: 'paragraph' as const, attrs: { id: '', align: null }, content: [{ type: 'text' as const, text: t }] })),
-  text.map(t => ({ type: 'heading' as const, attrs: { id: '', level: 1 }, content: [{ type: 'text' as const, text: t }] })),
+  text.map(t => ({
+    type: 'paragraph' as const,
+    attrs: { id: '', align: null },
+    content: [{ type: 'text' as const, text: t }],
+  })),
+  text.map(t => ({
+    type: 'heading' as const,
+    attrs: { id: '', level: 1 },
+    content: [{ type: 'text' as const, text: t }],
+  })),
   fc.constant({ type: 'scene_break' as const, attrs: { id: '' } }),
-  text.map(t => ({ type: 'paragraph' as const, attrs: { id: '', align: null }, content: [{ type: 'text' as const, text: 'noted' }, { type: 'footnote' as const, attrs: { id: '' }, content: [{ type: 'text' as const, text: t }] }] })),
+  text.map(t => ({
+    type: 'paragraph' as const,
+    attrs: { id: '', align: null },
+    content: [
+      { type: 'text' as const, text: 'noted' },
+      { type: 'footnote' as const, attrs: { id: '' }, content: [{ type: 'text' as const, text: t }] },
+    ],
+  })),
 )
 const doc: fc.Arbitrary<DocJson> = fc.array(block, { minLength: 1, maxLength: 6 }).map(content => {
   const walk = (n: unknown): void => {
@@ -22,15 +62,25 @@ const doc: fc.Arbitrary<DocJson> = fc.array(block, { minLength: 1, maxLength: 6 
   walk(d)
   return d
 })
-const book: fc.Arbitrary<Book> = fc.array(fc.tuple(fc.constantFrom<Role>('chapter', 'part', 'preface', 'afterword', 'interlude'), fc.option(text, { nil: '' }), doc), { minLength: 1, maxLength: 6 }).map(list => {
-  let b = createBook('b', { title: 'Book', contributors: [], language: 'en', imprint: { name: '' }, subjects: [] })
-  for (const [role, title, d] of list) b = addSection(b, { ...newSection(b, role, title), doc: d })
-  return b
-})
+const book: fc.Arbitrary<Book> = fc
+  .array(
+    fc.tuple(
+      fc.constantFrom<Role>('chapter', 'part', 'preface', 'afterword', 'interlude'),
+      fc.option(text, { nil: '' }),
+      doc,
+    ),
+    { minLength: 1, maxLength: 6 },
+  )
+  .map(list => {
+    let b = createBook('b', { title: 'Book', contributors: [], language: 'en', imprint: { name: '' }, subjects: [] })
+    for (const [role, title, d] of list) b = addSection(b, { ...newSection(b, role, title), doc: d })
+    return b
+  })
 const rank = { front: 0, body: 1, back: 2 }
 const sound = (b: Book): void => {
   expect(new Set(b.sections.map(s => s.id)).size).toBe(b.sections.length)
-  for (let i = 1; i < b.sections.length; i++) expect(rank[b.sections[i]!.part]).toBeGreaterThanOrEqual(rank[b.sections[i - 1]!.part])
+  for (let i = 1; i < b.sections.length; i++)
+    expect(rank[b.sections[i]!.part]).toBeGreaterThanOrEqual(rank[b.sections[i - 1]!.part])
   for (const s of b.sections) {
     schema.nodeFromJSON(s.doc).check()
   }
@@ -42,36 +92,47 @@ const sound = (b: Book): void => {
 
 describe('operations on a book keep every word', () => {
   test('move, role, split, join', () => {
-    fc.assert(fc.property(book, fc.array(fc.tuple(fc.constantFrom('move', 'role', 'split', 'join'), fc.nat(20), fc.nat(20)), { maxLength: 12 }), (start, steps) => {
-      let b = start
-      const before = words(b)
-      for (const [op, i, j] of steps) {
-        const s = b.sections[i % b.sections.length]!
-        if (op === 'move') b = moveSection(b, s.id, j % (b.sections.length + 1))
-        else if (op === 'role') b = setRole(b, s.id, (['chapter', 'preface', 'afterword', 'part'] as const)[j % 4]!)
-        else if (op === 'split') b = splitSection(b, s.id, s.doc.content[j % s.doc.content.length]!.attrs.id)
-        else b = joinSections(b, s.id)
-        sound(b)
-      }
-      expect(words(b)).toEqual(before)
-    }), { numRuns: 150 })
+    fc.assert(
+      fc.property(
+        book,
+        fc.array(fc.tuple(fc.constantFrom('move', 'role', 'split', 'join'), fc.nat(20), fc.nat(20)), { maxLength: 12 }),
+        (start, steps) => {
+          let b = start
+          const before = words(b)
+          for (const [op, i, j] of steps) {
+            const s = b.sections[i % b.sections.length]!
+            if (op === 'move') b = moveSection(b, s.id, j % (b.sections.length + 1))
+            else if (op === 'role') b = setRole(b, s.id, (['chapter', 'preface', 'afterword', 'part'] as const)[j % 4]!)
+            else if (op === 'split') b = splitSection(b, s.id, s.doc.content[j % s.doc.content.length]!.attrs.id)
+            else b = joinSections(b, s.id)
+            sound(b)
+          }
+          expect(words(b)).toEqual(before)
+        },
+      ),
+      { numRuns: 150 },
+    )
   })
 
   test('a section added and removed leaves the book as it was', () => {
-    fc.assert(fc.property(book, fc.constantFrom<Role>('dedication', 'chapter', 'glossary', 'epigraph'), (b, role) => {
-      const s = newSection(b, role, 'New')
-      const more = addSection(b, s)
-      sound(more)
-      expect(more.sections).toHaveLength(b.sections.length + 1)
-      // Only the counter remembers it: its ids are not given again.
-      expect(removeSection(more, s.id)).toEqual({ ...b, lastId: more.lastId })
-      expect(more.lastId).toBeGreaterThan(b.lastId)
-      expect(newSection(removeSection(more, s.id), role).id).not.toBe(s.id)
-    }))
+    fc.assert(
+      fc.property(book, fc.constantFrom<Role>('dedication', 'chapter', 'glossary', 'epigraph'), (b, role) => {
+        const s = newSection(b, role, 'New')
+        const more = addSection(b, s)
+        sound(more)
+        expect(more.sections).toHaveLength(b.sections.length + 1)
+        // Only the counter remembers it: its ids are not given again.
+        expect(removeSection(more, s.id)).toEqual({ ...b, lastId: more.lastId })
+        expect(more.lastId).toBeGreaterThan(b.lastId)
+        expect(newSection(removeSection(more, s.id), role).id).not.toBe(s.id)
+      }),
+    )
   })
 
   test('operations share what they did not touch', () => {
-    const b = createBook('b', { title: 'T', contributors: [], language: 'en', imprint: { name: '' }, subjects: [] }, [newSection({ lastId: 0 }, 'chapter', 'One')])
+    const b = createBook('b', { title: 'T', contributors: [], language: 'en', imprint: { name: '' }, subjects: [] }, [
+      newSection({ lastId: 0 }, 'chapter', 'One'),
+    ])
     const more = addSection(b, newSection(b, 'chapter', 'Two'))
     expect(more.sections.find(s => s.title === 'One')).toBe(b.sections.find(s => s.title === 'One'))
   })
@@ -80,13 +141,42 @@ describe('operations on a book keep every word', () => {
 describe('numbers and words', () => {
   test('chapters count through parts; the unnumbered are passed over', () => {
     let b = createBook('b', { title: 'T', contributors: [], language: 'en', imprint: { name: '' }, subjects: [] })
-    for (const [role, title] of [['part', 'I'], ['chapter', 'A'], ['interlude', 'x'], ['chapter', 'B'], ['part', 'II'], ['chapter', 'C']] as const) b = addSection(b, newSection(b, role, title))
+    for (const [role, title] of [
+      ['part', 'I'],
+      ['chapter', 'A'],
+      ['interlude', 'x'],
+      ['chapter', 'B'],
+      ['part', 'II'],
+      ['chapter', 'C'],
+    ] as const)
+      b = addSection(b, newSection(b, role, title))
     const l = labels(b.sections)
-    expect(b.sections.filter(s => roles[s.role].part === 'body').map(s => l.get(s.id)!.numberWords)).toEqual(['Part One', 'Chapter One', undefined, 'Chapter Two', 'Part Two', 'Chapter Three'])
+    expect(b.sections.filter(s => roles[s.role].part === 'body').map(s => l.get(s.id)!.numberWords)).toEqual([
+      'Part One',
+      'Chapter One',
+      undefined,
+      'Chapter Two',
+      'Part Two',
+      'Chapter Three',
+    ])
   })
   test('words are counted as authors count', () => {
     expect(countWords('The harbour-master’s “seven” — 5.30 at noon…')).toBe(7)
     expect(countWords(' – — … ')).toBe(0)
-    expect(docWords({ type: 'doc', content: [{ type: 'paragraph', attrs: { id: 'b1' }, content: [{ type: 'text', text: 'one two' }, { type: 'footnote', attrs: { id: 'n1' }, content: [{ type: 'text', text: 'three' }] }] }] })).toBe(3)
+    expect(
+      docWords({
+        type: 'doc',
+        content: [
+          {
+            type: 'paragraph',
+            attrs: { id: 'b1' },
+            content: [
+              { type: 'text', text: 'one two' },
+              { type: 'footnote', attrs: { id: 'n1' }, content: [{ type: 'text', text: 'three' }] },
+            ],
+          },
+        ],
+      }),
+    ).toBe(3)
   })
 })

@@ -10,7 +10,11 @@ import { frontOrder, type Part, type Role, roles } from './roles'
 
 const rank: Record<Part, number> = { front: 0, body: 1, back: 2 }
 
-const withSections = (book: Book, sections: Section[], ids?: Ids): Book => ({ ...book, sections, ...(ids ? { lastId: ids.last } : {}) })
+const withSections = (book: Book, sections: Section[], ids?: Ids): Book => ({
+  ...book,
+  sections,
+  ...(ids ? { lastId: ids.last } : {}),
+})
 
 /** Puts a section where its part (and, in the front, custom) wants it, or directly after `after`. */
 export function addSection(book: Book, section: Section, after?: string): Book {
@@ -29,10 +33,22 @@ export function addSection(book: Book, section: Section, after?: string): Book {
 export function newSection(book: Pick<Book, 'lastId'>, role: Role, title = ''): Section {
   const facts = roles[role]
   const ids = new Ids(book.lastId)
-  return { id: ids.section(), part: facts.part, role, title, numbered: !!facts.numbered, made: !!facts.made, doc: emptyDoc(ids.block()) }
+  return {
+    id: ids.section(),
+    part: facts.part,
+    role,
+    title,
+    numbered: !!facts.numbered,
+    made: !!facts.made,
+    doc: emptyDoc(ids.block()),
+  }
 }
 
-export const removeSection = (book: Book, id: string): Book => withSections(book, book.sections.filter(s => s.id !== id))
+export const removeSection = (book: Book, id: string): Book =>
+  withSections(
+    book,
+    book.sections.filter(s => s.id !== id),
+  )
 
 /** Moves a section to an index. Dropped into another part, it takes on that part and the part's plain role. */
 export function moveSection(book: Book, id: string, to: number): Book {
@@ -44,7 +60,11 @@ export function moveSection(book: Book, id: string, to: number): Book {
   const before = sections[at - 1]?.part ?? 'front'
   const behind = sections[at]?.part ?? 'back'
   const part = rank[moved!.part] < rank[before] ? before : rank[moved!.part] > rank[behind] ? behind : moved!.part
-  sections.splice(at, 0, part === moved!.part ? moved! : { ...moved!, part, role: plainRole[part], numbered: false, made: false })
+  sections.splice(
+    at,
+    0,
+    part === moved!.part ? moved! : { ...moved!, part, role: plainRole[part], numbered: false, made: false },
+  )
   return withSections(book, sections)
 }
 
@@ -53,11 +73,22 @@ const plainRole: Record<Part, Role> = { front: 'preface', body: 'interlude', bac
 /** Gives a section another role; it goes where that role's part stands. */
 export function setRole(book: Book, id: string, role: Role): Book {
   const facts = roles[role]
-  return withSections(book, inParts(book.sections.map(s => (s.id === id ? { ...s, role, part: facts.part, numbered: !!facts.numbered, made: !!facts.made && s.made } : s))))
+  return withSections(
+    book,
+    inParts(
+      book.sections.map(s =>
+        s.id === id ? { ...s, role, part: facts.part, numbered: !!facts.numbered, made: !!facts.made && s.made } : s,
+      ),
+    ),
+  )
 }
 
 /** Stable: sections keep their order within their part. */
-const inParts = (sections: Section[]): Section[] => sections.map((s, i) => [s, i] as const).sort((a, b) => rank[a[0].part] - rank[b[0].part] || a[1] - b[1]).map(x => x[0])
+const inParts = (sections: Section[]): Section[] =>
+  sections
+    .map((s, i) => [s, i] as const)
+    .sort((a, b) => rank[a[0].part] - rank[b[0].part] || a[1] - b[1])
+    .map(x => x[0])
 
 /**
  * Splits a section before a block. The second half becomes a section of the same role; where the block is a heading,
@@ -96,19 +127,32 @@ export function joinSections(book: Book, id: string): Book {
   if (!first || !second || first.part !== second.part || first.made || second.made) return book
   const ids = new Ids(book.lastId)
   const title = [second.title, second.subtitle].filter(Boolean).join(': ')
-  const seam: BlockJson[] = title ? [{ type: 'heading', attrs: { id: ids.block(), level: 1 }, content: [{ type: 'text', text: title }] }] : []
+  const seam: BlockJson[] = title
+    ? [{ type: 'heading', attrs: { id: ids.block(), level: 1 }, content: [{ type: 'text', text: title }] }]
+    : []
   // Blocks keep their ids: they are the book's, not the section's.
-  const written = [...(isEmpty(first.doc) ? [] : first.doc.content), ...seam, ...(isEmpty(second.doc) ? [] : second.doc.content)]
-  return withSections(book, [...book.sections.slice(0, at - 1), { ...first, doc: docOf(written, ids) }, ...book.sections.slice(at + 1)], ids)
+  const written = [
+    ...(isEmpty(first.doc) ? [] : first.doc.content),
+    ...seam,
+    ...(isEmpty(second.doc) ? [] : second.doc.content),
+  ]
+  return withSections(
+    book,
+    [...book.sections.slice(0, at - 1), { ...first, doc: docOf(written, ids) }, ...book.sections.slice(at + 1)],
+    ids,
+  )
 }
 
 const isBlankParagraph = (b: BlockJson): boolean => b.type === 'paragraph' && !b.content?.length
 const isEmpty = (doc: DocJson): boolean => doc.content.every(isBlankParagraph)
-const docOf = (content: BlockJson[], ids: Ids): DocJson => (content.length ? { type: 'doc', content } : emptyDoc(ids.block()))
+const docOf = (content: BlockJson[], ids: Ids): DocJson =>
+  content.length ? { type: 'doc', content } : emptyDoc(ids.block())
 
 /** All words of a book's sections as one text: titles, then running text with notes. For counts and for tests. */
 export function bookText(book: Book): string {
-  return book.sections.map(s => [s.title, s.subtitle, s.made ? '' : sectionText(s)].filter(Boolean).join('\n')).join('\n')
+  return book.sections
+    .map(s => [s.title, s.subtitle, s.made ? '' : sectionText(s)].filter(Boolean).join('\n'))
+    .join('\n')
 }
 
 const sectionText = (s: Section): string => {

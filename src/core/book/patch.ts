@@ -18,7 +18,8 @@ export function patchesBetween(before: unknown, after: unknown): Patch[] {
       for (const k of new Set([...Object.keys(a), ...Object.keys(b)])) walk(a[k], b[k], [...path, k])
     } else if (Array.isArray(a) && Array.isArray(b) && a.length === b.length && path.length) {
       a.forEach((x, i) => walk(x, b[i], [...path, i]))
-    } else if (JSON.stringify(a) !== JSON.stringify(b)) out.push({ path, ...(a === undefined ? {} : { before: a }), ...(b === undefined ? {} : { after: b }) })
+    } else if (JSON.stringify(a) !== JSON.stringify(b))
+      out.push({ path, ...(a === undefined ? {} : { before: a }), ...(b === undefined ? {} : { after: b }) })
   }
   walk(before, after, [])
   return out
@@ -41,4 +42,5 @@ function put(value: unknown, path: (string | number)[], to: unknown): unknown {
 }
 
 /** Whether two lists of patches touch the very same places. */
-export const samePlaces = (a: readonly Patch[], b: readonly Patch[]): boolean => a.length === b.length && a.every((p, i) => p.path.join('\0') === b[i]!.path.join('\0'))
+export const samePlaces = (a: readonly Patch[], b: readonly Patch[]): boolean =>
+  a.length === b.length && a.every((p, i) => p.path.join('\0') === b[i]!.path.join('\0'))

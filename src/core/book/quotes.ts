@@ -22,7 +22,8 @@ const marks: Record<string, QuoteMarks> = {
   sv: { double: ['”', '”'], single: ['’', '’'] },
 }
 
-export const quotesOf = (language: string): QuoteMarks => marks[language.toLowerCase()] ?? marks[language.toLowerCase().split('-')[0]!] ?? marks.en!
+export const quotesOf = (language: string): QuoteMarks =>
+  marks[language.toLowerCase()] ?? marks[language.toLowerCase().split('-')[0]!] ?? marks.en!
 
 /** A word that begins with an apostrophe rather than a quotation. */
 const elided = /^(?:tis|twas|twere|twill|til|till|em|cause|bout|round|n|cos|fraid|neath|\d0s|\d\d)(?![\p{L}])/iu
@@ -32,7 +33,13 @@ const opens = /[\s\u00a0\u202f([{—–\-/“‘„‚«‹”’]$/u
  * The sign that a typed quote becomes between the text before and after it. `open`: whether a single quotation is open there,
  * since its end and an apostrophe are typed alike. `doubtful`: a guess.
  */
-export function quoteBetween(typed: '"' | "'", before: string, after: string, language: string, open: boolean): { sign: string; doubtful: boolean } {
+export function quoteBetween(
+  typed: '"' | "'",
+  before: string,
+  after: string,
+  language: string,
+  open: boolean,
+): { sign: string; doubtful: boolean } {
   const { double, single, apart = '' } = quotesOf(language)
   const atStart = !before || opens.test(before)
   // Feet and inches, minutes and seconds: nobody's quotation, unless one is open that ends in a figure.
@@ -40,7 +47,11 @@ export function quoteBetween(typed: '"' | "'", before: string, after: string, la
     if (typed === "'" && /^[\p{L}]/u.test(after)) return { sign: '’', doubtful: false }
     return typed === '"' ? { sign: apart + double[1], doubtful: true } : { sign: '’', doubtful: true }
   }
-  if (typed === '"') return { sign: atStart && !!after.trim() ? double[0] + apart : apart + double[1], doubtful: atStart && !after.trim() }
+  if (typed === '"')
+    return {
+      sign: atStart && !!after.trim() ? double[0] + apart : apart + double[1],
+      doubtful: atStart && !after.trim(),
+    }
   if (!atStart) return { sign: open && !/^\p{L}/u.test(after) ? single[1] : '’', doubtful: false }
   if (elided.test(after)) return { sign: '’', doubtful: true }
   return after.trim() ? { sign: single[0], doubtful: false } : { sign: open ? single[1] : '’', doubtful: true }
@@ -57,7 +68,8 @@ export function turnQuotes(typed: string, language: string): { becomes: string[]
     const c = typed[i]!
     if (c === '"' || c === "'") {
       const { sign, doubtful: guess } = quoteBetween(c, before, typed.slice(i + 1), language, open)
-      if (c === "'" && (sign === single[0] || sign === single[1])) open = sign === single[0] && (sign !== single[1] || !open)
+      if (c === "'" && (sign === single[0] || sign === single[1]))
+        open = sign === single[0] && (sign !== single[1] || !open)
       if (guess) doubtful.push(i)
       becomes[i] = sign
       // A space that was typed inside the marks gives way to the language's own.
@@ -80,11 +92,12 @@ export function straightQuotes(doc: DocJson): { count: number; first?: string } 
   let count = 0
   let first: string | undefined
   eachInline(doc, (content, owner) => {
-    for (const n of content) if (n.type === 'text') {
-      const here = n.text.match(/["']/g)?.length ?? 0
-      if (here && !count) first = 'attrs' in owner && owner.attrs && 'id' in owner.attrs ? owner.attrs.id : undefined
-      count += here
-    }
+    for (const n of content)
+      if (n.type === 'text') {
+        const here = n.text.match(/["']/g)?.length ?? 0
+        if (here && !count) first = 'attrs' in owner && owner.attrs && 'id' in owner.attrs ? owner.attrs.id : undefined
+        count += here
+      }
   })
   const found = { count, ...(first ? { first } : {}) }
   counted.set(doc, found)
@@ -98,7 +111,10 @@ export interface DoubtfulQuote {
 }
 
 /** The document with its typed quotes turned, formatted pieces of a text read together; the very same object where there are none. */
-export function docWithQuotes(doc: DocJson, language: string): { doc: DocJson; turned: number; doubtful: DoubtfulQuote[] } {
+export function docWithQuotes(
+  doc: DocJson,
+  language: string,
+): { doc: DocJson; turned: number; doubtful: DoubtfulQuote[] } {
   const { count } = straightQuotes(doc)
   if (!count) return { doc, turned: 0, doubtful: [] }
   const copy = JSON.parse(JSON.stringify(doc)) as DocJson
@@ -108,7 +124,14 @@ export function docWithQuotes(doc: DocJson, language: string): { doc: DocJson; t
     const typed = content.map(n => (n.type === 'text' ? n.text : n.type === 'hard_break' ? '\n' : '\ufffc')).join('')
     if (!/["']/.test(typed)) return
     const turned = turnQuotes(typed, language)
-    for (const at of turned.doubtful) doubtful.push({ block: 'attrs' in owner && owner.attrs && 'id' in owner.attrs ? owner.attrs.id : '', words: typed.slice(Math.max(0, at - 24), at + 24).replace(/[\n\ufffc]/g, ' ').trim() })
+    for (const at of turned.doubtful)
+      doubtful.push({
+        block: 'attrs' in owner && owner.attrs && 'id' in owner.attrs ? owner.attrs.id : '',
+        words: typed
+          .slice(Math.max(0, at - 24), at + 24)
+          .replace(/[\n\ufffc]/g, ' ')
+          .trim(),
+      })
     let from = 0
     for (const n of content) {
       const to = from + (n.type === 'text' ? n.text.length : 1)

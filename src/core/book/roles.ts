@@ -2,9 +2,27 @@
 export type Part = 'front' | 'body' | 'back'
 
 export type Role =
-  | 'half-title' | 'title-page' | 'copyright' | 'dedication' | 'epigraph' | 'contents' | 'foreword' | 'preface' | 'acknowledgements' | 'introduction'
-  | 'part' | 'prologue' | 'chapter' | 'interlude' | 'epilogue'
-  | 'afterword' | 'about-author' | 'also-by' | 'notes' | 'glossary' | 'excerpt'
+  | 'half-title'
+  | 'title-page'
+  | 'copyright'
+  | 'dedication'
+  | 'epigraph'
+  | 'contents'
+  | 'foreword'
+  | 'preface'
+  | 'acknowledgements'
+  | 'introduction'
+  | 'part'
+  | 'prologue'
+  | 'chapter'
+  | 'interlude'
+  | 'epilogue'
+  | 'afterword'
+  | 'about-author'
+  | 'also-by'
+  | 'notes'
+  | 'glossary'
+  | 'excerpt'
 
 interface RoleFacts {
   part: Part
@@ -46,4 +64,15 @@ export const roles: Record<Role, RoleFacts> = {
 }
 
 /** The order in which front matter customarily stands, for putting a new section in its place. */
-export const frontOrder: Role[] = ['half-title', 'title-page', 'copyright', 'dedication', 'epigraph', 'contents', 'foreword', 'preface', 'acknowledgements', 'introduction']
+export const frontOrder: Role[] = [
+  'half-title',
+  'title-page',
+  'copyright',
+  'dedication',
+  'epigraph',
+  'contents',
+  'foreword',
+  'preface',
+  'acknowledgements',
+  'introduction',
+]

@@ -8,49 +8,175 @@ import { type MarkSpec, type NodeSpec, Schema } from 'prosemirror-model'
  * in the book is { section, block, offset }. `toDOM` is given so that an editor can show the text; the core never calls it.
  */
 /** An attribute with what it may be: documents from outside are held against it by `Node.check`. */
-const attribute = <T>(byDefault: T, words: string, fits: (v: unknown) => boolean) => ({ default: byDefault, validate: (v: unknown) => { if (!fits(v)) throw new RangeError(words) } })
-const oneOf = <T>(byDefault: T, ...all: T[]) => attribute(byDefault, 'an attribute is none of the values it may have', v => all.includes(v as T))
-const number = (byDefault: number, least: number, most: number) => attribute(byDefault, 'a number is out of its range', v => typeof v === 'number' && v >= least && v <= most)
-const whole = (byDefault: number, least: number, most: number) => attribute(byDefault, 'a whole number is out of its range', v => Number.isInteger(v) && (v as number) >= least && (v as number) <= most)
+const attribute = <T>(byDefault: T, words: string, fits: (v: unknown) => boolean) => ({
+  default: byDefault,
+  validate: (v: unknown) => {
+    if (!fits(v)) throw new RangeError(words)
+  },
+})
+const oneOf = <T>(byDefault: T, ...all: T[]) =>
+  attribute(byDefault, 'an attribute is none of the values it may have', v => all.includes(v as T))
+const number = (byDefault: number, least: number, most: number) =>
+  attribute(byDefault, 'a number is out of its range', v => typeof v === 'number' && v >= least && v <= most)
+const whole = (byDefault: number, least: number, most: number) =>
+  attribute(
+    byDefault,
+    'a whole number is out of its range',
+    v => Number.isInteger(v) && (v as number) >= least && (v as number) <= most,
+  )
 const yesNo = oneOf(false, true, false)
-const words = (most: number) => attribute('', 'a text is too long, or is none', v => typeof v === 'string' && v.length <= most)
+const words = (most: number) =>
+  attribute('', 'a text is too long, or is none', v => typeof v === 'string' && v.length <= most)
 
 // Ids become names in ebooks: letters, figures and hyphens.
-const id = { id: attribute('', 'an id has signs that it must not have', v => typeof v === 'string' && /^[A-Za-z0-9-]{0,64}$/.test(v)) }
+const id = {
+  id: attribute(
+    '',
+    'an id has signs that it must not have',
+    v => typeof v === 'string' && /^[A-Za-z0-9-]{0,64}$/.test(v),
+  ),
+}
 const align = { align: oneOf<string | null>(null, null, 'left', 'right', 'center') }
 /** A picture by the hash of its bytes, what it shows for those who cannot see it, and whether it says nothing. */
 const picture = { asset: words(64), alt: words(10_000), decoration: yesNo }
 
 export const nodes: Record<string, NodeSpec> = {
   doc: { content: 'block+' },
-  paragraph: { group: 'block', content: 'inline*', attrs: { ...id, ...align }, parseDOM: [{ tag: 'p' }], toDOM: n => ['p', n.attrs.align ? { 'data-align': n.attrs.align } : {}, 0] },
+  paragraph: {
+    group: 'block',
+    content: 'inline*',
+    attrs: { ...id, ...align },
+    parseDOM: [{ tag: 'p' }],
+    toDOM: n => ['p', n.attrs.align ? { 'data-align': n.attrs.align } : {}, 0],
+  },
   /** A heading inside a section: 1 is the largest below the section's own title. */
-  heading: { group: 'block', content: 'inline*', defining: true, attrs: { ...id, level: whole(1, 1, 6) }, parseDOM: [{ tag: 'h2', attrs: { level: 1 } }, { tag: 'h3', attrs: { level: 2 } }, { tag: 'h4', attrs: { level: 3 } }], toDOM: n => [`h${Math.min(6, n.attrs.level + 1)}`, 0] },
-  quote: { group: 'block', content: '(paragraph | list | verse)+', defining: true, attrs: id, parseDOM: [{ tag: 'blockquote' }], toDOM: () => ['blockquote', 0] },
+  heading: {
+    group: 'block',
+    content: 'inline*',
+    defining: true,
+    attrs: { ...id, level: whole(1, 1, 6) },
+    parseDOM: [
+      { tag: 'h2', attrs: { level: 1 } },
+      { tag: 'h3', attrs: { level: 2 } },
+      { tag: 'h4', attrs: { level: 3 } },
+    ],
+    toDOM: n => [`h${Math.min(6, n.attrs.level + 1)}`, 0],
+  },
+  quote: {
+    group: 'block',
+    content: '(paragraph | list | verse)+',
+    defining: true,
+    attrs: id,
+    parseDOM: [{ tag: 'blockquote' }],
+    toDOM: () => ['blockquote', 0],
+  },
   /** A letter, note or document quoted whole; its paragraphs keep their alignment (date right, signature right). */
-  letter: { group: 'block', content: '(paragraph | list | verse)+', defining: true, attrs: id, parseDOM: [{ tag: 'section[data-letter]' }], toDOM: () => ['section', { 'data-letter': '' }, 0] },
-  verse: { group: 'block', content: 'line+', attrs: id, parseDOM: [{ tag: 'div[data-verse]' }], toDOM: () => ['div', { 'data-verse': '' }, 0] },
+  letter: {
+    group: 'block',
+    content: '(paragraph | list | verse)+',
+    defining: true,
+    attrs: id,
+    parseDOM: [{ tag: 'section[data-letter]' }],
+    toDOM: () => ['section', { 'data-letter': '' }, 0],
+  },
+  verse: {
+    group: 'block',
+    content: 'line+',
+    attrs: id,
+    parseDOM: [{ tag: 'div[data-verse]' }],
+    toDOM: () => ['div', { 'data-verse': '' }, 0],
+  },
   /** A line of verse. `indent` in ems; `stanza` says that a stanza begins here. */
-  line: { content: 'inline*', attrs: { indent: number(0, 0, 100), stanza: yesNo }, parseDOM: [{ tag: 'p[data-line]' }], toDOM: () => ['p', { 'data-line': '' }, 0] },
-  list: { group: 'block', content: 'item+', attrs: { ...id, ordered: yesNo, start: whole(1, 0, 999_999) }, parseDOM: [{ tag: 'ul', attrs: { ordered: false } }, { tag: 'ol', attrs: { ordered: true } }], toDOM: n => [n.attrs.ordered ? 'ol' : 'ul', 0] },
+  line: {
+    content: 'inline*',
+    attrs: { indent: number(0, 0, 100), stanza: yesNo },
+    parseDOM: [{ tag: 'p[data-line]' }],
+    toDOM: () => ['p', { 'data-line': '' }, 0],
+  },
+  list: {
+    group: 'block',
+    content: 'item+',
+    attrs: { ...id, ordered: yesNo, start: whole(1, 0, 999_999) },
+    parseDOM: [
+      { tag: 'ul', attrs: { ordered: false } },
+      { tag: 'ol', attrs: { ordered: true } },
+    ],
+    toDOM: n => [n.attrs.ordered ? 'ol' : 'ul', 0],
+  },
   item: { content: 'paragraph (paragraph | list)*', defining: true, parseDOM: [{ tag: 'li' }], toDOM: () => ['li', 0] },
-  table: { group: 'block', content: 'row+', isolating: true, attrs: id, parseDOM: [{ tag: 'table' }], toDOM: () => ['table', ['tbody', 0]] },
+  table: {
+    group: 'block',
+    content: 'row+',
+    isolating: true,
+    attrs: id,
+    parseDOM: [{ tag: 'table' }],
+    toDOM: () => ['table', ['tbody', 0]],
+  },
   row: { content: 'cell+', attrs: { head: yesNo }, parseDOM: [{ tag: 'tr' }], toDOM: () => ['tr', 0] },
-  cell: { content: 'paragraph+', isolating: true, attrs: { span: whole(1, 1, 60) }, parseDOM: [{ tag: 'td' }, { tag: 'th' }], toDOM: n => ['td', n.attrs.span > 1 ? { colspan: String(n.attrs.span) } : {}, 0] },
+  cell: {
+    content: 'paragraph+',
+    isolating: true,
+    attrs: { span: whole(1, 1, 60) },
+    parseDOM: [{ tag: 'td' }, { tag: 'th' }],
+    toDOM: n => ['td', n.attrs.span > 1 ? { colspan: String(n.attrs.span) } : {}, 0],
+  },
   /** A picture outside the line; the content is its caption. `asset` is the SHA-256 of its bytes, `share` the part of the measure it takes, `stands` where (see ImageStand). */
-  image: { group: 'block', content: 'inline*', attrs: { ...id, ...picture, share: number(1, 0.02, 1), stands: oneOf<string>('measure', ...imageStands) }, parseDOM: [{ tag: 'figure' }], toDOM: n => ['figure', { 'data-asset': n.attrs.asset }, ['figcaption', 0]] },
+  image: {
+    group: 'block',
+    content: 'inline*',
+    attrs: { ...id, ...picture, share: number(1, 0.02, 1), stands: oneOf<string>('measure', ...imageStands) },
+    parseDOM: [{ tag: 'figure' }],
+    toDOM: n => ['figure', { 'data-asset': n.attrs.asset }, ['figcaption', 0]],
+  },
   scene_break: { group: 'block', attrs: id, parseDOM: [{ tag: 'hr' }], toDOM: () => ['hr'] },
-  page_break: { group: 'block', attrs: id, parseDOM: [{ tag: 'hr[data-page]' }], toDOM: () => ['hr', { 'data-page': '' }] },
+  page_break: {
+    group: 'block',
+    attrs: id,
+    parseDOM: [{ tag: 'hr[data-page]' }],
+    toDOM: () => ['hr', { 'data-page': '' }],
+  },
   text: { group: 'inline' },
   hard_break: { group: 'inline', inline: true, selectable: false, parseDOM: [{ tag: 'br' }], toDOM: () => ['br'] },
   /** A small picture in the line, like a word. `height` in ems. */
-  sign: { group: 'inline', inline: true, attrs: { ...picture, height: number(1, 0.05, 40) }, parseDOM: [{ tag: 'img[data-sign]' }], toDOM: n => ['img', { 'data-sign': '', 'data-asset': n.attrs.asset, alt: n.attrs.alt }] },
+  sign: {
+    group: 'inline',
+    inline: true,
+    attrs: { ...picture, height: number(1, 0.05, 40) },
+    parseDOM: [{ tag: 'img[data-sign]' }],
+    toDOM: n => ['img', { 'data-sign': '', 'data-asset': n.attrs.asset, alt: n.attrs.alt }],
+  },
   /** A note stands where its mark stands; it is numbered and placed by pages and ebook. */
-  footnote: { group: 'inline', inline: true, content: '(text | hard_break)*', attrs: id, parseDOM: [{ tag: 'span[data-footnote]' }], toDOM: () => ['span', { 'data-footnote': '' }, 0] },
+  footnote: {
+    group: 'inline',
+    inline: true,
+    content: '(text | hard_break)*',
+    attrs: id,
+    parseDOM: [{ tag: 'span[data-footnote]' }],
+    toDOM: () => ['span', { 'data-footnote': '' }, 0],
+  },
 }
 
 export const marks: Record<string, MarkSpec> = {
-  link: { attrs: { href: { validate: (v: unknown) => { if (typeof v !== 'string' || !safeHref(v)) throw new RangeError('This link leads where a book must not.') } } }, inclusive: false, parseDOM: [{ tag: 'a[href]', getAttrs: e => { const href = safeHref((e as { getAttribute(n: string): string | null }).getAttribute('href') ?? ''); return href ? { href } : false } }], toDOM: m => ['a', { href: m.attrs.href as string }, 0] },
+  link: {
+    attrs: {
+      href: {
+        validate: (v: unknown) => {
+          if (typeof v !== 'string' || !safeHref(v)) throw new RangeError('This link leads where a book must not.')
+        },
+      },
+    },
+    inclusive: false,
+    parseDOM: [
+      {
+        tag: 'a[href]',
+        getAttrs: e => {
+          const href = safeHref((e as { getAttribute(n: string): string | null }).getAttribute('href') ?? '')
+          return href ? { href } : false
+        },
+      },
+    ],
+    toDOM: m => ['a', { href: m.attrs.href as string }, 0],
+  },
   strong: { parseDOM: [{ tag: 'strong' }, { tag: 'b' }], toDOM: () => ['strong', 0] },
   em: { parseDOM: [{ tag: 'em' }, { tag: 'i' }], toDOM: () => ['em', 0] },
   small_caps: { parseDOM: [{ tag: 'span[data-small-caps]' }], toDOM: () => ['span', { 'data-small-caps': '' }, 0] },

@@ -8,10 +8,12 @@ test('a slug keeps a word whole, whatever stands over its letters', () => {
   expect(slugOf('Über Straßen & Öl', 'book')).toBe('uber-strassen-ol')
   expect(slugOf('潮', 'book')).toBe('book')
   expect(slugOf('a '.repeat(50), 'book', 10)).toBe('a-a-a-a-a')
-  fc.assert(fc.property(fc.string({ unit: 'grapheme' }), fc.integer({ min: 1, max: 60 }), (t, most) => {
-    const s = slugOf(t, 'x', most)
-    expect(s).toMatch(/^[a-z0-9]+(-[a-z0-9]+)*$/)
-    expect(s.length).toBeLessThanOrEqual(most)
-    expect(slugOf(s, 'x', most)).toBe(s)
-  }))
+  fc.assert(
+    fc.property(fc.string({ unit: 'grapheme' }), fc.integer({ min: 1, max: 60 }), (t, most) => {
+      const s = slugOf(t, 'x', most)
+      expect(s).toMatch(/^[a-z0-9]+(-[a-z0-9]+)*$/)
+      expect(s.length).toBeLessThanOrEqual(most)
+      expect(slugOf(s, 'x', most)).toBe(s)
+    }),
+  )
 })

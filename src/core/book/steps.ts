@@ -6,7 +6,8 @@ import { schema } from './schema'
 /** Changes of a section's text are ProseMirror steps; here they are kept short, applied, and carried over what others wrote meanwhile. */
 
 /** `of`: the schema object that the documents speak; an editor has a copy of its own. */
-export const readSteps = (list: readonly unknown[], of: Schema = schema): Step[] => list.map(json => Step.fromJSON(of, json))
+export const readSteps = (list: readonly unknown[], of: Schema = schema): Step[] =>
+  list.map(json => Step.fromJSON(of, json))
 export const writeSteps = (list: readonly Step[]): unknown[] => list.map(s => s.toJSON() as unknown)
 
 /** Steps that follow one another, made one where they can be: sixty letters typed are one step. */
@@ -32,7 +33,8 @@ export function applied(doc: Node, list: readonly Step[]): Node {
 }
 
 /** The same for documents as they are stored. */
-export const appliedJson = (doc: DocJson, list: readonly unknown[]): DocJson => applied(schema.nodeFromJSON(doc), readSteps(list)).toJSON() as DocJson
+export const appliedJson = (doc: DocJson, list: readonly unknown[]): DocJson =>
+  applied(schema.nodeFromJSON(doc), readSteps(list)).toJSON() as DocJson
 
 /** The one step that leads from a document to another: the least stretch that differs is replaced. None where they are equal. */
 export function difference(from: Node, to: Node): Step[] {
@@ -133,5 +135,7 @@ type MirroredMapping = Mapping & { setMirror(from: number, to: number): void }
 /** The text that a step brings in, a line a block. */
 export function textOf(step: Step): string {
   const slice = (step as Partial<ReplaceStep>).slice
-  return slice instanceof Slice ? slice.content.textBetween(0, slice.content.size, '\n', n => (n.type.name === 'hard_break' ? '\n' : '')) : ''
+  return slice instanceof Slice
+    ? slice.content.textBetween(0, slice.content.size, '\n', n => (n.type.name === 'hard_break' ? '\n' : ''))
+    : ''
 }

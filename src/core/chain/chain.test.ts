@@ -9,11 +9,14 @@ import { createGraph, printChain, type PrintChain, type PrintInputs } from '.'
 
 describe('the graph', () => {
   test('computes once, again only for what changed, and keeps equal values', async () => {
-    const g = createGraph<{ a: number; b: number; sum: number; parity: number; text: string }>({ a: 1, b: 2 }, {
-      sum: async get => (await get('a')) + (await get('b')),
-      parity: async get => (await get('sum')) % 2,
-      text: async get => `parity ${await get('parity')}`,
-    })
+    const g = createGraph<{ a: number; b: number; sum: number; parity: number; text: string }>(
+      { a: 1, b: 2 },
+      {
+        sum: async get => (await get('a')) + (await get('b')),
+        parity: async get => (await get('sum')) % 2,
+        text: async get => `parity ${await get('parity')}`,
+      },
+    )
     expect(await g.get('text')).toBe('parity 1')
     await Promise.all([g.get('text'), g.get('sum'), g.get('text')])
     expect([g.runs('sum'), g.runs('parity'), g.runs('text')]).toEqual([1, 1, 1])
@@ -24,14 +27,17 @@ describe('the graph', () => {
   test('an answer is of the inputs that there are when it is asked for; work on older ones is told to stop', async () => {
     let go: () => void = () => undefined
     const stopped: number[] = []
-    const g = createGraph<{ a: number; b: number; slow: number }>({ a: 1, b: 1 }, {
-      slow: async (get, wanted) => {
-        const a = await get('a')
-        await new Promise<void>(r => (go = r))
-        if (!wanted()) stopped.push(a)
-        return a * 10
+    const g = createGraph<{ a: number; b: number; slow: number }>(
+      { a: 1, b: 1 },
+      {
+        slow: async (get, wanted) => {
+          const a = await get('a')
+          await new Promise<void>(r => (go = r))
+          if (!wanted()) stopped.push(a)
+          return a * 10
+        },
       },
-    })
+    )
     const old = g.get('slow')
     await Promise.resolve()
     await Promise.resolve()
@@ -51,15 +57,18 @@ describe('the graph', () => {
   })
   test('whoever waits for work that stops because of a newer input gets the newer value; other ends stay ends', async () => {
     let tick: () => void = () => undefined
-    const g = createGraph<{ a: number; slow: number }>({ a: 1 }, {
-      slow: async (get, wanted) => {
-        const a = await get('a')
-        if (a === 9) throw new Cancelled()
-        await new Promise<void>(r => (tick = r))
-        if (!wanted()) throw new Cancelled()
-        return a * 10
+    const g = createGraph<{ a: number; slow: number }>(
+      { a: 1 },
+      {
+        slow: async (get, wanted) => {
+          const a = await get('a')
+          if (a === 9) throw new Cancelled()
+          await new Promise<void>(r => (tick = r))
+          if (!wanted()) throw new Cancelled()
+          return a * 10
+        },
       },
-    })
+    )
     const old = g.get('slow')
     await new Promise(r => setTimeout(r, 0))
     g.set('a', 2)
@@ -77,9 +86,21 @@ describe('the graph', () => {
 
 describe('consequences of one change', () => {
   const text = longText(24000, 6)
-  const inputs = (): PrintInputs => ({ book: bookOf(text), style: harbourRoman, profile: profileOf('ostrevane'), others: [], spec: { binding: 'paperback', trim: '6x9in', paper: 'cream', ink: 'black' }, isbn: '9780000000002', price: 1399, design: lampOverTide, coverPages: undefined, exceptions: undefined })
+  const inputs = (): PrintInputs => ({
+    book: bookOf(text),
+    style: harbourRoman,
+    profile: profileOf('ostrevane'),
+    others: [],
+    spec: { binding: 'paperback', trim: '6x9in', paper: 'cream', ink: 'black' },
+    isbn: '9780000000002',
+    price: 1399,
+    design: lampOverTide,
+    coverPages: undefined,
+    exceptions: undefined,
+  })
   const names = ['interior', 'pages', 'spine', 'flat', 'wrap', 'cover', 'money', 'findings'] as const
-  const all = async (c: ReturnType<typeof printChain>): Promise<Pick<PrintChain, (typeof names)[number]>> => Object.fromEntries(await Promise.all(names.map(async n => [n, await c.get(n)]))) as never
+  const all = async (c: ReturnType<typeof printChain>): Promise<Pick<PrintChain, (typeof names)[number]>> =>
+    Object.fromEntries(await Promise.all(names.map(async n => [n, await c.get(n)]))) as never
   const moved = (c: ReturnType<typeof printChain>, before: number[]) => names.filter((n, i) => c.runs(n) > before[i]!)
 
   test('an input moves only what depends on it', async () => {
@@ -116,7 +137,9 @@ describe('consequences of one change', () => {
     const start = inputs()
     let ticks = 0
     const setter = new Setter(shelf)
-    const c: ReturnType<typeof printChain> = printChain(start, setter, shelf, () => { if (++ticks === 3) c.set('style', withChanges(harbourRoman, { 'text.size': 12 })) })
+    const c: ReturnType<typeof printChain> = printChain(start, setter, shelf, () => {
+      if (++ticks === 3) c.set('style', withChanges(harbourRoman, { 'text.size': 12 }))
+    })
     const set = await c.get('interior')
     expect(set.style.text.size).toBe(12)
     // The first setting went no further than the third section.
@@ -128,7 +151,14 @@ describe('consequences of one change', () => {
     const start = inputs()
     const c = printChain(start, new Setter(shelf), shelf)
     const first = await all(c)
-    const change = (id: string, more: string[]) => ({ ...start.book, sections: start.book.sections.map(s => (s.id === id ? { ...s, doc: { ...s.doc, content: [...s.doc.content, ...more.map((t, i) => paragraph(`x${i}`, t))] } } : s)) })
+    const change = (id: string, more: string[]) => ({
+      ...start.book,
+      sections: start.book.sections.map(s =>
+        s.id === id
+          ? { ...s, doc: { ...s.doc, content: [...s.doc.content, ...more.map((t, i) => paragraph(`x${i}`, t))] } }
+          : s,
+      ),
+    })
     c.set('book', change('s2', longText(2500, 1, 11)[0]!))
     const longer = await all(c)
     expect(longer.pages).toBeGreaterThan(first.pages)
@@ -142,7 +172,22 @@ describe('consequences of one change', () => {
     const back = await all(c)
     expect([back.pages, back.spine, back.money.cost]).toEqual([first.pages, first.spine, first.money.cost])
     const runs = [c.runs('spine'), c.runs('flat'), c.runs('cover')]
-    const comma = { ...start.book, sections: start.book.sections.map(s => (s.id === 's1' ? { ...s, doc: { ...s.doc, content: s.doc.content.map((b, i) => (i === 0 ? paragraph(b.attrs.id, text[0]![0]!.replace('.', ',')) : b)) } } : s)) }
+    const comma = {
+      ...start.book,
+      sections: start.book.sections.map(s =>
+        s.id === 's1'
+          ? {
+              ...s,
+              doc: {
+                ...s.doc,
+                content: s.doc.content.map((b, i) =>
+                  i === 0 ? paragraph(b.attrs.id, text[0]![0]!.replace('.', ',')) : b,
+                ),
+              },
+            }
+          : s,
+      ),
+    }
     c.set('book', comma)
     await all(c)
     // Pages did not move, so spine and flat were not even asked to; the cover reads the book's data and is drawn again.

@@ -4,7 +4,20 @@ import { check, type Finding } from '../check'
 import { type Cover, type CoverDesign, drawCover, type Flat, flatFor, sheetSize } from '../cover'
 import { printMoney, type PrintMoney } from '../outlets'
 import { type Interior, type InteriorStyle, type Setter, settleInterior, type StyleChanges, withPlan } from '../pages'
-import { bindingRules, Cancelled, insideMargin, type OutletProfile, parseTrim, Fault, printRules, type PrintSpec, pts, roundPages, spineThickness, type Ticker } from '../trade'
+import {
+  bindingRules,
+  Cancelled,
+  insideMargin,
+  type OutletProfile,
+  parseTrim,
+  Fault,
+  printRules,
+  type PrintSpec,
+  pts,
+  roundPages,
+  spineThickness,
+  type Ticker,
+} from '../trade'
 import type { FontShelf } from '../type'
 import { createGraph, type Graph } from './graph'
 
@@ -38,7 +51,10 @@ export interface PrintChain {
   findings: Finding[]
 }
 
-export type PrintInputs = Pick<PrintChain, 'book' | 'style' | 'profile' | 'others' | 'spec' | 'isbn' | 'price' | 'design' | 'coverPages' | 'exceptions'>
+export type PrintInputs = Pick<
+  PrintChain,
+  'book' | 'style' | 'profile' | 'others' | 'spec' | 'isbn' | 'price' | 'design' | 'coverPages' | 'exceptions'
+>
 
 /** The bleed that serves all printers of an interior: the widest, on as many edges as any asks. */
 function bleedOf(printers: OutletProfile[]): { bleed: number; bleedsInside: boolean } {
@@ -50,7 +66,13 @@ function bleedOf(printers: OutletProfile[]): { bleed: number; bleedsInside: bool
 export function printChain(inputs: PrintInputs, setter: Setter, shelf: FontShelf, ticker?: Ticker): Graph<PrintChain> {
   return createGraph<PrintChain>(inputs, {
     interior: async (get, wanted) => {
-      const [book, style, profile, spec, isbn] = [await get('book'), await get('style'), await get('profile'), await get('spec'), await get('isbn')]
+      const [book, style, profile, spec, isbn] = [
+        await get('book'),
+        await get('style'),
+        await get('profile'),
+        await get('spec'),
+        await get('isbn'),
+      ]
       // Setting a long book stops as soon as what it is set from has changed; sections that are set stay set.
       const still: Ticker = async p => {
         await ticker?.(p)
@@ -58,23 +80,68 @@ export function printChain(inputs: PrintInputs, setter: Setter, shelf: FontShelf
       }
       const trim = parseTrim(spec.trim)
       if (!trim) throw new Fault('no-trim', `“${spec.trim}” is no trim.`)
-      const printers = [profile, ...(await get('others'))].filter(p => p.print?.bindings.some(b => b.kind === spec.binding))
+      const printers = [profile, ...(await get('others'))].filter(p =>
+        p.print?.bindings.some(b => b.kind === spec.binding),
+      )
       const planned = book.plan ? plannedPages(book.plan) : 0
-      const asked = (pages: number): number => Math.max(...printers.map(p => insideMargin(p, spec.binding, roundPages(pages + planned, bindingRules(p, spec.binding).pageMultiple))))
-      const interior = await settleInterior(setter, book, style, { width: trim.width, height: trim.height, ...bleedOf(printers), isbn, exceptions: await get('exceptions') }, asked, still)
-      return book.plan ? withPlan(interior, book, book.plan, asked(interior.pages.length), Math.max(...printers.map(p => pts(printRules(p).safe))), shelf) : interior
+      const asked = (pages: number): number =>
+        Math.max(
+          ...printers.map(p =>
+            insideMargin(p, spec.binding, roundPages(pages + planned, bindingRules(p, spec.binding).pageMultiple)),
+          ),
+        )
+      const interior = await settleInterior(
+        setter,
+        book,
+        style,
+        { width: trim.width, height: trim.height, ...bleedOf(printers), isbn, exceptions: await get('exceptions') },
+        asked,
+        still,
+      )
+      return book.plan
+        ? withPlan(
+            interior,
+            book,
+            book.plan,
+            asked(interior.pages.length),
+            Math.max(...printers.map(p => pts(printRules(p).safe))),
+            shelf,
+          )
+        : interior
     },
-    pages: async get => roundPages((await get('interior')).pages.length, bindingRules(await get('profile'), (await get('spec')).binding).pageMultiple),
+    pages: async get =>
+      roundPages(
+        (await get('interior')).pages.length,
+        bindingRules(await get('profile'), (await get('spec')).binding).pageMultiple,
+      ),
     spine: async get => spineThickness(await get('profile'), await get('spec'), await get('pages')),
     flat: async get => flatFor(await get('profile'), { ...(await get('spec')), pages: await get('pages') }),
     wrap: async get => sheetSize(await get('flat')),
-    cover: async get => drawCover((await get('coverPages')) === undefined ? await get('flat') : flatFor(await get('profile'), { ...(await get('spec')), pages: (await get('coverPages'))! }), await get('design'), (await get('book')).data, await get('isbn'), shelf, (await get('book')).assets),
+    cover: async get =>
+      drawCover(
+        (await get('coverPages')) === undefined
+          ? await get('flat')
+          : flatFor(await get('profile'), { ...(await get('spec')), pages: (await get('coverPages'))! }),
+        await get('design'),
+        (await get('book')).data,
+        await get('isbn'),
+        shelf,
+        (await get('book')).assets,
+      ),
     money: async get => printMoney(await get('profile'), await get('spec'), await get('pages'), await get('price')),
     findings: async get => {
       const money = await get('money')
       return check({
-        book: await get('book'), profile: await get('profile'),
-        print: { spec: await get('spec'), interior: await get('interior'), cover: await get('cover'), isbn: await get('isbn'), price: await get('price'), leastPrice: money.leastPrice },
+        book: await get('book'),
+        profile: await get('profile'),
+        print: {
+          spec: await get('spec'),
+          interior: await get('interior'),
+          cover: await get('cover'),
+          isbn: await get('isbn'),
+          price: await get('price'),
+          leastPrice: money.leastPrice,
+        },
       })
     },
   })

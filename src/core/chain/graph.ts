@@ -16,14 +16,20 @@ export interface Graph<V extends object> {
  * Derives one value from others; `get` may be called in any order, also conditionally. `wanted` says whether the inputs that were
  * read are still what they were: long work stops by throwing `Cancelled` where they are not, and who asked gets the newer value.
  */
-export type Derive<V extends object, K extends keyof V> = (get: <N extends keyof V>(name: N) => Promise<V[N]>, wanted: () => boolean) => Promise<V[K]> | V[K]
+export type Derive<V extends object, K extends keyof V> = (
+  get: <N extends keyof V>(name: N) => Promise<V[N]>,
+  wanted: () => boolean,
+) => Promise<V[K]> | V[K]
 
 interface Cell {
   value: unknown
   reads: Map<PropertyKey, unknown>
 }
 
-export function createGraph<V extends object>(inputs: Partial<V>, derived: { [K in keyof V]?: Derive<V, K> }): Graph<V> {
+export function createGraph<V extends object>(
+  inputs: Partial<V>,
+  derived: { [K in keyof V]?: Derive<V, K> },
+): Graph<V> {
   const given = new Map<PropertyKey, unknown>(Object.entries(inputs))
   const cells = new Map<PropertyKey, Cell>()
   const pending = new Map<PropertyKey, Promise<unknown>>()
@@ -50,11 +56,14 @@ export function createGraph<V extends object>(inputs: Partial<V>, derived: { [K 
     const wanted = (): boolean => [...reads].every(([n, v]) => !given.has(n) || given.get(n) === v)
     let value: unknown
     try {
-      value = await derive((async (n: keyof V) => {
-        const v = await get(n as PropertyKey)
-        reads.set(n as PropertyKey, v)
-        return v
-      }) as never, wanted)
+      value = await derive(
+        (async (n: keyof V) => {
+          const v = await get(n as PropertyKey)
+          reads.set(n as PropertyKey, v)
+          return v
+        }) as never,
+        wanted,
+      )
     } catch (e) {
       if (e instanceof Cancelled && !wanted()) return get(name)
       throw e
@@ -88,5 +97,10 @@ function same(a: unknown, b: unknown): boolean {
   if (!a || !b || typeof a !== 'object' || typeof b !== 'object') return false
   const [x, y] = [a as Record<string, unknown>, b as Record<string, unknown>]
   const keys = Object.keys(x)
-  return keys.length <= 12 && keys.length === Object.keys(y).length && Object.getPrototypeOf(x) === Object.prototype && keys.every(k => Object.is(x[k], y[k]))
+  return (
+    keys.length <= 12 &&
+    keys.length === Object.keys(y).length &&
+    Object.getPrototypeOf(x) === Object.prototype &&
+    keys.every(k => Object.is(x[k], y[k]))
+  )
 }

@@ -19,10 +19,17 @@ beforeAll(async () => {
   cover = await coverFor(interior.pages.length)
 })
 
-const coverFor = (pages: number, design: CoverDesign = lampOverTide, data = book.data) => drawCover(flatFor(profile, { ...spec, pages }), design, data, '9780000000002', shelf)
-const subject = (more: Partial<NonNullable<Subject['print']>> = {}, whole: Partial<Subject> = {}): Subject => ({ book, profile, print: { spec, interior, cover, isbn: '9780000000002', price: 1399, leastPrice: 640, ...more }, ...whole })
+const coverFor = (pages: number, design: CoverDesign = lampOverTide, data = book.data) =>
+  drawCover(flatFor(profile, { ...spec, pages }), design, data, '9780000000002', shelf)
+const subject = (more: Partial<NonNullable<Subject['print']>> = {}, whole: Partial<Subject> = {}): Subject => ({
+  book,
+  profile,
+  print: { spec, interior, cover, isbn: '9780000000002', price: 1399, leastPrice: 640, ...more },
+  ...whole,
+})
 const named = (f: Finding[], rule: string): Finding[] => f.filter(x => x.rule === rule)
-const withStyle = (change: (s: InteriorStyle) => InteriorStyle) => new Setter(shelf).set(book, change(harbourRoman), { width: 432, height: 648, inside: 0 })
+const withStyle = (change: (s: InteriorStyle) => InteriorStyle) =>
+  new Setter(shelf).set(book, change(harbourRoman), { width: 432, height: 648, inside: 0 })
 
 test('a sound edition has no finding', () => expect(check(subject())).toEqual([]))
 
@@ -40,57 +47,134 @@ describe('each rule finds its fault, with place, amount and remedy', () => {
     sound(f)
   })
   test('title length', () => {
-    const f = check(subject({}, { book: { ...book, data: { ...book.data, title: 'T'.repeat(160), subtitle: 'S'.repeat(20) } } }))
+    const f = check(
+      subject({}, { book: { ...book, data: { ...book.data, title: 'T'.repeat(160), subtitle: 'S'.repeat(20) } } }),
+    )
     expect(named(f, 'title length')[0]).toMatchObject({ amount: '12 characters' })
-    const p = check({ book: { ...book, data: { ...book.data, title: 'T'.repeat(151) } }, profile: profileOf('pellowick'), ebook: { bytes: 1 } })
+    const p = check({
+      book: { ...book, data: { ...book.data, title: 'T'.repeat(151) } },
+      profile: profileOf('pellowick'),
+      ebook: { bytes: 1 },
+    })
     expect(named(p, 'title length')[0]).toMatchObject({ amount: '1 characters' })
   })
-  test('price', () => expect(named(check(subject({ price: 600 })), 'price')[0]).toMatchObject({ severity: 'stop', amount: '$0.40' }))
+  test('price', () =>
+    expect(named(check(subject({ price: 600 })), 'price')[0]).toMatchObject({ severity: 'stop', amount: '$0.40' }))
   test('specification', () => {
     expect(named(check(subject({ spec: { ...spec, trim: 'A4' } })), 'specification')[0]!.message).toContain('A4')
     const thin = { ...interior, pages: interior.pages.slice(0, 20) }
     expect(named(check(subject({ interior: thin })), 'specification')[0]!.message).toContain('20 fewer')
   })
   test('inside margin', async () => {
-    const f = named(check(subject({ interior: await withStyle(s => ({ ...s, margins: { ...s.margins, inside: 0.25 } })) })), 'inside margin')
+    const f = named(
+      check(subject({ interior: await withStyle(s => ({ ...s, margins: { ...s.margins, inside: 0.25 } })) })),
+      'inside margin',
+    )
     expect(f.length).toBeGreaterThan(10)
     expect(f[0]).toMatchObject({ severity: 'stop', place: { kind: 'page' } })
     expect(f[0]!.amount).toMatch(/^0\.\d+ in$/)
     sound(f)
   })
   test('safe zone', async () => {
-    const f = named(check(subject({ interior: await withStyle(s => ({ ...s, margins: { ...s.margins, outside: 0.14 } })) })), 'safe zone')
+    const f = named(
+      check(subject({ interior: await withStyle(s => ({ ...s, margins: { ...s.margins, outside: 0.14 } })) })),
+      'safe zone',
+    )
     expect(f[0]).toMatchObject({ severity: 'stop', place: { kind: 'page', section: expect.any(String) } })
-    const heads = named(check(subject({ interior: await withStyle(s => ({ ...s, heads: { ...s.heads, distance: 48 } })) })), 'safe zone')
+    const heads = named(
+      check(subject({ interior: await withStyle(s => ({ ...s, heads: { ...s.heads, distance: 48 } })) })),
+      'safe zone',
+    )
     expect(heads.length).toBeGreaterThan(5)
   })
   test('a character that another family lends is said once a section, with its place; one that none has stops', async () => {
-    const doc = (...texts: string[]): DocJson => ({ type: 'doc', content: texts.map((t, i) => ({ type: 'paragraph', attrs: { id: `x${i}` }, content: [{ type: 'text', text: t }] })) })
-    const book = createBook('l', bookOf([['x']]).data, [chapter('s1', 'A', doc('Plain.', 'An arrow → and a → again.', 'And ↑.')), chapter('s2', 'B', { type: 'doc', content: [{ type: 'paragraph', attrs: { id: 'y1' }, content: [{ type: 'text', text: 'Noted' }, { type: 'footnote', attrs: { id: 'y2' }, content: [{ type: 'text', text: 'Ж →' }] }] }] })])
+    const doc = (...texts: string[]): DocJson => ({
+      type: 'doc',
+      content: texts.map((t, i) => ({
+        type: 'paragraph',
+        attrs: { id: `x${i}` },
+        content: [{ type: 'text', text: t }],
+      })),
+    })
+    const book = createBook('l', bookOf([['x']]).data, [
+      chapter('s1', 'A', doc('Plain.', 'An arrow → and a → again.', 'And ↑.')),
+      chapter('s2', 'B', {
+        type: 'doc',
+        content: [
+          {
+            type: 'paragraph',
+            attrs: { id: 'y1' },
+            content: [
+              { type: 'text', text: 'Noted' },
+              { type: 'footnote', attrs: { id: 'y2' }, content: [{ type: 'text', text: 'Ж →' }] },
+            ],
+          },
+        ],
+      }),
+    ])
     // Crimson has no arrows; the family beside it has.
     const style = withChanges(harbourRoman, { 'text.family': 'crimson-pro', 'notes.at': 'book' })
     const interior = await setBook(book, style)
     const found = named(check(subject({ interior }, { book })), 'borrowed character')
     expect(interior.missing).toEqual([])
-    expect(found.map(f => f.place)).toEqual([{ kind: 'text', section: 's1', block: 'x1' }, { kind: 'text', section: 's2', block: 'y2' }])
-    expect(found[0]).toMatchObject({ severity: 'remark', amount: '2', message: expect.stringMatching(/^The typeface lacks “→↑”: Source Serif.* lends them\.$/) })
+    expect(found.map(f => f.place)).toEqual([
+      { kind: 'text', section: 's1', block: 'x1' },
+      { kind: 'text', section: 's2', block: 'y2' },
+    ])
+    expect(found[0]).toMatchObject({
+      severity: 'remark',
+      amount: '2',
+      message: expect.stringMatching(/^The typeface lacks “→↑”: Source Serif.* lends them\.$/),
+    })
   })
   test('missing character', async () => {
     const odd = bookOf([['Here is 字 and 龍.']])
-    expect(named(check(subject({ interior: await setBook(odd) }, { book: odd })), 'missing character').map(f => f.place)).toEqual([{ kind: 'text', section: 's1', block: 'b1' }, { kind: 'text', section: 's1', block: 'b1' }])
+    expect(
+      named(check(subject({ interior: await setBook(odd) }, { book: odd })), 'missing character').map(f => f.place),
+    ).toEqual([
+      { kind: 'text', section: 's1', block: 'b1' },
+      { kind: 'text', section: 's1', block: 'b1' },
+    ])
     const scripts = bookOf([['a שלום b', 'c 潮 d', 'e → f']])
-    expect(named(check(subject({ interior: await setBook(scripts) }, { book: scripts })), 'missing character').map(f => /from right to left/.test(f.message) ? 'right to left' : /East Asia/.test(f.message) ? 'east' : f.message)).toEqual(expect.arrayContaining(['right to left', 'east']))
+    expect(
+      named(check(subject({ interior: await setBook(scripts) }, { book: scripts })), 'missing character').map(f =>
+        /from right to left/.test(f.message) ? 'right to left' : /East Asia/.test(f.message) ? 'east' : f.message,
+      ),
+    ).toEqual(expect.arrayContaining(['right to left', 'east']))
   })
   test('resolution', () => {
-    const page = { ...interior.pages[6]!, layers: [{ x: 0, y: 0, layer: { items: [{ kind: 'image' as const, asset: 'a', x: 100, y: 100, width: 144, height: 144 }] } }] }
+    const page = {
+      ...interior.pages[6]!,
+      layers: [
+        {
+          x: 0,
+          y: 0,
+          layer: { items: [{ kind: 'image' as const, asset: 'a', x: 100, y: 100, width: 144, height: 144 }] },
+        },
+      ],
+    }
     const assets = [{ id: 'a', type: 'image/png' as const, width: 300, height: 300 }]
-    const f = check(subject({ interior: { ...interior, pages: interior.pages.map((p, i) => (i === 6 ? page : p)) } }, { book: { ...book, assets } }))
+    const f = check(
+      subject(
+        { interior: { ...interior, pages: interior.pages.map((p, i) => (i === 6 ? page : p)) } },
+        { book: { ...book, assets } },
+      ),
+    )
     expect(named(f, 'resolution')[0]).toMatchObject({ severity: 'stop', amount: '150 ppi', place: { page: 6 } })
-    const g = check(subject({ interior: { ...interior, pages: [page] } }, { book: { ...book, assets: [{ ...assets[0]!, width: 500, height: 500 }] } }))
+    const g = check(
+      subject(
+        { interior: { ...interior, pages: [page] } },
+        { book: { ...book, assets: [{ ...assets[0]!, width: 500, height: 500 }] } },
+      ),
+    )
     expect(named(g, 'resolution')[0]).toMatchObject({ severity: 'remark' })
   })
   test('overfull line, page ends, blank pages', () => {
-    const bad = { ...interior, stats: { ...interior.stats, over: 2, unmet: { ...interior.stats.unmet, widows: 1, strandedHeads: 2 } }, pages: interior.pages.map((p, i) => (i > 8 && i < 12 ? { ...p, layers: [] } : p)) }
+    const bad = {
+      ...interior,
+      stats: { ...interior.stats, over: 2, unmet: { ...interior.stats.unmet, widows: 1, strandedHeads: 2 } },
+      pages: interior.pages.map((p, i) => (i > 8 && i < 12 ? { ...p, layers: [] } : p)),
+    }
     const f = check(subject({ interior: bad }))
     expect(named(f, 'overfull line')[0]!.amount).toBe('2 lines')
     expect(named(f, 'page ends')).toHaveLength(2)
@@ -98,18 +182,39 @@ describe('each rule finds its fault, with place, amount and remedy', () => {
   })
   test('spine drawn for another count', async () => {
     const f = named(check(subject({ cover: await coverFor(interior.pages.length + 40) })), 'spine')
-    expect(f[0]).toMatchObject({ severity: 'stop', amount: `${(40 * 0.00254).toFixed(3).replace(/0+$/, '')} in`, place: { kind: 'cover', piece: 'spine' } })
+    expect(f[0]).toMatchObject({
+      severity: 'stop',
+      amount: `${(40 * 0.00254).toFixed(3).replace(/0+$/, '')} in`,
+      place: { kind: 'cover', piece: 'spine' },
+    })
     // Within the press's own play a difference is none.
-    expect(named(check(subject({ cover: { ...cover, flat: { ...cover.flat, width: cover.flat.width + 0.2 } } })), 'spine')).toEqual([])
+    expect(
+      named(check(subject({ cover: { ...cover, flat: { ...cover.flat, width: cover.flat.width + 0.2 } } })), 'spine'),
+    ).toEqual([])
   })
   test('cover: safe zone, too long, contrast, barcode kept clear', async () => {
-    const moved = { ...cover, pieces: cover.pieces.map(p => (p.id === 'title' ? { ...p, box: { ...p.box, y: 2 } } : p)) }
+    const moved = {
+      ...cover,
+      pieces: cover.pieces.map(p => (p.id === 'title' ? { ...p, box: { ...p.box, y: 2 } } : p)),
+    }
     expect(named(check(subject({ cover: moved })), 'cover safe zone')[0]).toMatchObject({ place: { piece: 'title' } })
-    expect(named(check(subject({ cover: await coverFor(interior.pages.length, lampOverTide, { ...book.data, title: 'Tide '.repeat(1800) }) })), 'cover text')[0]!.place).toEqual({ kind: 'cover', piece: 'title' })
+    expect(
+      named(
+        check(
+          subject({
+            cover: await coverFor(interior.pages.length, lampOverTide, { ...book.data, title: 'Tide '.repeat(1800) }),
+          }),
+        ),
+        'cover text',
+      )[0]!.place,
+    ).toEqual({ kind: 'cover', piece: 'title' })
     const dim = { ...lampOverTide, pieces: lampOverTide.pieces.map(p => ({ ...p, colour: '#1d4048' })) }
     const c = named(check(subject({ cover: await coverFor(interior.pages.length, dim) })), 'contrast')
     expect(c[0]!.amount).toMatch(/^1\.\d : 1$/)
-    const over = { ...cover, pieces: [{ ...cover.pieces[0]!, panel: 'back' as const, box: { ...cover.barcode!, width: 20 } }] }
+    const over = {
+      ...cover,
+      pieces: [{ ...cover.pieces[0]!, panel: 'back' as const, box: { ...cover.barcode!, width: 20 } }],
+    }
     expect(named(check(subject({ cover: over })), 'barcode')).toHaveLength(1)
   })
   test('ISBN wanted, and right', () => {
@@ -117,16 +222,44 @@ describe('each rule finds its fault, with place, amount and remedy', () => {
     expect(named(check(subject({ isbn: '9780000000003' })), 'barcode')[0]).toMatchObject({ severity: 'stop' })
   })
   test('ebook: weight, front, descriptions, empty sections', () => {
-    const b = createBook('e', book.data, [chapter('s1', 'A', { type: 'doc', content: [{ type: 'image', attrs: { id: 'b1', asset: 'x', alt: '', decoration: false, share: 1 } }] }), chapter('s2', 'B', { type: 'doc', content: [{ type: 'paragraph', attrs: { id: 'b2' } }] })])
-    const f = check({ book: b, profile, ebook: { bytes: 251e6, front: { width: 800, height: 1200 }, price: 60, leastPrice: 80 } })
-    expect(f.map(x => x.rule)).toEqual(['price', 'ebook weight', 'front picture', 'picture description', 'empty section'])
+    const b = createBook('e', book.data, [
+      chapter('s1', 'A', {
+        type: 'doc',
+        content: [{ type: 'image', attrs: { id: 'b1', asset: 'x', alt: '', decoration: false, share: 1 } }],
+      }),
+      chapter('s2', 'B', { type: 'doc', content: [{ type: 'paragraph', attrs: { id: 'b2' } }] }),
+    ])
+    const f = check({
+      book: b,
+      profile,
+      ebook: { bytes: 251e6, front: { width: 800, height: 1200 }, price: 60, leastPrice: 80 },
+    })
+    expect(f.map(x => x.rule)).toEqual([
+      'price',
+      'ebook weight',
+      'front picture',
+      'picture description',
+      'empty section',
+    ])
     expect(named(f, 'ebook weight')[0]!.amount).toBe('1.0 MB')
     sound(f)
   })
   test('ebook: what an inspection of the made file found stops it', () => {
-    const f = check({ book, profile, ebook: { bytes: 1, troubles: [{ kind: 'script', file: 'OEBPS/text/s1.xhtml', what: 'onclick' }, { kind: 'unused', file: 'OEBPS/text/s1.xhtml', what: 'svg' }] } })
+    const f = check({
+      book,
+      profile,
+      ebook: {
+        bytes: 1,
+        troubles: [
+          { kind: 'script', file: 'OEBPS/text/s1.xhtml', what: 'onclick' },
+          { kind: 'unused', file: 'OEBPS/text/s1.xhtml', what: 'svg' },
+        ],
+      },
+    })
     expect(named(f, 'ebook files').map(x => x.severity)).toEqual(['stop', 'mend'])
-    expect(named(f, 'ebook files')[0]!.message).toBe('The ebook has a script in OEBPS/text/s1.xhtml (onclick); readers block it, and outlets refuse the file.')
+    expect(named(f, 'ebook files')[0]!.message).toBe(
+      'The ebook has a script in OEBPS/text/s1.xhtml (onclick); readers block it, and outlets refuse the file.',
+    )
     sound(f)
   })
 })

@@ -1,15 +1,66 @@
 import { barcode, contrast, coverFits, coverSafe, spine } from './coverRules'
-import { described, ebookFiles, emptySections, front, named, price, soundPictures, titleLength, typedQuotes, weight } from './dataRules'
+import {
+  described,
+  ebookFiles,
+  emptySections,
+  front,
+  named,
+  price,
+  soundPictures,
+  titleLength,
+  typedQuotes,
+  weight,
+} from './dataRules'
 import type { Finding, Severity } from './finding'
-import { blanks, borrowedGlyphs, inside, missingGlyphs, overfull, pageEnds, resolution, type Rule, safeZone, specification } from './pageRules'
+import {
+  blanks,
+  borrowedGlyphs,
+  inside,
+  missingGlyphs,
+  overfull,
+  pageEnds,
+  resolution,
+  type Rule,
+  safeZone,
+  specification,
+} from './pageRules'
 import type { Subject } from './subject'
 
 /** All rules, in the order in which an author would mend. */
-export const rules: Rule[] = [named, titleLength, price, specification, inside, safeZone, missingGlyphs, borrowedGlyphs, resolution, overfull, pageEnds, blanks, spine, coverSafe, coverFits, contrast, barcode, weight, ebookFiles, front, soundPictures, described, emptySections, typedQuotes]
+export const rules: Rule[] = [
+  named,
+  titleLength,
+  price,
+  specification,
+  inside,
+  safeZone,
+  missingGlyphs,
+  borrowedGlyphs,
+  resolution,
+  overfull,
+  pageEnds,
+  blanks,
+  spine,
+  coverSafe,
+  coverFits,
+  contrast,
+  barcode,
+  weight,
+  ebookFiles,
+  front,
+  soundPictures,
+  described,
+  emptySections,
+  typedQuotes,
+]
 
 const rank: Record<Severity, number> = { stop: 0, mend: 1, remark: 2 }
 
 /** Looks an edition over for an outlet. Findings that stop come first; within a severity the rules' order holds. */
 export function check(s: Subject): Finding[] {
-  return rules.flatMap(r => r(s)).map((f, i) => [f, i] as const).sort((a, b) => rank[a[0].severity] - rank[b[0].severity] || a[1] - b[1]).map(x => x[0])
+  return rules
+    .flatMap(r => r(s))
+    .map((f, i) => [f, i] as const)
+    .sort((a, b) => rank[a[0].severity] - rank[b[0].severity] || a[1] - b[1])
+    .map(x => x[0])
 }

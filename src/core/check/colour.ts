@@ -1,5 +1,3 @@
-
-
 type Rgb = { r: number; g: number; b: number }
 
 /** Contrast ratio of two colours, 1 to 21 (WCAG 2.2, relative luminance). */

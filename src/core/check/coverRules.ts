@@ -15,11 +15,16 @@ export const spine: Rule = s => {
   const off = Math.abs(now.width - cover.flat.width)
   const play = printRules(s.profile).play
   if (off <= pts(play.silent)) return []
-  return [{
-    rule: 'spine', severity: off > pts(play.remark) ? 'stop' : 'remark', place: onCover('spine'), amount: formatLength(off, 'in'),
-    message: `The cover was drawn for ${cover.flat.pages} pages; there are ${now.pages} now, and the wrap is ${formatLength(off, 'in')} off.`,
-    remedy: 'Refit the cover: everything placed stays placed.',
-  }]
+  return [
+    {
+      rule: 'spine',
+      severity: off > pts(play.remark) ? 'stop' : 'remark',
+      place: onCover('spine'),
+      amount: formatLength(off, 'in'),
+      message: `The cover was drawn for ${cover.flat.pages} pages; there are ${now.pages} now, and the wrap is ${formatLength(off, 'in')} off.`,
+      remedy: 'Refit the cover: everything placed stays placed.',
+    },
+  ]
 }
 
 /** Pieces stand inside their panel's safe zone, the spine's clear of the folds. */
@@ -31,18 +36,46 @@ export const coverSafe: Rule = s => {
   for (const p of cover.pieces) {
     const zone = p.panel === 'spine' ? zoneOf(cover.flat, 'spine text', 'spine') : zoneOf(cover.flat, 'safe', p.panel)
     if (!zone) {
-      out.push({ rule: 'cover safe zone', severity: 'stop', place: onCover(p.id), message: 'There is text on a spine that is too thin for it.', remedy: 'Take the text off the spine.' })
+      out.push({
+        rule: 'cover safe zone',
+        severity: 'stop',
+        place: onCover(p.id),
+        message: 'There is text on a spine that is too thin for it.',
+        remedy: 'Take the text off the spine.',
+      })
       continue
     }
-    const off = Math.max(zone.x - p.box.x, zone.y - p.box.y, p.box.x + p.box.width - zone.x - zone.width, p.box.y + p.box.height - zone.y - zone.height)
-    if (off > play + 0.5) out.push({ rule: 'cover safe zone', severity: 'stop', place: onCover(p.id), amount: formatLength(off, 'in'), message: `The ${p.field} stands ${formatLength(off, 'in')} outside the safe zone of the ${p.panel}.`, remedy: 'Make its box smaller or move it inward.' })
+    const off = Math.max(
+      zone.x - p.box.x,
+      zone.y - p.box.y,
+      p.box.x + p.box.width - zone.x - zone.width,
+      p.box.y + p.box.height - zone.y - zone.height,
+    )
+    if (off > play + 0.5)
+      out.push({
+        rule: 'cover safe zone',
+        severity: 'stop',
+        place: onCover(p.id),
+        amount: formatLength(off, 'in'),
+        message: `The ${p.field} stands ${formatLength(off, 'in')} outside the safe zone of the ${p.panel}.`,
+        remedy: 'Make its box smaller or move it inward.',
+      })
   }
   return out
 }
 
 /** All text fits its box. */
 export const coverFits: Rule = s =>
-  (s.print?.cover?.pieces ?? []).filter(p => p.tooLong).map(p => ({ rule: 'cover text', severity: 'stop' as const, place: onCover(p.id), amount: `${p.text.length} characters`, message: `The ${p.field} is too long for its place on the ${p.panel}.`, remedy: 'Shorten it, or give it a larger box.' }))
+  (s.print?.cover?.pieces ?? [])
+    .filter(p => p.tooLong)
+    .map(p => ({
+      rule: 'cover text',
+      severity: 'stop' as const,
+      place: onCover(p.id),
+      amount: `${p.text.length} characters`,
+      message: `The ${p.field} is too long for its place on the ${p.panel}.`,
+      remedy: 'Shorten it, or give it a larger box.',
+    }))
 
 /** Text stands out from its ground: 3 : 1 at least (WCAG 2.2, large text). */
 export const contrast: Rule = s => {
@@ -54,7 +87,18 @@ export const contrast: Rule = s => {
   const below = toRgb(fill.fill)
   return cover.pieces.flatMap((p): Finding[] => {
     const ratio = rgbContrast(toRgb(p.colour), below)
-    return ratio >= 3 ? [] : [{ rule: 'contrast', severity: 'mend', place: onCover(p.id), amount: `${ratio.toFixed(1)} : 1`, message: `The ${p.field} is hard to read on its ground (${ratio.toFixed(1)} : 1; 3 : 1 is the least).`, remedy: 'Choose a lighter or darker colour for it.' }]
+    return ratio >= 3
+      ? []
+      : [
+          {
+            rule: 'contrast',
+            severity: 'mend',
+            place: onCover(p.id),
+            amount: `${ratio.toFixed(1)} : 1`,
+            message: `The ${p.field} is hard to read on its ground (${ratio.toFixed(1)} : 1; 3 : 1 is the least).`,
+            remedy: 'Choose a lighter or darker colour for it.',
+          },
+        ]
   })
 }
 
@@ -62,10 +106,43 @@ export const contrast: Rule = s => {
 export const barcode: Rule = s => {
   if (!s.print) return []
   const { isbn, cover } = s.print
-  if (!isbn) return [{ rule: 'barcode', severity: 'mend', place: { kind: 'data', field: 'isbn' }, message: 'This edition has no ISBN, so its cover has no barcode.', remedy: 'Enter the ISBN, or take one from the outlet.' }]
-  if (!parseIsbn(isbn)) return [{ rule: 'barcode', severity: 'stop', place: { kind: 'data', field: 'isbn' }, amount: isbn, message: 'The ISBN is not one: its check figure is wrong.', remedy: 'Compare it with where you have it from.' }]
+  if (!isbn)
+    return [
+      {
+        rule: 'barcode',
+        severity: 'mend',
+        place: { kind: 'data', field: 'isbn' },
+        message: 'This edition has no ISBN, so its cover has no barcode.',
+        remedy: 'Enter the ISBN, or take one from the outlet.',
+      },
+    ]
+  if (!parseIsbn(isbn))
+    return [
+      {
+        rule: 'barcode',
+        severity: 'stop',
+        place: { kind: 'data', field: 'isbn' },
+        amount: isbn,
+        message: 'The ISBN is not one: its check figure is wrong.',
+        remedy: 'Compare it with where you have it from.',
+      },
+    ]
   const box = cover?.barcode
   if (!box) return []
-  return cover.pieces.filter(p => p.panel === 'back' && p.box.x < box.x + box.width && p.box.x + p.box.width > box.x && p.box.y < box.y + box.height && p.box.y + p.box.height > box.y)
-    .map(p => ({ rule: 'barcode', severity: 'stop' as const, place: onCover(p.id), message: `The ${p.field} runs into the barcode.`, remedy: 'Keep the barcode’s white box clear.' }))
+  return cover.pieces
+    .filter(
+      p =>
+        p.panel === 'back' &&
+        p.box.x < box.x + box.width &&
+        p.box.x + p.box.width > box.x &&
+        p.box.y < box.y + box.height &&
+        p.box.y + p.box.height > box.y,
+    )
+    .map(p => ({
+      rule: 'barcode',
+      severity: 'stop' as const,
+      place: onCover(p.id),
+      message: `The ${p.field} runs into the barcode.`,
+      remedy: 'Keep the barcode’s white box clear.',
+    }))
 }

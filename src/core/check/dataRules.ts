@@ -8,8 +8,22 @@ const inData = (field: string): Finding['place'] => ({ kind: 'data', field })
 /** A title and an author. */
 export const named: Rule = s => {
   const out: Finding[] = []
-  if (!s.book.data.title.trim()) out.push({ rule: 'title', severity: 'stop', place: inData('title'), message: 'The book has no title.', remedy: 'Enter it in the plan.' })
-  if (!authorLine(s.book.data)) out.push({ rule: 'author', severity: 'stop', place: inData('contributors'), message: 'The book names no author.', remedy: 'Enter the author in the plan.' })
+  if (!s.book.data.title.trim())
+    out.push({
+      rule: 'title',
+      severity: 'stop',
+      place: inData('title'),
+      message: 'The book has no title.',
+      remedy: 'Enter it in the plan.',
+    })
+  if (!authorLine(s.book.data))
+    out.push({
+      rule: 'author',
+      severity: 'stop',
+      place: inData('contributors'),
+      message: 'The book names no author.',
+      remedy: 'Enter the author in the plan.',
+    })
   return out
 }
 
@@ -18,8 +32,28 @@ export const titleLength: Rule = s => {
   const { title, subtitle } = s.book.data
   const rules = s.profile.listing
   const both = title.length + (subtitle ? subtitle.length + 2 : 0)
-  if (rules.titleAndSubtitle && both > rules.titleAndSubtitle) return [{ rule: 'title length', severity: 'stop', place: inData('subtitle'), amount: `${both - rules.titleAndSubtitle} characters`, message: `Title and subtitle are ${both} characters together; ${s.profile.name} takes ${rules.titleAndSubtitle}.`, remedy: 'Shorten the subtitle.' }]
-  if (rules.title && title.length > rules.title) return [{ rule: 'title length', severity: 'stop', place: inData('title'), amount: `${title.length - rules.title} characters`, message: `The title is ${title.length} characters; ${s.profile.name} takes ${rules.title}.`, remedy: 'Shorten the title.' }]
+  if (rules.titleAndSubtitle && both > rules.titleAndSubtitle)
+    return [
+      {
+        rule: 'title length',
+        severity: 'stop',
+        place: inData('subtitle'),
+        amount: `${both - rules.titleAndSubtitle} characters`,
+        message: `Title and subtitle are ${both} characters together; ${s.profile.name} takes ${rules.titleAndSubtitle}.`,
+        remedy: 'Shorten the subtitle.',
+      },
+    ]
+  if (rules.title && title.length > rules.title)
+    return [
+      {
+        rule: 'title length',
+        severity: 'stop',
+        place: inData('title'),
+        amount: `${title.length - rules.title} characters`,
+        message: `The title is ${title.length} characters; ${s.profile.name} takes ${rules.title}.`,
+        remedy: 'Shorten the title.',
+      },
+    ]
   return []
 }
 
@@ -27,7 +61,16 @@ export const titleLength: Rule = s => {
 export const price: Rule = s => {
   const p = s.print ?? s.ebook
   if (p?.price === undefined || p.leastPrice === undefined || p.price >= p.leastPrice) return []
-  return [{ rule: 'price', severity: 'stop', place: inData('price'), amount: formatMoney(p.leastPrice - p.price, s.profile.currency), message: `At ${formatMoney(p.price, s.profile.currency)} the book costs more than it brings; ${formatMoney(p.leastPrice, s.profile.currency)} is the least.`, remedy: `Raise the price to ${formatMoney(p.leastPrice, s.profile.currency)} or more.` }]
+  return [
+    {
+      rule: 'price',
+      severity: 'stop',
+      place: inData('price'),
+      amount: formatMoney(p.leastPrice - p.price, s.profile.currency),
+      message: `At ${formatMoney(p.price, s.profile.currency)} the book costs more than it brings; ${formatMoney(p.leastPrice, s.profile.currency)} is the least.`,
+      remedy: `Raise the price to ${formatMoney(p.leastPrice, s.profile.currency)} or more.`,
+    },
+  ]
 }
 
 /** The ebook is as light as the outlet takes. */
@@ -35,7 +78,16 @@ export const weight: Rule = s => {
   const most = s.profile.ebook?.epubMb
   if (!s.ebook || !most || s.ebook.bytes <= most * 1e6) return []
   const over = s.ebook.bytes / 1e6 - most
-  return [{ rule: 'ebook weight', severity: 'stop', place: { kind: 'edition' }, amount: `${over.toFixed(1)} MB`, message: `The ebook weighs ${(s.ebook.bytes / 1e6).toFixed(1)} MB; ${s.profile.name} takes ${most} MB.`, remedy: 'Make its pictures lighter.' }]
+  return [
+    {
+      rule: 'ebook weight',
+      severity: 'stop',
+      place: { kind: 'edition' },
+      amount: `${over.toFixed(1)} MB`,
+      message: `The ebook weighs ${(s.ebook.bytes / 1e6).toFixed(1)} MB; ${s.profile.name} takes ${most} MB.`,
+      remedy: 'Make its pictures lighter.',
+    },
+  ]
 }
 
 /** The made ebook holds no scripts, and says of its files what is in them. */
@@ -47,7 +99,13 @@ export const ebookFiles: Rule = s =>
       unused: `The ebook declares ${t.what} of ${t.file}, which uses none.`,
       malformed: `${t.file} of the ebook is ${t.what}.`,
     }[t.kind]
-    return { rule: 'ebook files', severity: t.kind === 'unused' ? ('mend' as const) : ('stop' as const), place: { kind: 'edition' as const }, message, remedy: 'Keep a backup of the book, and take out what was brought in last: its text holds what no ebook may.' }
+    return {
+      rule: 'ebook files',
+      severity: t.kind === 'unused' ? ('mend' as const) : ('stop' as const),
+      place: { kind: 'edition' as const },
+      message,
+      remedy: 'Keep a backup of the book, and take out what was brought in last: its text holds what no ebook may.',
+    }
   })
 
 /** The front picture is of a size that the outlet takes. */
@@ -57,13 +115,31 @@ export const front: Rule = s => {
   if (!rules || !f) return []
   const long = Math.max(f.width, f.height)
   if (long >= rules.frontLeast && long <= rules.frontMost) return []
-  return [{ rule: 'front picture', severity: 'stop', place: { kind: 'cover', piece: 'front' }, amount: `${long} px`, message: `The front is ${f.width} × ${f.height} pixels; ${s.profile.name} takes ${rules.frontLeast} to ${rules.frontMost} on the longer side.`, remedy: 'Make the picture anew at a size between.' }]
+  return [
+    {
+      rule: 'front picture',
+      severity: 'stop',
+      place: { kind: 'cover', piece: 'front' },
+      amount: `${long} px`,
+      message: `The front is ${f.width} × ${f.height} pixels; ${s.profile.name} takes ${rules.frontLeast} to ${rules.frontMost} on the longer side.`,
+      remedy: 'Make the picture anew at a size between.',
+    },
+  ]
 }
 
 /** Every picture of the text is described or marked as decoration. */
 export const described: Rule = s => {
   const out: Finding[] = []
-  for (const section of s.book.sections) for (const p of picturesIn(section)) if (!p.decoration && !p.alt.trim()) out.push({ rule: 'picture description', severity: 'mend', place: { kind: 'text', section: section.id, block: p.block ?? '' }, message: 'A picture has no description for readers who cannot see it.', remedy: 'Describe it in a sentence, or mark it as decoration.' })
+  for (const section of s.book.sections)
+    for (const p of picturesIn(section))
+      if (!p.decoration && !p.alt.trim())
+        out.push({
+          rule: 'picture description',
+          severity: 'mend',
+          place: { kind: 'text', section: section.id, block: p.block ?? '' },
+          message: 'A picture has no description for readers who cannot see it.',
+          remedy: 'Describe it in a sentence, or mark it as decoration.',
+        })
   return out
 }
 
@@ -71,21 +147,50 @@ export const described: Rule = s => {
 export const soundPictures: Rule = s => {
   const damaged = new Map(s.book.assets.filter(a => a.damaged).map(a => [a.id, a.name ?? 'A picture']))
   const out: Finding[] = []
-  for (const section of s.book.sections) for (const p of picturesIn(section)) {
-    const name = damaged.get(p.asset)
-    if (name) out.push({ rule: 'damaged picture', severity: 'mend', place: { kind: 'text', section: section.id, block: p.block ?? '' }, message: `${name} is damaged and cannot be printed: a marked box stands in its place.`, remedy: 'Bring the picture in again from its own file, and take this one out.' })
-  }
+  for (const section of s.book.sections)
+    for (const p of picturesIn(section)) {
+      const name = damaged.get(p.asset)
+      if (name)
+        out.push({
+          rule: 'damaged picture',
+          severity: 'mend',
+          place: { kind: 'text', section: section.id, block: p.block ?? '' },
+          message: `${name} is damaged and cannot be printed: a marked box stands in its place.`,
+          remedy: 'Bring the picture in again from its own file, and take this one out.',
+        })
+    }
   return out
 }
 
 /** Sections that have a place in the book but nothing in them. */
 export const emptySections: Rule = s =>
-  s.book.sections.filter(x => !x.made && x.role !== 'part' && x.doc.content.every(b => b.type === 'paragraph' && !b.content?.length))
-    .map(x => ({ rule: 'empty section', severity: 'mend' as const, place: { kind: 'text' as const, section: x.id, block: x.doc.content[0]?.attrs.id ?? '' }, message: `${x.title ? `“${x.title}”` : 'A section'} has no text.`, remedy: 'Write it, or remove the section.' }))
+  s.book.sections
+    .filter(x => !x.made && x.role !== 'part' && x.doc.content.every(b => b.type === 'paragraph' && !b.content?.length))
+    .map(x => ({
+      rule: 'empty section',
+      severity: 'mend' as const,
+      place: { kind: 'text' as const, section: x.id, block: x.doc.content[0]?.attrs.id ?? '' },
+      message: `${x.title ? `“${x.title}”` : 'A section'} has no text.`,
+      remedy: 'Write it, or remove the section.',
+    }))
 
 /** Quotes are the language's, not the typewriter's. */
 export const typedQuotes: Rule = s => {
-  const found = s.book.sections.filter(x => !x.made).map(x => ({ section: x.id, ...straightQuotes(x.doc) })).filter(x => x.count)
+  const found = s.book.sections
+    .filter(x => !x.made)
+    .map(x => ({ section: x.id, ...straightQuotes(x.doc) }))
+    .filter(x => x.count)
   const count = found.reduce((n, x) => n + x.count, 0)
-  return count ? [{ rule: 'typed quotes', severity: 'remark', place: { kind: 'text', section: found[0]!.section, block: found[0]!.first ?? '' }, amount: String(count), message: `${count} ${count === 1 ? 'quote is' : 'quotes are'} as typed, not as printed.`, remedy: 'In the text, turn them into the language’s own.' }] : []
+  return count
+    ? [
+        {
+          rule: 'typed quotes',
+          severity: 'remark',
+          place: { kind: 'text', section: found[0]!.section, block: found[0]!.first ?? '' },
+          amount: String(count),
+          message: `${count} ${count === 1 ? 'quote is' : 'quotes are'} as typed, not as printed.`,
+          remedy: 'In the text, turn them into the language’s own.',
+        },
+      ]
+    : []
 }

@@ -14,10 +14,18 @@ interface Worst {
   place?: MarkPlace
 }
 
-const pagePlace = (page: PageMarks, index: number, place?: MarkPlace): Finding['place'] => ({ kind: 'page', page: index, label: page.label, ...(place?.section ? { section: place.section, block: place.block } : {}) })
+const pagePlace = (page: PageMarks, index: number, place?: MarkPlace): Finding['place'] => ({
+  kind: 'page',
+  page: index,
+  label: page.label,
+  ...(place?.section ? { section: place.section, block: place.block } : {}),
+})
 
 /** Calls `visit` with the box of every run of glyphs and every picture of a page: x0, y0, x1, y1 from the trim's top left. */
-export function eachInk(page: PageMarks, visit: (x0: number, y0: number, x1: number, y1: number, place: MarkPlace | undefined) => void): void {
+export function eachInk(
+  page: PageMarks,
+  visit: (x0: number, y0: number, x1: number, y1: number, place: MarkPlace | undefined) => void,
+): void {
   visitPage(page, v => {
     if ('text' in v) {
       const t = v.text
@@ -30,10 +38,17 @@ export function eachInk(page: PageMarks, visit: (x0: number, y0: number, x1: num
         const y = v.y + t.baseline[i]!
         const last = t.glyphs[to - 1]!
         const width = (face.advance(face.pairGlyph(last)) / face.unitsPerEm) * size * t.stretch[i]!
-        visit(v.x + t.x[from]!, y - face.metrics.capHeight * size, v.x + t.x[to - 1]! + width, y + 0.2 * size, t.places[t.place[i]!])
+        visit(
+          v.x + t.x[from]!,
+          y - face.metrics.capHeight * size,
+          v.x + t.x[to - 1]! + width,
+          y + 0.2 * size,
+          t.places[t.place[i]!],
+        )
       }
-    // A plate is cut by the trim on purpose.
-    } else if (v.item.kind === 'image' && v.role !== 'plate') visit(v.x + v.item.x, v.y + v.item.y, v.x + v.item.x + v.item.width, v.y + v.item.y + v.item.height, v.item.place)
+      // A plate is cut by the trim on purpose.
+    } else if (v.item.kind === 'image' && v.role !== 'plate')
+      visit(v.x + v.item.x, v.y + v.item.y, v.x + v.item.x + v.item.width, v.y + v.item.y + v.item.height, v.item.place)
   })
 }
 
@@ -42,8 +57,13 @@ export const specification: Rule = s => {
   if (!s.print) return []
   const { spec, interior } = s.print
   return specProblems(s.profile, spec, interior.pages.length).map(message => ({
-    rule: 'specification', severity: 'stop', place: { kind: 'edition' }, message,
-    remedy: /pages are/.test(message) ? 'Change the size of the text, the leading or the margins, or choose another binding.' : 'Choose from what this outlet prints.',
+    rule: 'specification',
+    severity: 'stop',
+    place: { kind: 'edition' },
+    message,
+    remedy: /pages are/.test(message)
+      ? 'Change the size of the text, the leading or the margins, or choose another binding.'
+      : 'Choose from what this outlet prints.',
   }))
 }
 
@@ -62,11 +82,15 @@ export const inside: Rule = s => {
       // Hanging punctuation may lean into the margin by less than the press's own remark.
       if (asked - room > worst.amount) Object.assign(worst, { amount: asked - room, place })
     })
-    if (worst.amount > Math.max(play, HANG)) out.push({
-      rule: 'inside margin', severity: 'stop', place: pagePlace(page, index, worst.place), amount: formatLength(worst.amount, 'in'),
-      message: `Text stands ${formatLength(worst.amount, 'in')} inside the gutter that ${s.profile.name} asks for at ${pages} pages.`,
-      remedy: 'Widen the inside margin; the pages settle anew.',
-    })
+    if (worst.amount > Math.max(play, HANG))
+      out.push({
+        rule: 'inside margin',
+        severity: 'stop',
+        place: pagePlace(page, index, worst.place),
+        amount: formatLength(worst.amount, 'in'),
+        message: `Text stands ${formatLength(worst.amount, 'in')} inside the gutter that ${s.profile.name} asks for at ${pages} pages.`,
+        remedy: 'Widen the inside margin; the pages settle anew.',
+      })
   })
   return out
 }
@@ -88,11 +112,15 @@ export const safeZone: Rule = s => {
       const off = safe - Math.min(outer, y0, page.height - y1)
       if (off > worst.amount) Object.assign(worst, { amount: off, place })
     })
-    if (worst.amount > play) out.push({
-      rule: 'safe zone', severity: worst.amount > pts(rules.play.remark) ? 'stop' : 'remark', place: pagePlace(page, index, worst.place), amount: formatLength(worst.amount, 'in'),
-      message: `Something stands ${formatLength(worst.amount, 'in')} too near the edge: it may be trimmed.`,
-      remedy: 'Widen the outside, head or foot margin, or move heads and folios nearer to the text.',
-    })
+    if (worst.amount > play)
+      out.push({
+        rule: 'safe zone',
+        severity: worst.amount > pts(rules.play.remark) ? 'stop' : 'remark',
+        place: pagePlace(page, index, worst.place),
+        amount: formatLength(worst.amount, 'in'),
+        message: `Something stands ${formatLength(worst.amount, 'in')} too near the edge: it may be trimmed.`,
+        remedy: 'Widen the outside, head or foot margin, or move heads and folios nearer to the text.',
+      })
   })
   return out
 }
@@ -104,27 +132,47 @@ const eastAsian = /[\p{Script=Han}\p{Script=Hiragana}\p{Script=Katakana}\p{Scrip
 export const missingGlyphs: Rule = s =>
   s.print
     ? s.print.interior.missing.map(m => ({
-        rule: 'missing character', severity: 'stop' as const, place: { kind: 'text' as const, section: m.section, block: m.block }, amount: `“${m.text.slice(0, 24)}”`,
-        ...(rightToLeft.test(m.text) ? { message: `“${m.text.slice(0, 24)}” is written from right to left: such scripts cannot be set yet.`, remedy: 'Change the text, or put it in as a picture.' }
-          : eastAsian.test(m.text) ? { message: `“${m.text.slice(0, 24)}” is in a script of East Asia: such scripts cannot be set yet.`, remedy: 'Change the text, or put it in as a picture.' }
-          : { message: `No font of the style has all of “${m.text.slice(0, 24)}”: an empty box is printed.`, remedy: 'Bring in a font that has the character, or change the text.' }),
+        rule: 'missing character',
+        severity: 'stop' as const,
+        place: { kind: 'text' as const, section: m.section, block: m.block },
+        amount: `“${m.text.slice(0, 24)}”`,
+        ...(rightToLeft.test(m.text)
+          ? {
+              message: `“${m.text.slice(0, 24)}” is written from right to left: such scripts cannot be set yet.`,
+              remedy: 'Change the text, or put it in as a picture.',
+            }
+          : eastAsian.test(m.text)
+            ? {
+                message: `“${m.text.slice(0, 24)}” is in a script of East Asia: such scripts cannot be set yet.`,
+                remedy: 'Change the text, or put it in as a picture.',
+              }
+            : {
+                message: `No font of the style has all of “${m.text.slice(0, 24)}”: an empty box is printed.`,
+                remedy: 'Bring in a font that has the character, or change the text.',
+              }),
       }))
     : []
 
 /** Every character comes from the typeface; of what another one lends, one finding a section. */
 export const borrowedGlyphs: Rule = s => {
   const borrowed = s.print?.interior.borrowed ?? []
-  return [...new Set(borrowed.map(b => b.section))].flatMap(section => lendersOf(borrowed.filter(b => b.section === section)).map(({ from, characters }) => {
-    const { block } = borrowed.find(b => b.section === section && b.from === from)!
-    return {
-      rule: 'borrowed character', severity: 'remark' as const, place: { kind: 'text' as const, section, block }, amount: `${characters.length}`,
-      message: `The typeface lacks ${quoted(characters)}: ${from} lends ${characters.length === 1 ? 'it' : 'them'}.`,
-      remedy: 'Look whether it sits well there; a typeface that has what the book needs is the better one.',
-    }
-  }))
+  return [...new Set(borrowed.map(b => b.section))].flatMap(section =>
+    lendersOf(borrowed.filter(b => b.section === section)).map(({ from, characters }) => {
+      const { block } = borrowed.find(b => b.section === section && b.from === from)!
+      return {
+        rule: 'borrowed character',
+        severity: 'remark' as const,
+        place: { kind: 'text' as const, section, block },
+        amount: `${characters.length}`,
+        message: `The typeface lacks ${quoted(characters)}: ${from} lends ${characters.length === 1 ? 'it' : 'them'}.`,
+        remedy: 'Look whether it sits well there; a typeface that has what the book needs is the better one.',
+      }
+    }),
+  )
 }
 
-const quoted = (characters: string[]): string => `“${characters.slice(0, 12).join('')}”${characters.length > 12 ? ` and ${characters.length - 12} more` : ''}`
+const quoted = (characters: string[]): string =>
+  `“${characters.slice(0, 12).join('')}”${characters.length > 12 ? ` and ${characters.length - 12} more` : ''}`
 
 /** Pictures have pixels enough for their printed size. */
 export const resolution: Rule = s => {
@@ -140,7 +188,10 @@ export const resolution: Rule = s => {
       const ppi = Math.min(asset.width / (v.item.width / 72), asset.height / (v.item.height / 72))
       if (ppi >= 299) return
       out.push({
-        rule: 'resolution', severity: ppi < least ? 'stop' : 'remark', place: pagePlace(page, index, v.item.place), amount: `${Math.floor(ppi)} ppi`,
+        rule: 'resolution',
+        severity: ppi < least ? 'stop' : 'remark',
+        place: pagePlace(page, index, v.item.place),
+        amount: `${Math.floor(ppi)} ppi`,
         message: `A picture has ${Math.floor(ppi)} pixels an inch as printed; 300 are asked, under ${least} shows.`,
         remedy: 'Make it smaller on the page, or bring in a larger original.',
       })
@@ -152,7 +203,18 @@ export const resolution: Rule = s => {
 /** No line runs past its measure. */
 export const overfull: Rule = s => {
   const n = s.print?.interior.stats.over ?? 0
-  return n ? [{ rule: 'overfull line', severity: 'mend', place: { kind: 'edition' }, amount: `${n} lines`, message: `${n} ${n === 1 ? 'line runs' : 'lines run'} past the margin.`, remedy: 'Allow hyphenation, or set the text a little smaller.' }] : []
+  return n
+    ? [
+        {
+          rule: 'overfull line',
+          severity: 'mend',
+          place: { kind: 'edition' },
+          amount: `${n} lines`,
+          message: `${n} ${n === 1 ? 'line runs' : 'lines run'} past the margin.`,
+          remedy: 'Allow hyphenation, or set the text a little smaller.',
+        },
+      ]
+    : []
 }
 
 /** What pagination could not avoid. */
@@ -161,10 +223,28 @@ export const pageEnds: Rule = s => {
   const u = s.print.interior.stats.unmet
   const out: Finding[] = []
   const say = (n: number, what: string, remedy: string): void => {
-    if (n) out.push({ rule: 'page ends', severity: 'mend', place: { kind: 'edition' }, amount: String(n), message: `${n} ${what}`, remedy })
+    if (n)
+      out.push({
+        rule: 'page ends',
+        severity: 'mend',
+        place: { kind: 'edition' },
+        amount: String(n),
+        message: `${n} ${what}`,
+        remedy,
+      })
   }
-  say(u.widows, u.widows === 1 ? 'paragraph is parted with a single line left alone.' : 'paragraphs are parted with a single line left alone.', 'Lengthen or shorten a paragraph nearby, or change the leading.')
-  say(u.strandedHeads, u.strandedHeads === 1 ? 'heading stands at a page’s foot.' : 'headings stand at a page’s foot.', 'Lengthen or shorten a paragraph nearby.')
+  say(
+    u.widows,
+    u.widows === 1
+      ? 'paragraph is parted with a single line left alone.'
+      : 'paragraphs are parted with a single line left alone.',
+    'Lengthen or shorten a paragraph nearby, or change the leading.',
+  )
+  say(
+    u.strandedHeads,
+    u.strandedHeads === 1 ? 'heading stands at a page’s foot.' : 'headings stand at a page’s foot.',
+    'Lengthen or shorten a paragraph nearby.',
+  )
   return out
 }
 
@@ -175,7 +255,17 @@ export const blanks: Rule = s => {
   let run = 0
   for (let i = 0; i < pages.length; i++) {
     run = pages[i]!.layers.length ? 0 : run + 1
-    if (run === 3) return [{ rule: 'blank pages', severity: 'mend', place: pagePlace(pages[i]!, i), amount: 'three running', message: 'Three or more pages running are empty: printers take that for a fault.', remedy: 'Remove empty sections, or let chapters begin on either side.' }]
+    if (run === 3)
+      return [
+        {
+          rule: 'blank pages',
+          severity: 'mend',
+          place: pagePlace(pages[i]!, i),
+          amount: 'three running',
+          message: 'Three or more pages running are empty: printers take that for a fault.',
+          remedy: 'Remove empty sections, or let chapters begin on either side.',
+        },
+      ]
   }
   return []
 }

@@ -9,7 +9,20 @@ export interface Subject {
   book: Book
   profile: OutletProfile
   /** For print editions. */
-  print?: { spec: PrintSpec; interior: Interior; cover?: Cover; isbn?: string; /** List price and the least the outlet allows, minor units. */ price?: number; leastPrice?: number }
+  print?: {
+    spec: PrintSpec
+    interior: Interior
+    cover?: Cover
+    isbn?: string
+    /** List price and the least the outlet allows, minor units. */ price?: number
+    leastPrice?: number
+  }
   /** For ebooks. */
-  ebook?: { bytes: number; /** What is wrong in the made file. */ troubles?: EpubTrouble[]; front?: { width: number; height: number }; price?: number; leastPrice?: number }
+  ebook?: {
+    bytes: number
+    /** What is wrong in the made file. */ troubles?: EpubTrouble[]
+    front?: { width: number; height: number }
+    price?: number
+    leastPrice?: number
+  }
 }

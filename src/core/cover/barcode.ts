@@ -17,7 +17,11 @@ export function barcodeLayer(isbn: string, face: Face): Layer {
   if (!/^97[89]\d{10}$/.test(isbn)) throw new Fault('isbn', 'The barcode wants an ISBN of thirteen figures.')
   const out = new LayerBuilder()
   const m = BARCODE.module
-  const white: Item = { kind: 'path', path: new PathBuilder().rect(0, 0, BARCODE.width, BARCODE.height).build(), fill: WHITE }
+  const white: Item = {
+    kind: 'path',
+    path: new PathBuilder().rect(0, 0, BARCODE.width, BARCODE.height).build(),
+    fill: WHITE,
+  }
   out.add(white)
   const bars = new PathBuilder()
   for (const { at, width } of encode(isbn)) {
@@ -46,12 +50,20 @@ export function barcodeLayer(isbn: string, face: Face): Layer {
 function encode(isbn: string): { at: number; width: number }[] {
   const bars: { at: number; width: number }[] = []
   const nothing = (): void => undefined
-  return bwip.ean13<{ at: number; width: number }[]>({ bcid: 'ean13', text: isbn, includetext: false, scale: 1 }, {
-    scale: () => [1, 1],
-    measure: () => ({ width: 0, ascent: 0, descent: 0 }),
-    // A bar is a line through its middle.
-    line: (x, _y0, _x1, _y1, width) => bars.push({ at: Math.floor(x - width / 2), width }),
-    init: nothing, polygon: nothing, hexagon: nothing, ellipse: nothing, fill: nothing, text: nothing,
-    end: () => bars,
-  })
+  return bwip.ean13<{ at: number; width: number }[]>(
+    { bcid: 'ean13', text: isbn, includetext: false, scale: 1 },
+    {
+      scale: () => [1, 1],
+      measure: () => ({ width: 0, ascent: 0, descent: 0 }),
+      // A bar is a line through its middle.
+      line: (x, _y0, _x1, _y1, width) => bars.push({ at: Math.floor(x - width / 2), width }),
+      init: nothing,
+      polygon: nothing,
+      hexagon: nothing,
+      ellipse: nothing,
+      fill: nothing,
+      text: nothing,
+      end: () => bars,
+    },
+  )
 }

@@ -6,7 +6,19 @@ import { profileOf, shippedProfiles } from '../outlets'
 import { BARCODE, barcodeLayer, drawCover, flatFor, frontPage, lampOverTide, sheetSize, zoneOf } from '.'
 
 const spec = { binding: 'paperback', trim: '6x9in', paper: 'cream', pages: 218 } as const
-const data: TitleData = { title: 'The Tidewarden’s Almanac', subtitle: 'A mystery', contributors: [{ name: 'Orla Fenwright', role: 'aut' }], language: 'en-GB', imprint: { name: 'Saltgrass Lane Press' }, subjects: [], series: { name: 'The Merrow Sound Mysteries', number: 1 }, description: 'In the harbour town of Merrow Sound the bell rings seven times on a still morning, and nobody has touched the rope. '.repeat(3) }
+const data: TitleData = {
+  title: 'The Tidewarden’s Almanac',
+  subtitle: 'A mystery',
+  contributors: [{ name: 'Orla Fenwright', role: 'aut' }],
+  language: 'en-GB',
+  imprint: { name: 'Saltgrass Lane Press' },
+  subjects: [],
+  series: { name: 'The Merrow Sound Mysteries', number: 1 },
+  description:
+    'In the harbour town of Merrow Sound the bell rings seven times on a still morning, and nobody has touched the rope. '.repeat(
+      3,
+    ),
+}
 
 describe('the flat, by hand', () => {
   test('paperback: 0.125 + 6 + 0.55372 + 6 + 0.125 = 12.80372 by 9.25 in', () => {
@@ -32,39 +44,60 @@ describe('the flat, by hand', () => {
     expect(flatFor(profileOf('ostrevane'), { ...spec, pages: 84 }).spineText).toBe(true)
   })
   test('panels tile the flat and zones lie in their panels, whatever the book', () => {
-    fc.assert(fc.property(fc.constantFrom(...shippedProfiles.filter(p => p.print)), fc.integer({ min: 40, max: 480 }), fc.nat(50), (p, pages, pick) => {
-      const binding = p.print!.bindings[pick % p.print!.bindings.length]!
-      const f = flatFor(p, { binding: binding.kind, trim: binding.trims[pick % binding.trims.length]!, paper: p.print!.papers[0]!.id, pages })
-      expect(f.panels.spine.x).toBeCloseTo(f.panels.back.width, 6)
-      expect(f.panels.front.x).toBeCloseTo(f.panels.spine.x + f.panels.spine.width, 6)
-      expect(f.panels.front.x + f.panels.front.width).toBeCloseTo(f.width, 6)
-      for (const z of f.zones) {
-        const panel = f.panels[z.panel]
-        expect(z.rect.x).toBeGreaterThanOrEqual(panel.x - 1e-6)
-        expect(z.rect.x + z.rect.width).toBeLessThanOrEqual(panel.x + panel.width + 1e-6)
-        expect(z.rect.y + z.rect.height).toBeLessThanOrEqual(f.height + 1e-6)
-      }
-    }))
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...shippedProfiles.filter(p => p.print)),
+        fc.integer({ min: 40, max: 480 }),
+        fc.nat(50),
+        (p, pages, pick) => {
+          const binding = p.print!.bindings[pick % p.print!.bindings.length]!
+          const f = flatFor(p, {
+            binding: binding.kind,
+            trim: binding.trims[pick % binding.trims.length]!,
+            paper: p.print!.papers[0]!.id,
+            pages,
+          })
+          expect(f.panels.spine.x).toBeCloseTo(f.panels.back.width, 6)
+          expect(f.panels.front.x).toBeCloseTo(f.panels.spine.x + f.panels.spine.width, 6)
+          expect(f.panels.front.x + f.panels.front.width).toBeCloseTo(f.width, 6)
+          for (const z of f.zones) {
+            const panel = f.panels[z.panel]
+            expect(z.rect.x).toBeGreaterThanOrEqual(panel.x - 1e-6)
+            expect(z.rect.x + z.rect.width).toBeLessThanOrEqual(panel.x + panel.width + 1e-6)
+            expect(z.rect.y + z.rect.height).toBeLessThanOrEqual(f.height + 1e-6)
+          }
+        },
+      ),
+    )
   })
 })
 
 describe('a design on a flat', () => {
   test('stays in its zones at every page count, trim and binding', async () => {
-    await fc.assert(fc.asyncProperty(fc.integer({ min: 40, max: 480 }), fc.constantFrom('5x8in', '6x9in', '8.5x11in'), async (pages, trim) => {
-      const flat = flatFor(profileOf('ostrevane'), { ...spec, pages, trim })
-      const cover = await drawCover(flat, lampOverTide, data, '9780000000002', shelf)
-      for (const p of cover.pieces) {
-        const zone = p.panel === 'spine' ? zoneOf(flat, 'spine text', 'spine')! : zoneOf(flat, 'safe', p.panel)!
-        expect(p.box.x).toBeGreaterThanOrEqual(zone.x - 0.5)
-        expect(p.box.y).toBeGreaterThanOrEqual(zone.y - 0.5)
-        expect(p.box.x + p.box.width).toBeLessThanOrEqual(zone.x + zone.width + 0.5)
-        expect(p.box.y + p.box.height).toBeLessThanOrEqual(zone.y + zone.height + 0.5)
-        if (p.panel === 'back') expect(p.box.x + p.box.width <= cover.barcode!.x || p.box.y + p.box.height <= cover.barcode!.y).toBe(true)
-      }
-    }), { numRuns: 12 })
+    await fc.assert(
+      fc.asyncProperty(
+        fc.integer({ min: 40, max: 480 }),
+        fc.constantFrom('5x8in', '6x9in', '8.5x11in'),
+        async (pages, trim) => {
+          const flat = flatFor(profileOf('ostrevane'), { ...spec, pages, trim })
+          const cover = await drawCover(flat, lampOverTide, data, '9780000000002', shelf)
+          for (const p of cover.pieces) {
+            const zone = p.panel === 'spine' ? zoneOf(flat, 'spine text', 'spine')! : zoneOf(flat, 'safe', p.panel)!
+            expect(p.box.x).toBeGreaterThanOrEqual(zone.x - 0.5)
+            expect(p.box.y).toBeGreaterThanOrEqual(zone.y - 0.5)
+            expect(p.box.x + p.box.width).toBeLessThanOrEqual(zone.x + zone.width + 0.5)
+            expect(p.box.y + p.box.height).toBeLessThanOrEqual(zone.y + zone.height + 0.5)
+            if (p.panel === 'back')
+              expect(p.box.x + p.box.width <= cover.barcode!.x || p.box.y + p.box.height <= cover.barcode!.y).toBe(true)
+          }
+        },
+      ),
+      { numRuns: 12 },
+    )
   })
   test('a refit keeps what was placed: the same parts of the panel, the same words', async () => {
-    const at = async (pages: number) => drawCover(flatFor(profileOf('ostrevane'), { ...spec, pages }), lampOverTide, data, undefined, shelf)
+    const at = async (pages: number) =>
+      drawCover(flatFor(profileOf('ostrevane'), { ...spec, pages }), lampOverTide, data, undefined, shelf)
     const [a, b] = [await at(218), await at(300)]
     expect(b.pieces.map(p => [p.id, p.text])).toEqual(a.pieces.map(p => [p.id, p.text]))
     const front = (c: typeof a, id: string) => c.pieces.find(p => p.id === id)!.box.x - c.flat.panels.front.x
@@ -72,7 +105,13 @@ describe('a design on a flat', () => {
     expect(b.pieces.find(p => p.id === 'title')!.size).toBe(a.pieces.find(p => p.id === 'title')!.size)
   })
   test('a title that is far too long is said, not cut', async () => {
-    const cover = await drawCover(flatFor(profileOf('ostrevane'), spec), lampOverTide, { ...data, title: 'Tide '.repeat(1800) }, undefined, shelf)
+    const cover = await drawCover(
+      flatFor(profileOf('ostrevane'), spec),
+      lampOverTide,
+      { ...data, title: 'Tide '.repeat(1800) },
+      undefined,
+      shelf,
+    )
     expect(cover.pieces.find(p => p.id === 'title')!.tooLong).toBe(true)
   })
   test('the front alone is the front panel', async () => {
@@ -83,7 +122,7 @@ describe('a design on a flat', () => {
   })
   test('the barcode has its nominal size and 30 bars', async () => {
     const layer = barcodeLayer('9780000000002', await shelf.face('figtree/regular'))
-    expect(BARCODE.width / 72 * 25.4).toBeCloseTo(37.29, 2)
+    expect((BARCODE.width / 72) * 25.4).toBeCloseTo(37.29, 2)
     const bars = layer.items[1]!
     expect(bars.kind === 'path' && bars.path.ops.filter(o => o === 0).length).toBe(30)
     expect(() => barcodeLayer('123', layer.text!.faces[0] as never)).toThrow(/thirteen/)

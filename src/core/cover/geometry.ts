@@ -1,4 +1,16 @@
-import { type BindingKind, bindingRules, Fault, IN, MM, type OutletProfile, parseTrim, printRules, pts, roundPages, spineThickness } from '../trade'
+import {
+  type BindingKind,
+  bindingRules,
+  Fault,
+  IN,
+  MM,
+  type OutletProfile,
+  parseTrim,
+  printRules,
+  pts,
+  roundPages,
+  spineThickness,
+} from '../trade'
 import type { PanelName } from '../book'
 import type { Edges } from '../marks'
 
@@ -34,7 +46,10 @@ export interface Flat {
 }
 
 /** Size of the whole sheet as the printer asks for it. */
-export const sheetSize = (f: Flat): { width: number; height: number } => ({ width: f.width + f.bleed.left + f.bleed.right, height: f.height + f.bleed.top + f.bleed.bottom })
+export const sheetSize = (f: Flat): { width: number; height: number } => ({
+  width: f.width + f.bleed.left + f.bleed.right,
+  height: f.height + f.bleed.top + f.bleed.bottom,
+})
 
 /** EAN-13 at its nominal size: 113 modules of 0.33 mm with quiet zones, 25.93 mm high with its figures (GS1 General Specifications, 5.2). */
 export const BARCODE = { module: 0.33 * MM, width: 113 * 0.33 * MM, height: 25.93 * MM }
@@ -73,12 +88,27 @@ export function flatFor(profile: OutletProfile, spec: CoverSpec): Flat {
   const strip = spec.binding === 'coil' ? COIL_STRIP : 0
   const inner = Math.max(safe, hinge ? hinge + clear : 0, strip)
   const zones: Zone[] = [
-    { kind: 'safe', panel: 'back', rect: { x: safe, y: safe, width: panelWidth - safe - inner, height: height - 2 * safe } },
-    { kind: 'safe', panel: 'front', rect: { x: panels.front.x + inner, y: safe, width: panelWidth - safe - inner, height: height - 2 * safe } },
+    {
+      kind: 'safe',
+      panel: 'back',
+      rect: { x: safe, y: safe, width: panelWidth - safe - inner, height: height - 2 * safe },
+    },
+    {
+      kind: 'safe',
+      panel: 'front',
+      rect: { x: panels.front.x + inner, y: safe, width: panelWidth - safe - inner, height: height - 2 * safe },
+    },
   ]
   const spineText = spine > 0 && pages >= rules.spineTextFrom && spine > 2 * clear
-  if (spineText) zones.push({ kind: 'spine text', panel: 'spine', rect: { x: panels.spine.x + clear, y: safe, width: spine - 2 * clear, height: height - 2 * safe } })
-  if (spine > 0) for (const x of [panels.spine.x, panels.front.x]) zones.push({ kind: 'fold', panel: 'spine', rect: { x, y: 0, width: 0, height } })
+  if (spineText)
+    zones.push({
+      kind: 'spine text',
+      panel: 'spine',
+      rect: { x: panels.spine.x + clear, y: safe, width: spine - 2 * clear, height: height - 2 * safe },
+    })
+  if (spine > 0)
+    for (const x of [panels.spine.x, panels.front.x])
+      zones.push({ kind: 'fold', panel: 'spine', rect: { x, y: 0, width: 0, height } })
   if (hinge) {
     zones.push({ kind: 'hinge', panel: 'back', rect: { x: panelWidth - hinge, y: 0, width: hinge, height } })
     zones.push({ kind: 'hinge', panel: 'front', rect: { x: panels.front.x, y: 0, width: hinge, height } })
@@ -90,10 +120,24 @@ export function flatFor(profile: OutletProfile, spec: CoverSpec): Flat {
   if (rules.barcode !== 'printer leaves it') {
     const safeBack = zones[0]!.rect
     const x = rules.barcode === 'back, lower left' ? safeBack.x : safeBack.x + safeBack.width - BARCODE.width
-    zones.push({ kind: 'barcode', panel: 'back', rect: { x, y: safeBack.y + safeBack.height - BARCODE.height, width: BARCODE.width, height: BARCODE.height } })
+    zones.push({
+      kind: 'barcode',
+      panel: 'back',
+      rect: { x, y: safeBack.y + safeBack.height - BARCODE.height, width: BARCODE.width, height: BARCODE.height },
+    })
   }
-  return { binding: spec.binding, width: 2 * panelWidth + spine, height, bleed: { top: edge, right: edge, bottom: edge, left: edge }, panels, zones, pages, spineText }
+  return {
+    binding: spec.binding,
+    width: 2 * panelWidth + spine,
+    height,
+    bleed: { top: edge, right: edge, bottom: edge, left: edge },
+    panels,
+    zones,
+    pages,
+    spineText,
+  }
 }
 
 /** The zone of a kind on a panel. */
-export const zoneOf = (f: Flat, kind: Zone['kind'], panel: PanelName): Rect | undefined => f.zones.find(z => z.kind === kind && z.panel === panel)?.rect
+export const zoneOf = (f: Flat, kind: Zone['kind'], panel: PanelName): Rect | undefined =>
+  f.zones.find(z => z.kind === kind && z.panel === panel)?.rect

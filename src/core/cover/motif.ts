@@ -9,7 +9,11 @@ export function motifItems(design: CoverDesign, flat: Flat): Item[] {
   const top = -bleed.top
   const width = flat.width + bleed.left + bleed.right
   const height = flat.height + bleed.top + bleed.bottom
-  const ground: Item = { kind: 'path', path: new PathBuilder().rect(left, top, width, height).build(), fill: rgb(design.ground.colour) }
+  const ground: Item = {
+    kind: 'path',
+    path: new PathBuilder().rect(left, top, width, height).build(),
+    fill: rgb(design.ground.colour),
+  }
   switch (design.motif.kind) {
     case 'plain':
       return [ground]
@@ -28,7 +32,14 @@ function rowsOf(design: CoverDesign, left: number, top: number, width: number, h
 }
 
 /** A lamp low over the water on the front, its light in even steps, and swells that run on over spine and back. */
-function lampAndTide(design: CoverDesign, flat: Flat, left: number, top: number, width: number, height: number): Item[] {
+function lampAndTide(
+  design: CoverDesign,
+  flat: Flat,
+  left: number,
+  top: number,
+  width: number,
+  height: number,
+): Item[] {
   const out: Item[] = []
   const front = flat.panels.front
   const cx = front.x + front.width * 0.5
@@ -41,7 +52,11 @@ function lampAndTide(design: CoverDesign, flat: Flat, left: number, top: number,
   for (let i = 0; i < rings; i++) {
     const t = i / (rings - 1)
     const r = front.width * (0.44 - 0.36 * t)
-    out.push({ kind: 'path', path: new PathBuilder().circle(cx, cy, r).build(), fill: mix(ground, light, 0.04 + 0.3 * t * t) })
+    out.push({
+      kind: 'path',
+      path: new PathBuilder().circle(cx, cy, r).build(),
+      fill: mix(ground, light, 0.04 + 0.3 * t * t),
+    })
   }
   out.push({ kind: 'path', path: lamp(cx, cy, front.width * 0.062), fill: light })
   // The water covers the lower part of the light.
@@ -50,7 +65,11 @@ function lampAndTide(design: CoverDesign, flat: Flat, left: number, top: number,
     const t = i / (swells - 1)
     const y = horizon + (flat.height + flat.bleed.bottom - horizon) * t * 0.82
     const amp = flat.height * (0.006 + 0.012 * t)
-    out.push({ kind: 'path', path: swell(left, y, width, amp, front.width * (0.3 + 0.12 * t), i * 1.7, top + height), fill: mix(rgb(design.motif.accent), rgb(design.motif.dark), 0.12 + 0.88 * t) })
+    out.push({
+      kind: 'path',
+      path: swell(left, y, width, amp, front.width * (0.3 + 0.12 * t), i * 1.7, top + height),
+      fill: mix(rgb(design.motif.accent), rgb(design.motif.dark), 0.12 + 0.88 * t),
+    })
   }
   // The lamp's path on the water: short strokes that widen toward us.
   const glints = new PathBuilder()
@@ -59,7 +78,11 @@ function lampAndTide(design: CoverDesign, flat: Flat, left: number, top: number,
     const y = horizon + flat.height * (0.018 + 0.17 * t)
     const w = front.width * (0.035 + 0.1 * t) * (i % 2 ? 0.62 : 1)
     const dx = front.width * 0.018 * Math.sin(i * 2.4)
-    glints.move(cx + dx - w, y).quad(cx + dx, y - flat.height * 0.0035, cx + dx + w, y).quad(cx + dx, y + flat.height * 0.0035, cx + dx - w, y).close()
+    glints
+      .move(cx + dx - w, y)
+      .quad(cx + dx, y - flat.height * 0.0035, cx + dx + w, y)
+      .quad(cx + dx, y + flat.height * 0.0035, cx + dx - w, y)
+      .close()
   }
   out.push({ kind: 'path', path: glints.build(), fill: mix(light, ground, 0.3) })
   return out
@@ -68,8 +91,16 @@ function lampAndTide(design: CoverDesign, flat: Flat, left: number, top: number,
 function lamp(cx: number, cy: number, r: number) {
   const b = new PathBuilder()
   // Roof, glass, base and ring of a ship's lamp, as one silhouette.
-  b.move(cx - r * 0.72, cy - r * 0.62).line(cx, cy - r * 1.25).line(cx + r * 0.72, cy - r * 0.62).close()
-  b.move(cx - r * 0.52, cy - r * 0.5).line(cx + r * 0.52, cy - r * 0.5).quad(cx + r * 0.72, cy + r * 0.2, cx + r * 0.46, cy + r * 0.85).line(cx - r * 0.46, cy + r * 0.85).quad(cx - r * 0.72, cy + r * 0.2, cx - r * 0.52, cy - r * 0.5).close()
+  b.move(cx - r * 0.72, cy - r * 0.62)
+    .line(cx, cy - r * 1.25)
+    .line(cx + r * 0.72, cy - r * 0.62)
+    .close()
+  b.move(cx - r * 0.52, cy - r * 0.5)
+    .line(cx + r * 0.52, cy - r * 0.5)
+    .quad(cx + r * 0.72, cy + r * 0.2, cx + r * 0.46, cy + r * 0.85)
+    .line(cx - r * 0.46, cy + r * 0.85)
+    .quad(cx - r * 0.72, cy + r * 0.2, cx - r * 0.52, cy - r * 0.5)
+    .close()
   b.rect(cx - r * 0.66, cy + r * 0.97, r * 1.32, r * 0.24)
   b.circle(cx, cy - r * 1.48, r * 0.16)
   return b.build()
@@ -85,7 +116,10 @@ function swell(left: number, y: number, width: number, amp: number, wave: number
     b.cubic(x + step * 0.36, y - amp * sign, x + step * 0.64, y - amp * sign, x + step, y)
     sign = -sign
   }
-  return b.line(left + width, bottom).close().build()
+  return b
+    .line(left + width, bottom)
+    .close()
+    .build()
 }
 
 /** A part of the way from one colour to another. */
@@ -94,4 +128,5 @@ export function mix(a: Colour, b: Colour, t: number): Colour {
   return { r: x.r + (y.r - x.r) * t, g: x.g + (y.g - x.g) * t, b: x.b + (y.b - x.b) * t }
 }
 
-export const toRgb = (c: Colour): { r: number; g: number; b: number } => ('k' in c ? { r: 1 - c.k, g: 1 - c.k, b: 1 - c.k } : c)
+export const toRgb = (c: Colour): { r: number; g: number; b: number } =>
+  'k' in c ? { r: 1 - c.k, g: 1 - c.k, b: 1 - c.k } : c

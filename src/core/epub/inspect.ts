@@ -22,15 +22,17 @@ export function inspectEpub(epub: Uint8Array): EpubTrouble[] {
   const out: EpubTrouble[] = []
   const container = files['META-INF/container.xml']
   let root = ''
-  if (container) walk('META-INF/container.xml', container, out, (name, attrs) => {
-    if (name === 'rootfile') root ||= attrs['full-path'] ?? ''
-  })
+  if (container)
+    walk('META-INF/container.xml', container, out, (name, attrs) => {
+      if (name === 'rootfile') root ||= attrs['full-path'] ?? ''
+    })
   const opf = files[root]
   if (!opf) return [...out, { kind: 'malformed', file: root || 'META-INF/container.xml', what: 'no package' }]
   const folder = root.slice(0, root.lastIndexOf('/') + 1)
   const declared = new Map<string, Set<string>>()
   walk(root, opf, out, (name, attrs) => {
-    if (name === 'item') declared.set(folder + decoded(attrs.href ?? ''), new Set((attrs.properties ?? '').split(/\s+/).filter(Boolean)))
+    if (name === 'item')
+      declared.set(folder + decoded(attrs.href ?? ''), new Set((attrs.properties ?? '').split(/\s+/).filter(Boolean)))
   })
   for (const [file, bytes] of Object.entries(files)) {
     if (file === root || file.startsWith('META-INF/')) continue
@@ -58,7 +60,12 @@ function decoded(href: string): string {
 }
 
 /** Reads a file's elements, and notes scripts wherever they stand: as elements, as handlers, as addresses. */
-function walk(file: string, bytes: Uint8Array, out: EpubTrouble[], element: (name: string, attrs: Record<string, string>) => void): void {
+function walk(
+  file: string,
+  bytes: Uint8Array,
+  out: EpubTrouble[],
+  element: (name: string, attrs: Record<string, string>) => void,
+): void {
   const parser = new SaxesParser({ fragment: false })
   const note = (what: string): void => void out.push({ kind: 'script', file, what })
   parser.on('opentag', tag => {
@@ -68,7 +75,11 @@ function walk(file: string, bytes: Uint8Array, out: EpubTrouble[], element: (nam
     for (const [k, v] of Object.entries(attrs)) {
       if (/^on[a-z]/i.test(k)) note(k)
       // Readers skip controls and spaces in a scheme.
-      else if (/^(?:href|src|xlink:href|action|formaction|data)$/i.test(k) && /^(?:javascript|vbscript|data:text\/html)/i.test(v.replace(/[\u0000-\u0020]/g, ''))) note(`${k}="${v.slice(0, 24)}"`)
+      else if (
+        /^(?:href|src|xlink:href|action|formaction|data)$/i.test(k) &&
+        /^(?:javascript|vbscript|data:text\/html)/i.test(v.replace(/[\u0000-\u0020]/g, ''))
+      )
+        note(`${k}="${v.slice(0, 24)}"`)
     }
     element(name, attrs)
   })
@@ -85,7 +96,11 @@ function needs(name: string, attrs: Record<string, string>): ByContent[] {
   if (name === 'svg') out.push('svg')
   if (name === 'math') out.push('mathml')
   if (name === 'switch') out.push('switch')
-  const loads = ['img', 'audio', 'video', 'source', 'track', 'iframe', 'embed', 'input', 'image', 'link'].includes(name) ? (attrs.src ?? attrs['xlink:href'] ?? attrs.href) : name === 'object' ? attrs.data : undefined
+  const loads = ['img', 'audio', 'video', 'source', 'track', 'iframe', 'embed', 'input', 'image', 'link'].includes(name)
+    ? (attrs.src ?? attrs['xlink:href'] ?? attrs.href)
+    : name === 'object'
+      ? attrs.data
+      : undefined
   if (loads && /^https?:/i.test(loads)) out.push('remote-resources')
   return out
 }

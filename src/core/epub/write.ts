@@ -17,7 +17,12 @@ export interface EpubOptions {
   pages?: PageStart[]
 }
 
-const extensions: Record<Asset['type'], string> = { 'image/png': 'png', 'image/jpeg': 'jpg', 'image/gif': 'gif', 'image/svg+xml': 'svg' }
+const extensions: Record<Asset['type'], string> = {
+  'image/png': 'png',
+  'image/jpeg': 'jpg',
+  'image/gif': 'gif',
+  'image/svg+xml': 'svg',
+}
 
 // Every file of the archive carries one date; the ZIP format keeps local time without a zone.
 const STAMP = new Date(2026, 0, 1, 0, 0, 0)
@@ -26,9 +31,15 @@ const STAMP = new Date(2026, 0, 1, 0, 0, 0)
 export function writeEpub(book: Book, options: EpubOptions): Uint8Array {
   const { data } = book
   const names = labels(book.sections)
-  const sections = book.sections.filter(s => s.role !== 'half-title' && (s.made || s.title || s.role === 'part' || s.doc.content.some(b => b.type !== 'paragraph' || b.content?.length)))
+  const sections = book.sections.filter(
+    s =>
+      s.role !== 'half-title' &&
+      (s.made || s.title || s.role === 'part' || s.doc.content.some(b => b.type !== 'paragraph' || b.content?.length)),
+  )
   const used = new Set(sections.flatMap(s => picturesIn(s).map(p => p.asset)))
-  const assets = new Map(book.assets.filter(a => used.has(a.id) && !a.damaged && options.picture(a.id)).map(a => [a.id, a]))
+  const assets = new Map(
+    book.assets.filter(a => used.has(a.id) && !a.damaged && options.picture(a.id)).map(a => [a.id, a]),
+  )
   const imageFile = (a: Asset): string => `images/${a.id.slice(0, 16)}.${extensions[a.type]}`
 
   const breaks = new Map<string, Breaks>()
@@ -36,21 +47,49 @@ export function writeEpub(book: Book, options: EpubOptions): Uint8Array {
     const own = breaks.get(section) ?? new Map<string, { label: string; chars: number }[]>()
     breaks.set(section, own.set(block, [...(own.get(block) ?? []), { label, chars }]))
   }
-  const ctx: XhtmlContext = { language: data.language, assets, href: id => `../${imageFile(assets.get(id)!)}`, breaks: new Map(), sections: new Set(sections.filter(s => !(s.role === 'contents' && s.made)).map(s => s.id)), seen: new Set() }
+  const ctx: XhtmlContext = {
+    language: data.language,
+    assets,
+    href: id => `../${imageFile(assets.get(id)!)}`,
+    breaks: new Map(),
+    sections: new Set(sections.filter(s => !(s.role === 'contents' && s.made)).map(s => s.id)),
+    seen: new Set(),
+  }
 
   const files: { path: string; id: string; type: string; data: Uint8Array; properties?: string }[] = []
   const spine: { id: string; linear?: boolean }[] = []
   const nav: { title: string; href: string; depth: number }[] = []
   const pageList: { label: string; href: string }[] = []
   const landmarks: { type: string; title: string; href: string }[] = []
-  const add = (path: string, id: string, type: string, content: Markup | Uint8Array | string, properties?: string): void => {
-    files.push({ path, id, type, data: content instanceof Uint8Array ? content : strToU8(String(content)), ...(properties ? { properties } : {}) })
+  const add = (
+    path: string,
+    id: string,
+    type: string,
+    content: Markup | Uint8Array | string,
+    properties?: string,
+  ): void => {
+    files.push({
+      path,
+      id,
+      type,
+      data: content instanceof Uint8Array ? content : strToU8(String(content)),
+      ...(properties ? { properties } : {}),
+    })
   }
 
   if (options.cover) {
     const ext = options.cover.type === 'image/png' ? 'png' : 'jpg'
     add(`images/cover.${ext}`, 'cover-image', options.cover.type, options.cover.bytes, 'cover-image')
-    add('text/cover.xhtml', 'cover', 'application/xhtml+xml', page('Cover', data.language, xml`<section epub:type="cover" class="cover"><img src="../images/cover.${ext}" alt="${`Cover: ${data.title}${authorLine(data) ? ` by ${authorLine(data)}` : ''}`}"/></section>`))
+    add(
+      'text/cover.xhtml',
+      'cover',
+      'application/xhtml+xml',
+      page(
+        'Cover',
+        data.language,
+        xml`<section epub:type="cover" class="cover"><img src="../images/cover.${ext}" alt="${`Cover: ${data.title}${authorLine(data) ? ` by ${authorLine(data)}` : ''}`}"/></section>`,
+      ),
+    )
     spine.push({ id: 'cover' })
     landmarks.push({ type: 'cover', title: 'Cover', href: 'text/cover.xhtml' })
   }
@@ -69,7 +108,11 @@ export function writeEpub(book: Book, options: EpubOptions): Uint8Array {
     if (s.made && s.role === 'title-page') {
       body = titleBody(book)
       landmarks.push({ type: 'titlepage', title: 'Title page', href: path })
-    } else if (s.made && s.role === 'copyright') body = xml`<section epub:type="copyright-page" class="copyright" aria-label="Copyright">\n${joined(copyrightLines(book, options.isbn).map(l => xml`<p>${l}</p>`), '\n')}\n</section>`
+    } else if (s.made && s.role === 'copyright')
+      body = xml`<section epub:type="copyright-page" class="copyright" aria-label="Copyright">\n${joined(
+        copyrightLines(book, options.isbn).map(l => xml`<p>${l}</p>`),
+        '\n',
+      )}\n</section>`
     else {
       const before = ctx.seen.size
       body = sectionBody(s, label, { ...ctx, breaks: breaks.get(s.id) ?? ctx.breaks })
@@ -81,10 +124,12 @@ export function writeEpub(book: Book, options: EpubOptions): Uint8Array {
     if (s.role === 'part') inPart = true
     else if (s.part !== 'body') inPart = false
     const title = [label.numberWords, label.title].filter(Boolean).join(': ')
-    if (roles[s.role].listed && title) nav.push({ title, href: path, depth: hasParts && inPart && s.role !== 'part' ? 1 : 0 })
+    if (roles[s.role].listed && title)
+      nav.push({ title, href: path, depth: hasParts && inPart && s.role !== 'part' ? 1 : 0 })
   }
   if (bodyStart) landmarks.push({ type: 'bodymatter', title: 'Start of text', href: bodyStart })
-  if (!nav.length && spine.length) nav.push({ title: data.title, href: files.find(f => f.id === spine[spine.length - 1]!.id)!.path, depth: 0 })
+  if (!nav.length && spine.length)
+    nav.push({ title: data.title, href: files.find(f => f.id === spine[spine.length - 1]!.id)!.path, depth: 0 })
 
   add('text/nav.xhtml', 'nav', 'application/xhtml+xml', navFile(data.language, nav, landmarks, pageList), 'nav')
   for (const a of assets.values()) add(imageFile(a), `i-${a.id.slice(0, 16)}`, a.type, options.picture(a.id)!)
@@ -95,16 +140,23 @@ export function writeEpub(book: Book, options: EpubOptions): Uint8Array {
 
   const zip: Zippable = {
     mimetype: [strToU8('application/epub+zip'), { level: 0, mtime: STAMP }],
-    'META-INF/container.xml': [strToU8('<?xml version="1.0" encoding="UTF-8"?>\n<container version="1.0" xmlns="urn:oasis:names:tc:opendocument:xmlns:container"><rootfiles><rootfile full-path="OEBPS/content.opf" media-type="application/oebps-package+xml"/></rootfiles></container>\n'), { mtime: STAMP }],
+    'META-INF/container.xml': [
+      strToU8(
+        '<?xml version="1.0" encoding="UTF-8"?>\n<container version="1.0" xmlns="urn:oasis:names:tc:opendocument:xmlns:container"><rootfiles><rootfile full-path="OEBPS/content.opf" media-type="application/oebps-package+xml"/></rootfiles></container>\n',
+      ),
+      { mtime: STAMP },
+    ],
     'OEBPS/content.opf': [strToU8(String(opf)), { mtime: STAMP }],
   }
-  for (const f of files) zip[`OEBPS/${f.path}`] = [f.data, { mtime: STAMP, level: /^image\/(png|jpeg|gif)$/.test(f.type) ? 0 : 6 }]
+  for (const f of files)
+    zip[`OEBPS/${f.path}`] = [f.data, { mtime: STAMP, level: /^image\/(png|jpeg|gif)$/.test(f.type) ? 0 : 6 }]
   return zipSync(zip)
 }
 
 function titleBody(book: Book): Markup {
   const { data } = book
-  const line = (cls: string, t: string | undefined): Markup | undefined => (t ? xml`<p class="${cls}">${t}</p>\n` : undefined)
+  const line = (cls: string, t: string | undefined): Markup | undefined =>
+    t ? xml`<p class="${cls}">${t}</p>\n` : undefined
   return xml`<section epub:type="titlepage" class="titlepage">\n<h1>${data.title}</h1>\n${line('subtitle', data.subtitle)}${line('series', data.series && (data.series.number ? `${data.series.name}, book ${data.series.number}` : data.series.name))}${line('author', authorLine(data))}${line('imprint', data.imprint.name)}</section>`
 }
 
@@ -116,7 +168,12 @@ function uuidOf(book: Book): string {
 
 const relative = (href: string): string => href.replace(/^text\//, '')
 
-function navFile(language: string, nav: { title: string; href: string; depth: number }[], landmarks: { type: string; title: string; href: string }[], pages: { label: string; href: string }[]): Markup {
+function navFile(
+  language: string,
+  nav: { title: string; href: string; depth: number }[],
+  landmarks: { type: string; title: string; href: string }[],
+  pages: { label: string; href: string }[],
+): Markup {
   // Chapters of a part stand in a list inside its own entry.
   const entries: Markup[] = []
   for (let i = 0; i < nav.length; i++) {
@@ -124,27 +181,82 @@ function navFile(language: string, nav: { title: string; href: string; depth: nu
     const inner: Markup[] = []
     let j = i + 1
     while (j < nav.length && nav[j]!.depth > nav[i]!.depth) inner.push(xml`<li>${link(nav[j++]!)}</li>\n`)
-    entries.push(inner.length ? xml`<li>${link(nav[i]!)}\n<ol>\n${inner}</ol></li>\n` : xml`<li>${link(nav[i]!)}</li>\n`)
+    entries.push(
+      inner.length ? xml`<li>${link(nav[i]!)}\n<ol>\n${inner}</ol></li>\n` : xml`<li>${link(nav[i]!)}</li>\n`,
+    )
     i = j - 1
   }
-  const marks = joined(landmarks.map(l => xml`<li><a epub:type="${l.type}" href="${relative(l.href)}">${l.title}</a></li>`), '\n')
-  const pageNav = pages.length > 0 && xml`\n<nav epub:type="page-list" role="doc-pagelist" aria-label="Pages" hidden="hidden">\n<ol>\n${joined(pages.map(p => xml`<li><a href="${relative(p.href)}">${p.label}</a></li>`), '\n')}\n</ol>\n</nav>`
-  return page('Contents', language, xml`<nav epub:type="toc" role="doc-toc" id="toc" aria-label="Contents">\n<h1>Contents</h1>\n<ol>\n${entries}</ol>\n</nav>\n<nav epub:type="landmarks" aria-label="Landmarks" hidden="hidden">\n<ol>\n${marks}\n</ol>\n</nav>${pageNav}`)
+  const marks = joined(
+    landmarks.map(l => xml`<li><a epub:type="${l.type}" href="${relative(l.href)}">${l.title}</a></li>`),
+    '\n',
+  )
+  const pageNav =
+    pages.length > 0 &&
+    xml`\n<nav epub:type="page-list" role="doc-pagelist" aria-label="Pages" hidden="hidden">\n<ol>\n${joined(
+      pages.map(p => xml`<li><a href="${relative(p.href)}">${p.label}</a></li>`),
+      '\n',
+    )}\n</ol>\n</nav>`
+  return page(
+    'Contents',
+    language,
+    xml`<nav epub:type="toc" role="doc-toc" id="toc" aria-label="Contents">\n<h1>Contents</h1>\n<ol>\n${entries}</ol>\n</nav>\n<nav epub:type="landmarks" aria-label="Landmarks" hidden="hidden">\n<ol>\n${marks}\n</ol>\n</nav>${pageNav}`,
+  )
 }
 
-function ncxFile(identifier: string, title: string, nav: { title: string; href: string }[], pages: { label: string; href: string }[]): Markup {
+function ncxFile(
+  identifier: string,
+  title: string,
+  nav: { title: string; href: string }[],
+  pages: { label: string; href: string }[],
+): Markup {
   let order = 0
-  const points = joined(nav.map(n => xml`<navPoint id="np-${++order}" playOrder="${order}"><navLabel><text>${n.title}</text></navLabel><content src="${n.href}"/></navPoint>`), '\n')
-  const list = pages.length > 0 && xml`<pageList><navLabel><text>Pages</text></navLabel>\n${joined(pages.map(p => xml`<pageTarget id="pt-${p.label}" type="${/^\d/.test(p.label) ? 'normal' : 'front'}" playOrder="${++order}"${/^\d+$/.test(p.label) && xml` value="${p.label}"`}><navLabel><text>${p.label}</text></navLabel><content src="${p.href}"/></pageTarget>`), '\n')}\n</pageList>`
+  const points = joined(
+    nav.map(
+      n =>
+        xml`<navPoint id="np-${++order}" playOrder="${order}"><navLabel><text>${n.title}</text></navLabel><content src="${n.href}"/></navPoint>`,
+    ),
+    '\n',
+  )
+  const list =
+    pages.length > 0 &&
+    xml`<pageList><navLabel><text>Pages</text></navLabel>\n${joined(
+      pages.map(
+        p =>
+          xml`<pageTarget id="pt-${p.label}" type="${/^\d/.test(p.label) ? 'normal' : 'front'}" playOrder="${++order}"${/^\d+$/.test(p.label) && xml` value="${p.label}"`}><navLabel><text>${p.label}</text></navLabel><content src="${p.href}"/></pageTarget>`,
+      ),
+      '\n',
+    )}\n</pageList>`
   return xml`<?xml version="1.0" encoding="UTF-8"?>\n<ncx xmlns="http://www.daisy.org/z3986/2005/ncx/" version="2005-1">\n<head>\n<meta name="dtb:uid" content="${identifier}"/>\n<meta name="dtb:depth" content="1"/>\n<meta name="dtb:totalPageCount" content="${pages.length}"/>\n<meta name="dtb:maxPageNumber" content="${Math.max(0, ...pages.map(p => (/^\d+$/.test(p.label) ? Number(p.label) : 0)))}"/>\n</head>\n<docTitle><text>${title}</text></docTitle>\n<navMap>\n${points}\n</navMap>\n${list}\n</ncx>\n`
 }
 
-function opfFile(book: Book, identifier: string, o: EpubOptions, files: { path: string; id: string; type: string; properties?: string }[], spine: { id: string; linear?: boolean }[], landmarks: { type: string; title: string; href: string }[], assets: Map<string, Asset>, paged: boolean): Markup {
+function opfFile(
+  book: Book,
+  identifier: string,
+  o: EpubOptions,
+  files: { path: string; id: string; type: string; properties?: string }[],
+  spine: { id: string; linear?: boolean }[],
+  landmarks: { type: string; title: string; href: string }[],
+  assets: Map<string, Asset>,
+  paged: boolean,
+): Markup {
   const { data } = book
-  const m: Markup[] = [xml`<dc:identifier id="uid">${identifier}</dc:identifier>`, xml`<dc:title id="title">${data.title || 'Untitled'}</dc:title>`, xml`<meta refines="#title" property="title-type">main</meta>`]
-  if (data.subtitle) m.push(xml`<dc:title id="subtitle">${data.subtitle}</dc:title>`, xml`<meta refines="#subtitle" property="title-type">subtitle</meta>`)
+  const m: Markup[] = [
+    xml`<dc:identifier id="uid">${identifier}</dc:identifier>`,
+    xml`<dc:title id="title">${data.title || 'Untitled'}</dc:title>`,
+    xml`<meta refines="#title" property="title-type">main</meta>`,
+  ]
+  if (data.subtitle)
+    m.push(
+      xml`<dc:title id="subtitle">${data.subtitle}</dc:title>`,
+      xml`<meta refines="#subtitle" property="title-type">subtitle</meta>`,
+    )
   data.contributors.forEach((c, i) => {
-    m.push(c.role === 'aut' ? xml`<dc:creator id="c${i}">${c.name}</dc:creator>` : xml`<dc:contributor id="c${i}">${c.name}</dc:contributor>`, xml`<meta refines="#c${i}" property="role" scheme="marc:relators">${c.role}</meta>`)
+    m.push(
+      c.role === 'aut'
+        ? xml`<dc:creator id="c${i}">${c.name}</dc:creator>`
+        : xml`<dc:contributor id="c${i}">${c.name}</dc:contributor>`,
+      xml`<meta refines="#c${i}" property="role" scheme="marc:relators">${c.role}</meta>`,
+    )
     if (c.sortName) m.push(xml`<meta refines="#c${i}" property="file-as">${c.sortName}</meta>`)
   })
   m.push(xml`<dc:language>${data.language}</dc:language>`)
@@ -154,7 +266,10 @@ function opfFile(book: Book, identifier: string, o: EpubOptions, files: { path: 
   for (const s of data.subjects) m.push(xml`<dc:subject>${s}</dc:subject>`)
   m.push(xml`<dc:date>${o.date.slice(0, 10)}</dc:date>`, xml`<meta property="dcterms:modified">${o.date}</meta>`)
   if (data.series) {
-    m.push(xml`<meta property="belongs-to-collection" id="series">${data.series.name}</meta>`, xml`<meta refines="#series" property="collection-type">series</meta>`)
+    m.push(
+      xml`<meta property="belongs-to-collection" id="series">${data.series.name}</meta>`,
+      xml`<meta refines="#series" property="collection-type">series</meta>`,
+    )
     if (data.series.number) m.push(xml`<meta refines="#series" property="group-position">${data.series.number}</meta>`)
   }
   // Conformance is stated as far as it is known: what is described, and no more.
@@ -162,15 +277,35 @@ function opfFile(book: Book, identifier: string, o: EpubOptions, files: { path: 
   m.push(xml`<meta property="schema:accessMode">textual</meta>`)
   if (assets.size) m.push(xml`<meta property="schema:accessMode">visual</meta>`)
   if (described) m.push(xml`<meta property="schema:accessModeSufficient">textual</meta>`)
-  m.push(xml`<meta property="schema:accessibilityFeature">tableOfContents</meta>`, xml`<meta property="schema:accessibilityFeature">readingOrder</meta>`, xml`<meta property="schema:accessibilityFeature">structuralNavigation</meta>`)
+  m.push(
+    xml`<meta property="schema:accessibilityFeature">tableOfContents</meta>`,
+    xml`<meta property="schema:accessibilityFeature">readingOrder</meta>`,
+    xml`<meta property="schema:accessibilityFeature">structuralNavigation</meta>`,
+  )
   if (assets.size && described) m.push(xml`<meta property="schema:accessibilityFeature">alternativeText</meta>`)
   if (paged) m.push(xml`<meta property="schema:accessibilityFeature">printPageNumbers</meta>`)
-  m.push(xml`<meta property="schema:accessibilityHazard">none</meta>`, xml`<meta property="schema:accessibilitySummary">${described ? 'All text can be read by any means; pictures, if any, are described.' : 'All text can be read by any means; some pictures are not described.'}</meta>`)
+  m.push(
+    xml`<meta property="schema:accessibilityHazard">none</meta>`,
+    xml`<meta property="schema:accessibilitySummary">${described ? 'All text can be read by any means; pictures, if any, are described.' : 'All text can be read by any means; some pictures are not described.'}</meta>`,
+  )
   if (o.cover) m.push(xml`<meta name="cover" content="cover-image"/>`)
-  const manifest = joined(files.map(f => xml`<item id="${f.id}" href="${f.path}" media-type="${f.type}"${f.properties && xml` properties="${f.properties}"`}/>`), '\n')
+  const manifest = joined(
+    files.map(
+      f =>
+        xml`<item id="${f.id}" href="${f.path}" media-type="${f.type}"${f.properties && xml` properties="${f.properties}"`}/>`,
+    ),
+    '\n',
+  )
   const guideTypes: Record<string, string> = { cover: 'cover', toc: 'toc', bodymatter: 'text', titlepage: 'title-page' }
-  const guide = joined(landmarks.map(l => xml`<reference type="${guideTypes[l.type]}" title="${l.title}" href="${l.href}"/>`), '\n')
-  return xml`<?xml version="1.0" encoding="UTF-8"?>\n<package xmlns="http://www.idpf.org/2007/opf" version="3.0" unique-identifier="uid" xml:lang="${data.language}">\n<metadata xmlns:dc="http://purl.org/dc/elements/1.1/">\n${joined(m, '\n')}\n</metadata>\n<manifest>\n${manifest}\n</manifest>\n<spine toc="ncx">\n${joined(spine.map(s => xml`<itemref idref="${s.id}"/>`), '\n')}\n</spine>\n<guide>\n${guide}\n</guide>\n</package>\n`
+  const guide = joined(
+    landmarks.map(l => xml`<reference type="${guideTypes[l.type]}" title="${l.title}" href="${l.href}"/>`),
+    '\n',
+  )
+  return xml`<?xml version="1.0" encoding="UTF-8"?>\n<package xmlns="http://www.idpf.org/2007/opf" version="3.0" unique-identifier="uid" xml:lang="${data.language}">\n<metadata xmlns:dc="http://purl.org/dc/elements/1.1/">\n${joined(m, '\n')}\n</metadata>\n<manifest>\n${manifest}\n</manifest>\n<spine toc="ncx">\n${joined(
+    spine.map(s => xml`<itemref idref="${s.id}"/>`),
+    '\n',
+  )}\n</spine>\n<guide>\n${guide}\n</guide>\n</package>\n`
 }
 
-const allDescribed = (sections: Section[], assets: Map<string, Asset>): boolean => sections.every(s => picturesIn(s).every(p => !assets.has(p.asset) || p.decoration || !!p.alt.trim()))
+const allDescribed = (sections: Section[], assets: Map<string, Asset>): boolean =>
+  sections.every(s => picturesIn(s).every(p => !assets.has(p.asset) || p.decoration || !!p.alt.trim()))

@@ -1,5 +1,15 @@
 import { joined, type Markup, xml } from '../trade'
-import { type Asset, type BlockJson, type InlineJson, type MarkJson, type ParagraphJson, roles, safeHref, type Section, type SectionLabel } from '../book'
+import {
+  type Asset,
+  type BlockJson,
+  type InlineJson,
+  type MarkJson,
+  type ParagraphJson,
+  roles,
+  safeHref,
+  type Section,
+  type SectionLabel,
+} from '../book'
 
 /** Printed pages that begin in a section, by block ('' for its opening): label and count of non-space characters before. */
 export type Breaks = Map<string, { label: string; chars: number }[]>
@@ -22,7 +32,21 @@ export function page(title: string, language: string, body: Markup, type?: strin
 }
 
 // DPUB-ARIA has a role for these only (W3C, Digital Publishing WAI-ARIA Module).
-const ariaRoles: Record<string, string> = { dedication: 'doc-dedication', epigraph: 'doc-epigraph', foreword: 'doc-foreword', preface: 'doc-preface', acknowledgments: 'doc-acknowledgments', introduction: 'doc-introduction', part: 'doc-part', prologue: 'doc-prologue', chapter: 'doc-chapter', epilogue: 'doc-epilogue', afterword: 'doc-afterword', endnotes: 'doc-endnotes', glossary: 'doc-glossary' }
+const ariaRoles: Record<string, string> = {
+  dedication: 'doc-dedication',
+  epigraph: 'doc-epigraph',
+  foreword: 'doc-foreword',
+  preface: 'doc-preface',
+  acknowledgments: 'doc-acknowledgments',
+  introduction: 'doc-introduction',
+  part: 'doc-part',
+  prologue: 'doc-prologue',
+  chapter: 'doc-chapter',
+  epilogue: 'doc-epilogue',
+  afterword: 'doc-afterword',
+  endnotes: 'doc-endnotes',
+  glossary: 'doc-glossary',
+}
 
 /** One section of the book as the body of a file. */
 export function sectionBody(s: Section, label: SectionLabel, ctx: XhtmlContext): Markup {
@@ -33,11 +57,17 @@ export function sectionBody(s: Section, label: SectionLabel, ctx: XhtmlContext):
   const quiet = s.role === 'dedication' || s.role === 'epigraph' || s.role === 'copyright'
   const head: Markup[] = []
   if (!quiet) {
-    if (label.numberWords && label.title) head.push(xml`<h1><span class="number">${label.numberWords}</span> <span class="title">${label.title}</span></h1>`)
+    if (label.numberWords && label.title)
+      head.push(
+        xml`<h1><span class="number">${label.numberWords}</span> <span class="title">${label.title}</span></h1>`,
+      )
     else if (label.title || label.numberWords) head.push(xml`<h1>${label.title || label.numberWords!}</h1>`)
     if (s.subtitle) head.push(xml`<p class="subtitle">${s.subtitle}</p>`)
   }
-  const blocks = joined(s.doc.content.map((b, i) => w.block(b, i === 0 || s.doc.content[i - 1]!.type !== 'paragraph')), '\n')
+  const blocks = joined(
+    s.doc.content.map((b, i) => w.block(b, i === 0 || s.doc.content[i - 1]!.type !== 'paragraph')),
+    '\n',
+  )
   return xml`<section epub:type="${type}"${aria && xml` role="${aria}"`} class="${s.role}"${!head.length && xml` aria-label="${label.title || roles[s.role].name}"`}>\n${lead}${w.opening(s.picture)}${joined(head, '\n')}\n${blocks}\n${w.notes()}</section>`
 }
 
@@ -67,20 +97,39 @@ class SectionWriter {
         return element(`h${b.attrs.level + 1}`, this.inlineOf(b.attrs.id, b.content))
       case 'quote':
       case 'letter':
-        return xml`<blockquote class="${b.type}">\n${joined(b.content.map((x, i) => this.block(x, i === 0)), '\n')}\n</blockquote>`
+        return xml`<blockquote class="${b.type}">\n${joined(
+          b.content.map((x, i) => this.block(x, i === 0)),
+          '\n',
+        )}\n</blockquote>`
       case 'verse': {
         // A stanza is a paragraph; hanging lines survive simple devices.
         const stanzas: Markup[][] = []
         this.begin(b.attrs.id)
         for (const l of b.content) {
           if (!stanzas.length || l.attrs.stanza) stanzas.push([])
-          stanzas[stanzas.length - 1]!.push(xml`<span class="line${l.attrs.indent > 0 && ` in${Math.min(4, Math.round(l.attrs.indent))}`}">${this.inline(l.content)}</span>`)
+          stanzas[stanzas.length - 1]!.push(
+            xml`<span class="line${l.attrs.indent > 0 && ` in${Math.min(4, Math.round(l.attrs.indent))}`}">${this.inline(l.content)}</span>`,
+          )
         }
-        return xml`<div class="verse">\n${joined(stanzas.map(s => xml`<p>${s.map((l, i) => (i ? xml`<br/>\n${l}` : l))}</p>`), '\n')}\n</div>`
+        return xml`<div class="verse">\n${joined(
+          stanzas.map(s => xml`<p>${s.map((l, i) => (i ? xml`<br/>\n${l}` : l))}</p>`),
+          '\n',
+        )}\n</div>`
       }
       case 'list': {
-        const items = xml`\n${joined(b.content.map(i => xml`<li>${joined(i.content.map(x => this.block(x, true)), '\n')}</li>`), '\n')}\n`
-        return b.attrs.ordered ? xml`<ol${b.attrs.start !== 1 && xml` start="${b.attrs.start}"`}>${items}</ol>` : xml`<ul>${items}</ul>`
+        const items = xml`\n${joined(
+          b.content.map(
+            i =>
+              xml`<li>${joined(
+                i.content.map(x => this.block(x, true)),
+                '\n',
+              )}</li>`,
+          ),
+          '\n',
+        )}\n`
+        return b.attrs.ordered
+          ? xml`<ol${b.attrs.start !== 1 && xml` start="${b.attrs.start}"`}>${items}</ol>`
+          : xml`<ul>${items}</ul>`
       }
       case 'table': {
         const cell = (c: (typeof b.content)[number]['content'][number], head: boolean): Markup => {
@@ -88,13 +137,16 @@ class SectionWriter {
           const inner = c.content.map(p => this.paragraph(p, 'first'))
           return head ? xml`<th${span} scope="col">${inner}</th>` : xml`<td${span}>${inner}</td>`
         }
-        const row = (r: (typeof b.content)[number], head: boolean): Markup => xml`<tr>${r.content.map(c => cell(c, head))}</tr>`
+        const row = (r: (typeof b.content)[number], head: boolean): Markup =>
+          xml`<tr>${r.content.map(c => cell(c, head))}</tr>`
         const heads = b.content.filter(r => r.attrs.head)
         const rest = b.content.filter(r => !r.attrs.head)
         return xml`<div class="table"><table>${heads.length > 0 && xml`<thead>${heads.map(r => row(r, true))}</thead>`}${rest.length > 0 && xml`<tbody>${rest.map(r => row(r, false))}</tbody>`}</table></div>`
       }
       case 'image': {
-        const caption = b.content?.length ? xml`<figcaption>${this.inlineOf(b.attrs.id, b.content)}</figcaption>` : undefined
+        const caption = b.content?.length
+          ? xml`<figcaption>${this.inlineOf(b.attrs.id, b.content)}</figcaption>`
+          : undefined
         if (!this.ctx.assets.has(b.attrs.asset)) return caption ? xml`<figure>${caption}</figure>` : joined([])
         const { stands = 'measure', share } = b.attrs
         const width = share < 1 && stands !== 'plate' ? xml` style="width: ${Math.round(share * 100)}%"` : undefined
@@ -115,11 +167,15 @@ class SectionWriter {
 
   /** The picture over a section's opening. */
   opening(picture: Section['picture']): Markup | undefined {
-    return picture && this.ctx.assets.has(picture.asset) ? xml`<figure class="opening">${this.img(picture)}</figure>` : undefined
+    return picture && this.ctx.assets.has(picture.asset)
+      ? xml`<figure class="opening">${this.img(picture)}</figure>`
+      : undefined
   }
 
   private paragraph(p: ParagraphJson, cls: string): Markup {
-    const classes = [cls, p.attrs.align === 'center' ? 'centre' : p.attrs.align === 'right' ? 'right' : ''].filter(Boolean).join(' ')
+    const classes = [cls, p.attrs.align === 'center' ? 'centre' : p.attrs.align === 'right' ? 'right' : '']
+      .filter(Boolean)
+      .join(' ')
     return xml`<p${classes && xml` class="${classes}"`}>${this.inlineOf(p.attrs.id, p.content)}</p>`
   }
 
@@ -134,17 +190,24 @@ class SectionWriter {
   }
 
   private inline(content: InlineJson[] | undefined): Markup {
-    return joined((content ?? []).map(n => {
-      if (n.type === 'text') return wrap(this.text(n.text), n.marks, this.ctx.sections)
-      if (n.type === 'hard_break') return xml`<br/>`
-      if (n.type === 'sign') return this.ctx.assets.has(n.attrs.asset) ? this.img(n.attrs, xml` class="sign" style="height: ${Math.round(n.attrs.height * 100) / 100}em"`) : undefined
-      const number = this.asides.length + 1
-      const { id } = n.attrs
-      this.chars += String(number).length
-      const inner = new SectionWriter({ ...this.ctx, breaks: new Map() })
-      this.asides.push(xml`<aside epub:type="footnote" role="doc-footnote" id="${id}"><p><a href="#${id}-call" class="back">${number}</a> ${inner.inline(n.content)}</p></aside>`)
-      return xml`<a epub:type="noteref" role="doc-noteref" id="${id}-call" href="#${id}" class="noteref">${number}</a>`
-    }))
+    return joined(
+      (content ?? []).map(n => {
+        if (n.type === 'text') return wrap(this.text(n.text), n.marks, this.ctx.sections)
+        if (n.type === 'hard_break') return xml`<br/>`
+        if (n.type === 'sign')
+          return this.ctx.assets.has(n.attrs.asset)
+            ? this.img(n.attrs, xml` class="sign" style="height: ${Math.round(n.attrs.height * 100) / 100}em"`)
+            : undefined
+        const number = this.asides.length + 1
+        const { id } = n.attrs
+        this.chars += String(number).length
+        const inner = new SectionWriter({ ...this.ctx, breaks: new Map() })
+        this.asides.push(
+          xml`<aside epub:type="footnote" role="doc-footnote" id="${id}"><p><a href="#${id}-call" class="back">${number}</a> ${inner.inline(n.content)}</p></aside>`,
+        )
+        return xml`<a epub:type="noteref" role="doc-noteref" id="${id}-call" href="#${id}" class="noteref">${number}</a>`
+      }),
+    )
   }
 
   /** Text with the marks of printed pages put in where they begin. Signs are counted only as long as a page is still to come. */
@@ -177,16 +240,25 @@ function isSpace(t: string, i: number): boolean {
 /** Headings by level: names of elements are never made from a book's data. */
 function element(name: string, content: Markup): Markup {
   switch (name) {
-    case 'h2': return xml`<h2>${content}</h2>`
-    case 'h3': return xml`<h3>${content}</h3>`
-    case 'h4': return xml`<h4>${content}</h4>`
-    case 'h5': return xml`<h5>${content}</h5>`
-    default: return xml`<h6>${content}</h6>`
+    case 'h2':
+      return xml`<h2>${content}</h2>`
+    case 'h3':
+      return xml`<h3>${content}</h3>`
+    case 'h4':
+      return xml`<h4>${content}</h4>`
+    case 'h5':
+      return xml`<h5>${content}</h5>`
+    default:
+      return xml`<h6>${content}</h6>`
   }
 }
 
 const marked: Record<Exclude<MarkJson['type'], 'link'>, (inner: Markup) => Markup> = {
-  strong: x => xml`<strong>${x}</strong>`, em: x => xml`<em>${x}</em>`, small_caps: x => xml`<span class="sc">${x}</span>`, superscript: x => xml`<sup>${x}</sup>`, subscript: x => xml`<sub>${x}</sub>`,
+  strong: x => xml`<strong>${x}</strong>`,
+  em: x => xml`<em>${x}</em>`,
+  small_caps: x => xml`<span class="sc">${x}</span>`,
+  superscript: x => xml`<sup>${x}</sup>`,
+  subscript: x => xml`<sub>${x}</sub>`,
 }
 
 /** Where a link leads from the ebook: to the web, a mailbox, a telephone, or a section that is a file in it. Undefined where it would lead nowhere, or where a book must not. */
@@ -198,7 +270,10 @@ function hrefOf(href: string, sections: ReadonlySet<string>): string | undefined
 }
 
 /** What no address may hold is encoded (RFC 3986, 2.1); what is encoded already stays. */
-const encoded = (href: string): string => href.replace(/%(?![0-9A-Fa-f]{2})|[^\x21-\x7e]|["<>\\^`{|}]/gu, c => (c === '%' ? '%25' : encodeURIComponent(/[\ud800-\udfff]/u.test(c) ? '\ufffd' : c)))
+const encoded = (href: string): string =>
+  href.replace(/%(?![0-9A-Fa-f]{2})|[^\x21-\x7e]|["<>\\^`{|}]/gu, c =>
+    c === '%' ? '%25' : encodeURIComponent(/[\ud800-\udfff]/u.test(c) ? '\ufffd' : c),
+  )
 
 function wrap(text: Markup, marks: MarkJson[] | undefined, sections: ReadonlySet<string>): Markup {
   let out = text

@@ -1,5 +1,16 @@
 import { imageSize } from 'image-size'
-import type { Asset, BlockJson, DocJson, ImageJson, InlineJson, ItemJson, ListJson, ParagraphJson, QuoteJson, VerseJson } from '../book'
+import type {
+  Asset,
+  BlockJson,
+  DocJson,
+  ImageJson,
+  InlineJson,
+  ItemJson,
+  ListJson,
+  ParagraphJson,
+  QuoteJson,
+  VerseJson,
+} from '../book'
 import { hashOf, type Ids, inlineText, safeHref } from '../book'
 import { isSceneBreak } from './headings'
 import { type DropCounter, lettersIn, type RawBlock, type RawPara } from './raw'
@@ -15,7 +26,13 @@ export function readAsset(bytes: Uint8Array, name?: string): Asset | undefined {
     // A header may say anything; what it says would have to be decoded.
     if (!mime || !width || !height || width * height > MOST_PIXELS) return undefined
     const turned = (orientation ?? 1) >= 5
-    return { id: hashOf(bytes), type: mime, width: turned ? height : width, height: turned ? width : height, ...(name ? { name } : {}) }
+    return {
+      id: hashOf(bytes),
+      type: mime,
+      width: turned ? height : width,
+      height: turned ? width : height,
+      ...(name ? { name } : {}),
+    }
   } catch {
     return undefined
   }
@@ -38,7 +55,10 @@ export interface Conversion {
 /** Turns raw blocks of one section into its document; `headingBase` is the level of the section's own title. */
 export function toDoc(raw: RawBlock[], conversion: Conversion, headingBase: number): DocJson {
   const content = convert(raw, conversion, headingBase)
-  return { type: 'doc', content: content.length ? content : [{ type: 'paragraph', attrs: { id: conversion.ids.block(), align: null } }] }
+  return {
+    type: 'doc',
+    content: content.length ? content : [{ type: 'paragraph', attrs: { id: conversion.ids.block(), align: null } }],
+  }
 }
 
 function convert(raw: RawBlock[], conversion: Conversion, headingBase: number): BlockJson[] {
@@ -57,15 +77,24 @@ function convert(raw: RawBlock[], conversion: Conversion, headingBase: number): 
           break
         }
         const text = inlineText(b.content)
-        if (b.level === undefined && isSceneBreak(text) && b.content.every(n => n.type === 'text' || n.type === 'hard_break')) {
+        if (
+          b.level === undefined &&
+          isSceneBreak(text) &&
+          b.content.every(n => n.type === 'text' || n.type === 'hard_break')
+        ) {
           into.cleaned.add('typed scene breaks made into breaks', '', 1, lettersIn(text))
           out.push({ type: 'scene_break', attrs: { id: ids.block() } })
         } else if (b.level !== undefined) {
-          out.push({ type: 'heading', attrs: { id: ids.block(), level: Math.min(3, Math.max(1, b.level - headingBase)) }, content: inline(b.content, conversion) })
+          out.push({
+            type: 'heading',
+            attrs: { id: ids.block(), level: Math.min(3, Math.max(1, b.level - headingBase)) },
+            content: inline(b.content, conversion),
+          })
         } else if (b.quote) {
           let j = i
           const inner: ParagraphJson[] = []
-          while (j < raw.length && raw[j]!.type === 'para' && (raw[j] as RawPara).quote && !(raw[j] as RawPara).list) inner.push(para(raw[j++] as RawPara, conversion))
+          while (j < raw.length && raw[j]!.type === 'para' && (raw[j] as RawPara).quote && !(raw[j] as RawPara).list)
+            inner.push(para(raw[j++] as RawPara, conversion))
           out.push({ type: 'quote', attrs: { id: ids.block() }, content: inner })
           i = j - 1
         } else out.push(para(b, conversion))
@@ -78,22 +107,67 @@ function convert(raw: RawBlock[], conversion: Conversion, headingBase: number): 
         out.push({ type: 'page_break', attrs: { id: ids.block() } })
         break
       case 'table':
-        out.push({ ...b.table, attrs: { id: ids.block() }, content: b.table.content.map(r => ({ ...r, content: r.content.map(c => ({ ...c, content: c.content.map(p => ({ ...p, attrs: { ...p.attrs, id: ids.block() }, ...(p.content?.length ? { content: inline(p.content, conversion) } : { content: undefined }) })).map(tidy) })) })) })
+        out.push({
+          ...b.table,
+          attrs: { id: ids.block() },
+          content: b.table.content.map(r => ({
+            ...r,
+            content: r.content.map(c => ({
+              ...c,
+              content: c.content
+                .map(p => ({
+                  ...p,
+                  attrs: { ...p.attrs, id: ids.block() },
+                  ...(p.content?.length ? { content: inline(p.content, conversion) } : { content: undefined }),
+                }))
+                .map(tidy),
+            })),
+          })),
+        })
         break
       case 'verse':
-        out.push({ type: 'verse', attrs: { id: ids.block() }, content: b.lines.map(l => tidy({ type: 'line' as const, attrs: { indent: l.indent, stanza: l.stanza }, content: l.content.length ? inline(l.content, conversion) : undefined })) })
+        out.push({
+          type: 'verse',
+          attrs: { id: ids.block() },
+          content: b.lines.map(l =>
+            tidy({
+              type: 'line' as const,
+              attrs: { indent: l.indent, stanza: l.stanza },
+              content: l.content.length ? inline(l.content, conversion) : undefined,
+            }),
+          ),
+        })
         break
       case 'container': {
-        const inner = convert(b.blocks, conversion, headingBase).map(x => (x.type === 'heading' ? ({ type: 'paragraph', attrs: { id: x.attrs.id, align: 'center' }, ...(x.content ? { content: x.content } : {}) } satisfies ParagraphJson) : x))
-        const kept = inner.filter((x): x is ParagraphJson | ListJson | VerseJson => x.type === 'paragraph' || x.type === 'list' || x.type === 'verse')
+        const inner = convert(b.blocks, conversion, headingBase).map(x =>
+          x.type === 'heading'
+            ? ({
+                type: 'paragraph',
+                attrs: { id: x.attrs.id, align: 'center' },
+                ...(x.content ? { content: x.content } : {}),
+              } satisfies ParagraphJson)
+            : x,
+        )
+        const kept = inner.filter(
+          (x): x is ParagraphJson | ListJson | VerseJson =>
+            x.type === 'paragraph' || x.type === 'list' || x.type === 'verse',
+        )
         if (kept.length) out.push({ type: b.kind, attrs: { id: ids.block() }, content: kept } satisfies QuoteJson)
-        for (const x of inner) if (!kept.includes(x as ParagraphJson) && x.type !== 'page_break') out.push(x as BlockJson)
+        for (const x of inner)
+          if (!kept.includes(x as ParagraphJson) && x.type !== 'page_break') out.push(x as BlockJson)
         break
       }
       case 'picture': {
         const asset = assetOf(b.key, b.alt, conversion)
         const caption = b.caption?.length ? inline(b.caption, conversion) : undefined
-        if (asset) out.push(tidy<ImageJson>({ type: 'image', attrs: { id: ids.block(), asset, alt: b.alt, decoration: false, share: 1 }, content: caption }))
+        if (asset)
+          out.push(
+            tidy<ImageJson>({
+              type: 'image',
+              attrs: { id: ids.block(), asset, alt: b.alt, decoration: false, share: 1 },
+              content: caption,
+            }),
+          )
         // The words under a picture that cannot be used are still the author's.
         else if (caption) out.push({ type: 'paragraph', attrs: { id: ids.block(), align: null }, content: caption })
         break
@@ -126,7 +200,10 @@ function para(b: RawPara, conversion: Conversion): ParagraphJson {
 
 function inline(content: InlineJson[], conversion: Conversion): InlineJson[] {
   return content.flatMap((n): InlineJson[] => {
-    if (n.type === 'footnote') return [safe({ ...n, attrs: { id: conversion.ids.note() }, ...(n.content ? { content: n.content.map(safe) } : {}) })]
+    if (n.type === 'footnote')
+      return [
+        safe({ ...n, attrs: { id: conversion.ids.note() }, ...(n.content ? { content: n.content.map(safe) } : {}) }),
+      ]
     if (n.type !== 'sign') return [safe(n)]
     // Readers name a sign's picture by their own key.
     const asset = assetOf(n.attrs.asset, n.attrs.alt, conversion)
@@ -153,5 +230,9 @@ function list(paras: RawPara[], level: number, conversion: Conversion): ListJson
       i = j - 1
     } else items.push({ type: 'item', content: [para({ ...p, list: undefined }, conversion)] })
   }
-  return { type: 'list', attrs: { id: conversion.ids.block(), ordered: first.ordered, start: first.start }, content: items }
+  return {
+    type: 'list',
+    attrs: { id: conversion.ids.block(), ordered: first.ordered, start: first.start },
+    content: items,
+  }
 }

@@ -1,4 +1,14 @@
-import type { Align, CellJson, FootnoteJson, HardBreakJson, InlineJson, MarkJson, ParagraphJson, RowJson, TextJson } from '../book'
+import type {
+  Align,
+  CellJson,
+  FootnoteJson,
+  HardBreakJson,
+  InlineJson,
+  MarkJson,
+  ParagraphJson,
+  RowJson,
+  TextJson,
+} from '../book'
 import { inlineText } from '../book'
 import { Fault, type Report } from '../trade'
 import { DropCounter, type RawBlock, type RawManuscript, type RawPara } from './raw'
@@ -10,10 +20,18 @@ import { readZip } from './zip'
 export function readDocx(bytes: Uint8Array, report?: Report, salvage = false): RawManuscript {
   const ruins = new Map<string, Uint8Array>()
   const lost: string[] = []
-  const parts = readZip(bytes, n => /\.(xml|rels|html?|xhtml|txt)$/.test(n) || n.includes('/media/'), undefined, report, salvage ? (name, kept) => {
-    lost.push(name)
-    if (kept && /\.(xml|rels)$/.test(name)) ruins.set(name, kept)
-  } : undefined)
+  const parts = readZip(
+    bytes,
+    n => /\.(xml|rels|html?|xhtml|txt)$/.test(n) || n.includes('/media/'),
+    undefined,
+    report,
+    salvage
+      ? (name, kept) => {
+          lost.push(name)
+          if (kept && /\.(xml|rels)$/.test(name)) ruins.set(name, kept)
+        }
+      : undefined,
+  )
   for (const [name, kept] of ruins) parts.set(name, kept)
   const rels0 = parts.get('_rels/.rels')
   let main = 'word/document.xml'
@@ -31,9 +49,20 @@ export function readDocx(bytes: Uint8Array, report?: Report, salvage = false): R
   const relations = new Map<string, { target: string; external: boolean }>()
   for (const file of [main.slice(folder.length), 'footnotes.xml', 'endnotes.xml']) {
     const b = parts.get(`${folder}_rels/${file}.rels`)
-    if (b) for (const r of elements(parseXml(b, 'its index'))) relations.set((file.startsWith('foot') ? 'f:' : file.startsWith('end') ? 'e:' : '') + r.attrs.Id!, { target: r.attrs.Target ?? '', external: r.attrs.TargetMode === 'External' })
+    if (b)
+      for (const r of elements(parseXml(b, 'its index')))
+        relations.set((file.startsWith('foot') ? 'f:' : file.startsWith('end') ? 'e:' : '') + r.attrs.Id!, {
+          target: r.attrs.Target ?? '',
+          external: r.attrs.TargetMode === 'External',
+        })
   }
-  const reader = new DocxReader(readStyles(part('styles.xml')), readNumbering(part('numbering.xml')), relations, folder, parts)
+  const reader = new DocxReader(
+    readStyles(part('styles.xml')),
+    readNumbering(part('numbering.xml')),
+    relations,
+    folder,
+    parts,
+  )
   reader.notes('footnote', part('footnotes.xml'))
   reader.notes('endnote', part('endnotes.xml'))
   const body = find(parseXml(doc, 'its text', report, salvage), 'w:body')
@@ -41,13 +70,23 @@ export function readDocx(bytes: Uint8Array, report?: Report, salvage = false): R
   reader.pair(body)
   const blocks = reader.blocks(body, report)
   reader.countUncalled()
-  for (const name of lost) reader.dropped.add(/\/media\//.test(name) ? 'pictures that are damaged in the file' : 'parts of the file that are damaged: words in them may be wrong or missing', name)
+  for (const name of lost)
+    reader.dropped.add(
+      /\/media\//.test(name)
+        ? 'pictures that are damaged in the file'
+        : 'parts of the file that are damaged: words in them may be wrong or missing',
+      name,
+    )
   const core = parts.get('docProps/core.xml')
   const meta: RawManuscript['meta'] = {}
   if (core) {
     const e = parseXml(core, 'its properties')
     const read = (name: string): string | undefined => {
-      const t = elements(e).find(c => c.name === name)?.children.filter(c => typeof c === 'string').join('').trim()
+      const t = elements(e)
+        .find(c => c.name === name)
+        ?.children.filter(c => typeof c === 'string')
+        .join('')
+        .trim()
       return t || undefined
     }
     meta.title = read('dc:title')
@@ -70,12 +109,18 @@ function readNumbering(e: XmlElement | undefined): Map<string, NumberingLevel[]>
   for (const a of elements(e)) {
     if (a.name === 'w:abstractNum') {
       const levels: NumberingLevel[] = []
-      for (const l of elements(a)) if (l.name === 'w:lvl') {
-        const format = child(l, 'w:numFmt')?.attrs['w:val'] ?? 'decimal'
-        levels[small(l.attrs['w:ilvl'], 0)] = { ordered: format !== 'bullet', none: format === 'none', start: small(child(l, 'w:start')?.attrs['w:val'], 1) }
-      }
+      for (const l of elements(a))
+        if (l.name === 'w:lvl') {
+          const format = child(l, 'w:numFmt')?.attrs['w:val'] ?? 'decimal'
+          levels[small(l.attrs['w:ilvl'], 0)] = {
+            ordered: format !== 'bullet',
+            none: format === 'none',
+            start: small(child(l, 'w:start')?.attrs['w:val'], 1),
+          }
+        }
       abstracts.set(a.attrs['w:abstractNumId'] ?? '', levels)
-    } else if (a.name === 'w:num') out.set(a.attrs['w:numId'] ?? '', abstracts.get(child(a, 'w:abstractNumId')?.attrs['w:val'] ?? '') ?? [])
+    } else if (a.name === 'w:num')
+      out.set(a.attrs['w:numId'] ?? '', abstracts.get(child(a, 'w:abstractNumId')?.attrs['w:val'] ?? '') ?? [])
   }
   return out
 }
@@ -115,8 +160,14 @@ class DocxReader {
       const content: (TextJson | HardBreakJson)[] = []
       this.fields = []
       for (const b of this.blocks(n)) {
-        const parts = b.type === 'para' ? [b.content] : b.type === 'table' ? b.table.content.flatMap(r => r.content.flatMap(c => c.content.map(p => p.content ?? []))) : []
-        if (b.type === 'table') this.dropped.add('tables in notes: their words are kept as text', inlineText(parts[0] ?? []))
+        const parts =
+          b.type === 'para'
+            ? [b.content]
+            : b.type === 'table'
+              ? b.table.content.flatMap(r => r.content.flatMap(c => c.content.map(p => p.content ?? [])))
+              : []
+        if (b.type === 'table')
+          this.dropped.add('tables in notes: their words are kept as text', inlineText(parts[0] ?? []))
         if (b.type === 'picture') this.dropped.add('pictures in notes', b.alt || this.near)
         for (const part of parts) {
           if (content.length && part.length) content.push({ type: 'hard_break' })
@@ -150,7 +201,9 @@ class DocxReader {
 
   /** Notes that stand in the file and are called nowhere. */
   countUncalled(): void {
-    for (const [key, content] of this.noteTexts) if (!this.called.has(key) && content?.length) this.dropped.add('notes that nothing calls', inlineText(content), 1, inlineText(content))
+    for (const [key, content] of this.noteTexts)
+      if (!this.called.has(key) && content?.length)
+        this.dropped.add('notes that nothing calls', inlineText(content), 1, inlineText(content))
   }
 
   /** Text that is not read, with the field signs in it: those must not be missed. */
@@ -222,17 +275,27 @@ class DocxReader {
     const direct = this.styles.paragraphProps(ppr)
     const props = { ...style.para, ...direct }
     const outer = out.length
-    const inline: Collected = { content: [], size: 0, chars: 0, boldChars: 0, italicChars: 0, pictures: [], pageAfter: false, inContents: this.fields.some(f => f.kind === 'contents' && f.shows) }
+    const inline: Collected = {
+      content: [],
+      size: 0,
+      chars: 0,
+      boldChars: 0,
+      italicChars: 0,
+      pictures: [],
+      pageAfter: false,
+      inContents: this.fields.some(f => f.kind === 'contents' && f.shows),
+    }
     const newPage = this.newPage || !!props.pageBreakBefore
     this.newPage = false
     this.runs(e, style.run, [], inline)
     const text = inlineText(inline.content)
     if (text.trim()) this.near = text
     // Signs without a word beside them are pictures.
-    else for (const n of inline.content.splice(0)) {
-      if (n.type === 'sign') inline.pictures.push({ type: 'picture', key: n.attrs.asset, alt: n.attrs.alt })
-      else inline.content.push(n)
-    }
+    else
+      for (const n of inline.content.splice(0)) {
+        if (n.type === 'sign') inline.pictures.push({ type: 'picture', key: n.attrs.asset, alt: n.attrs.alt })
+        else inline.content.push(n)
+      }
     if (inline.inContents || this.fields.some(f => f.kind === 'contents' && f.shows)) {
       const gone = inlineText(inline.content, true)
       if (gone.trim()) this.dropped.add('typed contents list', gone, 1, gone)
@@ -240,8 +303,13 @@ class DocxReader {
       return
     }
     const para: RawPara = {
-      type: 'para', content: trimInline(inline.content), style: style.name, align: props.align ?? null,
-      size: inline.size || undefined, bold: inline.chars > 0 && inline.boldChars >= inline.chars * 0.95, italic: inline.chars > 0 && inline.italicChars >= inline.chars * 0.95,
+      type: 'para',
+      content: trimInline(inline.content),
+      style: style.name,
+      align: props.align ?? null,
+      size: inline.size || undefined,
+      bold: inline.chars > 0 && inline.boldChars >= inline.chars * 0.95,
+      italic: inline.chars > 0 && inline.italicChars >= inline.chars * 0.95,
     }
     if (newPage) para.newPage = true
     const outline = props.outline ?? style.outline
@@ -252,7 +320,8 @@ class DocxReader {
     const num = props.num
     if (num && num.id !== '0' && para.level === undefined) {
       const level = this.numbering.get(num.id)?.[num.level]
-      if (level && !level.none) para.list = { key: num.id, level: Math.min(8, num.level), ordered: level.ordered, start: level.start }
+      if (level && !level.none)
+        para.list = { key: num.id, level: Math.min(8, num.level), ordered: level.ordered, start: level.start }
     }
     // A picture in a paragraph of its own is a block; a large one inside a sentence is set after it.
     if (para.content.length || !inline.pictures.length) out.push(para)
@@ -343,7 +412,8 @@ class DocxReader {
       case 'w:sym': {
         // Symbol fonts map their own codes into the private area: only what is a real character is kept.
         const code = parseInt(c.attrs['w:char'] ?? '', 16)
-        if (code > 0x20 && (code < 0xe000 || code > 0xf8ff) && code < 0xd800) this.text(String.fromCharCode(code), props, marks, into)
+        if (code > 0x20 && (code < 0xe000 || code > 0xf8ff) && code < 0xd800)
+          this.text(String.fromCharCode(code), props, marks, into)
         else this.dropped.add('symbols of a private font', inlineText(into.content) || this.near)
         break
       }
@@ -364,7 +434,9 @@ class DocxReader {
         break
       case 'w:footnoteReference':
       case 'w:endnoteReference': {
-        const content = this.noteTexts.get((c.name === 'w:footnoteReference' ? 'footnote' : 'endnote') + c.attrs['w:id'])
+        const content = this.noteTexts.get(
+          (c.name === 'w:footnoteReference' ? 'footnote' : 'endnote') + c.attrs['w:id'],
+        )
         const key = (c.name === 'w:footnoteReference' ? 'footnote' : 'endnote') + c.attrs['w:id']
         if (this.relPrefix) {
           this.dropped.add('calls of notes inside notes', inlineText(into.content) || this.near)
@@ -372,7 +444,8 @@ class DocxReader {
         }
         if (!content) this.dropped.add('calls of notes that are not in the file', inlineText(into.content) || this.near)
         // A note stands once; who calls it again means the same words.
-        else if (this.called.has(key)) this.dropped.add('further calls of a note that stands already', inlineText(into.content) || this.near)
+        else if (this.called.has(key))
+          this.dropped.add('further calls of a note that stands already', inlineText(into.content) || this.near)
         else into.content.push({ type: 'footnote', attrs: { id: '' }, content })
         this.called.add(key)
         break
@@ -421,7 +494,8 @@ class DocxReader {
       if (field.kind === 'contents' && into) into.inContents = true
     } else if (type === 'end' && field) {
       this.fields.pop()
-      if (field.kind === 'plain' && !field.shows && fieldKind(field.code).kind === 'drop') this.dropped.add('fields', this.near)
+      if (field.kind === 'plain' && !field.shows && fieldKind(field.code).kind === 'drop')
+        this.dropped.add('fields', this.near)
       else if (field.kind === 'drop') this.dropped.add('fields', near)
     }
   }
@@ -444,13 +518,20 @@ class DocxReader {
     const text = bytes && !(bytes[0] === 0x50 && bytes[1] === 0x4b) ? plainWords(new TextDecoder().decode(bytes)) : ''
     if (!text) return this.dropped.add('embedded documents that cannot be read', rel?.target ?? this.near)
     this.dropped.add('embedded documents: their words are kept as text', text.slice(0, 60))
-    for (const line of text.split('\n')) if (line.trim()) out.push({ type: 'para', content: [{ type: 'text', text: cleanText(line.trim()) }] })
+    for (const line of text.split('\n'))
+      if (line.trim()) out.push({ type: 'para', content: [{ type: 'text', text: cleanText(line.trim()) }] })
   }
 
   private text(t: string, props: RunProps, marks: MarkJson[], into: Collected): void {
     if (!t) return
     const field = this.fields.find(f => !f.shows || f.kind === 'drop')
-    if (field) return this.dropped.add(field.kind === 'drop' ? 'what fields showed' : 'text inside the code of fields', inlineText(into.content) || this.near, 1, t)
+    if (field)
+      return this.dropped.add(
+        field.kind === 'drop' ? 'what fields showed' : 'text inside the code of fields',
+        inlineText(into.content) || this.near,
+        1,
+        t,
+      )
     const link = this.fields.find(f => f.kind === 'link')
     const all: MarkJson[] = link?.href ? [{ type: 'link', attrs: { href: link.href } }, ...marks] : [...marks]
     if (props.bold) all.push({ type: 'strong' })
@@ -489,9 +570,16 @@ class DocxReader {
     const about = find(e, 'wp:docPr')
     const alt = about?.attrs.descr ?? about?.attrs.title ?? ''
     const inLine = find(e, 'wp:inline')
-    const height = Number((inLine && child(inLine, 'wp:extent')?.attrs.cy) ?? 0) / EMU_A_POINT / (props.size ?? this.styles.bodySize ?? 12)
+    const height =
+      Number((inLine && child(inLine, 'wp:extent')?.attrs.cy) ?? 0) /
+      EMU_A_POINT /
+      (props.size ?? this.styles.bodySize ?? 12)
     // What stands in the line and is no higher than two is a sign.
-    if (height > 0 && height <= SIGN_HEIGHT) into.content.push({ type: 'sign', attrs: { asset: path, alt, decoration: !alt, height: Math.round(height * 100) / 100 } })
+    if (height > 0 && height <= SIGN_HEIGHT)
+      into.content.push({
+        type: 'sign',
+        attrs: { asset: path, alt, decoration: !alt, height: Math.round(height * 100) / 100 },
+      })
     else into.pictures.push({ type: 'picture', key: path, alt })
   }
 
@@ -505,7 +593,8 @@ class DocxReader {
         const merge = child(tcPr, 'w:vMerge')
         const content: ParagraphJson[] = []
         for (const b of this.blocks(tc)) {
-          if (b.type === 'para') content.push({ type: 'paragraph', attrs: { id: '', align: b.align ?? null }, content: b.content })
+          if (b.type === 'para')
+            content.push({ type: 'paragraph', attrs: { id: '', align: b.align ?? null }, content: b.content })
           else if (b.type === 'table') {
             this.dropped.add('tables inside a table cell: their words are kept as text', this.near)
             for (const r of b.table.content) for (const inner of r.content) content.push(...inner.content)
@@ -517,16 +606,40 @@ class DocxReader {
           content.length = 0
         }
         const kept = content.filter(p => p.content?.length)
-        cells.push({ type: 'cell', attrs: { span: Math.max(1, Math.min(60, small(child(tcPr, 'w:gridSpan')?.attrs['w:val'], 1))) }, content: kept.length ? kept : [{ type: 'paragraph', attrs: { id: '', align: null } }] })
+        cells.push({
+          type: 'cell',
+          attrs: { span: Math.max(1, Math.min(60, small(child(tcPr, 'w:gridSpan')?.attrs['w:val'], 1))) },
+          content: kept.length ? kept : [{ type: 'paragraph', attrs: { id: '', align: null } }],
+        })
       }
-      if (cells.length) rows.push({ type: 'row', attrs: { head: !!child(child(tr, 'w:trPr'), 'w:tblHeader') }, content: cells })
+      if (cells.length)
+        rows.push({ type: 'row', attrs: { head: !!child(child(tr, 'w:trPr'), 'w:tblHeader') }, content: cells })
     }
     if (rows.length) out.push({ type: 'table', table: { type: 'table', attrs: { id: '' }, content: rows } })
   }
 }
 
 /** Elements that carry no words of the book: settings, marks of ranges, references that are read elsewhere. */
-const silent = new Set(['w:pPr', 'w:rPr', 'w:tblPr', 'w:tblGrid', 'w:trPr', 'w:tcPr', 'w:sectPr', 'w:sdtPr', 'w:sdtEndPr', 'w:instrText', 'w:delInstrText', 'w:bookmarkStart', 'w:bookmarkEnd', 'w:proofErr', 'w:permStart', 'w:permEnd', 'w:fldData', 'mc:Fallback'])
+const silent = new Set([
+  'w:pPr',
+  'w:rPr',
+  'w:tblPr',
+  'w:tblGrid',
+  'w:trPr',
+  'w:tcPr',
+  'w:sectPr',
+  'w:sdtPr',
+  'w:sdtEndPr',
+  'w:instrText',
+  'w:delInstrText',
+  'w:bookmarkStart',
+  'w:bookmarkEnd',
+  'w:proofErr',
+  'w:permStart',
+  'w:permEnd',
+  'w:fldData',
+  'mc:Fallback',
+])
 
 /** All words that stand in an element, in order: shown, deleted and in formulas. */
 function textIn(e: XmlElement): string {
@@ -544,10 +657,20 @@ function textIn(e: XmlElement): string {
 
 /** The words of an HTML or plain text that was embedded, a line a paragraph. Nothing of it is run or fetched. */
 const plainWords = (text: string): string =>
-  text.replace(/<(script|style|head)\b[\s\S]*?<\/\1>/gi, '').replace(/<(\/p|\/div|\/h[1-6]|\/li|br\s*\/?)>/gi, '\n').replace(/<[^>]*>/g, '').replace(/&lt;/g, '<').replace(/&gt;/g, '>').replace(/&quot;/g, '"').replace(/&nbsp;/g, ' ').replace(/&amp;/g, '&')
+  text
+    .replace(/<(script|style|head)\b[\s\S]*?<\/\1>/gi, '')
+    .replace(/<(\/p|\/div|\/h[1-6]|\/li|br\s*\/?)>/gi, '\n')
+    .replace(/<[^>]*>/g, '')
+    .replace(/&lt;/g, '<')
+    .replace(/&gt;/g, '>')
+    .replace(/&quot;/g, '"')
+    .replace(/&nbsp;/g, ' ')
+    .replace(/&amp;/g, '&')
 
 function tableRows(e: XmlElement): XmlElement[] {
-  return elements(e).flatMap(c => (c.name === 'w:tr' ? [c] : silent.has(c.name) ? [] : tableRows(child(c, 'w:sdtContent') ?? c)))
+  return elements(e).flatMap(c =>
+    c.name === 'w:tr' ? [c] : silent.has(c.name) ? [] : tableRows(child(c, 'w:sdtContent') ?? c),
+  )
 }
 
 /** Fields within fields that are followed. */
@@ -576,23 +699,37 @@ function fieldKind(code: string): { kind: 'link' | 'contents' | 'drop' | 'plain'
     return href ? { kind: 'link', href } : { kind: 'plain' }
   }
   // Numbers of pages and the like are the old layout's; what a field quotes (REF, SEQ, DATE as typed) stays as text.
-  if (word && ['PAGE', 'NUMPAGES', 'SECTION', 'SECTIONPAGES', 'PAGEREF', 'INDEX', 'XE', 'TC'].includes(word)) return { kind: 'drop' }
+  if (word && ['PAGE', 'NUMPAGES', 'SECTION', 'SECTIONPAGES', 'PAGEREF', 'INDEX', 'XE', 'TC'].includes(word))
+    return { kind: 'drop' }
   return { kind: 'plain' }
 }
 
 // Control characters cannot be printed; a byte-order mark inside text means nothing.
-const cleanText = (t: string): string => t.replace(/[\u0000-\u0008\u000b\u000c\u000e-\u001f\ufeff]/g, '').replace(/[\t\n\r]/g, ' ')
+const cleanText = (t: string): string =>
+  t.replace(/[\u0000-\u0008\u000b\u000c\u000e-\u001f\ufeff]/g, '').replace(/[\t\n\r]/g, ' ')
 
 export function sameMarks(a: MarkJson[] | undefined, b: MarkJson[]): boolean {
   const x = a ?? []
-  return x.length === b.length && x.every((m, i) => m.type === b[i]!.type && (m.type !== 'link' || (b[i] as typeof m).attrs.href === m.attrs.href))
+  return (
+    x.length === b.length &&
+    x.every((m, i) => m.type === b[i]!.type && (m.type !== 'link' || (b[i] as typeof m).attrs.href === m.attrs.href))
+  )
 }
 
 /** Without spaces at the ends and without empty texts. */
 export function trimInline(content: InlineJson[]): InlineJson[] {
   const out = content.filter(n => n.type !== 'text' || n.text)
-  while (out.length && (out[0]!.type === 'hard_break' || (out[0]!.type === 'text' && !out[0].text.trim()))) out.shift()
-  while (out.length && (out[out.length - 1]!.type === 'hard_break' || (out[out.length - 1]!.type === 'text' && !(out[out.length - 1] as TextJson).text.trim()))) out.pop()
+  while (
+    out.length &&
+    (out[0]!.type === 'hard_break' || (out[0]!.type === 'text' && !(out[0] as TextJson).text.trim()))
+  )
+    out.shift()
+  while (
+    out.length &&
+    (out[out.length - 1]!.type === 'hard_break' ||
+      (out[out.length - 1]!.type === 'text' && !(out[out.length - 1] as TextJson).text.trim()))
+  )
+    out.pop()
   const first = out[0]
   if (first?.type === 'text') out[0] = { ...first, text: first.text.replace(/^[ \u3000]+/, '') }
   const last = out[out.length - 1]
@@ -600,7 +737,8 @@ export function trimInline(content: InlineJson[]): InlineJson[] {
   return out
 }
 
-const trimNote = (content: (TextJson | HardBreakJson)[]): (TextJson | HardBreakJson)[] => trimInline(content) as (TextJson | HardBreakJson)[]
+const trimNote = (content: (TextJson | HardBreakJson)[]): (TextJson | HardBreakJson)[] =>
+  trimInline(content) as (TextJson | HardBreakJson)[]
 
 function resolve(folder: string, target: string): string {
   if (target.startsWith('/')) return target.slice(1)

@@ -4,25 +4,41 @@ import { bookText, type BlockJson } from '../book'
 import { readManuscript, type Understood } from '.'
 
 /** Documents by hand, for what word processors write and libraries do not: each part is the customary XML and no more. */
-const ns = 'xmlns:w="http://schemas.openxmlformats.org/wordprocessingml/2006/main" xmlns:r="http://schemas.openxmlformats.org/officeDocument/2006/relationships" xmlns:mc="http://schemas.openxmlformats.org/markup-compatibility/2006" xmlns:v="urn:schemas-microsoft-com:vml"'
+const ns =
+  'xmlns:w="http://schemas.openxmlformats.org/wordprocessingml/2006/main" xmlns:r="http://schemas.openxmlformats.org/officeDocument/2006/relationships" xmlns:mc="http://schemas.openxmlformats.org/markup-compatibility/2006" xmlns:v="urn:schemas-microsoft-com:vml"'
 const read = (body: string, more: Record<string, string> = {}): Understood =>
-  readManuscript('d.docx', zipSync(Object.fromEntries(Object.entries({ 'word/document.xml': `<w:document ${ns}><w:body>${body}</w:body></w:document>`, ...more }).map(([k, v]) => [k, strToU8(v)]))))
+  readManuscript(
+    'd.docx',
+    zipSync(
+      Object.fromEntries(
+        Object.entries({ 'word/document.xml': `<w:document ${ns}><w:body>${body}</w:body></w:document>`, ...more }).map(
+          ([k, v]) => [k, strToU8(v)],
+        ),
+      ),
+    ),
+  )
 const p = (inner: string, ppr = ''): string => `<w:p>${ppr ? `<w:pPr>${ppr}</w:pPr>` : ''}${inner}</w:p>`
-const r = (t: string, rpr = ''): string => `<w:r>${rpr ? `<w:rPr>${rpr}</w:rPr>` : ''}<w:t xml:space="preserve">${t}</w:t></w:r>`
+const r = (t: string, rpr = ''): string =>
+  `<w:r>${rpr ? `<w:rPr>${rpr}</w:rPr>` : ''}<w:t xml:space="preserve">${t}</w:t></w:r>`
 const blocks = (u: Understood): BlockJson[] => u.book.sections.filter(s => !s.made).flatMap(s => s.doc.content)
 const dropped = (u: Understood): Record<string, number> => Object.fromEntries(u.dropped.map(d => [d.what, d.count]))
 
 describe('parts of a .docx', () => {
   test('content controls are opened, in blocks and in lines', () => {
-    const u = read(`<w:sdt><w:sdtPr/><w:sdtContent>${p(r('Inside a block.'))}</w:sdtContent></w:sdt>${p(`${r('Before ')}<w:sdt><w:sdtContent>${r('inside')}</w:sdtContent></w:sdt>${r(' after.')}`)}`)
+    const u = read(
+      `<w:sdt><w:sdtPr/><w:sdtContent>${p(r('Inside a block.'))}</w:sdtContent></w:sdt>${p(`${r('Before ')}<w:sdt><w:sdtContent>${r('inside')}</w:sdtContent></w:sdt>${r(' after.')}`)}`,
+    )
     expect(bookText(u.book)).toContain('Inside a block.')
     expect(bookText(u.book)).toContain('Before inside after.')
   })
 
   test('fields keep what they show; page numbers and the old contents list go', () => {
-    const field = (code: string, shows: string): string => `<w:r><w:fldChar w:fldCharType="begin"/></w:r><w:r><w:instrText> ${code} </w:instrText></w:r><w:r><w:fldChar w:fldCharType="separate"/></w:r>${shows}<w:r><w:fldChar w:fldCharType="end"/></w:r>`
+    const field = (code: string, shows: string): string =>
+      `<w:r><w:fldChar w:fldCharType="begin"/></w:r><w:r><w:instrText> ${code} </w:instrText></w:r><w:r><w:fldChar w:fldCharType="separate"/></w:r>${shows}<w:r><w:fldChar w:fldCharType="end"/></w:r>`
     const toc = `<w:p><w:r><w:fldChar w:fldCharType="begin"/></w:r><w:r><w:instrText>TOC \\o "1-3"</w:instrText></w:r><w:r><w:fldChar w:fldCharType="separate"/></w:r>${r('Chapter One 1')}</w:p>${p(r('Chapter Two 9'))}<w:p><w:r><w:fldChar w:fldCharType="end"/></w:r></w:p>`
-    const u = read(`${toc}${p(`${r('See ')}${field('HYPERLINK "https://example.org/x"', r('the page'))}${r(' of ')}${field('PAGE', r('7'))}${r(' and ')}${field('REF bell', r('the bell'))}${r('.')}`)}${p(`${r('Simple ')}<w:fldSimple w:instr="DATE">${r('today')}</w:fldSimple><w:fldSimple w:instr="NUMPAGES">${r('99')}</w:fldSimple>`)}`)
+    const u = read(
+      `${toc}${p(`${r('See ')}${field('HYPERLINK "https://example.org/x"', r('the page'))}${r(' of ')}${field('PAGE', r('7'))}${r(' and ')}${field('REF bell', r('the bell'))}${r('.')}`)}${p(`${r('Simple ')}<w:fldSimple w:instr="DATE">${r('today')}</w:fldSimple><w:fldSimple w:instr="NUMPAGES">${r('99')}</w:fldSimple>`)}`,
+    )
     const text = bookText(u.book)
     expect(text).toContain('See the page of and the bell.')
     expect(text).toContain('Simple today')
@@ -40,40 +56,74 @@ describe('parts of a .docx', () => {
   })
 
   test('moved text stands where it was moved to; hidden text and private symbols go, with a count', () => {
-    const u = read(`${p(`<w:moveFrom w:id="1">${r('wandering')}</w:moveFrom>${r('Here. ')}`)}${p(`<w:moveTo w:id="2">${r('wandering')}</w:moveTo>${r(' secret', '<w:vanish/>')}<w:r><w:sym w:font="Wingdings" w:char="F04A"/><w:sym w:font="x" w:char="2192"/></w:r>`)}`)
+    const u = read(
+      `${p(`<w:moveFrom w:id="1">${r('wandering')}</w:moveFrom>${r('Here. ')}`)}${p(`<w:moveTo w:id="2">${r('wandering')}</w:moveTo>${r(' secret', '<w:vanish/>')}<w:r><w:sym w:font="Wingdings" w:char="F04A"/><w:sym w:font="x" w:char="2192"/></w:r>`)}`,
+    )
     expect(bookText(u.book).match(/wandering/g)).toHaveLength(1)
     expect(bookText(u.book)).toContain('→')
-    expect(dropped(u)).toMatchObject({ 'deleted text of tracked changes': 1, 'hidden text': 1, 'symbols of a private font': 1 })
+    expect(dropped(u)).toMatchObject({
+      'deleted text of tracked changes': 1,
+      'hidden text': 1,
+      'symbols of a private font': 1,
+    })
   })
 
   test('sizes and alignment come through style inheritance; character styles toggle', () => {
     const styles = `<w:styles ${ns}><w:docDefaults><w:rPrDefault><w:rPr><w:sz w:val="22"/></w:rPr></w:rPrDefault></w:docDefaults><w:style w:type="paragraph" w:default="1" w:styleId="N"><w:name w:val="Normal"/></w:style><w:style w:type="paragraph" w:styleId="A"><w:name w:val="Grand"/><w:basedOn w:val="N"/><w:pPr><w:jc w:val="center"/></w:pPr><w:rPr><w:sz w:val="36"/></w:rPr></w:style><w:style w:type="paragraph" w:styleId="B"><w:name w:val="Grander"/><w:basedOn w:val="A"/><w:rPr><w:i/></w:rPr></w:style><w:style w:type="character" w:styleId="E"><w:name w:val="Emphasis"/><w:rPr><w:i/></w:rPr></w:style><w:style w:type="paragraph" w:styleId="L"><w:basedOn w:val="L"/></w:style></w:styles>`
-    const prose = p(r('The bell rang seven times and nobody had touched the rope, which was made off on its cleat in three careful turns.'))
-    const u = read(`${p(r('One Way'), '<w:pStyle w:val="B"/>')}${prose}${p(r('Another'), '<w:pStyle w:val="B"/>')}${p(`${r('Plain ')}${r('stressed', '<w:rStyle w:val="E"/>')}`)}${p(`${r('In italic ')}${r('turned', '<w:rStyle w:val="E"/>')}`, '<w:pStyle w:val="B"/>')}${p(r('loops'), '<w:pStyle w:val="L"/>')}`, { 'word/styles.xml': styles })
+    const prose = p(
+      r(
+        'The bell rang seven times and nobody had touched the rope, which was made off on its cleat in three careful turns.',
+      ),
+    )
+    const u = read(
+      `${p(r('One Way'), '<w:pStyle w:val="B"/>')}${prose}${p(r('Another'), '<w:pStyle w:val="B"/>')}${p(`${r('Plain ')}${r('stressed', '<w:rStyle w:val="E"/>')}`)}${p(`${r('In italic ')}${r('turned', '<w:rStyle w:val="E"/>')}`, '<w:pStyle w:val="B"/>')}${p(r('loops'), '<w:pStyle w:val="L"/>')}`,
+      { 'word/styles.xml': styles },
+    )
     const chapters = u.book.sections.filter(s => !s.made)
     expect(chapters[0]!.title).toBe('One Way')
-    expect(chapters[0]!.evidence).toEqual(expect.arrayContaining(['set larger than the text: 18 pt against 11', 'centred']))
+    expect(chapters[0]!.evidence).toEqual(
+      expect.arrayContaining(['set larger than the text: 18 pt against 11', 'centred']),
+    )
     const json = JSON.stringify(u.book.sections)
     expect(json).toContain('{"type":"text","text":"stressed","marks":[{"type":"em"}]}')
     expect(json).toContain('loops')
   })
 
   test('other prefixes and strict namespaces are the same document', () => {
-    const u = readManuscript('d.docx', zipSync({ 'word/document.xml': strToU8('<x:document xmlns:x="http://purl.oclc.org/ooxml/wordprocessingml/main"><x:body><x:p><x:r><x:rPr><x:b/></x:rPr><x:t>Bold tide</x:t></x:r><x:r><x:t> out</x:t></x:r></x:p></x:body></x:document>') }))
+    const u = readManuscript(
+      'd.docx',
+      zipSync({
+        'word/document.xml': strToU8(
+          '<x:document xmlns:x="http://purl.oclc.org/ooxml/wordprocessingml/main"><x:body><x:p><x:r><x:rPr><x:b/></x:rPr><x:t>Bold tide</x:t></x:r><x:r><x:t> out</x:t></x:r></x:p></x:body></x:document>',
+        ),
+      }),
+    )
     expect(JSON.stringify(u.book.sections)).toContain('{"type":"text","text":"Bold tide","marks":[{"type":"strong"}]}')
   })
 
   test('footnotes and endnotes become notes where they are called, with their paragraphs', () => {
-    const notes = (kind: string): string => `<w:${kind}s ${ns}><w:${kind} w:id="-1" w:type="separator">${p(r('---'))}</w:${kind}><w:${kind} w:id="2">${p(r('First.'))}${p(r('Second.'))}</w:${kind}></w:${kind}s>`
-    const u = read(p(`${r('Called')}<w:r><w:footnoteReference w:id="2"/></w:r>${r(' and again')}<w:r><w:endnoteReference w:id="2"/></w:r>`), { 'word/footnotes.xml': notes('footnote'), 'word/endnotes.xml': notes('endnote') })
+    const notes = (kind: string): string =>
+      `<w:${kind}s ${ns}><w:${kind} w:id="-1" w:type="separator">${p(r('---'))}</w:${kind}><w:${kind} w:id="2">${p(r('First.'))}${p(r('Second.'))}</w:${kind}></w:${kind}s>`
+    const u = read(
+      p(
+        `${r('Called')}<w:r><w:footnoteReference w:id="2"/></w:r>${r(' and again')}<w:r><w:endnoteReference w:id="2"/></w:r>`,
+      ),
+      { 'word/footnotes.xml': notes('footnote'), 'word/endnotes.xml': notes('endnote') },
+    )
     const content = (blocks(u)[0] as { content: { type: string; content?: unknown[] }[] }).content
     expect(content.map(c => c.type)).toEqual(['text', 'footnote', 'text', 'footnote'])
-    expect(content[1]!.content).toEqual([{ type: 'text', text: 'First.' }, { type: 'hard_break' }, { type: 'text', text: 'Second.' }])
+    expect(content[1]!.content).toEqual([
+      { type: 'text', text: 'First.' },
+      { type: 'hard_break' },
+      { type: 'text', text: 'Second.' },
+    ])
   })
 
   test('tables keep spans and heads; merged cells do not repeat', () => {
     const cell = (t: string, pr = ''): string => `<w:tc><w:tcPr>${pr}</w:tcPr>${p(r(t))}</w:tc>`
-    const u = read(`<w:tbl><w:tr><w:trPr><w:tblHeader/></w:trPr>${cell('Hour', '<w:gridSpan w:val="2"/>')}</w:tr><w:tr>${cell('a', '<w:vMerge w:val="restart"/>')}${cell('b')}</w:tr><w:tr>${cell('gone', '<w:vMerge/>')}${cell('c')}</w:tr></w:tbl>`)
+    const u = read(
+      `<w:tbl><w:tr><w:trPr><w:tblHeader/></w:trPr>${cell('Hour', '<w:gridSpan w:val="2"/>')}</w:tr><w:tr>${cell('a', '<w:vMerge w:val="restart"/>')}${cell('b')}</w:tr><w:tr>${cell('gone', '<w:vMerge/>')}${cell('c')}</w:tr></w:tbl>`,
+    )
     const table = blocks(u).find(b => b.type === 'table')!
     expect(JSON.stringify(table)).toContain('"span":2')
     expect(JSON.stringify(table)).toContain('"head":true')

@@ -42,7 +42,11 @@ export class StyleSheet {
     for (const e of elements(root)) {
       if (e.name === 'w:docDefaults') {
         const rpr = child(child(e, 'w:rPrDefault'), 'w:rPr')
-        this.defaults = { name: 'Normal', run: { size: 10, ...this.runProps(rpr) }, para: this.paragraphProps(child(child(e, 'w:pPrDefault'), 'w:pPr')) }
+        this.defaults = {
+          name: 'Normal',
+          run: { size: 10, ...this.runProps(rpr) },
+          para: this.paragraphProps(child(child(e, 'w:pPrDefault'), 'w:pPr')),
+        }
         this.language = child(rpr, 'w:lang')?.attrs['w:val']
       } else if (e.name === 'w:style' && e.attrs['w:styleId']) {
         this.raw.set(e.attrs['w:styleId'], e)
@@ -71,7 +75,12 @@ export class StyleSheet {
     const para = { ...parent.para, ...this.paragraphProps(child(e, 'w:pPr')) }
     const name = child(e, 'w:name')?.attrs['w:val'] ?? id
     const headed = /^heading (\d)$/i.exec(name)
-    const style: Style = { name, run: { ...parent.run, ...this.runProps(child(e, 'w:rPr')) }, para, outline: para.outline ?? (headed ? Number(headed[1]) - 1 : parent.outline) }
+    const style: Style = {
+      name,
+      run: { ...parent.run, ...this.runProps(child(e, 'w:rPr')) },
+      para,
+      outline: para.outline ?? (headed ? Number(headed[1]) - 1 : parent.outline),
+    }
     this.resolved.set(id, style)
     return style
   }
@@ -88,7 +97,10 @@ export class StyleSheet {
     const e = this.raw.get(id)
     if (!e || depth > 40) return {}
     const basedOn = child(e, 'w:basedOn')?.attrs['w:val']
-    return { ...(basedOn && basedOn !== id ? this.characterProps(basedOn, depth + 1) : {}), ...this.runProps(child(e, 'w:rPr')) }
+    return {
+      ...(basedOn && basedOn !== id ? this.characterProps(basedOn, depth + 1) : {}),
+      ...this.runProps(child(e, 'w:rPr')),
+    }
   }
 
   runProps(e: XmlElement | undefined): RunProps {
@@ -96,13 +108,27 @@ export class StyleSheet {
     for (const c of elements(e)) {
       const v = c.attrs['w:val']
       switch (c.name) {
-        case 'w:b': p.bold = isOn(v ?? '1'); break
-        case 'w:i': p.italic = isOn(v ?? '1'); break
-        case 'w:caps': p.caps = isOn(v ?? '1'); break
-        case 'w:smallCaps': p.smallCaps = isOn(v ?? '1'); break
-        case 'w:vanish': p.hidden = isOn(v ?? '1'); break
-        case 'w:u': p.underline = v !== 'none'; break
-        case 'w:vertAlign': p.vertical = v === 'superscript' || v === 'subscript' ? v : 'baseline'; break
+        case 'w:b':
+          p.bold = isOn(v ?? '1')
+          break
+        case 'w:i':
+          p.italic = isOn(v ?? '1')
+          break
+        case 'w:caps':
+          p.caps = isOn(v ?? '1')
+          break
+        case 'w:smallCaps':
+          p.smallCaps = isOn(v ?? '1')
+          break
+        case 'w:vanish':
+          p.hidden = isOn(v ?? '1')
+          break
+        case 'w:u':
+          p.underline = v !== 'none'
+          break
+        case 'w:vertAlign':
+          p.vertical = v === 'superscript' || v === 'subscript' ? v : 'baseline'
+          break
         case 'w:sz': {
           const half = Number(v)
           if (half > 0 && half < 3300) p.size = half / 2
@@ -118,15 +144,20 @@ export class StyleSheet {
     for (const c of elements(e)) {
       const v = c.attrs['w:val']
       switch (c.name) {
-        case 'w:jc': p.align = v === 'center' ? 'center' : v === 'right' || v === 'end' ? 'right' : null; break
+        case 'w:jc':
+          p.align = v === 'center' ? 'center' : v === 'right' || v === 'end' ? 'right' : null
+          break
         case 'w:outlineLvl': {
           const n = Number(v)
           if (n >= 0 && n <= 9) p.outline = n
           break
         }
-        case 'w:pageBreakBefore': p.pageBreakBefore = isOn(v ?? '1'); break
+        case 'w:pageBreakBefore':
+          p.pageBreakBefore = isOn(v ?? '1')
+          break
         case 'w:ind': {
-          const points = (a: string | undefined): number => (Number.isFinite(Number(a)) ? Math.min(720, Math.max(0, Number(a) / 20)) : 0)
+          const points = (a: string | undefined): number =>
+            Number.isFinite(Number(a)) ? Math.min(720, Math.max(0, Number(a) / 20)) : 0
           p.left = points(c.attrs['w:left'] ?? c.attrs['w:start'])
           p.right = points(c.attrs['w:right'] ?? c.attrs['w:end'])
           break
@@ -142,7 +173,8 @@ export class StyleSheet {
   }
 }
 
-const isOn = (v: string | undefined): boolean => v !== undefined && v !== '0' && v !== 'false' && v !== 'off' && v !== 'none'
+const isOn = (v: string | undefined): boolean =>
+  v !== undefined && v !== '0' && v !== 'false' && v !== 'off' && v !== 'none'
 
 /** Toggle properties of a character style turn over what the paragraph style says (ECMA-376, 17.7.3). */
 function toggled(base: RunProps, styled: RunProps): RunProps {

@@ -21,7 +21,10 @@ export interface Proposal {
 export const TAKEN = 3
 
 const numberWord = '(?:[ivxlc]{1,7}|\\d{1,3}|[a-z]+(?:[ -][a-z]+){0,3})'
-const counted = new RegExp(`^(chapter|part|book|kapitel|chapitre|cap[ií]tulo|capitolo|hoofdstuk|teil|partie|parte|deel|del)\\s+(${numberWord})(?:\\s*[:.—–-]\\s*(.+)|\\s*)$`, 'i')
+const counted = new RegExp(
+  `^(chapter|part|book|kapitel|chapitre|cap[ií]tulo|capitolo|hoofdstuk|teil|partie|parte|deel|del)\\s+(${numberWord})(?:\\s*[:.—–-]\\s*(.+)|\\s*)$`,
+  'i',
+)
 const leading = /^([ivxlc]{1,7}|\d{1,3})\s*[.:)—–-]\s+(.{2,})$/i
 const partWords = new Set(['part', 'book', 'teil', 'partie', 'parte', 'deel', 'del'])
 
@@ -49,21 +52,35 @@ const byName: [RegExp, Role][] = [
 export const roleByName = (title: string): Role | undefined => byName.find(([r]) => r.test(title.trim()))?.[1]
 
 /** What a heading's words say: a counted word with its numeral, a bare numeral, a title. */
-export function readHeading(text: string): { part: boolean; number?: number; title: string; word?: string; bareNumeral?: boolean } {
+export function readHeading(text: string): {
+  part: boolean
+  number?: number
+  title: string
+  word?: string
+  bareNumeral?: boolean
+} {
   const t = text.replace(/\s+/g, ' ').trim()
   const m = counted.exec(t)
   const n = m && readNumeral(m[2]!)
   if (m && n) return { part: partWords.has(m[1]!.toLowerCase()), number: n, title: (m[3] ?? '').trim(), word: m[1]! }
   // "Chapter Four The Bell": the numeral is the longest that still reads as one.
   const w = /^(chapter|part)\s+(\S+(?:\s\S+)?)\s+(.+)$/i.exec(t)
-  if (w) for (const k of [w[2]!, w[2]!.split(' ')[0]!]) {
-    const k2 = readNumeral(k)
-    if (k2) return { part: w[1]!.toLowerCase() === 'part', number: k2, title: t.slice(w[1]!.length).trim().slice(k.length).trim(), word: w[1]! }
-  }
+  if (w)
+    for (const k of [w[2]!, w[2]!.split(' ')[0]!]) {
+      const k2 = readNumeral(k)
+      if (k2)
+        return {
+          part: w[1]!.toLowerCase() === 'part',
+          number: k2,
+          title: t.slice(w[1]!.length).trim().slice(k.length).trim(),
+          word: w[1]!,
+        }
+    }
   const bare = /^[-–—.\s]*([a-z]+(?:[ -][a-z]+)?|\d{1,3})[-–—.\s]*$/i.exec(t)
   const b = bare && readNumeral(bare[1]!)
   // "I" and "Mix" are words before they are numerals: only capitals count as Roman here.
-  if (b && (/^\d/.test(bare![1]!) || /^[IVXLC]+$/.test(bare![1]!) || !/^[ivxlcdm]+$/i.test(bare![1]!))) return { part: false, number: b, title: '', bareNumeral: true }
+  if (b && (/^\d/.test(bare![1]!) || /^[IVXLC]+$/.test(bare![1]!) || !/^[ivxlcdm]+$/i.test(bare![1]!)))
+    return { part: false, number: b, title: '', bareNumeral: true }
   const l = leading.exec(t)
   const ln = l && (/^\d/.test(l[1]!) || /^[IVXLC]+$/.test(l[1]!)) ? readNumeral(l[1]!) : undefined
   if (l && ln) return { part: false, number: ln, title: l[2]!.trim() }
@@ -82,12 +99,14 @@ export function propose(block: RawBlock, index: number, bodySize: number): Propo
   const heading = readHeading(text)
   const named = roleByName(text)
   const evidence: [number, string][] = []
-  if (styled) evidence.push([5, block.style ? `styled “${block.style}”` : `marked as a heading of level ${block.level}`])
+  if (styled)
+    evidence.push([5, block.style ? `styled “${block.style}”` : `marked as a heading of level ${block.level}`])
   if (heading.word) evidence.push([4, `the word “${heading.word}” with a numeral`])
   else if (heading.bareNumeral) evidence.push([3, 'a numeral alone on its line'])
   if (named && words <= 6) evidence.push([3, `the word “${text.split(' ').slice(0, 3).join(' ')}”`])
   if (!/[.,;:]$/.test(text) || heading.word || heading.bareNumeral) {
-    if (block.size && bodySize && block.size >= bodySize * 1.2) evidence.push([3, `set larger than the text: ${round(block.size)} pt against ${round(bodySize)}`])
+    if (block.size && bodySize && block.size >= bodySize * 1.2)
+      evidence.push([3, `set larger than the text: ${round(block.size)} pt against ${round(bodySize)}`])
     if (block.newPage) evidence.push([2, 'first after a page break'])
     if (block.align === 'center') evidence.push([1, 'centred'])
     if (block.bold) evidence.push([1, 'bold'])
@@ -97,8 +116,14 @@ export function propose(block: RawBlock, index: number, bodySize: number): Propo
   evidence.sort((a, b) => b[0] - a[0])
   const role: Role = heading.part ? 'part' : (named ?? 'chapter')
   return {
-    index, score: evidence.reduce((s, e) => s + e[0], 0), evidence: evidence.map(e => e[1]), role,
-    numbered: heading.number !== undefined, number: heading.number, title: heading.title, level: styled ? block.level : undefined,
+    index,
+    score: evidence.reduce((s, e) => s + e[0], 0),
+    evidence: evidence.map(e => e[1]),
+    role,
+    numbered: heading.number !== undefined,
+    number: heading.number,
+    title: heading.title,
+    level: styled ? block.level : undefined,
     bare: heading.number !== undefined && !heading.title,
   }
 }
@@ -112,8 +137,15 @@ export function looksLikeTitle(block: RawBlock | undefined, bodySize: number): b
   if (!text || text.length > 80 || /[.,;:!?”"]$/.test(text)) return false
   // Plain text has no sizes to go by: a short line that begins with a capital will do.
   if (!block.size && text.length <= 60 && /^\p{Lu}/u.test(text)) return true
-  return block.level !== undefined || block.align === 'center' || !!block.bold || (!!block.size && block.size >= bodySize * 1.15) || text === text.toUpperCase()
+  return (
+    block.level !== undefined ||
+    block.align === 'center' ||
+    !!block.bold ||
+    (!!block.size && block.size >= bodySize * 1.15) ||
+    text === text.toUpperCase()
+  )
 }
 
 /** Typed scene breaks: asterisks, hashes, dashes, asterisms and their like, alone on a line. */
-export const isSceneBreak = (text: string): boolean => /^(?:[*#~•·◦✻✽❦☙⁂⁎–—_=+-]\s*){1,12}$/u.test(text.trim()) && !/^[•·–—-]$/.test(text.trim())
+export const isSceneBreak = (text: string): boolean =>
+  /^(?:[*#~•·◦✻✽❦☙⁂⁎–—_=+-]\s*){1,12}$/u.test(text.trim()) && !/^[•·–—-]$/.test(text.trim())

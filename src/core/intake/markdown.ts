@@ -37,7 +37,11 @@ function withoutThickets(body: string, dropped: DropCounter): string {
     for (let i = 0; i < part.length && n <= MOST_BRACKETS; i++) if (part[i] === '[' || part[i] === ']') n++
     // Notes stand in brackets, too, and a paragraph may well call many.
     if (n <= MOST_BRACKETS || (part.match(/\[\^/g)?.length ?? 0) * 2 > n / 2) return part
-    if (part.length > MOST_THICKET) throw new Fault('thicket', `This text has a paragraph of ${part.length.toLocaleString('en')} characters that is full of brackets; it is no manuscript, and it is not read.`)
+    if (part.length > MOST_THICKET)
+      throw new Fault(
+        'thicket',
+        `This text has a paragraph of ${part.length.toLocaleString('en')} characters that is full of brackets; it is no manuscript, and it is not read.`,
+      )
     thickets++
     return part.replace(/[[\]]/g, '\\$&')
   })
@@ -85,7 +89,11 @@ class Walker {
   /** Letters of notes within notes: notes that call one another twofold would double without end. */
   private nested = 0
 
-  constructor(private readonly tokens: Token[], private readonly dropped: DropCounter, private readonly pictures: Map<string, Uint8Array>) {
+  constructor(
+    private readonly tokens: Token[],
+    private readonly dropped: DropCounter,
+    private readonly pictures: Map<string, Uint8Array>,
+  ) {
     tokens.forEach((t, i) => t.type === 'footnote_open' && this.noteAt.set((t.meta as { id: number }).id, i))
   }
 
@@ -98,7 +106,8 @@ class Walker {
     this.within.add(id)
     const add = (n: TextJson | { type: 'hard_break' }): void => {
       const last = out[out.length - 1]
-      if (n.type === 'text' && last?.type === 'text' && sameMarks(last.marks, n.marks ?? [])) out[out.length - 1] = { ...last, text: last.text + n.text }
+      if (n.type === 'text' && last?.type === 'text' && sameMarks(last.marks, n.marks ?? []))
+        out[out.length - 1] = { ...last, text: last.text + n.text }
       else out.push(n)
     }
     const line = (content: InlineJson[]): void => {
@@ -108,8 +117,14 @@ class Walker {
         else if (n.type === 'footnote') {
           this.dropped.add('notes within notes: they stand there in brackets', inlineText(n.content))
           this.nested += inlineText(n.content).length
-          if (this.nested > MOST_NESTED) throw new Fault('nested', 'This text has notes that call one another without end; it is not read.')
-          for (const part of [{ type: 'text' as const, text: ' [' }, ...(n.content ?? []), { type: 'text' as const, text: ']' }]) add(part)
+          if (this.nested > MOST_NESTED)
+            throw new Fault('nested', 'This text has notes that call one another without end; it is not read.')
+          for (const part of [
+            { type: 'text' as const, text: ' [' },
+            ...(n.content ?? []),
+            { type: 'text' as const, text: ']' },
+          ])
+            add(part)
         }
       }
     }
@@ -198,7 +213,8 @@ class Walker {
   private close(i: number): number {
     const { level, type } = this.tokens[i]!
     const end = type.replace(/_open$/, '_close')
-    for (let j = i + 1; j < this.tokens.length; j++) if (this.tokens[j]!.type === end && this.tokens[j]!.level === level) return j
+    for (let j = i + 1; j < this.tokens.length; j++)
+      if (this.tokens[j]!.type === end && this.tokens[j]!.level === level) return j
     return this.tokens.length - 1
   }
 
@@ -236,7 +252,17 @@ class Walker {
       else if (t.type === 'th_open' || t.type === 'td_open') {
         const align = /text-align:(\w+)/.exec(String(t.attrGet('style') ?? ''))?.[1]
         const content = this.words(this.tokens[i + 1]!)
-        const cell: CellJson = { type: 'cell', attrs: { span: 1 }, content: [{ type: 'paragraph', attrs: { id: '', align: align === 'right' || align === 'center' ? align : null }, content }] }
+        const cell: CellJson = {
+          type: 'cell',
+          attrs: { span: 1 },
+          content: [
+            {
+              type: 'paragraph',
+              attrs: { id: '', align: align === 'right' || align === 'center' ? align : null },
+              content,
+            },
+          ],
+        }
         rows[rows.length - 1]!.content.push(cell)
       }
     }
@@ -252,7 +278,7 @@ class Walker {
       let line: InlineJson[] = []
       const end = (): void => {
         const first = line[0]
-        const indent = first?.type === 'text' ? (/^[\u00a0\u2003]*/.exec(first.text)![0].length) : 0
+        const indent = first?.type === 'text' ? /^[\u00a0\u2003]*/.exec(first.text)![0].length : 0
         if (first?.type === 'text' && indent) line[0] = { ...first, text: first.text.slice(indent) }
         lines.push({ content: trimInline(line), indent, stanza })
         stanza = false
@@ -294,15 +320,27 @@ class Walker {
         case 'hardbreak':
           content.push({ type: 'hard_break' })
           break
-        case 'em_open': marks.push({ type: 'em' }); break
-        case 'em_close': drop('em'); break
-        case 'strong_open': marks.push({ type: 'strong' }); break
-        case 'strong_close': drop('strong'); break
+        case 'em_open':
+          marks.push({ type: 'em' })
+          break
+        case 'em_close':
+          drop('em')
+          break
+        case 'strong_open':
+          marks.push({ type: 'strong' })
+          break
+        case 'strong_close':
+          drop('strong')
+          break
         case 's_open':
           this.dropped.add('struck-through lines', inlineText(content))
           break
-        case 'link_open': marks.push({ type: 'link', attrs: { href: String(t.attrGet('href') ?? '') } }); break
-        case 'link_close': drop('link'); break
+        case 'link_open':
+          marks.push({ type: 'link', attrs: { href: String(t.attrGet('href') ?? '') } })
+          break
+        case 'link_close':
+          drop('link')
+          break
         case 'footnote_ref':
           content.push({ type: 'footnote', attrs: { id: '' }, content: this.note((t.meta as { id: number }).id) })
           break
@@ -313,7 +351,12 @@ class Walker {
           if (bytes) {
             this.used.set(src, bytes)
             const title = t.attrGet('title')
-            images.push({ type: 'picture', key: src, alt, caption: title ? [{ type: 'text', text: String(title) }] : undefined })
+            images.push({
+              type: 'picture',
+              key: src,
+              alt,
+              caption: title ? [{ type: 'text', text: String(title) }] : undefined,
+            })
           } else this.dropped.add('pictures that are not in the file', alt || src)
           break
         }
@@ -324,14 +367,24 @@ class Walker {
 }
 
 /** The lines of preformatted text that say something. */
-const codeLines = (t: Token): string[] => (t.type === 'fence' || t.type === 'code_block' ? t.content.split('\n').map(l => l.trim()).filter(Boolean) : [])
+const codeLines = (t: Token): string[] =>
+  t.type === 'fence' || t.type === 'code_block'
+    ? t.content
+        .split('\n')
+        .map(l => l.trim())
+        .filter(Boolean)
+    : []
 
 /** In a letter, a last short paragraph is its signature and a first short one its date or place: they stand on the right. */
 function alignLetter(blocks: RawBlock[]): RawBlock[] {
   return blocks.map((b, i) => {
     if (b.type !== 'para') return b
     const words = inlineText(b.content).split(/\s+/).length
-    return words <= 9 && blocks.length > 1 && (i === blocks.length - 1 || (i === 0 && !/,$/.test(inlineText(b.content)))) ? { ...b, align: 'right' as const } : b
+    return words <= 9 &&
+      blocks.length > 1 &&
+      (i === blocks.length - 1 || (i === 0 && !/,$/.test(inlineText(b.content))))
+      ? { ...b, align: 'right' as const }
+      : b
   })
 }
 

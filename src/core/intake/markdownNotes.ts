@@ -30,11 +30,15 @@ export function notesBehind(md: Parser, kept: (label: string) => void): void {
       } else if (t.type === 'footnote_reference_close') into = text
       else into.push(t)
     }
-    const around = (type: string, nesting: 1 | -1, id?: number): Token => Object.assign(new state.Token(type, '', nesting), id === undefined ? {} : { meta: { id } })
+    const around = (type: string, nesting: 1 | -1, id?: number): Token =>
+      Object.assign(new state.Token(type, '', nesting), id === undefined ? {} : { meta: { id } })
     text.push(around('footnote_block_open', 1))
     list.forEach((note, id) => {
       text.push(around('footnote_open', 1, id))
-      if (note.tokens) text.push(Object.assign(new state.Token('inline', '', 0), { children: note.tokens, content: note.content ?? '' }))
+      if (note.tokens)
+        text.push(
+          Object.assign(new state.Token('inline', '', 0), { children: note.tokens, content: note.content ?? '' }),
+        )
       for (const t of texts.get(note.label ?? '') ?? []) text.push(t)
       text.push(around('footnote_close', -1, id))
     })

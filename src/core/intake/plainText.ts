@@ -16,7 +16,10 @@ export function decodeText(bytes: Uint8Array): string {
       text = windows1252(bytes)
     }
   }
-  return text.replace(/^\ufeff/, '').replace(/\r\n?/g, '\n').replace(/[\u0000-\u0008\u000b\u000e-\u001f]/g, '')
+  return text
+    .replace(/^\ufeff/, '')
+    .replace(/\r\n?/g, '\n')
+    .replace(/[\u0000-\u0008\u000b\u000e-\u001f]/g, '')
 }
 
 /**
@@ -66,10 +69,11 @@ function wrappedProse(lines: string[]): boolean {
   let long = 0
   let longest = 0
   for (const l of lines) longest = Math.max(longest, l.length)
-  for (let i = 0; i < lines.length - 1; i++) if (lines[i]!.trim() && lines[i + 1]!.trim()) {
-    inner++
-    if (lines[i]!.length > Math.min(longest, 100) * 0.6) long++
-  }
+  for (let i = 0; i < lines.length - 1; i++)
+    if (lines[i]!.trim() && lines[i + 1]!.trim()) {
+      inner++
+      if (lines[i]!.length > Math.min(longest, 100) * 0.6) long++
+    }
   return inner > 0 && longest <= 120 && long / inner > 0.5
 }
 
@@ -80,7 +84,8 @@ function windows1252(bytes: Uint8Array): string {
   let out = ''
   for (let i = 0; i < bytes.length; i += 8192) {
     let part = ''
-    for (const b of bytes.subarray(i, i + 8192)) part += b >= 0x80 && b < 0xa0 ? differs[b - 0x80] : String.fromCharCode(b)
+    for (const b of bytes.subarray(i, i + 8192))
+      part += b >= 0x80 && b < 0xa0 ? differs[b - 0x80] : String.fromCharCode(b)
     out += part
   }
   return out

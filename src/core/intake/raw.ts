@@ -5,7 +5,17 @@ export interface RawManuscript {
   blocks: RawBlock[]
   /** Bytes of pictures by the reader's own key. */
   pictures: Map<string, Uint8Array>
-  meta: { title?: string; subtitle?: string; author?: string; language?: string; series?: string; seriesNumber?: number; imprint?: string; place?: string; description?: string }
+  meta: {
+    title?: string
+    subtitle?: string
+    author?: string
+    language?: string
+    series?: string
+    seriesNumber?: number
+    imprint?: string
+    place?: string
+    description?: string
+  }
   /** Size of body text, points, where the file knows one. */
   bodySize?: number
   dropped: DropCounter
@@ -57,7 +67,9 @@ export class DropCounter {
     return [...this.kinds.values()].reduce((n, k) => n + k.letters, 0)
   }
   list(): Dropped[] {
-    return [...this.kinds].map(([what, { count, places, letters }]) => ({ what, count, places, ...(letters ? { letters } : {}) })).sort((a, b) => (a.what < b.what ? -1 : 1))
+    return [...this.kinds]
+      .map(([what, { count, places, letters }]) => ({ what, count, places, ...(letters ? { letters } : {}) }))
+      .sort((a, b) => (a.what < b.what ? -1 : 1))
   }
 }
 
@@ -76,7 +88,9 @@ export function textOfBlock(b: RawBlock): string {
     case 'para':
       return inlineText(b.content, true)
     case 'table':
-      return b.table.content.flatMap(r => r.content.flatMap(c => c.content.map(p => inlineText(p.content, true)))).join('\n')
+      return b.table.content
+        .flatMap(r => r.content.flatMap(c => c.content.map(p => inlineText(p.content, true))))
+        .join('\n')
     case 'verse':
       return b.lines.map(l => inlineText(l.content, true)).join('\n')
     case 'container':

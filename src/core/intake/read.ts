@@ -24,8 +24,15 @@ const MOST_TEXT = 32e6
 const MOST_LINES = 600_000
 
 /** Reads a manuscript: .docx, Markdown or plain text. Throws a Fault with one plain sentence where it cannot. `pictures` are files beside a Markdown text; `report` hears how far it has come; `salvage` takes what can be saved of a damaged file, and counts what could not. */
-export function readManuscript(name: string, bytes: Uint8Array, pictures?: Map<string, Uint8Array>, report?: Report, salvage = false): Understood {
-  if (bytes.length > MOST_BYTES) throw new Fault('too-large', 'This file is larger than any manuscript (300 MB); it is not read.')
+export function readManuscript(
+  name: string,
+  bytes: Uint8Array,
+  pictures?: Map<string, Uint8Array>,
+  report?: Report,
+  salvage = false,
+): Understood {
+  if (bytes.length > MOST_BYTES)
+    throw new Fault('too-large', 'This file is larger than any manuscript (300 MB); it is not read.')
   const kind = sniff(bytes)
   const ending = /\.([A-Za-z0-9]+)$/.exec(name)?.[1]?.toLowerCase() ?? ''
   switch (kind) {
@@ -33,8 +40,14 @@ export function readManuscript(name: string, bytes: Uint8Array, pictures?: Map<s
       throw new Fault('empty', 'This file is empty.')
     case 'ole':
       throw containsUtf16(bytes, 'EncryptedPackage')
-        ? new Fault('encrypted', 'This document is protected with a password. Save it without one and bring it in again.')
-        : new Fault('old-format', 'This is the older binary kind of word-processor file. Open it in your word processor, save it as .docx, and bring that in.')
+        ? new Fault(
+            'encrypted',
+            'This document is protected with a password. Save it without one and bring it in again.',
+          )
+        : new Fault(
+            'old-format',
+            'This is the older binary kind of word-processor file. Open it in your word processor, save it as .docx, and bring that in.',
+          )
     case 'pdf':
       throw new Fault('pdf', 'This is a PDF, not a manuscript: its text has no structure to read.')
     case 'picture':
@@ -44,8 +57,10 @@ export function readManuscript(name: string, bytes: Uint8Array, pictures?: Map<s
     case 'zip':
       return finished(understand(readDocx(bytes, report, salvage), name))
     default: {
-      if (ending === 'docx') throw new Fault('damaged', 'This file is damaged: its name says .docx, but it is no such document inside.')
-      if (bytes.length > MOST_TEXT || countLines(bytes) > MOST_LINES) throw new Fault('too-large', 'This text is longer than any book; it is not read.')
+      if (ending === 'docx')
+        throw new Fault('damaged', 'This file is damaged: its name says .docx, but it is no such document inside.')
+      if (bytes.length > MOST_TEXT || countLines(bytes) > MOST_LINES)
+        throw new Fault('too-large', 'This text is longer than any book; it is not read.')
       const text = decodeText(bytes)
       if (!text.trim()) throw new Fault('empty', 'This file is empty.')
       const raw = ending === 'md' || ending === 'markdown' ? readMarkdown(text, pictures) : readPlainText(text)
@@ -55,7 +70,9 @@ export function readManuscript(name: string, bytes: Uint8Array, pictures?: Map<s
 }
 
 function finished(u: Understood): Understood {
-  const words = u.book.sections.some(s => s.title || (s.numbered && !s.made) || s.doc.content.some(b => b.type !== 'paragraph' || b.content?.length))
+  const words = u.book.sections.some(
+    s => s.title || (s.numbered && !s.made) || s.doc.content.some(b => b.type !== 'paragraph' || b.content?.length),
+  )
   if (!words) throw new Fault('empty', 'This document has no text in it.')
   return u
 }

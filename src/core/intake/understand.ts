@@ -1,8 +1,27 @@
-import { type Book, createBook, docWords, Ids, type InlineJson, inlineText, type Role, roles, type Section, type TitleData } from '../book'
+import {
+  type Book,
+  createBook,
+  docWords,
+  Ids,
+  type InlineJson,
+  inlineText,
+  type Role,
+  roles,
+  type Section,
+  type TitleData,
+} from '../book'
 import { parseIsbn } from '../trade'
 import { type Conversion, type Converted, toDoc } from './convert'
 import { looksLikeTitle, propose, type Proposal, TAKEN } from './headings'
-import { DropCounter, type Dropped, lettersIn, type RawBlock, type RawManuscript, type RawPara, textOfBlock } from './raw'
+import {
+  DropCounter,
+  type Dropped,
+  lettersIn,
+  type RawBlock,
+  type RawManuscript,
+  type RawPara,
+  textOfBlock,
+} from './raw'
 
 /** A manuscript as it was understood: a book, with the evidence for each section, and what was left out or tidied. */
 export interface Understood {
@@ -23,9 +42,16 @@ export function understand(raw: RawManuscript, name = ''): Understood {
   const bodySize = commonSize(blocks) ?? raw.bodySize ?? 0
   const proposals = choose(blocks, bodySize)
   const data: TitleData = {
-    title: '', contributors: [], language: languageTag(raw.meta.language), imprint: { name: raw.meta.imprint ?? '', ...(raw.meta.place ? { place: raw.meta.place } : {}) }, subjects: [],
-    ...(raw.meta.subtitle ? { subtitle: raw.meta.subtitle } : {}), ...(raw.meta.description ? { description: raw.meta.description } : {}),
-    ...(raw.meta.series ? { series: { name: raw.meta.series, ...(raw.meta.seriesNumber ? { number: raw.meta.seriesNumber } : {}) } } : {}),
+    title: '',
+    contributors: [],
+    language: languageTag(raw.meta.language),
+    imprint: { name: raw.meta.imprint ?? '', ...(raw.meta.place ? { place: raw.meta.place } : {}) },
+    subjects: [],
+    ...(raw.meta.subtitle ? { subtitle: raw.meta.subtitle } : {}),
+    ...(raw.meta.description ? { description: raw.meta.description } : {}),
+    ...(raw.meta.series
+      ? { series: { name: raw.meta.series, ...(raw.meta.seriesNumber ? { number: raw.meta.seriesNumber } : {}) } }
+      : {}),
   }
 
   const conversion: Conversion = { ids: new Ids(0), pictures: raw.pictures, dropped: raw.dropped, into }
@@ -38,12 +64,23 @@ export function understand(raw: RawManuscript, name = ''): Understood {
   const prelude = blocks.slice(0, proposals[0]?.index ?? (proposals.length ? 0 : 0))
   for (const p of readPrelude(prelude, data, raw)) {
     if (p.isbn) isbn = p.isbn
-    if (p.role) add({ part: roles[p.role].part, role: p.role, title: '', numbered: false, evidence: [p.why] }, p.blocks, 0)
+    if (p.role)
+      add({ part: roles[p.role].part, role: p.role, title: '', numbered: false, evidence: [p.why] }, p.blocks, 0)
   }
   const chapterLevel = Math.min(...proposals.map(p => p.level ?? 9))
   if (!proposals.length) {
     const rest = blocks.slice(prelude.length)
-    add({ part: 'body', role: 'chapter', title: '', numbered: false, evidence: ['no headings were found: the text is one section'] }, rest, 0)
+    add(
+      {
+        part: 'body',
+        role: 'chapter',
+        title: '',
+        numbered: false,
+        evidence: ['no headings were found: the text is one section'],
+      },
+      rest,
+      0,
+    )
   }
   proposals.forEach((p, i) => {
     const end = proposals[i + 1]?.index ?? blocks.length
@@ -61,28 +98,54 @@ export function understand(raw: RawManuscript, name = ''): Understood {
     const content = blocks.slice(from, end)
     if (role === 'contents') {
       // A typed contents list gives way to the made one.
-      raw.dropped.add('typed contents list', title || 'Contents', Math.max(1, content.length), [...heading, ...content].map(textOfBlock).join('\n'))
+      raw.dropped.add(
+        'typed contents list',
+        title || 'Contents',
+        Math.max(1, content.length),
+        [...heading, ...content].map(textOfBlock).join('\n'),
+      )
       return
     }
     for (const b of heading) if (b.type === 'para') countLostInTitle(b.content, title, raw)
-    const made = heading.reduce((n, b) => n + (b.type === 'para' ? lettersIn(inlineText(b.content)) : 0), -lettersIn(title))
+    const made = heading.reduce(
+      (n, b) => n + (b.type === 'para' ? lettersIn(inlineText(b.content)) : 0),
+      -lettersIn(title),
+    )
     if (made > 0) into.cleaned.add('typed chapter numbers, which the book now makes by itself', '', 1, made)
     if (role === 'copyright') isbn ??= findIsbn(content)
-    add({ part: roles[role].part, role, title, numbered: p.numbered && !!roles[role].numbered, evidence }, content, p.level ?? (chapterLevel < 9 ? chapterLevel : 0))
+    add(
+      { part: roles[role].part, role, title, numbered: p.numbered && !!roles[role].numbered, evidence },
+      content,
+      p.level ?? (chapterLevel < 9 ? chapterLevel : 0),
+    )
   })
 
   // A title page typed in front may say its title only in the file's properties.
   if (!data.title) data.title = raw.meta.title ?? ''
-  if (!data.title) data.title = name.replace(/\.[^.]*$/, '').replace(/[_-]+/g, ' ').trim() || 'Untitled'
-  if (!data.contributors.length && raw.meta.author) data.contributors = raw.meta.author.split(/;|\band\b|&/).map(n => ({ name: n.trim(), role: 'aut' })).filter(c => c.name)
+  if (!data.title)
+    data.title =
+      name
+        .replace(/\.[^.]*$/, '')
+        .replace(/[_-]+/g, ' ')
+        .trim() || 'Untitled'
+  if (!data.contributors.length && raw.meta.author)
+    data.contributors = raw.meta.author
+      .split(/;|\band\b|&/)
+      .map(n => ({ name: n.trim(), role: 'aut' }))
+      .filter(c => c.name)
   const numberedAny = sections.some(s => s.role === 'chapter' && s.numbered)
   // Chapters that only carry titles are counted too, unless others carry numbers and they do not.
-  const counted = numberedAny ? sections : sections.map(s => (s.role === 'chapter' && s.title && proposals.length > 1 ? { ...s, numbered: false } : s))
+  const counted = numberedAny
+    ? sections
+    : sections.map(s => (s.role === 'chapter' && s.title && proposals.length > 1 ? { ...s, numbered: false } : s))
   const ordered = [...counted].sort((a, b) => partRank(a) - partRank(b))
   const book = { ...createBook('book', data, renamed(ordered)), assets: [...into.assets.values()].map(a => a.asset) }
   return {
-    book, pictures: new Map([...into.assets.values()].map(a => [a.asset.id, a.bytes])), dropped: raw.dropped.list(),
-    cleaned: into.cleaned.list(), ...(isbn ? { isbn } : {}),
+    book,
+    pictures: new Map([...into.assets.values()].map(a => [a.asset.id, a.bytes])),
+    dropped: raw.dropped.list(),
+    cleaned: into.cleaned.list(),
+    ...(isbn ? { isbn } : {}),
   }
 }
 
@@ -100,7 +163,13 @@ function clean(blocks: RawBlock[], into: Converted): RawBlock[] {
   let carry = false
   for (const b of blocks) {
     if (b.type !== 'para') {
-      out.push(b.type === 'picture' && carry ? { ...b, newPage: true } : b.type === 'container' ? { ...b, blocks: clean(b.blocks, into) } : b)
+      out.push(
+        b.type === 'picture' && carry
+          ? { ...b, newPage: true }
+          : b.type === 'container'
+            ? { ...b, blocks: clean(b.blocks, into) }
+            : b,
+      )
       if (b.type !== 'scene') carry = false
       continue
     }
@@ -129,14 +198,16 @@ function clean(blocks: RawBlock[], into: Converted): RawBlock[] {
 function countLostInTitle(content: InlineJson[], title: string, { dropped }: RawManuscript): void {
   for (const n of content) {
     if (n.type === 'sign') dropped.add('pictures in titles', n.attrs.alt || title)
-    else if (n.type === 'footnote') dropped.add('notes in titles', inlineText(n.content) || title, 1, inlineText(n.content))
+    else if (n.type === 'footnote')
+      dropped.add('notes in titles', inlineText(n.content) || title, 1, inlineText(n.content))
   }
 }
 
 /** The size most of the text is set in. */
 function commonSize(blocks: RawBlock[]): number | undefined {
   const by = new Map<number, number>()
-  for (const b of blocks) if (b.type === 'para' && b.size) by.set(b.size, (by.get(b.size) ?? 0) + inlineText(b.content).length)
+  for (const b of blocks)
+    if (b.type === 'para' && b.size) by.set(b.size, (by.get(b.size) ?? 0) + inlineText(b.content).length)
   let best: number | undefined
   for (const [size, n] of by) if (best === undefined || n > by.get(best)!) best = size
   return best
@@ -150,12 +221,20 @@ function choose(blocks: RawBlock[], bodySize: number): Proposal[] {
     if (p && p.score >= TAKEN) all.push(p)
   })
   const styled = all.filter(p => p.level !== undefined)
-  const proseBefore = (index: number): boolean => blocks.slice(0, index).some(b => b.type === 'para' && b.level === undefined && inlineText(b.content).length > 200)
+  const proseBefore = (index: number): boolean =>
+    blocks.slice(0, index).some(b => b.type === 'para' && b.level === undefined && inlineText(b.content).length > 200)
   let levels = [...new Set(styled.map(p => p.level!))].sort((a, b) => a - b)
   let dropped: Proposal | undefined
   const top = styled.filter(p => p.level === levels[0])
   // A single highest heading in front of everything is the book's title.
-  if (levels.length > 1 && top.length === 1 && !proseBefore(top[0]!.index) && !top[0]!.numbered && top[0]!.role === 'chapter' && styled[0] === top[0]) {
+  if (
+    levels.length > 1 &&
+    top.length === 1 &&
+    !proseBefore(top[0]!.index) &&
+    !top[0]!.numbered &&
+    top[0]!.role === 'chapter' &&
+    styled[0] === top[0]
+  ) {
     dropped = top[0]
     levels = levels.slice(1)
   }
@@ -165,7 +244,10 @@ function choose(blocks: RawBlock[], bodySize: number): Proposal[] {
     const highest = styled.filter(p => p.level === chapterLevel && p !== dropped)
     const below = new Set(styled.filter(p => p.level === levels[1]).map(p => p.index))
     const leads = highest.filter(p => p.role === 'part' || below.has(p.index + 1)).length
-    if (highest.some(p => p.role === 'part') || (leads > highest.length / 2 && highest.length > 1 && highest.every(p => !p.bare))) {
+    if (
+      highest.some(p => p.role === 'part') ||
+      (leads > highest.length / 2 && highest.length > 1 && highest.every(p => !p.bare))
+    ) {
       partLevel = chapterLevel
       chapterLevel = levels[1]!
     }
@@ -173,7 +255,8 @@ function choose(blocks: RawBlock[], bodySize: number): Proposal[] {
   const enough = styled.filter(p => p.level !== undefined && p.level <= chapterLevel && p !== dropped).length >= 2
   const chosen = all.filter(p => {
     if (p === dropped) return false
-    if (p.level !== undefined) return p.level <= chapterLevel || (p.numbered && p.evidence.some(e => e.startsWith('the word')))
+    if (p.level !== undefined)
+      return p.level <= chapterLevel || (p.numbered && p.evidence.some(e => e.startsWith('the word')))
     // Beside real headings, unstyled lines need the word itself.
     return !enough || p.evidence.some(e => e.startsWith('the word'))
   })
@@ -190,7 +273,11 @@ function choose(blocks: RawBlock[], bodySize: number): Proposal[] {
 /** A role by name holds only where it can: a "Notes" chapter between chapters is a chapter. */
 function placed(role: Role, i: number, all: Proposal[]): Role {
   const facts = roles[role]
-  if (facts.part === 'front' && all.slice(0, i).some(p => p.role === 'chapter' || p.role === 'part' || p.role === 'prologue')) return role === 'acknowledgements' ? 'afterword' : facts.listed ? 'chapter' : role
+  if (
+    facts.part === 'front' &&
+    all.slice(0, i).some(p => p.role === 'chapter' || p.role === 'part' || p.role === 'prologue')
+  )
+    return role === 'acknowledgements' ? 'afterword' : facts.listed ? 'chapter' : role
   if (facts.part === 'back' && all.slice(i + 1).some(p => p.role === 'chapter')) return 'chapter'
   return role
 }
@@ -208,7 +295,8 @@ function readPrelude(blocks: RawBlock[], data: TitleData, raw: RawManuscript): P
   const rest: RawBlock[] = []
   const copyright: RawBlock[] = []
   let isbn: string | undefined
-  const intoData = (b: RawBlock): void => raw.dropped.add('typed title page, read into the book’s data', textOfBlock(b).trim(), 1, textOfBlock(b))
+  const intoData = (b: RawBlock): void =>
+    raw.dropped.add('typed title page, read into the book’s data', textOfBlock(b).trim(), 1, textOfBlock(b))
   const largest = Math.max(0, ...blocks.map(b => (b.type === 'para' ? (b.size ?? 0) : 0)))
   for (const b of blocks) {
     if (b.type !== 'para') {
@@ -217,7 +305,10 @@ function readPrelude(blocks: RawBlock[], data: TitleData, raw: RawManuscript): P
     }
     const text = inlineText(b.content).replace(/\s+/g, ' ').trim()
     const by = /^(?:a novel )?(?:by|written by)\s+(\p{Lu}[\p{L}.'’ -]{2,60})$/iu.exec(text)
-    if (/©|\(c\)\s*\d{4}|\bcopyright\b|all rights reserved|\bISBN\b|first published|no part of this/i.test(text) || (copyright.length && /^(published|printed|cover|edited|www\.|https?:)/i.test(text))) {
+    if (
+      /©|\(c\)\s*\d{4}|\bcopyright\b|all rights reserved|\bISBN\b|first published|no part of this/i.test(text) ||
+      (copyright.length && /^(published|printed|cover|edited|www\.|https?:)/i.test(text))
+    ) {
       copyright.push(b)
       isbn ??= findIsbn([b])
       const year = /(?:©|copyright)\D{0,20}((?:19|20)\d\d)/i.exec(text)
@@ -244,20 +335,36 @@ function readPrelude(blocks: RawBlock[], data: TitleData, raw: RawManuscript): P
     } else if (/^date$/i.test(b.style ?? '')) intoData(b)
     else rest.push(b)
   }
-  if (copyright.length) out.push({ role: 'copyright', blocks: copyright, why: 'speaks of copyright', ...(isbn ? { isbn } : {}) })
+  if (copyright.length)
+    out.push({ role: 'copyright', blocks: copyright, why: 'speaks of copyright', ...(isbn ? { isbn } : {}) })
   const words = rest.reduce((n, b) => n + (b.type === 'para' ? inlineText(b.content).split(/\s+/).length : 20), 0)
-  const dedication = rest.findIndex(b => b.type === 'para' && /^(for|to)\s+\p{L}/iu.test(inlineText(b.content)) && inlineText(b.content).split(/\s+/).length <= 20 && words < 80)
+  const dedication = rest.findIndex(
+    b =>
+      b.type === 'para' &&
+      /^(for|to)\s+\p{L}/iu.test(inlineText(b.content)) &&
+      inlineText(b.content).split(/\s+/).length <= 20 &&
+      words < 80,
+  )
   if (dedication >= 0) {
     out.push({ role: 'dedication', blocks: [rest[dedication]!], why: 'a short line that begins with “For”' })
     rest.splice(dedication, 1)
   }
-  if (rest.length) out.push(words < 80 ? { role: 'epigraph', blocks: rest, why: 'a few lines before the first heading' } : { role: 'prologue', blocks: rest, why: 'prose before the first heading' })
+  if (rest.length)
+    out.push(
+      words < 80
+        ? { role: 'epigraph', blocks: rest, why: 'a few lines before the first heading' }
+        : { role: 'prologue', blocks: rest, why: 'prose before the first heading' },
+    )
   return out
 }
 
 function isTitle(b: RawPara, text: string, largest: number): boolean {
   if (text.length > 120) return false
-  return b.level === 0 || (b.level === 1 && text.length < 90) || (!!b.size && b.size === largest && b.size >= 15 && (b.align === 'center' || !!b.bold))
+  return (
+    b.level === 0 ||
+    (b.level === 1 && text.length < 90) ||
+    (!!b.size && b.size === largest && b.size >= 15 && (b.align === 'center' || !!b.bold))
+  )
 }
 
 function findIsbn(blocks: RawBlock[]): string | undefined {
@@ -272,4 +379,5 @@ function findIsbn(blocks: RawBlock[]): string | undefined {
 }
 
 /** Words of a book as understood. */
-export const understoodWords = (book: Book): number => book.sections.reduce((n, s) => n + (s.made ? 0 : docWords(s.doc)), 0)
+export const understoodWords = (book: Book): number =>
+  book.sections.reduce((n, s) => n + (s.made ? 0 : docWords(s.doc)), 0)

@@ -30,10 +30,18 @@ const prefixes: Record<string, string> = {
 
 /** Parses XML into a tree. Documents that declare entities or types are refused: nothing a word processor writes needs them. `ruined`: what could be read up to the damage is taken. */
 export function parseXml(bytes: Uint8Array, what: string, report?: Report, ruined = false): XmlElement {
-  if (bytes.length > MOST_XML) throw new Fault('too-large', `This file is larger than any book: ${what} takes ${Math.round(bytes.length / 1e6)} MB.`)
+  if (bytes.length > MOST_XML)
+    throw new Fault(
+      'too-large',
+      `This file is larger than any book: ${what} takes ${Math.round(bytes.length / 1e6)} MB.`,
+    )
   const text = decodeXml(bytes)
   // Counted before anything is made of them: a tree of millions fills memory long before it ends.
-  if (countTags(text) > MOST_ELEMENTS) throw new Fault('too-many', `This file has more than ${MOST_ELEMENTS.toLocaleString('en')} elements in ${what}, many times those of any book; it is not read.`)
+  if (countTags(text) > MOST_ELEMENTS)
+    throw new Fault(
+      'too-many',
+      `This file has more than ${MOST_ELEMENTS.toLocaleString('en')} elements in ${what}, many times those of any book; it is not read.`,
+    )
   const root: XmlElement = { name: '', attrs: {}, children: [] }
   const stack: XmlElement[] = [root]
   const names = new Map<string, string>()
@@ -53,10 +61,12 @@ export function parseXml(bytes: Uint8Array, what: string, report?: Report, ruine
       }
     }
     const e: XmlElement = { name: renamed ? canonical(tag.name) : tag.name, attrs, children: [] }
-    if (renamed && attrs !== none) e.attrs = Object.fromEntries(Object.entries(e.attrs).map(([k, v]) => [canonical(k), v]))
+    if (renamed && attrs !== none)
+      e.attrs = Object.fromEntries(Object.entries(e.attrs).map(([k, v]) => [canonical(k), v]))
     stack[stack.length - 1]!.children.push(e)
     stack.push(e)
-    if (stack.length > MOST_DEPTH) throw new Fault('deep', `This file nests its parts too deeply in ${what}; it is not read.`)
+    if (stack.length > MOST_DEPTH)
+      throw new Fault('deep', `This file nests its parts too deeply in ${what}; it is not read.`)
   })
   parser.on('closetag', () => stack.pop())
   parser.on('text', t => {
@@ -105,7 +115,8 @@ export const child = (e: XmlElement | undefined, name: string): XmlElement | und
   if (e) for (const c of e.children) if (typeof c !== 'string' && c.name === name) return c
   return undefined
 }
-export const elements = (e: XmlElement | undefined): XmlElement[] => (e ? e.children.filter((c): c is XmlElement => typeof c !== 'string') : [])
+export const elements = (e: XmlElement | undefined): XmlElement[] =>
+  e ? e.children.filter((c): c is XmlElement => typeof c !== 'string') : []
 
 /** The first descendant of a name, in document order. */
 export function find(e: XmlElement, name: string): XmlElement | undefined {

@@ -40,8 +40,15 @@ export type Salvage = (name: string, kept: Uint8Array | undefined) => void
  * its checksum, so a false size in a header does not help it and a changed byte is not passed over. Throws a Fault for damaged,
  * encrypted or harmful archives; the code `damaged-part` means that the rest could be saved.
  */
-export function readZip(bytes: Uint8Array, wanted: (name: string) => boolean, limits: ZipLimits = manuscriptLimits, report?: Report, salvage?: Salvage): Map<string, Uint8Array> {
-  if (bytes.length < 22 || bytes[0] !== 0x50 || bytes[1] !== 0x4b) throw new Fault('damaged', 'This file is damaged: it is no ZIP archive inside.')
+export function readZip(
+  bytes: Uint8Array,
+  wanted: (name: string) => boolean,
+  limits: ZipLimits = manuscriptLimits,
+  report?: Report,
+  salvage?: Salvage,
+): Map<string, Uint8Array> {
+  if (bytes.length < 22 || bytes[0] !== 0x50 || bytes[1] !== 0x4b)
+    throw new Fault('damaged', 'This file is damaged: it is no ZIP archive inside.')
   const entries = readIndex(bytes, limits)
   refuseHarm(entries, bytes, limits)
   const out = new Map<string, Uint8Array>()
@@ -54,7 +61,12 @@ export function readZip(bytes: Uint8Array, wanted: (name: string) => boolean, li
     const [data, whole] = unpack(bytes, entry, limits, total)
     total += data?.length ?? 0
     if (whole) out.set(entry.name, data!)
-    else if (!salvage) throw new Fault('damaged-part', `This file is damaged: its part “${entry.name.slice(0, 80)}” is not what it was when the file was written.`, entry.name)
+    else if (!salvage)
+      throw new Fault(
+        'damaged-part',
+        `This file is damaged: its part “${entry.name.slice(0, 80)}” is not what it was when the file was written.`,
+        entry.name,
+      )
     else salvage(entry.name, data)
   }
   return out
@@ -68,13 +80,18 @@ function readIndex(bytes: Uint8Array, limits: ZipLimits): Entry[] {
   const view = new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength)
   const end = findEnd(view)
   if (end === undefined) throw damaged('it was cut short')
-  let [count, size, at] = [view.getUint16(end + 10, true), view.getUint32(end + 12, true), view.getUint32(end + 16, true)]
+  let [count, size, at] = [
+    view.getUint16(end + 10, true),
+    view.getUint32(end + 12, true),
+    view.getUint32(end + 16, true),
+  ]
   if (count === 0xffff || size === 0xffffffff || at === 0xffffffff) {
     // Zip64 (4.3.14): a locator stands before the end record.
     const locator = end - 20
     if (locator >= 0 && view.getUint32(locator, true) === 0x07064b50) {
       const record = Number(view.getBigUint64(locator + 8, true))
-      if (record + 56 > bytes.length || view.getUint32(record, true) !== 0x06064b50) throw damaged('its index cannot be read')
+      if (record + 56 > bytes.length || view.getUint32(record, true) !== 0x06064b50)
+        throw damaged('its index cannot be read')
       count = Number(view.getBigUint64(record + 32, true))
       size = Number(view.getBigUint64(record + 40, true))
       at = Number(view.getBigUint64(record + 48, true))
@@ -87,9 +104,21 @@ function readIndex(bytes: Uint8Array, limits: ZipLimits): Entry[] {
   let p = at
   for (let i = 0; i < count; i++) {
     if (p + 46 > bytes.length || view.getUint32(p, true) !== 0x02014b50) throw damaged('its index cannot be read')
-    const [nameLength, extraLength, commentLength] = [view.getUint16(p + 28, true), view.getUint16(p + 30, true), view.getUint16(p + 32, true)]
+    const [nameLength, extraLength, commentLength] = [
+      view.getUint16(p + 28, true),
+      view.getUint16(p + 30, true),
+      view.getUint16(p + 32, true),
+    ]
     const name = decoder.decode(bytes.subarray(p + 46, p + 46 + nameLength))
-    const entry: Entry = { name, encrypted: !!(view.getUint16(p + 8, true) & 1), method: view.getUint16(p + 10, true), crc: view.getInt32(p + 16, true), packed: view.getUint32(p + 20, true), size: view.getUint32(p + 24, true), at: view.getUint32(p + 42, true) }
+    const entry: Entry = {
+      name,
+      encrypted: !!(view.getUint16(p + 8, true) & 1),
+      method: view.getUint16(p + 10, true),
+      crc: view.getInt32(p + 16, true),
+      packed: view.getUint32(p + 20, true),
+      size: view.getUint32(p + 24, true),
+      at: view.getUint32(p + 42, true),
+    }
     readLargeSizes(view, p + 46 + nameLength, extraLength, entry)
     out.push(entry)
     p += 46 + nameLength + extraLength + commentLength
@@ -107,7 +136,7 @@ function findEnd(view: DataView): number | undefined {
 
 /** Sizes beyond 32 bits stand in an extra field (4.5.3). */
 function readLargeSizes(view: DataView, at: number, length: number, entry: Entry): void {
-  for (let p = at; p + 4 <= Math.min(at + length, view.byteLength); ) {
+  for (let p = at; p + 4 <= Math.min(at + length, view.byteLength);) {
     const [id, size] = [view.getUint16(p, true), view.getUint16(p + 2, true)]
     if (id === 1) {
       let q = p + 4
@@ -128,16 +157,21 @@ function refuseHarm(entries: Entry[], bytes: Uint8Array, limits: ZipLimits): voi
   const names = new Set<string>()
   let total = 0
   for (const e of entries) {
-    if (/(^|[\\/])\.\.([\\/]|$)|^[\\/]|^[A-Za-z]:/.test(e.name)) throw new Fault('path', 'This file has a part whose path climbs out of the archive; it is not read.')
-    if (e.encrypted) throw new Fault('encrypted', 'This file is protected with a password. Save it without one and bring it in again.')
-    if (names.has(e.name)) throw damaged(`its part “${e.name.slice(0, 80)}” is in it twice, and which one counts cannot be told`)
+    if (/(^|[\\/])\.\.([\\/]|$)|^[\\/]|^[A-Za-z]:/.test(e.name))
+      throw new Fault('path', 'This file has a part whose path climbs out of the archive; it is not read.')
+    if (e.encrypted)
+      throw new Fault('encrypted', 'This file is protected with a password. Save it without one and bring it in again.')
+    if (names.has(e.name))
+      throw damaged(`its part “${e.name.slice(0, 80)}” is in it twice, and which one counts cannot be told`)
     names.add(e.name)
     total += e.size
     if (e.size > limits.entry || total > limits.total) throw bomb()
     if (e.at + 30 + e.packed > bytes.length) throw damaged('it was cut short')
   }
   const ordered = [...entries].sort((a, b) => a.at - b.at)
-  for (let i = 1; i < ordered.length; i++) if (ordered[i - 1]!.at + 30 + ordered[i - 1]!.packed > ordered[i]!.at) throw damaged('its parts lie over one another')
+  for (let i = 1; i < ordered.length; i++)
+    if (ordered[i - 1]!.at + 30 + ordered[i - 1]!.packed > ordered[i]!.at)
+      throw damaged('its parts lie over one another')
 }
 
 /** The bytes of an entry and whether they are what its checksum says. Undefined where nothing could be unpacked. */
@@ -148,7 +182,11 @@ function unpack(bytes: Uint8Array, entry: Entry, limits: ZipLimits, before: numb
   const packed = bytes.subarray(from, from + entry.packed)
   if (packed.length < entry.packed) return [undefined, false]
   if (entry.method === 0) return [packed, packed.length === entry.size && CRC32.buf(packed) === entry.crc]
-  if (entry.method !== 8) throw new Fault('packing', `This file is packed in a way that is not read (its part “${entry.name.slice(0, 80)}”). Save it again with the program that made it.`)
+  if (entry.method !== 8)
+    throw new Fault(
+      'packing',
+      `This file is packed in a way that is not read (its part “${entry.name.slice(0, 80)}”). Save it again with the program that made it.`,
+    )
   if (entry.size > RATIO_FROM && entry.size > entry.packed * MOST_RATIO) throw bomb()
   return unpackedAtOnce(packed, entry) ?? unpackedInSteps(packed, entry, limits, before)
 }
@@ -164,14 +202,20 @@ function unpackedAtOnce(packed: Uint8Array, entry: Entry): [Uint8Array, boolean]
 }
 
 /** As far as an entry can be unpacked, counted while it inflates: what the index says of its size need not be true. */
-function unpackedInSteps(packed: Uint8Array, entry: Entry, limits: ZipLimits, before: number): [Uint8Array | undefined, boolean] {
+function unpackedInSteps(
+  packed: Uint8Array,
+  entry: Entry,
+  limits: ZipLimits,
+  before: number,
+): [Uint8Array | undefined, boolean] {
   const chunks: Uint8Array[] = []
   let size = 0
   let crc = 0
   let ended = false
   const inflate = new Inflate((chunk, final) => {
     size += chunk.length
-    if (size > limits.entry || before + size > limits.total || (size > RATIO_FROM && size > entry.packed * MOST_RATIO)) throw bomb()
+    if (size > limits.entry || before + size > limits.total || (size > RATIO_FROM && size > entry.packed * MOST_RATIO))
+      throw bomb()
     crc = CRC32.buf(chunk, crc)
     if (chunk.length) chunks.push(chunk)
     ended = final

@@ -1,10 +1,55 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { type ListingEvent, profileOf } from '../outlets'
-import { byMonth, hoursOfMonth, type ListedEdition, monthOf, nextStatement, readStatement, type StatementLine, statementCsv, statementsBy } from '.'
+import {
+  byMonth,
+  hoursOfMonth,
+  type ListedEdition,
+  monthOf,
+  nextStatement,
+  readStatement,
+  type StatementLine,
+  statementCsv,
+  statementsBy,
+} from '.'
 
-const events = (at: number): ListingEvent[] => [{ kind: 'sent', at, profile: profileOf('pellowick'), submission: { id: 's', zip: 's', name: 's', files: [], faults: [], snapshot: { title: 'T', subtitle: '', author: 'A', isbn: '', description: '', slots: [], categories: [], lowContent: false, price: 499, royalty: 314, interior: 'i', cover: 'c' } } }]
-const listed: ListedEdition = { outlet: 'pellowick', outletName: 'Pellowick', title: 'The “Tide”, again', edition: 'Ebook', kind: 'ebook', events: events(0), currency: 'USD' }
+const events = (at: number): ListingEvent[] => [
+  {
+    kind: 'sent',
+    at,
+    profile: profileOf('pellowick'),
+    submission: {
+      id: 's',
+      zip: 's',
+      name: 's',
+      files: [],
+      faults: [],
+      snapshot: {
+        title: 'T',
+        subtitle: '',
+        author: 'A',
+        isbn: '',
+        description: '',
+        slots: [],
+        categories: [],
+        lowContent: false,
+        price: 499,
+        royalty: 314,
+        interior: 'i',
+        cover: 'c',
+      },
+    },
+  },
+]
+const listed: ListedEdition = {
+  outlet: 'pellowick',
+  outletName: 'Pellowick',
+  title: 'The “Tide”, again',
+  edition: 'Ebook',
+  kind: 'ebook',
+  events: events(0),
+  currency: 'USD',
+}
 
 describe('statements', () => {
   test('come at each month’s end, for whole months on sale only, and never change afterwards', () => {
@@ -16,30 +61,46 @@ describe('statements', () => {
     expect(later.map(l => l.month)).toEqual(['2026-06', '2026-07', '2026-08', '2026-09'])
     expect(later[0]).toEqual(june[0])
     expect(statementsBy(hoursOfMonth('2026-10'), [{ ...listed, events: [] }])).toEqual([])
-    expect(statementsBy(hoursOfMonth('2026-07'), [{ ...listed, events: events(hoursOfMonth('2026-07') - 1) }])).toEqual([])
+    expect(statementsBy(hoursOfMonth('2026-07'), [{ ...listed, events: events(hoursOfMonth('2026-07') - 1) }])).toEqual(
+      [],
+    )
   })
   test('months across a year’s end', () => {
     expect(monthOf(hoursOfMonth('2027-01'))).toBe('2027-01')
     expect(nextStatement(hoursOfMonth('2026-12') + 5)).toBe('2027-01-01')
   })
-  const line = fc.record<StatementLine>({ outlet: fc.constantFrom('Ostrevane', 'Pellowick'), month: fc.constantFrom('2026-06', '2026-07', '2027-01'), title: fc.string({ minLength: 1, maxLength: 20 }).map(t => t.trim() || 'x'), edition: fc.constantFrom('Ebook', 'Paperback'), units: fc.nat(500), royalty: fc.integer({ min: -500, max: 90_000 }), currency: fc.constantFrom('USD', 'GBP') })
+  const line = fc.record<StatementLine>({
+    outlet: fc.constantFrom('Ostrevane', 'Pellowick'),
+    month: fc.constantFrom('2026-06', '2026-07', '2027-01'),
+    title: fc.string({ minLength: 1, maxLength: 20 }).map(t => t.trim() || 'x'),
+    edition: fc.constantFrom('Ebook', 'Paperback'),
+    units: fc.nat(500),
+    royalty: fc.integer({ min: -500, max: 90_000 }),
+    currency: fc.constantFrom('USD', 'GBP'),
+  })
   test('are read back as they were written, in each outlet’s own columns', () => {
-    fc.assert(fc.property(fc.array(line, { maxLength: 12 }), lines => {
-      for (const outlet of ['Ostrevane', 'Pellowick']) {
-        const own = lines.filter(l => l.outlet === outlet)
-        const back = readStatement(statementCsv(lines, outlet), outlet)
-        expect(back.lines).toEqual(own)
-        expect(back.skipped).toBe(0)
-      }
-    }))
-    expect(readStatement('month,copies,royalty total\nJune,3,1.00\n2026-06,x,1\n2026-06,2,0.50', 'Ostrevane')).toMatchObject({ skipped: 2, lines: [{ units: 2, royalty: 50, currency: 'USD' }] })
+    fc.assert(
+      fc.property(fc.array(line, { maxLength: 12 }), lines => {
+        for (const outlet of ['Ostrevane', 'Pellowick']) {
+          const own = lines.filter(l => l.outlet === outlet)
+          const back = readStatement(statementCsv(lines, outlet), outlet)
+          expect(back.lines).toEqual(own)
+          expect(back.skipped).toBe(0)
+        }
+      }),
+    )
+    expect(
+      readStatement('month,copies,royalty total\nJune,3,1.00\n2026-06,x,1\n2026-06,2,0.50', 'Ostrevane'),
+    ).toMatchObject({ skipped: 2, lines: [{ units: 2, royalty: 50, currency: 'USD' }] })
   })
   test('sums by month lose nothing', () => {
-    fc.assert(fc.property(fc.array(line, { maxLength: 30 }), lines => {
-      const months = byMonth(lines)
-      expect(months.reduce((n, m) => n + m.total, 0)).toBe(lines.reduce((n, l) => n + l.royalty, 0))
-      expect(months.map(m => m.month)).toEqual([...months.map(m => m.month)].sort())
-      for (const m of months) expect(Object.values(m.outlets).reduce((a, b) => a + b, 0)).toBe(m.total)
-    }))
+    fc.assert(
+      fc.property(fc.array(line, { maxLength: 30 }), lines => {
+        const months = byMonth(lines)
+        expect(months.reduce((n, m) => n + m.total, 0)).toBe(lines.reduce((n, l) => n + l.royalty, 0))
+        expect(months.map(m => m.month)).toEqual([...months.map(m => m.month)].sort())
+        for (const m of months) expect(Object.values(m.outlets).reduce((a, b) => a + b, 0)).toBe(m.total)
+      }),
+    )
   })
 })

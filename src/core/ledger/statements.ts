@@ -46,7 +46,11 @@ function copiesIn(month: string, l: ListedEdition, since: Hours): number {
   const days = Math.max(0, (hoursOfMonth(nextMonth(month)) - from) / HOURS_A_DAY)
   const age = Math.max(0, (hoursOfMonth(month) - since) / HOURS_A_DAY / 30)
   const base = (l.kind === 'ebook' ? 34 : 21) * (0.6 + 0.8 * unitOf(`${l.title}/${l.edition}/${l.outlet}`))
-  return Math.round((base * days) / 30 * (0.55 + 0.45 * Math.exp(-age / 3)) * (0.8 + 0.4 * unitOf(`${month}/${l.title}/${l.edition}/${l.outlet}`)))
+  return Math.round(
+    ((base * days) / 30) *
+      (0.55 + 0.45 * Math.exp(-age / 3)) *
+      (0.8 + 0.4 * unitOf(`${month}/${l.title}/${l.edition}/${l.outlet}`)),
+  )
 }
 
 /** The statements that the stand-ins have issued by now: one line a listing and whole month. Royalties are those of the package on sale at the month's end. */
@@ -58,7 +62,15 @@ export function statementsBy(now: Hours, listings: ListedEdition[]): StatementLi
       const state = foldListing(l.events, end)
       if (!state.live) continue
       const units = copiesIn(month, l, state.live.first)
-      out.push({ outlet: l.outletName, month, title: l.title, edition: l.edition, units, royalty: units * (state.live.submission.snapshot.royalty ?? 0), currency: l.currency })
+      out.push({
+        outlet: l.outletName,
+        month,
+        title: l.title,
+        edition: l.edition,
+        units,
+        royalty: units * (state.live.submission.snapshot.royalty ?? 0),
+        currency: l.currency,
+      })
     }
   }
   return out
@@ -68,8 +80,27 @@ export function statementsBy(now: Hours, listings: ListedEdition[]): StatementLi
 export function statementCsv(lines: StatementLine[], outlet: string): string {
   const own = lines.filter(l => l.outlet === outlet)
   const cents = (n: number): string => (n / 100).toFixed(2)
-  if (outlet === 'Pellowick') return Papa.unparse(own.map(l => ({ Period: l.month, Book: l.title, Format: l.edition, Sold: l.units, Currency: l.currency, Due: cents(l.royalty) })))
-  return Papa.unparse(own.map(l => ({ month: l.month, title: l.title, edition: l.edition, copies: l.units, 'royalty total': cents(l.royalty), currency: l.currency })))
+  if (outlet === 'Pellowick')
+    return Papa.unparse(
+      own.map(l => ({
+        Period: l.month,
+        Book: l.title,
+        Format: l.edition,
+        Sold: l.units,
+        Currency: l.currency,
+        Due: cents(l.royalty),
+      })),
+    )
+  return Papa.unparse(
+    own.map(l => ({
+      month: l.month,
+      title: l.title,
+      edition: l.edition,
+      copies: l.units,
+      'royalty total': cents(l.royalty),
+      currency: l.currency,
+    })),
+  )
 }
 
 /** Reads a statement back, whichever outlet wrote it. Lines that do not read are counted. */
@@ -78,18 +109,33 @@ export function readStatement(csv: string, outlet: string): { lines: StatementLi
   const lines: StatementLine[] = []
   let skipped = 0
   for (const row of data) {
-    const pick = (...names: string[]): string => names.map(n => row[n]).find(v => v !== undefined)?.trim() ?? ''
+    const pick = (...names: string[]): string =>
+      names
+        .map(n => row[n])
+        .find(v => v !== undefined)
+        ?.trim() ?? ''
     const month = pick('month', 'Period')
     const units = Number(pick('copies', 'Sold'))
     const due = pick('royalty total', 'Due')
     if (!/^\d{4}-\d{2}$/.test(month) || !Number.isInteger(units) || !/^-?\d+(\.\d{1,2})?$/.test(due)) skipped++
-    else lines.push({ outlet, month, title: pick('title', 'Book'), edition: pick('edition', 'Format'), units, royalty: Math.round(Number(due) * 100), currency: pick('currency', 'Currency') || 'USD' })
+    else
+      lines.push({
+        outlet,
+        month,
+        title: pick('title', 'Book'),
+        edition: pick('edition', 'Format'),
+        units,
+        royalty: Math.round(Number(due) * 100),
+        currency: pick('currency', 'Currency') || 'USD',
+      })
   }
   return { lines, skipped }
 }
 
 /** Royalty by month and outlet, for the chart: months in order, each with its outlets. */
-export function byMonth(lines: StatementLine[]): { month: string; outlets: Record<string, number>; total: number; units: number }[] {
+export function byMonth(
+  lines: StatementLine[],
+): { month: string; outlets: Record<string, number>; total: number; units: number }[] {
   const months = new Map<string, { month: string; outlets: Record<string, number>; total: number; units: number }>()
   for (const l of [...lines].sort((a, b) => (a.month < b.month ? -1 : 1))) {
     const m = months.get(l.month) ?? { month: l.month, outlets: {}, total: 0, units: 0 }
@@ -102,4 +148,5 @@ export function byMonth(lines: StatementLine[]): { month: string; outlets: Recor
 }
 
 /** The next statement's day, in words the ledger shows. */
-export const nextStatement = (now: Hours): string => new Date(CLOCK_START + hoursOfMonth(nextMonth(monthOf(now))) * 3_600_000).toISOString().slice(0, 10)
+export const nextStatement = (now: Hours): string =>
+  new Date(CLOCK_START + hoursOfMonth(nextMonth(monthOf(now))) * 3_600_000).toISOString().slice(0, 10)

@@ -44,7 +44,11 @@ export function firstTitles(phrase: string, niche: number, count = 10): MarketTi
     for (const w of words) if (own.has(w)) n++
     return n
   }
-  return byNiche[niche]!.map(i => titles[i]!).map(t => [t, Math.log10(t.rank) - says(t)] as const).sort((a, b) => a[1] - b[1]).slice(0, count).map(x => x[0])
+  return byNiche[niche]!.map(i => titles[i]!)
+    .map(t => [t, Math.log10(t.rank) - says(t)] as const)
+    .sort((a, b) => a[1] - b[1])
+    .slice(0, count)
+    .map(x => x[0])
 }
 
 const stemsOfTitle = new WeakMap<MarketTitle, Set<string>>()
@@ -67,7 +71,10 @@ function firstPage(index: number): { strength: number; price: number } {
     const { phrase, niche } = world().phrases[index]!
     const first = firstTitles(phrase, niche)
     const prices = first.map(t => t.price).sort((a, b) => a - b)
-    firstPages[index] = p = { strength: first.reduce((s, t) => s + strengthOf(t, phrase), 0), price: prices[prices.length >> 1]! }
+    firstPages[index] = p = {
+      strength: first.reduce((s, t) => s + strengthOf(t, phrase), 0),
+      price: prices[prices.length >> 1]!,
+    }
   }
   return p
 }
@@ -84,12 +91,32 @@ export function measure(index: number, marketId: string): PhraseFigures {
   const n = niches[p.niche]!
   const m = marketOf(marketId)
   const rnd = seeded(seedOf(`${key}|${p.phrase}`))
-  const searches = Math.max(10, Math.round((n.form.searches * (0.25 + n.theme.pull) * p.share * m.size * (m.leans === n.theme.near ? 1.5 : 1) * (0.6 + 0.8 * rnd())) / 10) * 10)
+  const searches = Math.max(
+    10,
+    Math.round(
+      (n.form.searches *
+        (0.25 + n.theme.pull) *
+        p.share *
+        m.size *
+        (m.leans === n.theme.near ? 1.5 : 1) *
+        (0.6 + 0.8 * rnd())) /
+        10,
+    ) * 10,
+  )
   const buyShare = Math.min(0.6, n.form.buyers * p.buyers * (0.75 + 0.5 * rnd()))
   const { strength: full, price } = firstPage(index)
   const crowding = Math.round(Math.min(10, full * 1.25 * p.crowd * (0.85 + 0.3 * rnd())) * 10) / 10
   const demand = Math.round(searches * buyShare)
-  f = { phrase: p.phrase, niche: n.name, searches, buyShare: Math.round(buyShare * 1000) / 1000, demand, crowding, room: Math.round(roomOf(demand, crowding)), price }
+  f = {
+    phrase: p.phrase,
+    niche: n.name,
+    searches,
+    buyShare: Math.round(buyShare * 1000) / 1000,
+    demand,
+    crowding,
+    room: Math.round(roomOf(demand, crowding)),
+    price,
+  }
   remembered.set(key, f)
   return f
 }

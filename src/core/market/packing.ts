@@ -13,16 +13,24 @@ export interface Packed {
  * phrase's words whole where they fit, never a word that title or another slot already says. A phrase is covered when all
  * its words stand somewhere.
  */
-export function packSlots(phrases: Pick<PhraseFigures, 'phrase' | 'demand'>[], rules: { count: number; characters: number }, said: string): Packed {
+export function packSlots(
+  phrases: Pick<PhraseFigures, 'phrase' | 'demand'>[],
+  rules: { count: number; characters: number },
+  said: string,
+): Packed {
   const spent = new Set(wordsOf(said))
   const slots: string[] = []
   const lost: Packed['lost'] = []
-  const missing = (p: string): string[] => p.split(/\s+/).filter(w => !spent.has(wordsOf(w)[0] ?? '') && !/^(the|a|of|in|with|for|and)$/i.test(w))
+  const missing = (p: string): string[] =>
+    p.split(/\s+/).filter(w => !spent.has(wordsOf(w)[0] ?? '') && !/^(the|a|of|in|with|for|and)$/i.test(w))
   let open = phrases.map(p => ({ ...p, words: missing(p.phrase) }))
   for (;;) {
     open = open.map(p => ({ ...p, words: missing(p.phrase) })).filter(p => p.words.length)
     if (!open.length) break
-    open.sort((a, b) => b.demand / b.words.join(' ').length - a.demand / a.words.join(' ').length || (a.phrase < b.phrase ? -1 : 1))
+    open.sort(
+      (a, b) =>
+        b.demand / b.words.join(' ').length - a.demand / a.words.join(' ').length || (a.phrase < b.phrase ? -1 : 1),
+    )
     const p = open.shift()!
     const text = p.words.join(' ')
     // The slot with the least room that still takes it.
@@ -34,13 +42,23 @@ export function packSlots(phrases: Pick<PhraseFigures, 'phrase' | 'demand'>[], r
       slots.push(text)
     } else if (at >= 0) slots[at] += ' ' + text
     else {
-      lost.push({ phrase: p.phrase, demand: p.demand, why: text.length > rules.characters ? 'longer than a slot' : 'no slot has room for it' })
+      lost.push({
+        phrase: p.phrase,
+        demand: p.demand,
+        why: text.length > rules.characters ? 'longer than a slot' : 'no slot has room for it',
+      })
       continue
     }
     for (const w of p.words) spent.add(wordsOf(w)[0] ?? '')
   }
   const titleWords = new Set(wordsOf(said))
-  const covered = phrases.filter(p => !missing(p.phrase).length).map(p => ({ phrase: p.phrase, demand: p.demand, by: wordsOf(p.phrase).every(w => titleWords.has(w)) ? 'the title' : 'slots' }))
+  const covered = phrases
+    .filter(p => !missing(p.phrase).length)
+    .map(p => ({
+      phrase: p.phrase,
+      demand: p.demand,
+      by: wordsOf(p.phrase).every(w => titleWords.has(w)) ? 'the title' : 'slots',
+    }))
   const done = new Set(covered.map(c => c.phrase))
   return { slots, covered, lost: lost.filter(l => !done.has(l.phrase)) }
 }

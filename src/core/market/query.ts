@@ -34,8 +34,18 @@ export function relatedPhrases(word: string, market: string, limit = 80): Phrase
   const { phrases, niches } = world()
   // Neighbours: the same form with a theme nearby. They widen the search when the word alone gives little.
   const near = new Set(own.map(i => niches[phrases[i]!.niche]!).map(n => `${n.theme.near}/${n.form.word}`))
-  const neighbours = own.length < limit / 2 ? phrases.map((p, i) => [p, i] as const).filter(([p, i]) => p.share === 1 && !hits.has(i) && near.has(`${niches[p.niche]!.theme.near}/${niches[p.niche]!.form.word}`)).map(([, i]) => i) : []
-  const sorted = (list: number[]): PhraseFigures[] => list.map(i => measure(i, market)).sort((a, b) => b.room - a.room || (a.phrase < b.phrase ? -1 : 1))
+  const neighbours =
+    own.length < limit / 2
+      ? phrases
+          .map((p, i) => [p, i] as const)
+          .filter(
+            ([p, i]) =>
+              p.share === 1 && !hits.has(i) && near.has(`${niches[p.niche]!.theme.near}/${niches[p.niche]!.form.word}`),
+          )
+          .map(([, i]) => i)
+      : []
+  const sorted = (list: number[]): PhraseFigures[] =>
+    list.map(i => measure(i, market)).sort((a, b) => b.room - a.room || (a.phrase < b.phrase ? -1 : 1))
   return [...sorted(own), ...sorted(neighbours)].slice(0, limit)
 }
 

@@ -30,4 +30,10 @@ export function fitRankLaw(points: RankPoint[]): RankLaw {
 export const copiesAt = (law: RankLaw, rank: number): number => law.scale * rank ** -law.slope
 
 /** The simulated shop's own known points. */
-export const shopPoints: RankPoint[] = [{ rank: 100, copies: 2900 }, { rank: 1000, copies: 640 }, { rank: 10_000, copies: 120 }, { rank: 100_000, copies: 14 }, { rank: 600_000, copies: 2 }]
+export const shopPoints: RankPoint[] = [
+  { rank: 100, copies: 2900 },
+  { rank: 1000, copies: 640 },
+  { rank: 10_000, copies: 120 },
+  { rank: 100_000, copies: 14 },
+  { rank: 600_000, copies: 2 },
+]

@@ -1,28 +1,142 @@
 /** Words the simulated marketplace is made from. All of it is made up; no shop's data stands behind it. */
 export const themes: { word: string; near: string; pull: number }[] = [
-  ['lighthouse', 'sea', 0.8], ['harbour', 'sea', 0.7], ['tide', 'sea', 0.4], ['island', 'sea', 0.9], ['ferry', 'sea', 0.3], ['lifeboat', 'sea', 0.3], ['seaside', 'sea', 1], ['smuggler', 'sea', 0.6],
-  ['beekeeping', 'garden', 0.8], ['apiary', 'garden', 0.3], ['hedgerow', 'garden', 0.4], ['cottage garden', 'garden', 0.9], ['allotment', 'garden', 0.6], ['orchard', 'garden', 0.5], ['herb', 'garden', 0.7], ['birdwatching', 'garden', 0.8],
-  ['sourdough', 'kitchen', 0.9], ['bakery', 'kitchen', 0.8], ['tea room', 'kitchen', 0.6], ['cheese making', 'kitchen', 0.4], ['preserves', 'kitchen', 0.5], ['vineyard', 'kitchen', 0.6], ['soup', 'kitchen', 0.7], ['foraging', 'kitchen', 0.6],
-  ['clockmaker', 'town', 0.4], ['bookshop', 'town', 1], ['museum', 'town', 0.6], ['opera', 'town', 0.4], ['village choir', 'town', 0.3], ['steam railway', 'town', 0.6], ['canal boat', 'town', 0.5], ['windmill', 'town', 0.3],
-  ['folk tale', 'hearth', 0.7], ['moor', 'hearth', 0.5], ['winter', 'hearth', 0.9], ['weather', 'hearth', 0.5], ['stargazing', 'hearth', 0.7], ['knitting', 'hearth', 0.9], ['pottery', 'hearth', 0.6], ['wild swimming', 'hearth', 0.6],
+  ['lighthouse', 'sea', 0.8],
+  ['harbour', 'sea', 0.7],
+  ['tide', 'sea', 0.4],
+  ['island', 'sea', 0.9],
+  ['ferry', 'sea', 0.3],
+  ['lifeboat', 'sea', 0.3],
+  ['seaside', 'sea', 1],
+  ['smuggler', 'sea', 0.6],
+  ['beekeeping', 'garden', 0.8],
+  ['apiary', 'garden', 0.3],
+  ['hedgerow', 'garden', 0.4],
+  ['cottage garden', 'garden', 0.9],
+  ['allotment', 'garden', 0.6],
+  ['orchard', 'garden', 0.5],
+  ['herb', 'garden', 0.7],
+  ['birdwatching', 'garden', 0.8],
+  ['sourdough', 'kitchen', 0.9],
+  ['bakery', 'kitchen', 0.8],
+  ['tea room', 'kitchen', 0.6],
+  ['cheese making', 'kitchen', 0.4],
+  ['preserves', 'kitchen', 0.5],
+  ['vineyard', 'kitchen', 0.6],
+  ['soup', 'kitchen', 0.7],
+  ['foraging', 'kitchen', 0.6],
+  ['clockmaker', 'town', 0.4],
+  ['bookshop', 'town', 1],
+  ['museum', 'town', 0.6],
+  ['opera', 'town', 0.4],
+  ['village choir', 'town', 0.3],
+  ['steam railway', 'town', 0.6],
+  ['canal boat', 'town', 0.5],
+  ['windmill', 'town', 0.3],
+  ['folk tale', 'hearth', 0.7],
+  ['moor', 'hearth', 0.5],
+  ['winter', 'hearth', 0.9],
+  ['weather', 'hearth', 0.5],
+  ['stargazing', 'hearth', 0.7],
+  ['knitting', 'hearth', 0.9],
+  ['pottery', 'hearth', 0.6],
+  ['wild swimming', 'hearth', 0.6],
 ].map(([word, near, pull]) => ({ word: word as string, near: near as string, pull: pull as number }))
 
 /** Forms a theme takes: half are read, half are written or solved in. `buyers`: share of searchers who buy; `crowd`: how full it is. */
-export const forms: { word: string; kind: 'fiction' | 'activity' | 'handbook'; searches: number; buyers: number; crowd: number; pages: [number, number]; price: [number, number] }[] = [
-  { word: 'mystery', kind: 'fiction', searches: 5200, buyers: 0.16, crowd: 0.72, pages: [220, 360], price: [999, 1599] },
+export const forms: {
+  word: string
+  kind: 'fiction' | 'activity' | 'handbook'
+  searches: number
+  buyers: number
+  crowd: number
+  pages: [number, number]
+  price: [number, number]
+}[] = [
+  {
+    word: 'mystery',
+    kind: 'fiction',
+    searches: 5200,
+    buyers: 0.16,
+    crowd: 0.72,
+    pages: [220, 360],
+    price: [999, 1599],
+  },
   { word: 'saga', kind: 'fiction', searches: 2600, buyers: 0.18, crowd: 0.55, pages: [300, 480], price: [1099, 1699] },
   { word: 'romance', kind: 'fiction', searches: 6400, buyers: 0.15, crowd: 0.8, pages: [200, 340], price: [899, 1499] },
-  { word: 'ghost story', kind: 'fiction', searches: 1500, buyers: 0.13, crowd: 0.42, pages: [160, 280], price: [899, 1399] },
-  { word: 'short stories', kind: 'fiction', searches: 1800, buyers: 0.1, crowd: 0.48, pages: [120, 240], price: [799, 1299] },
-  { word: 'handbook', kind: 'handbook', searches: 2100, buyers: 0.2, crowd: 0.5, pages: [120, 260], price: [1199, 2199] },
-  { word: 'log book', kind: 'activity', searches: 1300, buyers: 0.31, crowd: 0.38, pages: [100, 160], price: [699, 1199] },
-  { word: 'journal', kind: 'activity', searches: 3300, buyers: 0.19, crowd: 0.76, pages: [100, 200], price: [699, 1299] },
-  { word: 'puzzle book', kind: 'activity', searches: 3900, buyers: 0.27, crowd: 0.66, pages: [90, 160], price: [699, 1099] },
-  { word: 'colouring book', kind: 'activity', searches: 4400, buyers: 0.24, crowd: 0.78, pages: [60, 110], price: [699, 1199] },
+  {
+    word: 'ghost story',
+    kind: 'fiction',
+    searches: 1500,
+    buyers: 0.13,
+    crowd: 0.42,
+    pages: [160, 280],
+    price: [899, 1399],
+  },
+  {
+    word: 'short stories',
+    kind: 'fiction',
+    searches: 1800,
+    buyers: 0.1,
+    crowd: 0.48,
+    pages: [120, 240],
+    price: [799, 1299],
+  },
+  {
+    word: 'handbook',
+    kind: 'handbook',
+    searches: 2100,
+    buyers: 0.2,
+    crowd: 0.5,
+    pages: [120, 260],
+    price: [1199, 2199],
+  },
+  {
+    word: 'log book',
+    kind: 'activity',
+    searches: 1300,
+    buyers: 0.31,
+    crowd: 0.38,
+    pages: [100, 160],
+    price: [699, 1199],
+  },
+  {
+    word: 'journal',
+    kind: 'activity',
+    searches: 3300,
+    buyers: 0.19,
+    crowd: 0.76,
+    pages: [100, 200],
+    price: [699, 1299],
+  },
+  {
+    word: 'puzzle book',
+    kind: 'activity',
+    searches: 3900,
+    buyers: 0.27,
+    crowd: 0.66,
+    pages: [90, 160],
+    price: [699, 1099],
+  },
+  {
+    word: 'colouring book',
+    kind: 'activity',
+    searches: 4400,
+    buyers: 0.24,
+    crowd: 0.78,
+    pages: [60, 110],
+    price: [699, 1199],
+  },
 ]
 
 /** What readers add to a phrase: how much it narrows the search, and what it does to buying and crowding. */
-export const narrowers: { words: string; before: boolean; share: number; buyers: number; crowd: number; only?: 'fiction' | 'activity' | 'handbook' }[] = [
+export const narrowers: {
+  words: string
+  before: boolean
+  share: number
+  buyers: number
+  crowd: number
+  only?: 'fiction' | 'activity' | 'handbook'
+}[] = [
   { words: 'cosy', before: true, share: 0.34, buyers: 1.15, crowd: 0.95, only: 'fiction' },
   { words: 'historical', before: true, share: 0.22, buyers: 1.1, crowd: 0.85, only: 'fiction' },
   { words: 'series in order', before: false, share: 0.14, buyers: 0.7, crowd: 0.7, only: 'fiction' },
@@ -49,6 +163,39 @@ export const markets = [
 ] as const
 export type MarketId = (typeof markets)[number]['id']
 
-export const firstNames = 'Ansel Brina Corvin Delphie Edda Farrel Gwenna Hollis Isaura Jorrin Keziah Lorcan Maren Nella Osric Petra Quillan Rosalba Soren Tamsyn Ulric Verity Wilmot Ysolde Zander'.split(' ')
-export const nameParts = [['Ash', 'Bram', 'Cald', 'Dun', 'Elm', 'Fen', 'Gorse', 'Hal', 'Ives', 'Kel', 'Lark', 'Marl', 'Nether', 'Ost', 'Pell', 'Quar', 'Reed', 'Salt', 'Thorn', 'Wick'], ['bourne', 'combe', 'dyke', 'garth', 'holt', 'lock', 'mere', 'ridge', 'stow', 'thwaite', 'wold', 'yarrow']] as const
-export const titleWords = { adjective: 'Silent Drowned Crooked Amber Lost Borrowed Salt Winter Paper Hollow Last Gentle Hidden Northern Copper Patient'.split(' '), noun: 'Lamp Ledger Key Garden Letter Compass Bell Room Orchard Clock Lantern Feast Path Hour Stone Tide'.split(' ') }
+export const firstNames =
+  'Ansel Brina Corvin Delphie Edda Farrel Gwenna Hollis Isaura Jorrin Keziah Lorcan Maren Nella Osric Petra Quillan Rosalba Soren Tamsyn Ulric Verity Wilmot Ysolde Zander'.split(
+    ' ',
+  )
+export const nameParts = [
+  [
+    'Ash',
+    'Bram',
+    'Cald',
+    'Dun',
+    'Elm',
+    'Fen',
+    'Gorse',
+    'Hal',
+    'Ives',
+    'Kel',
+    'Lark',
+    'Marl',
+    'Nether',
+    'Ost',
+    'Pell',
+    'Quar',
+    'Reed',
+    'Salt',
+    'Thorn',
+    'Wick',
+  ],
+  ['bourne', 'combe', 'dyke', 'garth', 'holt', 'lock', 'mere', 'ridge', 'stow', 'thwaite', 'wold', 'yarrow'],
+] as const
+export const titleWords = {
+  adjective:
+    'Silent Drowned Crooked Amber Lost Borrowed Salt Winter Paper Hollow Last Gentle Hidden Northern Copper Patient'.split(
+      ' ',
+    ),
+  noun: 'Lamp Ledger Key Garden Letter Compass Bell Room Orchard Clock Lantern Feast Path Hour Stone Tide'.split(' '),
+}

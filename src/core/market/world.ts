@@ -44,7 +44,9 @@ let made: World | undefined
 /** The marketplace: 400 niches, 20,800 titles and the phrases that lead to them. Made once, the same everywhere. */
 export function world(): World {
   if (made) return made
-  const niches: Niche[] = themes.flatMap(theme => forms.map(form => ({ name: `${theme.word} ${form.word}`, theme, form })))
+  const niches: Niche[] = themes.flatMap(theme =>
+    forms.map(form => ({ name: `${theme.word} ${form.word}`, theme, form })),
+  )
   const titles: MarketTitle[] = []
   const byNiche: number[][] = []
   const total = niches.length * TITLES_A_NICHE
@@ -61,11 +63,18 @@ export function world(): World {
   const phrases: PhraseSeed[] = []
   niches.forEach((n, niche) => {
     phrases.push({ phrase: n.name, niche, share: 1, buyers: 1, crowd: 1 })
-    for (const w of narrowers) if (!w.only || w.only === n.form.kind) {
-      const rnd = seeded(seedOf(`${n.name}|${w.words}`))
-      if (rnd() < 0.25) continue
-      phrases.push({ phrase: w.before ? `${w.words} ${n.name}` : `${n.name} ${w.words}`, niche, share: w.share * (0.5 + rnd()), buyers: w.buyers * (0.8 + 0.4 * rnd()), crowd: w.crowd * (0.8 + 0.4 * rnd()) })
-    }
+    for (const w of narrowers)
+      if (!w.only || w.only === n.form.kind) {
+        const rnd = seeded(seedOf(`${n.name}|${w.words}`))
+        if (rnd() < 0.25) continue
+        phrases.push({
+          phrase: w.before ? `${w.words} ${n.name}` : `${n.name} ${w.words}`,
+          niche,
+          share: w.share * (0.5 + rnd()),
+          buyers: w.buyers * (0.8 + 0.4 * rnd()),
+          crowd: w.crowd * (0.8 + 0.4 * rnd()),
+        })
+      }
   })
   return (made = { niches, titles, byNiche, phrases })
 }
@@ -74,13 +83,22 @@ function titleOf(n: Niche, niche: number, k: number, rnd: () => number, total: n
   const pick = <T>(list: readonly T[]): T => list[Math.floor(rnd() * list.length)]!
   const capital = (s: string): string => s.replace(/(^|\s)\p{L}/gu, c => c.toUpperCase())
   const fiction = n.form.kind === 'fiction'
-  const name = fiction ? `The ${pick(titleWords.adjective)} ${pick(titleWords.noun)}` : `${pick(titleWords.adjective)} ${capital(n.theme.word)}`
+  const name = fiction
+    ? `The ${pick(titleWords.adjective)} ${pick(titleWords.noun)}`
+    : `${pick(titleWords.adjective)} ${capital(n.theme.word)}`
   const says = rnd() < 0.55
-  const title = fiction ? (says ? `${name}: a ${n.name}` : name) : `${name} ${capital(n.form.word)}${says && rnd() < 0.3 ? ' in Large Print' : ''}`
+  const title = fiction
+    ? says
+      ? `${name}: a ${n.name}`
+      : name
+    : `${name} ${capital(n.form.word)}${says && rnd() < 0.3 ? ' in Large Print' : ''}`
   const strength = (n.form.crowd * 0.55 + n.theme.pull * 0.3 + 0.15 * rnd()) * rnd() ** (0.35 + k / 14)
   const age = Math.floor(1 + rnd() ** 1.6 * 120)
   return {
-    title, niche, age, author: `${pick(firstNames)} ${pick(nameParts[0])}${pick(nameParts[1])}`,
+    title,
+    niche,
+    age,
+    author: `${pick(firstNames)} ${pick(nameParts[0])}${pick(nameParts[1])}`,
     rank: Math.max(1, Math.round(total * 42 * (1 - strength) ** 5 + 40 * (1 + k))),
     price: Math.round((n.form.price[0] + rnd() * (n.form.price[1] - n.form.price[0])) / 100) * 100 - 1,
     pages: Math.round((n.form.pages[0] + rnd() * (n.form.pages[1] - n.form.pages[0])) / 2) * 2,

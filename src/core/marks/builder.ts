@@ -18,7 +18,15 @@ export class LayerBuilder {
   private x: Float32Array
   private length = 0
   // What `run` was asked last: words of a line ask for the same thing over and over.
-  private asked: { face?: GlyphFace; size: number; stretch: number; letter: number; baseline: number; colour?: Colour; place?: MarkPlace } = { size: 0, stretch: 0, letter: 0, baseline: 0 }
+  private asked: {
+    face?: GlyphFace
+    size: number
+    stretch: number
+    letter: number
+    baseline: number
+    colour?: Colour
+    place?: MarkPlace
+  } = { size: 0, stretch: 0, letter: 0, baseline: 0 }
   private items: Item[] = []
   /** Added to the x of every glyph and picture: cells of a table draw as if their left edge were 0. */
   dx = 0
@@ -39,10 +47,27 @@ export class LayerBuilder {
   }
 
   /** Begins a run; glyphs follow by `glyph`. Continues the last run where nothing differs. */
-  run(face: GlyphFace, size: number, stretch: number, baseline: number, colour: Colour, from: MarkPlace, letter = 0): void {
+  run(
+    face: GlyphFace,
+    size: number,
+    stretch: number,
+    baseline: number,
+    colour: Colour,
+    from: MarkPlace,
+    letter = 0,
+  ): void {
     const place = this.placeAs ?? from
     const { asked } = this
-    if (asked.face === face && asked.baseline === baseline && asked.stretch === stretch && asked.letter === letter && asked.size === size && asked.place === place && asked.colour === colour) return
+    if (
+      asked.face === face &&
+      asked.baseline === baseline &&
+      asked.stretch === stretch &&
+      asked.letter === letter &&
+      asked.size === size &&
+      asked.place === place &&
+      asked.colour === colour
+    )
+      return
     asked.face = face
     asked.size = size
     asked.stretch = stretch
@@ -55,7 +80,17 @@ export class LayerBuilder {
     const last = this.places.length - 1
     const p = last >= 0 && this.places[last] === place ? last : this.places.push(place) - 1
     const i = this.count - 1
-    if (i >= 0 && this.face[i] === f && this.colour[i] === c && this.place[i] === p && this.size[i] === Math.fround(size) && this.stretch[i] === Math.fround(stretch) && this.letter[i] === Math.fround(letter) && this.baseline[i] === Math.fround(baseline)) return
+    if (
+      i >= 0 &&
+      this.face[i] === f &&
+      this.colour[i] === c &&
+      this.place[i] === p &&
+      this.size[i] === Math.fround(size) &&
+      this.stretch[i] === Math.fround(stretch) &&
+      this.letter[i] === Math.fround(letter) &&
+      this.baseline[i] === Math.fround(baseline)
+    )
+      return
     if (this.count === this.face.length) this.growRuns()
     const n = this.count++
     this.face[n] = f
@@ -110,15 +145,29 @@ export class LayerBuilder {
     const start = this.start.slice(0, n + 1)
     start[n] = this.length
     return {
-      faces: this.faces, colours: this.colours, count: n,
-      face: this.face.slice(0, n), colour: this.colour.slice(0, n), size: this.size.slice(0, n), stretch: this.stretch.slice(0, n), letter: this.letter.slice(0, n),
-      baseline: this.baseline.slice(0, n), start, place: this.place.slice(0, n), places: this.places,
-      glyphs: this.glyphs.slice(0, this.length), x: this.x.slice(0, this.length),
+      faces: this.faces,
+      colours: this.colours,
+      count: n,
+      face: this.face.slice(0, n),
+      colour: this.colour.slice(0, n),
+      size: this.size.slice(0, n),
+      stretch: this.stretch.slice(0, n),
+      letter: this.letter.slice(0, n),
+      baseline: this.baseline.slice(0, n),
+      start,
+      place: this.place.slice(0, n),
+      places: this.places,
+      glyphs: this.glyphs.slice(0, this.length),
+      x: this.x.slice(0, this.length),
     }
   }
 
   private colourIndex(colour: Colour): number {
-    const same = this.colours.findIndex(c => ('k' in c && 'k' in colour ? c.k === colour.k : 'r' in c && 'r' in colour && c.r === colour.r && c.g === colour.g && c.b === colour.b))
+    const same = this.colours.findIndex(c =>
+      'k' in c && 'k' in colour
+        ? c.k === colour.k
+        : 'r' in c && 'r' in colour && c.r === colour.r && c.g === colour.g && c.b === colour.b,
+    )
     return same >= 0 ? same : this.colours.push(colour) - 1
   }
 

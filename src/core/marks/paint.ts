@@ -94,7 +94,8 @@ function paintLayer(ctx: Canvas2D, layer: Layer, pictures: Pictures): void {
     const scale = t.size[i]! / face.unitsPerEm
     ctx.fillStyle = css(t.colours[t.colour[i]!]!)
     ctx.beginPath()
-    for (let g = t.start[i]!; g < t.start[i + 1]!; g++) glyph(ctx, face, t.glyphs[g]!, t.x[g]!, t.baseline[i]!, scale * t.stretch[i]!, scale)
+    for (let g = t.start[i]!; g < t.start[i + 1]!; g++)
+      glyph(ctx, face, t.glyphs[g]!, t.x[g]!, t.baseline[i]!, scale * t.stretch[i]!, scale)
     ctx.fill()
   }
 }
@@ -113,11 +114,31 @@ function draw(ctx: Canvas2D, p: Path, x: number, y: number, sx: number, sy: numb
   let k = 0
   for (let i = 0; i < p.ops.length; i++) {
     switch (p.ops[i]) {
-      case Op.move: ctx.moveTo(x + c[k]! * sx, y + c[k + 1]! * sy); k += 2; break
-      case Op.line: ctx.lineTo(x + c[k]! * sx, y + c[k + 1]! * sy); k += 2; break
-      case Op.quad: ctx.quadraticCurveTo(x + c[k]! * sx, y + c[k + 1]! * sy, x + c[k + 2]! * sx, y + c[k + 3]! * sy); k += 4; break
-      case Op.cubic: ctx.bezierCurveTo(x + c[k]! * sx, y + c[k + 1]! * sy, x + c[k + 2]! * sx, y + c[k + 3]! * sy, x + c[k + 4]! * sx, y + c[k + 5]! * sy); k += 6; break
-      default: ctx.closePath()
+      case Op.move:
+        ctx.moveTo(x + c[k]! * sx, y + c[k + 1]! * sy)
+        k += 2
+        break
+      case Op.line:
+        ctx.lineTo(x + c[k]! * sx, y + c[k + 1]! * sy)
+        k += 2
+        break
+      case Op.quad:
+        ctx.quadraticCurveTo(x + c[k]! * sx, y + c[k + 1]! * sy, x + c[k + 2]! * sx, y + c[k + 3]! * sy)
+        k += 4
+        break
+      case Op.cubic:
+        ctx.bezierCurveTo(
+          x + c[k]! * sx,
+          y + c[k + 1]! * sy,
+          x + c[k + 2]! * sx,
+          y + c[k + 3]! * sy,
+          x + c[k + 4]! * sx,
+          y + c[k + 5]! * sy,
+        )
+        k += 6
+        break
+      default:
+        ctx.closePath()
     }
   }
 }

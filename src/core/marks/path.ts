@@ -37,7 +37,11 @@ export class PathBuilder {
     return this
   }
   rect(x: number, y: number, w: number, h: number): this {
-    return this.move(x, y).line(x + w, y).line(x + w, y + h).line(x, y + h).close()
+    return this.move(x, y)
+      .line(x + w, y)
+      .line(x + w, y + h)
+      .line(x, y + h)
+      .close()
   }
   /** A circle in four cubic arcs. */
   circle(cx: number, cy: number, r: number): this {
@@ -60,7 +64,10 @@ const tokens = /([MmLlHhVvCcQqZz])|(-?\d*\.?\d+(?:e-?\d+)?)/g
 export function pathFromSvg(d: string): Path {
   const b = new PathBuilder()
   let cmd = ''
-  let x = 0, y = 0, sx = 0, sy = 0
+  let x = 0,
+    y = 0,
+    sx = 0,
+    sy = 0
   const args: number[] = []
   const need: Record<string, number> = { m: 2, l: 2, h: 1, v: 1, c: 6, q: 4, z: 0 }
   const run = () => {
@@ -108,7 +115,10 @@ export function pathFromSvg(d: string): Path {
 
 /** Least box around a path's points (control points included): [x0, y0, x1, y1]. */
 export function pathBox(p: Path): [number, number, number, number] {
-  let x0 = Infinity, y0 = Infinity, x1 = -Infinity, y1 = -Infinity
+  let x0 = Infinity,
+    y0 = Infinity,
+    x1 = -Infinity,
+    y1 = -Infinity
   for (let i = 0; i < p.xy.length; i += 2) {
     x0 = Math.min(x0, p.xy[i]!)
     x1 = Math.max(x1, p.xy[i]!)

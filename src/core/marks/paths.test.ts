@@ -11,13 +11,26 @@ describe('paths', () => {
     expect(pathBox(a)).toEqual([10, 20, 40, 50])
   })
   test('scaling and moving act on the box as they should', () => {
-    fc.assert(fc.property(fc.integer({ min: 1, max: 9 }), fc.integer({ min: -50, max: 50 }), (k, d) => {
-      expect(pathBox(transformPath(new PathBuilder().rect(1, 2, 3, 4).build(), k, k, d, d))).toEqual([k + d, 2 * k + d, 4 * k + d, 6 * k + d])
-    }))
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 9 }), fc.integer({ min: -50, max: 50 }), (k, d) => {
+        expect(pathBox(transformPath(new PathBuilder().rect(1, 2, 3, 4).build(), k, k, d, d))).toEqual([
+          k + d,
+          2 * k + d,
+          4 * k + d,
+          6 * k + d,
+        ])
+      }),
+    )
   })
   test('a circle stays within its radius by a thousandth', () => {
     const [x0, y0, x1, y1] = pathBox(new PathBuilder().circle(5, 5, 3).build())
-    for (const [v, w] of [[x0, 2], [y0, 2], [x1, 8], [y1, 8]] as const) expect(v).toBeCloseTo(w, 3)
+    for (const [v, w] of [
+      [x0, 2],
+      [y0, 2],
+      [x1, 8],
+      [y1, 8],
+    ] as const)
+      expect(v).toBeCloseTo(w, 3)
   })
 })
 

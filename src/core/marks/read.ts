@@ -1,7 +1,9 @@
 import type { ImageMark, Layer, PageMarks, PathMark, TextTable } from './marks'
 
 /** One thing of a page with its absolute origin, for readers that check or measure. */
-export type Visit = { text: TextTable; x: number; y: number } | { item: PathMark | ImageMark; x: number; y: number; /** Of the group it stands in. */ role?: string }
+export type Visit =
+  | { text: TextTable; x: number; y: number }
+  | { item: PathMark | ImageMark; x: number; y: number; /** Of the group it stands in. */ role?: string }
 
 /**
  * Visits all text and items of a page in painting order. Groups are entered with their translation only: checks that
@@ -10,7 +12,9 @@ export type Visit = { text: TextTable; x: number; y: number } | { item: PathMark
 export function visitPage(page: PageMarks, visit: (v: Visit) => void): void {
   const layer = (l: Layer, x: number, y: number, role?: string): void => {
     for (const item of l.items) {
-      if (item.kind === 'group') for (const inner of item.layers) layer(inner, x + (item.transform?.[4] ?? 0), y + (item.transform?.[5] ?? 0), item.role)
+      if (item.kind === 'group')
+        for (const inner of item.layers)
+          layer(inner, x + (item.transform?.[4] ?? 0), y + (item.transform?.[5] ?? 0), item.role)
       else visit({ item, x, y, ...(role ? { role } : {}) })
     }
     if (l.text) visit({ text: l.text, x, y })

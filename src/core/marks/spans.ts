@@ -13,7 +13,16 @@ export function spanWithin(p: Path, low: number, high: number): [number, number]
   let [x, y, sx, sy] = [0, 0, 0, 0]
   const to = (nx: number, ny: number): void => {
     // The part of the edge that lies in the band, by its ends.
-    const [a, b] = y <= ny ? [{ x, y }, { x: nx, y: ny }] : [{ x: nx, y: ny }, { x, y }]
+    const [a, b] =
+      y <= ny
+        ? [
+            { x, y },
+            { x: nx, y: ny },
+          ]
+        : [
+            { x: nx, y: ny },
+            { x, y },
+          ]
     if (b.y >= low && a.y <= high) {
       const at = (h: number): number => (b.y === a.y ? a.x : a.x + ((b.x - a.x) * (h - a.y)) / (b.y - a.y))
       for (const v of b.y === a.y ? [a.x, b.x] : [at(Math.max(low, a.y)), at(Math.min(high, b.y))]) {
@@ -43,8 +52,13 @@ export function spanWithin(p: Path, low: number, high: number): [number, number]
       for (let i = 1; i <= STEPS; i++) {
         const t = i / STEPS
         const u = 1 - t
-        if (n === 4) to(u * u * x0 + 2 * u * t * c[k]! + t * t * c[k + 2]!, u * u * y0 + 2 * u * t * c[k + 1]! + t * t * c[k + 3]!)
-        else to(u * u * u * x0 + 3 * u * u * t * c[k]! + 3 * u * t * t * c[k + 2]! + t * t * t * c[k + 4]!, u * u * u * y0 + 3 * u * u * t * c[k + 1]! + 3 * u * t * t * c[k + 3]! + t * t * t * c[k + 5]!)
+        if (n === 4)
+          to(u * u * x0 + 2 * u * t * c[k]! + t * t * c[k + 2]!, u * u * y0 + 2 * u * t * c[k + 1]! + t * t * c[k + 3]!)
+        else
+          to(
+            u * u * u * x0 + 3 * u * u * t * c[k]! + 3 * u * t * t * c[k + 2]! + t * t * t * c[k + 4]!,
+            u * u * u * y0 + 3 * u * u * t * c[k + 1]! + 3 * u * t * t * c[k + 3]! + t * t * t * c[k + 5]!,
+          )
       }
       k += n
     }

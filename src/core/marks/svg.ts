@@ -3,8 +3,12 @@ import { joined, type Markup, xml } from '../trade'
 import { Op, type Path } from './path'
 
 const num = (v: number): string => String(Math.round(v * 1000) / 1000)
-const channel = (v: number): string => Math.round(v * 255).toString(16).padStart(2, '0')
-const paint = (c: Colour): string => ('k' in c ? `#${channel(1 - c.k).repeat(3)}` : `#${channel(c.r)}${channel(c.g)}${channel(c.b)}`)
+const channel = (v: number): string =>
+  Math.round(v * 255)
+    .toString(16)
+    .padStart(2, '0')
+const paint = (c: Colour): string =>
+  'k' in c ? `#${channel(1 - c.k).repeat(3)}` : `#${channel(c.r)}${channel(c.g)}${channel(c.b)}`
 
 /** A path's data, every point through scale and shift. */
 function data(p: Path, sx: number, sy: number, dx: number, dy: number): string {
@@ -13,7 +17,8 @@ function data(p: Path, sx: number, sy: number, dx: number, dy: number): string {
   for (const op of p.ops) {
     const n = op === Op.close ? 0 : op === Op.cubic ? 3 : op === Op.quad ? 2 : 1
     out += op === Op.close ? 'Z' : op === Op.move ? 'M' : op === Op.line ? 'L' : op === Op.quad ? 'Q' : 'C'
-    for (let i = 0; i < n; i++, k += 2) out += `${i ? ' ' : ''}${num(p.xy[k]! * sx + dx)} ${num(p.xy[k + 1]! * sy + dy)}`
+    for (let i = 0; i < n; i++, k += 2)
+      out += `${i ? ' ' : ''}${num(p.xy[k]! * sx + dx)} ${num(p.xy[k + 1]! * sy + dy)}`
   }
   return out
 }
@@ -30,17 +35,22 @@ export function pageSvg(page: PageMarks, title: string): string {
   const layer = (l: Layer, x: number, y: number): void => {
     for (const item of l.items) {
       if (item.kind !== 'path') throw new Error('only drawings are written as SVG')
-      body.push(xml`<path d="${data(item.path, 1, 1, x, y)}" fill="${item.fill ? paint(item.fill) : 'none'}"${item.stroke && xml` stroke="${paint(item.stroke.colour)}" stroke-width="${num(item.stroke.width)}"`}/>`)
+      body.push(
+        xml`<path d="${data(item.path, 1, 1, x, y)}" fill="${item.fill ? paint(item.fill) : 'none'}"${item.stroke && xml` stroke="${paint(item.stroke.colour)}" stroke-width="${num(item.stroke.width)}"`}/>`,
+      )
     }
     const t = l.text
     for (let r = 0; t && r < t.count; r++) {
       const face = t.faces[t.face[r]!]!
       const em = t.size[r]! / face.unitsPerEm
       let d = ''
-      for (let g = t.start[r]!; g < t.start[r + 1]!; g++) d += data(face.outline(face.pairGlyph(t.glyphs[g]!)), em * t.stretch[r]!, -em, x + t.x[g]!, y + t.baseline[r]!)
+      for (let g = t.start[r]!; g < t.start[r + 1]!; g++)
+        d += data(face.outline(face.pairGlyph(t.glyphs[g]!)), em * t.stretch[r]!, -em, x + t.x[g]!, y + t.baseline[r]!)
       if (d) body.push(xml`<path d="${d}" fill="${paint(t.colours[t.colour[r]!]!)}"/>`)
     }
   }
   for (const p of page.layers) layer(p.layer, p.x + b.left, p.y + b.top)
-  return String(xml`<?xml version="1.0" encoding="UTF-8"?>\n<svg xmlns="http://www.w3.org/2000/svg" width="${num(width)}pt" height="${num(height)}pt" viewBox="0 0 ${num(width)} ${num(height)}">\n<title>${title}</title>\n${joined(body, '\n')}\n</svg>\n`)
+  return String(
+    xml`<?xml version="1.0" encoding="UTF-8"?>\n<svg xmlns="http://www.w3.org/2000/svg" width="${num(width)}pt" height="${num(height)}pt" viewBox="0 0 ${num(width)} ${num(height)}">\n<title>${title}</title>\n${joined(body, '\n')}\n</svg>\n`,
+  )
 }

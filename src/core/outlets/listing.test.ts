@@ -2,12 +2,52 @@ import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { bookOf } from '../../../tests/support/core'
 import { stem } from '../market'
-import { drift, foldListing, type ListingEvent, listingFindings, type ListingSnapshot, profileOf, slotProblems, type Submission, unitOf } from '.'
+import {
+  drift,
+  foldListing,
+  type ListingEvent,
+  listingFindings,
+  type ListingSnapshot,
+  profileOf,
+  slotProblems,
+  type Submission,
+  unitOf,
+} from '.'
 
-const snapshot = (patch: Partial<ListingSnapshot> = {}): ListingSnapshot => ({ title: 'A Book', subtitle: '', author: 'A', isbn: '9780000000002', description: 'd', slots: [], categories: [], lowContent: false, price: 1399, pages: 100, spinePt: 18, wrapWidthPt: 900, cost: 217, royalty: 580, interior: 'i1', cover: 'c1', ...patch })
-const submission = (id: string, patch: Partial<ListingSnapshot> = {}, faults: string[] = []): Submission => ({ id, zip: id, name: `${id}.zip`, files: [], snapshot: snapshot(patch), faults })
+const snapshot = (patch: Partial<ListingSnapshot> = {}): ListingSnapshot => ({
+  title: 'A Book',
+  subtitle: '',
+  author: 'A',
+  isbn: '9780000000002',
+  description: 'd',
+  slots: [],
+  categories: [],
+  lowContent: false,
+  price: 1399,
+  pages: 100,
+  spinePt: 18,
+  wrapWidthPt: 900,
+  cost: 217,
+  royalty: 580,
+  interior: 'i1',
+  cover: 'c1',
+  ...patch,
+})
+const submission = (id: string, patch: Partial<ListingSnapshot> = {}, faults: string[] = []): Submission => ({
+  id,
+  zip: id,
+  name: `${id}.zip`,
+  files: [],
+  snapshot: snapshot(patch),
+  faults,
+})
 const ostrevane = profileOf('ostrevane')
-const sent = (at: number, s: Submission, profile = ostrevane): ListingEvent => ({ kind: 'sent', at, submission: s, profile })
+const sent = (at: number, s: Submission, profile = ostrevane): ListingEvent => ({
+  kind: 'sent',
+  at,
+  submission: s,
+  profile,
+})
 const say = { length: (pt: number) => `${pt} pt`, money: (m: number) => `${m} c` }
 
 describe('a listing on the simulated clock', () => {
@@ -40,18 +80,38 @@ describe('a listing on the simulated clock', () => {
     expect(renamed.live?.submission.id).toBe('a')
     expect(renamed.returned?.reasons[0]).toContain('never changes the title')
     expect(foldListing([...revising, { kind: 'withdrawn', at: 400 }], 500).status).toBe('withdrawn')
-    expect(foldListing([...live, sent(100, submission('c', { title: 'Another' })), { kind: 'withdrawn', at: 400 }], 500)).toMatchObject({ status: 'withdrawn', returned: undefined })
+    expect(
+      foldListing([...live, sent(100, submission('c', { title: 'Another' })), { kind: 'withdrawn', at: 400 }], 500),
+    ).toMatchObject({ status: 'withdrawn', returned: undefined })
   })
   test('any history: one package at most is live, time never takes a decision back, order of events does not matter', () => {
-    fc.assert(fc.property(fc.array(fc.record({ at: fc.integer({ min: 0, max: 900 }), id: fc.string({ minLength: 1, maxLength: 4 }), bad: fc.boolean(), withdraw: fc.boolean() }), { maxLength: 8 }), fc.integer({ min: 0, max: 1200 }), (list, now) => {
-      const events = list.map(x => (x.withdraw ? ({ kind: 'withdrawn', at: x.at } as ListingEvent) : sent(x.at, submission(x.id, {}, x.bad ? ['no'] : []))))
-      const state = foldListing(events, now)
-      const distinct = new Set(events.map(e => e.at)).size === events.length
-      if (distinct) expect(foldListing([...events].reverse(), now)).toEqual(state)
-      for (const h of state.history) expect(h.at).toBeLessThanOrEqual(now)
-      expect(foldListing(events, now + 5).history.slice(0, state.history.length)).toEqual(state.history)
-      if (state.status === 'on sale' || state.status === 'revision waiting') expect(state.live).toBeDefined()
-    }))
+    fc.assert(
+      fc.property(
+        fc.array(
+          fc.record({
+            at: fc.integer({ min: 0, max: 900 }),
+            id: fc.string({ minLength: 1, maxLength: 4 }),
+            bad: fc.boolean(),
+            withdraw: fc.boolean(),
+          }),
+          { maxLength: 8 },
+        ),
+        fc.integer({ min: 0, max: 1200 }),
+        (list, now) => {
+          const events = list.map(x =>
+            x.withdraw
+              ? ({ kind: 'withdrawn', at: x.at } as ListingEvent)
+              : sent(x.at, submission(x.id, {}, x.bad ? ['no'] : [])),
+          )
+          const state = foldListing(events, now)
+          const distinct = new Set(events.map(e => e.at)).size === events.length
+          if (distinct) expect(foldListing([...events].reverse(), now)).toEqual(state)
+          for (const h of state.history) expect(h.at).toBeLessThanOrEqual(now)
+          expect(foldListing(events, now + 5).history.slice(0, state.history.length)).toEqual(state.history)
+          if (state.status === 'on sale' || state.status === 'revision waiting') expect(state.live).toBeDefined()
+        },
+      ),
+    )
     for (const t of ['a', 'b', 'c']) expect(unitOf(t)).toBe(unitOf(t))
   })
 })
@@ -59,38 +119,67 @@ describe('a listing on the simulated clock', () => {
 describe('drift', () => {
   test('names what moved, old beside new, and nothing where nothing did', () => {
     expect(drift(snapshot(), snapshot(), say)).toEqual([])
-    const moved = drift(snapshot(), snapshot({ pages: 104, spinePt: 18.7, wrapWidthPt: 900.7, cost: 222, royalty: 575, interior: 'i2' }), say)
+    const moved = drift(
+      snapshot(),
+      snapshot({ pages: 104, spinePt: 18.7, wrapWidthPt: 900.7, cost: 222, royalty: 575, interior: 'i2' }),
+      say,
+    )
     expect(moved.map(d => d.what)).toEqual(['pages', 'spine', 'wrap', 'print cost', 'royalty'])
     expect(moved[0]).toEqual({ what: 'pages', was: '100', now: '104' })
     expect(drift(snapshot(), snapshot({ interior: 'i2' }), say).map(d => d.what)).toEqual(['interior'])
-    expect(drift(snapshot(), snapshot({ cover: 'c2', price: 1499 }), say).map(d => [d.what, d.now])).toEqual([['price', '1499 c'], ['cover', 'changed since']])
+    expect(drift(snapshot(), snapshot({ cover: 'c2', price: 1499 }), say).map(d => [d.what, d.now])).toEqual([
+      ['price', '1499 c'],
+      ['cover', 'changed since'],
+    ])
   })
 })
 
 describe('the words of a listing', () => {
-  const book = { ...bookOf([['x']]), data: { ...bookOf([['x']]).data, title: 'The Tidewarden’s Almanac', subtitle: 'A Lighthouse Mystery', description: 'Fine.' } }
+  const book = {
+    ...bookOf([['x']]),
+    data: {
+      ...bookOf([['x']]).data,
+      title: 'The Tidewarden’s Almanac',
+      subtitle: 'A Lighthouse Mystery',
+      description: 'Fine.',
+    },
+  }
   const edition = { id: 'paperback', kind: 'paperback' as const, outlets: ['ostrevane'], style: 'x', price: 1399 }
   test('a slot repeats nothing, claims nothing, quotes nothing, and is short', () => {
-    const problems = (slot: string, others: string[] = []) => slotProblems(slot, others, book, ostrevane).map(p => p.message)
+    const problems = (slot: string, others: string[] = []) =>
+      slotProblems(slot, others, book, ostrevane).map(p => p.message)
     expect(problems('gentle harbour reads')).toEqual([])
     expect(problems('lighthouses by night')[0]).toContain('says it already')
     expect(problems('harbour evenings', ['evening by the harbours'])[0]).toContain('harbour')
     expect(problems('best seller of 2026').join()).toContain('No claims')
     expect(problems('“cosy”').join()).toContain('quotation marks')
     expect(problems('x'.repeat(61)).join()).toContain('61 characters')
-    for (const p of slotProblems('a mystery for free', [], book, ostrevane)) for (const m of p.marked) expect('a mystery for free'.slice(m.from, m.to)).toMatch(/mystery|free/)
+    for (const p of slotProblems('a mystery for free', [], book, ostrevane))
+      for (const m of p.marked) expect('a mystery for free'.slice(m.from, m.to)).toMatch(/mystery|free/)
   })
   test('what must be stated stops; stated, it does not', () => {
-    const stops = (draft: Parameters<typeof listingFindings>[2], patch = {}) => listingFindings({ ...book, data: { ...book.data, ...patch } }, edition, draft, ostrevane).filter(f => f.severity === 'stop').map(f => f.rule)
+    const stops = (draft: Parameters<typeof listingFindings>[2], patch = {}) =>
+      listingFindings({ ...book, data: { ...book.data, ...patch } }, edition, draft, ostrevane)
+        .filter(f => f.severity === 'stop')
+        .map(f => f.rule)
     expect(stops({})).toEqual(['categories', 'rights'])
     expect(stops({ rights: true, categories: ['a'] })).toEqual([])
     expect(stops({ rights: true, categories: ['a', 'b'], lowContent: true })).toEqual(['categories'])
     expect(stops({ rights: true, categories: ['a'] }, { description: '' })).toEqual(['description'])
-    expect(stops({ rights: true, categories: ['a'] }, { description: 'write to me@here.example' })).toEqual(['description'])
+    expect(stops({ rights: true, categories: ['a'] }, { description: 'write to me@here.example' })).toEqual([
+      'description',
+    ])
     expect(stops({ rights: true, categories: ['a'] }, { description: 'x'.repeat(3201) })).toEqual(['description'])
     expect(stops({ rights: true, categories: ['a'], slots: ['1', '2', '3', '4', '5', '6', '7'] })).toEqual(['slots'])
   })
   test('plurals meet their singulars', () => {
-    expect(['boxes', 'ladies', 'bees', 'glass', 'Tidewarden’s', 'lighthouses'].map(stem)).toEqual(['box', 'lady', 'bee', 'glass', 'tidewarden', 'lighthouse'])
+    expect(['boxes', 'ladies', 'bees', 'glass', 'Tidewarden’s', 'lighthouses'].map(stem)).toEqual([
+      'box',
+      'lady',
+      'bee',
+      'glass',
+      'tidewarden',
+      'lighthouse',
+    ])
   })
 })

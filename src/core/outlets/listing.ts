@@ -44,7 +44,8 @@ export type Hours = number
 /** Whether a value is a time of the simulated clock: within a thousand years of its start. */
 export const isHours = (v: unknown): v is Hours => typeof v === 'number' && v >= 0 && v < 1e7
 
-export type ListingEvent = { kind: 'sent'; at: Hours; submission: Submission; profile: OutletProfile } | { kind: 'withdrawn'; at: Hours }
+export type ListingEvent =
+  { kind: 'sent'; at: Hours; submission: Submission; profile: OutletProfile } | { kind: 'withdrawn'; at: Hours }
 
 export type ListingStatus = 'draft' | 'sent' | 'in review' | 'on sale' | 'returned' | 'revision waiting' | 'withdrawn'
 
@@ -105,21 +106,39 @@ export function foldListing(events: ListingEvent[], now: Hours): ListingState {
     s.history.push({ at: e.at, what: s.live ? 'revision sent' : 'sent' })
   }
   settle(now)
-  s.status = s.pending ? (s.live ? 'revision waiting' : now < s.pending.opens ? 'sent' : 'in review') : s.returned ? 'returned' : s.live ? 'on sale' : withdrawn ? 'withdrawn' : 'draft'
+  s.status = s.pending
+    ? s.live
+      ? 'revision waiting'
+      : now < s.pending.opens
+        ? 'sent'
+        : 'in review'
+    : s.returned
+      ? 'returned'
+      : s.live
+        ? 'on sale'
+        : withdrawn
+          ? 'withdrawn'
+          : 'draft'
   return s
 }
 
 /** Why an outlet returns a package: its own reading of it, and what may never change once on sale. */
 export function reviewReasons(sent: Submission, live: Submission | undefined, profile: OutletProfile): string[] {
   const out = [...sent.faults]
-  if (live) for (const field of profile.listing.neverChanged) {
-    const [was, now] = [fieldOf(live.snapshot, field), fieldOf(sent.snapshot, field)]
-    if (was !== now) out.push(`${profile.name} never changes the ${field} of a title on sale (it was “${was}”).`)
-  }
+  if (live)
+    for (const field of profile.listing.neverChanged) {
+      const [was, now] = [fieldOf(live.snapshot, field), fieldOf(sent.snapshot, field)]
+      if (was !== now) out.push(`${profile.name} never changes the ${field} of a title on sale (it was “${was}”).`)
+    }
   return out
 }
 
-const fieldOf = (s: ListingSnapshot, field: string): string => (field === 'low-content' ? (s.lowContent ? 'low-content' : 'not low-content') : String(s[field as keyof ListingSnapshot] ?? ''))
+const fieldOf = (s: ListingSnapshot, field: string): string =>
+  field === 'low-content'
+    ? s.lowContent
+      ? 'low-content'
+      : 'not low-content'
+    : String(s[field as keyof ListingSnapshot] ?? '')
 
 /** One thing that differs between what is on sale and what the book would send now. */
 export interface Difference {
@@ -129,26 +148,38 @@ export interface Difference {
 }
 
 /** How the book has moved on from what was sent. Empty: in step. */
-export function drift(live: ListingSnapshot, now: ListingSnapshot, say: { length: (pt: number) => string; money: (minor: number) => string }): Difference[] {
+export function drift(
+  live: ListingSnapshot,
+  now: ListingSnapshot,
+  say: { length: (pt: number) => string; money: (minor: number) => string },
+): Difference[] {
   const out: Difference[] = []
   const add = (what: string, was: unknown, is: unknown, show: (v: never) => string = v => String(v)): void => {
     if (was === is || (was === undefined && is === undefined)) return
-    out.push({ what, was: was === undefined ? '–' : show(was as never), now: is === undefined ? '–' : show(is as never) })
+    out.push({
+      what,
+      was: was === undefined ? '–' : show(was as never),
+      now: is === undefined ? '–' : show(is as never),
+    })
   }
   add('title', live.title, now.title)
   add('subtitle', live.subtitle, now.subtitle)
   add('author', live.author, now.author)
   add('ISBN', live.isbn, now.isbn)
-  if (live.description !== now.description) add('description', `${live.description.length} characters`, `${now.description.length} characters, other words`)
+  if (live.description !== now.description)
+    add('description', `${live.description.length} characters`, `${now.description.length} characters, other words`)
   add('slots', live.slots.join(' · '), now.slots.join(' · '))
   add('categories', live.categories.join(' · '), now.categories.join(' · '))
   add('price', live.price, now.price, say.money)
   add('pages', live.pages, now.pages)
   if (Math.abs((live.spinePt ?? 0) - (now.spinePt ?? 0)) > 0.01) add('spine', live.spinePt, now.spinePt, say.length)
-  if (Math.abs((live.wrapWidthPt ?? 0) - (now.wrapWidthPt ?? 0)) > 0.01) add('wrap', live.wrapWidthPt, now.wrapWidthPt, say.length)
+  if (Math.abs((live.wrapWidthPt ?? 0) - (now.wrapWidthPt ?? 0)) > 0.01)
+    add('wrap', live.wrapWidthPt, now.wrapWidthPt, say.length)
   add('print cost', live.cost, now.cost, say.money)
   add('royalty', live.royalty, now.royalty, say.money)
-  if (live.interior !== now.interior && !out.some(d => d.what === 'pages')) out.push({ what: 'interior', was: 'as sent', now: 'changed since' })
-  if (live.cover !== now.cover && !out.some(d => d.what === 'wrap')) out.push({ what: 'cover', was: 'as sent', now: 'changed since' })
+  if (live.interior !== now.interior && !out.some(d => d.what === 'pages'))
+    out.push({ what: 'interior', was: 'as sent', now: 'changed since' })
+  if (live.cover !== now.cover && !out.some(d => d.what === 'wrap'))
+    out.push({ what: 'cover', was: 'as sent', now: 'changed since' })
   return out
 }

@@ -10,6 +10,10 @@ export const shippedProfiles = [ostrevane, pellowick, harrowmere, tarnbrook] as 
 /** A shipped profile by id, or a Fault that lists them. */
 export function profileOf(id: string, profiles: OutletProfile[] = shippedProfiles): OutletProfile {
   const found = profiles.find(p => p.id === id)
-  if (!found) throw new Fault('no-outlet', `There is no outlet “${id.slice(0, 60)}”: known are ${profiles.map(p => p.id).join(', ')}.`)
+  if (!found)
+    throw new Fault(
+      'no-outlet',
+      `There is no outlet “${id.slice(0, 60)}”: known are ${profiles.map(p => p.id).join(', ')}.`,
+    )
   return found
 }

@@ -4,11 +4,21 @@ import { shippedProfiles } from './profiles'
 import { reckon, type Wish } from './reckon'
 
 const wish: Wish = { binding: 'paperback', trim: '6x9in', paper: 'cream', ink: 'black', pages: 217, price: 1399 }
-const at = (id: string, w: Partial<Wish> = {}) => reckon(shippedProfiles.find(p => p.id === id)!, { ...wish, ...w })
+const at = (id: string, w: Partial<Wish> = {}) =>
+  reckon(
+    shippedProfiles.find(p => p.id === id)!,
+    { ...wish, ...w },
+  )
 
 describe('the reckoner', () => {
   test('side by side, by hand: 217 pages are printed as 218', () => {
-    expect(at('ostrevane')).toMatchObject({ pages: 218, cost: 365, leastPrice: 640, spineText: true, otherPaper: false })
+    expect(at('ostrevane')).toMatchObject({
+      pages: 218,
+      cost: 365,
+      leastPrice: 640,
+      spineText: true,
+      otherPaper: false,
+    })
     // Harrowmere: 110 + 218 × 1.4 = 415.2; 415.2 ÷ 0.44 = 943.6…, up to 944; 0.44 × 1399 − 415.2 = 200.36.
     expect(at('harrowmere')).toMatchObject({ cost: 415, leastPrice: 944, earnings: [{ royalty: 200 }] })
     // Tarnbrook: 120 + 218 × 1.5 = 447; 447 ÷ 0.78 = 573.07…
@@ -24,14 +34,32 @@ describe('the reckoner', () => {
     expect(at('harrowmere', { ink: 'colour' }).problems[0]).toMatch(/does not print in colour/)
   })
   test('any wish is answered with figures that hold or with a reason', () => {
-    fc.assert(fc.property(fc.constantFrom(...shippedProfiles), fc.constantFrom('paperback', 'case', 'coil', 'saddle' as const), fc.constantFrom('6x9in', 'A5', '8x8in', 'A4'), fc.constantFrom('cream', 'white', 'heavy'), fc.constantFrom('black', 'colour' as const), fc.integer({ min: 1, max: 1200 }), fc.option(fc.integer({ min: 1, max: 9999 }), { nil: undefined }), (p, binding, trim, paper, ink, pages, price) => {
-      const r = reckon(p, { binding: binding as Wish['binding'], trim, paper, ink: ink as Wish['ink'], pages, price })
-      if (r.problems.length) return expect(r.problems[0]).toMatch(/\.$/)
-      if (!('pages' in r)) throw new Error('no figures')
-      expect(r.pages).toBeGreaterThanOrEqual(pages)
-      expect(r.cost).toBeGreaterThan(0)
-      expect(r.earnings.length > 0).toBe(price !== undefined)
-      if (price !== undefined && price >= r.leastPrice) expect(r.earnings[0]!.royalty).toBeGreaterThanOrEqual(0)
-    }))
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...shippedProfiles),
+        fc.constantFrom('paperback', 'case', 'coil', 'saddle' as const),
+        fc.constantFrom('6x9in', 'A5', '8x8in', 'A4'),
+        fc.constantFrom('cream', 'white', 'heavy'),
+        fc.constantFrom('black', 'colour' as const),
+        fc.integer({ min: 1, max: 1200 }),
+        fc.option(fc.integer({ min: 1, max: 9999 }), { nil: undefined }),
+        (p, binding, trim, paper, ink, pages, price) => {
+          const r = reckon(p, {
+            binding: binding as Wish['binding'],
+            trim,
+            paper,
+            ink: ink as Wish['ink'],
+            pages,
+            price,
+          })
+          if (r.problems.length) return expect(r.problems[0]).toMatch(/\.$/)
+          if (!('pages' in r)) throw new Error('no figures')
+          expect(r.pages).toBeGreaterThanOrEqual(pages)
+          expect(r.cost).toBeGreaterThan(0)
+          expect(r.earnings.length > 0).toBe(price !== undefined)
+          if (price !== undefined && price >= r.leastPrice) expect(r.earnings[0]!.royalty).toBeGreaterThanOrEqual(0)
+        },
+      ),
+    )
   })
 })

@@ -1,4 +1,16 @@
-import { type BindingKind, bindingRules, bindingName, Fault, type Ink, insideMargin, type OutletProfile, type PrintSpec, roundPages, specProblems, spineThickness } from '../trade'
+import {
+  type BindingKind,
+  bindingRules,
+  bindingName,
+  Fault,
+  type Ink,
+  insideMargin,
+  type OutletProfile,
+  type PrintSpec,
+  roundPages,
+  specProblems,
+  spineThickness,
+} from '../trade'
 import { flatFor, sheetSize } from '../cover'
 import { type Earning, printMoney } from './royalty'
 
@@ -16,7 +28,21 @@ export interface Wish {
 /** What one outlet makes of a wish: figures, or the plain reasons why it cannot. Lengths in points, money in minor units. */
 export type Reckoning =
   | { outlet: OutletProfile; problems: string[] }
-  | { outlet: OutletProfile; problems: []; pages: number; paper: string; paperName: string; otherPaper: boolean; spine: number; spineText: boolean; wrap: { width: number; height: number }; inside: number; cost: number; leastPrice: number; earnings: Earning[] }
+  | {
+      outlet: OutletProfile
+      problems: []
+      pages: number
+      paper: string
+      paperName: string
+      otherPaper: boolean
+      spine: number
+      spineText: boolean
+      wrap: { width: number; height: number }
+      inside: number
+      cost: number
+      leastPrice: number
+      earnings: Earning[]
+    }
 
 /** Spine, wrap, margin, cost, least price and royalty of a wish at an outlet. */
 export function reckon(outlet: OutletProfile, wish: Wish): Reckoning {
@@ -31,11 +57,26 @@ export function reckon(outlet: OutletProfile, wish: Wish): Reckoning {
     const flat = flatFor(outlet, { ...spec, pages })
     const money = printMoney(outlet, spec, pages, wish.price)
     return {
-      outlet, problems: [], pages, paper: paper.id, paperName: paper.name, otherPaper: paper.id !== wish.paper, spine: spineThickness(outlet, spec, pages), spineText: flat.spineText, wrap: sheetSize(flat),
-      inside: insideMargin(outlet, wish.binding, pages), cost: money.cost, leastPrice: money.leastPrice, earnings: wish.price === undefined ? [] : money.earnings,
+      outlet,
+      problems: [],
+      pages,
+      paper: paper.id,
+      paperName: paper.name,
+      otherPaper: paper.id !== wish.paper,
+      spine: spineThickness(outlet, spec, pages),
+      spineText: flat.spineText,
+      wrap: sheetSize(flat),
+      inside: insideMargin(outlet, wish.binding, pages),
+      cost: money.cost,
+      leastPrice: money.leastPrice,
+      earnings: wish.price === undefined ? [] : money.earnings,
     }
   } catch (e) {
-    if (e instanceof Fault) return { outlet, problems: [outlet.print ? `${outlet.name} does not bind ${bindingName(wish.binding)}.` : e.message] }
+    if (e instanceof Fault)
+      return {
+        outlet,
+        problems: [outlet.print ? `${outlet.name} does not bind ${bindingName(wish.binding)}.` : e.message],
+      }
     throw e
   }
 }

@@ -29,11 +29,18 @@ describe('royalties, by hand', () => {
     expect(ebookMoney(p, 349, 0)).toMatchObject({ share: '0.63', royalty: 220 })
   })
   test('the least price never loses money, and a cent less does (before rounding)', () => {
-    fc.assert(fc.property(fc.constantFrom(...shippedProfiles.filter(p => p.print)), fc.integer({ min: 40, max: 600 }), fc.constantFrom('US', 'DE'), (p, pages, land) => {
-      const least = printMoney(p, spec, pages, undefined, land).leastPrice
-      expect(printMoney(p, spec, pages, least, land).earnings[0]!.royalty).toBeGreaterThanOrEqual(0)
-      expect(printMoney(p, spec, pages, least - 2, land).earnings[0]!.royalty).toBeLessThanOrEqual(0)
-    }))
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...shippedProfiles.filter(p => p.print)),
+        fc.integer({ min: 40, max: 600 }),
+        fc.constantFrom('US', 'DE'),
+        (p, pages, land) => {
+          const least = printMoney(p, spec, pages, undefined, land).leastPrice
+          expect(printMoney(p, spec, pages, least, land).earnings[0]!.royalty).toBeGreaterThanOrEqual(0)
+          expect(printMoney(p, spec, pages, least - 2, land).earnings[0]!.royalty).toBeLessThanOrEqual(0)
+        },
+      ),
+    )
   })
   test('unknown outlets and currencies are said', () => {
     expect(() => profileOf('nowhere')).toThrow(/There is no outlet/)

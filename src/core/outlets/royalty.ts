@@ -1,5 +1,20 @@
 import {
-  add, atDisplay, compare, div, type Exact, exact, Fault, leastPrintPrice, mul, type OutletProfile, printCost, printRoyalty, type PrintSpec, roundHalfUp, sub, withoutTax,
+  add,
+  atDisplay,
+  compare,
+  div,
+  type Exact,
+  exact,
+  Fault,
+  leastPrintPrice,
+  mul,
+  type OutletProfile,
+  printCost,
+  printRoyalty,
+  type PrintSpec,
+  roundHalfUp,
+  sub,
+  withoutTax,
 } from '../trade'
 
 /** What one copy brings through one channel. Whole minor units of the profile's currency. */
@@ -24,7 +39,13 @@ export interface PrintMoney {
 }
 
 /** Cost, royalty and least price of a print edition. `price` in minor units; without one only cost and least price. */
-export function printMoney(profile: OutletProfile, spec: PrintSpec, pages: number, price?: number, territory = 'US'): PrintMoney {
+export function printMoney(
+  profile: OutletProfile,
+  spec: PrintSpec,
+  pages: number,
+  price?: number,
+  territory = 'US',
+): PrintMoney {
   const cost = printCost(profile, spec, pages)
   const vat = vatOf(profile, territory)
   const channels = profile.royalty.print ?? []
@@ -34,7 +55,14 @@ export function printMoney(profile: OutletProfile, spec: PrintSpec, pages: numbe
     royalty: price === undefined ? 0 : atDisplay(printRoyalty(c.share, exact(BigInt(price)), vat, cost)),
     leastPrice: Number(leastPrintPrice(c.share, vat, cost)),
   }))
-  return { currency: profile.currency, costExact: cost, cost: atDisplay(cost), price, earnings, leastPrice: earnings.length ? earnings[0]!.leastPrice : atDisplay(cost) }
+  return {
+    currency: profile.currency,
+    costExact: cost,
+    cost: atDisplay(cost),
+    price,
+    earnings,
+    leastPrice: earnings.length ? earnings[0]!.leastPrice : atDisplay(cost),
+  }
 }
 
 /** Money of an ebook at a price and weight (bytes). */
@@ -54,7 +82,14 @@ export function ebookMoney(profile: OutletProfile, price: number, bytes: number,
   if (!band) throw new Fault('no-ebook', `${profile.name} sells no ebooks.`)
   const delivery = deliveryCost(profile, bytes)
   const royalty = sub(mul(exact(band.share), withoutTax(exact(BigInt(price)), vatOf(profile, territory))), delivery)
-  return { currency: profile.currency, price, share: band.share, delivery: atDisplay(delivery), royalty: atDisplay(royalty), leastPrice: leastEbookPrice(profile, bytes) }
+  return {
+    currency: profile.currency,
+    price,
+    share: band.share,
+    delivery: atDisplay(delivery),
+    royalty: atDisplay(royalty),
+    leastPrice: leastEbookPrice(profile, bytes),
+  }
 }
 
 /** Delivery of one copy: a rate for each megabyte (10⁶ bytes) beyond the free ones, exact. */

@@ -29,7 +29,11 @@ export function basesOf(style: InteriorStyle): Bases {
     caption: { size: at(size - 1.5), italic: true },
     cell: { size: at(size - 0.5), lining: true, tabular: true },
     headCell: { size: at(size - 0.5), italic: true, lining: true, tabular: true },
-    heads: [{ size: at(size + 3) }, { size: at(size + 0.5), smallCaps: true, tracking: 0.04 }, { size: at(size), italic: true }],
+    heads: [
+      { size: at(size + 3) },
+      { size: at(size + 0.5), smallCaps: true, tracking: 0.04 },
+      { size: at(size), italic: true },
+    ],
     leadIn: { size: at(size), smallCaps: true, tracking: 0.03 },
   }
 }
@@ -46,7 +50,13 @@ export interface BlockContext {
   /** Lines of a full page. */
   lines: number
   /** The leaf's size, and what is printed past its edges where a plate needs it; points. */
-  leaf: { width: number; height: number; bleed: number; /** On the edge at the spine, too. */ bleedsInside: boolean; top: number }
+  leaf: {
+    width: number
+    height: number
+    bleed: number
+    /** On the edge at the spine, too. */ bleedsInside: boolean
+    top: number
+  }
   /** Paragraphs offer every length that they can be set in, not only those that come by the way. */
   everyLength?: boolean
   section: string

@@ -36,7 +36,11 @@ const valueOf = (style: InteriorStyle, path: Lever['path']): number => {
  * the other, each by halving, since pages grow with every one of them; then pairs, the second making up what the first leaves.
  * Undefined where no legal combination brings it nearer. Deterministic.
  */
-export async function fitTo(style: InteriorStyle, target: number, pagesWith: (changes: StyleChanges) => Promise<number>): Promise<FitOffer | undefined> {
+export async function fitTo(
+  style: InteriorStyle,
+  target: number,
+  pagesWith: (changes: StyleChanges) => Promise<number>,
+): Promise<FitOffer | undefined> {
   const known = new Map<string, number>()
   const pages = async (changes: StyleChanges): Promise<number> => {
     const key = JSON.stringify(Object.entries(changes).sort(([a], [b]) => (a < b ? -1 : 1)))
@@ -73,7 +77,8 @@ export async function fitTo(style: InteriorStyle, target: number, pagesWith: (ch
   const weigh = async (changes: StyleChanges, seen: number): Promise<void> => {
     const n = await pages(changes)
     if (n > target || n === now) return
-    if (!best || n > best.offer.pages || (n === best.offer.pages && seen < best.seen)) best = { offer: { changes, pages: n }, seen }
+    if (!best || n > best.offer.pages || (n === best.offer.pages && seen < best.seen))
+      best = { offer: { changes, pages: n }, seen }
   }
   const done = (): boolean => best?.offer.pages === target
   for (const first of levers) {
@@ -84,12 +89,13 @@ export async function fitTo(style: InteriorStyle, target: number, pagesWith: (ch
     const base = at(first, part)
     if (!done() && Object.keys(base).length) {
       await weigh(base, part * first.seen)
-      for (const second of levers) if (second !== first && !done()) {
-        const more = await reach(second, base)
-        if (more === undefined) continue
-        await weigh({ ...base, ...at(second, more) }, part * first.seen + more * second.seen)
-        if (more > 1) await weigh({ ...base, ...at(second, more - 1) }, part * first.seen + (more - 1) * second.seen)
-      }
+      for (const second of levers)
+        if (second !== first && !done()) {
+          const more = await reach(second, base)
+          if (more === undefined) continue
+          await weigh({ ...base, ...at(second, more) }, part * first.seen + more * second.seen)
+          if (more > 1) await weigh({ ...base, ...at(second, more - 1) }, part * first.seen + (more - 1) * second.seen)
+        }
     }
     if (best && (done() || asked() >= ENOUGH)) break
   }
@@ -102,6 +108,7 @@ const ENOUGH = 16
 /** Limits beyond which a page is no longer well made, whatever its count. */
 function legal(style: InteriorStyle, path: Lever['path'], value: number): boolean {
   if (path === 'text.leading') return value >= style.text.size * 1.12 && value <= style.text.size * 1.7
-  if (path === 'text.size') return value >= (style.text.large ? 16 : 8.5) && value <= 20 && style.text.leading >= value * 1.1
+  if (path === 'text.size')
+    return value >= (style.text.large ? 16 : 8.5) && value <= 20 && style.text.leading >= value * 1.1
   return value >= 0.4 && value <= 1.6
 }

@@ -59,12 +59,25 @@ export interface FlowVariant {
 
 /** An item with what is not said of it left at nothing: no space around it, one piece, no part in what follows. All items are made here, field by field, so that the engine sees one kind of object. */
 export const itemOf = (of: Partial<FlowItem> & Pick<FlowItem, 'variants' | 'draw'>): FlowItem => ({
-  before: of.before ?? 0, after: of.after ?? 0, flex: of.flex ?? 0, keepNext: of.keepNext ?? false, holdNext: of.holdNext ?? false, breakBefore: of.breakBefore ?? false, keepFirst: of.keepFirst ?? 2,
-  breakable: of.breakable ?? false, solid: of.solid ?? false, variants: of.variants, lead: of.lead, leaf: of.leaf, draw: of.draw,
+  before: of.before ?? 0,
+  after: of.after ?? 0,
+  flex: of.flex ?? 0,
+  keepNext: of.keepNext ?? false,
+  holdNext: of.holdNext ?? false,
+  breakBefore: of.breakBefore ?? false,
+  keepFirst: of.keepFirst ?? 2,
+  breakable: of.breakable ?? false,
+  solid: of.solid ?? false,
+  variants: of.variants,
+  lead: of.lead,
+  leaf: of.leaf,
+  draw: of.draw,
 })
 
 /** The one length of an item that has no other. */
-export const ofLines = (lines: number, notes?: FlowVariant['notes']): FlowVariant[] => [{ lines, cost: 0, hyphens: undefined, notes: notes?.length ? notes : undefined }]
+export const ofLines = (lines: number, notes?: FlowVariant['notes']): FlowVariant[] => [
+  { lines, cost: 0, hyphens: undefined, notes: notes?.length ? notes : undefined },
+]
 
 export interface FlowNote {
   /** Points. */

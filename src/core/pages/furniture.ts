@@ -21,17 +21,40 @@ export function runningHead(out: LayerBuilder, text: string, side: Side, ctx: Co
   const taken = folio ? widthOf([folio], figures) + size * 1.4 : 0
   const words = text ? fitted(text, style, ctx.measure * 0.92 - taken) : ''
   if (folio) line(out, folio, figures, -heads.distance, ctx.measure, outsideOf(side), 0)
-  if (words) line(out, words, style, -heads.distance, ctx.measure, heads.align === 'outside' ? outsideOf(side) : 'center', heads.align === 'outside' ? taken : 0)
-  if (heads.rule && (words || folio)) out.add({ kind: 'path', path: new PathBuilder().rect(0, -heads.distance + size * 0.42, ctx.measure, 0.4).build(), fill: BLACK })
+  if (words)
+    line(
+      out,
+      words,
+      style,
+      -heads.distance,
+      ctx.measure,
+      heads.align === 'outside' ? outsideOf(side) : 'center',
+      heads.align === 'outside' ? taken : 0,
+    )
+  if (heads.rule && (words || folio))
+    out.add({
+      kind: 'path',
+      path: new PathBuilder().rect(0, -heads.distance + size * 0.42, ctx.measure, 0.4).build(),
+      fill: BLACK,
+    })
 }
 
 /** The folio below the text block. */
 export function folio(out: LayerBuilder, text: string, side: Side, ctx: Context): void {
   const { folios, text: t } = ctx.style
-  line(out, text, ctx.faces.of({ size: legible(ctx.style, folios.size), lining: true }), ctx.lines * t.leading + folios.distance, ctx.measure, folios.at === 'foot, outside' ? outsideOf(side) : 'center', 0)
+  line(
+    out,
+    text,
+    ctx.faces.of({ size: legible(ctx.style, folios.size), lining: true }),
+    ctx.lines * t.leading + folios.distance,
+    ctx.measure,
+    folios.at === 'foot, outside' ? outsideOf(side) : 'center',
+    0,
+  )
 }
 
-const widthOf = (words: string[], style: TextStyle): number => words.reduce((w, s) => w + style.frag(s).width, 0) + style.space * (words.length - 1)
+const widthOf = (words: string[], style: TextStyle): number =>
+  words.reduce((w, s) => w + style.frag(s).width, 0) + style.space * (words.length - 1)
 
 function fitted(text: string, style: TextStyle, room: number): string {
   let words = text.split(/\s+/)
@@ -41,7 +64,15 @@ function fitted(text: string, style: TextStyle, room: number): string {
 }
 
 /** One line at a baseline; `inset` from the side it stands at. */
-function line(out: LayerBuilder, text: string, style: TextStyle, y: number, measure: number, align: Align, inset: number): void {
+function line(
+  out: LayerBuilder,
+  text: string,
+  style: TextStyle,
+  y: number,
+  measure: number,
+  align: Align,
+  inset: number,
+): void {
   const words = text.split(/\s+/).filter(Boolean)
   const width = widthOf(words, style)
   let x = align === 'center' ? (measure - width) / 2 : align === 'left' ? inset : measure - width - inset

@@ -23,7 +23,12 @@ const start = /^(\s*)([“‘„«‹"'¿¡(—–]*)(\p{L}\p{M}*)/u
  * text; the first line is kerned to the letter's own shape at that height, the lines below stand clear of its widest part.
  * Undefined where the paragraph does not begin with a letter.
  */
-export function initialOf(content: InlineJson[] | undefined, lines: number, ctx: BlockContext, base: TextBase): Initial | undefined {
+export function initialOf(
+  content: InlineJson[] | undefined,
+  lines: number,
+  ctx: BlockContext,
+  base: TextBase,
+): Initial | undefined {
   const first = content?.[0]
   if (!content || first?.type !== 'text' || lines < 2) return undefined
   const m = start.exec(first.text)
@@ -56,7 +61,9 @@ export function initialOf(content: InlineJson[] | undefined, lines: number, ctx:
   const indents = [Math.min(reach(0) + gap, below + base.size), ...Array.from({ length: lines - 1 }, () => below)]
   const rest: InlineJson[] = [{ ...first, text: after.replace(/^[\s\u00a0]+/, '') }, ...content.slice(1)]
   return {
-    lines, indents, rest: rest[0]!.type === 'text' && !rest[0]!.text ? rest.slice(1) : rest,
+    lines,
+    indents,
+    rest: rest[0]!.type === 'text' && !rest[0]!.text ? rest.slice(1) : rest,
     draw: (out, row, place) => {
       const baseline = (row + lines - 1) * leading + baselineIn(leading)
       const hung = quotes ? body.frag(quotes) : undefined

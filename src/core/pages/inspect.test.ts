@@ -17,16 +17,33 @@ describe('looking into pages', () => {
   })
   test('a text is found over line ends and inserted hyphens, wherever it stands', async () => {
     // Narrow, so that words are divided.
-    const interior = await setBook(bookOf([['The harbourmaster’s extraordinary tidewardens considered the responsibilities of neighbouring lighthouses. '.repeat(12)]]), withChanges(harbourRoman, { 'margins.outside': 1.5, 'margins.inside': 1.5 }))
+    const interior = await setBook(
+      bookOf([
+        [
+          'The harbourmaster’s extraordinary tidewardens considered the responsibilities of neighbouring lighthouses. '.repeat(
+            12,
+          ),
+        ],
+      ]),
+      withChanges(harbourRoman, { 'margins.outside': 1.5, 'margins.inside': 1.5 }),
+    )
     expect(interior.stats.hyphens).toBeGreaterThan(0)
     const count = (t: string): number => interior.pages.reduce((n, p) => n + findOnPage(p, t).length, 0)
-    for (const t of ['extraordinary', 'RESPONSIBILITIES', 'of neighbouring   lighthouses', 'tidewardens considered the']) expect(count(t)).toBe(12)
+    for (const t of [
+      'extraordinary',
+      'RESPONSIBILITIES',
+      'of neighbouring   lighthouses',
+      'tidewardens considered the',
+    ])
+      expect(count(t)).toBe(12)
     expect(count('nowhere at all')).toBe(0)
     expect(count('   ')).toBe(0)
-    for (const p of interior.pages) for (const boxes of findOnPage(p, 'responsibilities of neighbouring')) for (const b of boxes) {
-      expect(b.x).toBeGreaterThan(0)
-      expect(b.x + b.width).toBeLessThan(p.width)
-      expect(b.width).toBeGreaterThan(4)
-    }
+    for (const p of interior.pages)
+      for (const boxes of findOnPage(p, 'responsibilities of neighbouring'))
+        for (const b of boxes) {
+          expect(b.x).toBeGreaterThan(0)
+          expect(b.x + b.width).toBeLessThan(p.width)
+          expect(b.width).toBeGreaterThan(4)
+        }
   })
 })

@@ -35,7 +35,13 @@ function placed(page: PageMarks): Placed[] {
       const unit = (t.size[r]! * t.stretch[r]!) / face.unitsPerEm
       for (let g = t.start[r]!; g < t.start[r + 1]!; g++) {
         const x = v.x + t.x[g]!
-        out.push({ text: face.pairText(t.glyphs[g]!), x, end: x + face.advance(face.pairGlyph(t.glyphs[g]!)) * unit, baseline: v.y + t.baseline[r]!, size: t.size[r]! })
+        out.push({
+          text: face.pairText(t.glyphs[g]!),
+          x,
+          end: x + face.advance(face.pairGlyph(t.glyphs[g]!)) * unit,
+          baseline: v.y + t.baseline[r]!,
+          size: t.size[r]!,
+        })
       }
     }
   })
@@ -48,22 +54,32 @@ export function linesOf(page: PageMarks): LineAsSet[] {
   for (const c of placed(page)) {
     const last = lines[lines.length - 1]
     // Raised marks and small capitals stay in their line.
-    if (last && Math.abs(last.baseline - c.baseline) < c.size * 0.45 && c.x > last.chars[last.chars.length - 1]!.x - 1) last.chars.push(c)
+    if (last && Math.abs(last.baseline - c.baseline) < c.size * 0.45 && c.x > last.chars[last.chars.length - 1]!.x - 1)
+      last.chars.push(c)
     else lines.push({ chars: [c], baseline: c.baseline })
   }
-  return lines.filter(l => l.chars.some(c => c.text.trim())).map(({ chars, baseline }) => {
-    let sum = 0
-    let n = 0
-    chars.forEach((c, i) => {
-      const next = chars[i + 1]
-      if (c.text !== ' ' || !next || c.end <= c.x) return
-      sum += (next.x - c.x) / (c.end - c.x)
-      n++
+  return lines
+    .filter(l => l.chars.some(c => c.text.trim()))
+    .map(({ chars, baseline }) => {
+      let sum = 0
+      let n = 0
+      chars.forEach((c, i) => {
+        const next = chars[i + 1]
+        if (c.text !== ' ' || !next || c.end <= c.x) return
+        sum += (next.x - c.x) / (c.end - c.x)
+        n++
+      })
+      const size = Math.max(...chars.map(c => c.size))
+      const x = chars[0]!.x
+      return {
+        x,
+        y: baseline - size * 0.75,
+        width: chars[chars.length - 1]!.end - x,
+        height: size,
+        baseline,
+        gaps: n ? sum / n : 1,
+      }
     })
-    const size = Math.max(...chars.map(c => c.size))
-    const x = chars[0]!.x
-    return { x, y: baseline - size * 0.75, width: chars[chars.length - 1]!.end - x, height: size, baseline, gaps: n ? sum / n : 1 }
-  })
 }
 
 /**

@@ -10,7 +10,11 @@ export interface Lack {
 }
 
 /** Says what the face lacks for a text. */
-export function reportLacks(p: Paragraph, to: { lacks: (lack: Lack) => void }, { section, block }: { section: string; block: string }): void {
+export function reportLacks(
+  p: Paragraph,
+  to: { lacks: (lack: Lack) => void },
+  { section, block }: { section: string; block: string },
+): void {
   for (const text of p.missing) to.lacks({ text, section, block })
   for (const { text, from } of p.borrowed) to.lacks({ text, section, block, from: from.familyName })
 }

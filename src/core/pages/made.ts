@@ -9,10 +9,20 @@ import { legible } from './style'
 import type { TextBase } from './typefaces'
 
 /** Sets stacked lines of text from `y` (a baseline) down; returns the baseline after the last. */
-function stack(out: LayerBuilder, text: string, base: TextBase, y: number, leading: number, ctx: BlockContext, place: MarkPlace, align: 'center' | 'left' = 'center'): number {
+function stack(
+  out: LayerBuilder,
+  text: string,
+  base: TextBase,
+  y: number,
+  leading: number,
+  ctx: BlockContext,
+  place: MarkPlace,
+  align: 'center' | 'left' = 'center',
+): number {
   if (!text) return y
   const { paragraph, lines, rules } = setAlone(text, base, ctx, align)
-  for (let i = 0; i < lines.count; i++) setLine(out, linePieces(paragraph, lines, i), rules, 0, 0, y + i * leading, place)
+  for (let i = 0; i < lines.count; i++)
+    setLine(out, linePieces(paragraph, lines, i), rules, 0, 0, y + i * leading, place)
   return y + lines.count * leading
 }
 
@@ -24,21 +34,56 @@ export function titlePage(book: Book, section: Section, ctx: BlockContext): Laye
   const place = { section: section.id, block: '' }
   const titleSize = size * 2.9
   let y = stack(out, book.data.title, { size: titleSize }, height * 0.26, titleSize * 1.14, ctx, place)
-  if (book.data.subtitle) y = stack(out, book.data.subtitle, { size: size * 1.35, italic: true }, y + size * 0.4, size * 1.8, ctx, place)
+  if (book.data.subtitle)
+    y = stack(out, book.data.subtitle, { size: size * 1.35, italic: true }, y + size * 0.4, size * 1.8, ctx, place)
   const series = book.data.series
-  if (series) y = stack(out, series.number ? `${series.name}, book ${series.number}` : series.name, { size: size * 1.05, smallCaps: true, tracking: 0.06 }, y + size * 0.8, size * 1.5, ctx, place)
+  if (series)
+    y = stack(
+      out,
+      series.number ? `${series.name}, book ${series.number}` : series.name,
+      { size: size * 1.05, smallCaps: true, tracking: 0.06 },
+      y + size * 0.8,
+      size * 1.5,
+      ctx,
+      place,
+    )
   stack(out, authorLine(book.data), { size: size * 1.5 }, Math.max(y + size * 2, height * 0.56), size * 1.9, ctx, place)
   const foot = height - size * 0.4
   if (book.data.imprint.place) {
-    stack(out, book.data.imprint.name, { size: size * 1.05, smallCaps: true, tracking: 0.08 }, foot - size * 1.5, size * 1.5, ctx, place)
+    stack(
+      out,
+      book.data.imprint.name,
+      { size: size * 1.05, smallCaps: true, tracking: 0.08 },
+      foot - size * 1.5,
+      size * 1.5,
+      ctx,
+      place,
+    )
     stack(out, book.data.imprint.place, { size, italic: true }, foot, size * 1.5, ctx, place)
-  } else stack(out, book.data.imprint.name, { size: size * 1.05, smallCaps: true, tracking: 0.08 }, foot, size * 1.5, ctx, place)
+  } else
+    stack(
+      out,
+      book.data.imprint.name,
+      { size: size * 1.05, smallCaps: true, tracking: 0.08 },
+      foot,
+      size * 1.5,
+      ctx,
+      place,
+    )
   return out.build()
 }
 
 export function halfTitlePage(book: Book, section: Section, ctx: BlockContext): Layer {
   const out = new LayerBuilder()
-  stack(out, book.data.title, { size: ctx.style.text.size * 1.5 }, ctx.lines * ctx.style.text.leading * 0.3, ctx.style.text.size * 1.9, ctx, { section: section.id, block: '' })
+  stack(
+    out,
+    book.data.title,
+    { size: ctx.style.text.size * 1.5 },
+    ctx.lines * ctx.style.text.leading * 0.3,
+    ctx.style.text.size * 1.9,
+    ctx,
+    { section: section.id, block: '' },
+  )
   return out.build()
 }
 
@@ -59,7 +104,13 @@ export function copyrightLines(book: Book, isbn: string | undefined): string[] {
   ].filter(Boolean)
 }
 
-const roleWords: Record<string, string> = { edt: 'Edited by', ill: 'Illustrated by', trl: 'Translated by', cov: 'Cover by', ctb: 'With' }
+const roleWords: Record<string, string> = {
+  edt: 'Edited by',
+  ill: 'Illustrated by',
+  trl: 'Translated by',
+  cov: 'Cover by',
+  ctb: 'With',
+}
 
 export function copyrightPage(book: Book, section: Section, isbn: string | undefined, ctx: BlockContext): Layer {
   const out = new LayerBuilder()
@@ -92,15 +143,24 @@ export interface ContentsEntry {
 }
 
 /** Where a line set from the left ends. */
-function lineEnd(p: Parameters<typeof linePieces>[0], b: Parameters<typeof linePieces>[1], line: number, rules: BreakRules): number {
+function lineEnd(
+  p: Parameters<typeof linePieces>[0],
+  b: Parameters<typeof linePieces>[1],
+  line: number,
+  rules: BreakRules,
+): number {
   const { frags, gaps } = linePieces(p, b, line)
-  return Math.min(rules.measure, frags.reduce((w, f, i) => w + f.width + gaps[i]!, line ? frags[0]!.style.size : 0))
+  return Math.min(
+    rules.measure,
+    frags.reduce((w, f, i) => w + f.width + gaps[i]!, line ? frags[0]!.style.size : 0),
+  )
 }
 
 /** Dots from title to folio, on one pitch for all entries so that they stand in columns; drawn, not typed, so that no reader meets them. */
 function leaders(out: LayerBuilder, from: number, to: number, y: number, size: number): void {
   const pitch = size * 0.62
-  for (let x = Math.ceil(from / pitch) * pitch; x < to; x += pitch) out.add({ kind: 'path', path: new PathBuilder().circle(x, y - size * 0.05, size * 0.045).build(), fill: BLACK })
+  for (let x = Math.ceil(from / pitch) * pitch; x < to; x += pitch)
+    out.add({ kind: 'path', path: new PathBuilder().circle(x, y - size * 0.05, size * 0.045).build(), fill: BLACK })
 }
 
 /** The contents as items on the grid, one an entry. Line counts do not depend on the folios, so pages settle before numbers are known. */
@@ -115,7 +175,10 @@ export function contentsItems(entries: ContentsEntry[], section: Section, ctx: B
     const { paragraph, lines, rules } = setAlone(text, base, narrow, 'left')
     const count = Math.max(1, lines.count)
     return itemOf({
-      before: e.part ? 1 : 0, keepNext: e.part, solid: true, variants: ofLines(count),
+      before: e.part ? 1 : 0,
+      keepNext: e.part,
+      solid: true,
+      variants: ofLines(count),
       draw: (out, _v, _f, _t, row, report) => {
         for (let i = 0; i < lines.count; i++) {
           const y = (row + i) * leading + baselineIn(leading)
@@ -123,7 +186,14 @@ export function contentsItems(entries: ContentsEntry[], section: Section, ctx: B
           if (i === lines.count - 1 && e.folio) {
             const figures = ctx.faces.of({ size, lining: true })
             const f = figures.frag(e.folio)
-            if (ctx.style.contents.leaders && !e.part) leaders(out, lineEnd(paragraph, lines, i, rules) + size * 0.5, ctx.measure - f.width - size * 0.4, y, size)
+            if (ctx.style.contents.leaders && !e.part)
+              leaders(
+                out,
+                lineEnd(paragraph, lines, i, rules) + size * 0.5,
+                ctx.measure - f.width - size * 0.4,
+                y,
+                size,
+              )
             // A space between title and folio, so that they extract as two words.
             out.run(figures.face, size, 1, y, figures.colour, place)
             out.glyph(figures.spacePair, ctx.measure - f.width - figures.space)

@@ -1,6 +1,14 @@
 import type { FootnoteJson } from '../book'
 import type { MarkPlace } from '../marks'
-import { breakParagraph, type BreakRules, type BrokenParagraph, linePieces, type Paragraph, setLine, splitLong } from '../type'
+import {
+  breakParagraph,
+  type BreakRules,
+  type BrokenParagraph,
+  linePieces,
+  type Paragraph,
+  setLine,
+  splitLong,
+} from '../type'
 import { baselineIn, type BlockContext } from './context'
 import { type FlowItem, type FlowNote, itemOf, ofLines } from './flow'
 import { buildText, rulesFor } from './text'
@@ -19,8 +27,26 @@ const PART = 3
 export function setNote(note: FootnoteJson, mark: string, ctx: BlockContext, place: MarkPlace): FlowNote[] {
   const { leading } = ctx.style.notes
   const base = ctx.bases.note
-  const p = buildText([{ type: 'text', text: mark, marks: [{ type: 'superscript' }] }, { type: 'text', text: '\u00a0' }, ...(note.content ?? [])], ctx, base, place, () => '')
-  const rules: BreakRules = { ...rulesFor(ctx, { base, left: 0, right: 0, indent: 0, align: ctx.style.text.align, hyphenate: ctx.style.text.hyphenate }, ctx.measure), indents: [], measure: ctx.noteMeasure }
+  const p = buildText(
+    [
+      { type: 'text', text: mark, marks: [{ type: 'superscript' }] },
+      { type: 'text', text: '\u00a0' },
+      ...(note.content ?? []),
+    ],
+    ctx,
+    base,
+    place,
+    () => '',
+  )
+  const rules: BreakRules = {
+    ...rulesFor(
+      ctx,
+      { base, left: 0, right: 0, indent: 0, align: ctx.style.text.align, hyphenate: ctx.style.text.hyphenate },
+      ctx.measure,
+    ),
+    indents: [],
+    measure: ctx.noteMeasure,
+  }
   const fitted = splitLong(p, rules.measure)
   const b = breakParagraph(fitted, rules)[0]
   if (!b) return [{ height: 0, draw: () => undefined }]
@@ -33,7 +59,10 @@ export function setNote(note: FootnoteJson, mark: string, ctx: BlockContext, pla
     const part: FlowNote = {
       height: (to - from) * leading,
       draw: (out, y, report) => {
-        for (let i = from; i < to; i++) report(setLine(out, linePieces(fitted, b, i), rules, 0, 0, y + (i - from) * leading + baselineIn(leading), place))
+        for (let i = from; i < to; i++)
+          report(
+            setLine(out, linePieces(fitted, b, i), rules, 0, 0, y + (i - from) * leading + baselineIn(leading), place),
+          )
       },
     }
     if (from) continuations.add(part)
@@ -43,7 +72,16 @@ export function setNote(note: FootnoteJson, mark: string, ctx: BlockContext, pla
 }
 
 /** What notes at an end are called, by language. */
-const notesWord: Record<string, string> = { en: 'Notes', de: 'Anmerkungen', fr: 'Notes', es: 'Notas', it: 'Note', pt: 'Notas', nl: 'Noten', sv: 'Noter' }
+const notesWord: Record<string, string> = {
+  en: 'Notes',
+  de: 'Anmerkungen',
+  fr: 'Notes',
+  es: 'Notas',
+  it: 'Note',
+  pt: 'Notas',
+  nl: 'Noten',
+  sv: 'Noter',
+}
 export const notesTitle = (language: string): string => notesWord[language.toLowerCase().split('-')[0]!] ?? 'Notes'
 
 /** Notes that stand together at the end of a chapter or of the book, one item each, on their own leading; whole lines of the grid pass below. */
@@ -53,21 +91,50 @@ export function endNoteItems(notes: EndNote[], ctx: BlockContext): FlowItem[] {
   const base = ctx.bases.note
   const hang = base.size * 1.9
   return notes.flatMap(({ note, mark, place }, i): FlowItem[] => {
-    const p = buildText([{ type: 'text', text: `${mark}.` }, { type: 'text', text: ' ' }, ...(note.content ?? [])], ctx, base, place, () => '')
+    const p = buildText(
+      [{ type: 'text', text: `${mark}.` }, { type: 'text', text: ' ' }, ...(note.content ?? [])],
+      ctx,
+      base,
+      place,
+      () => '',
+    )
     if (!p.frags.length) return []
-    const rules: BreakRules = { ...rulesFor(ctx, { base, left: hang, right: 0, indent: 0, align: ctx.style.text.align, hyphenate: ctx.style.text.hyphenate }, ctx.measure - hang), indents: [-hang * 0.55, 0] }
+    const rules: BreakRules = {
+      ...rulesFor(
+        ctx,
+        { base, left: hang, right: 0, indent: 0, align: ctx.style.text.align, hyphenate: ctx.style.text.hyphenate },
+        ctx.measure - hang,
+      ),
+      indents: [-hang * 0.55, 0],
+    }
     const fitted = splitLong(p, rules.measure)
     const b = breakParagraph(fitted, rules)[0]!
     // As many lines of the grid as hold its own; a note of more than a page is parted like text.
     const rows = Math.ceil((b.count * own) / leading - 1e-6)
     const parted = rows > ctx.lines / 2
-    return [itemOf({
-      before: i ? 0 : 1, breakable: parted, solid: !parted, variants: ofLines(parted ? b.count : rows),
-      draw: (out, _v, from, to, row, report) => {
-        const step = parted ? leading : own
-        for (let k = from; k < (parted ? to : b.count); k++) report(setLine(out, linePieces(fitted, b, k), rules, 0, k ? hang : hang * 0.45, row * leading + (k - from) * step + baselineIn(leading), place))
-      },
-    })]
+    return [
+      itemOf({
+        before: i ? 0 : 1,
+        breakable: parted,
+        solid: !parted,
+        variants: ofLines(parted ? b.count : rows),
+        draw: (out, _v, from, to, row, report) => {
+          const step = parted ? leading : own
+          for (let k = from; k < (parted ? to : b.count); k++)
+            report(
+              setLine(
+                out,
+                linePieces(fitted, b, k),
+                rules,
+                0,
+                k ? hang : hang * 0.45,
+                row * leading + (k - from) * step + baselineIn(leading),
+                place,
+              ),
+            )
+        },
+      }),
+    ]
   })
 }
 
@@ -75,10 +142,17 @@ export function endNoteItems(notes: EndNote[], ctx: BlockContext): FlowItem[] {
  * Notes by the line of a paragraph that calls each. A long note comes in parts; each beyond the first goes with a later line, so
  * that it may stand on a later page. Parts that were waiting stand before what is called here. What finds no line is the `rest`.
  */
-export function notesByLine(p: Paragraph, b: BrokenParagraph, called: FlowNote[], waiting: FlowNote[], rowsALine: number): { notes: { line: number; note: FlowNote }[]; rest: FlowNote[] } {
+export function notesByLine(
+  p: Paragraph,
+  b: BrokenParagraph,
+  called: FlowNote[],
+  waiting: FlowNote[],
+  rowsALine: number,
+): { notes: { line: number; note: FlowNote }[]; rest: FlowNote[] } {
   const notes: { line: number; note: FlowNote }[] = []
   const rest: FlowNote[] = []
-  const put = (line: number, note: FlowNote): void => void (line < b.count && !rest.length ? notes.push({ line: line * rowsALine, note }) : rest.push(note))
+  const put = (line: number, note: FlowNote): void =>
+    void (line < b.count && !rest.length ? notes.push({ line: line * rowsALine, note }) : rest.push(note))
   waiting.forEach((note, i) => put(i, note))
   let free = waiting.length
   let k = 0
@@ -99,4 +173,11 @@ export const isContinuation = (n: FlowNote): boolean => continuations.has(n)
 
 /** What is left of notes where their section has no more text to stand under: on a new page, behind the part at the foot. */
 export const restOfNotes = (rest: FlowNote[], leading: number): FlowItem[] =>
-  rest.map((note, i) => itemOf({ breakBefore: i === 0, solid: true, variants: ofLines(Math.ceil(note.height / leading - 1e-6)), draw: (out, _v, _f, _t, row, report) => note.draw(out, row * leading, report) }))
+  rest.map((note, i) =>
+    itemOf({
+      breakBefore: i === 0,
+      solid: true,
+      variants: ofLines(Math.ceil(note.height / leading - 1e-6)),
+      draw: (out, _v, _f, _t, row, report) => note.draw(out, row * leading, report),
+    }),
+  )

@@ -39,7 +39,8 @@ export function pageStarts(interior: Interior): PageStart[] {
         }
         const face = t.faces[t.face[i]!]!
         let n = 0
-        for (let g = t.start[i]!; g < t.start[i + 1]!; g++) for (const c of face.pairText(t.glyphs[g]!)) if (counts(c)) n++
+        for (let g = t.start[i]!; g < t.start[i + 1]!; g++)
+          for (const c of face.pairText(t.glyphs[g]!)) if (counts(c)) n++
         set.set(key, before + n)
       }
     }

@@ -136,7 +136,8 @@ class Cutter {
   }
 
   readonly isRecto = (page: number): boolean => (page % 2 === 0) === this.startsRecto
-  readonly noteRows = (h: number): number => (h > 0 ? Math.ceil((h + this.frame.noteRule) / this.frame.leading - 1e-6) : 0)
+  readonly noteRows = (h: number): number =>
+    h > 0 ? Math.ceil((h + this.frame.noteRule) / this.frame.leading - 1e-6) : 0
 
   cut(items: FlowItem[]) {
     const most = this.frame.beam ?? BEAM
@@ -174,7 +175,19 @@ class Cutter {
     for (const short of open ? this.shortsOf(s.short, s.page + 1, true) : [s.short]) {
       const page = open ? s.page + 1 : s.page
       const leaves = open ? 0 : s.leaves + 1
-      this.next.set(this.keyOf(page, leaves, s.fill, short, s.keep, s.noteHeight), { page, leaves, fill: s.fill, noteHeight: s.noteHeight, short, keep: s.keep, owed: s.owed, cost: s.cost, prev: s, variant: 0, segments: [] })
+      this.next.set(this.keyOf(page, leaves, s.fill, short, s.keep, s.noteHeight), {
+        page,
+        leaves,
+        fill: s.fill,
+        noteHeight: s.noteHeight,
+        short,
+        keep: s.keep,
+        owed: s.owed,
+        cost: s.cost,
+        prev: s,
+        variant: 0,
+        segments: [],
+      })
     }
   }
 
@@ -183,12 +196,33 @@ class Cutter {
     const entries: Entry[] = []
     if (item.breakBefore && s.fill > 0) {
       const page = s.page + 1 + s.leaves
-      for (const short of this.shortsOf(s.short, page, s.leaves > 0)) entries.push({ page, leaves: 0, fill: 0, noteHeight: 0, short, done: 0, segments: [], cost: cost + this.turnCost(short, page, s.leaves > 0), led: false })
+      for (const short of this.shortsOf(s.short, page, s.leaves > 0))
+        entries.push({
+          page,
+          leaves: 0,
+          fill: 0,
+          noteHeight: 0,
+          short,
+          done: 0,
+          segments: [],
+          cost: cost + this.turnCost(short, page, s.leaves > 0),
+          led: false,
+        })
     } else {
       const flexes = s.fill > 0 ? item.flex : 0
       for (let flex = 0; flex <= flexes; flex++) {
         const space = s.fill > 0 ? Math.max(s.owed, item.before) + flex : 0
-        entries.push({ page: s.page, leaves: s.leaves, fill: s.fill + space, noteHeight: s.noteHeight, short: s.short, done: 0, segments: [], cost: cost + flex * FLEX, led: false })
+        entries.push({
+          page: s.page,
+          leaves: s.leaves,
+          fill: s.fill + space,
+          noteHeight: s.noteHeight,
+          short: s.short,
+          done: 0,
+          segments: [],
+          cost: cost + flex * FLEX,
+          led: false,
+        })
       }
     }
     this.lay(s, item, v, entries)
@@ -236,7 +270,19 @@ class Cutter {
       // The state is only made if it is new or better.
       if (!known || cost < known.cost) {
         const last: Segment = { page, row: fill, from: done, to: variant.lines, short, led }
-        this.next.set(key, { page, leaves, fill: fill + rest, noteHeight: height, short, keep: keepOf(item), owed: item.after, cost, prev: s, variant: v, segments: segments.length ? [...segments, last] : [last] })
+        this.next.set(key, {
+          page,
+          leaves,
+          fill: fill + rest,
+          noteHeight: height,
+          short,
+          keep: keepOf(item),
+          owed: item.after,
+          cost,
+          prev: s,
+          variant: v,
+          segments: segments.length ? [...segments, last] : [last],
+        })
       }
       // What must stay with what follows may also begin on the next page, or take its last lines there, should that not fit below it; so
       // may rows of a table or of the contents, so that their last page gets its lines.
@@ -253,12 +299,32 @@ class Cutter {
       let h = noteHeight
       if (variant.notes) for (const n of variant.notes) if (n.line >= done) h += n.note.height
       const key = this.keyOf(page, leaves, Math.min(cap, fill + rest), short, keepOf(item), h)
-      if (!this.next.has(key)) this.next.set(key, { page, leaves, fill: Math.min(cap, fill + rest), noteHeight: h, short, keep: keepOf(item), owed: item.after, cost: cost + FORBIDDEN, prev: s, variant: v, segments: [...segments, { page, row: fill, from: done, to: variant.lines, short, led }] })
+      if (!this.next.has(key))
+        this.next.set(key, {
+          page,
+          leaves,
+          fill: Math.min(cap, fill + rest),
+          noteHeight: h,
+          short,
+          keep: keepOf(item),
+          owed: item.after,
+          cost: cost + FORBIDDEN,
+          prev: s,
+          variant: v,
+          segments: [...segments, { page, row: fill, from: done, to: variant.lines, short, led }],
+        })
     }
   }
 
   /** Turns the page after k more lines of an item; `heights` as in `layOn`. */
-  private turn(s: State, item: FlowItem, v: number, { page, leaves, fill, noteHeight, short, done, segments, cost, led }: Entry, k: number, heights: number[] | undefined): void {
+  private turn(
+    s: State,
+    item: FlowItem,
+    v: number,
+    { page, leaves, fill, noteHeight, short, done, segments, cost, led }: Entry,
+    k: number,
+    heights: number[] | undefined,
+  ): void {
     const variant = item.variants[v]!
     const rest = variant.lines - done
     const onOldPage = segments.length === 0 && page === s.page && s.fill > 0
@@ -275,23 +341,58 @@ class Cutter {
       const key = (done + k) * 4 + nextShort + 1
       const known = this.turned.get(key)
       const total = c + this.turnCost(nextShort, to, leaves > 0)
-      if (!known || total < known.cost) this.turned.set(key, { page: to, leaves: 0, fill: k + done ? 0 : leadLines(item), noteHeight: 0, short: nextShort, done: done + k, segments: set, cost: total, led: k + done === 0 && !!item.lead })
+      if (!known || total < known.cost)
+        this.turned.set(key, {
+          page: to,
+          leaves: 0,
+          fill: k + done ? 0 : leadLines(item),
+          noteHeight: 0,
+          short: nextShort,
+          done: done + k,
+          segments: set,
+          cost: total,
+          led: k + done === 0 && !!item.lead,
+        })
     }
   }
 }
 
-const startOf = (short: number): State => ({ page: 0, leaves: 0, fill: 0, noteHeight: 0, short, keep: Keep.free, owed: 0, cost: Math.abs(short) * SHORT_SPREAD, prev: null, variant: 0, segments: [] })
+const startOf = (short: number): State => ({
+  page: 0,
+  leaves: 0,
+  fill: 0,
+  noteHeight: 0,
+  short,
+  keep: Keep.free,
+  owed: 0,
+  cost: Math.abs(short) * SHORT_SPREAD,
+  prev: null,
+  variant: 0,
+  segments: [],
+})
 
-const finalCost = (s: State): number => s.cost + (s.page > 0 && s.fill > 0 && s.fill < LEAST_LAST ? SHORT_LAST * (LEAST_LAST - s.fill) : 0)
+const finalCost = (s: State): number =>
+  s.cost + (s.page > 0 && s.fill > 0 && s.fill < LEAST_LAST ? SHORT_LAST * (LEAST_LAST - s.fill) : 0)
 
 const leadLines = (item: FlowItem): number => item.lead?.lines ?? 0
 
 /** Walks the chain of states back into pages, and counts what was wished in vain. */
-function rebuild(items: FlowItem[], last: State, frame: PageFrame, isRecto: (page: number) => boolean, noteRows: (h: number) => number): { pages: CutPage[]; unmet: Unmet; unmetAt: UnmetAt[] } {
+function rebuild(
+  items: FlowItem[],
+  last: State,
+  frame: PageFrame,
+  isRecto: (page: number) => boolean,
+  noteRows: (h: number) => number,
+): { pages: CutPage[]; unmet: Unmet; unmetAt: UnmetAt[] } {
   const chain: State[] = []
   for (let s: State | null = last; s?.prev; s = s.prev) chain.push(s)
   chain.reverse()
-  const pages: CutPage[] = Array.from({ length: last.page + (last.fill > 0 ? 1 : 0) + last.leaves }, () => ({ placements: [], notes: [], short: 0, filled: 0 }))
+  const pages: CutPage[] = Array.from({ length: last.page + (last.fill > 0 ? 1 : 0) + last.leaves }, () => ({
+    placements: [],
+    notes: [],
+    short: 0,
+    filled: 0,
+  }))
   const unmet: Unmet = { widows: 0, strandedHeads: 0, unevenSpreads: 0, shortLastPage: 0, hyphensAtRectoFoot: 0 }
   const blameless = new Uint8Array(pages.length)
   const unmetAt: UnmetAt[] = []
@@ -312,19 +413,26 @@ function rebuild(items: FlowItem[], last: State, frame: PageFrame, isRecto: (pag
       page.short = g.short
       page.filled = g.row + g.to - g.from
       for (const n of variant.notes ?? []) if (n.line >= g.from && n.line < g.to) page.notes.push(n.note)
-      if (item.breakable && g.to < variant.lines && ((g.to < item.keepFirst && variant.lines > 1) || variant.lines - g.to < 2)) count('widows', g.page)
+      if (
+        item.breakable &&
+        g.to < variant.lines &&
+        ((g.to < item.keepFirst && variant.lines > 1) || variant.lines - g.to < 2)
+      )
+        count('widows', g.page)
       if (g.to < variant.lines && isRecto(g.page) && variant.hyphens?.[g.to - 1]) count('hyphensAtRectoFoot', g.page)
     }
     const first = s.segments[0]!
     const before = s.prev
     if (before?.keep === Keep.must && before.page !== first.page) count('strandedHeads', before.page)
-    if (before && first.page > before.page && (first.row === 0 || first.led) && (item.solid || item.breakBefore)) blameless[before.page] = 1
+    if (before && first.page > before.page && (first.row === 0 || first.led) && (item.solid || item.breakBefore))
+      blameless[before.page] = 1
   })
   for (let p = 0; p < last.page; p++) {
     const page = pages[p]!
     if (page.leaf !== undefined) continue
     const height = page.notes.reduce((h, n) => h + n.height, 0)
-    if (!blameless[p] && !page.notes.length && frame.lines - page.short - noteRows(height) - page.filled > 0) count('unevenSpreads', p)
+    if (!blameless[p] && !page.notes.length && frame.lines - page.short - noteRows(height) - page.filled > 0)
+      count('unevenSpreads', p)
   }
   if (last.page > 0 && last.fill > 0 && last.fill < LEAST_LAST) count('shortLastPage', last.page)
   return { pages, unmet, unmetAt }

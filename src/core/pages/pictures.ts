@@ -7,7 +7,15 @@ import { altOf, sharpWidth } from './smallPictures'
 import { textItems } from './textItems'
 
 /** A picture and its caption where it stands. One beside the text waits in the setting for the paragraphs that follow. */
-export function addImage(out: FlowItem[], block: ImageJson, ctx: BlockContext, s: Setting, place: MarkPlace, notes: NoteCounter, following?: BlockJson): void {
+export function addImage(
+  out: FlowItem[],
+  block: ImageJson,
+  ctx: BlockContext,
+  s: Setting,
+  place: MarkPlace,
+  notes: NoteCounter,
+  following?: BlockJson,
+): void {
   const asset = ctx.assets.get(block.attrs.asset)
   if (!asset) {
     const caption = captionOf(block, ctx, s.left, s.right, place, notes)
@@ -17,14 +25,31 @@ export function addImage(out: FlowItem[], block: ImageJson, ctx: BlockContext, s
   const { stands = 'measure' } = block.attrs
   if (stands === 'page' || stands === 'plate') out.push(leafItem(block, asset, ctx, place, notes))
   else {
-    const beside = stands !== 'measure' && following?.type === 'paragraph' && !s.beside ? besideText(block, asset, stands, ctx, s, place, notes) : undefined
+    const beside =
+      stands !== 'measure' && following?.type === 'paragraph' && !s.beside
+        ? besideText(block, asset, stands, ctx, s, place, notes)
+        : undefined
     if (beside) s.beside = beside
     else out.push(inMeasure(block, asset, ctx, s, place, notes))
   }
 }
 
-const captionOf = (block: ImageJson, ctx: BlockContext, left: number, right: number, place: MarkPlace, notes: NoteCounter): FlowItem | undefined =>
-  textItems(block.content, ctx, { base: ctx.bases.caption, left, right, indent: 0, align: 'center', hyphenate: false }, place, notes, { before: 0, after: 0, keepNext: false, breakable: false })[0]
+const captionOf = (
+  block: ImageJson,
+  ctx: BlockContext,
+  left: number,
+  right: number,
+  place: MarkPlace,
+  notes: NoteCounter,
+): FlowItem | undefined =>
+  textItems(
+    block.content,
+    ctx,
+    { base: ctx.bases.caption, left, right, indent: 0, align: 'center', hyphenate: false },
+    place,
+    notes,
+    { before: 0, after: 0, keepNext: false, breakable: false },
+  )[0]
 
 const linesOf = (caption: FlowItem | undefined): number => caption?.variants[0]!.lines ?? 0
 
@@ -36,7 +61,14 @@ function notesOf(caption: FlowItem | undefined, counter: NoteCounter): Beside['n
 }
 
 /** On lines of its own, with its caption below. */
-function inMeasure(block: ImageJson, asset: Asset, ctx: BlockContext, s: Setting, place: MarkPlace, notes: NoteCounter): FlowItem {
+function inMeasure(
+  block: ImageJson,
+  asset: Asset,
+  ctx: BlockContext,
+  s: Setting,
+  place: MarkPlace,
+  notes: NoteCounter,
+): FlowItem {
   const { leading } = ctx.style.text
   const caption = captionOf(block, ctx, s.left, s.right, place, notes)
   const measure = ctx.measure - s.left - s.right
@@ -51,9 +83,21 @@ function inMeasure(block: ImageJson, asset: Asset, ctx: BlockContext, s: Setting
   const rows = Math.ceil(height / leading - 1e-6)
   const called = notesOf(caption, notes)
   return itemOf({
-    before: 1, after: 1, solid: true, variants: ofLines(rows + linesOf(caption), called),
+    before: 1,
+    after: 1,
+    solid: true,
+    variants: ofLines(rows + linesOf(caption), called),
     draw: (layer, _v, _f, _t, row, report) => {
-      layer.add({ kind: 'image', asset: asset.id, x: s.left + (measure - width) / 2, y: row * leading + (rows * leading - height) / 2, width, height, alt: altOf(block.attrs), place })
+      layer.add({
+        kind: 'image',
+        asset: asset.id,
+        x: s.left + (measure - width) / 2,
+        y: row * leading + (rows * leading - height) / 2,
+        width,
+        height,
+        alt: altOf(block.attrs),
+        place,
+      })
       caption?.draw(layer, 0, 0, linesOf(caption), row + rows, report)
     },
   })
@@ -66,12 +110,24 @@ const LEAST_BESIDE = 11
  * Beside the text: its top level with the first line's capitals, its foot on a baseline. Undefined where the lines beside
  * it would be too narrow, or the page too low.
  */
-function besideText(block: ImageJson, asset: Asset, side: 'left' | 'right', ctx: BlockContext, s: Setting, place: MarkPlace, notes: NoteCounter): Beside | undefined {
+function besideText(
+  block: ImageJson,
+  asset: Asset,
+  side: 'left' | 'right',
+  ctx: BlockContext,
+  s: Setting,
+  place: MarkPlace,
+  notes: NoteCounter,
+): Beside | undefined {
   const { leading, size } = ctx.style.text
   const measure = ctx.measure - s.left - s.right
   const caps = ctx.faces.of(s.base).face.metrics.capHeight * s.base.size
   const space = size * 1.1
-  const widest = Math.min(measure * Math.min(1, Math.max(0.05, block.attrs.share)), sharpWidth(asset), measure - space - LEAST_BESIDE * size)
+  const widest = Math.min(
+    measure * Math.min(1, Math.max(0.05, block.attrs.share)),
+    sharpWidth(asset),
+    measure - space - LEAST_BESIDE * size,
+  )
   const ratio = asset.height / asset.width
   const lines = Math.min(Math.floor((widest * ratio - caps) / leading) + 1, Math.floor(ctx.lines * 0.75))
   if (lines < 2) return undefined
@@ -80,9 +136,21 @@ function besideText(block: ImageJson, asset: Asset, side: 'left' | 'right', ctx:
   const x = side === 'left' ? s.left : ctx.measure - s.right - width
   const caption = captionOf(block, ctx, x, ctx.measure - x - width, place, notes)
   return {
-    rows: lines + linesOf(caption), side, room: width + space, notes: notesOf(caption, notes),
+    rows: lines + linesOf(caption),
+    side,
+    room: width + space,
+    notes: notesOf(caption, notes),
     draw: (layer, _v, _f, _t, row, report) => {
-      layer.add({ kind: 'image', asset: asset.id, x, y: row * leading + baselineIn(leading) - caps, width, height, alt: altOf(block.attrs), place })
+      layer.add({
+        kind: 'image',
+        asset: asset.id,
+        x,
+        y: row * leading + baselineIn(leading) - caps,
+        width,
+        height,
+        alt: altOf(block.attrs),
+        place,
+      })
       caption?.draw(layer, 0, 0, linesOf(caption), row + lines, report)
     },
   }
@@ -96,13 +164,19 @@ export function standBeside(items: FlowItem[], s: Setting, next: BlockJson | und
   const { draw, notes } = beside
   const rows = beside.rows
   const ends = item.variants.every(v => v.lines >= rows)
-  const variants = (ends ? item.variants : [item.variants[0]!]).map(v => (notes.length ? { ...v, notes: [...notes, ...(v.notes ?? [])] } : v))
+  const variants = (ends ? item.variants : [item.variants[0]!]).map(v =>
+    notes.length ? { ...v, notes: [...notes, ...(v.notes ?? [])] } : v,
+  )
   const taken = variants[0]!.lines + item.after
   s.beside = ends || taken >= rows ? undefined : { ...beside, rows: rows - taken, draw: undefined, notes: [] }
   // What follows on the same rows stands on the same page.
   const holds = !!s.beside
   const set: FlowItem = {
-    ...item, variants, solid: !!draw || item.solid, keepNext: holds || item.keepNext, breakable: !holds && ends && item.breakable,
+    ...item,
+    variants,
+    solid: !!draw || item.solid,
+    keepNext: holds || item.keepNext,
+    breakable: !holds && ends && item.breakable,
     // One line may stand at a page's foot if the picture's last row does.
     keepFirst: ends ? (item.keepFirst > 2 ? Math.max(rows, item.keepFirst) : rows) : item.keepFirst,
     draw: (layer, v, from, to, row, report) => {
@@ -118,7 +192,14 @@ export function restBeside(s: Setting): FlowItem[] {
   const { beside } = s
   s.beside = undefined
   if (!beside) return []
-  return [itemOf({ after: 1, solid: true, variants: ofLines(beside.rows, beside.notes), draw: (layer, v, from, to, row, report) => beside.draw?.(layer, v, from, to, row, report) })]
+  return [
+    itemOf({
+      after: 1,
+      solid: true,
+      variants: ofLines(beside.rows, beside.notes),
+      draw: (layer, v, from, to, row, report) => beside.draw?.(layer, v, from, to, row, report),
+    }),
+  ]
 }
 
 /** A page of its own: in the text block with its caption, or as a plate over the edges of the leaf (down to its caption, where it has one). */
@@ -130,14 +211,31 @@ function leafItem(block: ImageJson, asset: Asset, ctx: BlockContext, place: Mark
   const bleeds = block.attrs.stands === 'plate'
   const room = (ctx.lines - linesOf(caption) - (caption ? 1 : 0)) * leading
   return itemOf({
-    solid: true, variants: ofLines(0), draw: () => undefined,
+    solid: true,
+    variants: ofLines(0),
+    draw: () => undefined,
     leaf: {
-      ...(bleeds ? { ground: (layer, on) => plate(layer, asset, block, on, caption ? on.top + room : undefined, place) } : {}),
+      ...(bleeds
+        ? { ground: (layer, on) => plate(layer, asset, block, on, caption ? on.top + room : undefined, place) }
+        : {}),
       draw: (layer, report) => {
         if (!bleeds) {
-          const width = Math.min(ctx.measure * Math.min(1, Math.max(0.05, block.attrs.share)), sharpWidth(asset), (room * asset.width) / asset.height)
+          const width = Math.min(
+            ctx.measure * Math.min(1, Math.max(0.05, block.attrs.share)),
+            sharpWidth(asset),
+            (room * asset.width) / asset.height,
+          )
           const height = (width * asset.height) / asset.width
-          layer.add({ kind: 'image', asset: asset.id, x: (ctx.measure - width) / 2, y: (room - height) / 2, width, height, alt: altOf(block.attrs), place })
+          layer.add({
+            kind: 'image',
+            asset: asset.id,
+            x: (ctx.measure - width) / 2,
+            y: (room - height) / 2,
+            width,
+            height,
+            alt: altOf(block.attrs),
+            place,
+          })
         }
         caption?.draw(layer, 0, 0, linesOf(caption), ctx.lines - linesOf(caption), report)
       },
@@ -146,7 +244,14 @@ function leafItem(block: ImageJson, asset: Asset, ctx: BlockContext, place: Mark
 }
 
 /** A picture that fills the leaf and its bleed: scaled to cover, cut evenly, never distorted. */
-function plate(layer: LayerBuilder, asset: Asset, block: ImageJson, { width, height, bleed }: LeafFrame, foot: number | undefined, place: MarkPlace): void {
+function plate(
+  layer: LayerBuilder,
+  asset: Asset,
+  block: ImageJson,
+  { width, height, bleed }: LeafFrame,
+  foot: number | undefined,
+  place: MarkPlace,
+): void {
   const x0 = -bleed.left
   const y0 = -bleed.top
   const w = width + bleed.left + bleed.right
@@ -154,7 +259,24 @@ function plate(layer: LayerBuilder, asset: Asset, block: ImageJson, { width, hei
   const scale = Math.max(w / asset.width, h / asset.height)
   const [iw, ih] = [asset.width * scale, asset.height * scale]
   layer.add({
-    kind: 'group', role: 'plate', clip: new PathBuilder().rect(x0, y0, w, h).build(),
-    layers: [{ items: [{ kind: 'image', asset: asset.id, x: x0 + (w - iw) / 2, y: y0 + (h - ih) / 2, width: iw, height: ih, alt: altOf(block.attrs), place }] }],
+    kind: 'group',
+    role: 'plate',
+    clip: new PathBuilder().rect(x0, y0, w, h).build(),
+    layers: [
+      {
+        items: [
+          {
+            kind: 'image',
+            asset: asset.id,
+            x: x0 + (w - iw) / 2,
+            y: y0 + (h - ih) / 2,
+            width: iw,
+            height: ih,
+            alt: altOf(block.attrs),
+            place,
+          },
+        ],
+      },
+    ],
   })
 }

@@ -22,7 +22,10 @@ const countsIn = (text: string): number => {
 }
 
 /** The glyphs of a page that come from blocks of the book, in the order in which they are set. What is said again is no place. */
-function eachGlyph(page: PageMarks, visit: (g: { place: MarkPlace; text: string; x: number; end: number; baseline: number; size: number }) => void): void {
+function eachGlyph(
+  page: PageMarks,
+  visit: (g: { place: MarkPlace; text: string; x: number; end: number; baseline: number; size: number }) => void,
+): void {
   visitPage(page, v => {
     if (!('text' in v)) return
     const t = v.text
@@ -33,7 +36,14 @@ function eachGlyph(page: PageMarks, visit: (g: { place: MarkPlace; text: string;
       const unit = (t.size[r]! * t.stretch[r]!) / face.unitsPerEm
       for (let g = t.start[r]!; g < t.start[r + 1]!; g++) {
         const x = v.x + t.x[g]!
-        visit({ place, text: face.pairText(t.glyphs[g]!), x, end: x + face.advance(face.pairGlyph(t.glyphs[g]!)) * unit, baseline: v.y + t.baseline[r]!, size: t.size[r]! })
+        visit({
+          place,
+          text: face.pairText(t.glyphs[g]!),
+          x,
+          end: x + face.advance(face.pairGlyph(t.glyphs[g]!)) * unit,
+          baseline: v.y + t.baseline[r]!,
+          size: t.size[r]!,
+        })
       }
     }
   })
@@ -42,9 +52,10 @@ function eachGlyph(page: PageMarks, visit: (g: { place: MarkPlace; text: string;
 /** Characters of a block that stand on pages before `page`. */
 function charsBefore({ pages, starts }: PagesAndStarts, page: number, section: string, block: string): number {
   let n = 0
-  for (let i = starts.get(section) ?? page; i < page; i++) eachGlyph(pages[i]!, g => {
-    if (g.place.section === section && g.place.block === block) n += countsIn(g.text)
-  })
+  for (let i = starts.get(section) ?? page; i < page; i++)
+    eachGlyph(pages[i]!, g => {
+      if (g.place.section === section && g.place.block === block) n += countsIn(g.text)
+    })
   return n
 }
 
@@ -92,7 +103,8 @@ export function pageOf(interior: PagesAndStarts, section: string, block?: string
   for (let i = from; i < end; i++) {
     let here = false
     visitPage(interior.pages[i]!, v => {
-      if ('item' in v && v.item.kind === 'image' && v.item.place?.section === section && v.item.place.block === block) here = true
+      if ('item' in v && v.item.kind === 'image' && v.item.place?.section === section && v.item.place.block === block)
+        here = true
     })
     eachGlyph(interior.pages[i]!, g => {
       if (g.place.section !== section || g.place.block !== block) return
@@ -112,10 +124,12 @@ export function boxOn(interior: Interior, index: number, section: string, block:
   const page = interior.pages[index]
   if (!page) return undefined
   let [x0, y0, x1, y1] = [Infinity, Infinity, -Infinity, -Infinity]
-  const take = (a: number, b: number, c: number, d: number): void => void ([x0, y0, x1, y1] = [Math.min(x0, a), Math.min(y0, b), Math.max(x1, c), Math.max(y1, d)])
+  const take = (a: number, b: number, c: number, d: number): void =>
+    void ([x0, y0, x1, y1] = [Math.min(x0, a), Math.min(y0, b), Math.max(x1, c), Math.max(y1, d)])
   const own = (p: MarkPlace | undefined): boolean => p?.section === section && p.block === block
   visitPage(page, v => {
-    if ('item' in v && v.item.kind === 'image' && own(v.item.place)) take(v.x + v.item.x, v.y + v.item.y, v.x + v.item.x + v.item.width, v.y + v.item.y + v.item.height)
+    if ('item' in v && v.item.kind === 'image' && own(v.item.place))
+      take(v.x + v.item.x, v.y + v.item.y, v.x + v.item.x + v.item.width, v.y + v.item.y + v.item.height)
   })
   eachGlyph(page, g => own(g.place) && take(g.x, g.baseline - g.size, g.end, g.baseline + g.size * 0.25))
   return x1 > x0 ? { x: x0, y: y0, width: x1 - x0, height: y1 - y0 } : undefined
@@ -130,18 +144,24 @@ export function wordAt(interior: Interior, index: number, { section, block, char
   let found = false
   const boxes: PageBox[] = []
   const close = (): void => {
-    if (found && !boxes.length) for (const g of word) {
-      const box = boxes[boxes.length - 1]
-      if (box && Math.abs(box.y + box.height * 0.78 - g.baseline) < g.size * 0.45 && g.x >= box.x) box.width = Math.max(box.width, g.end - box.x)
-      else boxes.push({ x: g.x, y: g.baseline - g.size * 0.78, width: g.end - g.x, height: g.size })
-    }
+    if (found && !boxes.length)
+      for (const g of word) {
+        const box = boxes[boxes.length - 1]
+        if (box && Math.abs(box.y + box.height * 0.78 - g.baseline) < g.size * 0.45 && g.x >= box.x)
+          box.width = Math.max(box.width, g.end - box.x)
+        else boxes.push({ x: g.x, y: g.baseline - g.size * 0.78, width: g.end - g.x, height: g.size })
+      }
     word = []
   }
   let last: { x: number; baseline: number; text: string; size: number } | undefined
   eachGlyph(page, g => {
     if (g.place.section !== section || g.place.block !== block) return
     // A line's end parts words unless a hyphen was put in.
-    if (!g.text.trim() || (last && last.text !== '\u00ad' && Math.abs(last.baseline - g.baseline) > g.size * 0.45 && g.x < last.x)) close()
+    if (
+      !g.text.trim() ||
+      (last && last.text !== '\u00ad' && Math.abs(last.baseline - g.baseline) > g.size * 0.45 && g.x < last.x)
+    )
+      close()
     if (g.text.trim()) word.push(g)
     const counted = countsIn(g.text)
     if (chars >= n && chars < n + counted) found = true

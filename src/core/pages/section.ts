@@ -45,7 +45,14 @@ export interface SetSection {
 }
 
 /** Sets a section: its items are made, cut into pages, drawn. `first` is the side that its first page will be; `done` hears how many blocks are set. */
-export function setSection(section: Section, label: SectionLabel, ctx: Omit<BlockContext, 'section' | 'lacks'>, first: 'recto' | 'verso', items?: FlowItem[], done?: (blocks: number) => void): SetSection {
+export function setSection(
+  section: Section,
+  label: SectionLabel,
+  ctx: Omit<BlockContext, 'section' | 'lacks'>,
+  first: 'recto' | 'verso',
+  items?: FlowItem[],
+  done?: (blocks: number) => void,
+): SetSection {
   const lacks: Lack[] = []
   const full: BlockContext = { ...ctx, section: section.id, lacks: lack => lacks.push(lack) }
   const opens = opening(section, label, full)
@@ -53,16 +60,54 @@ export function setSection(section: Section, label: SectionLabel, ctx: Omit<Bloc
   const lackedByOpening = lacks.length
   const { at } = ctx.style.notes
   const kept: EndNote[] | undefined = at === 'foot' ? undefined : []
-  const made = (c: BlockContext): FlowItem[] => (kept && (kept.length = 0), [...opens, ...(items ?? flowItems(section.doc, c, opens.length > 0 && !!roles[section.role].headed, section.role === 'dedication' || section.role === 'epigraph', done, kept))])
+  const made = (c: BlockContext): FlowItem[] => (
+    kept && (kept.length = 0),
+    [
+      ...opens,
+      ...(items ??
+        flowItems(
+          section.doc,
+          c,
+          opens.length > 0 && !!roles[section.role].headed,
+          section.role === 'dedication' || section.role === 'epigraph',
+          done,
+          kept,
+        )),
+    ]
+  )
   let flow = made(full)
-  const noted = (flow: FlowItem[]): FlowItem[] => (at === 'chapter' && kept?.length ? [...flow, ...textItems([{ type: 'text', text: notesTitle(ctx.faces.language) }], full, { base: ctx.bases.heads[1]!, left: 0, right: 0, indent: 0, align: ctx.style.headings.align, hyphenate: false }, { section: section.id, block: '' }, { next: () => '' }, { before: 2, after: 0, keepNext: true, breakable: false }), ...endNoteItems(kept, full)] : flow)
+  const noted = (flow: FlowItem[]): FlowItem[] =>
+    at === 'chapter' && kept?.length
+      ? [
+          ...flow,
+          ...textItems(
+            [{ type: 'text', text: notesTitle(ctx.faces.language) }],
+            full,
+            {
+              base: ctx.bases.heads[1]!,
+              left: 0,
+              right: 0,
+              indent: 0,
+              align: ctx.style.headings.align,
+              hyphenate: false,
+            },
+            { section: section.id, block: '' },
+            { next: () => '' },
+            { before: 2, after: 0, keepNext: true, breakable: false },
+          ),
+          ...endNoteItems(kept, full),
+        ]
+      : flow
   flow = noted(flow)
   const endNotes = at === 'book' ? (kept ?? []) : []
   if (!flow.length) return { pages: [], stats: emptyStats(), unmetAt: [], lacks, endNotes }
   const frame: PageFrame = { lines: ctx.lines, leading: ctx.style.text.leading, noteRule: NOTE_RULE, first }
   let { pages, unmet, unmetAt } = paginate(flow, frame)
   // A chapter whose pages do not level, or whose last has too few lines, is tried again with spreads a line long, then with every length that its paragraphs can take: that costs, and is rare.
-  const further = [() => flow, () => (items ? undefined : (lacks.length = lackedByOpening, noted(made({ ...full, everyLength: true }))))]
+  const further = [
+    () => flow,
+    () => (items ? undefined : ((lacks.length = lackedByOpening), noted(made({ ...full, everyLength: true })))),
+  ]
   for (const [i, other] of further.entries()) {
     if (worth(unmet) < 10) break
     const tried = other()
@@ -76,19 +121,35 @@ export function setSection(section: Section, label: SectionLabel, ctx: Omit<Bloc
   const stats: SetStats = { ...emptyStats(), unmet }
   const out = new LayerBuilder(96, 3072)
   const side = (i: number): 'recto' | 'verso' => ((i % 2 === 0) === (first === 'recto') ? 'recto' : 'verso')
-  return { pages: pages.map((p, i) => draw(out, p, flow, full, stats, i === 0, side(i))), stats, unmetAt, lacks, endNotes }
+  return {
+    pages: pages.map((p, i) => draw(out, p, flow, full, stats, i === 0, side(i))),
+    stats,
+    unmetAt,
+    lacks,
+    endNotes,
+  }
 }
 
 /** How much is unmet, in the order of the wishes. */
-const worth = (u: Unmet): number => (u.widows + u.strandedHeads) * 1e6 + u.unevenSpreads * 1e3 + u.shortLastPage * 10 + u.hyphensAtRectoFoot
+const worth = (u: Unmet): number =>
+  (u.widows + u.strandedHeads) * 1e6 + u.unevenSpreads * 1e3 + u.shortLastPage * 10 + u.hyphensAtRectoFoot
 
 /** Whether a line more at the foot would still stand clear of the folio. */
-const roomBelow = ({ style }: Pick<BlockContext, 'style'>): boolean => style.folios.at === 'head, outside' || style.folios.distance >= style.text.leading * 1.55
+const roomBelow = ({ style }: Pick<BlockContext, 'style'>): boolean =>
+  style.folios.at === 'head, outside' || style.folios.distance >= style.text.leading * 1.55
 
 /** Space between text and notes, with the hairline in it. */
 const NOTE_RULE = 9
 
-function draw(out: LayerBuilder, page: CutPage, flow: FlowItem[], ctx: BlockContext, stats: SetStats, opens: boolean, side: 'recto' | 'verso'): ContentPage {
+function draw(
+  out: LayerBuilder,
+  page: CutPage,
+  flow: FlowItem[],
+  ctx: BlockContext,
+  stats: SetStats,
+  opens: boolean,
+  side: 'recto' | 'verso',
+): ContentPage {
   const report = (line: SetLine): void => {
     stats.lines++
     if (line.hyphen) stats.hyphens++
@@ -116,7 +177,11 @@ function draw(out: LayerBuilder, page: CutPage, flow: FlowItem[], ctx: BlockCont
     const height = page.notes.reduce((h, n) => h + n.height, 0)
     // Notes stand on the foot of a full page, so that all pages end alike.
     let y = (ctx.lines - page.short) * leading - height
-    out.add({ kind: 'path', path: new PathBuilder().rect(0, y - NOTE_RULE * 0.45, ctx.measure * 0.22, 0.4).build(), fill: BLACK })
+    out.add({
+      kind: 'path',
+      path: new PathBuilder().rect(0, y - NOTE_RULE * 0.45, ctx.measure * 0.22, 0.4).build(),
+      fill: BLACK,
+    })
     for (const n of page.notes) {
       n.draw(out, y, report)
       y += n.height
@@ -126,10 +191,19 @@ function draw(out: LayerBuilder, page: CutPage, flow: FlowItem[], ctx: BlockCont
 }
 
 /** What is printed past each edge of a leaf on one side of the spine, points. */
-export const bleedEdges = ({ bleed, bleedsInside }: Pick<BlockContext['leaf'], 'bleed' | 'bleedsInside'>, side: 'recto' | 'verso'): Edges => {
+export const bleedEdges = (
+  { bleed, bleedsInside }: Pick<BlockContext['leaf'], 'bleed' | 'bleedsInside'>,
+  side: 'recto' | 'verso',
+): Edges => {
   const inner = bleedsInside ? bleed : 0
   return { top: bleed, bottom: bleed, left: side === 'recto' ? inner : bleed, right: side === 'recto' ? bleed : inner }
 }
 
-const emptyStats = (): SetStats => ({ lines: 0, fullLines: 0, hyphens: 0, over: 0, gaps: [], unmet: { widows: 0, strandedHeads: 0, unevenSpreads: 0, shortLastPage: 0, hyphensAtRectoFoot: 0 } })
-
+const emptyStats = (): SetStats => ({
+  lines: 0,
+  fullLines: 0,
+  hyphens: 0,
+  over: 0,
+  gaps: [],
+  unmet: { widows: 0, strandedHeads: 0, unevenSpreads: 0, shortLastPage: 0, hyphensAtRectoFoot: 0 },
+})

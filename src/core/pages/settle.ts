@@ -8,7 +8,14 @@ import { type InteriorStyle, marginsOf } from './style'
  * rule is tried from the thinnest book upward, so the first margin that is legal at its own count is the smallest
  * there is, and the search cannot swing back. `rule` gives the least inside margin (points) for a page count.
  */
-export async function settleInterior(setter: Setter, book: Book, style: InteriorStyle, spec: Omit<PageSpec, 'inside'>, rule: (pages: number) => number, ticker?: Ticker): Promise<Interior> {
+export async function settleInterior(
+  setter: Setter,
+  book: Book,
+  style: InteriorStyle,
+  spec: Omit<PageSpec, 'inside'>,
+  rule: (pages: number) => number,
+  ticker?: Ticker,
+): Promise<Interior> {
   let inside = Math.max(marginsOf(style).inside, rule(1))
   for (;;) {
     const interior = await setter.set(book, style, { ...spec, inside }, ticker)

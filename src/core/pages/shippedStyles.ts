@@ -9,7 +9,16 @@ import nightFerry from './styles/night-ferry.json' with { type: 'json' }
 import plainsong from './styles/plainsong.json' with { type: 'json' }
 
 /** The styles that ship, in the order in which they are offered. Whole documents: a test reads each by the schema, so that no start has to. */
-export const shippedStyles = [harbour, chandlery, meadowsweet, nightFerry, plainsong, fieldNotes, clearDay, longEvening] as InteriorStyle[]
+export const shippedStyles = [
+  harbour,
+  chandlery,
+  meadowsweet,
+  nightFerry,
+  plainsong,
+  fieldNotes,
+  clearDay,
+  longEvening,
+] as InteriorStyle[]
 
 /** The style that a book begins with. */
 export const harbourRoman: InteriorStyle = shippedStyles[0]!

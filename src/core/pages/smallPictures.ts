@@ -14,10 +14,21 @@ export const sharpWidth = (a: Asset): number => (a.width / IMAGE_PPI) * 72
 export const altOf = (attrs: ImageJson['attrs'] | SignJson['attrs']): string => (attrs.decoration ? '' : attrs.alt)
 
 /** The author's own picture as an ornament, `height` points high around a centre; false where it is not among the book's. */
-export function drawOwnOrnament(out: LayerBuilder, id: string, cx: number, cy: number, height: number, ctx: BlockContext): boolean {
+export function drawOwnOrnament(
+  out: LayerBuilder,
+  id: string,
+  cx: number,
+  cy: number,
+  height: number,
+  ctx: BlockContext,
+): boolean {
   const asset = id ? ctx.assets.get(id) : undefined
   if (!asset) return false
-  const h = Math.min(height, (sharpWidth(asset) * asset.height) / asset.width, (ctx.measure * asset.height) / asset.width)
+  const h = Math.min(
+    height,
+    (sharpWidth(asset) * asset.height) / asset.width,
+    (ctx.measure * asset.height) / asset.width,
+  )
   const w = (h * asset.width) / asset.height
   out.add({ kind: 'image', asset: asset.id, x: cx - w / 2, y: cy - h / 2, width: w, height: h, alt: '' })
   return true
@@ -34,8 +45,22 @@ export function addSign(b: ParagraphBuilder, sign: SignJson, ctx: BlockContext, 
   const asset = ctx.assets.get(sign.attrs.asset)
   if (!asset) return
   // It may not push the lines apart, and is never larger than its pixels allow.
-  const most = Math.min(ctx.style.text.leading * 0.92, (Math.min(sharpWidth(asset), ctx.measure / 2) * asset.height) / asset.width)
+  const most = Math.min(
+    ctx.style.text.leading * 0.92,
+    (Math.min(sharpWidth(asset), ctx.measure / 2) * asset.height) / asset.width,
+  )
   const height = Math.min(most, base.size * Math.min(2, Math.max(0.3, sign.attrs.height)))
   const width = (height * asset.width) / asset.height
-  b.sign(width, ctx.faces.of(base), (out, x, baseline, scale, place) => out.add({ kind: 'image', asset: asset.id, x, y: baseline - height, width: width * scale, height, alt: altOf(sign.attrs), place }))
+  b.sign(width, ctx.faces.of(base), (out, x, baseline, scale, place) =>
+    out.add({
+      kind: 'image',
+      asset: asset.id,
+      x,
+      y: baseline - height,
+      width: width * scale,
+      height,
+      alt: altOf(sign.attrs),
+      place,
+    }),
+  )
 }

@@ -16,7 +16,9 @@ const pictureId = () => string().matches(pictureIdForm, '${path} wants the id of
 export const styleSchema = object({
   format: one('porchlight-style').required(),
   version: number().oneOf([1]).required(),
-  id: string().matches(/^[a-z0-9-]{1,40}$/, 'id wants small letters, figures and hyphens').required(),
+  id: string()
+    .matches(/^[a-z0-9-]{1,40}$/, 'id wants small letters, figures and hyphens')
+    .required(),
   name: string().max(60).required(),
   /** Its character, in a line. */
   words: string().max(160).default(''),
@@ -48,8 +50,17 @@ export const styleSchema = object({
     oldStyleFigures: boolean().default(true),
     /** One decision for tired eyes: no text under 16 pt anywhere, open leading, ragged, nothing hyphenated. */
     large: boolean().default(false),
-  }).noUnknown().required(),
-  margins: object({ head: amount(0.25, 3).required(), foot: amount(0.25, 3).required(), outside: amount(0.25, 3).required(), /** At least; the outlet's rule may ask for more. */ inside: amount(0.25, 3).required() }).noUnknown().required(),
+  })
+    .noUnknown()
+    .required(),
+  margins: object({
+    head: amount(0.25, 3).required(),
+    foot: amount(0.25, 3).required(),
+    outside: amount(0.25, 3).required(),
+    /** At least; the outlet's rule may ask for more. */ inside: amount(0.25, 3).required(),
+  })
+    .noUnknown()
+    .required(),
   openings: object({
     /** Chapters begin on the right-hand page. */
     recto: boolean().default(true),
@@ -67,7 +78,9 @@ export const styleSchema = object({
     picture: amount(0.1, 1).default(0.5),
     /** Lines between title and text. */
     below: number().integer().min(0).max(16).default(3),
-  }).noUnknown().required(),
+  })
+    .noUnknown()
+    .required(),
   /** The first paragraph of a chapter, and of what follows a break or heading. */
   firsts: object({
     flush: boolean().default(true),
@@ -78,11 +91,29 @@ export const styleSchema = object({
     leadInWords: number().integer().min(1).max(12).default(4),
     /** Initial and lead-in also after breaks. */
     afterBreaks: one('flush only', 'lead-in', 'initial and lead-in').default('flush only'),
-  }).noUnknown().required(),
-  headings: object({ align: one('center', 'left').default('center') }).noUnknown().default({ align: 'center' }),
-  breaks: object({ ornament: ornament().default('three lights'), /** A picture of the book in place of the ornament, by its id. */ picture: pictureId(), /** Lines above and below. */ space: number().integer().min(0).max(4).default(1) }).noUnknown().required(),
-  quotes: object({ inset: amount(0, 5).default(1.6), italic: boolean().default(false) }).noUnknown().required(),
-  notes: object({ at: one('foot', 'chapter', 'book').default('foot'), size: amount(6, 24).required(), leading: amount(7, 32).required() }).noUnknown().required(),
+  })
+    .noUnknown()
+    .required(),
+  headings: object({ align: one('center', 'left').default('center') })
+    .noUnknown()
+    .default({ align: 'center' }),
+  breaks: object({
+    ornament: ornament().default('three lights'),
+    /** A picture of the book in place of the ornament, by its id. */ picture: pictureId(),
+    /** Lines above and below. */ space: number().integer().min(0).max(4).default(1),
+  })
+    .noUnknown()
+    .required(),
+  quotes: object({ inset: amount(0, 5).default(1.6), italic: boolean().default(false) })
+    .noUnknown()
+    .required(),
+  notes: object({
+    at: one('foot', 'chapter', 'book').default('foot'),
+    size: amount(6, 24).required(),
+    leading: amount(7, 32).required(),
+  })
+    .noUnknown()
+    .required(),
   heads: object({
     verso: one('author', 'title', 'none').default('author'),
     recto: one('section', 'title', 'none').default('section'),
@@ -91,14 +122,20 @@ export const styleSchema = object({
     distance: amount(6, 60).required(),
     align: one('center', 'outside').default('center'),
     rule: boolean().default(false),
-  }).noUnknown().required(),
+  })
+    .noUnknown()
+    .required(),
   folios: object({
     at: one('foot, centred', 'foot, outside', 'head, outside').default('foot, centred'),
     size: amount(6, 24).required(),
     /** From the text block's foot down to the folio's baseline. */
     distance: amount(6, 60).required(),
-  }).noUnknown().required(),
-  contents: object({ leaders: boolean().default(false) }).noUnknown().default({ leaders: false }),
+  })
+    .noUnknown()
+    .required(),
+  contents: object({ leaders: boolean().default(false) })
+    .noUnknown()
+    .default({ leaders: false }),
 }).noUnknown()
 
 export type InteriorStyle = InferType<typeof styleSchema>
@@ -109,16 +146,26 @@ export const LARGE_PRINT = 16
 /** Reads a style document. Throws a Fault that names the field which is wrong. */
 export function readStyleDocument(data: unknown): InteriorStyle {
   const strange = strangeKey(data)
-  if (strange) throw new Fault('style', `This style cannot be read: it has “${strange.key}”, which is nothing a style has.`)
+  if (strange)
+    throw new Fault('style', `This style cannot be read: it has “${strange.key}”, which is nothing a style has.`)
   try {
     return styleSchema.validateSync(data, { strict: false, stripUnknown: false })
   } catch (e) {
-    throw new Fault('style', `This style cannot be read: ${(e as Error).message.split('\n')[0]!.slice(0, 300).replace(/\.?$/, '.')}`)
+    throw new Fault(
+      'style',
+      `This style cannot be read: ${(e as Error).message.split('\n')[0]!.slice(0, 300).replace(/\.?$/, '.')}`,
+    )
   }
 }
 
 /** Margins in points. */
-export const marginsOf = ({ margins: m }: InteriorStyle): InteriorStyle['margins'] => ({ head: m.head * IN, foot: m.foot * IN, outside: m.outside * IN, inside: m.inside * IN })
+export const marginsOf = ({ margins: m }: InteriorStyle): InteriorStyle['margins'] => ({
+  head: m.head * IN,
+  foot: m.foot * IN,
+  outside: m.outside * IN,
+  inside: m.inside * IN,
+})
 
 /** A size held to what the style promises: in large print nothing is smaller than sixteen points. */
-export const legible = (style: InteriorStyle, size: number): number => (style.text.large ? Math.max(LARGE_PRINT, size) : size)
+export const legible = (style: InteriorStyle, size: number): number =>
+  style.text.large ? Math.max(LARGE_PRINT, size) : size

@@ -45,15 +45,26 @@ export function templates(spec: TemplateSpec, words: TemplateWords, style: TextS
   ]
 }
 
-function leaf({ width, height, bleed, bleedsInside, safe, inside }: TemplateSpec, words: TemplateWords, style: TextStyle, side: 'either' | 'verso' | 'recto'): PageMarks {
+function leaf(
+  { width, height, bleed, bleedsInside, safe, inside }: TemplateSpec,
+  words: TemplateWords,
+  style: TextStyle,
+  side: 'either' | 'verso' | 'recto',
+): PageMarks {
   const [atLeft, atRight] = [side !== 'verso', side !== 'recto']
   const edge = (spine: boolean): number => (spine && side !== 'either' && !bleedsInside ? 0 : bleed)
   const b = { top: bleed, bottom: bleed, left: edge(atLeft), right: edge(atRight) }
   const out = new LayerBuilder(16, 256)
-  const gutter = (x: number): void => out.add({ kind: 'path', path: new PathBuilder().rect(x, -b.top, inside, height + b.top + b.bottom).build(), fill: GUTTER })
+  const gutter = (x: number): void =>
+    out.add({
+      kind: 'path',
+      path: new PathBuilder().rect(x, -b.top, inside, height + b.top + b.bottom).build(),
+      fill: GUTTER,
+    })
   if (atLeft) gutter(0)
   if (atRight) gutter(width - inside)
-  const box = (x: number, y: number, w: number, h: number, colour: Colour): void => out.add({ kind: 'path', path: new PathBuilder().rect(x, y, w, h).build(), stroke: { colour, width: 0.5 } })
+  const box = (x: number, y: number, w: number, h: number, colour: Colour): void =>
+    out.add({ kind: 'path', path: new PathBuilder().rect(x, y, w, h).build(), stroke: { colour, width: 0.5 } })
   if (bleed) box(0.25 - b.left, 0.25 - b.top, width + b.left + b.right - 0.5, height + b.top + b.bottom - 0.5, BLEED)
   box(0, 0, width, height, TRIM)
   const left = atLeft ? Math.max(safe, inside) : safe
@@ -70,5 +81,12 @@ function leaf({ width, height, bleed, bleedsInside, safe, inside }: TemplateSpec
       x += style.space
     }
   })
-  return { width, height, bleed: b, layers: [{ layer: out.build(), x: 0, y: 0 }], label: '1', side: side === 'verso' ? 'verso' : 'recto' }
+  return {
+    width,
+    height,
+    bleed: b,
+    layers: [{ layer: out.build(), x: 0, y: 0 }],
+    label: '1',
+    side: side === 'verso' ? 'verso' : 'recto',
+  }
 }

@@ -31,9 +31,18 @@ export function rulesFor(ctx: BlockContext, t: TextSetting, measure: number): Br
   const space = ctx.faces.of(t.base).space / t.base.size
   const shrink = Math.max(0, Math.min(text.shrink, 1 - LEAST_GAP / space))
   return {
-    measure, align: t.align, stretch: text.stretch, shrink, scaling: text.scaling, tracking: text.tracking, hyphenate: t.hyphenate, ladder: text.ladder, optical: text.optical,
+    measure,
+    align: t.align,
+    stretch: text.stretch,
+    shrink,
+    scaling: text.scaling,
+    tracking: text.tracking,
+    hyphenate: t.hyphenate,
+    ladder: text.ladder,
+    optical: text.optical,
     // A hanging first line is longer: it takes a negative indent of its own.
-    indents: besideLines(t, 'left', [t.indent, 0]), leastLastLine: text.size * 2.6,
+    indents: besideLines(t, 'left', [t.indent, 0]),
+    leastLastLine: text.size * 2.6,
     ...(t.even ? { even: true } : {}),
     ...(t.beside?.side === 'right' ? { rightIndents: besideLines(t, 'right', [0]) } : {}),
   }
@@ -43,7 +52,13 @@ export function rulesFor(ctx: BlockContext, t: TextSetting, measure: number): Br
 function besideLines({ beside }: TextSetting, side: 'left' | 'right', own: number[]): number[] {
   if (beside?.side !== side) return own
   const of = (line: number): number => own[Math.min(line, own.length - 1)]!
-  return [...Array.from({ length: Math.max(beside.rows, own.length - 1) }, (_, i) => of(i) + (i < beside.rows ? beside.room : 0)), of(Infinity)]
+  return [
+    ...Array.from(
+      { length: Math.max(beside.rows, own.length - 1) },
+      (_, i) => of(i) + (i < beside.rows ? beside.room : 0),
+    ),
+    of(Infinity),
+  ]
 }
 
 /** Words at the start in small capitals; `exact` also over the end of a sentence. */
@@ -53,7 +68,14 @@ export interface LeadIn {
 }
 
 /** Collects inline content into a paragraph; `onNote` is told of each note and gives its mark. */
-export function buildText(content: InlineJson[] | undefined, ctx: BlockContext, base: TextBase, place: MarkPlace, onNote: (note: Extract<InlineJson, { type: 'footnote' }>) => string, lead?: LeadIn): Paragraph {
+export function buildText(
+  content: InlineJson[] | undefined,
+  ctx: BlockContext,
+  base: TextBase,
+  place: MarkPlace,
+  onNote: (note: Extract<InlineJson, { type: 'footnote' }>) => string,
+  lead?: LeadIn,
+): Paragraph {
   const b = new ParagraphBuilder()
   let left = lead?.words ?? 0
   for (const n of content ?? []) {

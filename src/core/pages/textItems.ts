@@ -1,6 +1,16 @@
 import type { InlineJson } from '../book'
 import type { MarkPlace } from '../marks'
-import { breakParagraph, type BreakRules, type BrokenParagraph, Gap, linePieces, type Paragraph, setLine, splitLong, takenRight } from '../type'
+import {
+  breakParagraph,
+  type BreakRules,
+  type BrokenParagraph,
+  Gap,
+  linePieces,
+  type Paragraph,
+  setLine,
+  splitLong,
+  takenRight,
+} from '../type'
 import { baselineIn, type BlockContext, type NoteCounter } from './context'
 import { type FlowItem, type FlowNote, type FlowVariant, itemOf } from './flow'
 import { type Initial, initialOf } from './initial'
@@ -24,16 +34,30 @@ interface Set {
 }
 
 /** One text as one item; nothing where it is empty. */
-export function textItems(content: InlineJson[] | undefined, ctx: BlockContext, t: TextSetting, place: MarkPlace, notes: NoteCounter, flow: Pick<FlowItem, 'before' | 'after' | 'keepNext' | 'breakable'>, begins?: Beginning): FlowItem[] {
-  const set = begins?.initial ? withInitial(content, ctx, t, place, notes, begins) : begun(content, ctx, t, place, notes, begins?.leadIn)
+export function textItems(
+  content: InlineJson[] | undefined,
+  ctx: BlockContext,
+  t: TextSetting,
+  place: MarkPlace,
+  notes: NoteCounter,
+  flow: Pick<FlowItem, 'before' | 'after' | 'keepNext' | 'breakable'>,
+  begins?: Beginning,
+): FlowItem[] {
+  const set = begins?.initial
+    ? withInitial(content, ctx, t, place, notes, begins)
+    : begun(content, ctx, t, place, notes, begins?.leadIn)
   if (!set) return []
   const { paragraph, rules, called, initial } = set
   const leading = ctx.style.text.leading
   const best = set.broken[0]!
   // A text larger than the body's takes as many lines of the grid as it needs; the body itself may be set solid.
-  const rowsALine = t.base.size > ctx.style.text.size ? Math.max(1, Math.ceil((t.base.size * 1.12) / leading - 1e-6)) : 1
+  const rowsALine =
+    t.base.size > ctx.style.text.size ? Math.max(1, Math.ceil((t.base.size * 1.12) / leading - 1e-6)) : 1
   const waiting = notes.waiting?.splice(0) ?? []
-  const noted = called.length || waiting.length ? set.broken.map(b => notesByLine(paragraph, b, called, waiting, rowsALine)) : undefined
+  const noted =
+    called.length || waiting.length
+      ? set.broken.map(b => notesByLine(paragraph, b, called, waiting, rowsALine))
+      : undefined
   notes.waiting?.push(...(noted?.[0]!.rest ?? []))
   // Where a long note's parts wait for what follows, only lengths that leave as much of it waiting are offered.
   const broken = noted ? set.broken.filter((_, i) => noted[i]!.rest.length === noted[0]!.rest.length) : set.broken
@@ -44,30 +68,54 @@ export function textItems(content: InlineJson[] | undefined, ctx: BlockContext, 
     notes: noted?.[set.broken.indexOf(b)]!.notes,
   }))
   const indentOf = (line: number): number => rules.indents[Math.min(line, rules.indents.length - 1)] ?? 0
-  return [itemOf({
-    ...flow, variants, breakable: flow.breakable && rowsALine === 1, ...(initial ? { keepFirst: initial.lines } : {}),
-    draw: (out, v, from, to, row, report) => {
-      const b = broken[v]!
-      const rowHeight = leading * rowsALine
-      if (initial && from === 0) initial.draw(out, row, place)
-      for (let i = from / rowsALine; i < to / rowsALine; i++) {
-        const y = row * leading + (i - from / rowsALine) * rowHeight + (rowsALine - 1) * leading * 0.8 + baselineIn(leading)
-        const right = takenRight(rules, i)
-        report(setLine(out, linePieces(paragraph, b, i), right ? { ...rules, measure: rules.measure - right } : rules, Math.max(0, indentOf(i)), t.left + Math.min(0, indentOf(i)), y, place))
-      }
-    },
-  })]
+  return [
+    itemOf({
+      ...flow,
+      variants,
+      breakable: flow.breakable && rowsALine === 1,
+      ...(initial ? { keepFirst: initial.lines } : {}),
+      draw: (out, v, from, to, row, report) => {
+        const b = broken[v]!
+        const rowHeight = leading * rowsALine
+        if (initial && from === 0) initial.draw(out, row, place)
+        for (let i = from / rowsALine; i < to / rowsALine; i++) {
+          const y =
+            row * leading + (i - from / rowsALine) * rowHeight + (rowsALine - 1) * leading * 0.8 + baselineIn(leading)
+          const right = takenRight(rules, i)
+          report(
+            setLine(
+              out,
+              linePieces(paragraph, b, i),
+              right ? { ...rules, measure: rules.measure - right } : rules,
+              Math.max(0, indentOf(i)),
+              t.left + Math.min(0, indentOf(i)),
+              y,
+              place,
+            ),
+          )
+        }
+      },
+    }),
+  ]
 }
 
 /** Sets a text with an initial; where the paragraph is too short for it the initial takes fewer lines, or there is none. */
-function withInitial(content: InlineJson[] | undefined, ctx: BlockContext, t: TextSetting, place: MarkPlace, notes: NoteCounter, begins: Beginning): Set | undefined {
+function withInitial(
+  content: InlineJson[] | undefined,
+  ctx: BlockContext,
+  t: TextSetting,
+  place: MarkPlace,
+  notes: NoteCounter,
+  begins: Beginning,
+): Set | undefined {
   for (let lines = begins.initial; lines > 1; lines--) {
     const initial = initialOf(content, lines, ctx, t.base)
     if (!initial) break
     // Tried in silence: notes are counted once it is known how the paragraph is set.
     const counter: NoteCounter = { next: () => '0' }
     const fits = begun(initial.rest, ctx, t, place, counter, begins.leadIn, initial)
-    if (fits && fits.broken.every(b => b.count >= lines)) return called(initial.rest) ? begun(initial.rest, ctx, t, place, notes, begins.leadIn, initial) : fits
+    if (fits && fits.broken.every(b => b.count >= lines))
+      return called(initial.rest) ? begun(initial.rest, ctx, t, place, notes, begins.leadIn, initial) : fits
   }
   return begun(content, ctx, t, place, notes, begins.leadIn)
 }
@@ -75,7 +123,15 @@ function withInitial(content: InlineJson[] | undefined, ctx: BlockContext, t: Te
 const called = (content: InlineJson[]): boolean => content.some(n => n.type === 'footnote')
 
 /** Sets a text with its lead-in. `line`: exactly what stands in the first line is in small capitals. */
-function begun(content: InlineJson[] | undefined, ctx: BlockContext, t: TextSetting, place: MarkPlace, notes: NoteCounter, leadIn: Beginning['leadIn'], initial?: Initial): Set | undefined {
+function begun(
+  content: InlineJson[] | undefined,
+  ctx: BlockContext,
+  t: TextSetting,
+  place: MarkPlace,
+  notes: NoteCounter,
+  leadIn: Beginning['leadIn'],
+  initial?: Initial,
+): Set | undefined {
   if (leadIn !== 'line') return broken(content, ctx, t, place, notes, leadIn, initial)
   const silent: NoteCounter = { next: () => '0' }
   const seen = new Map<number, number>()
@@ -89,21 +145,51 @@ function begun(content: InlineJson[] | undefined, ctx: BlockContext, t: TextSett
     words = holds
   }
   // No count answers to itself (a word fits as letters only): the first words stand for the line.
-  return broken(content, ctx, t, place, notes, { words: Math.max(1, Math.min(4, ...seen.keys())), exact: false }, initial)
+  return broken(
+    content,
+    ctx,
+    t,
+    place,
+    notes,
+    { words: Math.max(1, Math.min(4, ...seen.keys())), exact: false },
+    initial,
+  )
 }
 
-function broken(content: InlineJson[] | undefined, ctx: BlockContext, t: TextSetting, place: MarkPlace, notes: NoteCounter, leadIn: LeadIn | undefined, initial: Initial | undefined): Set | undefined {
+function broken(
+  content: InlineJson[] | undefined,
+  ctx: BlockContext,
+  t: TextSetting,
+  place: MarkPlace,
+  notes: NoteCounter,
+  leadIn: LeadIn | undefined,
+  initial: Initial | undefined,
+): Set | undefined {
   const noted: FlowNote[] = []
-  const p = buildText(content, ctx, t.base, place, note => {
-    const mark = notes.next()
-    if (!notes.apart?.(note, mark, { section: place.section, block: note.attrs.id })) noted.push(...setNote(note, mark, ctx, { section: place.section, block: note.attrs.id }))
-    return mark
-  }, leadIn)
+  const p = buildText(
+    content,
+    ctx,
+    t.base,
+    place,
+    note => {
+      const mark = notes.next()
+      if (!notes.apart?.(note, mark, { section: place.section, block: note.attrs.id }))
+        noted.push(...setNote(note, mark, ctx, { section: place.section, block: note.attrs.id }))
+      return mark
+    },
+    leadIn,
+  )
   if (!p.frags.length) return undefined
   const rules = rulesFor(ctx, t, ctx.measure - t.left - t.right)
   if (initial) rules.indents = [...initial.indents, 0]
   const paragraph = splitLong(p, rules.measure - Math.max(0, ...rules.indents, ...(rules.rightIndents ?? [])))
-  return { paragraph, rules, broken: breakParagraph(paragraph, rules, ctx.everyLength), called: noted, ...(initial ? { initial } : {}) }
+  return {
+    paragraph,
+    rules,
+    broken: breakParagraph(paragraph, rules, ctx.everyLength),
+    called: noted,
+    ...(initial ? { initial } : {}),
+  }
 }
 
 /** Words that begin in the first line of the best setting and, where it ends in a hyphen, the one that is divided. */

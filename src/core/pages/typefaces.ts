@@ -4,7 +4,9 @@ import { type Face, type FontShelf, type Hyphenator, loadHyphenator, shapeIn, Te
 import type { InteriorStyle } from './style'
 
 /** Asked where a style's own family lacks a character. */
-const fallbacksFor = (family: string): string[] => [family === 'source-serif' ? 'eb-garamond/regular' : 'source-serif/regular']
+const fallbacksFor = (family: string): string[] => [
+  family === 'source-serif' ? 'eb-garamond/regular' : 'source-serif/regular',
+]
 
 /** How a kind of text is set, before bold, italic and the rest are applied to it. */
 export interface TextBase {
@@ -21,11 +23,28 @@ export interface TextBase {
   colour?: Colour
 }
 
-const STRONG = 1, EM = 2, CAPS = 4, SUP = 8, SUB = 16
+const STRONG = 1,
+  EM = 2,
+  CAPS = 4,
+  SUP = 8,
+  SUB = 16
 
 export const markBits = (marks: MarkJson[] | undefined): number => {
   let b = 0
-  if (marks) for (const m of marks) b |= m.type === 'strong' ? STRONG : m.type === 'em' ? EM : m.type === 'small_caps' ? CAPS : m.type === 'superscript' ? SUP : m.type === 'subscript' ? SUB : 0
+  if (marks)
+    for (const m of marks)
+      b |=
+        m.type === 'strong'
+          ? STRONG
+          : m.type === 'em'
+            ? EM
+            : m.type === 'small_caps'
+              ? CAPS
+              : m.type === 'superscript'
+                ? SUP
+                : m.type === 'subscript'
+                  ? SUB
+                  : 0
   return b
 }
 
@@ -65,11 +84,25 @@ export class Typefaces {
     const f = style.text.family
     // Where a family has no such cut, the nearest it has stands in: a bold italic is rather bold than italic.
     const [regular, italic, bold, boldItalic, hyphenator, ...fallbacks] = await Promise.all([
-      shelf.face(`${f}/regular`), shelf.faceOr(`${f}/italic`), shelf.faceOr(`${f}/bold`), shelf.faceOr(`${f}/bold-italic`),
+      shelf.face(`${f}/regular`),
+      shelf.faceOr(`${f}/italic`),
+      shelf.faceOr(`${f}/bold`),
+      shelf.faceOr(`${f}/bold-italic`),
       loadHyphenator(language, style.text.hyphenBefore, style.text.hyphenAfter),
       ...fallbacksFor(f).map(k => shelf.face(k)),
     ])
-    return new Typefaces(style, language, { regular, italic: italic ?? regular, bold: bold ?? regular, 'bold-italic': boldItalic ?? bold ?? italic ?? regular }, fallbacks, hyphenator)
+    return new Typefaces(
+      style,
+      language,
+      {
+        regular,
+        italic: italic ?? regular,
+        bold: bold ?? regular,
+        'bold-italic': boldItalic ?? bold ?? italic ?? regular,
+      },
+      fallbacks,
+      hyphenator,
+    )
   }
 
   get regular(): Face {
@@ -89,9 +122,16 @@ export class Typefaces {
     if (bold === regular) out.push({ what: 'bold' })
     else if (both === bold || both === italic) out.push({ what: 'bold italic' })
     const figures = this.style.text.oldStyleFigures ? 'onum' : 'lnum'
-    for (const [tag, what] of [['smcp', 'small capitals'], [figures, figures === 'onum' ? 'old-style figures' : 'lining figures']] as const) {
+    for (const [tag, what] of [
+      ['smcp', 'small capitals'],
+      [figures, figures === 'onum' ? 'old-style figures' : 'lining figures'],
+    ] as const) {
       const cuts = [...new Set(Object.values(this.faces))]
-      const without = cuts.filter(f => !f.features.has(tag) && !(tag === 'onum' ? ownFigures(f) === 'old-style' : tag === 'lnum' && ownFigures(f) === 'lining'))
+      const without = cuts.filter(
+        f =>
+          !f.features.has(tag) &&
+          !(tag === 'onum' ? ownFigures(f) === 'old-style' : tag === 'lnum' && ownFigures(f) === 'lining'),
+      )
       if (without.length === cuts.length) out.push({ what })
       else for (const f of without) out.push({ what, cut: f.key.split('/').pop() as NonNullable<Lent['cut']> })
     }
@@ -128,7 +168,23 @@ export class Typefaces {
     const colour = base.colour ?? BLACK
     const key = JSON.stringify([face.key, size, features, rise, tracking, colour, lent, href])
     let s = this.styles.get(key)
-    if (!s) this.styles.set(key, (s = new TextStyle([face, ...this.fallbacks], size, features, this.language, colour, rise, tracking, this.hyphenator, this.style.text.hyphenCapitals, lent, href)))
+    if (!s)
+      this.styles.set(
+        key,
+        (s = new TextStyle(
+          [face, ...this.fallbacks],
+          size,
+          features,
+          this.language,
+          colour,
+          rise,
+          tracking,
+          this.hyphenator,
+          this.style.text.hyphenCapitals,
+          lent,
+          href,
+        )),
+      )
     return s
   }
 }

@@ -8,8 +8,12 @@ import type { StructureTree } from './tags'
 type Matrix = [number, number, number, number, number, number]
 
 const times = (m: Matrix, n: Matrix): Matrix => [
-  m[0] * n[0] + m[2] * n[1], m[1] * n[0] + m[3] * n[1], m[0] * n[2] + m[2] * n[3], m[1] * n[2] + m[3] * n[3],
-  m[0] * n[4] + m[2] * n[5] + m[4], m[1] * n[4] + m[3] * n[5] + m[5],
+  m[0] * n[0] + m[2] * n[1],
+  m[1] * n[0] + m[3] * n[1],
+  m[0] * n[2] + m[2] * n[3],
+  m[1] * n[2] + m[3] * n[3],
+  m[0] * n[4] + m[2] * n[5] + m[4],
+  m[1] * n[4] + m[3] * n[5] + m[5],
 ]
 
 export interface ContentResources {
@@ -133,8 +137,12 @@ class Writer {
       const x0 = t.x[from]!
       const y0 = t.baseline[i]!
       // Text space is y up: turn the page's y over.
-      out.num(m[0]); out.num(m[1]); out.num(-m[2]); out.num(-m[3])
-      out.num(m[0] * x0 + m[2] * y0 + m[4]); out.num(m[1] * x0 + m[3] * y0 + m[5])
+      out.num(m[0])
+      out.num(m[1])
+      out.num(-m[2])
+      out.num(-m[3])
+      out.num(m[0] * x0 + m[2] * y0 + m[4])
+      out.num(m[1] * x0 + m[3] * y0 + m[5])
       out.ascii('Tm [(')
       const em = sz * st
       const unit = 1000 / face.unitsPerEm
@@ -154,7 +162,14 @@ class Writer {
         pen += face.advance(face.pairGlyph(pair)) * unit + letters
       }
       // A line's end is no space on paper; a reading machine needs one between the words.
-      if (tags && use.space !== undefined && t.place[i + 1] === t.place[i] && t.baseline[i + 1] !== t.baseline[i] && !/[\u00ad\s]$/.test(face.pairText(t.glyphs[to - 1]!))) out.code(use.space)
+      if (
+        tags &&
+        use.space !== undefined &&
+        t.place[i + 1] === t.place[i] &&
+        t.baseline[i + 1] !== t.baseline[i] &&
+        !/[\u00ad\s]$/.test(face.pairText(t.glyphs[to - 1]!))
+      )
+        out.code(use.space)
       out.ascii(')]TJ\n')
     }
     if (tagged >= 0) out.ascii('EMC\n')
@@ -164,16 +179,20 @@ class Writer {
 
   /** A marked box where a picture should stand and cannot: seen on screen and on paper alike. */
   private missing({ x, y, width, height }: { x: number; y: number; width: number; height: number }, m: Matrix): void {
-    const at = (px: number, py: number): [number, number] => [m[0] * px + m[2] * py + m[4], m[1] * px + m[3] * py + m[5]]
+    const at = (px: number, py: number): [number, number] => [
+      m[0] * px + m[2] * py + m[4],
+      m[1] * px + m[3] * py + m[5],
+    ]
     const corners = [at(x, y), at(x + width, y), at(x + width, y + height), at(x, y + height)] as const
     const { out } = this
     if (this.res.tags) out.ascii('/Artifact BMC\n')
     out.ascii('q 0.5 G 0.75 w\n')
-    const line = (...points: readonly [number, number][]): void => points.forEach(([px, py], i) => {
-      out.num(px)
-      out.num(py)
-      out.ascii(i ? 'l\n' : 'm\n')
-    })
+    const line = (...points: readonly [number, number][]): void =>
+      points.forEach(([px, py], i) => {
+        out.num(px)
+        out.num(py)
+        out.ascii(i ? 'l\n' : 'm\n')
+      })
     line(...corners)
     out.ascii('h\n')
     line(corners[0], corners[2])

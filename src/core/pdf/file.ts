@@ -18,7 +18,10 @@ export class PdfFile {
   private written = 0
   private next = 1
 
-  constructor(private readonly sink: Sink, version: '1.4' | '1.6' = '1.6') {
+  constructor(
+    private readonly sink: Sink,
+    version: '1.4' | '1.6' = '1.6',
+  ) {
     this.put(ascii(`%PDF-${version}\n%\u00e2\u00e3\u00cf\u00d3\n`))
   }
 
@@ -28,7 +31,9 @@ export class PdfFile {
 
   /** Writes an object given as plain values (names as strings, other strings by `text`). */
   object(value: Literal, ref = this.ref()): PDFRef {
-    const o = (typeof value === 'object' && value !== null && 'sizeInBytes' in value ? value : this.context.obj(value as never)) as PDFObject
+    const o = (
+      typeof value === 'object' && value !== null && 'sizeInBytes' in value ? value : this.context.obj(value as never)
+    ) as PDFObject
     const body = new Uint8Array(o.sizeInBytes())
     o.copyBytesInto(body, 0)
     this.offsets[ref.objectNumber] = this.written
@@ -57,11 +62,20 @@ export class PdfFile {
 
   /** Ends the file: cross-reference table and trailer. */
   end(root: PDFRef, info: PDFRef): void {
-    const id = [...this.hash.digest()].slice(0, 16).map(b => b.toString(16).padStart(2, '0')).join('').toUpperCase()
+    const id = [...this.hash.digest()]
+      .slice(0, 16)
+      .map(b => b.toString(16).padStart(2, '0'))
+      .join('')
+      .toUpperCase()
     const start = this.written
     let table = `xref\n0 ${this.next}\n0000000000 65535 f \n`
-    for (let i = 1; i < this.next; i++) table += `${String(this.offsets[i] ?? 0).padStart(10, '0')} 00000 ${this.offsets[i] === undefined ? 'f' : 'n'} \n`
-    this.sink(ascii(`${table}trailer\n<< /Size ${this.next} /Root ${root.objectNumber} 0 R /Info ${info.objectNumber} 0 R /ID [<${id}> <${id}>] >>\nstartxref\n${start}\n%%EOF\n`))
+    for (let i = 1; i < this.next; i++)
+      table += `${String(this.offsets[i] ?? 0).padStart(10, '0')} 00000 ${this.offsets[i] === undefined ? 'f' : 'n'} \n`
+    this.sink(
+      ascii(
+        `${table}trailer\n<< /Size ${this.next} /Root ${root.objectNumber} 0 R /Info ${info.objectNumber} 0 R /ID [<${id}> <${id}>] >>\nstartxref\n${start}\n%%EOF\n`,
+      ),
+    )
   }
 
   private put(bytes: Uint8Array): void {

@@ -34,14 +34,31 @@ export function rgbProfile(name: string): Uint8Array {
     return [Math.hypot(lab[0] - back[0], lab[1] - back[1], lab[2] - back[2]) < 4 ? 0 : 65535]
   })
   // One table serves all intents: the colours of sRGB are what they are.
-  return profile('RGB ', 'Lab ', name, [['A2B0', to], ['A2B1', to], ['A2B2', to], ['B2A0', from], ['B2A1', from], ['B2A2', from], ['gamt', gamut]])
+  return profile('RGB ', 'Lab ', name, [
+    ['A2B0', to],
+    ['A2B1', to],
+    ['A2B2', to],
+    ['B2A0', from],
+    ['B2A1', from],
+    ['B2A2', from],
+    ['gamt', gamut],
+  ])
 }
 
 type Three = [number, number, number]
 const D50: Three = [0.9642, 1, 0.8249]
-const toXyz: [Three, Three, Three] = [[0.4360747, 0.3850649, 0.1430804], [0.2225045, 0.7168786, 0.0606169], [0.0139322, 0.0971045, 0.7141733]]
-const fromXyz: [Three, Three, Three] = [[3.1338561, -1.6168667, -0.4906146], [-0.9787684, 1.9161415, 0.033454], [0.0719453, -0.2289914, 1.4052427]]
-const times = (m: [Three, Three, Three], v: Three): Three => m.map(r => r[0] * v[0] + r[1] * v[1] + r[2] * v[2]) as Three
+const toXyz: [Three, Three, Three] = [
+  [0.4360747, 0.3850649, 0.1430804],
+  [0.2225045, 0.7168786, 0.0606169],
+  [0.0139322, 0.0971045, 0.7141733],
+]
+const fromXyz: [Three, Three, Three] = [
+  [3.1338561, -1.6168667, -0.4906146],
+  [-0.9787684, 1.9161415, 0.033454],
+  [0.0719453, -0.2289914, 1.4052427],
+]
+const times = (m: [Three, Three, Three], v: Three): Three =>
+  m.map(r => r[0] * v[0] + r[1] * v[1] + r[2] * v[2]) as Three
 const linear = (v: number): number => (v <= 0.04045 ? v / 12.92 : ((v + 0.055) / 1.055) ** 2.4)
 const bent = (v: number): number => (v <= 0.0031308 ? v * 12.92 : 1.055 * v ** (1 / 2.4) - 0.055)
 const cube = (t: number): number => (t > 216 / 24389 ? Math.cbrt(t) : (t * (24389 / 27) + 16) / 116)
@@ -61,8 +78,15 @@ function rgbOf([l, a, b]: Three): Three {
 }
 
 // 16-bit L*a*b* of version 2: L* 100 is 0xff00, a* and b* 0 are 0x8000, 256 steps a unit.
-const labCode = ([l, a, b]: Three): number[] => [Math.round((l / 100) * 0xff00), Math.round(a * 256) + 0x8000, Math.round(b * 256) + 0x8000].map(v => Math.min(65535, Math.max(0, v)))
-const labAt = (l: number, a: number, b: number): Three => [(l * 65535 * 100) / 0xff00, (a * 65535 - 0x8000) / 256, (b * 65535 - 0x8000) / 256]
+const labCode = ([l, a, b]: Three): number[] =>
+  [Math.round((l / 100) * 0xff00), Math.round(a * 256) + 0x8000, Math.round(b * 256) + 0x8000].map(v =>
+    Math.min(65535, Math.max(0, v)),
+  )
+const labAt = (l: number, a: number, b: number): Three => [
+  (l * 65535 * 100) / 0xff00,
+  (a * 65535 - 0x8000) / 256,
+  (b * 65535 - 0x8000) / 256,
+]
 
 /** A table of type lut16 (ICC.1:2001-12, 6.5.7) over GRID steps, straight on both sides. */
 function lut(inputs: 3, outputs: 1 | 3, at: (a: number, b: number, c: number) => number[]): Uint8Array {
@@ -78,16 +102,24 @@ function lut(inputs: 3, outputs: 1 | 3, at: (a: number, b: number, c: number) =>
     for (let i = 0; i < n; i++, p += 4) v.setUint16(p + 2, 65535)
   }
   straight(inputs)
-  for (let a = 0; a < GRID; a++) for (let b = 0; b < GRID; b++) for (let c = 0; c < GRID; c++) for (const value of at(a, b, c)) {
-    v.setUint16(p, value)
-    p += 2
-  }
+  for (let a = 0; a < GRID; a++)
+    for (let b = 0; b < GRID; b++)
+      for (let c = 0; c < GRID; c++)
+        for (const value of at(a, b, c)) {
+          v.setUint16(p, value)
+          p += 2
+        }
   straight(outputs)
   return out
 }
 
 /** An output profile of these tags, with its name, rights and white. Tags with the same bytes are written once. */
-function profile(space: 'GRAY' | 'RGB ', connection: 'XYZ ' | 'Lab ', name: string, own: [string, Uint8Array][]): Uint8Array {
+function profile(
+  space: 'GRAY' | 'RGB ',
+  connection: 'XYZ ' | 'Lab ',
+  name: string,
+  own: [string, Uint8Array][],
+): Uint8Array {
   const description = new Uint8Array(12 + name.length + 1 + 78)
   put(description, 0, 'desc')
   new DataView(description.buffer).setUint32(8, name.length + 1)

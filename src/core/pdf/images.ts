@@ -16,13 +16,32 @@ export interface PictureSource {
 }
 
 /** Embeds a picture: grey for black books; over white, since presses refuse transparency; no wider than `mostPixels`. Unchanged JPEGs pass through. */
-export async function embedImage(file: PdfFile, source: PictureSource, asset: string, grey: boolean, mostPixels?: number): Promise<PDFRef | undefined> {
+export async function embedImage(
+  file: PdfFile,
+  source: PictureSource,
+  asset: string,
+  grey: boolean,
+  mostPixels?: number,
+): Promise<PDFRef | undefined> {
   const bytes = await source.bytes(asset)
   if (!bytes) return undefined
   const jpeg = jpegHeader(bytes)
   const tooWide = (width: number): boolean => mostPixels !== undefined && width > mostPixels * 1.15
   if (jpeg && !tooWide(jpeg.width) && (jpeg.components === 1 || (jpeg.components === 3 && !grey))) {
-    return file.stream(bytes, { Type: 'XObject', Subtype: 'Image', Width: jpeg.width, Height: jpeg.height, ColorSpace: jpeg.components === 1 ? 'DeviceGray' : 'DeviceRGB', BitsPerComponent: 8, Filter: 'DCTDecode' }, file.ref(), true)
+    return file.stream(
+      bytes,
+      {
+        Type: 'XObject',
+        Subtype: 'Image',
+        Width: jpeg.width,
+        Height: jpeg.height,
+        ColorSpace: jpeg.components === 1 ? 'DeviceGray' : 'DeviceRGB',
+        BitsPerComponent: 8,
+        Filter: 'DCTDecode',
+      },
+      file.ref(),
+      true,
+    )
   }
   // One that cannot be decoded stops no book: a marked box stands in its place.
   const pixels = await source.decode(bytes, asset).catch(() => undefined)
@@ -42,8 +61,17 @@ export async function embedImage(file: PdfFile, source: PictureSource, asset: st
       out[k++] = Math.round(b)
     }
   }
-  const [w, h] = tooWide(width) ? [Math.max(1, Math.round(mostPixels!)), Math.max(1, Math.round((mostPixels! * height) / width))] : [width, height]
-  return file.stream(w === width ? out : shrunk(out, width, height, channels, w, h), { Type: 'XObject', Subtype: 'Image', Width: w, Height: h, ColorSpace: grey ? 'DeviceGray' : 'DeviceRGB', BitsPerComponent: 8 })
+  const [w, h] = tooWide(width)
+    ? [Math.max(1, Math.round(mostPixels!)), Math.max(1, Math.round((mostPixels! * height) / width))]
+    : [width, height]
+  return file.stream(w === width ? out : shrunk(out, width, height, channels, w, h), {
+    Type: 'XObject',
+    Subtype: 'Image',
+    Width: w,
+    Height: h,
+    ColorSpace: grey ? 'DeviceGray' : 'DeviceRGB',
+    BitsPerComponent: 8,
+  })
 }
 
 /** Size and components of a baseline or progressive JPEG, from its frame header. Undefined for other files. */
@@ -53,7 +81,8 @@ export function jpegHeader(b: Uint8Array): { width: number; height: number; comp
   while (i + 9 < b.length) {
     if (b[i] !== 0xff) return undefined
     const marker = b[i + 1]!
-    if (marker >= 0xc0 && marker <= 0xcf && marker !== 0xc4 && marker !== 0xc8 && marker !== 0xcc) return { height: (b[i + 5]! << 8) | b[i + 6]!, width: (b[i + 7]! << 8) | b[i + 8]!, components: b[i + 9]! }
+    if (marker >= 0xc0 && marker <= 0xcf && marker !== 0xc4 && marker !== 0xc8 && marker !== 0xcc)
+      return { height: (b[i + 5]! << 8) | b[i + 6]!, width: (b[i + 7]! << 8) | b[i + 8]!, components: b[i + 9]! }
     i += marker === 0xff ? 1 : 2 + ((b[i + 2]! << 8) | b[i + 3]!)
   }
   return undefined

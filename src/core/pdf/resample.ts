@@ -1,5 +1,12 @@
 /** Makes a picture smaller by averaging the pixels under each new one. `channels` bytes a pixel. */
-export function shrunk(from: Uint8Array, width: number, height: number, channels: number, toWidth: number, toHeight: number): Uint8Array {
+export function shrunk(
+  from: Uint8Array,
+  width: number,
+  height: number,
+  channels: number,
+  toWidth: number,
+  toHeight: number,
+): Uint8Array {
   const out = new Uint8Array(toWidth * toHeight * channels)
   for (let y = 0; y < toHeight; y++) {
     const y0 = Math.floor((y * height) / toHeight)

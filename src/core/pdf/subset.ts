@@ -36,7 +36,29 @@ const WRITABLE = 2
 const DROP_TABLES = 3
 // HB_SUBSET_FLAGS: no hinting, retain glyph ids, keep the outline of .notdef (a visible box), no layout closure.
 const FLAGS = 0x1 | 0x2 | 0x40 | 0x200
-const dropped = ['GSUB', 'GPOS', 'GDEF', 'name', 'OS/2', 'cmap', 'post', 'kern', 'DSIG', 'gasp', 'STAT', 'meta', 'BASE', 'MATH', 'VDMX', 'hdmx', 'LTSH', 'PCLT', 'prep', 'fpgm', 'cvt ']
+const dropped = [
+  'GSUB',
+  'GPOS',
+  'GDEF',
+  'name',
+  'OS/2',
+  'cmap',
+  'post',
+  'kern',
+  'DSIG',
+  'gasp',
+  'STAT',
+  'meta',
+  'BASE',
+  'MATH',
+  'VDMX',
+  'hdmx',
+  'LTSH',
+  'PCLT',
+  'prep',
+  'fpgm',
+  'cvt ',
+]
 
 export async function loadSubsetter(wasm: Uint8Array): Promise<Subsetter> {
   const { instance } = await WebAssembly.instantiate(wasm, {})
@@ -53,7 +75,8 @@ export async function loadSubsetter(wasm: Uint8Array): Promise<Subsetter> {
       const set = x.hb_subset_input_glyph_set(input)
       for (const g of glyphs) x.hb_set_add(set, g)
       const drop = x.hb_subset_input_set(input, DROP_TABLES)
-      for (const t of dropped) x.hb_set_add(drop, (t.charCodeAt(0) << 24) | (t.charCodeAt(1) << 16) | (t.charCodeAt(2) << 8) | t.charCodeAt(3))
+      for (const t of dropped)
+        x.hb_set_add(drop, (t.charCodeAt(0) << 24) | (t.charCodeAt(1) << 16) | (t.charCodeAt(2) << 8) | t.charCodeAt(3))
       const made = x.hb_subset_or_fail(face, input)
       if (!made) throw new Error('the subsetter refused the font')
       const out = x.hb_face_reference_blob(made)

@@ -40,7 +40,8 @@ export function tagSource(sections: Section[]): TagSource {
   for (const s of sections) {
     if (s.made) continue
     let order = 0
-    const put = (id: string, tag: BlockTag, within: Group | undefined): void => void (id && blocks.set(`${s.id}/${id}`, { tag, order: order++, ...(within ? { within } : {}) }))
+    const put = (id: string, tag: BlockTag, within: Group | undefined): void =>
+      void (id && blocks.set(`${s.id}/${id}`, { tag, order: order++, ...(within ? { within } : {}) }))
     const group = (tag: GroupTag, within: Group | undefined, columns = 1): Group => {
       const g: Group = { tag, order: order++, parts: [], columns, ...(within ? { within } : {}) }
       within?.parts.push(g)
@@ -59,7 +60,12 @@ export function tagSource(sections: Section[]): TagSource {
         case 'image':
           return words(b.attrs.id, 'Caption', b.content, within)
         case 'verse':
-          return words(b.attrs.id, 'P', b.content.flatMap(line => line.content ?? []), within)
+          return words(
+            b.attrs.id,
+            'P',
+            b.content.flatMap(line => line.content ?? []),
+            within,
+          )
         case 'quote':
         case 'letter': {
           const quote = group('BlockQuote', within)
@@ -114,7 +120,10 @@ export class StructureTree {
   private readonly titles: Map<string, string>
   private readonly made: Set<string>
 
-  constructor(private readonly file: PdfFile, private readonly source: TagSource) {
+  constructor(
+    private readonly file: PdfFile,
+    private readonly source: TagSource,
+  ) {
     this.root = file.ref()
     this.titles = new Map(source.sections.map(s => [s.id, s.title]))
     this.made = new Set(source.sections.filter(s => s.made).map(s => s.id))
@@ -132,8 +141,13 @@ export class StructureTree {
     const block = this.source.blocks.get(of)
     // The mark of a list's item stands before what it marks.
     const body = block?.within
-    if (place.label && body?.within) return this.open(`${of}/label`, place.section, { tag: 'Lbl', order: body.order - 0.5, within: body.within })
-    const tag: BlockTag = place.block ? (block?.tag ?? 'P') : place.to !== undefined || this.made.has(place.section) ? 'P' : 'H1'
+    if (place.label && body?.within)
+      return this.open(`${of}/label`, place.section, { tag: 'Lbl', order: body.order - 0.5, within: body.within })
+    const tag: BlockTag = place.block
+      ? (block?.tag ?? 'P')
+      : place.to !== undefined || this.made.has(place.section)
+        ? 'P'
+        : 'H1'
     return this.open(`${of}/${place.to ?? ''}`, place.section, { tag, order: -1, ...block })
   }
 
@@ -142,12 +156,25 @@ export class StructureTree {
     const of = `${item.place.section}/${item.place.block}`
     const block = this.source.blocks.get(of)
     // Before its caption, which is of the same block.
-    return this.open(`${of}/figure/${item.asset}`, item.place.section, { ...block, tag: 'Figure', order: (block?.order ?? -1) - 0.5 }, item.alt)
+    return this.open(
+      `${of}/figure/${item.asset}`,
+      item.place.section,
+      { ...block, tag: 'Figure', order: (block?.order ?? -1) - 0.5 },
+      item.alt,
+    )
   }
 
   private open(key: string, section: string, { tag, order, within }: TaggedBlock, alt?: string): string {
     let e = this.byKey.get(key)
-    if (!e) this.byKey.set(key, (e = this.add(within ? this.group(within, section) : this.section(section), { tag, order, ...(alt ? { alt } : {}) })))
+    if (!e)
+      this.byKey.set(
+        key,
+        (e = this.add(within ? this.group(within, section) : this.section(section), {
+          tag,
+          order,
+          ...(alt ? { alt } : {}),
+        })),
+      )
     const here = this.parents[this.page]!
     const id = here.push(e) - 1
     e.words.push({ page: this.page, id })
@@ -187,17 +214,36 @@ export class StructureTree {
     const document = file.ref()
     const write = (e: Element, parent: PDFRef, title?: string): void => {
       e.parts.sort((a, b) => a.order - b.order)
-      file.object({
-        Type: 'StructElem', S: e.tag, P: parent, ...(e.words.length ? { Pg: pages[e.words[0]!.page]! } : {}),
-        K: [...e.words.map(k => ({ Type: 'MCR', Pg: pages[k.page]!, MCID: k.id })), ...e.parts.map(p => p.ref)],
-        ...(e.alt ? { Alt: file.text(e.alt) } : {}), ...(title ? { T: file.text(title) } : {}), ...attributesOf(e),
-      }, e.ref)
+      file.object(
+        {
+          Type: 'StructElem',
+          S: e.tag,
+          P: parent,
+          ...(e.words.length ? { Pg: pages[e.words[0]!.page]! } : {}),
+          K: [...e.words.map(k => ({ Type: 'MCR', Pg: pages[k.page]!, MCID: k.id })), ...e.parts.map(p => p.ref)],
+          ...(e.alt ? { Alt: file.text(e.alt) } : {}),
+          ...(title ? { T: file.text(title) } : {}),
+          ...attributesOf(e),
+        },
+        e.ref,
+      )
       for (const part of e.parts) write(part, e.ref)
     }
     for (const [id, s] of this.sections) write(s, document, this.titles.get(id))
-    file.object({ Type: 'StructElem', S: 'Document', P: this.root, K: [...this.sections.values()].map(s => s.ref) }, document)
+    file.object(
+      { Type: 'StructElem', S: 'Document', P: this.root, K: [...this.sections.values()].map(s => s.ref) },
+      document,
+    )
     const nums = this.parents.flatMap((elements, page) => (elements?.length ? [page, elements.map(e => e.ref)] : []))
-    file.object({ Type: 'StructTreeRoot', K: [document], ParentTree: file.object({ Nums: nums }), ParentTreeNextKey: pages.length }, this.root)
+    file.object(
+      {
+        Type: 'StructTreeRoot',
+        K: [document],
+        ParentTree: file.object({ Nums: nums }),
+        ParentTreeNextKey: pages.length,
+      },
+      this.root,
+    )
     return this.root
   }
 }

@@ -1,6 +1,8 @@
 /** The same bytes in a buffer of their own: a view keeps all it is cut from, wherever it is sent or kept. */
 export const ownBytes = (bytes: Uint8Array): Uint8Array<ArrayBuffer> =>
-  bytes.buffer instanceof ArrayBuffer && bytes.byteLength === bytes.buffer.byteLength ? (bytes as Uint8Array<ArrayBuffer>) : new Uint8Array(bytes)
+  bytes.buffer instanceof ArrayBuffer && bytes.byteLength === bytes.buffer.byteLength
+    ? (bytes as Uint8Array<ArrayBuffer>)
+    : new Uint8Array(bytes)
 
 /** The same bytes as parts of a blob want them typed: nothing here lies in memory that threads share. A blob takes a view's own bytes only. */
 export const unshared = (bytes: Uint8Array): Uint8Array<ArrayBuffer> => bytes as Uint8Array<ArrayBuffer>

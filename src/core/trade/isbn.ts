@@ -9,7 +9,10 @@ export function eanCheck(twelve: string): number {
 
 /** Reads an ISBN with or without hyphens, of either length, and returns its thirteen figures; undefined where a figure is wrong. */
 export function parseIsbn(text: string): string | undefined {
-  const s = text.replace(/^ISBN(?:-1[03])?:?/i, '').replace(/[\s\-‐–]/g, '').toUpperCase()
+  const s = text
+    .replace(/^ISBN(?:-1[03])?:?/i, '')
+    .replace(/[\s\-‐–]/g, '')
+    .toUpperCase()
   if (/^97[89]\d{10}$/.test(s)) return eanCheck(s) === Number(s[12]) ? s : undefined
   if (/^\d{9}[\dX]$/.test(s)) {
     let sum = 0

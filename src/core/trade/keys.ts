@@ -6,7 +6,10 @@ export function strangeKey(value: unknown, path = ''): { path: string; key: stri
   if (!value || typeof value !== 'object') return undefined
   for (const key of Object.keys(value)) {
     if (inherited.has(key)) return { path, key }
-    const found = strangeKey((value as Record<string, unknown>)[key], Array.isArray(value) ? `${path}[${key}]` : path ? `${path}.${key}` : key)
+    const found = strangeKey(
+      (value as Record<string, unknown>)[key],
+      Array.isArray(value) ? `${path}[${key}]` : path ? `${path}.${key}` : key,
+    )
     if (found) return found
   }
   return undefined

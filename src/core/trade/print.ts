@@ -27,7 +27,8 @@ export function bindingRules(profile: OutletProfile, kind: BindingKind): Binding
   return rules
 }
 
-export const bindingName = (kind: BindingKind): string => ({ paperback: 'paperbacks', coil: 'coil books', saddle: 'stitched booklets', case: 'case laminate' })[kind]
+export const bindingName = (kind: BindingKind): string =>
+  ({ paperback: 'paperbacks', coil: 'coil books', saddle: 'stitched booklets', case: 'case laminate' })[kind]
 
 /** The pages that are printed when the interior has `made` pages: blanks are added up to the multiple. */
 export function roundPages(made: number, multiple: number): number {
@@ -35,7 +36,11 @@ export function roundPages(made: number, multiple: number): number {
 }
 
 /** Thickness of the book block in points: pages × caliper (+ boards for a case). Source: the profile. */
-export function spineThickness(profile: OutletProfile, spec: Pick<PrintSpec, 'binding' | 'paper'>, pages: number): number {
+export function spineThickness(
+  profile: OutletProfile,
+  spec: Pick<PrintSpec, 'binding' | 'paper'>,
+  pages: number,
+): number {
   if (spec.binding === 'coil' || spec.binding === 'saddle') return 0
   const paper = paperOf(profile, spec.paper)
   const boards = spec.binding === 'case' ? pts(bindingRules(profile, 'case').case?.boards ?? '0 in') : 0
@@ -44,7 +49,13 @@ export function spineThickness(profile: OutletProfile, spec: Pick<PrintSpec, 'bi
 
 export function paperOf(profile: OutletProfile, id: string): PrintRules['papers'][number] {
   const paper = printRules(profile).papers.find(p => p.id === id)
-  if (!paper) throw new Fault('no-paper', `${profile.name} has no paper called “${id}”: it prints on ${printRules(profile).papers.map(p => p.id).join(', ')}.`)
+  if (!paper)
+    throw new Fault(
+      'no-paper',
+      `${profile.name} has no paper called “${id}”: it prints on ${printRules(profile)
+        .papers.map(p => p.id)
+        .join(', ')}.`,
+    )
   return paper
 }
 
@@ -72,8 +83,11 @@ function lengthParts(text: string): [Exact, 'in' | 'mm' | 'pt'] {
 /** Print cost of one copy, exact, in minor units of the profile's currency. */
 export function printCost(profile: OutletProfile, spec: PrintSpec, pages: number): Exact {
   const rules = printRules(profile)
-  const line = rules.costs.find(c => c.ink === spec.ink && c.papers?.includes(spec.paper)) ?? rules.costs.find(c => c.ink === spec.ink && !c.papers)
-  if (!line) throw new Fault('no-ink', `${profile.name} does not print in ${spec.ink === 'black' ? 'black' : 'colour'}.`)
+  const line =
+    rules.costs.find(c => c.ink === spec.ink && c.papers?.includes(spec.paper)) ??
+    rules.costs.find(c => c.ink === spec.ink && !c.papers)
+  if (!line)
+    throw new Fault('no-ink', `${profile.name} does not print in ${spec.ink === 'black' ? 'black' : 'colour'}.`)
   const body = add(exact(line.fixed), mul(exact(line.aPage), exact(BigInt(pages))))
   return add(body, exact(bindingRules(profile, spec.binding).extraCost))
 }
@@ -83,13 +97,16 @@ export function specProblems(profile: OutletProfile, spec: PrintSpec, pages?: nu
   const problems: string[] = []
   try {
     const binding = bindingRules(profile, spec.binding)
-    if (!binding.trims.includes(spec.trim)) problems.push(`${profile.name} does not print ${spec.trim}: it prints ${binding.trims.join(', ')}.`)
+    if (!binding.trims.includes(spec.trim))
+      problems.push(`${profile.name} does not print ${spec.trim}: it prints ${binding.trims.join(', ')}.`)
     paperOf(profile, spec.paper)
     printCost(profile, spec, pages ?? binding.leastPages)
     if (pages !== undefined) {
       const printed = roundPages(pages, binding.pageMultiple)
-      if (printed < binding.leastPages) problems.push(`${printed} pages are ${binding.leastPages - printed} fewer than ${profile.name} binds.`)
-      if (printed > binding.mostPages) problems.push(`${printed} pages are ${printed - binding.mostPages} more than ${profile.name} binds.`)
+      if (printed < binding.leastPages)
+        problems.push(`${printed} pages are ${binding.leastPages - printed} fewer than ${profile.name} binds.`)
+      if (printed > binding.mostPages)
+        problems.push(`${printed} pages are ${printed - binding.mostPages} more than ${profile.name} binds.`)
     }
   } catch (e) {
     if (!(e instanceof Fault)) throw e
@@ -102,7 +119,9 @@ export function specProblems(profile: OutletProfile, spec: PrintSpec, pages?: nu
 export const withoutTax = (list: Exact, vat: string): Exact => div(list, add(exact(1), exact(vat)))
 
 /** share × (list − tax) − cost, exact. Source: print.md's formula, restated in docs/architecture.md. */
-export const printRoyalty = (share: string, list: Exact, vat: string, cost: Exact): Exact => sub(mul(exact(share), withoutTax(list, vat)), cost)
+export const printRoyalty = (share: string, list: Exact, vat: string, cost: Exact): Exact =>
+  sub(mul(exact(share), withoutTax(list, vat)), cost)
 
 /** The least list price at which the royalty is not negative: (cost ÷ share) with tax, rounded up. */
-export const leastPrintPrice = (share: string, vat: string, cost: Exact): bigint => ceil(mul(div(cost, exact(share)), add(exact(1), exact(vat))))
+export const leastPrintPrice = (share: string, vat: string, cost: Exact): bigint =>
+  ceil(mul(div(cost, exact(share)), add(exact(1), exact(vat))))

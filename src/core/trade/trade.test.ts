@@ -1,26 +1,63 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { shippedProfiles } from '../outlets'
-import { add, ceil, compare, div, eanCheck, exact, Fault, floor, formatLength, formatMoney, formatTrim, insideMargin, mul, parseIsbn, parseLength, parseTrim, printCost, readProfile, roundHalfUp, roundPages, specProblems, spineThickness, sub, toNumber } from '.'
+import {
+  add,
+  ceil,
+  compare,
+  div,
+  eanCheck,
+  exact,
+  Fault,
+  floor,
+  formatLength,
+  formatMoney,
+  formatTrim,
+  insideMargin,
+  mul,
+  parseIsbn,
+  parseLength,
+  parseTrim,
+  printCost,
+  readProfile,
+  roundHalfUp,
+  roundPages,
+  specProblems,
+  spineThickness,
+  sub,
+  toNumber,
+} from '.'
 
 const outlet = (id: string) => shippedProfiles.find(p => p.id === id)!
 
 describe('exact numbers', () => {
-  const ratio = fc.tuple(fc.bigInt({ min: -1_000_000_000n, max: 1_000_000_000n }), fc.bigInt({ min: 1n, max: 1_000_000n })).map(([n, d]) => div(exact(n), exact(d)))
+  const ratio = fc
+    .tuple(fc.bigInt({ min: -1_000_000_000n, max: 1_000_000_000n }), fc.bigInt({ min: 1n, max: 1_000_000n }))
+    .map(([n, d]) => div(exact(n), exact(d)))
   test('are a field', () => {
-    fc.assert(fc.property(ratio, ratio, ratio, (a, b, c) => {
-      expect(mul(a, add(b, c))).toEqual(add(mul(a, b), mul(a, c)))
-      expect(sub(add(a, b), b)).toEqual(a)
-      if (b.n !== 0n) expect(mul(div(a, b), b)).toEqual(a)
-    }))
+    fc.assert(
+      fc.property(ratio, ratio, ratio, (a, b, c) => {
+        expect(mul(a, add(b, c))).toEqual(add(mul(a, b), mul(a, c)))
+        expect(sub(add(a, b), b)).toEqual(a)
+        if (b.n !== 0n) expect(mul(div(a, b), b)).toEqual(a)
+      }),
+    )
   })
   test('round as money rounds', () => {
-    fc.assert(fc.property(ratio, a => {
-      expect(floor(a) <= ceil(a)).toBe(true)
-      expect(compare(exact(floor(a)), a)).toBeLessThanOrEqual(0)
-      expect(Math.abs(toNumber(sub(a, exact(roundHalfUp(a)))))).toBeLessThanOrEqual(0.5)
-    }))
-    expect([roundHalfUp(exact('0.5')), roundHalfUp(exact('-0.5')), roundHalfUp(exact('364.5')), roundHalfUp(exact('2.4999')), roundHalfUp(exact('-2.5001'))]).toEqual([1n, 0n, 365n, 2n, -3n])
+    fc.assert(
+      fc.property(ratio, a => {
+        expect(floor(a) <= ceil(a)).toBe(true)
+        expect(compare(exact(floor(a)), a)).toBeLessThanOrEqual(0)
+        expect(Math.abs(toNumber(sub(a, exact(roundHalfUp(a)))))).toBeLessThanOrEqual(0.5)
+      }),
+    )
+    expect([
+      roundHalfUp(exact('0.5')),
+      roundHalfUp(exact('-0.5')),
+      roundHalfUp(exact('364.5')),
+      roundHalfUp(exact('2.4999')),
+      roundHalfUp(exact('-2.5001')),
+    ]).toEqual([1n, 0n, 365n, 2n, -3n])
   })
   test('a decimal is what is written', () => {
     expect(mul(exact('1.25'), exact(218n))).toEqual(exact('272.5'))
@@ -33,7 +70,8 @@ describe('lengths and trims', () => {
     expect(parseLength('0.28 in')).toBeCloseTo(20.16)
     expect(parseLength('3mm')).toBeCloseTo(8.504, 3)
     expect(parseLength('1,5', 'cm')).toBeCloseTo(42.52, 2)
-    for (const bad of ['', '3', '-1 in', '1e99 in', '99999 in', 'in', 'NaN pt']) expect(parseLength(bad)).toBeUndefined()
+    for (const bad of ['', '3', '-1 in', '1e99 in', '99999 in', 'in', 'NaN pt'])
+      expect(parseLength(bad)).toBeUndefined()
     expect(formatLength(39.86784, 'in')).toBe('0.554 in')
     expect(formatTrim('5.5x8.5in')).toBe('5.5 × 8.5 in')
   })
@@ -46,13 +84,20 @@ describe('lengths and trims', () => {
 
 describe('ISBN', () => {
   test('check figures catch every single wrong figure', () => {
-    fc.assert(fc.property(fc.integer({ min: 0, max: 999_999_999 }), fc.integer({ min: 0, max: 12 }), fc.integer({ min: 1, max: 9 }), (n, at, by) => {
-      const twelve = '978' + String(n).padStart(9, '0')
-      const isbn = twelve + eanCheck(twelve)
-      expect(parseIsbn(isbn)).toBe(isbn)
-      const wrong = isbn.slice(0, at) + ((Number(isbn[at]) + by) % 10) + isbn.slice(at + 1)
-      expect(parseIsbn(wrong)).toBeUndefined()
-    }))
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 0, max: 999_999_999 }),
+        fc.integer({ min: 0, max: 12 }),
+        fc.integer({ min: 1, max: 9 }),
+        (n, at, by) => {
+          const twelve = '978' + String(n).padStart(9, '0')
+          const isbn = twelve + eanCheck(twelve)
+          expect(parseIsbn(isbn)).toBe(isbn)
+          const wrong = isbn.slice(0, at) + ((Number(isbn[at]) + by) % 10) + isbn.slice(at + 1)
+          expect(parseIsbn(wrong)).toBeUndefined()
+        },
+      ),
+    )
   })
   test('ten figures become thirteen', () => {
     expect(parseIsbn('ISBN 0-00-000000-0')).toBe('9780000000002')
@@ -82,12 +127,18 @@ describe('print, by hand', () => {
     expect(spineThickness(t, { binding: 'coil', paper: 'white' }, 200)).toBe(0)
   })
   test('more pages never ask for less margin, spine or money', () => {
-    fc.assert(fc.property(fc.constantFrom('ostrevane', 'harrowmere', 'tarnbrook'), fc.integer({ min: 40, max: 698 }), (id, n) => {
-      const p = outlet(id)
-      expect(insideMargin(p, 'paperback', n + 1)).toBeGreaterThanOrEqual(insideMargin(p, 'paperback', n))
-      expect(spineThickness(p, spec, n + 1)).toBeGreaterThan(spineThickness(p, spec, n))
-      expect(compare(printCost(p, spec, n + 1), printCost(p, spec, n))).toBeGreaterThan(0)
-    }))
+    fc.assert(
+      fc.property(
+        fc.constantFrom('ostrevane', 'harrowmere', 'tarnbrook'),
+        fc.integer({ min: 40, max: 698 }),
+        (id, n) => {
+          const p = outlet(id)
+          expect(insideMargin(p, 'paperback', n + 1)).toBeGreaterThanOrEqual(insideMargin(p, 'paperback', n))
+          expect(spineThickness(p, spec, n + 1)).toBeGreaterThan(spineThickness(p, spec, n))
+          expect(compare(printCost(p, spec, n + 1), printCost(p, spec, n))).toBeGreaterThan(0)
+        },
+      ),
+    )
   })
   test('what an outlet does not print is said', () => {
     const o = outlet('ostrevane')

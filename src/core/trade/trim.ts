@@ -23,7 +23,11 @@ export function parseTrim(text: string): Trim | undefined {
   const width = Number(m[1]) * unit
   const height = Number(m[2]) * unit
   if (!(width >= LEAST && width <= MOST && height >= LEAST && height <= MOST)) return undefined
-  return { id: `${trimZeros(Number(m[1]).toFixed(3))}x${trimZeros(Number(m[2]).toFixed(3))}${m[3]!.toLowerCase()}`, width, height }
+  return {
+    id: `${trimZeros(Number(m[1]).toFixed(3))}x${trimZeros(Number(m[2]).toFixed(3))}${m[3]!.toLowerCase()}`,
+    width,
+    height,
+  }
 }
 
 /** "6x9in" -> "6 × 9 in". */

@@ -19,7 +19,8 @@ type Value = Markup | string | number | undefined | false | readonly Value[]
 export function xml(markup: TemplateStringsArray, ...values: Value[]): Markup {
   let out = markup[0]!
   const open = holesInTags(markup)
-  for (let i = 0; i < values.length; i++) out += (open[i] && !(values[i] instanceof Markup) ? '' : written(values[i])) + markup[i + 1]!
+  for (let i = 0; i < values.length; i++)
+    out += (open[i] && !(values[i] instanceof Markup) ? '' : written(values[i])) + markup[i + 1]!
   return Markup.made(out)
 }
 
@@ -43,7 +44,8 @@ function holesInTags(markup: TemplateStringsArray): boolean[] {
 }
 
 /** Pieces of markup, and text among them, one after the other. `between` is text as well. */
-export const joined = (list: readonly Value[], between = ''): Markup => Markup.made(list.map(written).join(escaped(between)))
+export const joined = (list: readonly Value[], between = ''): Markup =>
+  Markup.made(list.map(written).join(escaped(between)))
 
 function written(v: Value): string {
   if (v === undefined || v === false) return ''
@@ -53,8 +55,10 @@ function written(v: Value): string {
 }
 
 // XML 1.0, 2.2: no controls but tab and line ends, no lone surrogates, no two last code points of a plane.
-const escaped = (s: string): string => (special.test(s) ? s.replace(impossible, '').replace(/[&<>"']/g, c => names[c]!) : s)
-const impossible = /[\u0000-\u0008\u000b\u000c\u000e-\u001f\ufffe\uffff]|[\ud800-\udbff](?![\udc00-\udfff])|(?<![\ud800-\udbff])[\udc00-\udfff]/g
+const escaped = (s: string): string =>
+  special.test(s) ? s.replace(impossible, '').replace(/[&<>"']/g, c => names[c]!) : s
+const impossible =
+  /[\u0000-\u0008\u000b\u000c\u000e-\u001f\ufffe\uffff]|[\ud800-\udbff](?![\udc00-\udfff])|(?<![\ud800-\udbff])[\udc00-\udfff]/g
 const names: Record<string, string> = { '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;', "'": '&#39;' }
 // Most of a book has none of them, and is passed over at a glance.
 const special = /[&<>"'\u0000-\u0008\u000b\u000c\u000e-\u001f\ud800-\udfff\ufffe\uffff]/

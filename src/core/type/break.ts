@@ -60,8 +60,18 @@ const fitness = (r: number): number => (r < -0.5 ? 0 : r <= 0.5 ? 1 : r <= 1 ? 2
 
 // One breaker works at a time in a thread: scratch is shared and grows.
 let cap = 256
-let nFrag = new Int32Array(cap), nChar = new Int32Array(cap), nLine = new Int32Array(cap), nFit = new Int8Array(cap), nPrev = new Int32Array(cap), nLadder = new Int8Array(cap)
-let nReach = new Float64Array(cap), nE = new Float64Array(cap), nW = new Float64Array(cap), nG = new Float64Array(cap), nHang = new Float64Array(cap), nDem = new Float64Array(cap)
+let nFrag = new Int32Array(cap),
+  nChar = new Int32Array(cap),
+  nLine = new Int32Array(cap),
+  nFit = new Int8Array(cap),
+  nPrev = new Int32Array(cap),
+  nLadder = new Int8Array(cap)
+let nReach = new Float64Array(cap),
+  nE = new Float64Array(cap),
+  nW = new Float64Array(cap),
+  nG = new Float64Array(cap),
+  nHang = new Float64Array(cap),
+  nDem = new Float64Array(cap)
 let nodes = 0
 
 function grow(): void {
@@ -71,15 +81,46 @@ function grow(): void {
     b.set(a as never)
     return b
   }
-  nFrag = up(nFrag); nChar = up(nChar); nLine = up(nLine); nFit = up(nFit); nPrev = up(nPrev); nLadder = up(nLadder)
-  nReach = up(nReach); nE = up(nE); nW = up(nW); nG = up(nG); nHang = up(nHang); nDem = up(nDem)
+  nFrag = up(nFrag)
+  nChar = up(nChar)
+  nLine = up(nLine)
+  nFit = up(nFit)
+  nPrev = up(nPrev)
+  nLadder = up(nLadder)
+  nReach = up(nReach)
+  nE = up(nE)
+  nW = up(nW)
+  nG = up(nG)
+  nHang = up(nHang)
+  nDem = up(nDem)
 }
 
-function node(frag: number, char: number, line: number, fit: number, prev: number, ladder: number, w: number, g: number, e: number, hangLeft: number, dem: number): number {
+function node(
+  frag: number,
+  char: number,
+  line: number,
+  fit: number,
+  prev: number,
+  ladder: number,
+  w: number,
+  g: number,
+  e: number,
+  hangLeft: number,
+  dem: number,
+): number {
   if (nodes === cap) grow()
   const n = nodes++
-  nFrag[n] = frag; nChar[n] = char; nLine[n] = line; nFit[n] = fit; nPrev[n] = prev; nLadder[n] = ladder
-  nW[n] = w; nG[n] = g; nE[n] = e; nHang[n] = hangLeft; nDem[n] = dem
+  nFrag[n] = frag
+  nChar[n] = char
+  nLine[n] = line
+  nFit[n] = fit
+  nPrev[n] = prev
+  nLadder[n] = ladder
+  nW[n] = w
+  nG[n] = g
+  nE[n] = e
+  nHang[n] = hangLeft
+  nDem[n] = dem
   return n
 }
 
@@ -102,22 +143,27 @@ export function breakParagraph(p: Paragraph, rules: BreakRules, everyLength = fa
     const loose = pass === passes.length - 1
     const out = found.map(f => ({ ...f, loose }))
     // Lengths beyond those that the best setting's tolerance gave by the way, from the next.
-    if (everyLength && pass === 0) for (const f of attempt(p, rules, passes[1]!, rules.hyphenate) ?? []) if (!out.some(o => o.count === f.count)) out.push({ ...f, loose: false })
+    if (everyLength && pass === 0)
+      for (const f of attempt(p, rules, passes[1]!, rules.hyphenate) ?? [])
+        if (!out.some(o => o.count === f.count)) out.push({ ...f, loose: false })
     return out
   }
   throw new Error('unreachable: the last pass takes any line')
 }
 
 /** What is taken from a line on one side. */
-const taken = (indents: number[] | undefined, line: number): number => (indents?.length ? indents[Math.min(line, indents.length - 1)]! : 0)
+const taken = (indents: number[] | undefined, line: number): number =>
+  indents?.length ? indents[Math.min(line, indents.length - 1)]! : 0
 
 /** What is taken from the right of a line, points. */
-export const takenRight = (rules: Pick<BreakRules, 'rightIndents'>, line: number): number => taken(rules.rightIndents, line)
+export const takenRight = (rules: Pick<BreakRules, 'rightIndents'>, line: number): number =>
+  taken(rules.rightIndents, line)
 
 /** Width of each line; the last entry holds for all that follow. */
 function widths({ measure, indents, rightIndents }: BreakRules): number[] {
   const out: number[] = []
-  for (let i = 0; i < Math.max(1, indents.length, rightIndents?.length ?? 0); i++) out.push(measure - taken(indents, i) - taken(rightIndents, i))
+  for (let i = 0; i < Math.max(1, indents.length, rightIndents?.length ?? 0); i++)
+    out.push(measure - taken(indents, i) - taken(rightIndents, i))
   return out
 }
 
@@ -135,13 +181,22 @@ function unlike(widths: number[]): number {
 
 // Feasible ends of a line at one point, the best for each line number and fitness: parallel arrays, reused.
 let feasible = 0
-const cLine: number[] = [], cFit: number[] = [], cDem: number[] = [], cFrom: number[] = [], cLadder: number[] = []
+const cLine: number[] = [],
+  cFit: number[] = [],
+  cDem: number[] = [],
+  cFrom: number[] = [],
+  cLadder: number[] = []
 
 /** Words from which a paragraph is long: the lines it may have at one place lie so far apart that each is a search of its own. From there only those near the best are followed, so that time grows with the text and not with its square. */
 const LONG = 3000
 const LONG_SPREAD = 2
 
-function attempt(p: Paragraph, rules: BreakRules, tolerance: number, hyphenate: boolean): Omit<BrokenParagraph, 'loose'>[] | undefined {
+function attempt(
+  p: Paragraph,
+  rules: BreakRules,
+  tolerance: number,
+  hyphenate: boolean,
+): Omit<BrokenParagraph, 'loose'>[] | undefined {
   nodes = 0
   const { indents, stretch, shrink, scaling, tracking, optical } = rules
   const boxes = p.gap.length
@@ -160,7 +215,8 @@ function attempt(p: Paragraph, rules: BreakRules, tolerance: number, hyphenate: 
   }
   const most = 1 + scaling + dense * tracking + tolerance * stretch * share
   const slack = tolerance * stretch * widest + 0.001
-  const reach = (n: number): number => (nReach[n] = tolerance === Infinity ? -1 : nW[n]! + (widthOf(lineWidths, nLine[n]!) + nHang[n]! - slack) / most)
+  const reach = (n: number): number =>
+    (nReach[n] = tolerance === Infinity ? -1 : nW[n]! + (widthOf(lineWidths, nLine[n]!) + nHang[n]! - slack) / most)
   const start = node(0, 0, 0, 1, -1, 0, 0, 0, 0, optical && !(indents[0]! > 0) ? p.frags[0]!.hangLeft : 0, 0)
   let active: number[] = [start]
   /** No line can end before this width. */
@@ -172,7 +228,17 @@ function attempt(p: Paragraph, rules: BreakRules, tolerance: number, hyphenate: 
   const hangs = (optical ? 2 * widest : 0) + unlike(lineWidths)
 
   // Tries to end a line at a point for every active node; feasible ends become candidates.
-  const tryEnd = (endW: number, endG: number, endE: number, hangRight: number, penalty: number, hyphen: boolean, final: boolean, forced: boolean, drop: boolean): void => {
+  const tryEnd = (
+    endW: number,
+    endG: number,
+    endE: number,
+    hangRight: number,
+    penalty: number,
+    hyphen: boolean,
+    final: boolean,
+    forced: boolean,
+    drop: boolean,
+  ): void => {
     feasible = 0
     let kept = 0
     const n = active.length
@@ -300,7 +366,12 @@ function attempt(p: Paragraph, rules: BreakRules, tolerance: number, hyphenate: 
     }
     tryEnd(W + bw, G, nextE, hangRight, gap === Gap.none ? DASH : 0, false, final, forced, true)
     if (final) {
-      for (let c = 0; c < feasible; c++) ends.push({ node: node(end, 0, cLine[c]!, cFit[c]!, cFrom[c]!, 0, 0, 0, 0, 0, cDem[c]!), line: cLine[c]!, dem: cDem[c]! })
+      for (let c = 0; c < feasible; c++)
+        ends.push({
+          node: node(end, 0, cLine[c]!, cFit[c]!, cFrom[c]!, 0, 0, 0, 0, 0, cDem[c]!),
+          line: cLine[c]!,
+          dem: cDem[c]!,
+        })
       break
     }
     if (forced) active = []
@@ -392,7 +463,8 @@ function raggedLengths(p: Paragraph, rules: BreakRules): BrokenParagraph[] {
   const best = ragged(p, rules)
   for (const part of [0.98, 0.96, 0.94, 0.92]) {
     const longer = ragged(p, { ...rules, measure: rules.measure * part })
-    if (longer.count === best.count + 1 && longer.demerits < 1e6) return [best, { ...longer, demerits: best.demerits + (1 - part) * 1e5 }]
+    if (longer.count === best.count + 1 && longer.demerits < 1e6)
+      return [best, { ...longer, demerits: best.demerits + (1 - part) * 1e5 }]
     if (longer.count > best.count) break
   }
   return [best]
@@ -418,7 +490,17 @@ function balanced(p: Paragraph, rules: BreakRules): BrokenParagraph {
 /** Parts pieces that are wider than a line (addresses, rows of signs) between characters, so that nothing overflows. */
 export function splitLong(p: Paragraph, measure: number): Paragraph {
   if (!p.boxWidth.some(w => w > measure)) return p
-  const out: Paragraph = { frags: [], boxStart: [], gap: [], glue: [], boxWidth: [], boxEms: [], notes: [], missing: p.missing, borrowed: p.borrowed }
+  const out: Paragraph = {
+    frags: [],
+    boxStart: [],
+    gap: [],
+    glue: [],
+    boxWidth: [],
+    boxEms: [],
+    notes: [],
+    missing: p.missing,
+    borrowed: p.borrowed,
+  }
   const boxAt: number[] = []
   for (let i = 0; i < p.gap.length; i++) {
     const frags = p.frags.slice(p.boxStart[i]!, p.boxStart[i + 1]!)
@@ -426,14 +508,15 @@ export function splitLong(p: Paragraph, measure: number): Paragraph {
     if (p.boxWidth[i]! <= measure) pieces.push(frags)
     else {
       let w = Infinity
-      for (const f of frags) for (const part of chunks(f, measure * 0.98)) {
-        if (w + part.width > measure * 0.98) {
-          pieces.push([])
-          w = 0
+      for (const f of frags)
+        for (const part of chunks(f, measure * 0.98)) {
+          if (w + part.width > measure * 0.98) {
+            pieces.push([])
+            w = 0
+          }
+          pieces[pieces.length - 1]!.push(part)
+          w += part.width
         }
-        pieces[pieces.length - 1]!.push(part)
-        w += part.width
-      }
     }
     pieces.forEach((piece, k) => {
       out.boxStart.push(out.frags.length)
@@ -460,7 +543,8 @@ function chunks(f: Frag, room: number): Frag[] {
     // Guess from the average width, then step down: few tries even for very long strings.
     let k = Math.max(1, Math.min(rest.length, Math.floor((room / f.width) * f.text.length)))
     let part = f.style.frag(rest.slice(0, k).join(''))
-    while (k > 1 && part.width > room) part = f.style.frag(rest.slice(0, (k = Math.max(1, Math.floor(k * 0.9)))).join(''))
+    while (k > 1 && part.width > room)
+      part = f.style.frag(rest.slice(0, (k = Math.max(1, Math.floor(k * 0.9)))).join(''))
     out.push(part)
     rest = rest.slice(k)
   }

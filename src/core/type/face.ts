@@ -39,7 +39,10 @@ export class Face implements GlyphFace {
   private readonly glyphOf: number[] = []
   private readonly textOf: string[] = []
 
-  constructor(readonly hb: HarfBuzz, file: FontFile) {
+  constructor(
+    readonly hb: HarfBuzz,
+    file: FontFile,
+  ) {
     this.key = file.key
     this.bytes = file.bytes
     const face = new hb.Face(new hb.Blob(file.bytes))
@@ -116,4 +119,5 @@ export class Face implements GlyphFace {
   }
 }
 
-const view = (table: Uint8Array | undefined): DataView | undefined => table && new DataView(table.buffer, table.byteOffset, table.byteLength)
+const view = (table: Uint8Array | undefined): DataView | undefined =>
+  table && new DataView(table.buffer, table.byteOffset, table.byteLength)

@@ -12,11 +12,15 @@ export class FontShelf {
   constructor(private readonly source: FontSource) {}
 
   /** Makes an author's own families known, by the hashes of their files. */
-  addFamilies(families: { id: string; files: Partial<Record<string, string>> }[], bytes: ReadonlyMap<string, Uint8Array>): void {
-    for (const f of families) for (const [cut, hash] of Object.entries(f.files)) {
-      const b = hash ? bytes.get(hash) : undefined
-      if (b) this.own.set(`${f.id}/${cut}`, b)
-    }
+  addFamilies(
+    families: { id: string; files: Partial<Record<string, string>> }[],
+    bytes: ReadonlyMap<string, Uint8Array>,
+  ): void {
+    for (const f of families)
+      for (const [cut, hash] of Object.entries(f.files)) {
+        const b = hash ? bytes.get(hash) : undefined
+        if (b) this.own.set(`${f.id}/${cut}`, b)
+      }
   }
 
   face(key: string): Promise<Face> {
@@ -60,9 +64,26 @@ export const shippedFamilies: Record<string, { name: string; files: Partial<Reco
 
 export type Variant = 'regular' | 'italic' | 'bold' | 'bold-italic'
 
-function family(name: string, file: string, bold: string, boldItalic = true): { name: string; files: Partial<Record<Variant, string>> } {
-  return { name, files: { regular: `${file}_400Regular.ttf`, italic: `${file}_400Regular_Italic.ttf`, bold: `${file}_${bold}.ttf`, ...(boldItalic ? { 'bold-italic': `${file}_${bold}_Italic.ttf` } : {}) } }
+function family(
+  name: string,
+  file: string,
+  bold: string,
+  boldItalic = true,
+): { name: string; files: Partial<Record<Variant, string>> } {
+  return {
+    name,
+    files: {
+      regular: `${file}_400Regular.ttf`,
+      italic: `${file}_400Regular_Italic.ttf`,
+      bold: `${file}_${bold}.ttf`,
+      ...(boldItalic ? { 'bold-italic': `${file}_${bold}_Italic.ttf` } : {}),
+    },
+  }
 }
 
 /** Files by key: "eb-garamond/italic". */
-export const shippedFonts: Record<string, string> = Object.fromEntries(Object.entries(shippedFamilies).flatMap(([id, f]) => Object.entries(f.files).map(([variant, file]) => [`${id}/${variant}`, file])))
+export const shippedFonts: Record<string, string> = Object.fromEntries(
+  Object.entries(shippedFamilies).flatMap(([id, f]) =>
+    Object.entries(f.files).map(([variant, file]) => [`${id}/${variant}`, file]),
+  ),
+)

@@ -93,7 +93,14 @@ class Patterns {
 
   private ask(at: number, from: number, letter: number): number {
     const found = this.sources[from]![String.fromCharCode(letter)]
-    const to = found === undefined ? -1 : typeof found === 'number' ? this.open({}, this.levels[found]) : Array.isArray(found) ? this.open(found[0], this.levels[found[1]]) : this.open(found, undefined)
+    const to =
+      found === undefined
+        ? -1
+        : typeof found === 'number'
+          ? this.open({}, this.levels[found])
+          : Array.isArray(found)
+            ? this.open(found[0], this.levels[found[1]])
+            : this.open(found, undefined)
     this.next[at] = to
     return to
   }

@@ -47,7 +47,11 @@ export function linePieces(p: Paragraph, b: BrokenParagraph, index: number): Lin
     } else gaps.push(0)
   }
   if (gaps.length) gaps[gaps.length - 1] = 0
-  return { frags, gaps, last: index === b.count - 1 || p.gap[boxOf(p, Math.max(0, toFrag - (toChar ? 0 : 1)))] === Gap.forced }
+  return {
+    frags,
+    gaps,
+    last: index === b.count - 1 || p.gap[boxOf(p, Math.max(0, toFrag - (toChar ? 0 : 1)))] === Gap.forced,
+  }
 }
 
 function boxOf(p: Paragraph, frag: number): number {
@@ -62,7 +66,15 @@ function boxOf(p: Paragraph, frag: number): number {
 }
 
 /** Sets a line into a layer: `x` is the left edge of the measure, `y` the baseline. */
-export function setLine(out: LayerBuilder, pieces: LinePieces, rules: BreakRules, indent: number, x: number, y: number, place: MarkPlace): SetLine {
+export function setLine(
+  out: LayerBuilder,
+  pieces: LinePieces,
+  rules: BreakRules,
+  indent: number,
+  x: number,
+  y: number,
+  place: MarkPlace,
+): SetLine {
   const { frags, gaps } = pieces
   const room = rules.measure - indent
   let width = 0
@@ -108,13 +120,33 @@ export function setLine(out: LayerBuilder, pieces: LinePieces, rules: BreakRules
     if (g > 0) {
       // The gap inside a link is part of it.
       const href = f.style.href
-      out.run(f.style.face, f.style.size, scale, y, f.style.colour, href && frags[i + 1]?.style.href === href ? leadingTo(place, href) : place, letter)
+      out.run(
+        f.style.face,
+        f.style.size,
+        scale,
+        y,
+        f.style.colour,
+        href && frags[i + 1]?.style.href === href ? leadingTo(place, href) : place,
+        letter,
+      )
       out.glyph(f.style.spacePair, pen)
       pen += g * factor
       if (!gapCount++) firstGap = g
     }
   }
-  return { gap: gapCount ? firstGap * factor : 0, naturalGap: firstGap, full: full && gapCount > 0, scale, over: Math.max(0, -(room - natural) - (glue * rules.shrink + width * rules.scaling + (ems + (end?.style.size ?? 0)) * rules.tracking) - 0.05), hyphen }
+  return {
+    gap: gapCount ? firstGap * factor : 0,
+    naturalGap: firstGap,
+    full: full && gapCount > 0,
+    scale,
+    over: Math.max(
+      0,
+      -(room - natural) -
+        (glue * rules.shrink + width * rules.scaling + (ems + (end?.style.size ?? 0)) * rules.tracking) -
+        0.05,
+    ),
+    hyphen,
+  }
 }
 
 const linked = new WeakMap<MarkPlace, Map<string, MarkPlace>>()
@@ -129,7 +161,15 @@ function leadingTo(place: MarkPlace, href: string): MarkPlace {
 }
 
 /** Sets one piece from `x`, `letter` ems apart; returns where it ends. */
-export function setFrag(out: LayerBuilder, f: Frag, scale: number, x: number, y: number, from: MarkPlace, letter = 0): number {
+export function setFrag(
+  out: LayerBuilder,
+  f: Frag,
+  scale: number,
+  x: number,
+  y: number,
+  from: MarkPlace,
+  letter = 0,
+): number {
   const { size, rise, colour, href } = f.style
   const place = href ? leadingTo(from, href) : from
   let pen = x

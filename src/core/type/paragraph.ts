@@ -32,7 +32,17 @@ const byForce = /(?:\P{M}\p{M}*){1,24}/gu
 
 /** Collects styled text into a paragraph. */
 export class ParagraphBuilder {
-  readonly p: Paragraph = { frags: [], boxStart: [], gap: [], glue: [], boxWidth: [], boxEms: [], notes: [], missing: [], borrowed: [] }
+  readonly p: Paragraph = {
+    frags: [],
+    boxStart: [],
+    gap: [],
+    glue: [],
+    boxWidth: [],
+    boxEms: [],
+    notes: [],
+    missing: [],
+    borrowed: [],
+  }
   private open = false
 
   /** Adds text in a style. Spaces part boxes; no-break spaces make ties. */
@@ -75,7 +85,17 @@ export class ParagraphBuilder {
   /** A picture in the line: a piece without letters, kept whole. */
   sign(width: number, style: TextStyle, drawn: NonNullable<Frag['drawn']>): void {
     this.ensure()
-    this.p.frags.push({ text: '\ufffc', style, shaped: [], width, ems: 0, hangLeft: 0, hangRight: 0, divisions: [], drawn })
+    this.p.frags.push({
+      text: '\ufffc',
+      style,
+      shaped: [],
+      width,
+      ems: 0,
+      hangLeft: 0,
+      hangRight: 0,
+      divisions: [],
+      drawn,
+    })
   }
 
   build(): Paragraph {
@@ -97,7 +117,8 @@ export class ParagraphBuilder {
         ems += frag.ems
         for (const s of frag.shaped) {
           if (s.missing) p.missing.push(frag.text)
-          else if (s.face !== frag.style.face) p.borrowed.push({ text: s.pairs.map(pair => s.face.pairText(pair)).join(''), from: s.face })
+          else if (s.face !== frag.style.face)
+            p.borrowed.push({ text: s.pairs.map(pair => s.face.pairText(pair)).join(''), from: s.face })
         }
       }
       p.boxWidth.push(width)

@@ -21,7 +21,8 @@ export interface Shaped {
 }
 
 /** Shapes one string in one face. `features` are OpenType tags, "-" before one switches it off. */
-export const shapeIn = (face: Face, text: string, features: string[], language: string): Shaped => shapeTogether(face, [text], features, language)[0]!
+export const shapeIn = (face: Face, text: string, features: string[], language: string): Shaped =>
+  shapeTogether(face, [text], features, language)[0]!
 
 /** A control character: no face has a glyph for it, so no kerning, ligature or context reaches across it. */
 const APART = '\u0001'
@@ -30,7 +31,13 @@ const APART = '\u0001'
  * Shapes several strings in one call, each as if it stood alone; a call costs as much as a word or two. Strings run left to right
  * and do not hold the separator. `asCapitals` shows letters as capitals while pairs keep what was written.
  */
-export function shapeTogether(face: Face, texts: string[], features: string[], language: string, asCapitals = false): Shaped[] {
+export function shapeTogether(
+  face: Face,
+  texts: string[],
+  features: string[],
+  language: string,
+  asCapitals = false,
+): Shaped[] {
   const { hb } = face
   const buffer = bufferOf(face)
   const all = texts.join(APART)
@@ -57,7 +64,16 @@ export function shapeTogether(face: Face, texts: string[], features: string[], l
 }
 
 /** One string of several: characters `start` to `stop` of what was shaped, glyphs `from` to `to`. */
-function word(face: Face, all: string, start: number, stop: number, infos: { cluster: number; codepoint: number }[], positions: { xAdvance: number; xOffset: number; yOffset: number }[], from: number, to: number): Shaped {
+function word(
+  face: Face,
+  all: string,
+  start: number,
+  stop: number,
+  infos: { cluster: number; codepoint: number }[],
+  positions: { xAdvance: number; xOffset: number; yOffset: number }[],
+  from: number,
+  to: number,
+): Shaped {
   const pairs: number[] = []
   const x: number[] = []
   const cluster: number[] = []
@@ -88,7 +104,8 @@ function word(face: Face, all: string, start: number, stop: number, infos: { clu
 }
 
 // Letter by letter, and only where a capital takes as much room: places in the text must not move.
-const capitals = (text: string): string => text.replace(/\p{Ll}/gu, c => (c.toUpperCase().length === c.length ? c.toUpperCase() : c))
+const capitals = (text: string): string =>
+  text.replace(/\p{Ll}/gu, c => (c.toUpperCase().length === c.length ? c.toUpperCase() : c))
 
 // One buffer and one list of each set of features a HarfBuzz instance: making them costs more than shaping a word.
 type Buffer = InstanceType<Face['hb']['Buffer']>
@@ -104,7 +121,11 @@ function bufferOf(face: Face): Buffer {
 
 function featuresOf({ hb }: Face, tags: string[]): Feature[] {
   let list = featureLists.get(tags)
-  if (!list) featureLists.set(tags, (list = tags.map(tag => (tag.startsWith('-') ? new hb.Feature(tag.slice(1), 0) : new hb.Feature(tag, 1)))))
+  if (!list)
+    featureLists.set(
+      tags,
+      (list = tags.map(tag => (tag.startsWith('-') ? new hb.Feature(tag.slice(1), 0) : new hb.Feature(tag, 1)))),
+    )
   return list
 }
 
@@ -116,7 +137,7 @@ export function runsByCoverage(text: string, faces: Face[]): { face: Face; from:
     const c = ch.codePointAt(0)!
     const last = runs[runs.length - 1]
     // Marks, joiners and selectors stay with what they follow.
-    const clings = last && (/\p{M}|[\u200c\u200d\ufe00-\ufe0f]/u.test(ch))
+    const clings = last && /\p{M}|[\u200c\u200d\ufe00-\ufe0f]/u.test(ch)
     const face = clings ? last.face : (faces.find(f => f.covers(c)) ?? faces[0]!)
     if (last && last.face === face) last.to = i + ch.length
     else runs.push({ face, from: i, to: i + ch.length })

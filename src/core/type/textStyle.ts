@@ -31,7 +31,17 @@ export type Hyphenator = (word: string) => number[]
 const notYet: Shaped[] = []
 
 /** A piece that waits for its glyphs. */
-const unshaped = (text: string, style: TextStyle): Frag => ({ text, style, shaped: notYet, width: 0, ems: 0, hangLeft: 0, hangRight: 0, divisions: undefined, drawn: undefined })
+const unshaped = (text: string, style: TextStyle): Frag => ({
+  text,
+  style,
+  shaped: notYet,
+  width: 0,
+  ems: 0,
+  hangLeft: 0,
+  hangRight: 0,
+  divisions: undefined,
+  drawn: undefined,
+})
 
 /** Words as shaped in a face, by features, language and case: in font units, so that a text in another size is not shaped again. */
 const shapedWords = new WeakMap<Face, Map<string, Map<string, Shaped>>>()
@@ -114,7 +124,13 @@ export class TextStyle {
   shapePending(): void {
     const { pending } = this
     if (!pending.length) return
-    const shaped = shapeTogether(this.face, pending.map(f => f.text), this.features, this.language, this.asCapitals)
+    const shaped = shapeTogether(
+      this.face,
+      pending.map(f => f.text),
+      this.features,
+      this.language,
+      this.asCapitals,
+    )
     pending.forEach((f, i) => {
       this.known.set(f.text, shaped[i]!)
       this.complete(f, [shaped[i]!])
@@ -128,7 +144,10 @@ export class TextStyle {
     if (!f) {
       f = unshaped(head + '\u00ad', this)
       const shaped = this.shapeNow(head + '-')
-      this.complete(f, shaped.map((s, i) => (i === shaped.length - 1 ? withLastText(s, '\u00ad') : s)))
+      this.complete(
+        f,
+        shaped.map((s, i) => (i === shaped.length - 1 ? withLastText(s, '\u00ad') : s)),
+      )
       this.dividedWords.set(head, f)
     }
     return f
@@ -144,10 +163,11 @@ export class TextStyle {
       if (plain) {
         const from = f.text.indexOf(plain[1]!)
         for (const p of this.hyphenator(plain[1]!)) out.push({ at: from + p, before: widthBefore(f, from + p) })
-      } else for (const m of f.text.matchAll(/[\p{L}\p{M}’]{5,}/gu)) {
-        if (!this.dividesNames && /^\p{Lu}/u.test(m[0])) continue
-        for (const p of this.hyphenator(m[0])) out.push({ at: m.index + p, before: widthBefore(f, m.index + p) })
-      }
+      } else
+        for (const m of f.text.matchAll(/[\p{L}\p{M}’]{5,}/gu)) {
+          if (!this.dividesNames && /^\p{Lu}/u.test(m[0])) continue
+          for (const p of this.hyphenator(m[0])) out.push({ at: m.index + p, before: widthBefore(f, m.index + p) })
+        }
     }
     f.divisions = out
     return out
@@ -156,7 +176,9 @@ export class TextStyle {
   private shapeNow(text: string): Shaped[] {
     return this.plainlyCovered(text)
       ? shapeTogether(this.face, [text], this.features, this.language, this.asCapitals)
-      : runsByCoverage(text, this.faces).flatMap(r => shapeTogether(r.face, [text.slice(r.from, r.to)], this.features, this.language, this.asCapitals))
+      : runsByCoverage(text, this.faces).flatMap(r =>
+          shapeTogether(r.face, [text.slice(r.from, r.to)], this.features, this.language, this.asCapitals),
+        )
   }
 
   /** Gives a piece its glyphs and what follows from them. */
@@ -173,7 +195,8 @@ export class TextStyle {
     const first = f.shaped[0]
     const last = f.shaped[f.shaped.length - 1]
     if (first?.pairs.length) f.hangLeft = hang(f.text[0]!, hangsLeft) * advanceOf(first, 0) * this.size
-    if (last?.pairs.length) f.hangRight = hang(f.text[f.text.length - 1]!, hangsRight) * advanceOf(last, last.pairs.length - 1) * this.size
+    if (last?.pairs.length)
+      f.hangRight = hang(f.text[f.text.length - 1]!, hangsRight) * advanceOf(last, last.pairs.length - 1) * this.size
   }
 
   private plainlyCovered(text: string): boolean {
@@ -224,6 +247,50 @@ function widthBefore(f: Frag, at: number): number {
 }
 
 /** Optical margins: the part of a sign's width that may stand outside the measure. */
-const hangsLeft: Record<string, number> = { '“': 0.5, '‘': 0.6, '„': 0.5, '‚': 0.6, '«': 0.35, '‹': 0.45, '”': 0.5, '’': 0.6, '"': 0.5, "'": 0.6, '(': 0.1, '—': 0.15, '–': 0.2, A: 0.05, T: 0.05, V: 0.05, W: 0.05, Y: 0.05 }
-const hangsRight: Record<string, number> = { '.': 0.7, ',': 0.7, '-': 0.6, '\u00ad': 0.6, '‐': 0.6, ';': 0.4, ':': 0.4, '”': 0.5, '’': 0.6, '“': 0.5, '‘': 0.6, '»': 0.35, '›': 0.45, '"': 0.5, "'": 0.6, '!': 0.15, '?': 0.15, ')': 0.1, '—': 0.2, '–': 0.3, r: 0.04, y: 0.04, v: 0.04, w: 0.04 }
+const hangsLeft: Record<string, number> = {
+  '“': 0.5,
+  '‘': 0.6,
+  '„': 0.5,
+  '‚': 0.6,
+  '«': 0.35,
+  '‹': 0.45,
+  '”': 0.5,
+  '’': 0.6,
+  '"': 0.5,
+  "'": 0.6,
+  '(': 0.1,
+  '—': 0.15,
+  '–': 0.2,
+  A: 0.05,
+  T: 0.05,
+  V: 0.05,
+  W: 0.05,
+  Y: 0.05,
+}
+const hangsRight: Record<string, number> = {
+  '.': 0.7,
+  ',': 0.7,
+  '-': 0.6,
+  '\u00ad': 0.6,
+  '‐': 0.6,
+  ';': 0.4,
+  ':': 0.4,
+  '”': 0.5,
+  '’': 0.6,
+  '“': 0.5,
+  '‘': 0.6,
+  '»': 0.35,
+  '›': 0.45,
+  '"': 0.5,
+  "'": 0.6,
+  '!': 0.15,
+  '?': 0.15,
+  ')': 0.1,
+  '—': 0.2,
+  '–': 0.3,
+  r: 0.04,
+  y: 0.04,
+  v: 0.04,
+  w: 0.04,
+}
 const hang = (ch: string, table: Record<string, number>): number => table[ch] ?? 0

@@ -3,7 +3,24 @@ import fc from 'fast-check'
 import { createRequire } from 'node:module'
 import { fontSource } from '@/cli/ports'
 import { BLACK, LayerBuilder } from '../marks'
-import { breakParagraph, type BreakRules, type Face, FontShelf, Gap, linePieces, loadHyphenator, type Paragraph, ParagraphBuilder, runsByCoverage, setLine, shapeIn, shapeTogether, shippedFonts, splitLong, TextStyle } from '.'
+import {
+  breakParagraph,
+  type BreakRules,
+  type Face,
+  FontShelf,
+  Gap,
+  linePieces,
+  loadHyphenator,
+  type Paragraph,
+  ParagraphBuilder,
+  runsByCoverage,
+  setLine,
+  shapeIn,
+  shapeTogether,
+  shippedFonts,
+  splitLong,
+  TextStyle,
+} from '.'
 
 const shelf = new FontShelf(fontSource)
 let face: Face
@@ -15,8 +32,35 @@ beforeAll(async () => {
   style = new TextStyle([face, serif], 11, ['onum'], 'en-GB', BLACK, 0, 0, await loadHyphenator('en-GB'))
 })
 
-const rules: BreakRules = { measure: 120, indents: [], align: 'justify', stretch: 0.5, shrink: 0.34, scaling: 0.02, tracking: 0.01, hyphenate: false, ladder: 2, leastLastLine: 0, optical: false }
-const words = ['tide', 'a', 'harbour', 'lamp', 'of', 'Temperance', 'sea', 'the', 'almanac', 'seven', 'bell', 'it', 'rang', 'quay']
+const rules: BreakRules = {
+  measure: 120,
+  indents: [],
+  align: 'justify',
+  stretch: 0.5,
+  shrink: 0.34,
+  scaling: 0.02,
+  tracking: 0.01,
+  hyphenate: false,
+  ladder: 2,
+  leastLastLine: 0,
+  optical: false,
+}
+const words = [
+  'tide',
+  'a',
+  'harbour',
+  'lamp',
+  'of',
+  'Temperance',
+  'sea',
+  'the',
+  'almanac',
+  'seven',
+  'bell',
+  'it',
+  'rang',
+  'quay',
+]
 const prose = fc.array(fc.constantFrom(...words), { minLength: 1, maxLength: 14 }).map(w => w.join(' ') + '.')
 const paragraphOf = (text: string): Paragraph => {
   const b = new ParagraphBuilder()
@@ -47,7 +91,8 @@ function bruteForce(p: Paragraph, tolerance: number): number | undefined {
       const scaled = final && diff >= 0 ? 0 : Math.min(1, Math.abs(diff) / flex)
       const badness = 100 * Math.min(Math.abs(r), 20) ** 3 + 12 * scaled * scaled
       const cls = final ? fit : r < -0.5 ? 0 : r <= 0.5 ? 1 : r <= 1 ? 2 : 3
-      const cost = dem + (10 + badness) ** 2 + (p.gap[i] === Gap.none ? 15 * 15 : 0) + (Math.abs(cls - fit) > 1 ? 4000 : 0)
+      const cost =
+        dem + (10 + badness) ** 2 + (p.gap[i] === Gap.none ? 15 * 15 : 0) + (Math.abs(cls - fit) > 1 ? 4000 : 0)
       if (!final) from(i + 1, cost, cls)
       else if (cost < (best ?? Infinity)) best = cost
     }
@@ -59,27 +104,33 @@ function bruteForce(p: Paragraph, tolerance: number): number | undefined {
 describe('breaking lines', () => {
   test('finds what trying every way finds', () => {
     let compared = 0
-    fc.assert(fc.property(prose, text => {
-      const p = paragraphOf(text)
-      for (const tolerance of [0.5, 2.2]) {
-        const brute = bruteForce(p, tolerance)
-        if (brute === undefined) continue
-        const best = breakParagraph(p, rules)[0]!
-        // Pruning by fitness may not change the best there is.
-        expect(best.demerits).toBeCloseTo(brute, 3)
-        compared++
-        return
-      }
-    }), { numRuns: 300 })
+    fc.assert(
+      fc.property(prose, text => {
+        const p = paragraphOf(text)
+        for (const tolerance of [0.5, 2.2]) {
+          const brute = bruteForce(p, tolerance)
+          if (brute === undefined) continue
+          const best = breakParagraph(p, rules)[0]!
+          // Pruning by fitness may not change the best there is.
+          expect(best.demerits).toBeCloseTo(brute, 3)
+          compared++
+          return
+        }
+      }),
+      { numRuns: 300 },
+    )
     expect(compared).toBeGreaterThan(30)
   })
 
   test('ragged lines are the evenest there are, the last no scrap; even ones are no longer and no more', () => {
     const left: BreakRules = { ...rules, align: 'left', leastLastLine: 30 }
-    const widthsOf = (p: Paragraph, lines: { count: number; toFrag: number[] }): number[] => Array.from({ length: lines.count }, (_, i) => {
-      const boxes = p.gap.map((_, b) => b).filter(b => p.boxStart[b]! >= (i ? lines.toFrag[i - 1]! : 0) && p.boxStart[b]! < lines.toFrag[i]!)
-      return boxes.reduce((w, b, k) => w + p.boxWidth[b]! + (k < boxes.length - 1 ? p.glue[b]! : 0), 0)
-    })
+    const widthsOf = (p: Paragraph, lines: { count: number; toFrag: number[] }): number[] =>
+      Array.from({ length: lines.count }, (_, i) => {
+        const boxes = p.gap
+          .map((_, b) => b)
+          .filter(b => p.boxStart[b]! >= (i ? lines.toFrag[i - 1]! : 0) && p.boxStart[b]! < lines.toFrag[i]!)
+        return boxes.reduce((w, b, k) => w + p.boxWidth[b]! + (k < boxes.length - 1 ? p.glue[b]! : 0), 0)
+      })
     // Every way of breaking, its lines' leftovers squared.
     const cheapest = (p: Paragraph, from: number): number => {
       let [best, w] = [Infinity, 0]
@@ -87,39 +138,59 @@ describe('breaking lines', () => {
         w += p.boxWidth[i]!
         if (w > left.measure + 0.01 && i > from) break
         const empty = left.measure - w
-        if (i === p.gap.length - 1) best = Math.min(best, 1 + (empty < 0 ? 1e6 : from > 0 && w < 30 ? (left.measure / 3) ** 2 : 0))
+        if (i === p.gap.length - 1)
+          best = Math.min(best, 1 + (empty < 0 ? 1e6 : from > 0 && w < 30 ? (left.measure / 3) ** 2 : 0))
         else best = Math.min(best, 1 + (empty < 0 ? 1e6 : empty ** 2) + cheapest(p, i + 1))
         w += p.glue[i]!
       }
       return best
     }
-    fc.assert(fc.property(prose, text => {
-      const p = paragraphOf(text)
-      const set = breakParagraph(p, left)[0]!
-      const even = breakParagraph(p, { ...left, even: true })[0]!
-      return Math.abs(set.demerits - cheapest(p, 0)) < 1e-6 && even.count <= set.count && Math.max(...widthsOf(p, even)) <= Math.max(...widthsOf(p, set)) + 1e-9
-    }), { numRuns: 150 })
+    fc.assert(
+      fc.property(prose, text => {
+        const p = paragraphOf(text)
+        const set = breakParagraph(p, left)[0]!
+        const even = breakParagraph(p, { ...left, even: true })[0]!
+        return (
+          Math.abs(set.demerits - cheapest(p, 0)) < 1e-6 &&
+          even.count <= set.count &&
+          Math.max(...widthsOf(p, even)) <= Math.max(...widthsOf(p, set)) + 1e-9
+        )
+      }),
+      { numRuns: 150 },
+    )
     const title = paragraphOf('Temperance almanac lamp tide it')
-    const [plain, even] = [{}, { even: true }].map(more => widthsOf(title, breakParagraph(title, { ...left, leastLastLine: 0, ...more })[0]!))
+    const [plain, even] = [{}, { even: true }].map(more =>
+      widthsOf(title, breakParagraph(title, { ...left, leastLastLine: 0, ...more })[0]!),
+    )
     expect(Math.max(...even!) - Math.min(...even!)).toBeLessThan(Math.max(...plain!) - Math.min(...plain!))
   })
   test('every piece is in one line, in order, and no line is too long', () => {
-    fc.assert(fc.property(fc.array(prose, { minLength: 1, maxLength: 8 }), fc.integer({ min: 60, max: 400 }), fc.boolean(), (texts, measure, hyphenate) => {
-      const p = splitLong(paragraphOf(texts.join(' ')), measure)
-      const own = { ...rules, measure, hyphenate, optical: hyphenate }
-      for (const b of breakParagraph(p, own)) {
-        const layer = new LayerBuilder()
-        let text = ''
-        for (let i = 0; i < b.count; i++) {
-          const pieces = linePieces(p, b, i)
-          text += pieces.frags.map((f, k) => f.text.replace('\u00ad', '') + (pieces.gaps[k]! > 0 ? ' ' : '')).join('') + (b.toChar[i] ? '' : i < b.count - 1 && p.gap[boxEnding(p, b.toFrag[i]!)] !== Gap.none ? ' ' : '')
-          const set = setLine(layer, pieces, own, 0, 0, i, { section: 's', block: 'b' })
-          // Only a paragraph that needed the last pass may have a line that cannot be squeezed.
-          if (!b.loose) expect(set.over).toBe(0)
-        }
-        expect(text.trim()).toBe(texts.join(' '))
-      }
-    }), { numRuns: 200 })
+    fc.assert(
+      fc.property(
+        fc.array(prose, { minLength: 1, maxLength: 8 }),
+        fc.integer({ min: 60, max: 400 }),
+        fc.boolean(),
+        (texts, measure, hyphenate) => {
+          const p = splitLong(paragraphOf(texts.join(' ')), measure)
+          const own = { ...rules, measure, hyphenate, optical: hyphenate }
+          for (const b of breakParagraph(p, own)) {
+            const layer = new LayerBuilder()
+            let text = ''
+            for (let i = 0; i < b.count; i++) {
+              const pieces = linePieces(p, b, i)
+              text +=
+                pieces.frags.map((f, k) => f.text.replace('\u00ad', '') + (pieces.gaps[k]! > 0 ? ' ' : '')).join('') +
+                (b.toChar[i] ? '' : i < b.count - 1 && p.gap[boxEnding(p, b.toFrag[i]!)] !== Gap.none ? ' ' : '')
+              const set = setLine(layer, pieces, own, 0, 0, i, { section: 's', block: 'b' })
+              // Only a paragraph that needed the last pass may have a line that cannot be squeezed.
+              if (!b.loose) expect(set.over).toBe(0)
+            }
+            expect(text.trim()).toBe(texts.join(' '))
+          }
+        },
+      ),
+      { numRuns: 200 },
+    )
   })
 
   test('full lines end at the measure, hanging punctuation aside', () => {
@@ -165,12 +236,15 @@ describe('breaking lines', () => {
   })
 
   test('words tied together are kept even where no line can hold them', () => {
-    for (const align of ['justify', 'left', 'center'] as const) for (const measure of [0.5, 20, 60]) {
-      const p = splitLong(paragraphOf('a\u00a0harbour\u00a0bell of brass'), measure)
-      const [b] = breakParagraph(p, { ...rules, measure, align })
-      expect(b!.count).toBeGreaterThan(0)
-      expect([...Array(b!.count).keys()].flatMap(i => linePieces(p, b!, i).frags.map(f => f.text)).join('')).toBe('aharbourbellofbrass')
-    }
+    for (const align of ['justify', 'left', 'center'] as const)
+      for (const measure of [0.5, 20, 60]) {
+        const p = splitLong(paragraphOf('a\u00a0harbour\u00a0bell of brass'), measure)
+        const [b] = breakParagraph(p, { ...rules, measure, align })
+        expect(b!.count).toBeGreaterThan(0)
+        expect([...Array(b!.count).keys()].flatMap(i => linePieces(p, b!, i).frags.map(f => f.text)).join('')).toBe(
+          'aharbourbellofbrass',
+        )
+      }
   })
 
   test('a string wider than the line is parted, not lost', () => {
@@ -194,13 +268,17 @@ describe('shaping', () => {
     expect(texts.length).toBeLessThan(6)
     const caps = new TextStyle([face], 11, ['smcp'], 'en', BLACK).frag('tide')
     expect([...caps.shaped[0]!.pairs].map(p => face.pairText(p)).join('')).toBe('tide')
-    expect([...caps.shaped[0]!.pairs].map(p => face.pairGlyph(p))).not.toEqual([...style.frag('tide').shaped[0]!.pairs].map(p => face.pairGlyph(p)))
+    expect([...caps.shaped[0]!.pairs].map(p => face.pairGlyph(p))).not.toEqual(
+      [...style.frag('tide').shaped[0]!.pairs].map(p => face.pairGlyph(p)),
+    )
   })
   test('kerning moves glyphs', () => {
     expect(style.frag('AV').width).toBeLessThan(style.frag('A').width + style.frag('V').width)
   })
   test('words shaped together are as they are alone, in every shipped face', async () => {
-    const list = (createRequire(import.meta.url)('an-array-of-english-words') as string[]).filter((_, i) => i % 211 === 0)
+    const list = (createRequire(import.meta.url)('an-array-of-english-words') as string[]).filter(
+      (_, i) => i % 211 === 0,
+    )
     const odd = ['Ta.', '“Well,”', 'AV', 'fjord', 'office', 'Qu', 'f', ')f(', 'naïve', 'L’Île', '1907,', 'ffi—', 'Wo']
     for (const key of Object.keys(shippedFonts)) {
       const own = await shelf.face(key)
@@ -210,8 +288,14 @@ describe('shaping', () => {
         // Compared by hand and expected once a face: an expectation a letter takes most of a minute.
         const differ = [...odd, ...list].filter((w, i) => {
           const [one, alone] = [together[i]!, shapeIn(own, w, features, 'en-GB')]
-          const same = (x: number[], y: number[]): boolean => x.length === y.length && x.every((v, k) => Math.abs(v - y[k]!) < 1e-6)
-          return !same(one.pairs, alone.pairs) || !same(one.cluster, alone.cluster) || !same(one.x, alone.x) || !same([one.advance, one.letters], [alone.advance, alone.letters])
+          const same = (x: number[], y: number[]): boolean =>
+            x.length === y.length && x.every((v, k) => Math.abs(v - y[k]!) < 1e-6)
+          return (
+            !same(one.pairs, alone.pairs) ||
+            !same(one.cluster, alone.cluster) ||
+            !same(one.x, alone.x) ||
+            !same([one.advance, one.letters], [alone.advance, alone.letters])
+          )
         })
         expect([key, features, differ]).toEqual([key, features, []])
       }

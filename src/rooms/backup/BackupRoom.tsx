@@ -18,7 +18,11 @@ import { readingTime } from '@/parts/errors'
 export function BackupRoom() {
   const books = useLiveQuery(listBooks)
   const [busy, setBusy] = useState<string>()
-  const [found, setFound] = useState<{ name: string; library: Library; says: { books: Compared[]; others: string[] } }>()
+  const [found, setFound] = useState<{
+    name: string
+    library: Library
+    says: { books: Compared[]; others: string[] }
+  }>()
   const [choices, setChoices] = useState<Record<string, Choice>>({})
   const picker = useRef<HTMLInputElement>(null)
   const { message } = App.useApp()
@@ -39,41 +43,54 @@ export function BackupRoom() {
       setBack(undefined)
     }
   }
-  const out = (): Promise<void> => doing('Writing the backup', async () => {
-    const bytes = await press().writeLibrary(await collectLibrary())
-    saveAs(bytes, `porchlight-library-${new Date().toISOString().slice(0, 10)}.zip`, 'application/zip')
-  })
-  const one = (id: string): Promise<void> => doing('Writing the book', async () => {
-    const stored = await getBook(id)
-    if (stored) saveAs(await press().writeProject(stored), `${id}.porchlight`, 'application/zip')
-  })
-  const read = (file: File): Promise<void> => doing('Reading the backup', async () => {
-    const library = await press().readLibrary(file)
-    const says = await compareLibrary(library)
-    setChoices(Object.fromEntries(says.books.map(b => [b.id, firstChoice(b)])))
-    setFound({ name: file.name, library, says })
-  })
-  const restore = (): Promise<void> => doing('Putting it back', async () => {
-    if (!found) return
-    const chosen = { ...choices }
-    // A book that another window writes is replaced only where its author says so there.
-    const kept: string[] = []
-    for (const b of found.says.books) if (b.here && chosen[b.id] === 'instead') {
-      setBusy(`Asking the window that writes “${b.here.title}”`)
-      if (await askWriter(b.id, 'put a backup in the place of this book')) continue
-      chosen[b.id] = 'leave'
-      kept.push(b.here.title)
-    }
-    setBusy('Putting it back')
-    await restoreLibrary(found.library, new Map(Object.entries(chosen)), p => {
-      if (unwanted.current) throw new Cancelled()
-      setBack(p)
+  const out = (): Promise<void> =>
+    doing('Writing the backup', async () => {
+      const bytes = await press().writeLibrary(await collectLibrary())
+      saveAs(bytes, `porchlight-library-${new Date().toISOString().slice(0, 10)}.zip`, 'application/zip')
     })
-    const count = found.says.books.filter(b => chosen[b.id] !== 'leave').length
-    message.success(count ? `${count} ${count === 1 ? 'book was' : 'books were'} put back.` : 'Its books stand here already: none was changed.')
-    if (kept.length) message.warning(`${kept.map(t => `“${t}”`).join(', ')}: another window writes it and did not agree. It stays as it is.`, 10)
-    setFound(undefined)
-  })
+  const one = (id: string): Promise<void> =>
+    doing('Writing the book', async () => {
+      const stored = await getBook(id)
+      if (stored) saveAs(await press().writeProject(stored), `${id}.porchlight`, 'application/zip')
+    })
+  const read = (file: File): Promise<void> =>
+    doing('Reading the backup', async () => {
+      const library = await press().readLibrary(file)
+      const says = await compareLibrary(library)
+      setChoices(Object.fromEntries(says.books.map(b => [b.id, firstChoice(b)])))
+      setFound({ name: file.name, library, says })
+    })
+  const restore = (): Promise<void> =>
+    doing('Putting it back', async () => {
+      if (!found) return
+      const chosen = { ...choices }
+      // A book that another window writes is replaced only where its author says so there.
+      const kept: string[] = []
+      for (const b of found.says.books)
+        if (b.here && chosen[b.id] === 'instead') {
+          setBusy(`Asking the window that writes “${b.here.title}”`)
+          if (await askWriter(b.id, 'put a backup in the place of this book')) continue
+          chosen[b.id] = 'leave'
+          kept.push(b.here.title)
+        }
+      setBusy('Putting it back')
+      await restoreLibrary(found.library, new Map(Object.entries(chosen)), p => {
+        if (unwanted.current) throw new Cancelled()
+        setBack(p)
+      })
+      const count = found.says.books.filter(b => chosen[b.id] !== 'leave').length
+      message.success(
+        count
+          ? `${count} ${count === 1 ? 'book was' : 'books were'} put back.`
+          : 'Its books stand here already: none was changed.',
+      )
+      if (kept.length)
+        message.warning(
+          `${kept.map(t => `“${t}”`).join(', ')}: another window writes it and did not agree. It stays as it is.`,
+          10,
+        )
+      setFound(undefined)
+    })
   // Reading and writing stop with the press; putting back stops between two books and leaves everything as it was.
   const stop = (): void => {
     unwanted.current = true
@@ -83,35 +100,112 @@ export function BackupRoom() {
   return (
     <>
       <main id="room" className="room backup">
-        <header className="topline"><h1>Backup</h1></header>
+        <header className="topline">
+          <h1>Backup</h1>
+        </header>
         <div className="sheet">
           <section>
             <h2>Out</h2>
-            <p className="teach">Everything in one file: books with their pictures, listings with the packages as they were sent, the clock, what you kept in research. The same library gives the same file, byte for byte.</p>
-            <p><Button type="primary" disabled={!!busy} onClick={() => void out()}>Back up the whole library</Button></p>
+            <p className="teach">
+              Everything in one file: books with their pictures, listings with the packages as they were sent, the
+              clock, what you kept in research. The same library gives the same file, byte for byte.
+            </p>
+            <p>
+              <Button type="primary" disabled={!!busy} onClick={() => void out()}>
+                Back up the whole library
+              </Button>
+            </p>
             <h3>One book</h3>
             <p className="teach">A project file, for another Porchlight or for safe keeping.</p>
-            <ul>{(books ?? []).map(b => <li key={b.id}><span>{b.data.title}</span><Button size="small" disabled={!!busy} onClick={() => void one(b.id)} aria-label={`Save ${b.data.title}`}>Save</Button></li>)}</ul>
+            <ul>
+              {(books ?? []).map(b => (
+                <li key={b.id}>
+                  <span>{b.data.title}</span>
+                  <Button
+                    size="small"
+                    disabled={!!busy}
+                    onClick={() => void one(b.id)}
+                    aria-label={`Save ${b.data.title}`}
+                  >
+                    Save
+                  </Button>
+                </li>
+              ))}
+            </ul>
           </section>
-          <section onDragOver={e => e.preventDefault()} onDrop={e => { e.preventDefault(); const f = e.dataTransfer.files[0]; if (f) void read(f) }}>
+          <section
+            onDragOver={e => e.preventDefault()}
+            onDrop={e => {
+              e.preventDefault()
+              const f = e.dataTransfer.files[0]
+              if (f) void read(f)
+            }}
+          >
             <h2>In</h2>
             <p className="teach">Choose a backup or drop it here. You see what it would do before it does it.</p>
-            <p><Button disabled={!!busy} onClick={() => picker.current?.click()}>Choose a backup</Button></p>
-            <input ref={picker} type="file" hidden accept=".zip" aria-label="Backup file" onChange={e => { const f = e.target.files?.[0]; if (f) void read(f); e.target.value = '' }} />
-            {busy && <p role="status"><progress max={at?.of} value={at?.done} aria-label={busy} /> {busy} … <Button size="small" type="text" onClick={stop}>Stop</Button></p>}
+            <p>
+              <Button disabled={!!busy} onClick={() => picker.current?.click()}>
+                Choose a backup
+              </Button>
+            </p>
+            <input
+              ref={picker}
+              type="file"
+              hidden
+              accept=".zip"
+              aria-label="Backup file"
+              onChange={e => {
+                const f = e.target.files?.[0]
+                if (f) void read(f)
+                e.target.value = ''
+              }}
+            />
+            {busy && (
+              <p role="status">
+                <progress max={at?.of} value={at?.done} aria-label={busy} /> {busy} …{' '}
+                <Button size="small" type="text" onClick={stop}>
+                  Stop
+                </Button>
+              </p>
+            )}
             {found && (
               <div className="found" role="group" aria-label="What the backup holds">
                 <h3>{found.name}</h3>
-                <ul className="sides">{found.says.books.map(b => <Comparison key={b.id} book={b} choice={choices[b.id] ?? firstChoice(b)} onChoose={c => setChoices(o => ({ ...o, [b.id]: c }))} />)}</ul>
-                {found.library.unreadable?.map(u => <p key={u.id} className="unreadable" role="alert"><b>{u.id}</b> is in the backup and cannot be read; it is left out. {u.why}</p>)}
-                {found.says.others.length > 0 && <p className="teach">Not in the backup, and left as they are: {found.says.others.join(', ')}.</p>}
-                <p><Button type="primary" onClick={() => void restore()}>Put it back</Button> <Button type="text" onClick={() => setFound(undefined)}>Leave it</Button></p>
+                <ul className="sides">
+                  {found.says.books.map(b => (
+                    <Comparison
+                      key={b.id}
+                      book={b}
+                      choice={choices[b.id] ?? firstChoice(b)}
+                      onChoose={c => setChoices(o => ({ ...o, [b.id]: c }))}
+                    />
+                  ))}
+                </ul>
+                {found.library.unreadable?.map(u => (
+                  <p key={u.id} className="unreadable" role="alert">
+                    <b>{u.id}</b> is in the backup and cannot be read; it is left out. {u.why}
+                  </p>
+                ))}
+                {found.says.others.length > 0 && (
+                  <p className="teach">Not in the backup, and left as they are: {found.says.others.join(', ')}.</p>
+                )}
+                <p>
+                  <Button type="primary" onClick={() => void restore()}>
+                    Put it back
+                  </Button>{' '}
+                  <Button type="text" onClick={() => setFound(undefined)}>
+                    Leave it
+                  </Button>
+                </p>
               </div>
             )}
           </section>
         </div>
       </main>
-      <Sill figures={books ? [{ name: 'Books', value: String(books.length) }] : []} asks={busy ? `${busy} …` : undefined} />
+      <Sill
+        figures={books ? [{ name: 'Books', value: String(books.length) }] : []}
+        asks={busy ? `${busy} …` : undefined}
+      />
     </>
   )
 }

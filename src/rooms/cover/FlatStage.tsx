@@ -6,22 +6,49 @@ import type { CoverDesign, Flat, Rect } from '@/core/cover'
 import { boxInZone, boxOnFlat } from './boxes'
 
 /** The flat to scale: the press's own picture of it, zones over it, and the pieces to be taken hold of. `scale` is pixels a point. */
-export function FlatStage({ flat, design, picture, scale, zones, chosen, readOnly, onChoose, onPlace }: {
-  flat: Flat; design: CoverDesign; picture: ImageBitmap | undefined; scale: number; zones: boolean; chosen: string | undefined; readOnly: boolean
-  onChoose: (id: string | undefined) => void; onPlace: (id: string, box: CoverDesign['pieces'][number]['box']) => void
+export function FlatStage({
+  flat,
+  design,
+  picture,
+  scale,
+  zones,
+  chosen,
+  readOnly,
+  onChoose,
+  onPlace,
+}: {
+  flat: Flat
+  design: CoverDesign
+  picture: ImageBitmap | undefined
+  scale: number
+  zones: boolean
+  chosen: string | undefined
+  readOnly: boolean
+  onChoose: (id: string | undefined) => void
+  onPlace: (id: string, box: CoverDesign['pieces'][number]['box']) => void
 }) {
   const transformer = useRef<Konva.Transformer>(null)
   const shapes = useRef(new Map<string, Konva.Rect>())
   const { bleed } = flat
   const width = (flat.width + bleed.left + bleed.right) * scale
   const height = (flat.height + bleed.top + bleed.bottom) * scale
-  const px = (r: Rect) => ({ x: (r.x + bleed.left) * scale, y: (r.y + bleed.top) * scale, width: r.width * scale, height: r.height * scale })
+  const px = (r: Rect) => ({
+    x: (r.x + bleed.left) * scale,
+    y: (r.y + bleed.top) * scale,
+    width: r.width * scale,
+    height: r.height * scale,
+  })
   useEffect(() => {
     const shape = chosen ? shapes.current.get(chosen) : undefined
     transformer.current?.nodes(shape && !readOnly ? [shape] : [])
   }, [chosen, design, scale, readOnly])
   const placed = (id: string, panel: CoverDesign['pieces'][number]['panel'], node: Konva.Node): void => {
-    const rect = { x: node.x() / scale - bleed.left, y: node.y() / scale - bleed.top, width: (node.width() * node.scaleX()) / scale, height: (node.height() * node.scaleY()) / scale }
+    const rect = {
+      x: node.x() / scale - bleed.left,
+      y: node.y() / scale - bleed.top,
+      width: (node.width() * node.scaleX()) / scale,
+      height: (node.height() * node.scaleY()) / scale,
+    }
     node.scale({ x: 1, y: 1 })
     const box = boxInZone(flat, panel, rect)
     if (box) onPlace(id, box)
@@ -31,12 +58,26 @@ export function FlatStage({ flat, design, picture, scale, zones, chosen, readOnl
       <Layer listening={false}>{picture && <Image image={picture} width={width} height={height} alt="" />}</Layer>
       {zones && (
         <Layer listening={false}>
-          <Box {...px({ x: 0, y: 0, width: flat.width, height: flat.height })} stroke="#fffefb" strokeWidth={1} dash={[2, 3]} />
+          <Box
+            {...px({ x: 0, y: 0, width: flat.width, height: flat.height })}
+            stroke="#fffefb"
+            strokeWidth={1}
+            dash={[2, 3]}
+          />
           {flat.zones.map((z, i) => {
             const r = px(z.rect)
-            if (z.kind === 'fold') return <Line key={i} points={[r.x, 0, r.x, height]} stroke="#fffefb" strokeWidth={1} dash={[7, 4]} />
+            if (z.kind === 'fold')
+              return <Line key={i} points={[r.x, 0, r.x, height]} stroke="#fffefb" strokeWidth={1} dash={[7, 4]} />
             if (z.kind === 'holes' || z.kind === 'hinge') return <Box key={i} {...r} fill="rgba(255,254,251,0.22)" />
-            return <Box key={i} {...r} stroke={z.kind === 'barcode' ? '#fffefb' : '#e9cf9a'} strokeWidth={1} dash={z.kind === 'barcode' ? undefined : [4, 4]} />
+            return (
+              <Box
+                key={i}
+                {...r}
+                stroke={z.kind === 'barcode' ? '#fffefb' : '#e9cf9a'}
+                strokeWidth={1}
+                dash={z.kind === 'barcode' ? undefined : [4, 4]}
+              />
+            )
           })}
         </Layer>
       )}
@@ -46,14 +87,41 @@ export function FlatStage({ flat, design, picture, scale, zones, chosen, readOnl
           if (!rect) return null
           return (
             <Box
-              key={p.id} ref={n => { if (n) shapes.current.set(p.id, n); else shapes.current.delete(p.id) }} {...px(rect)}
-              stroke={chosen === p.id ? '#fffefb' : 'transparent'} strokeWidth={1} draggable={!readOnly}
-              onMouseEnter={e => { const s = e.target.getStage(); if (s) s.container().style.cursor = 'move' }} onMouseLeave={e => { const s = e.target.getStage(); if (s) s.container().style.cursor = '' }}
-              onMouseDown={() => onChoose(p.id)} onTap={() => onChoose(p.id)} onDragEnd={e => placed(p.id, p.panel, e.target)} onTransformEnd={e => placed(p.id, p.panel, e.target)}
+              key={p.id}
+              ref={n => {
+                if (n) shapes.current.set(p.id, n)
+                else shapes.current.delete(p.id)
+              }}
+              {...px(rect)}
+              stroke={chosen === p.id ? '#fffefb' : 'transparent'}
+              strokeWidth={1}
+              draggable={!readOnly}
+              onMouseEnter={e => {
+                const s = e.target.getStage()
+                if (s) s.container().style.cursor = 'move'
+              }}
+              onMouseLeave={e => {
+                const s = e.target.getStage()
+                if (s) s.container().style.cursor = ''
+              }}
+              onMouseDown={() => onChoose(p.id)}
+              onTap={() => onChoose(p.id)}
+              onDragEnd={e => placed(p.id, p.panel, e.target)}
+              onTransformEnd={e => placed(p.id, p.panel, e.target)}
             />
           )
         })}
-        <Transformer ref={transformer} rotateEnabled={false} keepRatio={false} borderStroke="#fffefb" anchorStroke="#15343d" anchorFill="#fffefb" anchorSize={8} anchorCornerRadius={4} flipEnabled={false} />
+        <Transformer
+          ref={transformer}
+          rotateEnabled={false}
+          keepRatio={false}
+          borderStroke="#fffefb"
+          anchorStroke="#15343d"
+          anchorFill="#fffefb"
+          anchorSize={8}
+          anchorCornerRadius={4}
+          flipEnabled={false}
+        />
       </Layer>
     </Stage>
   )

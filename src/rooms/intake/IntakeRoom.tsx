@@ -29,7 +29,15 @@ export function IntakeRoom() {
   const { message } = App.useApp()
 
   const sections = useMemo(() => (held ? proposed(held.read.book) : []), [held])
-  const book = useMemo<Book | undefined>(() => held && { ...withStruck(held.read.book, struck), id: 'intake', editions: plainEditions.map(e => (held.read.isbn && e.kind !== 'ebook' ? { ...e, isbn: held.read.isbn } : e)) }, [held, struck])
+  const book = useMemo<Book | undefined>(
+    () =>
+      held && {
+        ...withStruck(held.read.book, struck),
+        id: 'intake',
+        editions: plainEditions.map(e => (held.read.isbn && e.kind !== 'ebook' ? { ...e, isbn: held.read.isbn } : e)),
+      },
+    [held, struck],
+  )
   const current = sections[at]
 
   useEffect(() => {
@@ -72,7 +80,7 @@ export function IntakeRoom() {
 
   useEffect(() => {
     const onKey = (e: KeyboardEvent): void => {
-      if (e.target instanceof HTMLElement && e.target.closest('input, textarea') || e.ctrlKey || e.metaKey) return
+      if ((e.target instanceof HTMLElement && e.target.closest('input, textarea')) || e.ctrlKey || e.metaKey) return
       const to = { ArrowDown: at + 1, ArrowUp: at - 1, Home: 0, End: sections.length - 1 }[e.key]
       if (to !== undefined) {
         e.preventDefault()
@@ -103,15 +111,19 @@ export function IntakeRoom() {
     }
   }
 
-  if (!held) return (
-    <main id="room" className="room">
-      <div className="nobook">
-        <h1>No manuscript is waiting</h1>
-        <p>Bring one in at the shelf: by its button, or dropped onto it. What was read lives in this window until it becomes a book.</p>
-        <Link href="/">To the shelf</Link>
-      </div>
-    </main>
-  )
+  if (!held)
+    return (
+      <main id="room" className="room">
+        <div className="nobook">
+          <h1>No manuscript is waiting</h1>
+          <p>
+            Bring one in at the shelf: by its button, or dropped onto it. What was read lives in this window until it
+            becomes a book.
+          </p>
+          <Link href="/">To the shelf</Link>
+        </div>
+      </main>
+    )
   const words = sections.reduce((n, s) => n + s.words, 0)
   const lost = held.read.dropped.reduce((n, d) => n + d.count, 0)
   const { leaves, version, page } = shown ?? {}
@@ -121,38 +133,138 @@ export function IntakeRoom() {
         <header className="topline">
           <h1>{held.read.book.data.title}</h1>
           <span className="file">read from {held.file}</span>
-          <Button onClick={() => { letGo(); router.push('/') }}>Leave it</Button>
-          <Button type="primary" loading={busy} onClick={() => void take()}>Put it on the shelf</Button>
+          <Button
+            onClick={() => {
+              letGo()
+              router.push('/')
+            }}
+          >
+            Leave it
+          </Button>
+          <Button type="primary" loading={busy} onClick={() => void take()}>
+            Put it on the shelf
+          </Button>
         </header>
         <div className="table">
           <section aria-label="Proposed sections">
-            <p className="teach">This is how the manuscript was understood. <b>↑ ↓</b> walk through it, <b>S</b> strikes a section (it then runs on in the one before, its title a heading) or takes it back.</p>
+            <p className="teach">
+              This is how the manuscript was understood. <b>↑ ↓</b> walk through it, <b>S</b> strikes a section (it then
+              runs on in the one before, its title a heading) or takes it back.
+            </p>
             <ol ref={list}>
               {sections.map((s, i) => {
                 const out = struck.has(s.section.id)
                 return (
-                  <li key={s.section.id} className={out ? 'struck' : undefined} aria-current={i === at ? 'true' : undefined}>
+                  <li
+                    key={s.section.id}
+                    className={out ? 'struck' : undefined}
+                    aria-current={i === at ? 'true' : undefined}
+                  >
                     <button type="button" className="what" onClick={() => setAt(i)}>
-                      <span className="head"><b>{s.name}</b> <em>{s.name === s.role ? s.section.part : s.role.toLowerCase()} · {s.words.toLocaleString('en')} words</em></span>
-                      <span className="begins">{s.begins || 'nothing in it yet'}{s.begins.length === 150 ? ' …' : ''}</span>
+                      <span className="head">
+                        <b>{s.name}</b>{' '}
+                        <em>
+                          {s.name === s.role ? s.section.part : s.role.toLowerCase()} · {s.words.toLocaleString('en')}{' '}
+                          words
+                        </em>
+                      </span>
+                      <span className="begins">
+                        {s.begins || 'nothing in it yet'}
+                        {s.begins.length === 150 ? ' …' : ''}
+                      </span>
                       {!!s.section.evidence?.length && <span className="why">{s.section.evidence.join(' · ')}</span>}
                     </button>
-                    <button type="button" className="strike" disabled={!s.strikable} aria-pressed={out} onClick={() => { setAt(i); toggle(i) }}>{out ? 'Take' : 'Strike'}</button>
+                    <button
+                      type="button"
+                      className="strike"
+                      disabled={!s.strikable}
+                      aria-pressed={out}
+                      onClick={() => {
+                        setAt(i)
+                        toggle(i)
+                      }}
+                    >
+                      {out ? 'Take' : 'Strike'}
+                    </button>
                   </li>
                 )
               })}
             </ol>
           </section>
           <aside>
-            <div className="page">{leaves && page !== undefined ? <PageCanvas bookId="intake" editionId="paperback" index={page} version={version!} width={leaves.width} height={leaves.height} scale={Math.min(0.62, 300 / leaves.width)} label={`Page ${leaves.pages[page]?.label ?? ''}`} /> : <span className="waiting" role="status">{trouble ?? (stopped ? <Button size="small" onClick={() => setStopped(false)}>Set the pages</Button> : 'setting …')}</span>}</div>
-            <p className="caption">{leaves && page !== undefined ? `page ${leaves.pages[page]?.label ?? ''} of ${leaves.pages.length}` : ''}</p>
+            <div className="page">
+              {leaves && page !== undefined ? (
+                <PageCanvas
+                  bookId="intake"
+                  editionId="paperback"
+                  index={page}
+                  version={version!}
+                  width={leaves.width}
+                  height={leaves.height}
+                  scale={Math.min(0.62, 300 / leaves.width)}
+                  label={`Page ${leaves.pages[page]?.label ?? ''}`}
+                />
+              ) : (
+                <span className="waiting" role="status">
+                  {trouble ??
+                    (stopped ? (
+                      <Button size="small" onClick={() => setStopped(false)}>
+                        Set the pages
+                      </Button>
+                    ) : (
+                      'setting …'
+                    ))}
+                </span>
+              )}
+            </div>
+            <p className="caption">
+              {leaves && page !== undefined ? `page ${leaves.pages[page]?.label ?? ''} of ${leaves.pages.length}` : ''}
+            </p>
             <h2>Left out</h2>
-            {lost ? <ul className="dropped">{held.read.dropped.map(d => <li key={d.what}><b>{d.count} ×</b> {d.what}{d.places.length ? <i>{d.places.slice(0, 3).map(p => `“${p.slice(0, 42)}”`).join(', ')}{d.places.length > 3 ? ' …' : ''}</i> : null}</li>)}</ul> : <p className="none">Nothing. Everything in the file stands in the book.</p>}
-            {!!held.read.cleaned.length && <><h2>Tidied</h2><ul className="dropped">{held.read.cleaned.map(c => <li key={c.what}><b>{c.count} ×</b> {c.what}</li>)}</ul></>}
+            {lost ? (
+              <ul className="dropped">
+                {held.read.dropped.map(d => (
+                  <li key={d.what}>
+                    <b>{d.count} ×</b> {d.what}
+                    {d.places.length ? (
+                      <i>
+                        {d.places
+                          .slice(0, 3)
+                          .map(p => `“${p.slice(0, 42)}”`)
+                          .join(', ')}
+                        {d.places.length > 3 ? ' …' : ''}
+                      </i>
+                    ) : null}
+                  </li>
+                ))}
+              </ul>
+            ) : (
+              <p className="none">Nothing. Everything in the file stands in the book.</p>
+            )}
+            {!!held.read.cleaned.length && (
+              <>
+                <h2>Tidied</h2>
+                <ul className="dropped">
+                  {held.read.cleaned.map(c => (
+                    <li key={c.what}>
+                      <b>{c.count} ×</b> {c.what}
+                    </li>
+                  ))}
+                </ul>
+              </>
+            )}
           </aside>
         </div>
       </main>
-      <Sill figures={[{ name: 'Sections', value: String(sections.length - struck.size) }, { name: 'Words', value: words.toLocaleString('en') }, { name: 'Pages at 6 × 9 in', value: leaves ? String(leaves.pages.length) : '…' }, { name: 'Left out', value: String(lost) }]} asks={struck.size ? `${struck.size} struck` : 'Look it over, then put it on the shelf'} />
+      <Sill
+        figures={[
+          { name: 'Sections', value: String(sections.length - struck.size) },
+          { name: 'Words', value: words.toLocaleString('en') },
+          { name: 'Pages at 6 × 9 in', value: leaves ? String(leaves.pages.length) : '…' },
+          { name: 'Left out', value: String(lost) },
+        ]}
+        asks={struck.size ? `${struck.size} struck` : 'Look it over, then put it on the shelf'}
+      />
     </>
   )
 }

@@ -16,7 +16,10 @@ export function proposed(book: Book): ProposedSection[] {
   const names = labels(book.sections)
   const text = book.sections.filter(s => !s.made)
   return text.map((section, i) => ({
-    section, name: shortName(names.get(section.id)!) || roles[section.role].name, role: roles[section.role].name, words: docWords(section.doc),
+    section,
+    name: shortName(names.get(section.id)!) || roles[section.role].name,
+    role: roles[section.role].name,
+    words: docWords(section.doc),
     begins: docText(section.doc).replace(/\s+/g, ' ').trim().slice(0, 150),
     strikable: i > 0 && text[i - 1]!.part === section.part,
   }))

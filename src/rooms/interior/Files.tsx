@@ -22,7 +22,17 @@ const kinds: { kind: InteriorFileKind; name: string; words: string; grey?: boole
 const resolutions = [150, 200, 300, 450, 600]
 
 /** The interior as files: for presses, for proof-readers, for mail; whole, or one section of it. */
-export function Files({ book, editionId, grey, starts }: { book: Book; editionId: string; /** A black book. */ grey: boolean; /** Sections that have pages. */ starts: ReadonlySet<string> }) {
+export function Files({
+  book,
+  editionId,
+  grey,
+  starts,
+}: {
+  book: Book
+  editionId: string
+  /** A black book. */ grey: boolean
+  /** Sections that have pages. */ starts: ReadonlySet<string>
+}) {
   const [section, setSection] = useState('')
   const [ppi, setPpi] = useState(300)
   const [busy, setBusy] = useState<InteriorFileKind | 'templates'>()
@@ -32,7 +42,10 @@ export function Files({ book, editionId, grey, starts }: { book: Book; editionId
     setBusy(kind)
     try {
       await bringUpToDate(book.id)
-      const { name, bytes } = kind === 'templates' ? await press().templates(book.id, editionId) : await press().interiorFile(book.id, editionId, kind, section || undefined, ppi)
+      const { name, bytes } =
+        kind === 'templates'
+          ? await press().templates(book.id, editionId)
+          : await press().interiorFile(book.id, editionId, kind, section || undefined, ppi)
       saveAs(bytes, name, kind === 'templates' ? 'application/zip' : 'application/pdf')
       message.success(`${name}, ${(bytes.length / 1e6).toFixed(2)} MB`)
     } catch (e) {
@@ -43,13 +56,71 @@ export function Files({ book, editionId, grey, starts }: { book: Book; editionId
   }
   return (
     <Popover
-      trigger="click" placement="top"
+      trigger="click"
+      placement="top"
       content={
         <div className="files">
-          <p><label htmlFor="file-part">Of</label> <Select id="file-part" size="small" value={section} popupMatchSelectWidth={false} onChange={setSection} options={[{ value: '', label: 'the whole interior' }, ...book.sections.filter(s => starts.has(s.id)).map(s => ({ value: s.id, label: shortName(names.get(s.id)!) || s.role }))]} />, <label htmlFor="file-ppi">pictures up to</label> <Select id="file-ppi" size="small" value={ppi} popupMatchSelectWidth={false} onChange={setPpi} options={resolutions.map(value => ({ value, label: `${value}` }))} /> ppi</p>
+          <p>
+            <label htmlFor="file-part">Of</label>{' '}
+            <Select
+              id="file-part"
+              size="small"
+              value={section}
+              popupMatchSelectWidth={false}
+              onChange={setSection}
+              options={[
+                { value: '', label: 'the whole interior' },
+                ...book.sections
+                  .filter(s => starts.has(s.id))
+                  .map(s => ({ value: s.id, label: shortName(names.get(s.id)!) || s.role })),
+              ]}
+            />
+            , <label htmlFor="file-ppi">pictures up to</label>{' '}
+            <Select
+              id="file-ppi"
+              size="small"
+              value={ppi}
+              popupMatchSelectWidth={false}
+              onChange={setPpi}
+              options={resolutions.map(value => ({ value, label: `${value}` }))}
+            />{' '}
+            ppi
+          </p>
           <ul>
-            {kinds.filter(k => grey || !k.grey).map(k => <li key={k.kind}><span><b>{k.name}</b>{k.words}</span><Button size="small" loading={busy === k.kind} disabled={!!busy} onClick={() => void make(k.kind)} aria-label={`Save: ${k.name}`}>Save</Button></li>)}
-            <li><span><b>Blank pages</b>templates with trim, bleed and margins at this count: for either side, and a left and right pair; PDF, SVG, PNG</span><Button size="small" loading={busy === 'templates'} disabled={!!busy} onClick={() => void make('templates')} aria-label="Save: Blank pages">Save</Button></li>
+            {kinds
+              .filter(k => grey || !k.grey)
+              .map(k => (
+                <li key={k.kind}>
+                  <span>
+                    <b>{k.name}</b>
+                    {k.words}
+                  </span>
+                  <Button
+                    size="small"
+                    loading={busy === k.kind}
+                    disabled={!!busy}
+                    onClick={() => void make(k.kind)}
+                    aria-label={`Save: ${k.name}`}
+                  >
+                    Save
+                  </Button>
+                </li>
+              ))}
+            <li>
+              <span>
+                <b>Blank pages</b>templates with trim, bleed and margins at this count: for either side, and a left and
+                right pair; PDF, SVG, PNG
+              </span>
+              <Button
+                size="small"
+                loading={busy === 'templates'}
+                disabled={!!busy}
+                onClick={() => void make('templates')}
+                aria-label="Save: Blank pages"
+              >
+                Save
+              </Button>
+            </li>
           </ul>
         </div>
       }

@@ -11,7 +11,21 @@ export interface Match {
 }
 
 /** Finds a text in the pages as they are set; Enter goes to the next place, with Shift to the one before. */
-export function Find({ bookId, editionId, version, from, onGo, onFound }: { bookId: string; editionId: string; version: number; /** The page that is looked at: the next match from there is gone to first. */ from: number; onGo: (page: number) => void; onFound: (m: Match[], at: number) => void }) {
+export function Find({
+  bookId,
+  editionId,
+  version,
+  from,
+  onGo,
+  onFound,
+}: {
+  bookId: string
+  editionId: string
+  version: number
+  /** The page that is looked at: the next match from there is gone to first. */ from: number
+  onGo: (page: number) => void
+  onFound: (m: Match[], at: number) => void
+}) {
   const [text, setText] = useState('')
   const [found, setFound] = useState<Match[]>([])
   const [at, setAt] = useState(0)
@@ -21,7 +35,21 @@ export function Find({ bookId, editionId, version, from, onGo, onFound }: { book
     const turn = ++asked.current
     const wait = setTimeout(() => {
       if (!text.trim()) return setFound([])
-      press().find(bookId, editionId, text).then(m => turn === asked.current && (setFound(m), setTrouble(undefined), setAt(Math.max(0, m.findIndex(x => x.page >= from)))), (e: Error) => turn === asked.current && (setFound([]), setTrouble(e.message)))
+      press()
+        .find(bookId, editionId, text)
+        .then(
+          m =>
+            turn === asked.current &&
+            (setFound(m),
+            setTrouble(undefined),
+            setAt(
+              Math.max(
+                0,
+                m.findIndex(x => x.page >= from),
+              ),
+            )),
+          (e: Error) => turn === asked.current && (setFound([]), setTrouble(e.message)),
+        )
     }, 180)
     return () => clearTimeout(wait)
   }, [bookId, editionId, text, version])
@@ -33,10 +61,20 @@ export function Find({ bookId, editionId, version, from, onGo, onFound }: { book
   return (
     <span className="find">
       <Input
-        size="small" type="search" value={text} placeholder="find in the pages" aria-label="Find in the pages" onChange={e => setText(e.target.value)}
-        onKeyDown={e => { if (e.key === 'Enter' && found.length) setAt(a => (a + (e.shiftKey ? found.length - 1 : 1)) % found.length); if (e.key === 'Escape') setText('') }}
+        size="small"
+        type="search"
+        value={text}
+        placeholder="find in the pages"
+        aria-label="Find in the pages"
+        onChange={e => setText(e.target.value)}
+        onKeyDown={e => {
+          if (e.key === 'Enter' && found.length) setAt(a => (a + (e.shiftKey ? found.length - 1 : 1)) % found.length)
+          if (e.key === 'Escape') setText('')
+        }}
       />
-      <span role="status">{text.trim() ? (found.length ? `${at + 1} of ${found.length}` : (trouble ?? 'nowhere')) : ''}</span>
+      <span role="status">
+        {text.trim() ? (found.length ? `${at + 1} of ${found.length}` : (trouble ?? 'nowhere')) : ''}
+      </span>
     </span>
   )
 }

@@ -30,7 +30,14 @@ export function Fit({ bookId, editionId, pages }: { bookId: string; editionId: s
     }
   }
   const take = (o: FitOffer): void => {
-    void commit(bookId, `Made to fit ${o.pages} pages`, r => ({ editions: r.editions.map(e => (e.id === editionId ? { ...e, styleChanges: { ...e.styleChanges, ...o.changes } } : e)) })).then(() => setOpen(false), (e: Error) => message.error(e.message, readingTime(e.message)))
+    void commit(bookId, `Made to fit ${o.pages} pages`, r => ({
+      editions: r.editions.map(e =>
+        e.id === editionId ? { ...e, styleChanges: { ...e.styleChanges, ...o.changes } } : e,
+      ),
+    })).then(
+      () => setOpen(false),
+      (e: Error) => message.error(e.message, readingTime(e.message)),
+    )
   }
   const say = (path: string, value: number | boolean | string): string => {
     const v = styleValue(path)
@@ -38,18 +45,62 @@ export function Fit({ bookId, editionId, pages }: { bookId: string; editionId: s
   }
   return (
     <Popover
-      trigger="click" open={open} placement="top" onOpenChange={o => { setOpen(o); setOffer(undefined); setTarget(pages) }}
+      trigger="click"
+      open={open}
+      placement="top"
+      onOpenChange={o => {
+        setOpen(o)
+        setOffer(undefined)
+        setTarget(pages)
+      }}
       content={
         <div className="fit">
-          <form onSubmit={e => { e.preventDefault(); void ask() }}>
-            <label>Make it fit <InputNumber aria-label="Pages to fit" size="small" min={2} max={2000} value={target} onChange={setTarget} style={{ width: 76 }} /> pages</label>
-            <Button size="small" htmlType="submit" loading={busy} disabled={!target || target === pages}>Work it out</Button>
+          <form
+            onSubmit={e => {
+              e.preventDefault()
+              void ask()
+            }}
+          >
+            <label>
+              Make it fit{' '}
+              <InputNumber
+                aria-label="Pages to fit"
+                size="small"
+                min={2}
+                max={2000}
+                value={target}
+                onChange={setTarget}
+                style={{ width: 76 }}
+              />{' '}
+              pages
+            </label>
+            <Button size="small" htmlType="submit" loading={busy} disabled={!target || target === pages}>
+              Work it out
+            </Button>
           </form>
-          {offer === 'none' && <p role="status">It cannot come nearer than {pages} without being ill made: leading, margins and size have gone as far as they may.</p>}
+          {offer === 'none' && (
+            <p role="status">
+              It cannot come nearer than {pages} without being ill made: leading, margins and size have gone as far as
+              they may.
+            </p>
+          )}
           {offer && offer !== 'none' && (
             <div role="status">
-              <p><b>{offer.pages} pages</b> with {Object.entries(offer.changes).map(([path, value]) => say(path, value)).join(' and ')}.{offer.pages !== target ? ` ${target} itself cannot be had: chapters begin on new pages.` : ''}</p>
-              <p><Button size="small" type="primary" disabled={follows} onClick={() => take(offer)}>Take it</Button> <Button size="small" type="text" onClick={() => setOpen(false)}>Leave it</Button></p>
+              <p>
+                <b>{offer.pages} pages</b> with{' '}
+                {Object.entries(offer.changes)
+                  .map(([path, value]) => say(path, value))
+                  .join(' and ')}
+                .{offer.pages !== target ? ` ${target} itself cannot be had: chapters begin on new pages.` : ''}
+              </p>
+              <p>
+                <Button size="small" type="primary" disabled={follows} onClick={() => take(offer)}>
+                  Take it
+                </Button>{' '}
+                <Button size="small" type="text" onClick={() => setOpen(false)}>
+                  Leave it
+                </Button>
+              </p>
             </div>
           )}
         </div>

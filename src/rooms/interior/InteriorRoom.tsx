@@ -36,7 +36,9 @@ export function InteriorRoom({ bookId }: { bookId: string }) {
     if (!looked.current) return
     const start = performance.now()
     // Where it fails the setting that follows fails, too, and says why.
-    const seen = await press().firstLook(bookId, edition.id, looked.current.pages, looked.current.scale).catch(() => [])
+    const seen = await press()
+      .firstLook(bookId, edition.id, looked.current.pages, looked.current.scale)
+      .catch(() => [])
     if (!seen.length) return
     setEarly({ version: versionNow.current, pages: new Map(seen.map(s => [s.page, s.bitmap])) })
     performance.measure('porchlight first look', { start })
@@ -74,17 +76,23 @@ export function InteriorRoom({ bookId }: { bookId: string }) {
   useEffect(() => {
     if (!leaves || !edition || !section || !block) return
     let gone = false
-    void press().wordInPages(bookId, edition.id, { section, block, chars }).then(found => {
-      if (gone || !found) return
-      setChosen(c => c ?? spreadOf(found.page))
-      setMark(found)
-    }, (e: Error) => !gone && !(e instanceof Cancelled) && message.error(e.message, readingTime(e.message)))
+    void press()
+      .wordInPages(bookId, edition.id, { section, block, chars })
+      .then(
+        found => {
+          if (gone || !found) return
+          setChosen(c => c ?? spreadOf(found.page))
+          setMark(found)
+        },
+        (e: Error) => !gone && !(e instanceof Cancelled) && message.error(e.message, readingTime(e.message)),
+      )
     return () => void (gone = true)
   }, [leaves, edition?.id, bookId, section, block, chars])
 
   useEffect(() => {
     const onKey = (e: KeyboardEvent): void => {
-      const typing = e.target instanceof HTMLElement && e.target.closest('input, textarea, [contenteditable], .ant-select')
+      const typing =
+        e.target instanceof HTMLElement && e.target.closest('input, textarea, [contenteditable], .ant-select')
       if (typing || e.ctrlKey || e.metaKey || e.altKey) return
       if (!other && (e.key === '+' || e.key === '=')) return zoomTo(1)
       if (!other && e.key === '-') return zoomTo(-1)
@@ -92,7 +100,14 @@ export function InteriorRoom({ bookId }: { bookId: string }) {
       // In an enlarged spread these keys move about in it.
       if (e.target instanceof HTMLElement && e.target.closest('.stage.zoomed')) return
       const by = layout === 'single' ? 1 : 2
-      const to = { ArrowLeft: left - by, PageUp: left - by, ArrowRight: left + by, PageDown: left + by, Home: -1, End: last }[e.key]
+      const to = {
+        ArrowLeft: left - by,
+        PageUp: left - by,
+        ArrowRight: left + by,
+        PageDown: left + by,
+        Home: -1,
+        End: last,
+      }[e.key]
       if (to === undefined) return
       e.preventDefault()
       go(to)
@@ -109,59 +124,243 @@ export function InteriorRoom({ bookId }: { bookId: string }) {
   // A click on a page opens the text that stands there.
   const open = (page: number, x: number, y: number): void => {
     if (!edition) return
-    void press().placeAt(bookId, edition.id, page, x, y).then(place => {
-      const made = place && book?.sections.find(s => s.id === place.section)?.made
-      if (place && !book?.plan) router.push(made ? `/book/${encodeURIComponent(bookId)}/plan` : `/book/${encodeURIComponent(bookId)}/text?section=${encodeURIComponent(place.section)}&block=${encodeURIComponent(place.block)}&chars=${place.chars}`)
-    })
+    void press()
+      .placeAt(bookId, edition.id, page, x, y)
+      .then(place => {
+        const made = place && book?.sections.find(s => s.id === place.section)?.made
+        if (place && !book?.plan)
+          router.push(
+            made
+              ? `/book/${encodeURIComponent(bookId)}/plan`
+              : `/book/${encodeURIComponent(bookId)}/text?section=${encodeURIComponent(place.section)}&block=${encodeURIComponent(place.block)}&chars=${place.chars}`,
+          )
+      })
   }
   const own = Object.keys(edition?.styleChanges ?? {}).length
   return (
     <>
       <main id="room" className="room interior">
         <BookTop bookId={bookId} view={view} stage="interior" />
-        {!leaves && !(view.trouble && edition) && <p className="waiting" role="status">{view.trouble ?? (book && !edition ? 'This book has no print edition.' : 'Setting the pages …')}</p>}
-        {!leaves && view.trouble && book && edition && <Unset book={book} edition={edition} trouble={view.trouble} onChange={change} onAgain={view.again} />}
+        {!leaves && !(view.trouble && edition) && (
+          <p className="waiting" role="status">
+            {view.trouble ?? (book && !edition ? 'This book has no print edition.' : 'Setting the pages …')}
+          </p>
+        )}
+        {!leaves && view.trouble && book && edition && (
+          <Unset book={book} edition={edition} trouble={view.trouble} onChange={change} onAgain={view.again} />
+        )}
         {leaves && edition && (
           <>
             <p className="caption">
-              <button type="button" className="stylename" onClick={() => setChoosing(true)}>{base.name}</button>{own ? `, with ${own === 1 ? 'one change' : `${own} changes`} of your own` : ''} · {formatTrim(edition.trim ?? '')} · pages {(layout === 'single' ? [Math.max(0, left)] : [left, left + 1]).filter(p => leaves.pages[p]).map(p => leaves.pages[p]!.label).join('–')} of {leaves.pages.length}
-              {view.trouble && <span className="trouble" role="alert"> {view.trouble}</span>}
+              <button type="button" className="stylename" onClick={() => setChoosing(true)}>
+                {base.name}
+              </button>
+              {own ? `, with ${own === 1 ? 'one change' : `${own} changes`} of your own` : ''} ·{' '}
+              {formatTrim(edition.trim ?? '')} · pages{' '}
+              {(layout === 'single' ? [Math.max(0, left)] : [left, left + 1])
+                .filter(p => leaves.pages[p])
+                .map(p => leaves.pages[p]!.label)
+                .join('–')}{' '}
+              of {leaves.pages.length}
+              {view.trouble && (
+                <span className="trouble" role="alert">
+                  {' '}
+                  {view.trouble}
+                </span>
+              )}
             </p>
-            {other ? <Compare bookId={bookId} editionId={edition.id} leaves={leaves} figures={figures} version={version} left={left} name={own ? `${base.name}, changed` : base.name} other={other} onLeave={() => setOther(undefined)} onTake={() => void setInStyle(bookId, edition.id, typeof other.style === 'string' ? { id: other.style, name: other.name } : other.style, typeof other.style === 'string' ? undefined : other.style).then(() => setOther(undefined), (e: Error) => message.error(e.message, readingTime(e.message)))} /> : layout === 'all' ? <Strip overview bookId={bookId} editionId={edition.id} leaves={leaves} version={version} left={spreadOf(Math.max(0, left))} onChoose={l => { setChosen(l); setLayout('spread') }} /> : <Specimen key={edition.id} bookId={bookId} editionId={edition.id} leaves={leaves} version={version} left={left} shown={shown} single={layout === 'single'} found={found.matches.length || !mark ? found.matches : [mark]} edition={edition} assets={book?.assets ?? []} fonts={book?.fonts ?? []} hasText={!book?.plan} zoom={zoom} onZoom={zoomTo} onFit={setFitted} early={early?.version === version ? early.pages : undefined} onLook={(pages, scale) => { looked.current = scale ? { pages, scale } : undefined }} onChange={change} onPlace={open} onGo={p => setChosen(layout === 'single' ? p : spreadOf(p))} />}
+            {other ? (
+              <Compare
+                bookId={bookId}
+                editionId={edition.id}
+                leaves={leaves}
+                figures={figures}
+                version={version}
+                left={left}
+                name={own ? `${base.name}, changed` : base.name}
+                other={other}
+                onLeave={() => setOther(undefined)}
+                onTake={() =>
+                  void setInStyle(
+                    bookId,
+                    edition.id,
+                    typeof other.style === 'string' ? { id: other.style, name: other.name } : other.style,
+                    typeof other.style === 'string' ? undefined : other.style,
+                  ).then(
+                    () => setOther(undefined),
+                    (e: Error) => message.error(e.message, readingTime(e.message)),
+                  )
+                }
+              />
+            ) : layout === 'all' ? (
+              <Strip
+                overview
+                bookId={bookId}
+                editionId={edition.id}
+                leaves={leaves}
+                version={version}
+                left={spreadOf(Math.max(0, left))}
+                onChoose={l => {
+                  setChosen(l)
+                  setLayout('spread')
+                }}
+              />
+            ) : (
+              <Specimen
+                key={edition.id}
+                bookId={bookId}
+                editionId={edition.id}
+                leaves={leaves}
+                version={version}
+                left={left}
+                shown={shown}
+                single={layout === 'single'}
+                found={found.matches.length || !mark ? found.matches : [mark]}
+                edition={edition}
+                assets={book?.assets ?? []}
+                fonts={book?.fonts ?? []}
+                hasText={!book?.plan}
+                zoom={zoom}
+                onZoom={zoomTo}
+                onFit={setFitted}
+                early={early?.version === version ? early.pages : undefined}
+                onLook={(pages, scale) => {
+                  looked.current = scale ? { pages, scale } : undefined
+                }}
+                onChange={change}
+                onPlace={open}
+                onGo={p => setChosen(layout === 'single' ? p : spreadOf(p))}
+              />
+            )}
             <div className="views">
-              <button type="button" onClick={() => setChoosing(true)}>styles …</button>
-              {figures?.pages !== undefined && !book?.plan && <Fit bookId={bookId} editionId={edition.id} pages={figures.pages} />}
-              {book && <Files book={book} editionId={edition.id} grey={edition.ink !== 'colour'} starts={new Set(leaves.starts)} />}
-              <Popover trigger="click" placement="top" content={<div className="overlays">{overlays.map(o => <Checkbox key={o.id} checked={shown.has(o.id)} onChange={() => setShown(s => { const n = new Set(s); if (!n.delete(o.id)) n.add(o.id); return n })}>{o.words}</Checkbox>)}</div>}>
-                <button type="button" aria-pressed={shown.size > 0}>show …</button>
+              <button type="button" onClick={() => setChoosing(true)}>
+                styles …
+              </button>
+              {figures?.pages !== undefined && !book?.plan && (
+                <Fit bookId={bookId} editionId={edition.id} pages={figures.pages} />
+              )}
+              {book && (
+                <Files
+                  book={book}
+                  editionId={edition.id}
+                  grey={edition.ink !== 'colour'}
+                  starts={new Set(leaves.starts)}
+                />
+              )}
+              <Popover
+                trigger="click"
+                placement="top"
+                content={
+                  <div className="overlays">
+                    {overlays.map(o => (
+                      <Checkbox
+                        key={o.id}
+                        checked={shown.has(o.id)}
+                        onChange={() =>
+                          setShown(s => {
+                            const n = new Set(s)
+                            if (!n.delete(o.id)) n.add(o.id)
+                            return n
+                          })
+                        }
+                      >
+                        {o.words}
+                      </Checkbox>
+                    ))}
+                  </div>
+                }
+              >
+                <button type="button" aria-pressed={shown.size > 0}>
+                  show …
+                </button>
               </Popover>
-              <Find bookId={bookId} editionId={edition.id} version={version} from={left} onGo={p => { setChosen(layout === 'single' ? p : spreadOf(p)); if (layout === 'all') setLayout('spread') }} onFound={(matches, at) => setFound({ matches, at })} />
+              <Find
+                bookId={bookId}
+                editionId={edition.id}
+                version={version}
+                from={left}
+                onGo={p => {
+                  setChosen(layout === 'single' ? p : spreadOf(p))
+                  if (layout === 'all') setLayout('spread')
+                }}
+                onFound={(matches, at) => setFound({ matches, at })}
+              />
               {/* Two styles held against each other have one size and one layout. */}
               {!other && (
                 <>
-                  <button type="button" aria-pressed={layout === 'single'} onClick={() => setLayout(l => (l === 'single' ? 'spread' : 'single'))}>one page</button>
-                  <button type="button" aria-pressed={layout === 'all'} onClick={() => setLayout(l => (l === 'all' ? 'spread' : 'all'))}>all pages</button>
-                  <button type="button" aria-pressed={zoom === 0} onClick={() => setSize(() => 0)}>whole spread</button>
+                  <button
+                    type="button"
+                    aria-pressed={layout === 'single'}
+                    onClick={() => setLayout(l => (l === 'single' ? 'spread' : 'single'))}
+                  >
+                    one page
+                  </button>
+                  <button
+                    type="button"
+                    aria-pressed={layout === 'all'}
+                    onClick={() => setLayout(l => (l === 'all' ? 'spread' : 'all'))}
+                  >
+                    all pages
+                  </button>
+                  <button type="button" aria-pressed={zoom === 0} onClick={() => setSize(() => 0)}>
+                    whole spread
+                  </button>
                   <span className="zoom" role="group" aria-label="Size of the spread">
-                    <button type="button" aria-label="Smaller" disabled={zoom === 0} onClick={() => zoomTo(-1)}>−</button>
+                    <button type="button" aria-label="Smaller" disabled={zoom === 0} onClick={() => zoomTo(-1)}>
+                      −
+                    </button>
                     <output>{zoomWords(zoom, fitted)}</output>
-                    <button type="button" aria-label="Larger" disabled={zoom === zoomSteps[zoomSteps.length - 1]} onClick={() => zoomTo(1)}>+</button>
+                    <button
+                      type="button"
+                      aria-label="Larger"
+                      disabled={zoom === zoomSteps[zoomSteps.length - 1]}
+                      onClick={() => zoomTo(1)}
+                    >
+                      +
+                    </button>
                   </span>
                 </>
               )}
             </div>
-            <StyleShelf bookId={bookId} edition={edition} present={leaves.style} version={version} ratio={leaves.height / leaves.width} open={choosing} onClose={() => setChoosing(false)} onCompare={(style, name) => { setOther({ style, name }); setChoosing(false) }} />
-            {layout !== 'all' && <Strip bookId={bookId} editionId={edition.id} leaves={leaves} version={version} left={spreadOf(Math.max(0, left))} onChoose={go} />}
+            <StyleShelf
+              bookId={bookId}
+              edition={edition}
+              present={leaves.style}
+              version={version}
+              ratio={leaves.height / leaves.width}
+              open={choosing}
+              onClose={() => setChoosing(false)}
+              onCompare={(style, name) => {
+                setOther({ style, name })
+                setChoosing(false)
+              }}
+            />
+            {layout !== 'all' && (
+              <Strip
+                bookId={bookId}
+                editionId={edition.id}
+                leaves={leaves}
+                version={version}
+                left={spreadOf(Math.max(0, left))}
+                onChoose={go}
+              />
+            )}
           </>
         )}
       </main>
-      <Sill figures={figures ? sillOf(figures, was) : []} asks={view.settling && leaves ? 'settling …' : figures?.findings[0]?.message} />
+      <Sill
+        figures={figures ? sillOf(figures, was) : []}
+        asks={view.settling && leaves ? 'settling …' : figures?.findings[0]?.message}
+      />
     </>
   )
 }
 
 function firstView({ pages }: Leaves): number {
-  const body = Math.max(0, pages.findIndex(p => p.label === '1'))
+  const body = Math.max(
+    0,
+    pages.findIndex(p => p.label === '1'),
+  )
   const full = 0.6 * Math.max(...pages.map(p => p.runs))
   const facing = pages.findIndex((p, i) => i > body && i % 2 === 0 && p.opens && pages[i - 1]!.runs >= full)
   return spreadOf(facing > 0 ? facing : body)

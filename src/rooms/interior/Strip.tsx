@@ -8,7 +8,23 @@ export const spreadOf = (page: number): number => (page % 2 === 0 ? page - 1 : p
 export const spreadCount = (pages: number): number => Math.floor(pages / 2) + 1
 
 /** All spreads in a row; those in view are painted. Openings carry a mark. */
-export function Strip({ bookId, editionId, leaves, version, left, overview = false, onChoose }: { /** All pages at a size at which they can be told apart, in rows. */ overview?: boolean; bookId: string; editionId: string; leaves: Leaves; version: number; left: number; onChoose: (left: number) => void }) {
+export function Strip({
+  bookId,
+  editionId,
+  leaves,
+  version,
+  left,
+  overview = false,
+  onChoose,
+}: {
+  /** All pages at a size at which they can be told apart, in rows. */ overview?: boolean
+  bookId: string
+  editionId: string
+  leaves: Leaves
+  version: number
+  left: number
+  onChoose: (left: number) => void
+}) {
   const row = useRef<HTMLDivElement>(null)
   const [seen, setSeen] = useState<Set<number>>(new Set())
   const half = overview ? 78 : 29
@@ -16,10 +32,13 @@ export function Strip({ bookId, editionId, leaves, version, left, overview = fal
   const count = spreadCount(leaves.pages.length)
 
   useEffect(() => {
-    const watch = new IntersectionObserver(entries => {
-      const now = entries.filter(e => e.isIntersecting).map(e => Number((e.target as HTMLElement).dataset.left))
-      if (now.length) setSeen(s => new Set([...s, ...now]))
-    }, { root: row.current, rootMargin: '300px' })
+    const watch = new IntersectionObserver(
+      entries => {
+        const now = entries.filter(e => e.isIntersecting).map(e => Number((e.target as HTMLElement).dataset.left))
+        if (now.length) setSeen(s => new Set([...s, ...now]))
+      },
+      { root: row.current, rootMargin: '300px' },
+    )
     row.current?.querySelectorAll('button').forEach(b => watch.observe(b))
     return () => watch.disconnect()
   }, [count])
@@ -36,11 +55,41 @@ export function Strip({ bookId, editionId, leaves, version, left, overview = fal
         const opens = shown.map(p => leaves.pages[p]!.opens).find(Boolean)
         const label = shown.map(p => leaves.pages[p]!.label).join('–')
         return (
-          <button key={l} type="button" data-left={l} aria-current={l === left} aria-label={`Pages ${label}${opens ? `, ${opens} opens` : ''}`} title={opens} onClick={() => onChoose(l)}>
+          <button
+            key={l}
+            type="button"
+            data-left={l}
+            aria-current={l === left}
+            aria-label={`Pages ${label}${opens ? `, ${opens} opens` : ''}`}
+            title={opens}
+            onClick={() => onChoose(l)}
+          >
             <span className="leaf" style={{ height: leaves.height * scale }}>
-              {[l, l + 1].map(p => <span key={p} className={leaves.pages[p] ? 'half' : 'half none'} style={{ width: half, height: leaves.height * scale }}>{leaves.pages[p] && !leaves.pages[p].blank && seen.has(l) && <PageCanvas bookId={bookId} editionId={editionId} index={p} version={version} width={leaves.width} height={leaves.height} scale={scale} label="" />}</span>)}
+              {[l, l + 1].map(p => (
+                <span
+                  key={p}
+                  className={leaves.pages[p] ? 'half' : 'half none'}
+                  style={{ width: half, height: leaves.height * scale }}
+                >
+                  {leaves.pages[p] && !leaves.pages[p].blank && seen.has(l) && (
+                    <PageCanvas
+                      bookId={bookId}
+                      editionId={editionId}
+                      index={p}
+                      version={version}
+                      width={leaves.width}
+                      height={leaves.height}
+                      scale={scale}
+                      label=""
+                    />
+                  )}
+                </span>
+              ))}
             </span>
-            <span className="folios">{label}{opens && <i aria-hidden />}</span>
+            <span className="folios">
+              {label}
+              {opens && <i aria-hidden />}
+            </span>
           </button>
         )
       })}

@@ -11,7 +11,25 @@ import { StyleSample } from './StyleSample'
 import { readingTime } from '@/parts/errors'
 
 /** The styles there are, each shown by this book's own first page: set the book in one, hold one against the present, keep, bring in and give away own ones. */
-export function StyleShelf({ bookId, edition, present, version, ratio, open, onClose, onCompare }: { bookId: string; edition: Edition; /** The style as it stands, with its changes. */ present: InteriorStyle; version: number; ratio: number; open: boolean; onClose: () => void; onCompare: (style: string | StyleDocument, name: string) => void }) {
+export function StyleShelf({
+  bookId,
+  edition,
+  present,
+  version,
+  ratio,
+  open,
+  onClose,
+  onCompare,
+}: {
+  bookId: string
+  edition: Edition
+  /** The style as it stands, with its changes. */ present: InteriorStyle
+  version: number
+  ratio: number
+  open: boolean
+  onClose: () => void
+  onCompare: (style: string | StyleDocument, name: string) => void
+}) {
   const own = useLiveQuery(keptStyles) ?? []
   const [name, setName] = useState('')
   const picker = useRef<HTMLInputElement>(null)
@@ -20,7 +38,14 @@ export function StyleShelf({ bookId, edition, present, version, ratio, open, onC
   const failed = (e: Error): void => void message.error(e.message, readingTime(e.message))
 
   const keep = async (): Promise<void> => {
-    const style = { ...present, id: freshStyleId(name, [...shippedStyles, ...own].map(s => s.id)), name: name.trim() } as StyleDocument
+    const style = {
+      ...present,
+      id: freshStyleId(
+        name,
+        [...shippedStyles, ...own].map(s => s.id),
+      ),
+      name: name.trim(),
+    } as StyleDocument
     await keepStyle(style)
     await setInStyle(bookId, edition.id, style, style)
     setName('')
@@ -35,7 +60,15 @@ export function StyleShelf({ bookId, edition, present, version, ratio, open, onC
     }
     const style = readStyleDocument(data)
     const taken = [...shippedStyles, ...own].some(s => s.id === style.id)
-    const kept = { ...style, id: taken ? freshStyleId(style.name, [...shippedStyles, ...own].map(s => s.id)) : style.id } as StyleDocument
+    const kept = {
+      ...style,
+      id: taken
+        ? freshStyleId(
+            style.name,
+            [...shippedStyles, ...own].map(s => s.id),
+          )
+        : style.id,
+    } as StyleDocument
     await keepStyle(kept)
     message.success(`“${kept.name}” stands among your styles.`)
   }
@@ -46,30 +79,116 @@ export function StyleShelf({ bookId, edition, present, version, ratio, open, onC
     const current = s.id === edition.style
     return (
       <li key={s.id} aria-current={current ? 'true' : undefined}>
-        <StyleSample bookId={bookId} editionId={edition.id} style={document ?? s.id} version={version} width={132} ratio={ratio} label={`The first chapter in ${s.name}`} />
+        <StyleSample
+          bookId={bookId}
+          editionId={edition.id}
+          style={document ?? s.id}
+          version={version}
+          width={132}
+          ratio={ratio}
+          label={`The first chapter in ${s.name}`}
+        />
         <div>
           <h3>{s.name}</h3>
           <p>{words}</p>
           <p className="acts">
-            {current ? <span className="now">{edition.styleChanges ? 'set in it, with changes' : 'set in it'}</span> : <Button size="small" type="primary" disabled={follows} onClick={() => choose(s, document)}>Set the book in it</Button>}
-            {!current && <Button size="small" onClick={() => onCompare(document ?? s.id, s.name)}>Hold against the present</Button>}
-            <Button size="small" type="text" onClick={() => saveAs(new TextEncoder().encode(JSON.stringify(document ?? shippedStyles.find(x => x.id === s.id), null, 2) + '\n'), `${s.id}.json`, 'application/json')} aria-label={`Save ${s.name} as a file`}>Save as a file</Button>
-            {document && !current && <Button size="small" type="text" onClick={() => void forgetStyle(s.id).catch(failed)} aria-label={`Forget ${s.name}`}>Forget</Button>}
+            {current ? (
+              <span className="now">{edition.styleChanges ? 'set in it, with changes' : 'set in it'}</span>
+            ) : (
+              <Button size="small" type="primary" disabled={follows} onClick={() => choose(s, document)}>
+                Set the book in it
+              </Button>
+            )}
+            {!current && (
+              <Button size="small" onClick={() => onCompare(document ?? s.id, s.name)}>
+                Hold against the present
+              </Button>
+            )}
+            <Button
+              size="small"
+              type="text"
+              onClick={() =>
+                saveAs(
+                  new TextEncoder().encode(
+                    JSON.stringify(document ?? shippedStyles.find(x => x.id === s.id), null, 2) + '\n',
+                  ),
+                  `${s.id}.json`,
+                  'application/json',
+                )
+              }
+              aria-label={`Save ${s.name} as a file`}
+            >
+              Save as a file
+            </Button>
+            {document && !current && (
+              <Button
+                size="small"
+                type="text"
+                onClick={() => void forgetStyle(s.id).catch(failed)}
+                aria-label={`Forget ${s.name}`}
+              >
+                Forget
+              </Button>
+            )}
           </p>
         </div>
       </li>
     )
   }
   return (
-    <Drawer title="Styles" open={open} onClose={onClose} size={600} rootClassName="styleshelf" getContainer={() => document.querySelector<HTMLElement>('.frame') ?? document.body}>
-      <form className="keep" onSubmit={e => { e.preventDefault(); if (name.trim()) keep().catch(failed) }}>
+    <Drawer
+      title="Styles"
+      open={open}
+      onClose={onClose}
+      size={600}
+      rootClassName="styleshelf"
+      getContainer={() => document.querySelector<HTMLElement>('.frame') ?? document.body}
+    >
+      <form
+        className="keep"
+        onSubmit={e => {
+          e.preventDefault()
+          if (name.trim()) keep().catch(failed)
+        }}
+      >
         <label htmlFor="style-name">Keep the present style, changes and all, as one of your own</label>
-        <span><Input id="style-name" disabled={follows} value={name} maxLength={60} placeholder="Its name" onChange={e => setName(e.target.value)} /><Button htmlType="submit" disabled={follows || !name.trim()}>Keep</Button></span>
+        <span>
+          <Input
+            id="style-name"
+            disabled={follows}
+            value={name}
+            maxLength={60}
+            placeholder="Its name"
+            onChange={e => setName(e.target.value)}
+          />
+          <Button htmlType="submit" disabled={follows || !name.trim()}>
+            Keep
+          </Button>
+        </span>
       </form>
       <h2>Your own</h2>
-      {own.length ? <ul>{own.map(s => card(s, String(s.words ?? ''), s))}</ul> : <p className="none">None yet. A style is one file: keep one here, or bring in what somebody gave you.</p>}
-      <p><Button size="small" onClick={() => picker.current?.click()}>Bring in a style file</Button></p>
-      <input ref={picker} type="file" hidden accept=".json,application/json" aria-label="Style file" onChange={e => { const f = e.target.files?.[0]; if (f) bringIn(f).catch(failed); e.target.value = '' }} />
+      {own.length ? (
+        <ul>{own.map(s => card(s, String(s.words ?? ''), s))}</ul>
+      ) : (
+        <p className="none">None yet. A style is one file: keep one here, or bring in what somebody gave you.</p>
+      )}
+      <p>
+        <Button size="small" onClick={() => picker.current?.click()}>
+          Bring in a style file
+        </Button>
+      </p>
+      <input
+        ref={picker}
+        type="file"
+        hidden
+        accept=".json,application/json"
+        aria-label="Style file"
+        onChange={e => {
+          const f = e.target.files?.[0]
+          if (f) bringIn(f).catch(failed)
+          e.target.value = ''
+        }}
+      />
       <h2>Made for Porchlight</h2>
       <ul>{shippedStyles.map(s => card(s, s.words))}</ul>
     </Drawer>

@@ -6,10 +6,41 @@ import { MarginNote } from './MarginNote'
 import { notes } from './notes'
 
 /** Pages that cannot be set as the style stands: why, with the style's notes beside it, so that it can be put right here. */
-export function Unset({ book, edition, trouble, onChange, onAgain }: { book: Book; edition: Edition; trouble: string; onChange: (path: string, value: number | boolean | string) => void; onAgain: () => void }) {
+export function Unset({
+  book,
+  edition,
+  trouble,
+  onChange,
+  onAgain,
+}: {
+  book: Book
+  edition: Edition
+  trouble: string
+  onChange: (path: string, value: number | boolean | string) => void
+  onAgain: () => void
+}) {
   // What is no value of a style is left out here; what is one is shown, however little room it leaves.
-  const style = withChanges(styleById(edition.style, book.styles), Object.fromEntries(Object.entries(edition.styleChanges ?? {}).filter(([path, value]) => isStyleChange(path, value))))
-  const side = (which: 'left' | 'right') => notes.filter(n => n.side === which).map(n => <MarginNote key={n.id} note={n} style={style} bookId={book.id} editionId={edition.id} assets={book.assets} fonts={book.fonts ?? []} onChange={onChange} />)
+  const style = withChanges(
+    styleById(edition.style, book.styles),
+    Object.fromEntries(
+      Object.entries(edition.styleChanges ?? {}).filter(([path, value]) => isStyleChange(path, value)),
+    ),
+  )
+  const side = (which: 'left' | 'right') =>
+    notes
+      .filter(n => n.side === which)
+      .map(n => (
+        <MarginNote
+          key={n.id}
+          note={n}
+          style={style}
+          bookId={book.id}
+          editionId={edition.id}
+          assets={book.assets}
+          fonts={book.fonts ?? []}
+          onChange={onChange}
+        />
+      ))
   return (
     <div className="specimen unset">
       <div className="margin">{side('left')}</div>

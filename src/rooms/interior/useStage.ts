@@ -18,7 +18,17 @@ const A_STEP = 60
  * The stage that a spread stands on: its size, what of the spread is in view (CSS pixels from the spread's top left), and zoom by
  * wheel about the pointer. `home` is where one looks first when a fitted spread grows, points.
  */
-export function useStage(scale: number, zoomed: boolean, home: { x: number; y: number }, onWheelZoom: (by: 1 | -1) => void): { stage: RefObject<HTMLDivElement | null>; room: { width: number; height: number }; view: Rect; onScroll: () => void } {
+export function useStage(
+  scale: number,
+  zoomed: boolean,
+  home: { x: number; y: number },
+  onWheelZoom: (by: 1 | -1) => void,
+): {
+  stage: RefObject<HTMLDivElement | null>
+  room: { width: number; height: number }
+  view: Rect
+  onScroll: () => void
+} {
   const stage = useRef<HTMLDivElement>(null)
   const [room, setRoom] = useState({ width: 0, height: 0 })
   const [view, setView] = useState<Rect>({ x: 0, y: 0, width: 0, height: 0 })
@@ -47,7 +57,9 @@ export function useStage(scale: number, zoomed: boolean, home: { x: number; y: n
     const e = stage.current!
     const was = before.current
     if (zoomed && scale !== was.scale) {
-      const spread = was.zoomed ? { x: (was.view.x + CORNER.x) / was.scale, y: (was.view.y + CORNER.y) / was.scale } : home
+      const spread = was.zoomed
+        ? { x: (was.view.x + CORNER.x) / was.scale, y: (was.view.y + CORNER.y) / was.scale }
+        : home
       const a = anchor.current ?? { spread, stage: CORNER }
       e.scrollTo(a.spread.x * scale - a.stage.x, a.spread.y * scale - a.stage.y)
     }
@@ -66,7 +78,14 @@ export function useStage(scale: number, zoomed: boolean, home: { x: number; y: n
       if (Math.abs(travelled) < A_STEP) return
       const spread = e.querySelector('.spread')?.getBoundingClientRect()
       const box = e.getBoundingClientRect()
-      if (spread) anchor.current = { spread: { x: (w.clientX - spread.left) / before.current.scale, y: (w.clientY - spread.top) / before.current.scale }, stage: { x: w.clientX - box.left, y: w.clientY - box.top } }
+      if (spread)
+        anchor.current = {
+          spread: {
+            x: (w.clientX - spread.left) / before.current.scale,
+            y: (w.clientY - spread.top) / before.current.scale,
+          },
+          stage: { x: w.clientX - box.left, y: w.clientY - box.top },
+        }
       step.current(travelled < 0 ? 1 : -1)
       travelled = 0
     }

@@ -34,8 +34,14 @@ const RASTER = 512
  * The part of a page to paint, points: all of it while that is no great picture, else what is in view with some way around it;
  * undefined where nothing of it is. `view` is what is in view of the page, CSS pixels from its top left.
  */
-export function partInView(page: { width: number; height: number }, scale: number, ratio: number, view: Rect): Rect | undefined {
-  if (Math.max(page.width, page.height) * scale * ratio <= WHOLE) return { x: 0, y: 0, width: page.width, height: page.height }
+export function partInView(
+  page: { width: number; height: number },
+  scale: number,
+  ratio: number,
+  view: Rect,
+): Rect | undefined {
+  if (Math.max(page.width, page.height) * scale * ratio <= WHOLE)
+    return { x: 0, y: 0, width: page.width, height: page.height }
   const span = (from: number, length: number, most: number): [number, number] => {
     const a = Math.floor((from - RASTER / 2) / RASTER) * RASTER
     const b = Math.ceil((from + length + RASTER / 2) / RASTER) * RASTER

@@ -2,7 +2,15 @@
 import { Button } from 'antd'
 import { useLiveQuery } from 'dexie-react-hooks'
 import { useMemo } from 'react'
-import { byMonth, type ListedEdition, nextStatement, readStatement, type StatementLine, statementCsv, statementsBy } from '@/core/ledger'
+import {
+  byMonth,
+  type ListedEdition,
+  nextStatement,
+  readStatement,
+  type StatementLine,
+  statementCsv,
+  statementsBy,
+} from '@/core/ledger'
 import { profileOf } from '@/core/outlets'
 import { formatMoney } from '@/core/trade'
 import { listBooks } from '@/data/books'
@@ -16,7 +24,8 @@ import { RoyaltyBars } from './RoyaltyBars'
 import './ledger.css'
 
 /** What the stand-in outlets have written by now, read back from their own statements. */
-function useStatements(): { lines: StatementLine[]; csv: { outlet: string; text: string }[]; skipped: number; listed: number } | undefined {
+function useStatements():
+  { lines: StatementLine[]; csv: { outlet: string; text: string }[]; skipped: number; listed: number } | undefined {
   const books = useLiveQuery(listBooks)
   const listings = useLiveQuery(() => db.listings.toArray())
   const now = useLiveQuery(readClock)
@@ -26,13 +35,30 @@ function useStatements(): { lines: StatementLine[]; csv: { outlet: string; text:
       const [bookId, editionId, outletId] = l.key.split('/') as [string, string, string]
       const book = books.find(b => b.id === bookId)
       const edition = book?.editions.find(e => e.id === editionId)
-      return book && edition ? [{ outlet: outletId, outletName: profileOf(outletId).name, title: book.data.title, edition: kindWords[edition.kind]!, kind: edition.kind, events: l.events, currency: profileOf(outletId).currency }] : []
+      return book && edition
+        ? [
+            {
+              outlet: outletId,
+              outletName: profileOf(outletId).name,
+              title: book.data.title,
+              edition: kindWords[edition.kind]!,
+              kind: edition.kind,
+              events: l.events,
+              currency: profileOf(outletId).currency,
+            },
+          ]
+        : []
     })
     const issued = statementsBy(now, listed)
     const outlets = [...new Set(issued.map(l => l.outlet))].sort()
     const csv = outlets.map(outlet => ({ outlet, text: statementCsv(issued, outlet) }))
     const read = csv.map(c => readStatement(c.text, c.outlet))
-    return { lines: read.flatMap(r => r.lines), csv, skipped: read.reduce((n, r) => n + r.skipped, 0), listed: listed.length }
+    return {
+      lines: read.flatMap(r => r.lines),
+      csv,
+      skipped: read.reduce((n, r) => n + r.skipped, 0),
+      listed: listed.length,
+    }
   }, [books, listings, now])
 }
 
@@ -47,28 +73,79 @@ export function LedgerRoom() {
   return (
     <>
       <main id="room" className="room ledger">
-        <header className="topline"><h1>Ledger</h1></header>
+        <header className="topline">
+          <h1>Ledger</h1>
+        </header>
         <ClockBar />
         <div className="sheet">
           {statements && !statements.lines.length && (
             <div className="empty">
               <h2>{statements.listed ? 'No statement yet' : 'Nothing is on sale yet'}</h2>
-              <p>{statements.listed ? `Statements are written at each month’s end, for whole months. The next are due on ${nextStatement(now ?? 0)}: move the clock on.` : 'When a listing is on sale, its outlet writes a statement at each month’s end. They are read here: copies and royalties by edition, outlet and month.'}</p>
+              <p>
+                {statements.listed
+                  ? `Statements are written at each month’s end, for whole months. The next are due on ${nextStatement(now ?? 0)}: move the clock on.`
+                  : 'When a listing is on sale, its outlet writes a statement at each month’s end. They are read here: copies and royalties by edition, outlet and month.'}
+              </p>
             </div>
           )}
           {months.length > 0 && (
             <>
               <RoyaltyBars months={months} currency={currency} />
               <table>
-                <thead><tr><th>month</th><th>outlet</th><th>title</th><th>edition</th><th className="n">copies</th><th className="n">royalty</th></tr></thead>
-                <tbody>{[...statements!.lines].sort((a, b) => (a.month > b.month ? -1 : a.month < b.month ? 1 : b.royalty - a.royalty)).map(l => <tr key={`${l.month}${l.outlet}${l.title}${l.edition}`}><td>{l.month}</td><td>{l.outlet}</td><td>{l.title}</td><td>{l.edition}</td><td className="n">{l.units}</td><td className="n">{formatMoney(l.royalty, l.currency)}</td></tr>)}</tbody>
+                <thead>
+                  <tr>
+                    <th>month</th>
+                    <th>outlet</th>
+                    <th>title</th>
+                    <th>edition</th>
+                    <th className="n">copies</th>
+                    <th className="n">royalty</th>
+                  </tr>
+                </thead>
+                <tbody>
+                  {[...statements!.lines]
+                    .sort((a, b) => (a.month > b.month ? -1 : a.month < b.month ? 1 : b.royalty - a.royalty))
+                    .map(l => (
+                      <tr key={`${l.month}${l.outlet}${l.title}${l.edition}`}>
+                        <td>{l.month}</td>
+                        <td>{l.outlet}</td>
+                        <td>{l.title}</td>
+                        <td>{l.edition}</td>
+                        <td className="n">{l.units}</td>
+                        <td className="n">{formatMoney(l.royalty, l.currency)}</td>
+                      </tr>
+                    ))}
+                </tbody>
               </table>
-              <p className="csv">{statements!.csv.map(c => <Button key={c.outlet} size="small" onClick={() => saveAs(c.text, `${c.outlet.toLowerCase()}-statement.csv`, 'text/csv')}>{c.outlet}’s statement as CSV</Button>)}</p>
+              <p className="csv">
+                {statements!.csv.map(c => (
+                  <Button
+                    key={c.outlet}
+                    size="small"
+                    onClick={() => saveAs(c.text, `${c.outlet.toLowerCase()}-statement.csv`, 'text/csv')}
+                  >
+                    {c.outlet}’s statement as CSV
+                  </Button>
+                ))}
+              </p>
             </>
           )}
         </div>
       </main>
-      <Sill figures={[{ name: 'Statements', value: String(months.length) }, { name: 'Copies', value: units.toLocaleString('en') }, { name: 'Royalties', value: formatMoney(total, currency) }]} asks={statements?.skipped ? `${statements.skipped} lines could not be read` : now === undefined ? undefined : `Next statements on ${nextStatement(now)}`} />
+      <Sill
+        figures={[
+          { name: 'Statements', value: String(months.length) },
+          { name: 'Copies', value: units.toLocaleString('en') },
+          { name: 'Royalties', value: formatMoney(total, currency) },
+        ]}
+        asks={
+          statements?.skipped
+            ? `${statements.skipped} lines could not be read`
+            : now === undefined
+              ? undefined
+              : `Next statements on ${nextStatement(now)}`
+        }
+      />
     </>
   )
 }

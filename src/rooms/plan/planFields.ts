@@ -23,7 +23,8 @@ const sentence = (check: () => void): string | undefined => {
 const plain = (label: string, most: number, required = false, hint?: string): PlanField<string> => {
   const schema = string().trim().max(most, `${label} takes at most ${most} characters.`)
   return {
-    label, hint,
+    label,
+    hint,
     problem: t => sentence(() => (required ? schema.required(`${label} cannot be empty.`) : schema).validateSync(t)),
     read: t => t.trim() || undefined,
     show: v => v ?? '',
@@ -41,14 +42,24 @@ export const descriptionField = plain('Description', 3200, false, 'On the back o
 
 /** A whole number within limits. */
 const whole = (label: string, least: number, most: number): PlanField<number> => {
-  const schema = number().integer(`${label} is a whole number.`).min(least, `${label} is at least ${least}.`).max(most, `${label} is at most ${most}.`).typeError(`${label} is a number.`)
-  return { label, problem: t => (t.trim() ? sentence(() => schema.validateSync(t)) : undefined), read: t => (t.trim() ? Number(t) : undefined), show: v => (v === undefined ? '' : String(v)) }
+  const schema = number()
+    .integer(`${label} is a whole number.`)
+    .min(least, `${label} is at least ${least}.`)
+    .max(most, `${label} is at most ${most}.`)
+    .typeError(`${label} is a number.`)
+  return {
+    label,
+    problem: t => (t.trim() ? sentence(() => schema.validateSync(t)) : undefined),
+    read: t => (t.trim() ? Number(t) : undefined),
+    show: v => (v === undefined ? '' : String(v)),
+  }
 }
 export const seriesNumberField = whole('Number', 1, 999)
 export const yearField = whole('Year', 1450, 2200)
 
 export const isbnField: PlanField<string> = {
-  label: 'ISBN', hint: 'Thirteen figures, or ten',
+  label: 'ISBN',
+  hint: 'Thirteen figures, or ten',
   problem: t => (t.trim() && !parseIsbn(t) ? 'This is no ISBN: its check figure is wrong.' : undefined),
   read: t => parseIsbn(t),
   show: v => (v ? formatIsbn(v) : ''),
@@ -56,8 +67,10 @@ export const isbnField: PlanField<string> = {
 
 /** A price in dollars and cents, stored in cents. */
 export const priceField: PlanField<number> = {
-  label: 'Price', hint: 'US dollars',
-  problem: t => (t.trim() && !/^\s*\$?\s*\d{1,5}([.,]\d{1,2})?\s*$/.test(t) ? 'Write the price like 13.99.' : undefined),
+  label: 'Price',
+  hint: 'US dollars',
+  problem: t =>
+    t.trim() && !/^\s*\$?\s*\d{1,5}([.,]\d{1,2})?\s*$/.test(t) ? 'Write the price like 13.99.' : undefined,
   read: t => (t.trim() ? Math.round(Number(t.replace('$', '').replace(',', '.')) * 100) : undefined),
   show: v => (v === undefined ? '' : (v / 100).toFixed(2)),
 }

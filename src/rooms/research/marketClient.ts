@@ -15,5 +15,13 @@ async function ask<T>(path: string): Promise<T> {
 }
 
 /** Related phrases, and how large the marketplace is that they were measured in. */
-export const askPhrases = async (market: string, word: string): Promise<{ phrases: PhraseFigures[]; titles: number; niches: number }> => ask(`/api/market/phrases?market=${market}&word=${encodeURIComponent(word)}`)
-export const askTitles = async (market: string, phrase: string): Promise<{ titles: ShownTitle[]; figures?: PhraseFigures }> => ask(`/api/market/titles?market=${market}&phrase=${encodeURIComponent(phrase)}`)
+export const askPhrases = async (
+  market: string,
+  word: string,
+): Promise<{ phrases: PhraseFigures[]; titles: number; niches: number }> =>
+  ask(`/api/market/phrases?market=${market}&word=${encodeURIComponent(word)}`)
+export const askTitles = async (
+  market: string,
+  phrase: string,
+): Promise<{ titles: ShownTitle[]; figures?: PhraseFigures }> =>
+  ask(`/api/market/titles?market=${market}&phrase=${encodeURIComponent(phrase)}`)

@@ -19,7 +19,8 @@ import './shelf.css'
 import { readingTime } from '@/parts/errors'
 
 /** How far an edition is before anything is sent: nothing in it, something stops it, ready. */
-const readiness = (o: Outlook, e: EditionOutlook): 'dark' | 'dim' | 'lit' => (o.words + o.planned === 0 ? 'dark' : e.stops ? 'dim' : 'lit')
+const readiness = (o: Outlook, e: EditionOutlook): 'dark' | 'dim' | 'lit' =>
+  o.words + o.planned === 0 ? 'dark' : e.stops ? 'dim' : 'lit'
 
 /** The shelf: all books by series and imprint, with what each needs next. */
 export function Shelf() {
@@ -43,7 +44,21 @@ export function Shelf() {
     return () => removeEventListener('keydown', onKey)
   }, [])
 
-  const turned = async (shown: string[]): Promise<boolean> => modal.confirm({ title: 'Signs that turn the direction of reading', content: <>Unseen signs make what is written look otherwise: {shown.map(s => <b key={s}>{s} </b>)}. Hardly any book needs them.</>, okText: 'Take them out', cancelText: 'Leave them in' })
+  const turned = async (shown: string[]): Promise<boolean> =>
+    modal.confirm({
+      title: 'Signs that turn the direction of reading',
+      content: (
+        <>
+          Unseen signs make what is written look otherwise:{' '}
+          {shown.map(s => (
+            <b key={s}>{s} </b>
+          ))}
+          . Hardly any book needs them.
+        </>
+      ),
+      okText: 'Take them out',
+      cancelText: 'Leave them in',
+    })
   const take = async (files: Iterable<File>): Promise<void> => {
     for (const f of files) {
       const done = message.loading(`Reading ${f.name} …`, 0)
@@ -52,12 +67,27 @@ export function Shelf() {
           // A damaged file is brought in as far as it can be read only where the author wishes it.
           if (!(e instanceof Fault && e.code.startsWith('damaged'))) throw e
           done()
-          const wished = await modal.confirm({ title: `${f.name} is damaged`, content: `${e.message} Whatever can still be read of it can be brought in; what is lost will be listed. The file itself is not changed.`, okText: 'Bring in what can be saved', cancelText: 'Leave it' })
+          const wished = await modal.confirm({
+            title: `${f.name} is damaged`,
+            content: `${e.message} Whatever can still be read of it can be brought in; what is lost will be listed. The file itself is not changed.`,
+            okText: 'Bring in what can be saved',
+            cancelText: 'Leave it',
+          })
           if (!wished) throw new Cancelled()
           return bringIn(f, turned, true)
         })
         if (title) message.success(`“${title}” stands on the shelf.`)
-        if (lost?.length) modal.info({ title: `Not everything of ${f.name} could be taken`, content: <ul>{lost.slice(0, 12).map(l => <li key={l}>{l}</li>)}</ul> })
+        if (lost?.length)
+          modal.info({
+            title: `Not everything of ${f.name} could be taken`,
+            content: (
+              <ul>
+                {lost.slice(0, 12).map(l => (
+                  <li key={l}>{l}</li>
+                ))}
+              </ul>
+            ),
+          })
       } catch (e) {
         if (e instanceof Cancelled) message.info(`${f.name} was not brought in.`)
         else message.error(`${f.name}: ${(e as Error).message}`, readingTime((e as Error).message))
@@ -69,38 +99,112 @@ export function Shelf() {
   }
 
   // It only rests: no question is asked, and one word brings it back.
-  const down = (e: ShelfEntry): void => void takeDown(e.id).then(() => message.info({ key: e.id, duration: 6, content: <>“{e.title}” was taken down. <Button size="small" type="link" onClick={() => { message.destroy(e.id); void putBackUp(e.id) }}>Put it back</Button></> }), (x: Error) => message.error(x.message, readingTime(x.message)))
+  const down = (e: ShelfEntry): void =>
+    void takeDown(e.id).then(
+      () =>
+        message.info({
+          key: e.id,
+          duration: 6,
+          content: (
+            <>
+              “{e.title}” was taken down.{' '}
+              <Button
+                size="small"
+                type="link"
+                onClick={() => {
+                  message.destroy(e.id)
+                  void putBackUp(e.id)
+                }}
+              >
+                Put it back
+              </Button>
+            </>
+          ),
+        }),
+      (x: Error) => message.error(x.message, readingTime(x.message)),
+    )
 
   const groups = useMemo(() => group(entries ?? [], query), [entries, query])
   const known = (entries ?? []).filter(e => e.outlook)
   const words = known.reduce((n, e) => n + e.outlook!.words, 0)
   // What has been sent and needs the author comes before what is begun, and that before what is ready.
-  const needs = known.flatMap(e => {
-    const n = nextFor(e, e.outlook!)
-    return n ? [{ ...n, title: e.title, urgent: n.stage !== 'listings' ? 1 : e.pairs.some(p => p.events.length) ? 0 : 2 }] : []
-  }).sort((a, b) => a.urgent - b.urgent)
+  const needs = known
+    .flatMap(e => {
+      const n = nextFor(e, e.outlook!)
+      return n
+        ? [{ ...n, title: e.title, urgent: n.stage !== 'listings' ? 1 : e.pairs.some(p => p.events.length) ? 0 : 2 }]
+        : []
+    })
+    .sort((a, b) => a.urgent - b.urgent)
   const asking = needs.map(n => `${n.title}: ${n.words}`)
 
   return (
     <>
-      <main id="room" className={`room shelf${over ? ' over' : ''}`} onDragOver={e => { e.preventDefault(); setOver(true) }} onDragLeave={() => setOver(false)} onDrop={e => { e.preventDefault(); setOver(false); void take(e.dataTransfer.files) }}>
+      <main
+        id="room"
+        className={`room shelf${over ? ' over' : ''}`}
+        onDragOver={e => {
+          e.preventDefault()
+          setOver(true)
+        }}
+        onDragLeave={() => setOver(false)}
+        onDrop={e => {
+          e.preventDefault()
+          setOver(false)
+          void take(e.dataTransfer.files)
+        }}
+      >
         <header className="topline">
           <h1>Shelf</h1>
-          <Input ref={search} className="find" placeholder="Find a book ( / )" aria-label="Find a book" value={query} onChange={e => setQuery(e.target.value)} allowClear />
+          <Input
+            ref={search}
+            className="find"
+            placeholder="Find a book ( / )"
+            aria-label="Find a book"
+            value={query}
+            onChange={e => setQuery(e.target.value)}
+            allowClear
+          />
           <Button onClick={() => picker.current?.click()}>Bring in a manuscript</Button>
-          <input ref={picker} type="file" hidden multiple accept=".docx,.md,.markdown,.txt,.porchlight" aria-label="Manuscript file" onChange={e => { void take([...(e.target.files ?? [])]); e.target.value = '' }} />
-          <Button type="primary" onClick={() => setBeginning(true)}>New book</Button>
+          <input
+            ref={picker}
+            type="file"
+            hidden
+            multiple
+            accept=".docx,.md,.markdown,.txt,.porchlight"
+            aria-label="Manuscript file"
+            onChange={e => {
+              void take([...(e.target.files ?? [])])
+              e.target.value = ''
+            }}
+          />
+          <Button type="primary" onClick={() => setBeginning(true)}>
+            New book
+          </Button>
         </header>
         <div className="stacks">
-          {trouble && <p className="trouble" role="alert">{trouble}</p>}
-          {!entries && <p className="waiting" role="status">Taking the books down …</p>}
+          {trouble && (
+            <p className="trouble" role="alert">
+              {trouble}
+            </p>
+          )}
+          {!entries && (
+            <p className="waiting" role="status">
+              Taking the books down …
+            </p>
+          )}
           {entries && !entries.length && (
             <div className="empty">
               <h2>Nothing on the shelf yet</h2>
-              <p>Drop a manuscript here, as it came from your word processor, and it becomes a book: chapters found, pages set, a cover to its spine. Or begin with an empty one.</p>
+              <p>
+                Drop a manuscript here, as it came from your word processor, and it becomes a book: chapters found,
+                pages set, a cover to its spine. Or begin with an empty one.
+              </p>
             </div>
           )}
-          {entries && entries.length > 0 && !groups.length && <p className="waiting">No book by that name. The search looks at titles, authors, series and imprints.</p>}
+          {entries && entries.length > 0 && !groups.length && (
+            <p className="waiting">No book by that name. The search looks at titles, authors, series and imprints.</p>
+          )}
           {groups.map((g, i) => (
             <section key={g.name} aria-labelledby={`stack-${i}`}>
               <div className="grouphead">
@@ -110,8 +214,30 @@ export function Shelf() {
               </div>
               <ul>
                 {g.entries.map(e => (
-                  <Beside key={e.id} otherwise={x => <li className="row bad"><BadBook id={e.id} title={e.title} why={x.message} onMended={() => lookAgain(e.id)}><span /></BadBook></li>}>
-                    {e.bad ? <li className="row bad"><BadBook id={e.id} title={e.title} why={e.bad} onMended={() => lookAgain(e.id)}><Link prefetch={false} href={`/book/${encodeURIComponent(e.id)}/${e.planned ? 'pages' : 'interior'}`}>To its {e.planned ? 'pages' : 'interior'}</Link></BadBook></li> : <Row entry={e} onTakeDown={() => down(e)} />}
+                  <Beside
+                    key={e.id}
+                    otherwise={x => (
+                      <li className="row bad">
+                        <BadBook id={e.id} title={e.title} why={x.message} onMended={() => lookAgain(e.id)}>
+                          <span />
+                        </BadBook>
+                      </li>
+                    )}
+                  >
+                    {e.bad ? (
+                      <li className="row bad">
+                        <BadBook id={e.id} title={e.title} why={e.bad} onMended={() => lookAgain(e.id)}>
+                          <Link
+                            prefetch={false}
+                            href={`/book/${encodeURIComponent(e.id)}/${e.planned ? 'pages' : 'interior'}`}
+                          >
+                            To its {e.planned ? 'pages' : 'interior'}
+                          </Link>
+                        </BadBook>
+                      </li>
+                    ) : (
+                      <Row entry={e} onTakeDown={() => down(e)} />
+                    )}
                   </Beside>
                 ))}
               </ul>
@@ -121,7 +247,9 @@ export function Shelf() {
           {entries && entries.length > 0 && (
             <p className="legend" aria-label="What the lamps mean">
               {(['dark', 'dim', 'lit', 'burning', 'drifted'] as const).map(s => (
-                <span key={s}><Lamp state={s} size={16} /> {lampWords[s]}</span>
+                <span key={s}>
+                  <Lamp state={s} size={16} /> {lampWords[s]}
+                </span>
               ))}
             </p>
           )}
@@ -129,8 +257,32 @@ export function Shelf() {
         <BeginDialog open={beginning} onClose={() => setBeginning(false)} />
       </main>
       <Sill
-        figures={entries ? [{ name: 'Books', value: String(entries.length) }, { name: 'Words', value: words.toLocaleString('en') }, { name: 'Pages in print', value: String(known.reduce((n, e) => n + e.outlook!.editions.reduce((m, x) => m + (x.pages ?? 0), 0), 0)) }] : []}
-        asks={stopped ? <>The press was stopped. <button type="button" onClick={again}>Look at all books</button></> : asking[0] ?? (entries?.length && known.length === entries.length ? 'Nothing is asked of you' : undefined)}
+        figures={
+          entries
+            ? [
+                { name: 'Books', value: String(entries.length) },
+                { name: 'Words', value: words.toLocaleString('en') },
+                {
+                  name: 'Pages in print',
+                  value: String(
+                    known.reduce((n, e) => n + e.outlook!.editions.reduce((m, x) => m + (x.pages ?? 0), 0), 0),
+                  ),
+                },
+              ]
+            : []
+        }
+        asks={
+          stopped ? (
+            <>
+              The press was stopped.{' '}
+              <button type="button" onClick={again}>
+                Look at all books
+              </button>
+            </>
+          ) : (
+            (asking[0] ?? (entries?.length && known.length === entries.length ? 'Nothing is asked of you' : undefined))
+          )
+        }
       />
     </>
   )
@@ -142,10 +294,24 @@ function Row({ entry, onTakeDown }: { entry: ShelfEntry; onTakeDown: () => void 
   const needs = o && nextFor(entry, o)
   return (
     <li className="row">
-      <div className="front">{entry.front ? <img src={entry.front} alt={`Front cover of ${entry.title}`} /> : <span aria-hidden />}</div>
+      <div className="front">
+        {entry.front ? <img src={entry.front} alt={`Front cover of ${entry.title}`} /> : <span aria-hidden />}
+      </div>
       <div className="who">
-        <h3><Link prefetch={false} href={`${at}/${entry.planned ? 'pages' : !o || o.words ? 'interior' : 'text'}`}>{entry.title}</Link></h3>
-        <p>{[entry.series?.number && `${entry.series.number}`, entry.author, o && (entry.planned ? `${o.planned} planned pages` : `${o.words.toLocaleString('en')} words`)].filter(Boolean).join(' · ')}</p>
+        <h3>
+          <Link prefetch={false} href={`${at}/${entry.planned ? 'pages' : !o || o.words ? 'interior' : 'text'}`}>
+            {entry.title}
+          </Link>
+        </h3>
+        <p>
+          {[
+            entry.series?.number && `${entry.series.number}`,
+            entry.author,
+            o && (entry.planned ? `${o.planned} planned pages` : `${o.words.toLocaleString('en')} words`),
+          ]
+            .filter(Boolean)
+            .join(' · ')}
+        </p>
       </div>
       <div className="editions">
         {o?.editions.map(e => (
@@ -153,42 +319,116 @@ function Row({ entry, onTakeDown }: { entry: ShelfEntry; onTakeDown: () => void 
             <Lamp state={lampFor(entry, o, e).lamp} />
             <div>
               <b>{kindWords[e.kind] ?? e.kind}</b> <span className="word">{lampFor(entry, o, e).word}</span>
-              <p>{e.pages ? `${e.pages} pp · ${formatTrim(e.trim ?? '')}` : e.outlets.length === 1 ? '1 outlet' : `${e.outlets.length} outlets`}</p>
+              <p>
+                {e.pages
+                  ? `${e.pages} pp · ${formatTrim(e.trim ?? '')}`
+                  : e.outlets.length === 1
+                    ? '1 outlet'
+                    : `${e.outlets.length} outlets`}
+              </p>
             </div>
           </div>
-        )) ?? <span className="word" role="status">setting …</span>}
+        )) ?? (
+          <span className="word" role="status">
+            setting …
+          </span>
+        )}
       </div>
       <div className="acts">
-        <p className={`next${needs ? '' : ' quiet'}`}>{o ? (needs ? <Link prefetch={false} href={`${at}/${needs.stage}`}>{needs.words}</Link> : 'in order') : ''}</p>
-        <button type="button" className="down" aria-label={`Take ${entry.title} down`} onClick={onTakeDown}>take it down</button>
+        <p className={`next${needs ? '' : ' quiet'}`}>
+          {o ? (
+            needs ? (
+              <Link prefetch={false} href={`${at}/${needs.stage}`}>
+                {needs.words}
+              </Link>
+            ) : (
+              'in order'
+            )
+          ) : (
+            ''
+          )}
+        </p>
+        <button type="button" className="down" aria-label={`Take ${entry.title} down`} onClick={onTakeDown}>
+          take it down
+        </button>
       </div>
     </li>
   )
 }
 
-const lampFor = (entry: ShelfEntry, o: Outlook, e: EditionOutlook) => editionLamp(entry.pairs.filter(p => p.edition.id === e.id), readiness(o, e))
+const lampFor = (entry: ShelfEntry, o: Outlook, e: EditionOutlook) =>
+  editionLamp(
+    entry.pairs.filter(p => p.edition.id === e.id),
+    readiness(o, e),
+  )
 
 /** What a book needs next, and the room for it. */
 function nextFor(entry: ShelfEntry, o: Outlook): { words: string; stage: string } | undefined {
-  if (o.words + o.planned === 0) return entry.planned ? { words: 'Plan its pages', stage: 'pages' } : { words: 'Write something first', stage: 'text' }
+  if (o.words + o.planned === 0)
+    return entry.planned
+      ? { words: 'Plan its pages', stage: 'pages' }
+      : { words: 'Write something first', stage: 'text' }
   const drifted = entry.pairs.find(p => p.state.live && p.differences.length && !p.state.pending)
-  if (drifted) return { words: `Moved on since it was sent: ${drifted.differences.slice(0, 3).map(d => d.what).join(', ')}`, stage: 'listings' }
+  if (drifted)
+    return {
+      words: `Moved on since it was sent: ${drifted.differences
+        .slice(0, 3)
+        .map(d => d.what)
+        .join(', ')}`,
+      stage: 'listings',
+    }
   const returned = entry.pairs.find(p => p.state.status === 'returned')
   if (returned) return { words: `Returned: ${returned.state.returned!.reasons[0]!}`, stage: 'listings' }
   const asks = o.editions.find(e => e.asks)
   if (asks) return { words: asks.asks!, stage: 'check' }
-  return entry.pairs.some(p => p.state.status !== 'draft') ? undefined : { words: 'Ready for its listing', stage: 'listings' }
+  return entry.pairs.some(p => p.state.status !== 'draft')
+    ? undefined
+    : { words: 'Ready for its listing', stage: 'listings' }
 }
 
 function BeginDialog({ open, onClose }: { open: boolean; onClose: () => void }) {
   const { message } = App.useApp()
   const [form] = Form.useForm<{ title: string; author?: string; kind: 'text' | 'pages' }>()
   return (
-    <Modal open={open} onCancel={onClose} title="New book" okText="Put it on the shelf" cancelText="Leave it" onOk={() => form.submit()} destroyOnHidden>
-      <Form form={form} layout="vertical" requiredMark={false} preserve={false} initialValues={{ kind: 'text' }} onFinish={v => void beginBook(v.title.trim(), v.author?.trim() ?? '', v.kind).then(onClose, (e: Error) => message.error(e.message, readingTime(e.message)))}>
-        <Form.Item name="title" label="Title" rules={[{ required: true, whitespace: true, message: 'A book wants a title, even for now.' }]}><Input autoFocus maxLength={200} /></Form.Item>
-        <Form.Item name="author" label="Author"><Input maxLength={120} /></Form.Item>
-        <Form.Item name="kind" label="It is"><Radio.Group options={[{ value: 'text', label: 'written: chapters of text' }, { value: 'pages', label: 'planned: pages to write in' }]} /></Form.Item>
+    <Modal
+      open={open}
+      onCancel={onClose}
+      title="New book"
+      okText="Put it on the shelf"
+      cancelText="Leave it"
+      onOk={() => form.submit()}
+      destroyOnHidden
+    >
+      <Form
+        form={form}
+        layout="vertical"
+        requiredMark={false}
+        preserve={false}
+        initialValues={{ kind: 'text' }}
+        onFinish={v =>
+          void beginBook(v.title.trim(), v.author?.trim() ?? '', v.kind).then(onClose, (e: Error) =>
+            message.error(e.message, readingTime(e.message)),
+          )
+        }
+      >
+        <Form.Item
+          name="title"
+          label="Title"
+          rules={[{ required: true, whitespace: true, message: 'A book wants a title, even for now.' }]}
+        >
+          <Input autoFocus maxLength={200} />
+        </Form.Item>
+        <Form.Item name="author" label="Author">
+          <Input maxLength={120} />
+        </Form.Item>
+        <Form.Item name="kind" label="It is">
+          <Radio.Group
+            options={[
+              { value: 'text', label: 'written: chapters of text' },
+              { value: 'pages', label: 'planned: pages to write in' },
+            ]}
+          />
+        </Form.Item>
         {/* Enter in either field puts the book on the shelf. */}
         <button type="submit" hidden tabIndex={-1} />
       </Form>
@@ -207,12 +447,18 @@ function group(entries: ShelfEntry[], query: string): Group[] {
   const q = query.trim().toLowerCase()
   const groups = new Map<string, Group>()
   for (const e of entries) {
-    if (q && ![e.title, e.subtitle, e.author, e.series?.name, e.imprint].some(t => t?.toLowerCase().includes(q))) continue
+    if (q && ![e.title, e.subtitle, e.author, e.series?.name, e.imprint].some(t => t?.toLowerCase().includes(q)))
+      continue
     const name = e.series?.name ?? (e.imprint || 'Without an imprint')
-    const g = groups.get(name) ?? { name, sort: e.series ? `series${e.author ? `, ${e.author}` : ''}` : '', entries: [] }
+    const g = groups.get(name) ?? {
+      name,
+      sort: e.series ? `series${e.author ? `, ${e.author}` : ''}` : '',
+      entries: [],
+    }
     g.entries.push(e)
     groups.set(name, g)
   }
-  for (const g of groups.values()) g.entries.sort((a, b) => (a.series?.number ?? 0) - (b.series?.number ?? 0) || (a.title < b.title ? -1 : 1))
+  for (const g of groups.values())
+    g.entries.sort((a, b) => (a.series?.number ?? 0) - (b.series?.number ?? 0) || (a.title < b.title ? -1 : 1))
   return [...groups.values()].sort((a, b) => Number(!a.sort) - Number(!b.sort) || (a.name < b.name ? -1 : 1))
 }

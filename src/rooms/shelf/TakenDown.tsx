@@ -11,16 +11,25 @@ export function TakenDown() {
   const books = useLiveQuery(takenDown) ?? []
   const { message, modal } = App.useApp()
   if (!books.length) return null
-  const back = (id: string, title: string): void => void putBackUp(id).then(() => message.success(`“${title}” stands on the shelf again.`), (e: Error) => message.error(e.message, readingTime(e.message)))
-  const remove = (id: string, title: string): void => void modal.confirm({
-    title: `Remove “${title}” for good?`, okText: 'Remove it for good', cancelText: 'Let it rest', okButtonProps: { danger: true },
-    content: 'Its text, history, kept versions, listings and what was sent go, and so do pictures that no other book uses. Nothing brings them back but a backup.',
-    onOk: async () => {
-      await closeAtPress(id)
-      const freed = await removeForGood(id)
-      message.success(`“${title}” is gone. ${megabytes(freed.bytes)} of pictures and files were freed with it.`, 6)
-    },
-  })
+  const back = (id: string, title: string): void =>
+    void putBackUp(id).then(
+      () => message.success(`“${title}” stands on the shelf again.`),
+      (e: Error) => message.error(e.message, readingTime(e.message)),
+    )
+  const remove = (id: string, title: string): void =>
+    void modal.confirm({
+      title: `Remove “${title}” for good?`,
+      okText: 'Remove it for good',
+      cancelText: 'Let it rest',
+      okButtonProps: { danger: true },
+      content:
+        'Its text, history, kept versions, listings and what was sent go, and so do pictures that no other book uses. Nothing brings them back but a backup.',
+      onOk: async () => {
+        await closeAtPress(id)
+        const freed = await removeForGood(id)
+        message.success(`“${title}” is gone. ${megabytes(freed.bytes)} of pictures and files were freed with it.`, 6)
+      },
+    })
   return (
     <section aria-labelledby="taken-down" className="takendown">
       <div className="grouphead">
@@ -33,8 +42,21 @@ export function TakenDown() {
           <li key={b.id}>
             <h3>{b.data.title}</h3>
             <p>{daysLeft(b) === 1 ? 'one day left' : `${daysLeft(b)} days left`}</p>
-            <Button size="small" aria-label={`Put ${b.data.title} back on the shelf`} onClick={() => back(b.id, b.data.title)}>Put it back</Button>
-            <Button size="small" type="text" aria-label={`Remove ${b.data.title} for good`} onClick={() => remove(b.id, b.data.title)}>Remove for good</Button>
+            <Button
+              size="small"
+              aria-label={`Put ${b.data.title} back on the shelf`}
+              onClick={() => back(b.id, b.data.title)}
+            >
+              Put it back
+            </Button>
+            <Button
+              size="small"
+              type="text"
+              aria-label={`Remove ${b.data.title} for good`}
+              onClick={() => remove(b.id, b.data.title)}
+            >
+              Remove for good
+            </Button>
           </li>
         ))}
       </ul>

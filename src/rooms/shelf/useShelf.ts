@@ -35,7 +35,13 @@ export interface ShelfEntry {
 }
 
 /** Books of the shelf, each with its outlook as soon as the press has worked it out. */
-export function useShelf(): { entries: ShelfEntry[] | undefined; trouble?: string; stopped: boolean; again: () => void; lookAgain: (id: string) => void } {
+export function useShelf(): {
+  entries: ShelfEntry[] | undefined
+  trouble?: string
+  stopped: boolean
+  again: () => void
+  lookAgain: (id: string) => void
+} {
   const records = useLiveQuery(listBooks)
   const [fronts, setFronts] = useState<Record<string, string | undefined>>({})
   const [outlooks, setOutlooks] = useState<Record<string, ShelfEntry['outlook']>>({})
@@ -51,7 +57,9 @@ export function useShelf(): { entries: ShelfEntry[] | undefined; trouble?: strin
   const failed = (e: Error): void => (e instanceof Cancelled ? setStopped(true) : setTrouble(e.message))
 
   useEffect(() => {
-    loadDemoOnce(press()).catch(failed).finally(() => setReady(true))
+    loadDemoOnce(press())
+      .catch(failed)
+      .finally(() => setReady(true))
   }, [])
 
   useEffect(() => {
@@ -84,10 +92,11 @@ export function useShelf(): { entries: ShelfEntry[] | undefined; trouble?: strin
         return
       }
     }
-    const fenced = (id: string, look: () => Promise<void>): Promise<void> => look().catch((e: Error) => {
-      if (e instanceof Cancelled) throw e
-      if (!gone) setBad(b => ({ ...b, [id]: e.message }))
-    })
+    const fenced = (id: string, look: () => Promise<void>): Promise<void> =>
+      look().catch((e: Error) => {
+        if (e instanceof Cancelled) throw e
+        if (!gone) setBad(b => ({ ...b, [id]: e.message }))
+      })
     work().catch(failed)
     return () => {
       gone = true
@@ -103,7 +112,10 @@ export function useShelf(): { entries: ShelfEntry[] | undefined; trouble?: strin
         const state = foldListing(l.events, now)
         if (!state.live || !outlooks[book] || gone) continue
         const held = state.pending?.submission ?? state.live.submission
-        const found = drift(held.snapshot, await press().snapshot(book, edition, outletId), { length: showLength, money: m => formatMoney(m, 'USD') })
+        const found = drift(held.snapshot, await press().snapshot(book, edition, outletId), {
+          length: showLength,
+          money: m => formatMoney(m, 'USD'),
+        })
         if (!gone) setDrifts(d => ({ ...d, [l.key]: found }))
       }
     }
@@ -121,14 +133,36 @@ export function useShelf(): { entries: ShelfEntry[] | undefined; trouble?: strin
     setOutlooks(without)
   }
   const events = new Map((listings ?? []).map(l => [l.key, l.events]))
-  const pairsOf = (r: BookRecord): Pair[] => listOf(r.editions).flatMap(edition => listOf(edition?.outlets).map(outletId => {
-    const key = pairKey(r.id, edition.id, outletId)
-    return { key, edition, outletId, events: events.get(key) ?? [], state: foldListing(events.get(key) ?? [], now), differences: drifts[key] ?? [] }
-  }))
+  const pairsOf = (r: BookRecord): Pair[] =>
+    listOf(r.editions).flatMap(edition =>
+      listOf(edition?.outlets).map(outletId => {
+        const key = pairKey(r.id, edition.id, outletId)
+        return {
+          key,
+          edition,
+          outletId,
+          events: events.get(key) ?? [],
+          state: foldListing(events.get(key) ?? [], now),
+          differences: drifts[key] ?? [],
+        }
+      }),
+    )
   if (!records || (!ready && !records.length)) return { entries: undefined, trouble, stopped, again, lookAgain }
   return {
-    trouble, stopped, again, lookAgain,
-    entries: records.map(r => ({ bad: bad[r.id], id: r.id, ...named(r), front: fronts[r.id], outlook: bad[r.id] ? undefined : outlooks[r.id], editions: listOf(r.editions), pairs: bad[r.id] ? [] : pairsOf(r), planned: !!r.plan })),
+    trouble,
+    stopped,
+    again,
+    lookAgain,
+    entries: records.map(r => ({
+      bad: bad[r.id],
+      id: r.id,
+      ...named(r),
+      front: fronts[r.id],
+      outlook: bad[r.id] ? undefined : outlooks[r.id],
+      editions: listOf(r.editions),
+      pairs: bad[r.id] ? [] : pairsOf(r),
+      planned: !!r.plan,
+    })),
   }
 }
 
@@ -139,14 +173,24 @@ const listOf = <T>(v: T[]): T[] => (Array.isArray(v) ? v : [])
 function named({ id, data }: BookRecord): Pick<ShelfEntry, 'title' | 'subtitle' | 'author' | 'series' | 'imprint'> {
   const series = textOf(data?.series?.name)
   const number = data?.series?.number
-  return { title: textOf(data?.title) || id, subtitle: textOf(data?.subtitle), author: textOf(listOf(data?.contributors).find(c => c?.role === 'aut')?.name), ...(series ? { series: { name: series, ...(typeof number === 'number' ? { number } : {}) } } : {}), imprint: textOf(data?.imprint?.name) }
+  return {
+    title: textOf(data?.title) || id,
+    subtitle: textOf(data?.subtitle),
+    author: textOf(listOf(data?.contributors).find(c => c?.role === 'aut')?.name),
+    ...(series ? { series: { name: series, ...(typeof number === 'number' ? { number } : {}) } } : {}),
+    imprint: textOf(data?.imprint?.name),
+  }
 }
 
 /**
  * Brings a file in: a project becomes a book at once (gives its title), a manuscript waits in the intake room. `without` asks
  * whether signs that turn a title's direction of reading are taken out; `salvage` takes what can be saved of a damaged file.
  */
-export async function bringIn(file: File, without: (shown: string[]) => Promise<boolean>, salvage = false): Promise<{ title?: string; lost?: string[] }> {
+export async function bringIn(
+  file: File,
+  without: (shown: string[]) => Promise<boolean>,
+  salvage = false,
+): Promise<{ title?: string; lost?: string[] }> {
   const read = await press().readFile(file, salvage)
   const turned = turnedTexts(read.book.data)
   if (turned.length && (await without(turned))) read.book = { ...read.book, data: withoutTurns(read.book.data) }
@@ -157,16 +201,32 @@ export async function bringIn(file: File, without: (shown: string[]) => Promise<
   // A project keeps its id where no other book has it: what it is exported as again is the same file, its ebook the same ebook.
   const id = (await db.books.get(read.book.id)) ? await freshBookId(read.book.data.title) : read.book.id
   await putBook({ book: { ...read.book, id }, pictures: read.pictures })
-  return { title: read.book.data.title, lost: read.dropped.flatMap(d => (d.places.length ? d.places.map(p => `${d.what}: ${p}`) : [`${d.count} ${d.what}`])) }
+  return {
+    title: read.book.data.title,
+    lost: read.dropped.flatMap(d =>
+      d.places.length ? d.places.map(p => `${d.what}: ${p}`) : [`${d.count} ${d.what}`],
+    ),
+  }
 }
 
 /** A new book with one empty chapter. */
 export async function beginBook(title: string, author: string, kind: 'text' | 'pages' = 'text'): Promise<string> {
   const id = await freshBookId(title)
-  const book = createBook(id, { title, contributors: author ? [{ name: author, role: 'aut' }] : [], language: 'en-GB', imprint: { name: '' }, subjects: [] })
-  const whole = kind === 'text'
-    ? { ...book, sections: [...book.sections, newSection(book, 'chapter')], editions: plainEditions }
-    : { ...book, plan: { runs: [] }, editions: plainEditions.filter(e => e.kind !== 'ebook').map(e => ({ ...e, paper: 'white' })) }
+  const book = createBook(id, {
+    title,
+    contributors: author ? [{ name: author, role: 'aut' }] : [],
+    language: 'en-GB',
+    imprint: { name: '' },
+    subjects: [],
+  })
+  const whole =
+    kind === 'text'
+      ? { ...book, sections: [...book.sections, newSection(book, 'chapter')], editions: plainEditions }
+      : {
+          ...book,
+          plan: { runs: [] },
+          editions: plainEditions.filter(e => e.kind !== 'ebook').map(e => ({ ...e, paper: 'white' })),
+        }
   await putBook({ book: whole, pictures: new Map() })
   return id
 }

@@ -8,7 +8,19 @@ import { insertWords } from './commands'
 import { readingTime } from '@/parts/errors'
 
 /** Words that were written and found no place, since others had removed what they stood in: kept until the author says where they go. */
-export function Pieces({ book, section, editor, readOnly, flush }: { book: Book; section: string | undefined; editor: Editor | undefined; readOnly: boolean; flush: () => Promise<void> }) {
+export function Pieces({
+  book,
+  section,
+  editor,
+  readOnly,
+  flush,
+}: {
+  book: Book
+  section: string | undefined
+  editor: Editor | undefined
+  readOnly: boolean
+  flush: () => Promise<void>
+}) {
   const pieces = useLiveQuery(() => piecesOf(book.id), [book.id]) ?? []
   const { message } = App.useApp()
   const here = pieces.filter(p => p.section === section || !book.sections.some(s => s.id === p.section))
@@ -22,12 +34,29 @@ export function Pieces({ book, section, editor, readOnly, flush }: { book: Book;
   return (
     <section className="pieces" aria-label="Words without a place">
       <h2>Words without a place</h2>
-      <p>Written here while another window removed what they stood in. They are kept until you place them or let them go.</p>
+      <p>
+        Written here while another window removed what they stood in. They are kept until you place them or let them go.
+      </p>
       {here.map(p => (
         <div key={p.id} className="piece">
           <blockquote>{p.text}</blockquote>
-          <Button size="small" disabled={readOnly || !editor} onClick={() => void place(p.id!, p.text).catch((e: Error) => message.error(e.message, readingTime(e.message)))}>Put them at the cursor</Button>
-          <Button size="small" type="text" disabled={readOnly} onClick={() => void letPieceGo(p.id!).catch((e: Error) => message.error(e.message, readingTime(e.message)))}>Let them go</Button>
+          <Button
+            size="small"
+            disabled={readOnly || !editor}
+            onClick={() =>
+              void place(p.id!, p.text).catch((e: Error) => message.error(e.message, readingTime(e.message)))
+            }
+          >
+            Put them at the cursor
+          </Button>
+          <Button
+            size="small"
+            type="text"
+            disabled={readOnly}
+            onClick={() => void letPieceGo(p.id!).catch((e: Error) => message.error(e.message, readingTime(e.message)))}
+          >
+            Let them go
+          </Button>
         </div>
       ))}
     </section>

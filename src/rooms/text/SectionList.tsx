@@ -1,7 +1,20 @@
 'use client'
 import { HolderOutlined } from '@ant-design/icons'
-import { closestCenter, DndContext, type DragEndEvent, KeyboardSensor, PointerSensor, useSensor, useSensors } from '@dnd-kit/core'
-import { SortableContext, sortableKeyboardCoordinates, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable'
+import {
+  closestCenter,
+  DndContext,
+  type DragEndEvent,
+  KeyboardSensor,
+  PointerSensor,
+  useSensor,
+  useSensors,
+} from '@dnd-kit/core'
+import {
+  SortableContext,
+  sortableKeyboardCoordinates,
+  useSortable,
+  verticalListSortingStrategy,
+} from '@dnd-kit/sortable'
 import { CSS } from '@dnd-kit/utilities'
 import { memo, useMemo } from 'react'
 import { type Book, docWords, labels, moveSection, roles, type Section, shortName } from '@/core/book'
@@ -10,14 +23,29 @@ import { commitSections } from '@/data/changes'
 const partNames = { front: 'Front', body: 'Body', back: 'Back' } as const
 
 /** The sections in their three parts; they are moved by mouse, or by keyboard on their handles. Drawn anew only where the book is another, and rows only where they say something else: keys are typed beside it. */
-export const SectionList = memo(function SectionList({ book, chosen, readOnly, onChoose }: { book: Book; chosen: string | undefined; readOnly: boolean; onChoose: (id: string) => void }) {
-  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 4 } }), useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }))
+export const SectionList = memo(function SectionList({
+  book,
+  chosen,
+  readOnly,
+  onChoose,
+}: {
+  book: Book
+  chosen: string | undefined
+  readOnly: boolean
+  onChoose: (id: string) => void
+}) {
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
+    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
+  )
   const names = labels(book.sections)
   const dropped = ({ active, over }: DragEndEvent): void => {
     if (!over || active.id === over.id) return
     const to = book.sections.findIndex(s => s.id === over.id)
     const moved = book.sections.find(s => s.id === active.id)!
-    void commitSections(book.id, `Move “${shortName(names.get(moved.id)!)}”`, b => moveSection(b, String(active.id), to))
+    void commitSections(book.id, `Move “${shortName(names.get(moved.id)!)}”`, b =>
+      moveSection(b, String(active.id), to),
+    )
   }
   const order = book.sections.map(s => s.id).join()
   const items = useMemo(() => order.split(','), [order])
@@ -30,7 +58,19 @@ export const SectionList = memo(function SectionList({ book, chosen, readOnly, o
             <section key={part} aria-label={partNames[part]}>
               <h2>{partNames[part]}</h2>
               <ul>
-                {book.sections.filter(s => s.part === part).map(s => <Row key={s.id} id={s.id} name={shortName(names.get(s.id)!) || roles[s.role].name} number={s.title ? names.get(s.id)!.number : undefined} words={words(s)} chosen={s.id === chosen} onChoose={onChoose} />)}
+                {book.sections
+                  .filter(s => s.part === part)
+                  .map(s => (
+                    <Row
+                      key={s.id}
+                      id={s.id}
+                      name={shortName(names.get(s.id)!) || roles[s.role].name}
+                      number={s.title ? names.get(s.id)!.number : undefined}
+                      words={words(s)}
+                      chosen={s.id === chosen}
+                      onChoose={onChoose}
+                    />
+                  ))}
               </ul>
               {!book.sections.some(s => s.part === part) && <p className="none">nothing yet</p>}
             </section>
@@ -41,11 +81,31 @@ export const SectionList = memo(function SectionList({ book, chosen, readOnly, o
   )
 })
 
-const Row = memo(function Row({ id, name, number, words, chosen, onChoose }: { id: string; name: string; number?: number; words: string; chosen: boolean; onChoose: (id: string) => void }) {
+const Row = memo(function Row({
+  id,
+  name,
+  number,
+  words,
+  chosen,
+  onChoose,
+}: {
+  id: string
+  name: string
+  number?: number
+  words: string
+  chosen: boolean
+  onChoose: (id: string) => void
+}) {
   const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({ id })
   return (
-    <li ref={setNodeRef} style={{ transform: CSS.Transform.toString(transform), transition }} className={isDragging ? 'moving' : undefined}>
-      <span className="handle" {...attributes} {...listeners} aria-label={`Move ${name}`}><HolderOutlined /></span>
+    <li
+      ref={setNodeRef}
+      style={{ transform: CSS.Transform.toString(transform), transition }}
+      className={isDragging ? 'moving' : undefined}
+    >
+      <span className="handle" {...attributes} {...listeners} aria-label={`Move ${name}`}>
+        <HolderOutlined />
+      </span>
       <button type="button" aria-current={chosen ? 'true' : undefined} onClick={() => onChoose(id)}>
         <i>{number ?? ''}</i>
         <span>{name}</span>

@@ -6,7 +6,12 @@ import { OpeningPicture } from './OpeningPicture'
 import { TypedQuotes } from './TypedQuotes'
 
 /** The kinds of section, in their three parts. */
-export const roleOptions = (['front', 'body', 'back'] as const).map(part => ({ label: { front: 'Front', body: 'Body', back: 'Back' }[part], options: (Object.keys(roles) as Role[]).filter(r => roles[r].part === part).map(r => ({ value: r, label: roles[r].name })) }))
+export const roleOptions = (['front', 'body', 'back'] as const).map(part => ({
+  label: { front: 'Front', body: 'Body', back: 'Back' }[part],
+  options: (Object.keys(roles) as Role[])
+    .filter(r => roles[r].part === part)
+    .map(r => ({ value: r, label: roles[r].name })),
+}))
 
 interface SectionSettingsProps {
   book: Book
@@ -22,20 +27,86 @@ interface SectionSettingsProps {
 }
 
 /** What a section is, and what can be done with the whole of it. */
-export const SectionSettings = memo(function SectionSettings({ book, section, name, readOnly, onOperate, onChange, onSplit, onRemove, onGo }: SectionSettingsProps) {
+export const SectionSettings = memo(function SectionSettings({
+  book,
+  section,
+  name,
+  readOnly,
+  onOperate,
+  onChange,
+  onSplit,
+  onRemove,
+  onGo,
+}: SectionSettingsProps) {
   return (
     <>
-      <label className="role" htmlFor="section-role">It is</label>
-      <Select id="section-role" size="small" value={section.role} disabled={readOnly} options={roleOptions} onChange={r => void onOperate(`“${name}” is ${roles[r].name.toLowerCase()}`, b => setRole(b, section.id, r))} style={{ width: '100%' }} popupMatchSelectWidth={190} />
-      {roles[section.role].numbered && <Checkbox checked={section.numbered} disabled={readOnly} onChange={e => void onChange(e.target.checked ? `Number “${name}”` : `“${name}” without number`, { numbered: e.target.checked })}>numbered</Checkbox>}
-      {!section.made && roles[section.role].headed && <OpeningPicture key={section.id} bookId={book.id} assets={book.assets} picture={section.picture} readOnly={readOnly} onChange={(picture, label) => void onChange(label, { picture })} />}
+      <label className="role" htmlFor="section-role">
+        It is
+      </label>
+      <Select
+        id="section-role"
+        size="small"
+        value={section.role}
+        disabled={readOnly}
+        options={roleOptions}
+        onChange={r => void onOperate(`“${name}” is ${roles[r].name.toLowerCase()}`, b => setRole(b, section.id, r))}
+        style={{ width: '100%' }}
+        popupMatchSelectWidth={190}
+      />
+      {roles[section.role].numbered && (
+        <Checkbox
+          checked={section.numbered}
+          disabled={readOnly}
+          onChange={e =>
+            void onChange(e.target.checked ? `Number “${name}”` : `“${name}” without number`, {
+              numbered: e.target.checked,
+            })
+          }
+        >
+          numbered
+        </Checkbox>
+      )}
+      {!section.made && roles[section.role].headed && (
+        <OpeningPicture
+          key={section.id}
+          bookId={book.id}
+          assets={book.assets}
+          picture={section.picture}
+          readOnly={readOnly}
+          onChange={(picture, label) => void onChange(label, { picture })}
+        />
+      )}
       <div className="acts">
-        <Button size="small" disabled={readOnly || section.made} onClick={onSplit}>Split before the cursor’s paragraph</Button>
-        <Button size="small" disabled={readOnly || !joinable(book, section)} onClick={() => void onOperate(`Join “${name}” to the one before`, b => joinSections(b, section.id))}>Join to the section before</Button>
-        <Button size="small" type="text" disabled={readOnly} onClick={onRemove}>Remove it</Button>
+        <Button size="small" disabled={readOnly || section.made} onClick={onSplit}>
+          Split before the cursor’s paragraph
+        </Button>
+        <Button
+          size="small"
+          disabled={readOnly || !joinable(book, section)}
+          onClick={() => void onOperate(`Join “${name}” to the one before`, b => joinSections(b, section.id))}
+        >
+          Join to the section before
+        </Button>
+        <Button size="small" type="text" disabled={readOnly} onClick={onRemove}>
+          Remove it
+        </Button>
       </div>
-      <TypedQuotes book={book} readOnly={readOnly} onTurn={operation => void onOperate('Turn typed quotes', operation)} onGo={onGo} />
-      {!!section.evidence?.length && <><h2>Why it is a section</h2><ul className="evidence">{section.evidence.map(e => <li key={e}>{e}</li>)}</ul></>}
+      <TypedQuotes
+        book={book}
+        readOnly={readOnly}
+        onTurn={operation => void onOperate('Turn typed quotes', operation)}
+        onGo={onGo}
+      />
+      {!!section.evidence?.length && (
+        <>
+          <h2>Why it is a section</h2>
+          <ul className="evidence">
+            {section.evidence.map(e => (
+              <li key={e}>{e}</li>
+            ))}
+          </ul>
+        </>
+      )}
     </>
   )
 })

@@ -4,7 +4,19 @@ import { EditorContent } from '@tiptap/react'
 import { App, Button, Dropdown, Input } from 'antd'
 import { useSearchParams } from 'next/navigation'
 import { useEffect, useMemo, useRef, useState } from 'react'
-import { addSection, type Book, docWords, labels, newSection, removeSection, type Role, roles, type Section, shortName, splitSection } from '@/core/book'
+import {
+  addSection,
+  type Book,
+  docWords,
+  labels,
+  newSection,
+  removeSection,
+  type Role,
+  roles,
+  type Section,
+  shortName,
+  splitSection,
+} from '@/core/book'
 import { commitSections, redo, undo } from '@/data/changes'
 import { bringInPicture, pictureTypes } from '@/data/pictures'
 import { BookTop, NoBook } from '@/parts/BookTop'
@@ -41,9 +53,15 @@ export function TextRoom({ bookId }: { bookId: string }) {
 
   const section = useMemo(() => {
     if (!book) return undefined
-    return book.sections.find(s => s.id === (chosen ?? asked)) ?? book.sections.find(s => s.part === 'body' && !s.made) ?? book.sections.find(s => !s.made)
+    return (
+      book.sections.find(s => s.id === (chosen ?? asked)) ??
+      book.sections.find(s => s.part === 'body' && !s.made) ??
+      book.sections.find(s => !s.made)
+    )
   }, [book, chosen, asked])
-  const { editor, saving, flush } = useSectionEditor(book, section, revs?.get(section?.id ?? '') ?? 0, readOnly, () => setTurn(t => t + 1))
+  const { editor, saving, flush } = useSectionEditor(book, section, revs?.get(section?.id ?? '') ?? 0, readOnly, () =>
+    setTurn(t => t + 1),
+  )
 
   // A place asked for in the address is gone to once.
   const went = useRef('')
@@ -62,20 +80,45 @@ export function TextRoom({ bookId }: { bookId: string }) {
 
   useEffect(() => {
     const onKey = (e: KeyboardEvent): void => {
-      if (!(e.ctrlKey || e.metaKey) || e.key.toLowerCase() !== 'z' || !(e.target instanceof HTMLElement) || !e.target.closest('.ProseMirror')) return
+      if (
+        !(e.ctrlKey || e.metaKey) ||
+        e.key.toLowerCase() !== 'z' ||
+        !(e.target instanceof HTMLElement) ||
+        !e.target.closest('.ProseMirror')
+      )
+        return
       e.preventDefault()
-      void flush().then(() => (e.shiftKey ? redo : undo)(bookId)).catch((x: Error) => message.error(x.message, readingTime(x.message)))
+      void flush()
+        .then(() => (e.shiftKey ? redo : undo)(bookId))
+        .catch((x: Error) => message.error(x.message, readingTime(x.message)))
     }
     addEventListener('keydown', onKey, true)
     return () => removeEventListener('keydown', onKey, true)
   }, [flush, bookId, message])
 
-  const operate = useLatest((label: string, operation: (b: Book) => Book): Promise<boolean> => flush().then(() => commitSections(bookId, label, operation)).then(() => true, (x: Error) => { message.error(x.message, readingTime(x.message)); return false }))
+  const operate = useLatest((label: string, operation: (b: Book) => Book): Promise<boolean> =>
+    flush()
+      .then(() => commitSections(bookId, label, operation))
+      .then(
+        () => true,
+        (x: Error) => {
+          message.error(x.message, readingTime(x.message))
+          return false
+        },
+      ),
+  )
   const names = book ? labels(book.sections) : undefined
   const name = section && names ? shortName(names.get(section.id)!) || roles[section.role].name : ''
-  const change = useLatest((label: string, patch: Partial<Section>): Promise<boolean> => !section ? Promise.resolve(false) : operate(label, b => ({ ...b, sections: b.sections.map(s => (s.id === section.id ? { ...s, ...patch } : s)) })))
+  const change = useLatest((label: string, patch: Partial<Section>): Promise<boolean> =>
+    !section
+      ? Promise.resolve(false)
+      : operate(label, b => ({ ...b, sections: b.sections.map(s => (s.id === section.id ? { ...s, ...patch } : s)) })),
+  )
   const choose = useLatest((id: string): void => void flush().then(() => setChosen(id)))
-  const go = useLatest((place: { section: string; block: string }): void => { setChosen(place.section); setGoing(place) })
+  const go = useLatest((place: { section: string; block: string }): void => {
+    setChosen(place.section)
+    setGoing(place)
+  })
 
   const add = (role: Role): void => {
     void operate(`Add ${roles[role].name.toLowerCase()}`, b => {
@@ -93,21 +136,34 @@ export function TextRoom({ bookId }: { bookId: string }) {
       setChosen(undefined)
     }
     if (words < 50) leave()
-    else modal.confirm({ title: `Remove “${name}”?`, content: `${words.toLocaleString('en')} words leave the book. Undo brings them back.`, okText: 'Remove it', cancelText: 'Keep it', onOk: leave })
+    else
+      modal.confirm({
+        title: `Remove “${name}”?`,
+        content: `${words.toLocaleString('en')} words leave the book. Undo brings them back.`,
+        okText: 'Remove it',
+        cancelText: 'Keep it',
+        onOk: leave,
+      })
   })
   const split = useLatest((): void => {
     const at = editor && blockAt(editor)
     if (!section || !at) return
     void operate(`Split “${name}”`, b => splitSection(b, section.id, at))
   })
-  const picture = (file: File): void => void bringInPicture(bookId, file).then(a => editor && (inLine.current ? insertSign(editor, a.id) : insertPicture(editor, a.id, '')), (e: Error) => message.error(e.message, readingTime(e.message)))
+  const picture = (file: File): void =>
+    void bringInPicture(bookId, file).then(
+      a => editor && (inLine.current ? insertSign(editor, a.id) : insertPicture(editor, a.id, '')),
+      (e: Error) => message.error(e.message, readingTime(e.message)),
+    )
   const pick = useLatest((sign: boolean): void => {
     inLine.current = sign
     picker.current?.click()
   })
   if (view.missing) return <NoBook />
   const words = section && !section.made ? (editor && !editor.isDestroyed ? countOf(editor) : docWords(section.doc)) : 0
-  const whole = book ? book.sections.reduce((n, s) => n + (s.made ? 0 : s.id === section?.id ? words : docWords(s.doc)), 0) : 0
+  const whole = book
+    ? book.sections.reduce((n, s) => n + (s.made ? 0 : s.id === section?.id ? words : docWords(s.doc)), 0)
+    : 0
   return (
     <>
       <main id="room" className="room text">
@@ -116,7 +172,20 @@ export function TextRoom({ bookId }: { bookId: string }) {
           <div className="desk">
             <aside className="left">
               <SectionList book={book} chosen={section?.id} readOnly={readOnly} onChoose={choose} />
-              <Dropdown disabled={readOnly} trigger={['click']} menu={{ items: roleOptions.map(g => ({ key: g.label, type: 'group' as const, label: g.label, children: g.options.map(o => ({ key: o.value, label: o.label })) })), onClick: ({ key }) => add(key as Role), style: { maxHeight: 420, overflow: 'auto' } }}>
+              <Dropdown
+                disabled={readOnly}
+                trigger={['click']}
+                menu={{
+                  items: roleOptions.map(g => ({
+                    key: g.label,
+                    type: 'group' as const,
+                    label: g.label,
+                    children: g.options.map(o => ({ key: o.value, label: o.label })),
+                  })),
+                  onClick: ({ key }) => add(key as Role),
+                  style: { maxHeight: 420, overflow: 'auto' },
+                }}
+              >
                 <Button className="add">Add a section</Button>
               </Dropdown>
             </aside>
@@ -124,15 +193,31 @@ export function TextRoom({ bookId }: { bookId: string }) {
               {section && (
                 <>
                   <div className="tools">
-                    {editor && !section.made ? <Toolbar editor={editor} turn={turn} disabled={readOnly} onPicture={pick} /> : <span className="toolbar" />}
-                    <span className={`saving ${saving === 'not saved' ? 'stop' : ''}`} role="status">{readOnly ? 'following' : saving === 'saving' ? 'saving …' : saving}</span>
+                    {editor && !section.made ? (
+                      <Toolbar editor={editor} turn={turn} disabled={readOnly} onPicture={pick} />
+                    ) : (
+                      <span className="toolbar" />
+                    )}
+                    <span className={`saving ${saving === 'not saved' ? 'stop' : ''}`} role="status">
+                      {readOnly ? 'following' : saving === 'saving' ? 'saving …' : saving}
+                    </span>
                   </div>
                   <div className="paper">
-                    <Heading key={section.id} section={section} numberWords={names?.get(section.id)?.numberWords} readOnly={readOnly} onTitle={t => change(`Title “${t}”`, { title: t })} />
+                    <Heading
+                      key={section.id}
+                      section={section}
+                      numberWords={names?.get(section.id)?.numberWords}
+                      readOnly={readOnly}
+                      onTitle={t => change(`Title “${t}”`, { title: t })}
+                    />
                     {section.made ? (
                       <div className="made">
-                        <p>This page is made from the book’s data, and stays true by itself. Its data stands in the plan.</p>
-                        <Button onClick={() => void change(`Take over “${name}”`, { made: false })}>Write it by hand instead</Button>
+                        <p>
+                          This page is made from the book’s data, and stays true by itself. Its data stands in the plan.
+                        </p>
+                        <Button onClick={() => void change(`Take over “${name}”`, { made: false })}>
+                          Write it by hand instead
+                        </Button>
                       </div>
                     ) : (
                       <EditorContent editor={editor ?? null} />
@@ -140,35 +225,103 @@ export function TextRoom({ bookId }: { bookId: string }) {
                   </div>
                 </>
               )}
-              {!section && <div className="made"><p>This book has no sections yet. Add one at the left: a chapter to write in, or a page that is made from the book’s data.</p></div>}
+              {!section && (
+                <div className="made">
+                  <p>
+                    This book has no sections yet. Add one at the left: a chapter to write in, or a page that is made
+                    from the book’s data.
+                  </p>
+                </div>
+              )}
             </div>
             <aside className="right" aria-label="This section">
-              {book && <Pieces book={book} section={section?.id} editor={section?.made ? undefined : editor} readOnly={readOnly} flush={flush} />}
+              {book && (
+                <Pieces
+                  book={book}
+                  section={section?.id}
+                  editor={section?.made ? undefined : editor}
+                  readOnly={readOnly}
+                  flush={flush}
+                />
+              )}
               {section && (
                 <>
                   <h2>This section</h2>
                   <dl>
-                    <dt>Words</dt><dd>{words.toLocaleString('en')}</dd>
-                    <dt>Of the book</dt><dd>{whole ? `${((words / whole) * 100).toFixed(1)} %` : '–'}</dd>
-                    <dt>Whole book</dt><dd>{whole.toLocaleString('en')}</dd>
+                    <dt>Words</dt>
+                    <dd>{words.toLocaleString('en')}</dd>
+                    <dt>Of the book</dt>
+                    <dd>{whole ? `${((words / whole) * 100).toFixed(1)} %` : '–'}</dd>
+                    <dt>Whole book</dt>
+                    <dd>{whole.toLocaleString('en')}</dd>
                   </dl>
                   {editor && !section.made && <SignAtCursor editor={editor} turn={turn} readOnly={readOnly} />}
-                  {editor && !section.made && view.figures?.pages !== undefined && <InPages bookId={bookId} editionId={view.edition!.id} editor={editor} section={section.id} turn={turn} version={view.version} onLeave={flush} />}
-                  {book && <SectionSettings book={book} section={section} name={name} readOnly={readOnly} onOperate={operate} onChange={change} onSplit={split} onRemove={remove} onGo={go} />}
+                  {editor && !section.made && view.figures?.pages !== undefined && (
+                    <InPages
+                      bookId={bookId}
+                      editionId={view.edition!.id}
+                      editor={editor}
+                      section={section.id}
+                      turn={turn}
+                      version={view.version}
+                      onLeave={flush}
+                    />
+                  )}
+                  {book && (
+                    <SectionSettings
+                      book={book}
+                      section={section}
+                      name={name}
+                      readOnly={readOnly}
+                      onOperate={operate}
+                      onChange={change}
+                      onSplit={split}
+                      onRemove={remove}
+                      onGo={go}
+                    />
+                  )}
                 </>
               )}
             </aside>
-            <input ref={picker} type="file" hidden accept={pictureTypes} aria-label="Picture file" onChange={e => { const f = e.target.files?.[0]; if (f) picture(f); e.target.value = '' }} />
+            <input
+              ref={picker}
+              type="file"
+              hidden
+              accept={pictureTypes}
+              aria-label="Picture file"
+              onChange={e => {
+                const f = e.target.files?.[0]
+                if (f) picture(f)
+                e.target.value = ''
+              }}
+            />
           </div>
         )}
-        {!book && <p className="waiting" role="status">Opening the text …</p>}
+        {!book && (
+          <p className="waiting" role="status">
+            Opening the text …
+          </p>
+        )}
       </main>
-      <Sill figures={view.figures ? sillOf(view.figures, view.was) : []} asks={view.trouble ?? (view.settling && view.figures ? 'settling …' : view.figures?.findings[0]?.message)} />
+      <Sill
+        figures={view.figures ? sillOf(view.figures, view.was) : []}
+        asks={view.trouble ?? (view.settling && view.figures ? 'settling …' : view.figures?.findings[0]?.message)}
+      />
     </>
   )
 }
 
-function Heading({ section, numberWords, readOnly, onTitle }: { section: Section; numberWords?: string; readOnly: boolean; onTitle: (title: string) => Promise<boolean> }) {
+function Heading({
+  section,
+  numberWords,
+  readOnly,
+  onTitle,
+}: {
+  section: Section
+  numberWords?: string
+  readOnly: boolean
+  onTitle: (title: string) => Promise<boolean>
+}) {
   const [draft, setDraft] = useState<string>()
   const take = (): void => {
     if (draft === undefined || draft.trim() === section.title) return setDraft(undefined)
@@ -178,7 +331,18 @@ function Heading({ section, numberWords, readOnly, onTitle }: { section: Section
   return (
     <header>
       {numberWords && <p className="number">{numberWords}</p>}
-      <Input variant="borderless" aria-label="Title of the section" className="title" placeholder={roles[section.role].name} value={draft ?? section.title} readOnly={readOnly || section.made} onChange={e => setDraft(e.target.value)} onBlur={take} onPressEnter={take} onKeyDown={e => e.key === 'Escape' && setDraft(undefined)} />
+      <Input
+        variant="borderless"
+        aria-label="Title of the section"
+        className="title"
+        placeholder={roles[section.role].name}
+        value={draft ?? section.title}
+        readOnly={readOnly || section.made}
+        onChange={e => setDraft(e.target.value)}
+        onBlur={take}
+        onPressEnter={take}
+        onKeyDown={e => e.key === 'Escape' && setDraft(undefined)}
+      />
     </header>
   )
 }

@@ -5,7 +5,17 @@ import { Button, Input, Popover, Select, Tooltip } from 'antd'
 import { memo, useState } from 'react'
 import { type BlockKind, blockKinds, insertBreak, insertNote, kindAt, setKind, setLink } from './commands'
 
-const names: Record<BlockKind, string> = { paragraph: 'Paragraph', 'heading 1': 'Heading', 'heading 2': 'Smaller heading', 'heading 3': 'Least heading', quote: 'Quote', letter: 'Letter', verse: 'Verse', list: 'List', 'numbered list': 'Numbered list' }
+const names: Record<BlockKind, string> = {
+  paragraph: 'Paragraph',
+  'heading 1': 'Heading',
+  'heading 2': 'Smaller heading',
+  'heading 3': 'Least heading',
+  quote: 'Quote',
+  letter: 'Letter',
+  verse: 'Verse',
+  list: 'List',
+  'numbered list': 'Numbered list',
+}
 
 interface ToolbarProps {
   editor: Editor
@@ -17,31 +27,94 @@ interface ToolbarProps {
 export function Toolbar({ turn: _turn, ...props }: ToolbarProps & { turn: number }) {
   const { editor } = props
   const { href } = editor.getAttributes('link')
-  return <Tools {...props} shown={JSON.stringify([kindAt(editor.state), editor.state.selection.empty, href, ...toggled.map(m => editor.isActive(m))])} />
+  return (
+    <Tools
+      {...props}
+      shown={JSON.stringify([
+        kindAt(editor.state),
+        editor.state.selection.empty,
+        href,
+        ...toggled.map(m => editor.isActive(m)),
+      ])}
+    />
+  )
 }
 const toggled = ['strong', 'em', 'small_caps', 'superscript', 'subscript'] as const
 
 const Tools = memo(function Tools({ editor, disabled, onPicture }: ToolbarProps & { shown: string }) {
   const mark = (name: (typeof toggled)[number], label: string, keys: string, face: React.ReactNode) => (
     <Tooltip title={`${label} (${keys})`}>
-      <Button type="text" size="small" aria-label={label} aria-pressed={editor.isActive(name)} className={editor.isActive(name) ? 'on' : undefined} disabled={disabled} onMouseDown={e => e.preventDefault()} onClick={() => editor.chain().focus().toggleMark(name).run()}>{face}</Button>
+      <Button
+        type="text"
+        size="small"
+        aria-label={label}
+        aria-pressed={editor.isActive(name)}
+        className={editor.isActive(name) ? 'on' : undefined}
+        disabled={disabled}
+        onMouseDown={e => e.preventDefault()}
+        onClick={() => editor.chain().focus().toggleMark(name).run()}
+      >
+        {face}
+      </Button>
     </Tooltip>
   )
   return (
     <div className="toolbar" role="toolbar" aria-label="Form of the text">
-      <Select size="small" variant="borderless" aria-label="Kind of block" value={kindAt(editor.state)} disabled={disabled} onChange={k => setKind(editor, k)} options={blockKinds.map(value => ({ value, label: names[value] }))} style={{ width: 126 }} />
+      <Select
+        size="small"
+        variant="borderless"
+        aria-label="Kind of block"
+        value={kindAt(editor.state)}
+        disabled={disabled}
+        onChange={k => setKind(editor, k)}
+        options={blockKinds.map(value => ({ value, label: names[value] }))}
+        style={{ width: 126 }}
+      />
       {mark('strong', 'Bold', 'Ctrl+B', <BoldOutlined />)}
       {mark('em', 'Italic', 'Ctrl+I', <ItalicOutlined />)}
       {mark('small_caps', 'Small capitals', 'Ctrl+Shift+K', <span className="sc">Sc</span>)}
-      {mark('superscript', 'Superscript', 'Ctrl+.', <span>x<sup>2</sup></span>)}
-      {mark('subscript', 'Subscript', 'Ctrl+,', <span>x<sub>2</sub></span>)}
+      {mark(
+        'superscript',
+        'Superscript',
+        'Ctrl+.',
+        <span>
+          x<sup>2</sup>
+        </span>,
+      )}
+      {mark(
+        'subscript',
+        'Subscript',
+        'Ctrl+,',
+        <span>
+          x<sub>2</sub>
+        </span>,
+      )}
       <LinkButton editor={editor} disabled={disabled} />
       <span className="bar" aria-hidden />
-      <Button type="text" size="small" disabled={disabled} onClick={() => insertNote(editor)}>Note</Button>
-      <Button type="text" size="small" disabled={disabled} onClick={() => insertBreak(editor, 'scene_break')}>Scene break</Button>
-      <Button type="text" size="small" disabled={disabled} onClick={() => insertBreak(editor, 'page_break')}>Page break</Button>
-      <Tooltip title="Picture"><Button type="text" size="small" aria-label="Picture" disabled={disabled} icon={<PictureOutlined />} onClick={() => onPicture(false)} /></Tooltip>
-      <Tooltip title="A small picture in the line"><Button type="text" size="small" disabled={disabled} onClick={() => onPicture(true)}>Sign</Button></Tooltip>
+      <Button type="text" size="small" disabled={disabled} onClick={() => insertNote(editor)}>
+        Note
+      </Button>
+      <Button type="text" size="small" disabled={disabled} onClick={() => insertBreak(editor, 'scene_break')}>
+        Scene break
+      </Button>
+      <Button type="text" size="small" disabled={disabled} onClick={() => insertBreak(editor, 'page_break')}>
+        Page break
+      </Button>
+      <Tooltip title="Picture">
+        <Button
+          type="text"
+          size="small"
+          aria-label="Picture"
+          disabled={disabled}
+          icon={<PictureOutlined />}
+          onClick={() => onPicture(false)}
+        />
+      </Tooltip>
+      <Tooltip title="A small picture in the line">
+        <Button type="text" size="small" disabled={disabled} onClick={() => onPicture(true)}>
+          Sign
+        </Button>
+      </Tooltip>
     </div>
   )
 })
@@ -56,11 +129,39 @@ function LinkButton({ editor, disabled }: { editor: Editor; disabled: boolean })
   }
   return (
     <Popover
-      trigger="click" open={open} placement="bottom"
-      onOpenChange={o => { setOpen(o); if (o) setAddress(now) }}
-      content={<span style={{ display: 'flex', gap: 8 }}><Input size="small" autoFocus aria-label="Address of the link" placeholder="an address, or nothing to unlink" value={address} onChange={e => setAddress(e.target.value)} onPressEnter={take} style={{ width: 240 }} /><Button size="small" onClick={take}>Set</Button></span>}
+      trigger="click"
+      open={open}
+      placement="bottom"
+      onOpenChange={o => {
+        setOpen(o)
+        if (o) setAddress(now)
+      }}
+      content={
+        <span style={{ display: 'flex', gap: 8 }}>
+          <Input
+            size="small"
+            autoFocus
+            aria-label="Address of the link"
+            placeholder="an address, or nothing to unlink"
+            value={address}
+            onChange={e => setAddress(e.target.value)}
+            onPressEnter={take}
+            style={{ width: 240 }}
+          />
+          <Button size="small" onClick={take}>
+            Set
+          </Button>
+        </span>
+      }
     >
-      <Button type="text" size="small" aria-label="Link" className={now ? 'on' : undefined} disabled={disabled || (editor.state.selection.empty && !now)} icon={<LinkOutlined />} />
+      <Button
+        type="text"
+        size="small"
+        aria-label="Link"
+        className={now ? 'on' : undefined}
+        disabled={disabled || (editor.state.selection.empty && !now)}
+        icon={<LinkOutlined />}
+      />
     </Popover>
   )
 }

@@ -11,7 +11,15 @@ interface Carried {
 /** Writes nodes for the clipboard as the schema draws them, each with its own attributes and the book it is of. */
 export function clipboardSerializer(schema: Schema, book: string): DOMSerializer {
   const base = DOMSerializer.fromSchema(schema)
-  const nodes = Object.fromEntries(Object.entries(base.nodes).map(([name, draw]) => [name, (n: Node): DOMOutputSpec => (Object.keys(n.attrs).length ? withAttribute(draw(n), JSON.stringify({ book, attrs: n.attrs } satisfies Carried)) : draw(n))]))
+  const nodes = Object.fromEntries(
+    Object.entries(base.nodes).map(([name, draw]) => [
+      name,
+      (n: Node): DOMOutputSpec =>
+        Object.keys(n.attrs).length
+          ? withAttribute(draw(n), JSON.stringify({ book, attrs: n.attrs } satisfies Carried))
+          : draw(n),
+    ]),
+  )
   return new DOMSerializer(nodes, base.marks)
 }
 
@@ -20,7 +28,9 @@ function withAttribute(spec: DOMOutputSpec, value: string): DOMOutputSpec {
   const [tag, second, ...rest] = spec as [string, unknown, ...unknown[]]
   const hasAttributes = !!second && typeof second === 'object' && !Array.isArray(second) && !('nodeType' in second)
   const attributes = { ...(hasAttributes ? second : {}), [CARRIER]: value }
-  return (hasAttributes ? [tag, attributes, ...rest] : [tag, attributes, ...(second === undefined ? [] : [second]), ...rest]) as unknown as DOMOutputSpec
+  return (hasAttributes
+    ? [tag, attributes, ...rest]
+    : [tag, attributes, ...(second === undefined ? [] : [second]), ...rest]) as unknown as DOMOutputSpec
 }
 
 /** An attribute that travelled with a pasted node, where it is of the kind that the schema's default is; `id` comes with its book before it. Anything else pasted has none. */
@@ -45,7 +55,10 @@ export function withOwnNames(slice: Slice, book: string, free: (id: string) => b
     if (n.isText) return n
     const content = Fragment.fromArray(n.content.content.map(walk))
     if (!('id' in n.attrs)) return n.copy(content)
-    const [of, id] = [(n.attrs.id as string).slice(0, (n.attrs.id as string).lastIndexOf('/')), (n.attrs.id as string).split('/').pop()!]
+    const [of, id] = [
+      (n.attrs.id as string).slice(0, (n.attrs.id as string).lastIndexOf('/')),
+      (n.attrs.id as string).split('/').pop()!,
+    ]
     const keeps = of === book && id && !seen.has(id) && free(id)
     if (keeps) seen.add(id)
     return n.type.create({ ...n.attrs, id: keeps ? id : '' }, content, n.marks)

@@ -12,7 +12,17 @@ const run = (editor: Editor, command: Command): void => {
 }
 
 /** What a block is, in the words of the schema; the choice of the toolbar. */
-export const blockKinds = ['paragraph', 'heading 1', 'heading 2', 'heading 3', 'quote', 'letter', 'verse', 'list', 'numbered list'] as const
+export const blockKinds = [
+  'paragraph',
+  'heading 1',
+  'heading 2',
+  'heading 3',
+  'quote',
+  'letter',
+  'verse',
+  'list',
+  'numbered list',
+] as const
 export type BlockKind = (typeof blockKinds)[number]
 
 /** The kind of the block at the cursor. */
@@ -35,13 +45,15 @@ export function setKind(editor: Editor, kind: BlockKind): void {
   if (kind.startsWith('heading')) return run(editor, setBlockType(nodes.heading!, { level: Number(kind.at(-1)) }))
   if (editor.state.selection.$from.parent.type === nodes.heading) run(editor, setBlockType(nodes.paragraph!))
   if (kind === 'quote' || kind === 'letter') return run(editor, wrapIn(nodes[kind]!))
-  if (kind === 'list' || kind === 'numbered list') return run(editor, wrapInList(nodes.list!, { ordered: kind !== 'list' }))
+  if (kind === 'list' || kind === 'numbered list')
+    return run(editor, wrapInList(nodes.list!, { ordered: kind !== 'list' }))
   run(editor, (state, dispatch) => {
     const { $from, $to } = state.selection
     const range = $from.blockRange($to)
     if (!range) return false
     const lines = []
-    for (let i = range.startIndex; i < range.endIndex; i++) lines.push(nodes.line!.create(null, range.parent.child(i).content))
+    for (let i = range.startIndex; i < range.endIndex; i++)
+      lines.push(nodes.line!.create(null, range.parent.child(i).content))
     dispatch?.(state.tr.replaceWith(range.start, range.end, nodes.verse!.create(null, lines)))
     return true
   })
@@ -52,15 +64,16 @@ function unwrap(editor: Editor): void {
   const { nodes } = editor.schema
   run(editor, (state, dispatch) => {
     const { $from } = state.selection
-    for (let d = $from.depth; d > 0; d--) if ($from.node(d).type === nodes.verse) {
-      const verse = $from.node(d)
-      const paragraphs: import('@tiptap/pm/model').Node[] = []
-      verse.forEach(l => paragraphs.push(nodes.paragraph!.create(null, l.content)))
-      const at = $from.before(d)
-      const tr = state.tr.replaceWith(at, $from.after(d), paragraphs)
-      dispatch?.(tr.setSelection(TextSelection.near(tr.doc.resolve(Math.min(at + 1, tr.doc.content.size)))))
-      return true
-    }
+    for (let d = $from.depth; d > 0; d--)
+      if ($from.node(d).type === nodes.verse) {
+        const verse = $from.node(d)
+        const paragraphs: import('@tiptap/pm/model').Node[] = []
+        verse.forEach(l => paragraphs.push(nodes.paragraph!.create(null, l.content)))
+        const at = $from.before(d)
+        const tr = state.tr.replaceWith(at, $from.after(d), paragraphs)
+        dispatch?.(tr.setSelection(TextSelection.near(tr.doc.resolve(Math.min(at + 1, tr.doc.content.size)))))
+        return true
+      }
     return false
   })
   for (let i = 0; i < 4; i++) {
@@ -77,7 +90,10 @@ export const insertBreak = (editor: Editor, type: 'scene_break' | 'page_break'):
     const after = $from.depth ? $from.after(1) : $from.pos
     const { nodes } = state.schema
     const needsMore = after === state.doc.content.size
-    const tr = state.tr.insert(after, needsMore ? Fragment.from([nodes[type]!.create(), nodes.paragraph!.create()]) : nodes[type]!.create())
+    const tr = state.tr.insert(
+      after,
+      needsMore ? Fragment.from([nodes[type]!.create(), nodes.paragraph!.create()]) : nodes[type]!.create(),
+    )
     if (needsMore) tr.setSelection(TextSelection.create(tr.doc, after + 2))
     dispatch?.(tr.scrollIntoView())
     return true
@@ -106,7 +122,11 @@ export const insertPicture = (editor: Editor, asset: string, alt: string): void 
 /** Puts a small picture into the line at the cursor. */
 export const insertSign = (editor: Editor, asset: string): void =>
   run(editor, (state, dispatch) => {
-    dispatch?.(state.tr.replaceSelectionWith(state.schema.nodes.sign!.create({ asset, alt: '', decoration: true }), false).scrollIntoView())
+    dispatch?.(
+      state.tr
+        .replaceSelectionWith(state.schema.nodes.sign!.create({ asset, alt: '', decoration: true }), false)
+        .scrollIntoView(),
+    )
     return true
   })
 
@@ -131,6 +151,14 @@ export const insertWords = (editor: Editor, text: string): void =>
     const { $from } = state.selection
     const { nodes } = state.schema
     if (lines.length < 2 && $from.parent.inlineContent) dispatch?.(state.tr.insertText(lines[0] ?? '').scrollIntoView())
-    else dispatch?.(state.tr.insert($from.depth ? $from.after(1) : $from.pos, lines.map(l => nodes.paragraph!.create(null, state.schema.text(l)))).scrollIntoView())
+    else
+      dispatch?.(
+        state.tr
+          .insert(
+            $from.depth ? $from.after(1) : $from.pos,
+            lines.map(l => nodes.paragraph!.create(null, state.schema.text(l))),
+          )
+          .scrollIntoView(),
+      )
     return true
   })

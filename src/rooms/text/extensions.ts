@@ -1,5 +1,13 @@
 import { Extension, InputRule, Mark, Node, textInputRule } from '@tiptap/core'
-import { baseKeymap, chainCommands, exitCode, joinBackward, liftEmptyBlock, setBlockType, splitBlock } from '@tiptap/pm/commands'
+import {
+  baseKeymap,
+  chainCommands,
+  exitCode,
+  joinBackward,
+  liftEmptyBlock,
+  setBlockType,
+  splitBlock,
+} from '@tiptap/pm/commands'
 import { keymap } from '@tiptap/pm/keymap'
 import { type EditorState, Plugin, PluginKey, TextSelection, type Transaction } from '@tiptap/pm/state'
 import { liftListItem, sinkListItem, splitListItem } from '@tiptap/pm/schema-list'
@@ -20,7 +28,13 @@ const coreNodes = Object.entries(nodes).map(([name, spec]) =>
     isolating: spec.isolating,
     selectable: spec.selectable,
     // What is pasted brings its attributes only from Porchlight itself.
-    addAttributes: () => Object.fromEntries(Object.entries(spec.attrs ?? {}).map(([a, v]) => [a, { default: v.default, rendered: false, parseHTML: (e: HTMLElement) => carriedAttribute(e, a, v.default) }])),
+    addAttributes: () =>
+      Object.fromEntries(
+        Object.entries(spec.attrs ?? {}).map(([a, v]) => [
+          a,
+          { default: v.default, rendered: false, parseHTML: (e: HTMLElement) => carriedAttribute(e, a, v.default) },
+        ]),
+      ),
     parseHTML: () => (spec.parseDOM ?? []) as never,
     renderHTML: ({ node }) => (spec.toDOM ? spec.toDOM(node) : ['span', 0]) as never,
     ...(name === 'image' ? { addNodeView: () => pictureView } : name === 'sign' ? { addNodeView: () => signView } : {}),
@@ -32,47 +46,72 @@ const coreMarks = Object.entries(marks).map(([name, spec]) =>
     name,
     inclusive: spec.inclusive,
     excludes: spec.excludes,
-    addAttributes: () => Object.fromEntries(Object.entries(spec.attrs ?? {}).map(([a, v]) => [a, { default: v.default ?? '', rendered: false, parseHTML: (e: HTMLElement) => (a === 'href' ? e.getAttribute('href') : null) }])),
+    addAttributes: () =>
+      Object.fromEntries(
+        Object.entries(spec.attrs ?? {}).map(([a, v]) => [
+          a,
+          {
+            default: v.default ?? '',
+            rendered: false,
+            parseHTML: (e: HTMLElement) => (a === 'href' ? e.getAttribute('href') : null),
+          },
+        ]),
+      ),
     parseHTML: () => (spec.parseDOM ?? []) as never,
     renderHTML: ({ mark }) => (spec.toDOM ? spec.toDOM(mark, true) : ['span', 0]) as never,
   }),
 )
 
 /** Gives every block and note that has none an id of its own, and so a split paragraph's second half. Where no number is at hand they wait for one. */
-const blockIds = (book: string) => Extension.create({
-  name: 'blockIds',
-  addProseMirrorPlugins() {
-    const { editor } = this
-    const named = (state: EditorState): Transaction | null => {
-      const seen = new Set<string>()
-      const tr = state.tr
-      let short = false
-      state.doc.descendants((n, pos) => {
-        if (!('id' in n.attrs)) return
-        const id = n.attrs.id as string
-        if (id && !seen.has(id)) return void seen.add(id)
-        const number = nextNumber(book)
-        if (number === undefined) short = true
-        const own = number === undefined ? '' : `${n.type.name === 'footnote' ? 'n' : 'b'}${number}`
-        if (own) seen.add(own)
-        if (own !== id) tr.setNodeAttribute(pos, 'id', own)
-      })
-      if (short) void askForIds(book).then(() => {
-        const late = editor.isDestroyed ? null : named(editor.state)
-        if (late) editor.view.dispatch(late)
-      }).catch(() => undefined) // The store is full or failing, which is said; the blocks wait on.
-      return tr.docChanged ? tr : null
-    }
-    return [new Plugin({ key: new PluginKey('blockIds'), appendTransaction: (trs, _old, state) => (trs.some(t => t.docChanged) ? named(state) : null) })]
-  },
-})
+const blockIds = (book: string) =>
+  Extension.create({
+    name: 'blockIds',
+    addProseMirrorPlugins() {
+      const { editor } = this
+      const named = (state: EditorState): Transaction | null => {
+        const seen = new Set<string>()
+        const tr = state.tr
+        let short = false
+        state.doc.descendants((n, pos) => {
+          if (!('id' in n.attrs)) return
+          const id = n.attrs.id as string
+          if (id && !seen.has(id)) return void seen.add(id)
+          const number = nextNumber(book)
+          if (number === undefined) short = true
+          const own = number === undefined ? '' : `${n.type.name === 'footnote' ? 'n' : 'b'}${number}`
+          if (own) seen.add(own)
+          if (own !== id) tr.setNodeAttribute(pos, 'id', own)
+        })
+        if (short)
+          void askForIds(book)
+            .then(() => {
+              const late = editor.isDestroyed ? null : named(editor.state)
+              if (late) editor.view.dispatch(late)
+            })
+            .catch(() => undefined) // The store is full or failing, which is said; the blocks wait on.
+        return tr.docChanged ? tr : null
+      }
+      return [
+        new Plugin({
+          key: new PluginKey('blockIds'),
+          appendTransaction: (trs, _old, state) => (trs.some(t => t.docChanged) ? named(state) : null),
+        }),
+      ]
+    },
+  })
 
 /** Marks by key, paragraphs that split and join as writers expect, verse lines, lists. */
 const Keys = Extension.create({
   name: 'keys',
   addKeyboardShortcuts() {
     const mark = (name: string) => () => this.editor.commands.toggleMark(name)
-    return { 'Mod-b': mark('strong'), 'Mod-i': mark('em'), 'Mod-Shift-k': mark('small_caps'), 'Mod-.': mark('superscript'), 'Mod-,': mark('subscript') }
+    return {
+      'Mod-b': mark('strong'),
+      'Mod-i': mark('em'),
+      'Mod-Shift-k': mark('small_caps'),
+      'Mod-.': mark('superscript'),
+      'Mod-,': mark('subscript'),
+    }
   },
   addProseMirrorPlugins() {
     const { schema } = this.editor
@@ -85,7 +124,11 @@ const Keys = Extension.create({
           (state, dispatch) => {
             const { $from } = state.selection
             if ($from.parent.type !== schema.nodes.line) return false
-            if ($from.parent.content.size === 0 && $from.indexAfter(-1) === $from.node(-1).childCount && $from.node(-1).childCount > 1) {
+            if (
+              $from.parent.content.size === 0 &&
+              $from.indexAfter(-1) === $from.node(-1).childCount &&
+              $from.node(-1).childCount > 1
+            ) {
               if (dispatch) {
                 const tr = state.tr.delete($from.before(), $from.after())
                 const after = tr.mapping.map($from.after(-1))
@@ -99,7 +142,12 @@ const Keys = Extension.create({
           // A heading or caption is followed by a paragraph.
           (state, dispatch) => {
             const { $from, empty } = state.selection
-            if (!empty || $from.parent.type !== schema.nodes.heading || $from.parentOffset !== $from.parent.content.size) return false
+            if (
+              !empty ||
+              $from.parent.type !== schema.nodes.heading ||
+              $from.parentOffset !== $from.parent.content.size
+            )
+              return false
             if (dispatch) {
               const after = $from.after()
               const tr = state.tr.insert(after, schema.nodes.paragraph!.create())
@@ -114,10 +162,15 @@ const Keys = Extension.create({
           dispatch?.(state.tr.replaceSelectionWith(schema.nodes.hard_break!.create()).scrollIntoView())
           return true
         }),
-        Backspace: chainCommands((state, dispatch) => {
-          const { $from, empty } = state.selection
-          return empty && $from.parentOffset === 0 && $from.parent.type === schema.nodes.heading ? setBlockType(schema.nodes.paragraph!)(state, dispatch) : false
-        }, (state, dispatch, view) => (baseKeymap.Backspace ?? joinBackward)(state, dispatch, view)),
+        Backspace: chainCommands(
+          (state, dispatch) => {
+            const { $from, empty } = state.selection
+            return empty && $from.parentOffset === 0 && $from.parent.type === schema.nodes.heading
+              ? setBlockType(schema.nodes.paragraph!)(state, dispatch)
+              : false
+          },
+          (state, dispatch, view) => (baseKeymap.Backspace ?? joinBackward)(state, dispatch, view),
+        ),
         Tab: sinkListItem(item),
         'Shift-Tab': liftListItem(item),
       }),
@@ -127,31 +180,47 @@ const Keys = Extension.create({
 })
 
 /** Typographic signs as one types, quotes by the book's language; each can be taken back by undo. */
-const typography = (language: string) => Extension.create({
-  name: 'typography',
-  addInputRules() {
-    const swap = (find: RegExp, replace: string) => textInputRule({ find, replace })
-    const block = (find: RegExp, type: string, attrs: Record<string, unknown> = {}) =>
-      new InputRule({ find, handler: ({ state, range }) => void state.tr.delete(range.from, range.to).setBlockType(range.from, range.from, state.schema.nodes[type]!, attrs) })
-    return [
-      new InputRule({
-        find: /["']$/,
-        handler: ({ state, range, match }) => {
-          // The rule's own range, not the selection: a caret that has just moved is known to the page before it is to the editor.
-          const $from = state.doc.resolve(range.from)
-          const before = $from.parent.textBetween(0, $from.parentOffset, undefined, '\ufffc')
-          const { single } = quotesOf(language)
-          const open = before.lastIndexOf(single[0]) > before.lastIndexOf(single[1])
-          // What is typed next is not known: a quote at the start of a word opens.
-          const { sign } = quoteBetween(match[0] as '"' | "'", before, 'x', language, open)
-          const ends = !/(?:^|[\s([{—–\-/])$/u.test(before) && match[0] === "'" && open
-          state.tr.insertText(ends ? single[1] : sign, range.from, range.to)
-        },
-      }),
-      swap(/--$/u, '—'), swap(/\.\.\.$/u, '…'),
-      block(/^# $/, 'heading', { level: 1 }), block(/^## $/, 'heading', { level: 2 }), block(/^### $/, 'heading', { level: 3 }),
-    ]
-  },
-})
+const typography = (language: string) =>
+  Extension.create({
+    name: 'typography',
+    addInputRules() {
+      const swap = (find: RegExp, replace: string) => textInputRule({ find, replace })
+      const block = (find: RegExp, type: string, attrs: Record<string, unknown> = {}) =>
+        new InputRule({
+          find,
+          handler: ({ state, range }) =>
+            void state.tr
+              .delete(range.from, range.to)
+              .setBlockType(range.from, range.from, state.schema.nodes[type]!, attrs),
+        })
+      return [
+        new InputRule({
+          find: /["']$/,
+          handler: ({ state, range, match }) => {
+            // The rule's own range, not the selection: a caret that has just moved is known to the page before it is to the editor.
+            const $from = state.doc.resolve(range.from)
+            const before = $from.parent.textBetween(0, $from.parentOffset, undefined, '\ufffc')
+            const { single } = quotesOf(language)
+            const open = before.lastIndexOf(single[0]) > before.lastIndexOf(single[1])
+            // What is typed next is not known: a quote at the start of a word opens.
+            const { sign } = quoteBetween(match[0] as '"' | "'", before, 'x', language, open)
+            const ends = !/(?:^|[\s([{—–\-/])$/u.test(before) && match[0] === "'" && open
+            state.tr.insertText(ends ? single[1] : sign, range.from, range.to)
+          },
+        }),
+        swap(/--$/u, '—'),
+        swap(/\.\.\.$/u, '…'),
+        block(/^# $/, 'heading', { level: 1 }),
+        block(/^## $/, 'heading', { level: 2 }),
+        block(/^### $/, 'heading', { level: 3 }),
+      ]
+    },
+  })
 
-export const textExtensions = (book: string, language: string) => [...coreNodes, ...coreMarks, blockIds(book), typography(language), Keys]
+export const textExtensions = (book: string, language: string) => [
+  ...coreNodes,
+  ...coreMarks,
+  blockIds(book),
+  typography(language),
+  Keys,
+]

@@ -2,8 +2,22 @@ import type { NodeViewRendererProps } from '@tiptap/core'
 import type { ImageStand } from '@/core/book'
 import { db } from '@/data/db'
 
-const stands: [ImageStand, string][] = [['measure', 'in the measure'], ['left', 'beside the text, left'], ['right', 'beside the text, right'], ['page', 'alone on a page'], ['plate', 'a plate to the edges']]
-const widths: [number, string][] = [[1, 'as wide as there is room'], [0.75, 'three quarters'], [0.66, 'two thirds'], [0.5, 'half'], [0.4, 'two fifths'], [0.33, 'a third'], [0.25, 'a quarter']]
+const stands: [ImageStand, string][] = [
+  ['measure', 'in the measure'],
+  ['left', 'beside the text, left'],
+  ['right', 'beside the text, right'],
+  ['page', 'alone on a page'],
+  ['plate', 'a plate to the edges'],
+]
+const widths: [number, string][] = [
+  [1, 'as wide as there is room'],
+  [0.75, 'three quarters'],
+  [0.66, 'two thirds'],
+  [0.5, 'half'],
+  [0.4, 'two fifths'],
+  [0.33, 'a third'],
+  [0.25, 'a quarter'],
+]
 
 function choice<T extends string | number>(name: string, of: [T, string][]): HTMLSelectElement {
   const select = document.createElement('select')
@@ -98,5 +112,15 @@ export function pictureView({ node, editor, getPos }: NodeViewRendererProps) {
     return true
   }
   update(node)
-  return { dom, contentDOM, update, stopEvent: (e: Event) => about.contains(e.target as HTMLElement), ignoreMutation: (m: { target: globalThis.Node }) => !contentDOM.contains(m.target), destroy: () => { editor.off('update', rest); picture.forget() } }
+  return {
+    dom,
+    contentDOM,
+    update,
+    stopEvent: (e: Event) => about.contains(e.target as HTMLElement),
+    ignoreMutation: (m: { target: globalThis.Node }) => !contentDOM.contains(m.target),
+    destroy: () => {
+      editor.off('update', rest)
+      picture.forget()
+    },
+  }
 }

@@ -10,7 +10,12 @@ export interface BlockPlace {
 }
 
 /** Calls `visit` with each piece of a block's text as pages set it: a note is its number there. `from` is the position in the document. */
-function eachText(doc: Node, block: Node, at: number, visit: (text: string, from: number, isText: boolean) => boolean): void {
+function eachText(
+  doc: Node,
+  block: Node,
+  at: number,
+  visit: (text: string, from: number, isText: boolean) => boolean,
+): void {
   let notes = 0
   doc.nodesBetween(0, at, n => void (n.type.name === 'footnote' && notes++))
   // A note's own text stands behind its number, which the editor does not show.
@@ -54,7 +59,11 @@ export function goToPlace(editor: Editor, { block, chars }: BlockPlace): boolean
   })
   const tr = editor.state.tr
   const place = doc.resolve(Math.min(to, doc.content.size))
-  editor.view.dispatch(tr.setSelection(place.parent.inlineContent ? TextSelection.create(doc, place.pos) : TextSelection.near(place)).setMeta('addToHistory', false))
+  editor.view.dispatch(
+    tr
+      .setSelection(place.parent.inlineContent ? TextSelection.create(doc, place.pos) : TextSelection.near(place))
+      .setMeta('addToHistory', false),
+  )
   const dom = editor.view.domAtPos(editor.state.selection.from).node
   const element = dom instanceof HTMLElement ? dom : dom.parentElement
   element?.scrollIntoView({ block: 'center' })

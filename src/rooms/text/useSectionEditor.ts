@@ -14,7 +14,13 @@ const ELSEWHERE = 'elsewhere'
  * An editor on one section. Its steps go to the section's pen, which writes them; what comes from elsewhere (undo, another
  * window) comes through the pen, too. The editor keeps no history: undo is the book's.
  */
-export function useSectionEditor(book: Book | undefined, section: Section | undefined, rev: number, readOnly: boolean, onUpdate: (editor: Editor) => void): { editor: Editor | undefined; saving: Saving; flush: () => Promise<void> } {
+export function useSectionEditor(
+  book: Book | undefined,
+  section: Section | undefined,
+  rev: number,
+  readOnly: boolean,
+  onUpdate: (editor: Editor) => void,
+): { editor: Editor | undefined; saving: Saving; flush: () => Promise<void> } {
   const [editor, setEditor] = useState<Editor>()
   const [saving, setSaving] = useState<Saving>('saved')
   const pen = useRef<Pen>(undefined)
@@ -36,10 +42,23 @@ export function useSectionEditor(book: Book | undefined, section: Section | unde
       return !taken
     }
     const e: Editor = new Editor({
-      extensions: textExtensions(bookId, language), content: p.doc.toJSON() as never, editable: !readOnly, enableCoreExtensions: { delete: false } as never,
-      editorProps: { attributes: { 'aria-label': 'Text of the section', role: 'textbox', 'aria-multiline': 'true', spellcheck: 'true', lang: language }, transformPasted: slice => withOwnNames(slice, bookId, free) },
+      extensions: textExtensions(bookId, language),
+      content: p.doc.toJSON() as never,
+      editable: !readOnly,
+      enableCoreExtensions: { delete: false } as never,
+      editorProps: {
+        attributes: {
+          'aria-label': 'Text of the section',
+          role: 'textbox',
+          'aria-multiline': 'true',
+          spellcheck: 'true',
+          lang: language,
+        },
+        transformPasted: slice => withOwnNames(slice, bookId, free),
+      },
       onTransaction: ({ editor: x, transaction, appendedTransactions }) => {
-        for (const tr of [transaction, ...appendedTransactions]) if (tr.docChanged && !tr.getMeta(ELSEWHERE)) p.write(tr.steps, tr.docs, tr.doc)
+        for (const tr of [transaction, ...appendedTransactions])
+          if (tr.docChanged && !tr.getMeta(ELSEWHERE)) p.write(tr.steps, tr.docs, tr.doc)
         update.current(x)
       },
     })

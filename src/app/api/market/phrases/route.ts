@@ -10,5 +10,8 @@ export function GET(request: Request): Response {
   if (!isMarket(market)) return Response.json({ error: 'There is no such market.' }, { status: 400 })
   const start = performance.now()
   const phrases = relatedPhrases(word, market)
-  return Response.json({ phrases, titles: world().titles.length, niches: world().niches.length }, { headers: { 'Server-Timing': `market;dur=${(performance.now() - start).toFixed(1)}` } })
+  return Response.json(
+    { phrases, titles: world().titles.length, niches: world().niches.length },
+    { headers: { 'Server-Timing': `market;dur=${(performance.now() - start).toFixed(1)}` } },
+  )
 }

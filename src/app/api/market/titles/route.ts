@@ -6,6 +6,10 @@ export function GET(request: Request): Response {
   const [market, phrase] = [q.get('market') ?? '', (q.get('phrase') ?? '').slice(0, 120)]
   if (!isMarket(market)) return Response.json({ error: 'There is no such market.' }, { status: 400 })
   const law = fitRankLaw(shopPoints)
-  const titles = titlesOf(phrase).map(({ niche: _n, ...t }) => ({ ...t, strength: strengthOf(t as never, phrase), copies: Math.round(copiesAt(law, t.rank)) }))
+  const titles = titlesOf(phrase).map(({ niche: _n, ...t }) => ({
+    ...t,
+    strength: strengthOf(t as never, phrase),
+    copies: Math.round(copiesAt(law, t.rank)),
+  }))
   return Response.json({ titles, figures: figuresOf(phrase, market) })
 }
