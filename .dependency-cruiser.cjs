@@ -43,6 +43,12 @@ for (let i = 1; i < floors.length; i++) {
   })
 }
 rules.push({
+  name: 'rooms-ask-the-repositories',
+  severity: 'error',
+  from: { path: '^src/(rooms|parts|app)/', pathNot: '\\.test\\.ts$' },
+  to: { path: '^src/data/db' },
+})
+rules.push({
   name: 'core-has-no-interface',
   severity: 'error',
   from: { path: '^src/core/', pathNot: '\\.test\\.ts$' },

@@ -44,9 +44,12 @@ export default tseslint.config(
     },
   },
   {
-    files: ['src/**/*.ts', 'src/**/*.tsx'],
+    files: ['src/{app,rooms,parts,look}/**/*.{ts,tsx}'],
     plugins: { 'react-hooks': reactHooks },
-    rules: { 'react-hooks/rules-of-hooks': 'error', 'react-hooks/exhaustive-deps': 'error' },
+    rules: {
+      'react-hooks/rules-of-hooks': 'error',
+      'react-hooks/exhaustive-deps': ['error', { additionalHooks: '(usePress|useAnswer)' }],
+    },
   },
   {
     files: ['src/core/**/*.ts'],

@@ -17,6 +17,10 @@ export async function putBlobs(files: Iterable<[hash: string, bytes: Uint8Array]
 
 const hashesIn = (record: unknown): string[] => JSON.stringify(record).match(/[0-9a-f]{64}/g) ?? []
 
+/** The bytes of a picture, a font or a package; undefined where the library does not have them. */
+export const blobBytes = async (hash: string): Promise<Uint8Array<ArrayBuffer> | undefined> =>
+  (await db.blobs.get(hash))?.bytes
+
 /** Every hash that any record names (of one book, or of all): books, sections, changes, versions, submissions, pieces, styles. Whatever holds a hash in its text holds the blob. */
 export async function namedHashes(book?: string): Promise<Set<string>> {
   const out = new Set<string>()

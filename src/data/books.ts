@@ -88,6 +88,10 @@ function assembled(record: BookRecord, sections: Map<string, Section>): Book {
 export const listBooks = async (): Promise<BookRecord[]> =>
   (await db.books.toArray()).filter(b => b.takenDown === undefined)
 
+/** The id of a book that comes in: its own where no other book has it. */
+export const freeBookId = async (book: Book): Promise<string> =>
+  (await db.books.get(book.id)) ? freshBookId(book.data.title) : book.id
+
 /** An id that no book has yet, from a title: "the-tidewardens-almanac-2". */
 export async function freshBookId(title: string): Promise<string> {
   const base = slugOf(title, 'book', 40)

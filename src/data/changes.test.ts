@@ -25,6 +25,18 @@ const rename = (to: string): Promise<void> =>
 const age = () => data.db.changes.toCollection().modify({ at: 0 })
 
 describe('undo', () => {
+  test('steps of one value that follow at once are one; those that lead back to where it was are none', async () => {
+    const step = (to: number): Promise<void> =>
+      data.commit('test', `Year ${to}`, r => ({ data: { ...r.data, year: to } }), true)
+    await step(2020)
+    await age()
+    await step(2021)
+    await step(2022)
+    expect(await data.db.changes.count()).toBe(2)
+    await step(2020)
+    expect(await data.steps('test')).toEqual({ undo: 'Year 2020', redo: undefined })
+    expect(await data.db.changes.count()).toBe(1)
+  })
   test('walks back and forth; a new change forgets what was undone', async () => {
     for (const t of ['A', 'B', 'C']) {
       await rename(t)

@@ -57,10 +57,17 @@ export async function commit(
       !last.sections &&
       now - last.at < ONE_STEP &&
       samePlaces(last.record, patches)
+    const together = joins ? joined(last.record!, patches) : patches
     const written: ChangeRecord = joins
-      ? { ...last, record: joined(last.record!, patches), label, at: now }
+      ? { ...last, record: together, label, at: now }
       : { book, state: 0, at: now, label, record: patches }
-    await Promise.all([db.changes.put(written), db.books.put(patched(record, patches)), ...forgotten(undone)])
+    // A value that came back to where it was is no step at all.
+    const nothing = joins && together.every(p => JSON.stringify(p.before) === JSON.stringify(p.after))
+    await Promise.all([
+      nothing ? db.changes.delete(last.id!) : db.changes.put(written),
+      db.books.put(patched(record, patches)),
+      ...forgotten(undone),
+    ])
   })
 }
 

@@ -13,6 +13,9 @@ export const pairKey = (book: string, edition: string, outlet: string): string =
 
 export const listingsOf = (book: string): Promise<ListingRecord[]> => db.listings.where('book').equals(book).toArray()
 
+/** Everything that was ever sent, of all books. */
+export const allListings = (): Promise<ListingRecord[]> => db.listings.toArray()
+
 async function add(book: string, key: string, event: ListingEvent): Promise<void> {
   const old = await db.listings.get(key)
   await db.listings.put({ key, book, events: [...(old?.events ?? []), event] })
@@ -60,7 +63,3 @@ export async function withdraw(book: string, edition: string, outlet: string): P
     ),
   )
 }
-
-/** The bytes of a package as it was sent. */
-export const sentPackage = async (hash: string): Promise<Uint8Array<ArrayBuffer> | undefined> =>
-  (await db.blobs.get(hash))?.bytes

@@ -1,11 +1,10 @@
 'use client'
 import { App, Button } from 'antd'
 import Link from 'next/link'
-import { useEffect, useState } from 'react'
-import type { Trouble } from '@/core/archive'
 import { takeDown } from '@/data/removal'
 import { saveAs } from './saveAs'
-import { readingTime } from './errors'
+import { useSay } from './useSay'
+import { useAnswer } from './useAnswer'
 
 /** Loaded where it is wanted: most books are in order. */
 const mending = () => import('@/data/mending')
@@ -24,22 +23,13 @@ export function BadBook({
   onMended: () => void
   children?: React.ReactNode
 }) {
-  const [troubles, setTroubles] = useState<Trouble[]>()
-  const { message, modal } = App.useApp()
-  useEffect(() => {
-    let gone = false
-    mending()
-      .then(m => m.storedTroubles(id))
-      .then(
-        t => !gone && setTroubles(t),
-        () => !gone && setTroubles([]),
-      )
-    return () => void (gone = true)
-  }, [id, why])
+  // Where they cannot be looked into, what made the book bad is said alone.
+  const { answer: troubles } = useAnswer(async () => (await mending()).storedTroubles(id), [id], { anew: [why] })
+  const { modal } = App.useApp()
+  const say = useSay()
   const mend = async (): Promise<void> => {
     const done = await (await mending()).mendStored(id)
-    if (!done)
-      return void message.error('There is nothing of a book left to mend. Save what is there, then take it down.', 8)
+    if (!done) return say.failed('There is nothing of a book left to mend. Save what is there, then take it down.')
     modal.info({
       title: `“${title}” was mended`,
       content: done.length ? (
@@ -55,7 +45,6 @@ export function BadBook({
     })
     onMended()
   }
-  const failed = (e: Error): void => void message.error(e.message, readingTime(e.message))
   const said = troubles?.length ? troubles.map(t => t.sentence) : why ? [why] : []
   return (
     <div className="badbook" role="group" aria-label={`${title} cannot be shown`}>
@@ -65,7 +54,7 @@ export function BadBook({
       </p>
       <p className="ways">
         {!!troubles?.length && (
-          <Button size="small" type="primary" onClick={() => void mend().catch(failed)}>
+          <Button size="small" type="primary" onClick={() => void mend().catch(say.failed)}>
             Mend it
           </Button>
         )}
@@ -74,12 +63,12 @@ export function BadBook({
           onClick={() =>
             void mending()
               .then(m => m.rawBook(id))
-              .then(text => saveAs(text, `${id}.json`, 'application/json'), failed)
+              .then(text => saveAs(text, `${id}.json`, 'application/json'), say.failed)
           }
         >
           Save what is there
         </Button>
-        <Button size="small" type="text" onClick={() => void takeDown(id).then(onMended, failed)}>
+        <Button size="small" type="text" onClick={() => void takeDown(id).then(onMended, say.failed)}>
           Take it down
         </Button>
         {children ?? (

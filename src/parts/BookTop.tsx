@@ -1,21 +1,22 @@
 'use client'
 import { RedoOutlined, UndoOutlined } from '@ant-design/icons'
-import { App, Button, Tooltip } from 'antd'
+import { Button, Tooltip } from 'antd'
 import Link from 'next/link'
-import { useEffect, useState, useSyncExternalStore } from 'react'
+import { useEffect, useSyncExternalStore } from 'react'
 import { docWords } from '@/core/book'
 import { Cancelled } from '@/core/trade'
 import { redo, undo } from '@/data/changes'
 import { onTrouble, storageTrouble } from '@/data/trouble'
 import { flushPens } from '@/data/pen'
 import { onHold, openQuestion, takeOver } from '@/data/writer'
-import { press } from '@/workers/client'
 import { kindWords } from './kinds'
 import { Lamp } from './Lamp'
 import { chooseEdition, type OpenBook } from './useOpenBook'
 import { editionLamp, usePairs } from './useListings'
 import './bookTop.css'
-import { readingTime } from './errors'
+import { isTyping, useKeys } from './useKeys'
+import { usePress } from './usePress'
+import { useSay } from './useSay'
 
 export type Stage = 'plan' | 'text' | 'pages' | 'interior' | 'cover' | 'check' | 'listings'
 
@@ -29,63 +30,57 @@ const stages: { id: Stage; name: string }[] = [
   { id: 'listings', name: 'Listings' },
 ]
 
+/** How long an author rests before the other editions are looked into, milliseconds. */
+const REST = 900
+
 /** Whether something stops an edition, as last looked into, by book and edition: a room that opens says what the one before knew. */
 const lastStops = new Map<string, boolean>()
 
 /** The line above a book's rooms: its name, its editions' lamps, undo and redo, the stages. */
 export function BookTop({ bookId, view, stage }: { bookId: string; view: OpenBook; stage: Stage }) {
   const { book, edition, figures, version, outletId } = view
-  const [stops, setStops] = useState<Record<string, boolean>>({})
   const { pairs } = usePairs(book, view.version)
-  const { message } = App.useApp()
+  const say = useSay()
   const storage = useSyncExternalStore(onTrouble, storageTrouble, () => undefined)
   const question = useSyncExternalStore(onHold, openQuestion, () => undefined)
 
-  useEffect(() => {
-    const onKey = (e: KeyboardEvent): void => {
-      // Inside a field the field's own undo comes first; the editor has its own way to the same history.
-      if (e.target instanceof HTMLElement && e.target.closest('input, textarea, [contenteditable]')) return
-      if (!(e.ctrlKey || e.metaKey) || e.key.toLowerCase() !== 'z') return
-      e.preventDefault()
-      turn(e.shiftKey ? redo : undo)
-    }
-    const turn = (way: typeof undo): void =>
-      void way(bookId).catch((x: Error) => message.error(x.message, readingTime(x.message)))
-    addEventListener('keydown', onKey)
-    return () => removeEventListener('keydown', onKey)
-  }, [bookId, message])
+  const turn = (way: typeof undo): void => void way(bookId).catch(say.failed)
+  useKeys(e => {
+    // Inside a field the field's own undo comes first; the editor has its own way to the same history.
+    if (isTyping(e) || !(e.ctrlKey || e.metaKey) || e.key.toLowerCase() !== 'z') return
+    e.preventDefault()
+    turn(e.shiftKey ? redo : undo)
+  })
 
-  // The editions that are not looked at are looked into when the author rests.
-  useEffect(() => {
-    if (!book || !version) return
-    let gone = false
-    const look = async (): Promise<void> => {
+  // The editions that are not looked at are looked into when the author rests, one after the other.
+  const chosen = edition?.id
+  const { answer: stops = {} } = usePress<Record<string, boolean>>(
+    async (press, { wanted, sofar }) => {
+      if (!book || !version) return undefined
+      const found: Record<string, boolean> = {}
       for (const e of book.editions) {
-        if (gone || e.id === edition?.id) continue
-        const found = await press()
-          .findings(bookId, e.id, e.outlets[0] ?? 'ostrevane')
-          .then(
-            f => f.some(x => x.severity === 'stop'),
-            (x: Error) => (x instanceof Cancelled ? undefined : true),
-          )
-        if (gone || found === undefined) continue
-        lastStops.set(`${bookId}/${e.id}`, found)
-        setStops(s => ({ ...s, [e.id]: found }))
+        if (!wanted() || e.id === chosen) continue
+        const stopped = await press.findings(bookId, e.id, e.outlets[0] ?? 'ostrevane').then(
+          f => f.some(x => x.severity === 'stop'),
+          (x: Error) => (x instanceof Cancelled ? undefined : true),
+        )
+        if (stopped === undefined) continue
+        found[e.id] = stopped
+        lastStops.set(`${bookId}/${e.id}`, stopped)
+        sofar({ ...found })
       }
-    }
-    const timer = setTimeout(() => void look(), 900)
-    return () => {
-      gone = true
-      clearTimeout(timer)
-    }
-  }, [book, bookId, version, edition?.id])
+      return found
+    },
+    [book, bookId, version, chosen],
+    { after: REST },
+  )
 
   const began =
     !!book && (book.plan ? book.plan.runs.length > 0 : book.sections.some(s => !s.made && docWords(s.doc) > 0))
   const stopped = figures?.outletId === outletId ? figures?.findings.some(f => f.severity === 'stop') : undefined
   useEffect(() => {
-    if (edition && stopped !== undefined) lastStops.set(`${bookId}/${edition.id}`, stopped)
-  }, [bookId, edition?.id, stopped])
+    if (chosen && stopped !== undefined) lastStops.set(`${bookId}/${chosen}`, stopped)
+  }, [bookId, chosen, stopped])
   return (
     <>
       <header className="topline booktop">
@@ -121,7 +116,7 @@ export function BookTop({ bookId, view, stage }: { bookId: string; view: OpenBoo
               aria-label="Undo"
               icon={<UndoOutlined />}
               disabled={!view.undo}
-              onClick={() => void undo(bookId).catch((x: Error) => message.error(x.message, readingTime(x.message)))}
+              onClick={() => turn(undo)}
             />
           </Tooltip>
           <Tooltip title={view.redo ? `Redo: ${view.redo}` : 'Nothing to redo'}>
@@ -130,7 +125,7 @@ export function BookTop({ bookId, view, stage }: { bookId: string; view: OpenBoo
               aria-label="Redo"
               icon={<RedoOutlined />}
               disabled={!view.redo}
-              onClick={() => void redo(bookId).catch((x: Error) => message.error(x.message, readingTime(x.message)))}
+              onClick={() => turn(redo)}
             />
           </Tooltip>
         </span>

@@ -1,15 +1,12 @@
 'use client'
-import { useEffect, useRef, useState } from 'react'
-import { press } from '@/workers/client'
+import { useLayoutEffect, useRef, useState } from 'react'
+import type { Part } from '@/workers/draw'
+import { usePress } from './usePress'
 
-interface Part {
-  x: number
-  y: number
-  width: number
-  height: number
-}
-
-/** One page, or the `part` of it that is in view (points from the trim's top left), painted by the press at the size it is shown. Until the new one is there the old one stays, or what is known of it `early`. */
+/**
+ * One page, or the `part` of it that is in view (points from the trim's top left), painted by the press at the size it is shown. Until the
+ * new one is there the old one stays, or what is known of it `early`. One that cannot be painted says so in its place.
+ */
 export function PageCanvas({
   bookId,
   editionId,
@@ -25,7 +22,7 @@ export function PageCanvas({
   bookId: string
   editionId: string
   index: number
-  version: number
+  /** Of the pages: they are painted anew where it is another. */ version: number
   width: number
   height: number
   part?: Part
@@ -34,54 +31,57 @@ export function PageCanvas({
   label: string
 }) {
   const canvas = useRef<HTMLCanvasElement>(null)
-  const now = part ?? { x: 0, y: 0, width, height }
-  const [painted, setPainted] = useState({ key: '', part: now })
-  const key = `${index}/${version}/${scale.toFixed(3)}/${now.x},${now.y},${now.width},${now.height}`
-  const show = (bitmap: ImageBitmap): void => {
-    canvas.current!.width = bitmap.width
-    canvas.current!.height = bitmap.height
-    canvas.current!.getContext('bitmaprenderer')!.transferFromImageBitmap(bitmap)
-  }
-
-  useEffect(() => {
-    let gone = false
-    const work = async (): Promise<void> => {
+  const { x, y, width: wide, height: high } = part ?? { x: 0, y: 0, width, height }
+  const [shown, setShown] = useState<{ key: string; part: Part }>()
+  const key = `${bookId}/${editionId}/${index}/${version}/${scale.toFixed(3)}/${x},${y},${wide},${high}`
+  const { answer, trouble } = usePress(
+    async press => {
       const ratio = Math.min(3, window.devicePixelRatio || 1)
-      const bitmap = await press().paint(bookId, editionId, index, scale * ratio, now)
-      if (gone || !bitmap || !canvas.current) return
-      show(bitmap)
-      setPainted({ key, part: now })
-    }
-    work().catch(() => {
-      // The edition was closed meanwhile; the room says what is wrong, a page has nothing to add.
-      if (!gone) setPainted({ key: '', part: now })
-    })
-    return () => {
-      gone = true
-    }
-  }, [bookId, editionId, key])
-
-  useEffect(() => {
-    // A bitmap is shown once: it is empty afterwards.
-    if (early?.width && canvas.current) show(early)
+      const asked = { x, y, width: wide, height: high }
+      const bitmap = await press.paint(bookId, editionId, index, scale * ratio, asked)
+      return bitmap && { bitmap, shown: { key, part: asked } }
+    },
+    [bookId, editionId, index, scale, x, y, wide, high, key],
+  )
+  // A bitmap is shown once: it is empty afterwards.
+  useLayoutEffect(() => {
+    if (early?.width && canvas.current) show(canvas.current, early)
   }, [early])
+  useLayoutEffect(() => {
+    if (!answer?.bitmap.width || !canvas.current) return
+    show(canvas.current, answer.bitmap)
+    setShown(answer.shown)
+  }, [answer])
 
   // What stands on the canvas keeps its place on the page, larger or smaller, until it is painted anew.
-  const shown = painted.key ? painted.part : now
+  const at = shown?.part ?? { x, y, width: wide, height: high }
   return (
-    <canvas
-      ref={canvas}
-      role={label ? 'img' : undefined}
-      aria-label={label || undefined}
-      aria-hidden={label ? undefined : true}
-      data-painted={painted.key === key}
-      style={{
-        width: shown.width * scale,
-        height: shown.height * scale,
-        marginLeft: shown.x * scale,
-        marginTop: shown.y * scale,
-        display: 'block',
-      }}
-    />
+    <>
+      <canvas
+        ref={canvas}
+        role={label ? 'img' : undefined}
+        aria-label={label || undefined}
+        aria-hidden={label ? undefined : true}
+        data-painted={shown?.key === key}
+        style={{
+          width: at.width * scale,
+          height: at.height * scale,
+          marginLeft: at.x * scale,
+          marginTop: at.y * scale,
+          display: 'block',
+        }}
+      />
+      {trouble && label && (
+        <p className="unpainted" role="alert">
+          This page could not be painted: {trouble}
+        </p>
+      )}
+    </>
   )
+}
+
+function show(canvas: HTMLCanvasElement, bitmap: ImageBitmap): void {
+  canvas.width = bitmap.width
+  canvas.height = bitmap.height
+  canvas.getContext('bitmaprenderer')!.transferFromImageBitmap(bitmap)
 }

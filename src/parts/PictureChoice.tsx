@@ -1,9 +1,9 @@
 'use client'
-import { App, Select } from 'antd'
-import { useRef } from 'react'
+import { Select } from 'antd'
 import type { Asset } from '@/core/book'
 import { bringInPicture, pictureTypes } from '@/data/pictures'
-import { readingTime } from './errors'
+import { useSay } from './useSay'
+import { FilePick } from './FilePick'
 
 const BRING = 'bring in'
 
@@ -27,42 +27,27 @@ export function PictureChoice({
   /** A word in a sentence rather than a field. */ quiet?: boolean
   onChange: (id: string) => void
 }) {
-  const picker = useRef<HTMLInputElement>(null)
-  const { message } = App.useApp()
-  const bring = (file: File): void =>
-    void bringInPicture(bookId, file).then(
-      a => onChange(a.id),
-      (e: Error) => message.error(e.message, readingTime(e.message)),
-    )
+  const say = useSay()
+  const bring = (file: File): void => void bringInPicture(bookId, file).then(a => onChange(a.id), say.failed)
   return (
-    <>
-      <Select
-        aria-label={label}
-        size="small"
-        disabled={disabled}
-        popupMatchSelectWidth={false}
-        value={assets.some(a => a.id === value) ? value : ''}
-        style={quiet ? undefined : { width: '100%' }}
-        {...(quiet ? { variant: 'borderless' as const, suffixIcon: null } : {})}
-        options={[
-          { value: '', label: none },
-          ...assets.map((a, i) => ({ value: a.id, label: a.name ?? `picture ${i + 1}` })),
-          { value: BRING, label: 'bring in a picture …' },
-        ]}
-        onChange={v => (v === BRING ? picker.current?.click() : onChange(v))}
-      />
-      <input
-        ref={picker}
-        type="file"
-        hidden
-        accept={pictureTypes}
-        aria-label={`${label}: file`}
-        onChange={e => {
-          const f = e.target.files?.[0]
-          if (f) bring(f)
-          e.target.value = ''
-        }}
-      />
-    </>
+    <FilePick label={`${label}: file`} accept={pictureTypes} onPick={([file]) => bring(file!)}>
+      {pick => (
+        <Select
+          aria-label={label}
+          size="small"
+          disabled={disabled}
+          popupMatchSelectWidth={false}
+          value={assets.some(a => a.id === value) ? value : ''}
+          style={quiet ? undefined : { width: '100%' }}
+          {...(quiet ? { variant: 'borderless' as const, suffixIcon: null } : {})}
+          options={[
+            { value: '', label: none },
+            ...assets.map((a, i) => ({ value: a.id, label: a.name ?? `picture ${i + 1}` })),
+            { value: BRING, label: 'bring in a picture …' },
+          ]}
+          onChange={v => (v === BRING ? pick() : onChange(v))}
+        />
+      )}
+    </FilePick>
   )
 }

@@ -1,6 +1,7 @@
 'use client'
 import { Modal } from 'antd'
-import { useEffect, useState } from 'react'
+import { useState } from 'react'
+import { isTyping, useKeys } from './useKeys'
 
 const groups: { where: string; keys: [string, string][] }[] = [
   {
@@ -44,21 +45,11 @@ const groups: { where: string; keys: [string, string][] }[] = [
 /** The list of shortcuts, called by a question mark. */
 export function Shortcuts() {
   const [open, setOpen] = useState(false)
-  useEffect(() => {
-    const onKey = (e: KeyboardEvent): void => {
-      if (
-        e.key !== '?' ||
-        e.ctrlKey ||
-        e.metaKey ||
-        (e.target instanceof HTMLElement && e.target.closest('input, textarea, [contenteditable="true"]'))
-      )
-        return
-      e.preventDefault()
-      setOpen(o => !o)
-    }
-    addEventListener('keydown', onKey)
-    return () => removeEventListener('keydown', onKey)
-  }, [])
+  useKeys(e => {
+    if (e.key !== '?' || e.ctrlKey || e.metaKey || isTyping(e)) return
+    e.preventDefault()
+    setOpen(o => !o)
+  })
   return (
     <Modal open={open} onCancel={() => setOpen(false)} footer={null} title="Keys" width={560}>
       <div className="shortcuts">

@@ -1,6 +1,6 @@
 'use client'
 import { useLiveQuery } from 'dexie-react-hooks'
-import { useEffect, useMemo, useState } from 'react'
+import { useMemo } from 'react'
 import type { Book, Edition } from '@/core/book'
 import {
   type Difference,
@@ -10,11 +10,11 @@ import {
   type ListingState,
   type ListingStatus,
 } from '@/core/outlets'
-import { Cancelled, formatMoney } from '@/core/trade'
+import { formatMoney } from '@/core/trade'
 import { showLength } from '@/parts/lengths'
 import { readClock } from '@/data/clock'
 import { listingsOf, pairKey } from '@/data/listings'
-import { press } from '@/workers/client'
+import { usePress } from './usePress'
 import type { LampState } from './Lamp'
 
 /** An edition at an outlet, as it stands on the simulated clock. */
@@ -32,8 +32,7 @@ export interface Pair {
 export function usePairs(book: Book | undefined, version: number): { pairs: Pair[]; now: number; trouble?: string } {
   const records = useLiveQuery(() => (book ? listingsOf(book.id) : []), [book?.id])
   const now = useLiveQuery(readClock) ?? 0
-  const [drifts, setDrifts] = useState<Record<string, Difference[]>>({})
-  const [trouble, setTrouble] = useState<string>()
+  const bookId = book?.id
   const folded = useMemo(() => {
     if (!book || !records) return []
     const events = new Map(records.map(r => [r.key, r.events]))
@@ -45,35 +44,28 @@ export function usePairs(book: Book | undefined, version: number): { pairs: Pair
     )
   }, [book, records, now])
 
-  useEffect(() => {
-    let gone = false
-    const work = async (): Promise<void> => {
-      const next: Record<string, Difference[]> = {}
+  const { answer: drifts = {}, trouble } = usePress<Record<string, Difference[]>>(
+    async (press, { wanted }) => {
+      const found: Record<string, Difference[]> = {}
       for (const p of folded) {
-        if (!p.state.live || !book || !version) continue
+        if (!p.state.live || !bookId || !version || !wanted()) continue
         // While a revision is on its way, it is what the book is held against.
         const held = p.state.pending?.submission ?? p.state.live.submission
-        next[p.key] = drift(held.snapshot, await press().snapshot(book.id, p.edition.id, p.outletId), {
+        found[p.key] = drift(held.snapshot, await press.snapshot(bookId, p.edition.id, p.outletId), {
           length: showLength,
           money: m => formatMoney(m, 'USD'),
         })
       }
-      if (gone) return
-      setDrifts(next)
-      setTrouble(undefined)
-    }
-    work().catch(
-      (e: Error) =>
-        !gone &&
-        !(e instanceof Cancelled) &&
-        setTrouble(`What is on sale could not be held against the book: ${e.message}`),
-    )
-    return () => {
-      gone = true
-    }
-  }, [folded, version, book])
+      return found
+    },
+    [folded, version, bookId],
+  )
 
-  return { pairs: folded.map(p => ({ ...p, differences: drifts[p.key] ?? [] })), now, trouble }
+  return {
+    pairs: folded.map(p => ({ ...p, differences: drifts[p.key] ?? [] })),
+    now,
+    ...(trouble ? { trouble: `What is on sale could not be held against the book: ${trouble}` } : {}),
+  }
 }
 
 /** Of what is not yet sent: nothing there, something in its way, or ready; undefined until it was looked into. */

@@ -5,9 +5,10 @@ import type { Book, Edition } from '@/core/book'
 import { Cancelled, Fault } from '@/core/trade'
 import { freshen, type HeldBook } from '@/data/books'
 import { steps } from '@/data/changes'
-import { type Hold, hold, holdOf, onHold } from '@/data/writer'
+import type { Hold } from '@/data/writer'
 import { openAtPress, press, pressDied } from '@/workers/client'
 import type { Figures, Leaves } from '@/workers/press.worker'
+import { useHold } from './useHold'
 
 /** A book as rooms show it: its chosen edition's figures (and leaves, if asked for) as of `version`; `was` are the figures before the last change. */
 export interface OpenBook {
@@ -63,7 +64,7 @@ export function useOpenBook(
   bookId: string,
   withLeaves = false,
   kind: 'any' | 'print' = 'any',
-  first?: (edition: Edition) => Promise<void>,
+  first?: (editionId: string) => Promise<void>,
 ): OpenBook {
   // undefined while the store is asked, null where there is no such book.
   const stored = useLiveQuery(async () => {
@@ -78,11 +79,7 @@ export function useOpenBook(
     () => choices.get(bookId),
     () => undefined,
   )
-  const state = useSyncExternalStore(
-    onHold,
-    () => holdOf(bookId),
-    () => 'asking' as Hold,
-  )
+  const state = useHold(bookId)
   const editions = book?.editions.filter(e => kind === 'any' || e.kind !== 'ebook')
   const edition =
     editions?.find(e => e.id === choice?.edition) ?? editions?.find(e => e.kind !== 'ebook') ?? editions?.[0]
@@ -90,7 +87,8 @@ export function useOpenBook(
     choice?.outlet && edition && choice.edition === edition.id && edition.outlets.includes(choice.outlet)
       ? choice.outlet
       : edition?.outlets[0]
-  const key = `${bookId}/${edition?.id}/${outletId}`
+  const [editionId, printed] = [edition?.id, edition?.kind !== 'ebook']
+  const key = `${bookId}/${editionId}/${outletId}`
   const [shown, setShown] = useState<{
     key: string
     leaves?: Leaves
@@ -110,8 +108,7 @@ export function useOpenBook(
   useEffect(() => {
     // The press starts while the book is still being read from the store.
     press()
-    return hold(bookId)
-  }, [bookId])
+  }, [])
 
   useEffect(() => {
     // The window that wrote before may have died with words in its journal. What cannot be played stays there.
@@ -119,17 +116,17 @@ export function useOpenBook(
   }, [bookId, state])
 
   useEffect(() => {
-    if (!stored || !edition) return
+    if (!stored || !editionId) return
     const turn = ++latest.current
     setStopped(false)
     const late = setTimeout(() => setSettling(true), 120)
     const work = async (): Promise<void> => {
       const start = performance.now()
       await openAtPress(stored)
-      await early.current?.(edition)
-      const leaves = withLeaves && edition.kind !== 'ebook' ? await press().leaves(bookId, edition.id) : undefined
+      await early.current?.(editionId)
+      const leaves = withLeaves && printed ? await press().leaves(bookId, editionId) : undefined
       performance.measure('porchlight pages', { start })
-      const figures = await press().figures(bookId, edition.id, outletId)
+      const figures = await press().figures(bookId, editionId, outletId)
       // For the bench, and for whoever looks into the browser's own timeline.
       performance.measure('porchlight press', { start })
       // A newer state is on its way: this answer is not shown.
@@ -160,7 +157,7 @@ export function useOpenBook(
         if (turn === latest.current) setSettling(false)
       })
     return () => clearTimeout(late)
-  }, [stored, bookId, withLeaves, edition?.id, outletId, round])
+  }, [stored, bookId, withLeaves, editionId, printed, outletId, key, round])
 
   const own = shown?.key === key ? shown : undefined
   return {

@@ -61,7 +61,7 @@ export function understand(raw: RawManuscript, name = ''): Understood {
     sections.push({ ...s, id: `s${sections.length + 1}`, made: false, doc: toDoc(content, conversion, base) })
   }
 
-  const prelude = blocks.slice(0, proposals[0]?.index ?? (proposals.length ? 0 : 0))
+  const prelude = blocks.slice(0, proposals[0]?.index ?? 0)
   for (const p of readPrelude(prelude, data, raw)) {
     if (p.isbn) isbn = p.isbn
     if (p.role)

@@ -1,5 +1,5 @@
 'use client'
-import { App, Button } from 'antd'
+import { Button } from 'antd'
 import { useLiveQuery } from 'dexie-react-hooks'
 import { useRef, useState, useSyncExternalStore } from 'react'
 import type { Library } from '@/core/archive'
@@ -12,7 +12,8 @@ import { Sill } from '@/parts/Sill'
 import { onPressAtWork, press, pressAtWork, stopPress } from '@/workers/client'
 import { Comparison, firstChoice } from './Comparison'
 import './backup.css'
-import { readingTime } from '@/parts/errors'
+import { useSay } from '@/parts/useSay'
+import { FilePick } from '@/parts/FilePick'
 
 /** Backup: the whole library out and in, and single books for somebody who helps. */
 export function BackupRoom() {
@@ -24,8 +25,7 @@ export function BackupRoom() {
     says: { books: Compared[]; others: string[] }
   }>()
   const [choices, setChoices] = useState<Record<string, Choice>>({})
-  const picker = useRef<HTMLInputElement>(null)
-  const { message } = App.useApp()
+  const say = useSay()
   const [back, setBack] = useState<Progress>()
   const atPress = useSyncExternalStore(onPressAtWork, pressAtWork, () => undefined)
   const unwanted = useRef(false)
@@ -36,8 +36,8 @@ export function BackupRoom() {
     try {
       await work()
     } catch (e) {
-      if (e instanceof Cancelled) message.info('Stopped: nothing was changed.')
-      else message.error((e as Error).message, readingTime((e as Error).message))
+      if (e instanceof Cancelled) say.note('Stopped: nothing was changed.')
+      else say.failed(e)
     } finally {
       setBusy(undefined)
       setBack(undefined)
@@ -79,15 +79,14 @@ export function BackupRoom() {
         setBack(p)
       })
       const count = found.says.books.filter(b => chosen[b.id] !== 'leave').length
-      message.success(
+      say.done(
         count
           ? `${count} ${count === 1 ? 'book was' : 'books were'} put back.`
           : 'Its books stand here already: none was changed.',
       )
       if (kept.length)
-        message.warning(
+        say.warn(
           `${kept.map(t => `“${t}”`).join(', ')}: another window writes it and did not agree. It stays as it is.`,
-          10,
         )
       setFound(undefined)
     })
@@ -144,22 +143,14 @@ export function BackupRoom() {
             <h2>In</h2>
             <p className="teach">Choose a backup or drop it here. You see what it would do before it does it.</p>
             <p>
-              <Button disabled={!!busy} onClick={() => picker.current?.click()}>
-                Choose a backup
-              </Button>
+              <FilePick label="Backup file" accept=".zip" onPick={([file]) => void read(file!)}>
+                {pick => (
+                  <Button disabled={!!busy} onClick={pick}>
+                    Choose a backup
+                  </Button>
+                )}
+              </FilePick>
             </p>
-            <input
-              ref={picker}
-              type="file"
-              hidden
-              accept=".zip"
-              aria-label="Backup file"
-              onChange={e => {
-                const f = e.target.files?.[0]
-                if (f) void read(f)
-                e.target.value = ''
-              }}
-            />
             {busy && (
               <p role="status">
                 <progress max={at?.of} value={at?.done} aria-label={busy} /> {busy} …{' '}

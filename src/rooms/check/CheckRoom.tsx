@@ -1,15 +1,18 @@
 'use client'
 import { Select } from 'antd'
 import Link from 'next/link'
-import { useEffect, useMemo, useRef, useState } from 'react'
+import { useMemo, useState } from 'react'
 import type { Finding } from '@/core/check'
 import { listingFindings, profileOf } from '@/core/outlets'
 import { BookTop, NoBook } from '@/parts/BookTop'
 import { kindWords } from '@/parts/kinds'
+import { Bitmap } from '@/parts/Bitmap'
+import { isCommand, isTyping, useKeys } from '@/parts/useKeys'
 import { PageCanvas } from '@/parts/PageCanvas'
 import { Sill, sillOf } from '@/parts/Sill'
+import { usePress } from '@/parts/usePress'
 import { chooseEdition, useOpenBook } from '@/parts/useOpenBook'
-import { press } from '@/workers/client'
+import type { PressClient } from '@/workers/client'
 import type { Leaves } from '@/workers/press.worker'
 import { causeLink, causesOf, placeWords } from './grouping'
 import './check.css'
@@ -36,23 +39,13 @@ export function CheckRoom({ bookId }: { bookId: string }) {
   const flat = causes.flatMap(c => c.findings)
   const chosen = flat[Math.min(at, flat.length - 1)]
 
-  useEffect(() => {
-    const onKey = (e: KeyboardEvent): void => {
-      if (
-        (e.target instanceof HTMLElement && e.target.closest('input, textarea, .ant-select')) ||
-        e.ctrlKey ||
-        e.metaKey ||
-        e.altKey
-      )
-        return
-      const to = { ArrowDown: at + 1, ArrowUp: at - 1 }[e.key]
-      if (to === undefined) return
-      e.preventDefault()
-      setAt(Math.max(0, Math.min(flat.length - 1, to)))
-    }
-    addEventListener('keydown', onKey)
-    return () => removeEventListener('keydown', onKey)
-  }, [at, flat.length])
+  useKeys(e => {
+    if (isTyping(e) || isCommand(e)) return
+    const to = { ArrowDown: at + 1, ArrowUp: at - 1 }[e.key]
+    if (to === undefined) return
+    e.preventDefault()
+    setAt(Math.max(0, Math.min(flat.length - 1, to)))
+  })
 
   if (view.missing) return <NoBook />
   const stops = findings?.filter(f => f.severity === 'stop').length ?? 0
@@ -144,6 +137,37 @@ export function CheckRoom({ bookId }: { bookId: string }) {
 
 const rank: Record<Finding['severity'], number> = { stop: 0, mend: 1, remark: 2 }
 
+/** Where a finding stands: a page, or the painted sheet of the cover; and its box there. Points. */
+interface Placed {
+  page?: number
+  sheet?: { bitmap: ImageBitmap; width: number; height: number }
+  box?: { x: number; y: number; width: number; height: number }
+}
+
+async function placed(
+  press: PressClient,
+  bookId: string,
+  editionId: string,
+  outletId: string | undefined,
+  place: Finding['place'],
+): Promise<Placed> {
+  if (place.kind === 'page' || place.kind === 'text') {
+    const page = place.kind === 'page' ? place.page : await press.pageOf(bookId, editionId, place.section, place.block)
+    if (page === undefined || !place.section || !place.block) return { page }
+    return { page, box: await press.boxOn(bookId, editionId, page, place.section, place.block) }
+  }
+  if (place.kind !== 'cover') return {}
+  const { flat, pieces } = await press.cover(bookId, editionId, outletId)
+  const width = flat.width + flat.bleed.left + flat.bleed.right
+  const bitmap = await press.paintCover(bookId, editionId, 'sheet', (SHEET / width) * 2, outletId)
+  const piece = pieces.find(p => p.id === place.piece)?.box ?? (place.piece === 'spine' ? flat.panels.spine : undefined)
+  const box = piece && { ...piece, x: piece.x + flat.bleed.left, y: piece.y + flat.bleed.top }
+  return { sheet: { bitmap, width, height: flat.height + flat.bleed.top + flat.bleed.bottom }, ...(box ? { box } : {}) }
+}
+
+/** Width of the painted sheet, pixels. */
+const SHEET = 390
+
 /** The page or cover of a finding with a caret at its place. */
 function Place({
   bookId,
@@ -162,68 +186,14 @@ function Place({
   finding: Finding
   count: number
 }) {
-  const [where, setWhere] = useState<{ page: number; box?: { x: number; y: number; width: number; height: number } }>()
-  const [sheet, setSheet] = useState<{
-    bitmap: ImageBitmap
-    width: number
-    height: number
-    box?: { x: number; y: number; width: number; height: number }
-  }>()
-  const [trouble, setTrouble] = useState<string>()
-  const canvas = useRef<HTMLCanvasElement>(null)
   const { place } = finding
-  useEffect(() => {
-    let gone = false
-    const work = async (): Promise<void> => {
-      setWhere(undefined)
-      setTrouble(undefined)
-      setSheet(undefined)
-      if (place.kind === 'page' || place.kind === 'text') {
-        const page =
-          place.kind === 'page' ? place.page : await press().pageOf(bookId, editionId, place.section, place.block)
-        if (page === undefined) return
-        const box =
-          place.section && place.block
-            ? await press().boxOn(bookId, editionId, page, place.section, place.block)
-            : undefined
-        if (!gone) setWhere({ page, box })
-      } else if (place.kind === 'cover') {
-        const cover = await press().cover(bookId, editionId, outletId)
-        const { flat } = cover
-        const width = flat.width + flat.bleed.left + flat.bleed.right
-        const bitmap = await press().paintCover(bookId, editionId, 'sheet', (390 / width) * 2, outletId)
-        const piece =
-          cover.pieces.find(p => p.id === place.piece)?.box ?? (place.piece === 'spine' ? flat.panels.spine : undefined)
-        if (!gone)
-          setSheet({
-            bitmap,
-            width,
-            height: flat.height + flat.bleed.top + flat.bleed.bottom,
-            ...(piece
-              ? {
-                  box: {
-                    x: piece.x + flat.bleed.left,
-                    y: piece.y + flat.bleed.top,
-                    width: piece.width,
-                    height: piece.height,
-                  },
-                }
-              : {}),
-          })
-      }
-    }
-    work().catch((e: Error) => !gone && setTrouble(e.message))
-    return () => {
-      gone = true
-    }
-  }, [bookId, editionId, outletId, version, finding])
-  useEffect(() => {
-    const c = canvas.current
-    if (!c || !sheet) return
-    c.width = sheet.bitmap.width
-    c.height = sheet.bitmap.height
-    c.getContext('2d')!.drawImage(sheet.bitmap, 0, 0)
-  }, [sheet])
+  const { answer, trouble } = usePress(
+    async press => ({ of: finding, ...(await placed(press, bookId, editionId, outletId, place)) }),
+    [bookId, editionId, outletId, finding, place],
+    { anew: [version] },
+  )
+  // While another finding is looked up, its own place is not that of the one before.
+  const { page, box, sheet } = answer?.of === finding ? answer : {}
   const caret = (box: { x: number; y: number; width: number; height: number } | undefined, scale: number) =>
     box && (
       <>
@@ -244,31 +214,31 @@ function Place({
         </i>
       </>
     )
-  const scale = Math.min(390 / leaves.width, 560 / leaves.height)
-  if (where)
+  const scale = Math.min(SHEET / leaves.width, 560 / leaves.height)
+  if (page !== undefined)
     return (
       <>
         <div className="leaf" style={{ width: leaves.width * scale, height: leaves.height * scale }}>
           <PageCanvas
             bookId={bookId}
             editionId={editionId}
-            index={where.page}
+            index={page}
             version={version}
             width={leaves.width}
             height={leaves.height}
             scale={scale}
-            label={`Page ${leaves.pages[where.page]?.label ?? ''}`}
+            label={`Page ${leaves.pages[page]?.label ?? ''}`}
           />
-          {caret(where.box, scale)}
+          {caret(box, scale)}
         </div>
-        <p className="caption">page {leaves.pages[where.page]?.label}</p>
+        <p className="caption">page {leaves.pages[page]?.label}</p>
       </>
     )
   if (sheet)
     return (
-      <div className="leaf" style={{ width: 390, height: (sheet.height * 390) / sheet.width }}>
-        <canvas ref={canvas} role="img" aria-label="Cover" style={{ width: '100%', height: '100%' }} />
-        {caret(sheet.box, 390 / sheet.width)}
+      <div className="leaf" style={{ width: SHEET, height: (sheet.height * SHEET) / sheet.width }}>
+        <Bitmap bitmap={sheet.bitmap} label="Cover" style={{ width: '100%', height: '100%' }} />
+        {caret(box, SHEET / sheet.width)}
       </div>
     )
   return (

@@ -1,21 +1,23 @@
 'use client'
-import { App, Button, Checkbox, ColorPicker, InputNumber, Segmented, Select } from 'antd'
+import { Button, Checkbox, ColorPicker, InputNumber, Segmented, Select } from 'antd'
 import dynamic from 'next/dynamic'
 import { useSearchParams } from 'next/navigation'
-import { useEffect, useLayoutEffect, useRef, useState } from 'react'
+import { useState } from 'react'
 import { type CoverDesign, type CoverPiece, type Field, sheetSize, shippedDesigns } from '@/core/cover'
 import { inUnit } from '@/core/trade'
 import { lengthField, showLength, showSize } from '@/parts/lengths'
-import { commit } from '@/data/changes'
-import { bringInPicture } from '@/data/pictures'
+import { bringInPicture, pictureTypes } from '@/data/pictures'
 import { BookTop, NoBook } from '@/parts/BookTop'
 import { Sill, sillOf } from '@/parts/Sill'
 import { useOpenBook } from '@/parts/useOpenBook'
-import { press } from '@/workers/client'
+import { FilePick } from '@/parts/FilePick'
+import { useCommit } from '@/parts/useCommit'
+import { usePress } from '@/parts/usePress'
+import { useSize } from '@/parts/useSize'
 import type { CoverView } from '@/workers/press.worker'
 import { zoneFor } from './boxes'
 import './cover.css'
-import { readingTime } from '@/parts/errors'
+import { useSay } from '@/parts/useSay'
 
 // The stage draws on a canvas and is only wanted here, in a browser.
 const FlatStage = dynamic(() => import('./FlatStage').then(m => m.FlatStage), { ssr: false })
@@ -50,60 +52,40 @@ const motifs: Record<CoverDesign['motif']['kind'], string> = {
 export function CoverRoom({ bookId }: { bookId: string }) {
   const view = useOpenBook(bookId, false, 'print')
   const { book, edition, outletId, figures } = view
-  const [cover, setCover] = useState<CoverView>()
-  const [picture, setPicture] = useState<ImageBitmap>()
-  const [front, setFront] = useState<ImageBitmap>()
-  const [trouble, setTrouble] = useState<string>()
   const [shown, setShown] = useState<'flat' | 'front' | 'thumbnail'>('flat')
   const [zones, setZones] = useState(true)
   const askedPiece = useSearchParams().get('piece')
   const [chosen, setChosen] = useState<string | undefined>(askedPiece ?? undefined)
-  const [room, setRoom] = useState({ width: 0, height: 0 })
-  const stage = useRef<HTMLDivElement>(null)
-  const picker = useRef<HTMLInputElement>(null)
-  const { message } = App.useApp()
+  const [stage, room] = useSize<HTMLDivElement>()
+  const commit = useCommit(bookId)
+  const say = useSay()
   const readOnly = view.hold === 'following'
 
-  useLayoutEffect(() => {
-    const e = stage.current
-    if (!e) return
-    const watch = new ResizeObserver(() => setRoom({ width: e.clientWidth, height: e.clientHeight }))
-    watch.observe(e)
-    return () => watch.disconnect()
-  }, [!!book])
-
+  const editionId = edition?.id
+  const { version } = view
+  const { answer: cover, trouble: undrawn } = usePress(
+    async press => (editionId && version ? press.cover(bookId, editionId, outletId) : undefined),
+    [bookId, editionId, outletId, version],
+  )
   const size = cover && sheetSize(cover.flat)
   const scale = size && room.width ? Math.min((room.width - 96) / size.width, (room.height - 84) / size.height) : 0
-
-  useEffect(() => {
-    if (!edition || !view.version || (!scale && cover)) return
-    let gone = false
-    const work = async (): Promise<void> => {
-      const next = await press().cover(bookId, edition.id, outletId)
-      if (gone) return
-      setCover(next)
-      setTrouble(undefined)
-      if (!scale) return
+  const { answer: painted, trouble: unpainted } = usePress(
+    async press => {
+      if (!editionId || !cover || !scale) return undefined
       const ratio = Math.min(2, devicePixelRatio || 1)
-      const flat = await press().paintCover(bookId, edition.id, 'sheet', scale * ratio, outletId)
-      const own = await press().paintCover(bookId, edition.id, 'front', 900 / next.flat.height, outletId)
-      if (gone) return
-      setPicture(flat)
-      setFront(own)
-    }
-    work().catch((e: Error) => !gone && setTrouble(e.message))
-    return () => {
-      gone = true
-    }
-  }, [bookId, edition?.id, outletId, view.version, scale])
+      const picture = await press.paintCover(bookId, editionId, 'sheet', scale * ratio, outletId)
+      return { picture, front: await press.paintCover(bookId, editionId, 'front', 900 / cover.flat.height, outletId) }
+    },
+    [bookId, editionId, outletId, cover, scale],
+  )
+  const { picture, front } = painted ?? {}
+  const trouble = undrawn ?? unpainted
 
   if (view.missing) return <NoBook />
   const design = cover?.design
   const change = (label: string, patch: (d: CoverDesign) => CoverDesign, merge = false): void => {
     if (!design || readOnly) return
-    void commit(bookId, label, r => ({ cover: patch(r.cover ?? design) }), merge).catch((e: Error) =>
-      message.error(e.message, readingTime(e.message)),
-    )
+    void commit(label, r => ({ cover: patch(r.cover ?? design) }), merge)
   }
   const changePiece = (id: string, label: string, patch: Partial<CoverPiece>, merge = false): void =>
     change(label, d => ({ ...d, pieces: d.pieces.map(p => (p.id === id ? { ...p, ...patch } : p)) }), merge)
@@ -113,9 +95,9 @@ export function CoverRoom({ bookId }: { bookId: string }) {
     void (
       edition &&
       figures?.pages &&
-      commit(bookId, `Refit the cover to ${figures.pages} pages`, r => ({
+      commit(`Refit the cover to ${figures.pages} pages`, r => ({
         editions: r.editions.map(e => (e.id === edition.id ? { ...e, coverPages: figures.pages } : e)),
-      })).catch((e: Error) => message.error(e.message, readingTime(e.message)))
+      }))
     )
 
   const bringPicture = async (file: File): Promise<void> => {
@@ -125,7 +107,7 @@ export function CoverRoom({ bookId }: { bookId: string }) {
           cover: { ...(r.cover ?? design), picture: { asset: asset.id, over: 'front' } },
         }))
     } catch (e) {
-      message.error((e as Error).message, readingTime((e as Error).message))
+      say.failed(e)
     }
   }
   const nudge = (e: React.KeyboardEvent): void => {
@@ -307,9 +289,17 @@ export function CoverRoom({ bookId }: { bookId: string }) {
                       </Button>
                     </span>
                   ) : (
-                    <Button size="small" disabled={readOnly} onClick={() => picker.current?.click()}>
-                      Bring one in
-                    </Button>
+                    <FilePick
+                      label="Cover picture file"
+                      accept={pictureTypes}
+                      onPick={([file]) => void bringPicture(file!)}
+                    >
+                      {pick => (
+                        <Button size="small" disabled={readOnly} onClick={pick}>
+                          Bring one in
+                        </Button>
+                      )}
+                    </FilePick>
                   )}
                 </div>
                 <h2>Fields of the book</h2>
@@ -336,18 +326,6 @@ export function CoverRoom({ bookId }: { bookId: string }) {
                 )}
               </>
             )}
-            <input
-              ref={picker}
-              type="file"
-              hidden
-              accept="image/png,image/jpeg,image/gif"
-              aria-label="Cover picture file"
-              onChange={e => {
-                const f = e.target.files?.[0]
-                if (f) void bringPicture(f)
-                e.target.value = ''
-              }}
-            />
           </aside>
         </div>
       </main>

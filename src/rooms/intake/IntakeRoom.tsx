@@ -1,5 +1,5 @@
 'use client'
-import { App, Button } from 'antd'
+import { Button } from 'antd'
 import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { useEffect, useMemo, useRef, useState, useSyncExternalStore } from 'react'
@@ -13,7 +13,7 @@ import type { Leaves } from '@/workers/press.worker'
 import { letGo, nextHeld, onHeld } from '@/data/waiting'
 import { proposed, withStruck } from './understanding'
 import './intake.css'
-import { readingTime } from '@/parts/errors'
+import { useSay } from '@/parts/useSay'
 
 /** The manuscript as it was understood: each proposed section with its evidence, beside its page. Taken or struck, then it is a book. */
 export function IntakeRoom() {
@@ -26,7 +26,7 @@ export function IntakeRoom() {
   const [busy, setBusy] = useState(false)
   const list = useRef<HTMLOListElement>(null)
   const router = useRouter()
-  const { message } = App.useApp()
+  const say = useSay()
 
   const sections = useMemo(() => (held ? proposed(held.read.book) : []), [held])
   const book = useMemo<Book | undefined>(
@@ -70,7 +70,7 @@ export function IntakeRoom() {
   const toggle = (i: number): void => {
     const s = sections[i]
     if (!s) return
-    if (!s.strikable) return void message.info('The first section of a part has nothing before it to run on in.')
+    if (!s.strikable) return void say.note('The first section of a part has nothing before it to run on in.')
     setStruck(old => {
       const next = new Set(old)
       if (!next.delete(s.section.id)) next.add(s.section.id)
@@ -102,10 +102,10 @@ export function IntakeRoom() {
       await putBook({ book: { ...book, id }, pictures: held.read.pictures })
       const { title } = book.data
       letGo()
-      message.success(`“${title}” stands on the shelf.`)
+      say.done(`“${title}” stands on the shelf.`)
       router.push(nextHeld() ? '/intake' : `/book/${encodeURIComponent(id)}/plan`)
     } catch (e) {
-      message.error((e as Error).message, readingTime((e as Error).message))
+      say.failed(e)
     } finally {
       setBusy(false)
     }

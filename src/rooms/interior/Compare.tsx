@@ -1,12 +1,12 @@
 'use client'
 import { Button } from 'antd'
-import { useEffect, useLayoutEffect, useRef, useState } from 'react'
 import type { StyleDocument } from '@/core/book'
-import { Cancelled, formatMoney } from '@/core/trade'
+import { formatMoney } from '@/core/trade'
 import { useFollows } from '@/parts/WriterOnly'
 import { PageCanvas } from '@/parts/PageCanvas'
 import { showLength } from '@/parts/lengths'
-import { press } from '@/workers/client'
+import { usePress } from '@/parts/usePress'
+import { useSize } from '@/parts/useSize'
 import type { Figures, Leaves } from '@/workers/press.worker'
 import type { StyleFigures } from '@/workers/styles'
 import { spreadOf } from './Strip'
@@ -37,52 +37,27 @@ export function Compare({
 }) {
   const follows = useFollows(bookId)
   const trial = `trial:${editionId}`
-  const [tried, setTried] = useState<{ figures: StyleFigures; leaves: Leaves; version: number }>()
-  const [there, setThere] = useState<number>()
-  const [trouble, setTrouble] = useState<string>()
-  const stage = useRef<HTMLDivElement>(null)
-  const [room, setRoom] = useState({ width: 0, height: 0 })
-  useLayoutEffect(() => {
-    const e = stage.current!
-    const watch = new ResizeObserver(() => setRoom({ width: e.clientWidth, height: e.clientHeight }))
-    watch.observe(e)
-    return () => watch.disconnect()
-  }, [])
-
-  useEffect(() => {
-    let gone = false
-    const work = async (): Promise<void> => {
-      const found = await press().tryStyle(bookId, editionId, other.style)
-      const own = await press().leaves(bookId, trial)
-      if (!gone) setTried(t => ({ figures: found, leaves: own, version: (t?.version ?? 0) + 1 }))
-    }
-    work().catch((e: Error) => !gone && setTrouble(e instanceof Cancelled ? 'Stopped.' : e.message))
-    return () => {
-      gone = true
-    }
-  }, [bookId, editionId, trial, other.style, version])
-
+  const [stage, room] = useSize<HTMLDivElement>()
+  const { answer: tried, trouble: untried } = usePress(
+    async press => {
+      const found = await press.tryStyle(bookId, editionId, other.style)
+      return { figures: found, leaves: await press.leaves(bookId, trial), version: performance.now() }
+    },
+    [bookId, editionId, trial, other.style],
+    { anew: [version] },
+  )
   // The same words on the other side: those in the middle of the page that is looked at, since what stands at its head may have begun long before.
   const page = leaves.pages[left]?.blank === false ? left : left + 1
-  useEffect(() => {
-    if (!tried) return
-    let gone = false
-    const work = async (): Promise<void> => {
-      const place = await press().placeAt(
-        bookId,
-        editionId,
-        page,
-        leaves.block.x,
-        leaves.block.y + leaves.block.height * 0.45,
-      )
-      const at = place && (await press().pageOf(bookId, trial, place.section, place.block))
-      if (!gone) setThere(spreadOf(at ?? page))
-    }
-    work().catch((e: Error) => !gone && setTrouble(e.message))
-    return () => {
-      gone = true
-    }
-  }, [bookId, editionId, trial, tried, page, leaves])
+  const { block } = leaves
+  const { answer: there, trouble: unplaced } = usePress(
+    async press => {
+      if (!tried) return undefined
+      const place = await press.placeAt(bookId, editionId, page, block.x, block.y + block.height * 0.45)
+      return spreadOf((place && (await press.pageOf(bookId, trial, place.section, place.block))) ?? page)
+    },
+    [bookId, editionId, trial, tried, page, block],
+  )
+  const trouble = untried ?? unplaced
 
   const scale = room.width ? Math.min((room.width - 90) / (4 * leaves.width), (room.height - 152) / leaves.height) : 0
   const spread = (id: string, l: Leaves, v: number, at: number) => (

@@ -1,11 +1,10 @@
 'use client'
-import { App, Button, InputNumber, Popover, Select } from 'antd'
+import { Button, InputNumber, Popover, Select } from 'antd'
 import type { Edition } from '@/core/book'
 import { type InteriorStyle, readStyle, type StyleChanges, styleValue } from '@/core/pages'
-import { commit } from '@/data/changes'
 import { useFollows, WriterOnly } from '@/parts/WriterOnly'
 import { valueNames } from './notes'
-import { readingTime } from '@/parts/errors'
+import { useCommit } from '@/parts/useCommit'
 
 /** What may be otherwise at one opening, in the order in which it is seen. */
 const paths = [
@@ -34,31 +33,32 @@ export function Exception({
   title: string
   /** The style of all other openings. */ style: InteriorStyle
 }) {
-  const { message } = App.useApp()
+  const commit = useCommit(bookId)
   const follows = useFollows(bookId)
   const own: StyleChanges = edition.exceptions?.[section] ?? {}
   const count = Object.keys(own).length
-  const set = (changes: StyleChanges, label: string): void => {
+  const set = (label: string, next: (own: StyleChanges) => StyleChanges, merge: boolean): void => {
     void commit(
-      bookId,
       label,
       r => ({
         editions: r.editions.map(e => {
           if (e.id !== edition.id) return e
-          const { [section]: _old, ...others } = e.exceptions ?? {}
+          const { [section]: old = {}, ...others } = e.exceptions ?? {}
+          const changes = next(old)
           const exceptions = Object.keys(changes).length ? { ...others, [section]: changes } : others
           const { exceptions: _gone, ...rest } = e
           return Object.keys(exceptions).length ? { ...rest, exceptions } : rest
         }),
       }),
-      true,
-    ).catch((e: Error) => message.error(e.message, readingTime(e.message)))
+      merge,
+    )
   }
   const change = (path: string, value: number | boolean | string | undefined): void => {
-    const { [path]: _old, ...rest } = own
     set(
-      value === undefined || value === readStyle(style, path) ? rest : { ...rest, [path]: value },
       `Here: ${valueNames[path]}`,
+      ({ [path]: _old, ...rest }) =>
+        value === undefined || value === readStyle(style, path) ? rest : { ...rest, [path]: value },
+      true,
     )
   }
   const field = (path: string) => {
@@ -126,7 +126,7 @@ export function Exception({
           type="text"
           disabled={follows}
           aria-label={`Take away the exception at ${title}`}
-          onClick={() => set({}, 'Exception taken away')}
+          onClick={() => set('Exception taken away', () => ({}), false)}
         >
           ✕
         </Button>

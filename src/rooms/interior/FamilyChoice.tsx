@@ -1,9 +1,9 @@
 'use client'
-import { App, Select } from 'antd'
-import { useRef } from 'react'
+import { Select } from 'antd'
 import type { OwnFamily } from '@/core/book'
 import { bringInFonts, fontTypes } from '@/data/fonts'
-import { readingTime } from '@/parts/errors'
+import { useSay } from '@/parts/useSay'
+import { FilePick } from '@/parts/FilePick'
 
 const BRING = 'bring in'
 
@@ -25,43 +25,31 @@ export function FamilyChoice({
   label: string
   onChange: (family: string) => void
 }) {
-  const picker = useRef<HTMLInputElement>(null)
-  const { message } = App.useApp()
+  const say = useSay()
   const bring = (files: File[]): void =>
     void bringInFonts(bookId, editionId, files).then(
-      f => message.success(`${f.name}: ${Object.keys(f.files).join(', ')}`),
-      (e: Error) => message.error(e.message, readingTime(e.message)),
+      f => say.done(`${f.name}: ${Object.keys(f.files).join(', ')}`),
+      say.failed,
     )
   return (
-    <>
-      <Select
-        aria-label={label}
-        size="small"
-        variant="borderless"
-        popupMatchSelectWidth={false}
-        suffixIcon={null}
-        listHeight={380}
-        value={value}
-        options={[
-          ...shipped.map(s => ({ value: s.value, label: s.words })),
-          ...own.map(f => ({ value: f.id, label: f.name })),
-          { value: BRING, label: 'bring in a typeface …' },
-        ]}
-        onChange={v => (v === BRING ? picker.current?.click() : onChange(v))}
-      />
-      <input
-        ref={picker}
-        type="file"
-        multiple
-        hidden
-        accept={fontTypes}
-        aria-label="Font files"
-        onChange={e => {
-          const files = [...(e.target.files ?? [])]
-          if (files.length) bring(files)
-          e.target.value = ''
-        }}
-      />
-    </>
+    <FilePick label="Font files" accept={fontTypes} multiple onPick={bring}>
+      {pick => (
+        <Select
+          aria-label={label}
+          size="small"
+          variant="borderless"
+          popupMatchSelectWidth={false}
+          suffixIcon={null}
+          listHeight={380}
+          value={value}
+          options={[
+            ...shipped.map(s => ({ value: s.value, label: s.words })),
+            ...own.map(f => ({ value: f.id, label: f.name })),
+            { value: BRING, label: 'bring in a typeface …' },
+          ]}
+          onChange={v => (v === BRING ? pick() : onChange(v))}
+        />
+      )}
+    </FilePick>
   )
 }

@@ -1,13 +1,13 @@
 'use client'
-import { App, Button, Popover, Select } from 'antd'
+import { Button, Popover, Select } from 'antd'
 import { useState } from 'react'
 import type { Book } from '@/core/book'
 import { labels, shortName } from '@/core/book'
-import { Cancelled } from '@/core/trade'
 import { saveAs } from '@/parts/saveAs'
 import { bringUpToDate } from '@/parts/useOpenBook'
 import { press } from '@/workers/client'
 import type { InteriorFileKind } from '@/workers/interiorFiles'
+import { useSay } from '@/parts/useSay'
 
 const kinds: { kind: InteriorFileKind; name: string; words: string; grey?: boolean }[] = [
   { kind: 'press', name: 'For the press', words: 'trim and bleed boxes, fonts inside, black alone' },
@@ -36,7 +36,7 @@ export function Files({
   const [section, setSection] = useState('')
   const [ppi, setPpi] = useState(300)
   const [busy, setBusy] = useState<InteriorFileKind | 'templates'>()
-  const { message } = App.useApp()
+  const say = useSay()
   const names = labels(book.sections)
   const make = async (kind: InteriorFileKind | 'templates'): Promise<void> => {
     setBusy(kind)
@@ -47,9 +47,9 @@ export function Files({
           ? await press().templates(book.id, editionId)
           : await press().interiorFile(book.id, editionId, kind, section || undefined, ppi)
       saveAs(bytes, name, kind === 'templates' ? 'application/zip' : 'application/pdf')
-      message.success(`${name}, ${(bytes.length / 1e6).toFixed(2)} MB`)
+      say.done(`${name}, ${(bytes.length / 1e6).toFixed(2)} MB`)
     } catch (e) {
-      if (!(e instanceof Cancelled)) message.error((e as Error).message, 6)
+      say.failed(e)
     } finally {
       setBusy(undefined)
     }

@@ -1,8 +1,13 @@
 'use client'
 import { Input } from 'antd'
-import { useEffect, useRef, useState } from 'react'
+import { useEffect, useState } from 'react'
 import type { PageBox } from '@/core/pages'
-import { press } from '@/workers/client'
+import { useLatest } from '@/parts/useLatest'
+import { usePress } from '@/parts/usePress'
+
+/** How long typing rests before the pages are searched, milliseconds. */
+const WAIT = 180
+const NONE: Match[] = []
 
 /** A match: its page and its boxes there. */
 export interface Match {
@@ -27,37 +32,26 @@ export function Find({
   onFound: (m: Match[], at: number) => void
 }) {
   const [text, setText] = useState('')
-  const [found, setFound] = useState<Match[]>([])
   const [at, setAt] = useState(0)
-  const [trouble, setTrouble] = useState<string>()
-  const asked = useRef(0)
-  useEffect(() => {
-    const turn = ++asked.current
-    const wait = setTimeout(() => {
-      if (!text.trim()) return setFound([])
-      press()
-        .find(bookId, editionId, text)
-        .then(
-          m =>
-            turn === asked.current &&
-            (setFound(m),
-            setTrouble(undefined),
-            setAt(
-              Math.max(
-                0,
-                m.findIndex(x => x.page >= from),
-              ),
-            )),
-          (e: Error) => turn === asked.current && (setFound([]), setTrouble(e.message)),
-        )
-    }, 180)
-    return () => clearTimeout(wait)
-  }, [bookId, editionId, text, version])
-  useEffect(() => onFound(found, at), [found, at])
-  useEffect(() => {
-    const m = found[at]
-    if (m) onGo(m.page)
-  }, [found, at])
+  const { answer, trouble } = usePress(
+    async press =>
+      text.trim() ? { text, matches: await press.find(bookId, editionId, text) } : { text, matches: [] as Match[] },
+    [bookId, editionId, text],
+    { anew: [version], after: WAIT },
+  )
+  const found = answer?.matches ?? NONE
+  // A new list begins with the match nearest behind what is looked at.
+  const begin = useLatest((list: Match[]) => {
+    const next = list.findIndex(m => m.page >= from)
+    setAt(Math.max(0, next))
+  })
+  useEffect(() => begin(found), [begin, found])
+  const show = useLatest((list: Match[], i: number) => {
+    onFound(list, i)
+    const match = list[i]
+    if (match) onGo(match.page)
+  })
+  useEffect(() => show(found, at), [show, found, at])
   return (
     <span className="find">
       <Input

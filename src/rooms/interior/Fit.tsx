@@ -1,13 +1,13 @@
 'use client'
-import { App, Button, InputNumber, Popover } from 'antd'
+import { Button, InputNumber, Popover } from 'antd'
 import { useState } from 'react'
 import { type FitOffer, styleValue } from '@/core/pages'
-import { Cancelled, trimZeros } from '@/core/trade'
-import { commit } from '@/data/changes'
+import { trimZeros } from '@/core/trade'
 import { press } from '@/workers/client'
 import { useFollows } from '@/parts/WriterOnly'
 import { valueNames } from './notes'
-import { readingTime } from '@/parts/errors'
+import { useSay } from '@/parts/useSay'
+import { useCommit } from '@/parts/useCommit'
 
 /** Makes the book fit a count of pages: the least visible way is worked out and shown before it is taken. */
 export function Fit({ bookId, editionId, pages }: { bookId: string; editionId: string; pages: number }) {
@@ -15,7 +15,8 @@ export function Fit({ bookId, editionId, pages }: { bookId: string; editionId: s
   const [target, setTarget] = useState<number | null>(pages)
   const [busy, setBusy] = useState(false)
   const [offer, setOffer] = useState<FitOffer | 'none'>()
-  const { message } = App.useApp()
+  const say = useSay()
+  const commit = useCommit(bookId)
   const follows = useFollows(bookId)
   const ask = async (): Promise<void> => {
     if (!target) return
@@ -24,22 +25,19 @@ export function Fit({ bookId, editionId, pages }: { bookId: string; editionId: s
     try {
       setOffer((await press().fit(bookId, editionId, target)) ?? 'none')
     } catch (e) {
-      if (!(e instanceof Cancelled)) message.error((e as Error).message, readingTime((e as Error).message))
+      say.failed(e)
     } finally {
       setBusy(false)
     }
   }
   const take = (o: FitOffer): void => {
-    void commit(bookId, `Made to fit ${o.pages} pages`, r => ({
+    void commit(`Made to fit ${o.pages} pages`, r => ({
       editions: r.editions.map(e =>
         e.id === editionId ? { ...e, styleChanges: { ...e.styleChanges, ...o.changes } } : e,
       ),
-    })).then(
-      () => setOpen(false),
-      (e: Error) => message.error(e.message, readingTime(e.message)),
-    )
+    })).then(stands => stands && setOpen(false))
   }
-  const say = (path: string, value: number | boolean | string): string => {
+  const inWords = (path: string, value: number | boolean | string): string => {
     const v = styleValue(path)
     return `${valueNames[path]?.toLowerCase() ?? path} ${trimZeros(Number(value).toFixed(3))} ${v.kind === 'number' ? v.unit : ''}`.trim()
   }
@@ -89,7 +87,7 @@ export function Fit({ bookId, editionId, pages }: { bookId: string; editionId: s
               <p>
                 <b>{offer.pages} pages</b> with{' '}
                 {Object.entries(offer.changes)
-                  .map(([path, value]) => say(path, value))
+                  .map(([path, value]) => inWords(path, value))
                   .join(' and ')}
                 .{offer.pages !== target ? ` ${target} itself cannot be had: chapters begin on new pages.` : ''}
               </p>

@@ -1,13 +1,15 @@
 'use client'
-import { App, Checkbox, Popover } from 'antd'
+import { Checkbox, Popover } from 'antd'
 import { useRouter, useSearchParams } from 'next/navigation'
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react'
 import { readStyle, styleById } from '@/core/pages'
 import type { StyleDocument } from '@/core/book'
 import { setInStyle } from '@/data/styles'
-import { Cancelled, formatTrim } from '@/core/trade'
+import { formatTrim } from '@/core/trade'
 import { BookTop, NoBook } from '@/parts/BookTop'
 import { Sill, sillOf } from '@/parts/Sill'
+import { isCommand, isTyping, useKeys } from '@/parts/useKeys'
+import { usePress } from '@/parts/usePress'
 import { useOpenBook } from '@/parts/useOpenBook'
 import { press } from '@/workers/client'
 import type { Leaves } from '@/workers/press.worker'
@@ -24,7 +26,8 @@ import { spreadOf, Strip } from './Strip'
 import { changeStyle } from './changeStyle'
 import { zoomBy, zoomSteps, zoomWords } from './zoom'
 import './interior.css'
-import { readingTime } from '@/parts/errors'
+import { useSay } from '@/parts/useSay'
+import { useCommit } from '@/parts/useCommit'
 
 /** The interior: the open spread true to the press, the style as notes in its margins, all spreads below. */
 export function InteriorRoom({ bookId }: { bookId: string }) {
@@ -32,12 +35,12 @@ export function InteriorRoom({ bookId }: { bookId: string }) {
   const [early, setEarly] = useState<{ version: number; pages: Map<number, ImageBitmap> }>()
   const versionNow = useRef(0)
   // A changed style is seen on the open spread first; the rest of the book follows.
-  const view = useOpenBook(bookId, true, 'print', async edition => {
+  const view = useOpenBook(bookId, true, 'print', async looksAt => {
     if (!looked.current) return
     const start = performance.now()
     // Where it fails the setting that follows fails, too, and says why.
     const seen = await press()
-      .firstLook(bookId, edition.id, looked.current.pages, looked.current.scale)
+      .firstLook(bookId, looksAt, looked.current.pages, looked.current.scale)
       .catch(() => [])
     if (!seen.length) return
     setEarly({ version: versionNow.current, pages: new Map(seen.map(s => [s.page, s.bitmap])) })
@@ -48,8 +51,10 @@ export function InteriorRoom({ bookId }: { bookId: string }) {
   // A place of the text that was asked for: its page is shown, its word marked.
   const [section, block, chars] = [params.get('section'), params.get('block'), Number(params.get('chars')) || 0]
   const router = useRouter()
-  const { message } = App.useApp()
+  const say = useSay()
+  const commit = useCommit(bookId)
   const { book, edition, leaves, figures, was, version } = view
+  const editionId = edition?.id
   versionNow.current = version
   const [chosen, setChosen] = useState<number>()
   const [shown, setShown] = useState<ReadonlySet<Overlay>>(new Set())
@@ -73,53 +78,47 @@ export function InteriorRoom({ bookId }: { bookId: string }) {
   const left = Math.min(chosen ?? (asked && /^\d+$/.test(asked) ? spreadOf(Number(asked)) : first), last)
   const go = useCallback((to: number) => setChosen(Math.max(-1, Math.min(last, to))), [last])
 
+  const { answer: place, trouble: unplaced } = usePress(
+    async press =>
+      leaves && editionId && section && block
+        ? press.wordInPages(bookId, editionId, { section, block, chars })
+        : undefined,
+    [leaves, editionId, bookId, section, block, chars],
+  )
   useEffect(() => {
-    if (!leaves || !edition || !section || !block) return
-    let gone = false
-    void press()
-      .wordInPages(bookId, edition.id, { section, block, chars })
-      .then(
-        found => {
-          if (gone || !found) return
-          setChosen(c => c ?? spreadOf(found.page))
-          setMark(found)
-        },
-        (e: Error) => !gone && !(e instanceof Cancelled) && message.error(e.message, readingTime(e.message)),
-      )
-    return () => void (gone = true)
-  }, [leaves, edition?.id, bookId, section, block, chars])
+    if (!place) return
+    setChosen(c => c ?? spreadOf(place.page))
+    setMark(place)
+  }, [place])
+  useEffect(() => {
+    if (unplaced) say.failed(unplaced)
+  }, [unplaced, say])
 
-  useEffect(() => {
-    const onKey = (e: KeyboardEvent): void => {
-      const typing =
-        e.target instanceof HTMLElement && e.target.closest('input, textarea, [contenteditable], .ant-select')
-      if (typing || e.ctrlKey || e.metaKey || e.altKey) return
-      if (!other && (e.key === '+' || e.key === '=')) return zoomTo(1)
-      if (!other && e.key === '-') return zoomTo(-1)
-      if (!other && e.key === '0') return setSize(() => 0)
-      // In an enlarged spread these keys move about in it.
-      if (e.target instanceof HTMLElement && e.target.closest('.stage.zoomed')) return
-      const by = layout === 'single' ? 1 : 2
-      const to = {
-        ArrowLeft: left - by,
-        PageUp: left - by,
-        ArrowRight: left + by,
-        PageDown: left + by,
-        Home: -1,
-        End: last,
-      }[e.key]
-      if (to === undefined) return
-      e.preventDefault()
-      go(to)
-    }
-    addEventListener('keydown', onKey)
-    return () => removeEventListener('keydown', onKey)
-  }, [left, last, go, layout, zoomTo, setSize, other])
+  useKeys(e => {
+    if (isTyping(e) || isCommand(e)) return
+    if (!other && (e.key === '+' || e.key === '=')) return zoomTo(1)
+    if (!other && e.key === '-') return zoomTo(-1)
+    if (!other && e.key === '0') return setSize(() => 0)
+    // In an enlarged spread these keys move about in it.
+    if (e.target instanceof HTMLElement && e.target.closest('.stage.zoomed')) return
+    const by = layout === 'single' ? 1 : 2
+    const to = {
+      ArrowLeft: left - by,
+      PageUp: left - by,
+      ArrowRight: left + by,
+      PageDown: left + by,
+      Home: -1,
+      End: last,
+    }[e.key]
+    if (to === undefined) return
+    e.preventDefault()
+    go(to)
+  })
 
   if (view.missing) return <NoBook />
   const base = styleById(edition?.style ?? '', book?.styles)
   const change = (path: string, value: number | boolean | string): void => {
-    if (edition) void changeStyle(bookId, edition.id, path, value, readStyle(base, path), valueNames[path] ?? path)
+    if (edition) void changeStyle(commit, edition.id, path, value, readStyle(base, path), valueNames[path] ?? path)
   }
   // A click on a page opens the text that stands there.
   const open = (page: number, x: number, y: number): void => {
@@ -186,10 +185,7 @@ export function InteriorRoom({ bookId }: { bookId: string }) {
                     edition.id,
                     typeof other.style === 'string' ? { id: other.style, name: other.name } : other.style,
                     typeof other.style === 'string' ? undefined : other.style,
-                  ).then(
-                    () => setOther(undefined),
-                    (e: Error) => message.error(e.message, readingTime(e.message)),
-                  )
+                  ).then(() => setOther(undefined), say.failed)
                 }
               />
             ) : layout === 'all' ? (

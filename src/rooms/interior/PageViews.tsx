@@ -1,8 +1,7 @@
 'use client'
-import { useEffect, useState } from 'react'
-import type { LineAsSet, PageBox } from '@/core/pages'
+import type { PageBox } from '@/core/pages'
 import { preferences } from '@/parts/preferences'
-import { press } from '@/workers/client'
+import { usePress } from '@/parts/usePress'
 import type { Leaves } from '@/workers/press.worker'
 
 /** What may lie over a page: its zones, its grid of lines, its loose and tight lines, rulers along its edges. */
@@ -38,22 +37,12 @@ export function PageViews({
   shown: ReadonlySet<Overlay>
   found: PageBox[]
 }) {
-  const [lines, setLines] = useState<LineAsSet[]>([])
-  const [trouble, setTrouble] = useState<string>()
   const wanted = shown.has('lines')
-  useEffect(() => {
-    if (!wanted) return
-    let gone = false
-    press()
-      .lines(bookId, editionId, page)
-      .then(
-        l => !gone && (setLines(l), setTrouble(undefined)),
-        (e: Error) => !gone && (setLines([]), setTrouble(e.message)),
-      )
-    return () => {
-      gone = true
-    }
-  }, [wanted, bookId, editionId, page, version])
+  const { answer: lines = [], trouble } = usePress(
+    async press => (wanted ? press.lines(bookId, editionId, page) : undefined),
+    [wanted, bookId, editionId, page],
+    { anew: [version] },
+  )
   const px = (v: number): number => v * scale
   const { block, width, height } = leaves
   const left = page % 2 === 0 ? block.x : leaves.outside

@@ -4,6 +4,7 @@ import type { Asset, Edition, OwnFamily } from '@/core/book'
 import { inUnit } from '@/core/trade'
 import { shippedFamilies } from '@/core/type'
 import { showLength } from '@/parts/lengths'
+import { useLatest } from '@/parts/useLatest'
 import { PageCanvas } from '@/parts/PageCanvas'
 import type { Leaves } from '@/workers/press.worker'
 import { Exception } from './Exception'
@@ -69,11 +70,12 @@ export function Specimen({
   const fits = room.width
     ? Math.min((room.width - 40) / ((single ? 1 : 2) * leaves.width), (room.height - 16) / leaves.height)
     : 0
+  const said = useLatest(onFit)
   useLayoutEffect(() => {
     if (!fits) return
     setFit(fits)
-    onFit(fits)
-  }, [fits])
+    said(fits)
+  }, [fits, said])
   // Hairlines from each note to what it rules; they are measured after the notes have found their places.
   useLayoutEffect(() => {
     const box = stage.current?.parentElement
@@ -93,7 +95,7 @@ export function Specimen({
         return [`M${fromX} ${fromY}H${bend}V${toY}H${toX}`]
       }),
     )
-  }, [scale, room, zoom, single, leaves, left])
+  }, [stage, scale, room, zoom, single, leaves, left])
   const px = (v: number): number => v * scale
   const shownPages = single ? [Math.max(0, left)] : [left, left + 1]
   const ratio = Math.min(3, devicePixelRatio || 1)
@@ -101,7 +103,8 @@ export function Specimen({
     partInView(leaves, scale, ratio, { ...view, x: view.x - i * px(leaves.width) }),
   )
   const whole = parts.every(p => p && p.width === leaves.width && p.height === leaves.height)
-  useEffect(() => onLook(shownPages, whole ? scale * ratio : 0), [left, single, scale, whole])
+  const look = useLatest(() => onLook(shownPages, whole ? scale * ratio : 0))
+  useEffect(() => look(), [look, left, single, scale, whole])
   return (
     <div className="specimen">
       <div className="margin">

@@ -1,14 +1,15 @@
 'use client'
-import { App, Button, Drawer, Input } from 'antd'
+import { Button, Drawer, Input } from 'antd'
 import { useLiveQuery } from 'dexie-react-hooks'
-import { useRef, useState } from 'react'
+import { useState } from 'react'
 import type { Edition, StyleDocument } from '@/core/book'
 import { type InteriorStyle, readStyleDocument, shippedStyles } from '@/core/pages'
 import { forgetStyle, freshStyleId, keepStyle, keptStyles, setInStyle } from '@/data/styles'
 import { saveAs } from '@/parts/saveAs'
 import { useFollows } from '@/parts/WriterOnly'
 import { StyleSample } from './StyleSample'
-import { readingTime } from '@/parts/errors'
+import { useSay } from '@/parts/useSay'
+import { FilePick } from '@/parts/FilePick'
 
 /** The styles there are, each shown by this book's own first page: set the book in one, hold one against the present, keep, bring in and give away own ones. */
 export function StyleShelf({
@@ -32,10 +33,8 @@ export function StyleShelf({
 }) {
   const own = useLiveQuery(keptStyles) ?? []
   const [name, setName] = useState('')
-  const picker = useRef<HTMLInputElement>(null)
-  const { message } = App.useApp()
+  const say = useSay()
   const follows = useFollows(bookId)
-  const failed = (e: Error): void => void message.error(e.message, readingTime(e.message))
 
   const keep = async (): Promise<void> => {
     const style = {
@@ -49,7 +48,7 @@ export function StyleShelf({
     await keepStyle(style)
     await setInStyle(bookId, edition.id, style, style)
     setName('')
-    message.success(`“${style.name}” is kept, and this edition is set in it.`)
+    say.done(`“${style.name}” is kept, and this edition is set in it.`)
   }
   const bringIn = async (file: File): Promise<void> => {
     let data: unknown
@@ -70,10 +69,10 @@ export function StyleShelf({
         : style.id,
     } as StyleDocument
     await keepStyle(kept)
-    message.success(`“${kept.name}” stands among your styles.`)
+    say.done(`“${kept.name}” stands among your styles.`)
   }
   const choose = (style: { id: string; name: string }, document?: StyleDocument): void => {
-    setInStyle(bookId, edition.id, style, document).then(onClose, failed)
+    setInStyle(bookId, edition.id, style, document).then(onClose, say.failed)
   }
   const card = (s: { id: string; name: string }, words: string, document?: StyleDocument) => {
     const current = s.id === edition.style
@@ -124,7 +123,7 @@ export function StyleShelf({
               <Button
                 size="small"
                 type="text"
-                onClick={() => void forgetStyle(s.id).catch(failed)}
+                onClick={() => void forgetStyle(s.id).catch(say.failed)}
                 aria-label={`Forget ${s.name}`}
               >
                 Forget
@@ -148,7 +147,7 @@ export function StyleShelf({
         className="keep"
         onSubmit={e => {
           e.preventDefault()
-          if (name.trim()) keep().catch(failed)
+          if (name.trim()) keep().catch(say.failed)
         }}
       >
         <label htmlFor="style-name">Keep the present style, changes and all, as one of your own</label>
@@ -173,22 +172,18 @@ export function StyleShelf({
         <p className="none">None yet. A style is one file: keep one here, or bring in what somebody gave you.</p>
       )}
       <p>
-        <Button size="small" onClick={() => picker.current?.click()}>
-          Bring in a style file
-        </Button>
+        <FilePick
+          label="Style file"
+          accept=".json,application/json"
+          onPick={([file]) => void bringIn(file!).catch(say.failed)}
+        >
+          {pick => (
+            <Button size="small" onClick={pick}>
+              Bring in a style file
+            </Button>
+          )}
+        </FilePick>
       </p>
-      <input
-        ref={picker}
-        type="file"
-        hidden
-        accept=".json,application/json"
-        aria-label="Style file"
-        onChange={e => {
-          const f = e.target.files?.[0]
-          if (f) bringIn(f).catch(failed)
-          e.target.value = ''
-        }}
-      />
       <h2>Made for Porchlight</h2>
       <ul>{shippedStyles.map(s => card(s, s.words))}</ul>
     </Drawer>

@@ -1,15 +1,15 @@
 import { styleValue } from '@/core/pages'
-import { commit } from '@/data/changes'
+import type { Commit } from '@/parts/useCommit'
 
 /** Changes one value of the edition's style; back at the shipped style's own value, the departure is dropped. */
 export function changeStyle(
-  bookId: string,
+  commit: Commit,
   editionId: string,
   path: string,
   value: number | boolean | string,
   shipped: number | boolean | string,
   words: string,
-): Promise<void> {
+): Promise<boolean> {
   const v = styleValue(path)
   const shownValue =
     v.kind === 'number'
@@ -20,7 +20,6 @@ export function changeStyle(
           : 'none'
         : (v.choices.find(c => c.value === value)?.words ?? String(value))
   return commit(
-    bookId,
     `${words} ${shownValue}`,
     record => ({
       editions: record.editions.map(e => {

@@ -37,6 +37,8 @@ export function useStage(
   const step = useRef(onWheelZoom)
   step.current = onWheelZoom
 
+  const { x: homeX, y: homeY } = home
+
   const look = (): void => {
     const e = stage.current!
     const next = { x: e.scrollLeft, y: e.scrollTop, width: e.clientWidth, height: e.clientHeight }
@@ -59,14 +61,14 @@ export function useStage(
     if (zoomed && scale !== was.scale) {
       const spread = was.zoomed
         ? { x: (was.view.x + CORNER.x) / was.scale, y: (was.view.y + CORNER.y) / was.scale }
-        : home
+        : { x: homeX, y: homeY }
       const a = anchor.current ?? { spread, stage: CORNER }
       e.scrollTo(a.spread.x * scale - a.stage.x, a.spread.y * scale - a.stage.y)
     }
     anchor.current = undefined
     before.current = { ...before.current, scale, zoomed }
     look()
-  }, [scale, zoomed])
+  }, [scale, zoomed, homeX, homeY])
 
   useEffect(() => {
     const e = stage.current!

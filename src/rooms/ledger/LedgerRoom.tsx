@@ -15,19 +15,19 @@ import { profileOf } from '@/core/outlets'
 import { formatMoney } from '@/core/trade'
 import { listBooks } from '@/data/books'
 import { readClock } from '@/data/clock'
-import { db } from '@/data/db'
 import { ClockBar } from '@/parts/ClockBar'
 import { kindWords } from '@/parts/kinds'
 import { saveAs } from '@/parts/saveAs'
 import { Sill } from '@/parts/Sill'
 import { RoyaltyBars } from './RoyaltyBars'
 import './ledger.css'
+import { allListings } from '@/data/listings'
 
 /** What the stand-in outlets have written by now, read back from their own statements. */
 function useStatements():
   { lines: StatementLine[]; csv: { outlet: string; text: string }[]; skipped: number; listed: number } | undefined {
   const books = useLiveQuery(listBooks)
-  const listings = useLiveQuery(() => db.listings.toArray())
+  const listings = useLiveQuery(allListings)
   const now = useLiveQuery(readClock)
   return useMemo(() => {
     if (!books || !listings || now === undefined) return undefined

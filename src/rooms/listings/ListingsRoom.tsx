@@ -1,9 +1,8 @@
 'use client'
-import { App, Button } from 'antd'
-import { useEffect, useState } from 'react'
+import { Button } from 'antd'
 import type { Book, Edition } from '@/core/book'
 import { listingFindings, profileOf, shippedProfiles } from '@/core/outlets'
-import { commit } from '@/data/changes'
+import { Cancelled } from '@/core/trade'
 import { BookTop, NoBook } from '@/parts/BookTop'
 import { kindWords } from '@/parts/kinds'
 import { ClockBar } from '@/parts/ClockBar'
@@ -11,11 +10,18 @@ import { Lamp } from '@/parts/Lamp'
 import { Sill, sillOf } from '@/parts/Sill'
 import { type Pair, pairLamp, usePairs } from '@/parts/useListings'
 import { chooseEdition, useOpenBook } from '@/parts/useOpenBook'
-import { press } from '@/workers/client'
+import { useCommit } from '@/parts/useCommit'
+import { usePress } from '@/parts/usePress'
 import type { Figures } from '@/workers/press.worker'
 import { Sheet } from './Sheet'
 import './listings.css'
-import { readingTime } from '@/parts/errors'
+
+/** What stops a pair: in its files, in what the listing says; or why its files could not be looked into. */
+interface Stops {
+  files: number
+  words: number
+  unread?: string
+}
 
 /** Whether an outlet sells or prints this kind of edition at its trim. */
 const takes = (e: Edition, outletId: string): boolean => {
@@ -30,45 +36,42 @@ export function ListingsRoom({ bookId }: { bookId: string }) {
   const view = useOpenBook(bookId)
   const { book, edition, outletId } = view
   const { pairs, trouble } = usePairs(book, view.version)
-  const [stops, setStops] = useState<Record<string, { files: number; words: number }>>({})
-  const { message } = App.useApp()
+  const commit = useCommit(bookId)
   const readOnly = view.hold === 'following'
 
   // What stops each pair, for the grid's lamps.
-  useEffect(() => {
-    if (!book || !view.version) return
-    let gone = false
-    const work = async (): Promise<void> => {
+  const { version } = view
+  const { answer: stops = {} } = usePress<Record<string, Stops>>(
+    async (press, { wanted, sofar }) => {
+      if (!book || !version) return undefined
+      const found: Record<string, Stops> = {}
       for (const e of book.editions)
         for (const o of e.outlets) {
-          const found = await press()
-            .findings(bookId, e.id, o)
-            .catch(() => undefined)
-          if (gone) return
+          if (!wanted()) return undefined
           const own = listingFindings(book, e, book.listings?.[`${e.id}/${o}`] ?? {}, profileOf(o))
-          setStops(s => ({
-            ...s,
-            [`${e.id}/${o}`]: {
-              files: found ? found.filter(f => f.severity === 'stop').length : 1,
-              words: own.filter(f => f.severity === 'stop').length,
-            },
-          }))
+          found[`${e.id}/${o}`] = {
+            words: own.filter(f => f.severity === 'stop').length,
+            ...(await press.findings(bookId, e.id, o).then(
+              f => ({ files: f.filter(x => x.severity === 'stop').length }),
+              (x: Error) => {
+                if (x instanceof Cancelled) throw x
+                return { files: 0, unread: x.message }
+              },
+            )),
+          }
+          sofar({ ...found })
         }
-    }
-    void work()
-    return () => {
-      gone = true
-    }
-  }, [book, bookId, view.version])
+      return found
+    },
+    [book, bookId, version],
+  )
 
   if (view.missing) return <NoBook />
   const chosen = pairs.find(p => p.edition.id === edition?.id && p.outletId === outletId)
   const figures: Figures | undefined =
     view.figures?.outletId === outletId && view.figures?.edition === edition?.id ? view.figures : undefined
   const setOutlets = (e: Edition, outlets: string[], label: string): void =>
-    void commit(bookId, label, r => ({ editions: r.editions.map(x => (x.id === e.id ? { ...x, outlets } : x)) })).catch(
-      (x: Error) => message.error(x.message, readingTime(x.message)),
-    )
+    void commit(label, r => ({ editions: r.editions.map(x => (x.id === e.id ? { ...x, outlets } : x)) }))
   return (
     <>
       <main id="room" className="room listingsroom">
@@ -123,9 +126,30 @@ export function ListingsRoom({ bookId }: { bookId: string }) {
           )}
         </div>
       </main>
-      <Sill figures={figures ? sillOf(figures, view.was) : []} asks={view.trouble ?? trouble ?? asksOf(pairs)} />
+      <Sill
+        figures={figures ? sillOf(figures, view.was) : []}
+        asks={view.trouble ?? trouble ?? unreadOf(pairs, stops) ?? asksOf(pairs)}
+      />
     </>
   )
+}
+
+/** Where a pair stands, in two or three words. */
+function standing({ state, differences }: Pair, stops: Stops | undefined): string {
+  if (state.pending) return 'decision to come'
+  if (state.live) return differences.length ? `${differences.length} differences` : 'in step'
+  if (!stops) return 'reading …'
+  if (stops.unread) return 'cannot be read'
+  if (stops.files) return `${stops.files} to mend`
+  return stops.words ? `${stops.words} to state` : 'may be sent'
+}
+
+/** Why the files of a pair could not be looked into, of the first for which that is so. */
+function unreadOf(pairs: Pair[], stops: Record<string, Stops>): string | undefined {
+  const pair = pairs.find(p => stops[`${p.edition.id}/${p.outletId}`]?.unread)
+  if (!pair) return undefined
+  const { unread } = stops[`${pair.edition.id}/${pair.outletId}`]!
+  return `The ${kindWords[pair.edition.kind]!.toLowerCase()}’s files for ${profileOf(pair.outletId).name} could not be read: ${unread}`
 }
 
 function asksOf(pairs: Pair[]): string | undefined {
@@ -158,7 +182,7 @@ function Cell({
   edition: Edition
   outletId: string
   pair: Pair | undefined
-  stops: { files: number; words: number } | undefined
+  stops: Stops | undefined
   chosen: boolean
   readOnly: boolean
   onOutlets: (e: Edition, outlets: string[], label: string) => void
@@ -182,8 +206,7 @@ function Cell({
       </Button>
     )
   }
-  const { lamp, word } = pairLamp(pair, !stops || stops.files ? 'dim' : 'lit')
-  const { pending, live } = pair.state
+  const { lamp, word } = pairLamp(pair, !stops || stops.files || stops.unread ? 'dim' : 'lit')
   return (
     <span className="cell">
       <button
@@ -195,21 +218,7 @@ function Cell({
         <Lamp state={lamp} size={22} />
         <span>
           <b>{word}</b>
-          <em>
-            {pending
-              ? 'decision to come'
-              : live
-                ? pair.differences.length
-                  ? `${pair.differences.length} differences`
-                  : 'in step'
-                : !stops
-                  ? 'reading …'
-                  : stops.files
-                    ? `${stops.files} to mend`
-                    : stops.words
-                      ? `${stops.words} to state`
-                      : 'may be sent'}
-          </em>
+          <em>{standing(pair, stops)}</em>
         </span>
       </button>
       {!pair.events.length && edition.outlets.length > 1 && (

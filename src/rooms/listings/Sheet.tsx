@@ -1,5 +1,5 @@
 'use client'
-import { App, Button, Checkbox, Input, InputNumber, Progress, Select } from 'antd'
+import { App, Button, Checkbox, InputNumber, Progress, Select } from 'antd'
 import { saveAs } from '@/parts/saveAs'
 import Link from 'next/link'
 import { useRef, useState } from 'react'
@@ -16,8 +16,7 @@ import {
   slotProblems,
 } from '@/core/outlets'
 import { formatMoney } from '@/core/trade'
-import { commit } from '@/data/changes'
-import { send, sentPackage, withdraw } from '@/data/listings'
+import { send, withdraw } from '@/data/listings'
 import { kindWords } from '@/parts/kinds'
 import { Lamp } from '@/parts/Lamp'
 import { type Pair, pairLamp } from '@/parts/useListings'
@@ -26,7 +25,10 @@ import { proxied } from '@/workers/client'
 import { bringUpToDate } from '@/parts/useOpenBook'
 import type { Figures } from '@/workers/press.worker'
 import { RoyaltyCurve } from './RoyaltyCurve'
-import { readingTime } from '@/parts/errors'
+import { useSay } from '@/parts/useSay'
+import { useCommit } from '@/parts/useCommit'
+import { blobBytes } from '@/data/blobs'
+import { StoredInput } from '@/parts/StoredInput'
 
 const day = (hours: number): string =>
   clockDate(hours).toLocaleDateString('en-GB', { day: 'numeric', month: 'short', timeZone: 'UTC' }) +
@@ -49,20 +51,26 @@ export function Sheet({
   const profile = profileOf(outletId)
   const key = `${edition.id}/${outletId}`
   const draft = book.listings?.[key] ?? {}
-  const { message, modal } = App.useApp()
+  const { modal } = App.useApp()
+  const say = useSay()
+  const commit = useCommit(book.id)
   const [progress, setProgress] = useState<{ stage: string; percent: number }>()
   const stop = useRef(false)
-  const change = (label: string, patch: Partial<ListingDraft>, merge = false): void =>
-    void commit(
-      book.id,
+  // Worked out of what the store has when it is written: fields that are left one after the other do not take each other's letters back.
+  const changeOf = (label: string, next: (d: ListingDraft) => Partial<ListingDraft>, merge = false): Promise<boolean> =>
+    commit(
       label,
-      r => ({ listings: { ...r.listings, [key]: { ...r.listings?.[key], ...patch } } }),
+      r => {
+        const now = r.listings?.[key] ?? {}
+        return { listings: { ...r.listings, [key]: { ...now, ...next(now) } } }
+      },
       merge,
-    ).catch((e: Error) => message.error(e.message, readingTime(e.message)))
+    )
+  const change = (label: string, patch: Partial<ListingDraft>): void => void changeOf(label, () => patch)
   const setPrice = (price: number | null): void =>
-    void commit(book.id, `Price ${price === null ? '' : formatMoney(price, 'USD')}`, r => ({
+    void commit(`Price ${price === null ? '' : formatMoney(price, 'USD')}`, r => ({
       editions: r.editions.map(e => (e.id === edition.id ? { ...e, price: price ?? undefined } : e)),
-    })).catch((e: Error) => message.error(e.message, readingTime(e.message)))
+    }))
 
   const findings = [...(figures?.findings ?? []), ...listingFindings(book, edition, draft, profile)]
   const stops = findings.filter(f => f.severity === 'stop')
@@ -83,7 +91,7 @@ export function Sheet({
         }),
       )
     } catch (e) {
-      if (!stop.current) message.error((e as Error).message, readingTime((e as Error).message))
+      if (!stop.current) say.failed(e)
       return undefined
     } finally {
       setProgress(undefined)
@@ -99,9 +107,9 @@ export function Sheet({
     const go = async (): Promise<void> => {
       try {
         await send(book.id, edition.id, profile, made.submission, made.zip)
-        message.success(`${made.submission.name} is on its way to ${profile.name}.`)
+        say.done(`${made.submission.name} is on its way to ${profile.name}.`)
       } catch (e) {
-        message.error((e as Error).message, readingTime((e as Error).message))
+        say.failed(e)
       }
     }
     const { faults } = made.submission
@@ -122,9 +130,9 @@ export function Sheet({
     })
   }
   const old = async (hash: string, name: string): Promise<void> => {
-    const bytes = await sentPackage(hash)
+    const bytes = await blobBytes(hash)
     if (bytes) saveAs(bytes, name, 'application/zip')
-    else message.error('The package is not in this library.')
+    else say.failed('The package is not in this library.')
   }
   const sending = state.pending ? 'Send instead' : state.live ? 'Send the revision' : 'Send'
   const inStep = !!state.live && !differences.length && !state.returned
@@ -278,7 +286,7 @@ export function Sheet({
               draft={draft}
               outletId={outletId}
               readOnly={readOnly}
-              onSlots={slots => change('Slots', { slots }, true)}
+              onSlots={next => changeOf('Slots', d => ({ slots: next(d.slots ?? []) }), true)}
             />
           )}
           <h3>{stops.length ? 'Wanting before it is sent' : 'Ready'}</h3>
@@ -416,7 +424,7 @@ function Slots({
   draft: ListingDraft
   outletId: string
   readOnly: boolean
-  onSlots: (slots: string[]) => void
+  onSlots: (next: (slots: string[]) => string[]) => Promise<boolean>
 }) {
   const profile = profileOf(outletId)
   const rules = profile.listing.keywordSlots
@@ -425,7 +433,7 @@ function Slots({
   const kept = (book.words ?? []).filter(w => w.place === 'slot' || w.place === 'support')
   const pack = (): void => {
     const packed = packSlots(kept, rules ?? { count, characters: 60 }, `${book.data.title} ${book.data.subtitle ?? ''}`)
-    onSlots(Array.from({ length: count }, (_, i) => packed.slots[i] ?? ''))
+    void onSlots(() => Array.from({ length: count }, (_, i) => packed.slots[i] ?? ''))
   }
   return (
     <>
@@ -452,13 +460,15 @@ function Slots({
           )
           return (
             <li key={i}>
-              <Input
+              <StoredInput
                 size="small"
                 aria-label={`Slot ${i + 1}`}
                 disabled={readOnly}
                 status={problems.length ? 'warning' : undefined}
                 value={slot}
-                onChange={e => onSlots(slots.map((s, j) => (j === i ? e.target.value : s)))}
+                onTake={text =>
+                  onSlots(now => Array.from({ length: count }, (_, j) => (j === i ? text : (now[j] ?? ''))))
+                }
               />
               <em>
                 {slot.length}

@@ -17,18 +17,18 @@ import {
   verticalListSortingStrategy,
 } from '@dnd-kit/sortable'
 import { CSS } from '@dnd-kit/utilities'
-import { App, Button, Dropdown, Input, InputNumber } from 'antd'
+import { Button, Dropdown, Input, InputNumber } from 'antd'
 import { useEffect, useState } from 'react'
 import { newRun, plannedPages, runKinds } from '@/core/activity'
 import type { LogColumn, PagePlan, Run } from '@/core/book'
 import { formatTrim } from '@/core/trade'
-import { commit } from '@/data/changes'
 import { BookTop, NoBook } from '@/parts/BookTop'
 import { PageCanvas } from '@/parts/PageCanvas'
 import { Sill, sillOf } from '@/parts/Sill'
 import { useOpenBook } from '@/parts/useOpenBook'
 import './pageplan.css'
-import { readingTime } from '@/parts/errors'
+import { useCommit } from '@/parts/useCommit'
+import { StoredInput } from '@/parts/StoredInput'
 
 /** The page plan: the book's pages run by run, a balance of all of them, beside the spread. */
 export function PagePlanRoom({ bookId }: { bookId: string }) {
@@ -36,7 +36,7 @@ export function PagePlanRoom({ bookId }: { bookId: string }) {
   const { book, edition, leaves, figures, version } = view
   const [chosen, setChosen] = useState<string>()
   const [at, setAt] = useState<number>()
-  const { message } = App.useApp()
+  const commit = useCommit(bookId)
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
     useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
@@ -56,15 +56,14 @@ export function PagePlanRoom({ bookId }: { bookId: string }) {
   useEffect(() => setAt(undefined), [chosen])
 
   if (view.missing) return <NoBook />
-  const change = (label: string, next: (p: PagePlan) => PagePlan, merge = false): void =>
-    void commit(bookId, label, r => ({ plan: next(r.plan ?? { runs: [] }) }), merge).catch((e: Error) =>
-      message.error(e.message, readingTime(e.message)),
-    )
-  const changeRun = (r: Run, label: string, patch: Partial<Run>, merge = false): void =>
-    change(label, p => ({ ...p, runs: p.runs.map(x => (x.id === r.id ? { ...x, ...patch } : x)) }), merge)
+  const change = (label: string, next: (p: PagePlan) => PagePlan, merge = false): Promise<boolean> =>
+    commit(label, r => ({ plan: next(r.plan ?? { runs: [] }) }), merge)
+  // Worked out of the run as the store has it when it is written.
+  const changeRun = (id: string, label: string, next: (r: Run) => Partial<Run>, merge = false): Promise<boolean> =>
+    change(label, p => ({ ...p, runs: p.runs.map(x => (x.id === id ? { ...x, ...next(x) } : x)) }), merge)
   const dropped = ({ active, over }: DragEndEvent): void => {
     if (!over || active.id === over.id) return
-    change('Move a run', p => ({
+    void change('Move a run', p => ({
       ...p,
       runs: arrayMove(
         p.runs,
@@ -127,9 +126,11 @@ export function PagePlanRoom({ bookId }: { bookId: string }) {
                             chosen={r.id === run?.id}
                             readOnly={readOnly}
                             onChoose={() => setChosen(r.id)}
-                            onPages={n => changeRun(r, `${runKinds[r.kind].name}: ${n} pages`, { pages: n }, true)}
+                            onPages={n =>
+                              void changeRun(r.id, `${runKinds[r.kind].name}: ${n} pages`, () => ({ pages: n }), true)
+                            }
                             onRemove={() =>
-                              change(`Remove ${runKinds[r.kind].name.toLowerCase()} pages`, p => ({
+                              void change(`Remove ${runKinds[r.kind].name.toLowerCase()} pages`, p => ({
                                 ...p,
                                 runs: p.runs.filter(x => x.id !== r.id),
                               }))
@@ -158,7 +159,7 @@ export function PagePlanRoom({ bookId }: { bookId: string }) {
                   })),
                   onClick: ({ key }) => {
                     const fresh = newRun(plan, key as Run['kind'])
-                    change(`Add ${runKinds[key as Run['kind']].name.toLowerCase()} pages`, p => ({
+                    void change(`Add ${runKinds[key as Run['kind']].name.toLowerCase()} pages`, p => ({
                       ...p,
                       runs: [...p.runs, fresh],
                     }))
@@ -179,7 +180,7 @@ export function PagePlanRoom({ bookId }: { bookId: string }) {
                   key={run.id}
                   run={run}
                   readOnly={readOnly}
-                  onChange={(label, patch, merge) => changeRun(run, label, patch, merge)}
+                  onChange={(label, next, merge) => changeRun(run.id, label, next, merge)}
                 />
               )}
             </section>
@@ -321,12 +322,13 @@ function RunValues({
 }: {
   run: Run
   readOnly: boolean
-  onChange: (label: string, patch: Partial<Run>, merge?: boolean) => void
+  onChange: (label: string, next: (r: Run) => Partial<Run>, merge?: boolean) => Promise<boolean>
 }) {
   const [heading, setHeading] = useState<string>()
   const columns = run.columns ?? []
-  const setColumns = (label: string, next: LogColumn[], merge = false): void =>
-    onChange(label, { columns: next }, merge)
+  const change = (label: string, patch: Partial<Run>, merge = false): void => void onChange(label, () => patch, merge)
+  const setColumns = (label: string, next: (now: LogColumn[]) => LogColumn[], merge = false): Promise<boolean> =>
+    onChange(label, r => ({ columns: next(r.columns ?? []) }), merge)
   const what = { lined: 'Between lines', dot: 'Between dots', log: 'Height of a row', blank: '' }[run.kind]
   return (
     <section className="values" aria-label={`Values of ${run.heading || runKinds[run.kind].name}`}>
@@ -339,8 +341,10 @@ function RunValues({
           value={heading ?? run.heading ?? ''}
           onChange={e => setHeading(e.target.value)}
           onBlur={() => {
-            if (heading !== undefined) onChange('Heading of a run', { heading: heading.trim() || undefined })
-            setHeading(undefined)
+            if (heading === undefined) return
+            void onChange('Heading of a run', () => ({ heading: heading.trim() || undefined })).then(
+              done => done && setHeading(undefined),
+            )
           }}
           onPressEnter={e => e.currentTarget.blur()}
           placeholder="none"
@@ -357,7 +361,7 @@ function RunValues({
             max={72}
             step={0.5}
             value={run.spacing}
-            onChange={v => v !== null && onChange(`${what} ${v}`, { spacing: v }, true)}
+            onChange={v => v !== null && change(`${what} ${v}`, { spacing: v }, true)}
             suffix="pt"
           />
         </label>
@@ -373,7 +377,7 @@ function RunValues({
             max={100}
             step={5}
             value={Math.round(run.tone * 100)}
-            onChange={v => v !== null && onChange(`Tone ${v}`, { tone: v / 100 }, true)}
+            onChange={v => v !== null && change(`Tone ${v}`, { tone: v / 100 }, true)}
             suffix="%"
           />
         </label>
@@ -383,17 +387,13 @@ function RunValues({
           <h3>Columns</h3>
           {columns.map((c, i) => (
             <div className="column" key={i}>
-              <Input
+              <StoredInput
                 size="small"
                 aria-label={`Column ${i + 1}`}
                 disabled={readOnly}
                 value={c.name}
-                onChange={e =>
-                  setColumns(
-                    'Name of a column',
-                    columns.map((x, j) => (j === i ? { ...x, name: e.target.value } : x)),
-                    true,
-                  )
+                onTake={name =>
+                  setColumns('Name of a column', now => now.map((x, j) => (j === i ? { ...x, name } : x)), true)
                 }
               />
               <InputNumber
@@ -406,9 +406,9 @@ function RunValues({
                 value={c.share}
                 onChange={v =>
                   v !== null &&
-                  setColumns(
+                  void setColumns(
                     'Share of a column',
-                    columns.map((x, j) => (j === i ? { ...x, share: v } : x)),
+                    now => now.map((x, j) => (j === i ? { ...x, share: v } : x)),
                     true,
                   )
                 }
@@ -419,19 +419,14 @@ function RunValues({
                 aria-label={`Remove column ${i + 1}`}
                 disabled={readOnly || columns.length < 2}
                 icon={<DeleteOutlined />}
-                onClick={() =>
-                  setColumns(
-                    'Remove a column',
-                    columns.filter((_, j) => j !== i),
-                  )
-                }
+                onClick={() => void setColumns('Remove a column', now => now.filter((_, j) => j !== i))}
               />
             </div>
           ))}
           <Button
             size="small"
             disabled={readOnly || columns.length >= 12}
-            onClick={() => setColumns('Add a column', [...columns, { name: '', share: 2 }])}
+            onClick={() => void setColumns('Add a column', now => [...now, { name: '', share: 2 }])}
           >
             Add a column
           </Button>

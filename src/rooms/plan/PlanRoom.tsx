@@ -27,6 +27,8 @@ import {
   yearField,
 } from './planFields'
 import './plan.css'
+import { useCommit } from '@/parts/useCommit'
+import { useSay } from '@/parts/useSay'
 
 const languages = [
   ['en-GB', 'English (British)'],
@@ -117,6 +119,7 @@ export function PlanRoom({ bookId }: { bookId: string }) {
 
 function TitlePart({ book }: { book: Book }) {
   const { data } = book
+  const say = useSay()
   const change = (label: string, patch: Partial<TitleData>): Promise<void> =>
     commit(book.id, label, r => ({ data: { ...r.data, ...patch } }))
   const author = data.contributors.find(c => c.role === 'aut')
@@ -176,7 +179,7 @@ function TitlePart({ book }: { book: Book }) {
           id="plan-language"
           value={data.language}
           options={languages.map(([value, label]) => ({ value, label }))}
-          onChange={v => change('Language', { language: v })}
+          onChange={v => void change('Language', { language: v }).catch(say.failed)}
           style={{ width: 220 }}
         />
         <p className="say">Hyphenation goes by it</p>
@@ -205,6 +208,7 @@ function Others({ book }: { book: Book }) {
   const { contributors } = book.data
   const first = contributors.find(c => c.role === 'aut')
   const others = contributors.filter(c => c !== first)
+  const say = useSay()
   const set = (label: string, next: Contributor[]): Promise<void> =>
     commit(book.id, label, r => ({ data: { ...r.data, contributors: [...(first ? [first] : []), ...next] } }))
   return (
@@ -228,10 +232,10 @@ function Others({ book }: { book: Book }) {
               value={c.role}
               options={otherRoles}
               onChange={role =>
-                set(
+                void set(
                   `Role of ${c.name}`,
                   others.map((o, j) => (j === i ? { ...o, role } : o)),
-                )
+                ).catch(say.failed)
               }
               style={{ width: '100%' }}
             />
@@ -242,10 +246,10 @@ function Others({ book }: { book: Book }) {
             className="remove"
             aria-label={`Remove ${c.name || 'contributor'}`}
             onClick={() =>
-              set(
+              void set(
                 `Remove ${c.name}`,
                 others.filter((_, j) => j !== i),
-              )
+              ).catch(say.failed)
             }
           >
             remove
@@ -255,7 +259,7 @@ function Others({ book }: { book: Book }) {
       <button
         type="button"
         className="add"
-        onClick={() => set('Add a contributor', [...others, { name: 'Name', role: 'edt' }])}
+        onClick={() => void set('Add a contributor', [...others, { name: 'Name', role: 'edt' }]).catch(say.failed)}
       >
         add an editor, illustrator, translator …
       </button>
@@ -267,6 +271,7 @@ const changeEdition = (book: Book, id: string, label: string, patch: Partial<Edi
   commit(book.id, label, r => ({ editions: r.editions.map(e => (e.id === id ? { ...e, ...patch } : e)) }))
 
 function PrintPart({ book, edition, figures }: { book: Book; edition: Edition; figures: Figures | undefined }) {
+  const say = useSay()
   const printers = shippedProfiles.filter(p => p.print?.bindings.some(b => b.kind === edition.kind))
   const profile = profileOf(edition.outlets[0] ?? 'ostrevane')
   const binding = profile.print?.bindings.find(b => b.kind === edition.kind)
@@ -274,12 +279,18 @@ function PrintPart({ book, edition, figures }: { book: Book; edition: Edition; f
     label: string,
     value: string | undefined,
     options: { value: string; label: string }[],
-    take: (v: string) => void,
+    take: (v: string) => Promise<void>,
     width: number,
   ) => (
     <div className="field" style={{ width }}>
       <label htmlFor={`${edition.id}-${label}`}>{label}</label>
-      <Select id={`${edition.id}-${label}`} value={value} options={options} onChange={take} style={{ width: '100%' }} />
+      <Select
+        id={`${edition.id}-${label}`}
+        value={value}
+        options={options}
+        onChange={v => void take(v).catch(say.failed)}
+        style={{ width: '100%' }}
+      />
       <p className="say" />
     </div>
   )
@@ -312,7 +323,7 @@ function PrintPart({ book, edition, figures }: { book: Book; edition: Edition; f
             const next = profileOf(v)
             const trims = next.print!.bindings.find(b => b.kind === edition.kind)!.trims
             const papers = next.print!.papers.map(p => p.id)
-            changeEdition(book, edition.id, `Outlet ${next.name}`, {
+            return changeEdition(book, edition.id, `Outlet ${next.name}`, {
               outlets: [v, ...edition.outlets.slice(1).filter(o => o !== v)],
               trim: trims.includes(edition.trim ?? '') ? edition.trim : trims[0],
               paper: papers.includes(edition.paper ?? '') ? edition.paper : papers[0],
@@ -380,6 +391,7 @@ function PrintPart({ book, edition, figures }: { book: Book; edition: Edition; f
 
 /** Adds an edition of a kind that the book does not have yet. */
 function AddEdition({ book }: { book: Book }) {
+  const record = useCommit(book.id)
   const kinds = (['paperback', 'coil', 'case', 'ebook'] as const).filter(
     k => !book.editions.some(e => e.kind === k) && !(k === 'ebook' && book.plan),
   )
@@ -399,7 +411,7 @@ function AddEdition({ book }: { book: Book }) {
             outlets: [printer?.id ?? 'ostrevane'],
             style: 'harbour-roman',
           }
-    void commit(book.id, `Add the ${kindWords[kind]!.toLowerCase()}`, r => ({ editions: [...r.editions, fresh] }))
+    void record(`Add the ${kindWords[kind]!.toLowerCase()}`, r => ({ editions: [...r.editions, fresh] }))
   }
   return kinds.length ? (
     <p className="quiet">
@@ -418,8 +430,9 @@ function AddEdition({ book }: { book: Book }) {
 
 function RemoveEdition({ book, edition }: { book: Book; edition: Edition }) {
   const { modal } = App.useApp()
+  const record = useCommit(book.id)
   const go = (): void =>
-    void commit(book.id, `Remove the ${kindWords[edition.kind]!.toLowerCase()}`, r => ({
+    void record(`Remove the ${kindWords[edition.kind]!.toLowerCase()}`, r => ({
       editions: r.editions.filter(e => e.id !== edition.id),
     }))
   return (

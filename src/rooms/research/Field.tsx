@@ -1,7 +1,7 @@
 'use client'
 import { line, range, scaleLinear, scaleSqrt } from 'd3'
-import { useLayoutEffect, useRef, useState } from 'react'
 import type { PhraseFigures } from '@/core/market'
+import { useSize } from '@/parts/useSize'
 
 /** The field: buyers a month against crowding, with lines of equal room. A filled dot is kept; the chosen one is ringed. */
 export function Field({
@@ -15,13 +15,8 @@ export function Field({
   chosen: string | undefined
   onChoose: (phrase: string) => void
 }) {
-  const box = useRef<HTMLDivElement>(null)
-  const [width, setWidth] = useState(860)
-  useLayoutEffect(() => {
-    const watch = new ResizeObserver(() => box.current && setWidth(box.current.clientWidth))
-    watch.observe(box.current!)
-    return () => watch.disconnect()
-  }, [])
+  const [box, size] = useSize<HTMLDivElement>()
+  const width = size.width || 860
   const [height, left, foot, top] = [256, 46, 34, 16]
   const most = Math.max(100, ...phrases.map(p => p.demand)) * 1.08
   const x = scaleLinear([0, 10], [left, width - 20])

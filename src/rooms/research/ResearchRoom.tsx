@@ -1,22 +1,26 @@
 'use client'
-import { App, Button, Input, type InputRef, Segmented, Select } from 'antd'
+import { Button, Input, type InputRef, Segmented, Select } from 'antd'
 import { useLiveQuery } from 'dexie-react-hooks'
 import Papa from 'papaparse'
 import { useSearchParams } from 'next/navigation'
-import { useEffect, useMemo, useRef, useState } from 'react'
+import { useMemo, useRef, useState } from 'react'
 import type { KeptPhrase, PhrasePlace } from '@/core/book'
 import { markets, packSlots, type PhraseFigures } from '@/core/market'
 import { profileOf } from '@/core/outlets'
 import { formatMoney } from '@/core/trade'
 import { listBooks } from '@/data/books'
-import { commit, redo, undo } from '@/data/changes'
-import { db } from '@/data/db'
+import { redo, undo } from '@/data/changes'
+import { keepQuestion, type LastQuestion, lastQuestion } from '@/data/research'
 import { saveAs } from '@/parts/saveAs'
 import { Sill } from '@/parts/Sill'
 import { Field } from './Field'
 import { askPhrases, askTitles, type ShownTitle } from './marketClient'
 import './research.css'
-import { readingTime } from '@/parts/errors'
+import { useSay } from '@/parts/useSay'
+import { useCommit } from '@/parts/useCommit'
+import { isTyping, useKeys } from '@/parts/useKeys'
+import { useHold } from '@/parts/useHold'
+import { useAnswer } from '@/parts/useAnswer'
 
 type SortKey = 'phrase' | 'searches' | 'buyShare' | 'demand' | 'crowding' | 'room'
 const columns: { key: SortKey; words: string; says: string }[] = [
@@ -42,79 +46,51 @@ const places: { value: PhrasePlace; label: string }[] = [
 export function ResearchRoom() {
   const asked = useSearchParams().get('book')
   const books = useLiveQuery(listBooks)
-  const remembered = useLiveQuery(
-    async () =>
-      (await db.settings.get('research'))?.value as { market?: string; word?: string; book?: string } | undefined,
-  )
-  const [choice, setChoice] = useState<{ market?: string; word?: string; book?: string }>({})
+  const remembered = useLiveQuery(lastQuestion)
+  const [choice, setChoice] = useState<LastQuestion>({})
   const market = choice.market ?? remembered?.market ?? markets[0].id
   const word = choice.word ?? remembered?.word ?? ''
   const bookId = choice.book ?? asked ?? remembered?.book ?? books?.[0]?.id
   const book = books?.find(b => b.id === bookId) ?? books?.[0]
   const [draft, setDraft] = useState<string>()
-  const [answer, setAnswer] = useState<{ key: string; phrases: PhraseFigures[] }>()
-  const [titles, setTitles] = useState<{ phrase: string; titles: ShownTitle[] }>()
   const [chosen, setChosen] = useState<string>()
   const [sort, setSort] = useState<{ key: SortKey; up: boolean }>({ key: 'room', up: false })
   const [list, setList] = useState<'related' | 'kept'>('related')
-  const [trouble, setTrouble] = useState<string>()
-  const [busy, setBusy] = useState(false)
-  const [size, setSize] = useState<{ titles: number; niches: number }>()
   const find = useRef<InputRef>(null)
-  const { message } = App.useApp()
+  const say = useSay()
+  const commit = useCommit(book?.id ?? '')
+  const follows = useHold(book?.id) === 'following'
 
   const choose = (patch: typeof choice): void => {
     const next = { market, word, ...(book ? { book: book.id } : {}), ...choice, ...patch }
     setChoice(next)
-    void db.settings.put({ key: 'research', value: next })
+    void keepQuestion(next).catch(say.failed)
   }
 
   // An empty question has the marketplace made while the author still thinks of a word.
-  useEffect(() => void askPhrases(markets[0].id, '').then(setSize, (e: Error) => setTrouble(e.message)), [])
+  const { answer: size, trouble: unmade } = useAnswer(async () => askPhrases(markets[0].id, ''), [])
+  const { answer, trouble: unasked } = useAnswer(
+    async () => (word ? { key: `${market}/${word}`, phrases: (await askPhrases(market, word)).phrases } : undefined),
+    [market, word],
+  )
+  const { answer: titles, trouble: untitled } = useAnswer(
+    async () => (chosen ? { phrase: chosen, titles: (await askTitles(market, chosen)).titles } : undefined),
+    [market, chosen],
+  )
+  const trouble = unmade ?? unasked ?? untitled
+  const busy = !!word && !trouble && answer?.key !== `${market}/${word}`
 
-  useEffect(() => {
-    if (!word) return
-    let gone = false
-    setBusy(true)
-    askPhrases(market, word)
-      .then(({ phrases }) => {
-        if (gone) return
-        setAnswer({ key: `${market}/${word}`, phrases })
-        setTrouble(undefined)
-      })
-      .catch((e: Error) => !gone && setTrouble(e.message))
-      .finally(() => !gone && setBusy(false))
-    return () => {
-      gone = true
+  useKeys(e => {
+    if (isTyping(e)) return
+    if (e.key === '/') {
+      e.preventDefault()
+      find.current?.focus()
     }
-  }, [market, word])
-
-  useEffect(() => {
-    if (!chosen) return
-    let gone = false
-    askTitles(market, chosen)
-      .then(a => !gone && setTitles({ phrase: chosen, titles: a.titles }))
-      .catch((e: Error) => !gone && setTrouble(e.message))
-    return () => {
-      gone = true
+    if (book && (e.ctrlKey || e.metaKey) && e.key.toLowerCase() === 'z') {
+      e.preventDefault()
+      void (e.shiftKey ? redo : undo)(book.id).catch(say.failed)
     }
-  }, [market, chosen])
-
-  useEffect(() => {
-    const onKey = (e: KeyboardEvent): void => {
-      const typing = e.target instanceof HTMLElement && e.target.closest('input, textarea, .ant-select')
-      if (e.key === '/' && !typing) {
-        e.preventDefault()
-        find.current?.focus()
-      }
-      if (book && !typing && (e.ctrlKey || e.metaKey) && e.key.toLowerCase() === 'z') {
-        e.preventDefault()
-        void (e.shiftKey ? redo : undo)(book.id).catch((x: Error) => message.error(x.message, readingTime(x.message)))
-      }
-    }
-    addEventListener('keydown', onKey)
-    return () => removeEventListener('keydown', onKey)
-  }, [book, message])
+  })
 
   const kept = useMemo(() => book?.words ?? [], [book])
   const keptSet = useMemo(() => new Set(kept.map(k => k.phrase)), [kept])
@@ -138,12 +114,7 @@ export function ResearchRoom() {
   }, [answer, kept, list, sort])
 
   const change = (label: string, words: (w: KeptPhrase[]) => KeptPhrase[]): void =>
-    void (
-      book &&
-      commit(book.id, label, r => ({ words: words(r.words ?? []) })).catch((e: Error) =>
-        message.error(e.message, readingTime(e.message)),
-      )
-    )
+    void (book && commit(label, r => ({ words: words(r.words ?? []) })))
   const keep = (p: PhraseFigures): void =>
     keptSet.has(p.phrase)
       ? change(`Let go of “${p.phrase}”`, w => w.filter(k => k.phrase !== p.phrase))
@@ -234,6 +205,7 @@ export function ResearchRoom() {
                 value={list}
                 onChange={setList}
               />
+              {follows && <span role="status">Another window writes this book: what is kept can be read here.</span>}
               {trouble && (
                 <span className="trouble" role="alert">
                   {trouble}
@@ -318,7 +290,7 @@ export function ResearchRoom() {
                             aria-label={`Keep ${p.phrase}`}
                             checked={!!k}
                             onChange={() => keep(p)}
-                            disabled={!book}
+                            disabled={!book || follows}
                           />
                         </td>
                         <td className="phrase">
@@ -352,6 +324,7 @@ export function ResearchRoom() {
                               placeholder="place"
                               aria-label={`Place of ${p.phrase}`}
                               value={k.place}
+                              disabled={follows}
                               options={places}
                               onChange={v => place(p.phrase, v)}
                               popupMatchSelectWidth={130}
@@ -373,6 +346,7 @@ export function ResearchRoom() {
                 phrase={chosen}
                 note={kept.find(k => k.phrase === chosen)?.note}
                 kept={keptSet.has(chosen)}
+                readOnly={follows}
                 onNote={t => note(chosen, t)}
                 onClose={() => setChosen(undefined)}
               />
@@ -409,6 +383,7 @@ function First({
   phrase,
   note,
   kept,
+  readOnly,
   onNote,
   onClose,
 }: {
@@ -416,6 +391,7 @@ function First({
   phrase: string
   note: string | undefined
   kept: boolean
+  readOnly: boolean
   onNote: (text: string) => void
   onClose: () => void
 }) {
@@ -435,6 +411,7 @@ function First({
           placeholder="a note of your own"
           defaultValue={note}
           autoSize={{ minRows: 1, maxRows: 4 }}
+          readOnly={readOnly}
           onBlur={e => e.target.value !== (note ?? '') && onNote(e.target.value)}
         />
       )}

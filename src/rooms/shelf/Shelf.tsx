@@ -2,7 +2,7 @@
 import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { App, Button, Form, Input, type InputRef, Modal, Radio } from 'antd'
-import { useEffect, useMemo, useRef, useState } from 'react'
+import { useMemo, useRef, useState } from 'react'
 import { Beside } from '@/parts/Beside'
 import { BadBook } from '@/parts/BadBook'
 import { kindWords } from '@/parts/kinds'
@@ -16,7 +16,9 @@ import { nextHeld } from '@/data/waiting'
 import { beginBook, bringIn, type ShelfEntry, useShelf } from './useShelf'
 import { TakenDown } from './TakenDown'
 import './shelf.css'
-import { readingTime } from '@/parts/errors'
+import { useSay } from '@/parts/useSay'
+import { isTyping, useKeys } from '@/parts/useKeys'
+import { FilePick } from '@/parts/FilePick'
 
 /** How far an edition is before anything is sent: nothing in it, something stops it, ready. */
 const readiness = (o: Outlook, e: EditionOutlook): 'dark' | 'dim' | 'lit' =>
@@ -28,21 +30,16 @@ export function Shelf() {
   const [query, setQuery] = useState('')
   const [beginning, setBeginning] = useState(false)
   const [over, setOver] = useState(false)
-  const picker = useRef<HTMLInputElement>(null)
   const search = useRef<InputRef>(null)
-  const { message, modal } = App.useApp()
+  const { modal } = App.useApp()
+  const say = useSay()
   const router = useRouter()
 
-  useEffect(() => {
-    const onKey = (e: KeyboardEvent): void => {
-      if (e.key === '/' && !(e.target instanceof HTMLInputElement || e.target instanceof HTMLTextAreaElement)) {
-        e.preventDefault()
-        search.current?.focus()
-      }
-    }
-    addEventListener('keydown', onKey)
-    return () => removeEventListener('keydown', onKey)
-  }, [])
+  useKeys(e => {
+    if (e.key !== '/' || isTyping(e)) return
+    e.preventDefault()
+    search.current?.focus()
+  })
 
   const turned = async (shown: string[]): Promise<boolean> =>
     modal.confirm({
@@ -61,7 +58,7 @@ export function Shelf() {
     })
   const take = async (files: Iterable<File>): Promise<void> => {
     for (const f of files) {
-      const done = message.loading(`Reading ${f.name} …`, 0)
+      const done = say.during(`Reading ${f.name} …`)
       try {
         const { title, lost } = await bringIn(f, turned).catch(async (e: Error) => {
           // A damaged file is brought in as far as it can be read only where the author wishes it.
@@ -76,7 +73,7 @@ export function Shelf() {
           if (!wished) throw new Cancelled()
           return bringIn(f, turned, true)
         })
-        if (title) message.success(`“${title}” stands on the shelf.`)
+        if (title) say.done(`“${title}” stands on the shelf.`)
         if (lost?.length)
           modal.info({
             title: `Not everything of ${f.name} could be taken`,
@@ -89,8 +86,8 @@ export function Shelf() {
             ),
           })
       } catch (e) {
-        if (e instanceof Cancelled) message.info(`${f.name} was not brought in.`)
-        else message.error(`${f.name}: ${(e as Error).message}`, readingTime((e as Error).message))
+        if (e instanceof Cancelled) say.note(`${f.name} was not brought in.`)
+        else say.failed(e, f.name)
       } finally {
         done()
       }
@@ -101,27 +98,8 @@ export function Shelf() {
   // It only rests: no question is asked, and one word brings it back.
   const down = (e: ShelfEntry): void =>
     void takeDown(e.id).then(
-      () =>
-        message.info({
-          key: e.id,
-          duration: 6,
-          content: (
-            <>
-              “{e.title}” was taken down.{' '}
-              <Button
-                size="small"
-                type="link"
-                onClick={() => {
-                  message.destroy(e.id)
-                  void putBackUp(e.id)
-                }}
-              >
-                Put it back
-              </Button>
-            </>
-          ),
-        }),
-      (x: Error) => message.error(x.message, readingTime(x.message)),
+      () => say.offer(`“${e.title}” was taken down.`, 'Put it back', () => void putBackUp(e.id).catch(say.failed)),
+      say.failed,
     )
 
   const groups = useMemo(() => group(entries ?? [], query), [entries, query])
@@ -165,19 +143,14 @@ export function Shelf() {
             onChange={e => setQuery(e.target.value)}
             allowClear
           />
-          <Button onClick={() => picker.current?.click()}>Bring in a manuscript</Button>
-          <input
-            ref={picker}
-            type="file"
-            hidden
-            multiple
+          <FilePick
+            label="Manuscript file"
             accept=".docx,.md,.markdown,.txt,.porchlight"
-            aria-label="Manuscript file"
-            onChange={e => {
-              void take([...(e.target.files ?? [])])
-              e.target.value = ''
-            }}
-          />
+            multiple
+            onPick={files => void take(files)}
+          >
+            {pick => <Button onClick={pick}>Bring in a manuscript</Button>}
+          </FilePick>
           <Button type="primary" onClick={() => setBeginning(true)}>
             New book
           </Button>
@@ -387,7 +360,7 @@ function nextFor(entry: ShelfEntry, o: Outlook): { words: string; stage: string 
 }
 
 function BeginDialog({ open, onClose }: { open: boolean; onClose: () => void }) {
-  const { message } = App.useApp()
+  const say = useSay()
   const [form] = Form.useForm<{ title: string; author?: string; kind: 'text' | 'pages' }>()
   return (
     <Modal
@@ -405,11 +378,7 @@ function BeginDialog({ open, onClose }: { open: boolean; onClose: () => void }) 
         requiredMark={false}
         preserve={false}
         initialValues={{ kind: 'text' }}
-        onFinish={v =>
-          void beginBook(v.title.trim(), v.author?.trim() ?? '', v.kind).then(onClose, (e: Error) =>
-            message.error(e.message, readingTime(e.message)),
-          )
-        }
+        onFinish={v => void beginBook(v.title.trim(), v.author?.trim() ?? '', v.kind).then(onClose, say.failed)}
       >
         <Form.Item
           name="title"

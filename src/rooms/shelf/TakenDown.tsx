@@ -4,18 +4,16 @@ import { useLiveQuery } from 'dexie-react-hooks'
 import { daysLeft, putBackUp, removeForGood, REST_DAYS, takenDown } from '@/data/removal'
 import { megabytes } from '@/parts/megabytes'
 import { closeAtPress } from '@/workers/client'
-import { readingTime } from '@/parts/errors'
+import { useSay } from '@/parts/useSay'
 
 /** Books that were taken down: each rests, whole, and can be put back until its days are over. */
 export function TakenDown() {
   const books = useLiveQuery(takenDown) ?? []
-  const { message, modal } = App.useApp()
+  const { modal } = App.useApp()
+  const say = useSay()
   if (!books.length) return null
   const back = (id: string, title: string): void =>
-    void putBackUp(id).then(
-      () => message.success(`“${title}” stands on the shelf again.`),
-      (e: Error) => message.error(e.message, readingTime(e.message)),
-    )
+    void putBackUp(id).then(() => say.done(`“${title}” stands on the shelf again.`), say.failed)
   const remove = (id: string, title: string): void =>
     void modal.confirm({
       title: `Remove “${title}” for good?`,
@@ -27,7 +25,7 @@ export function TakenDown() {
       onOk: async () => {
         await closeAtPress(id)
         const freed = await removeForGood(id)
-        message.success(`“${title}” is gone. ${megabytes(freed.bytes)} of pictures and files were freed with it.`, 6)
+        say.done(`“${title}” is gone. ${megabytes(freed.bytes)} of pictures and files were freed with it.`)
       },
     })
   return (

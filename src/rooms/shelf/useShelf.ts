@@ -1,16 +1,15 @@
 'use client'
 import { useLiveQuery } from 'dexie-react-hooks'
 import { useEffect, useRef, useState } from 'react'
-import { freshBookId, freshen, type HeldBook, listBooks, putBook } from '@/data/books'
+import { freeBookId, freshBookId, freshen, type HeldBook, listBooks, putBook } from '@/data/books'
 import { loadDemoOnce } from '@/data/demo'
 import { createBook, type Edition, newSection, plainEditions, turnedTexts, withoutTurns } from '@/core/book'
 import { type Difference, drift, foldListing } from '@/core/outlets'
 import { Cancelled, formatMoney } from '@/core/trade'
 import { showLength } from '@/parts/lengths'
 import { readClock } from '@/data/clock'
-import { db } from '@/data/db'
 import type { BookRecord } from '@/data/records'
-import { pairKey } from '@/data/listings'
+import { allListings, pairKey } from '@/data/listings'
 import type { Pair } from '@/parts/useListings'
 import { holdManuscript } from '@/data/waiting'
 import { openAtPress, press } from '@/workers/client'
@@ -47,7 +46,7 @@ export function useShelf(): {
   const [outlooks, setOutlooks] = useState<Record<string, ShelfEntry['outlook']>>({})
   const held = useRef(new Map<string, HeldBook>())
   const [drifts, setDrifts] = useState<Record<string, Difference[]>>({})
-  const listings = useLiveQuery(() => db.listings.toArray())
+  const listings = useLiveQuery(allListings)
   const now = useLiveQuery(readClock) ?? 0
   const [ready, setReady] = useState(false)
   const [trouble, setTrouble] = useState<string>()
@@ -199,7 +198,7 @@ export async function bringIn(
     return {}
   }
   // A project keeps its id where no other book has it: what it is exported as again is the same file, its ebook the same ebook.
-  const id = (await db.books.get(read.book.id)) ? await freshBookId(read.book.data.title) : read.book.id
+  const id = await freeBookId(read.book)
   await putBook({ book: { ...read.book, id }, pictures: read.pictures })
   return {
     title: read.book.data.title,

@@ -1,8 +1,7 @@
 'use client'
 import type { Editor } from '@tiptap/core'
 import { useRouter } from 'next/navigation'
-import { useEffect, useState } from 'react'
-import { press } from '@/workers/client'
+import { usePress } from '@/parts/usePress'
 import { placeAtCursor } from './places'
 
 /** How long the cursor must rest before it is looked up. */
@@ -26,26 +25,16 @@ export function InPages({
   /** Of the pages. */ version: number
   onLeave: () => Promise<void>
 }) {
-  const [label, setLabel] = useState<string>()
   const router = useRouter()
-  useEffect(() => {
-    let gone = false
-    const timer = setTimeout(() => {
+  // Pages that cannot be set are said in the sill; here no page is named.
+  const { answer: label } = usePress(
+    async press => {
       const place = editor.isDestroyed ? undefined : placeAtCursor(editor)
-      if (!place) return setLabel(undefined)
-      press()
-        .wordInPages(bookId, editionId, { section, ...place })
-        .then(
-          found => !gone && setLabel(found?.label),
-          // Pages that cannot be set are said in the sill; here no page is named.
-          () => !gone && setLabel(undefined),
-        )
-    }, REST)
-    return () => {
-      gone = true
-      clearTimeout(timer)
-    }
-  }, [bookId, editionId, editor, section, turn, version])
+      return place && (await press.wordInPages(bookId, editionId, { section, ...place }).catch(() => undefined))?.label
+    },
+    [bookId, editionId, editor, section],
+    { anew: [turn, version], after: REST },
+  )
   const go = (): void => {
     const place = placeAtCursor(editor)
     if (place)

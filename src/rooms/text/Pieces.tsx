@@ -1,11 +1,11 @@
 'use client'
 import type { Editor } from '@tiptap/core'
-import { App, Button } from 'antd'
+import { Button } from 'antd'
 import { useLiveQuery } from 'dexie-react-hooks'
 import type { Book } from '@/core/book'
 import { letPieceGo, piecesOf } from '@/data/pieces'
 import { insertWords } from './commands'
-import { readingTime } from '@/parts/errors'
+import { useSay } from '@/parts/useSay'
 
 /** Words that were written and found no place, since others had removed what they stood in: kept until the author says where they go. */
 export function Pieces({
@@ -22,7 +22,7 @@ export function Pieces({
   flush: () => Promise<void>
 }) {
   const pieces = useLiveQuery(() => piecesOf(book.id), [book.id]) ?? []
-  const { message } = App.useApp()
+  const say = useSay()
   const here = pieces.filter(p => p.section === section || !book.sections.some(s => s.id === p.section))
   if (!here.length) return null
   const place = async (id: number, text: string): Promise<void> => {
@@ -43,18 +43,11 @@ export function Pieces({
           <Button
             size="small"
             disabled={readOnly || !editor}
-            onClick={() =>
-              void place(p.id!, p.text).catch((e: Error) => message.error(e.message, readingTime(e.message)))
-            }
+            onClick={() => void place(p.id!, p.text).catch(say.failed)}
           >
             Put them at the cursor
           </Button>
-          <Button
-            size="small"
-            type="text"
-            disabled={readOnly}
-            onClick={() => void letPieceGo(p.id!).catch((e: Error) => message.error(e.message, readingTime(e.message)))}
-          >
+          <Button size="small" type="text" disabled={readOnly} onClick={() => void letPieceGo(p.id!).catch(say.failed)}>
             Let them go
           </Button>
         </div>

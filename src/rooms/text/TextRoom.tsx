@@ -33,7 +33,9 @@ import { SignAtCursor } from './SignAtCursor'
 import { Toolbar } from './Toolbar'
 import { useSectionEditor } from './useSectionEditor'
 import './text.css'
-import { readingTime } from '@/parts/errors'
+import { useSay } from '@/parts/useSay'
+import { useKeys } from '@/parts/useKeys'
+import { FilePick, type FilePicker } from '@/parts/FilePick'
 
 /** The text: sections at the left, one calm column to write in. */
 export function TextRoom({ bookId }: { bookId: string }) {
@@ -45,10 +47,11 @@ export function TextRoom({ bookId }: { bookId: string }) {
   const chars = Number(params.get('chars')) || 0
   const [chosen, setChosen] = useState<string>()
   const [turn, setTurn] = useState(0)
-  const picker = useRef<HTMLInputElement>(null)
+  const picker = useRef<FilePicker>(null)
   /** Whether the picture that is being picked goes into the line. */
   const inLine = useRef(false)
-  const { message, modal } = App.useApp()
+  const { modal } = App.useApp()
+  const say = useSay()
   const readOnly = view.hold === 'following'
 
   const section = useMemo(() => {
@@ -78,23 +81,14 @@ export function TextRoom({ bookId }: { bookId: string }) {
     requestAnimationFrame(() => !editor.isDestroyed && goToPlace(editor, { block, chars }))
   }, [editor, block, chars, asked, section?.id])
 
-  useEffect(() => {
-    const onKey = (e: KeyboardEvent): void => {
-      if (
-        !(e.ctrlKey || e.metaKey) ||
-        e.key.toLowerCase() !== 'z' ||
-        !(e.target instanceof HTMLElement) ||
-        !e.target.closest('.ProseMirror')
-      )
-        return
-      e.preventDefault()
-      void flush()
-        .then(() => (e.shiftKey ? redo : undo)(bookId))
-        .catch((x: Error) => message.error(x.message, readingTime(x.message)))
-    }
-    addEventListener('keydown', onKey, true)
-    return () => removeEventListener('keydown', onKey, true)
-  }, [flush, bookId, message])
+  useKeys(e => {
+    const here = e.target instanceof HTMLElement && e.target.closest('.ProseMirror')
+    if (!(e.ctrlKey || e.metaKey) || e.key.toLowerCase() !== 'z' || !here) return
+    e.preventDefault()
+    void flush()
+      .then(() => (e.shiftKey ? redo : undo)(bookId))
+      .catch(say.failed)
+  }, true)
 
   const operate = useLatest((label: string, operation: (b: Book) => Book): Promise<boolean> =>
     flush()
@@ -102,7 +96,7 @@ export function TextRoom({ bookId }: { bookId: string }) {
       .then(
         () => true,
         (x: Error) => {
-          message.error(x.message, readingTime(x.message))
+          say.failed(x)
           return false
         },
       ),
@@ -153,11 +147,11 @@ export function TextRoom({ bookId }: { bookId: string }) {
   const picture = (file: File): void =>
     void bringInPicture(bookId, file).then(
       a => editor && (inLine.current ? insertSign(editor, a.id) : insertPicture(editor, a.id, '')),
-      (e: Error) => message.error(e.message, readingTime(e.message)),
+      say.failed,
     )
   const pick = useLatest((sign: boolean): void => {
     inLine.current = sign
-    picker.current?.click()
+    picker.current?.open()
   })
   if (view.missing) return <NoBook />
   const words = section && !section.made ? (editor && !editor.isDestroyed ? countOf(editor) : docWords(section.doc)) : 0
@@ -283,18 +277,7 @@ export function TextRoom({ bookId }: { bookId: string }) {
                 </>
               )}
             </aside>
-            <input
-              ref={picker}
-              type="file"
-              hidden
-              accept={pictureTypes}
-              aria-label="Picture file"
-              onChange={e => {
-                const f = e.target.files?.[0]
-                if (f) picture(f)
-                e.target.value = ''
-              }}
-            />
+            <FilePick ref={picker} label="Picture file" accept={pictureTypes} onPick={([file]) => picture(file!)} />
           </div>
         )}
         {!book && (

@@ -1,6 +1,6 @@
 import type { NodeViewRendererProps } from '@tiptap/core'
 import type { ImageStand } from '@/core/book'
-import { db } from '@/data/db'
+import { blobBytes } from '@/data/blobs'
 
 const stands: [ImageStand, string][] = [
   ['measure', 'in the measure'],
@@ -36,10 +36,10 @@ function shows(img: HTMLImageElement): { show: (asset: string) => void; forget: 
     show: asset => {
       if (asset === shown) return
       shown = asset
-      void db.blobs.get(asset).then(b => {
-        if (!b) return
+      void blobBytes(asset).then(bytes => {
+        if (!bytes) return
         forget()
-        img.src = url = URL.createObjectURL(new Blob([b.bytes]))
+        img.src = url = URL.createObjectURL(new Blob([bytes]))
       })
     },
   }

@@ -4,6 +4,7 @@ import type { Transaction } from '@tiptap/pm/state'
 import { useEffect, useRef, useState } from 'react'
 import { eachNamed, type Book, type Section } from '@/core/book'
 import { type Pen, penFor, type Saving } from '@/data/pen'
+import { useLatest } from '@/parts/useLatest'
 import { clipboardSerializer, withOwnNames } from './clipboard'
 import { textExtensions } from './extensions'
 
@@ -30,8 +31,8 @@ export function useSectionEditor(
   newest.current = book
   const [bookId, language] = [book?.id ?? '', book?.data.language ?? 'en']
 
-  useEffect(() => {
-    if (!section || section.made || !bookId) return
+  const open = useLatest(() => {
+    if (!section || section.made || !bookId) return undefined
     const p = penFor(bookId, section.id, rev, section.doc)
     // An id is free where neither this section nor any other of the book bears it.
     const free = (id: string): boolean => {
@@ -80,7 +81,9 @@ export function useSectionEditor(
       setEditor(undefined)
       e.destroy()
     }
-  }, [bookId, section?.id, section?.made])
+  })
+  const [id, made] = [section?.id, section?.made]
+  useEffect(() => open(), [open, bookId, id, made])
 
   useEffect(() => {
     editor?.setEditable(!readOnly)
