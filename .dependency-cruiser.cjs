@@ -25,6 +25,7 @@ const core = [
   'outlets',
   'ledger',
   'archive',
+  'delivery',
   'chain',
 ]
 

@@ -1,17 +1,16 @@
 import { access, constants, mkdir, stat, writeFile } from 'node:fs/promises'
 import { dirname, join } from 'node:path'
 import { parseArgs } from 'node:util'
-import { authorLine, type Book, docWords, labels, roles, shortName } from '@/core/book'
-import { printChain } from '@/core/chain'
-import { frontPage, lampOverTide, rows } from '@/core/cover'
-import { writeEpub } from '@/core/epub'
-import { profileOf } from '@/core/outlets'
-import { evenness, pageStarts, Setter, shippedStyles, withChanges } from '@/core/pages'
+import { authorLine, type Book, type Edition } from '@/core/book'
+import { ebookChain, ebookInputs, printChain, printInputs, wordsOf } from '@/core/chain'
+import { outlineOf } from '@/core/delivery'
+import { homeOutlet, profileOf, shippedProfiles } from '@/core/outlets'
+import { evenness, Setter, shippedStyles, withChanges } from '@/core/pages'
 import { asPrinted, pdfBytes } from '@/core/pdf'
-import { Fault, parseIsbn, parseTrim, type PrintSpec } from '@/core/trade'
+import { Fault, parseIsbn, parseTrim } from '@/core/trade'
 import { FontShelf } from '@/core/type'
 import { openBook, typedPath } from './files'
-import { fontSource, nodeSubsetter, paintToFile, pictureSource } from './ports'
+import { fontSource, nodePorts, nodeSubsetter } from './ports'
 
 /** `press make FILE --out DIR …`: interior.pdf, book.epub, cover.pdf, cover.jpg and report.json. */
 export async function runMake(args: string[]): Promise<void> {
@@ -36,7 +35,7 @@ export async function runMake(args: string[]): Promise<void> {
   const opened = await openBook(positionals[0]!)
   clock.lap('read')
   const edition = opened.book.editions.find(e => e.kind !== 'ebook')
-  const profile = profileOf(values.outlet ?? edition?.outlets[0] ?? 'ostrevane')
+  const profile = profileOf(values.outlet ?? homeOutlet(edition ?? { kind: 'paperback', outlets: [] }, shippedProfiles))
   const trim = parseTrim(values.trim ?? edition?.trim ?? '6x9in')
   if (!trim) throw new Fault('trim', `“${values.trim}” is no trim: write it like 6x9in, 156x234mm or A5.`)
   const shipped = shippedStyles.find(s => s.id === (values.style ?? edition?.style ?? shippedStyles[0]!.id))
@@ -58,32 +57,29 @@ export async function runMake(args: string[]): Promise<void> {
       ...(values.author ? { contributors: [{ name: values.author, role: 'aut' }] } : {}),
     },
   }
-  const spec: PrintSpec = {
-    binding: edition && edition.kind !== 'ebook' ? edition.kind : 'paperback',
+  const shelf = new FontShelf(fontSource)
+  shelf.addFamilies(book.fonts ?? [], opened.pictures)
+  const ports = nodePorts(opened.pictures)
+  const tools = { setter: new Setter(shelf), shelf, ports }
+  const asked: Edition = {
+    id: 'asked',
+    kind: edition?.kind ?? 'paperback',
+    outlets: [profile.id],
+    style: style.id,
     trim: trim.id,
     paper: values.paper ?? edition?.paper ?? 'cream',
     ink: edition?.ink ?? 'black',
+    ...(isbn ? { isbn } : {}),
+    ...(edition?.price === undefined ? {} : { price: edition.price }),
+    ...(edition?.exceptions ? { exceptions: edition.exceptions } : {}),
   }
-  const shelf = new FontShelf(fontSource)
-  shelf.addFamilies(book.fonts ?? [], opened.pictures)
-  const chain = printChain(
-    {
-      book,
-      style,
-      profile,
-      others: [],
-      spec,
-      isbn,
-      price: edition?.price,
-      design: opened.book.cover ?? (opened.book.plan ? rows : lampOverTide),
-      coverPages: undefined,
-      exceptions: edition?.exceptions,
-    },
-    new Setter(shelf),
-    shelf,
+  const inputs = { ...printInputs({ book, text: book, edition: asked, profile, date }, []), style }
+  const chain = printChain(inputs, tools)
+  const ebook = ebookChain(
+    ebookInputs({ book, text: book, edition: { ...asked, isbn: undefined }, profile, date }, profile),
+    { printCover: () => chain.get('cover'), printInterior: () => chain.get('interior') },
+    tools,
   )
-  const pictures = pictureSource(opened.pictures)
-  const names = labels(book.sections)
   const out = typedPath(values.out)
 
   await mayWriteTo(out, values.out)
@@ -91,59 +87,40 @@ export async function runMake(args: string[]): Promise<void> {
   const interior = await chain.get('interior')
   clock.lap('set')
   const subsetter = await nodeSubsetter()
-  const outline = book.sections
-    .filter(
-      s => interior.starts.has(s.id) && (roles[s.role].listed || s.role === 'contents' || s.role === 'title-page'),
-    )
-    .map(s => ({ title: shortName(names.get(s.id)!) || book.data.title, page: interior.starts.get(s.id)! }))
+  const about = { author: authorLine(book.data), language: book.data.language, date }
   const pdf = await pdfBytes(
     interior.pages,
     {
       title: book.data.title,
-      author: authorLine(book.data),
-      language: book.data.language,
-      date,
-      ...asPrinted(profile, spec.ink === 'black'),
-      outline,
+      ...about,
+      ...asPrinted(profile, inputs.spec.ink === 'black'),
+      outline: outlineOf(book, interior),
       sectionPages: interior.starts,
     },
     subsetter,
-    pictures,
+    ports.pictures,
   )
   clock.lap('pdf')
   const cover = await chain.get('cover')
   const wrap = await chain.get('wrap')
   const coverPdf = await pdfBytes(
     [cover.page],
-    {
-      title: `${book.data.title}: cover`,
-      author: authorLine(book.data),
-      language: book.data.language,
-      date,
-      ...asPrinted(profile, false),
-    },
+    { title: `${book.data.title}: cover`, ...about, ...asPrinted(profile, false) },
     subsetter,
-    pictures,
+    ports.pictures,
   )
-  const front = frontPage(cover)
-  const jpeg = await paintToFile(front, frontPixels(profile.ebook) / front.height, 'jpeg')
+  const front = await ebook.get('front')
   clock.lap('cover')
-  const epub = writeEpub(book, {
-    isbn: undefined,
-    date,
-    cover: { bytes: jpeg.bytes, type: 'image/jpeg' },
-    picture: id => opened.pictures.get(id),
-    pages: pageStarts(interior),
-  })
+  const epub = await ebook.get('epub')
   clock.lap('epub')
   const money = await chain.get('money')
   const report = {
     title: book.data.title,
     outlet: profile.id,
     trim: trim.id,
-    paper: spec.paper,
+    paper: inputs.spec.paper,
     pages: await chain.get('pages'),
-    words: book.sections.reduce((n, s) => n + (s.made ? 0 : docWords(s.doc)), 0),
+    words: wordsOf(book),
     spinePt: round(await chain.get('spine')),
     cover: { widthPt: round(wrap.width), heightPt: round(wrap.height) },
     insideMarginPt: round(interior.spec.inside),
@@ -157,8 +134,8 @@ export async function runMake(args: string[]): Promise<void> {
   await mkdir(out, { recursive: true })
   await writeFile(join(out, 'interior.pdf'), pdf)
   await writeFile(join(out, 'cover.pdf'), coverPdf)
-  await writeFile(join(out, 'cover.jpg'), jpeg.bytes)
-  await writeFile(join(out, 'book.epub'), epub)
+  await writeFile(join(out, 'cover.jpg'), front.bytes)
+  await writeFile(join(out, 'book.epub'), epub.bytes)
   await writeFile(join(out, 'report.json'), JSON.stringify(report, null, 2) + '\n')
   process.stdout.write(
     `${report.pages} pages, ${report.words} words, ${report.findings.length} findings: ${values.out}\n`,
@@ -184,10 +161,6 @@ async function mayWriteTo(folder: string, typed: string): Promise<void> {
     return
   }
 }
-
-/** Height of the front picture: well inside what the outlet takes. */
-const frontPixels = (rules: { frontLeast: number; frontMost: number } | undefined): number =>
-  rules ? Math.min(rules.frontMost, Math.max(rules.frontLeast, 2560)) : 2560
 
 const round = (x: number): number => Math.round(x * 1000) / 1000
 

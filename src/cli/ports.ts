@@ -1,7 +1,8 @@
 import { existsSync } from 'node:fs'
 import { readFile } from 'node:fs/promises'
 import { dirname, join } from 'node:path'
-import { type Canvas2D, type PageMarks, paintPage } from '@/core/marks'
+import type { DeliveryPorts } from '@/core/delivery'
+import { type Canvas2D, imagesOn, type PageMarks, paintPage } from '@/core/marks'
 import { loadSubsetter, type PictureSource, type Subsetter } from '@/core/pdf'
 import { type FontSource, shippedFonts } from '@/core/type'
 
@@ -76,7 +77,12 @@ export async function paintToFile(
   const height = Math.round((page.height + page.bleed.top + page.bleed.bottom) * scale)
   const { createCanvas, loadImage } = await canvasLibrary()
   const images = new Map<string, unknown>()
-  for (const [id, bytes] of pictures) images.set(id, await loadImage(Buffer.from(bytes)))
+  // Only what stands on the page is decoded; what cannot be shows as a marked box.
+  for (const id of imagesOn(page)) {
+    const bytes = pictures.get(id)
+    const image = bytes && (await loadImage(Buffer.from(bytes)).catch(() => undefined))
+    if (image) images.set(id, image)
+  }
   const canvas = createCanvas(width, height)
   const ctx = canvas.getContext('2d')
   ctx.scale(scale, scale)
@@ -85,3 +91,10 @@ export async function paintToFile(
   const bytes = type === 'jpeg' ? await canvas.encode('jpeg', 92) : await canvas.encode('png')
   return { bytes: new Uint8Array(bytes), width, height }
 }
+
+/** The ports for a book's files, its pictures in memory. */
+export const nodePorts = (pictures: Map<string, Uint8Array>): DeliveryPorts => ({
+  pictures: pictureSource(pictures),
+  subsetter: nodeSubsetter,
+  paint: (page, height) => paintToFile(page, height / page.height, 'jpeg', pictures),
+})

@@ -2,7 +2,7 @@
 import { Popover } from 'antd'
 import { useSyncExternalStore } from 'react'
 import { formatLength, formatMoney, inUnit } from '@/core/trade'
-import type { Figures } from '@/workers/press.worker'
+import type { Figures } from '@/core/chain'
 import { type AtWork, onPressAtWork, pressAtWork, stopPress } from '@/workers/client'
 import { preferences } from './preferences'
 

@@ -7,7 +7,7 @@ import { freshen, type HeldBook } from '@/data/books'
 import { steps } from '@/data/changes'
 import type { Hold } from '@/data/writer'
 import { openAtPress, press, pressDied } from '@/workers/client'
-import type { Figures, Leaves } from '@/workers/press.worker'
+import type { Figures, Leaves } from '@/core/chain'
 import { useHold } from './useHold'
 
 /** A book as rooms show it: its chosen edition's figures (and leaves, if asked for) as of `version`; `was` are the figures before the last change. */

@@ -1,21 +1,21 @@
 import type { PageMarks } from '@/core/marks'
 import { type Interior, type InteriorStyle, pageOf, placeAt } from '@/core/pages'
 import { insideMargin } from '@/core/trade'
-import { bookOf, chainOf, inputsOf, setter } from './openBooks'
+import { chainOf, outletOf, printInputsOf, tools } from './chains'
+import { bookOf, follow } from './openBooks'
 
 /** Interiors as they were last looked at, by book and edition. */
-const last = new Map<string, Interior>()
+const last = new Map<string, Map<string, Interior>>()
 
 /** Remembers what is looked at, and gives it back. */
 export function shown(bookId: string, editionId: string, interior: Interior): Interior {
-  last.set(`${bookId}/${editionId}`, interior)
+  const own = last.get(bookId) ?? new Map<string, Interior>()
+  last.set(bookId, own.set(editionId, interior))
   return interior
 }
 
-/** A book that is gone is not looked at again. */
-export function forget(bookId: string): void {
-  for (const key of last.keys()) if (key.startsWith(`${bookId}/`)) last.delete(key)
-}
+// A book that is gone is not looked at again.
+follow({ closed: bookId => void last.delete(bookId) })
 
 /**
  * Pages of the open spread as a changed style sets them: only their sections are set, where they began before, and the page is
@@ -27,11 +27,11 @@ export async function firstLook(
   editionId: string,
   pages: number[],
 ): Promise<{ page: number; marks: PageMarks }[]> {
-  const before = last.get(`${bookId}/${editionId}`)
+  const before = last.get(bookId)?.get(editionId)
   const b = bookOf(bookId)
   const edition = b.book.editions.find(e => e.id === editionId)
   if (!before || !edition || edition.kind === 'ebook' || b.book.plan) return []
-  const inputs = inputsOf(b, edition, edition.outlets[0] ?? 'ostrevane')
+  const inputs = printInputsOf(b, edition, outletOf(edition))
   if (JSON.stringify(inputs.style) === JSON.stringify(before.style)) return []
   const style = (await chainOf(bookId, editionId).get('style')) as InteriorStyle
   const spec = {
@@ -47,7 +47,7 @@ export async function firstLook(
       '',
       -1,
     ] as [string, number])
-    const set = await setter.setOne(b.text, style, spec, section, start, i => before.pages[i]?.label ?? '')
+    const set = await tools.setter.setOne(b.text, style, spec, section, start, i => before.pages[i]?.label ?? '')
     if (!set) continue
     const first = set.starts.get(section)!
     const x = (page % 2 === 0 ? before.block.x : before.outside) + 2

@@ -1,12 +1,8 @@
-import { type Book, type Edition, filesOf, hashOf, type Section } from '@/core/book'
-import { type Graph, type PrintChain, type PrintInputs, printChain } from '@/core/chain'
-import { lampOverTide, rows } from '@/core/cover'
-import { profileOf, shippedProfiles } from '@/core/outlets'
-import { type InteriorStyle, Setter, styleById, withChanges } from '@/core/pages'
-import { Fault, type OutletProfile } from '@/core/trade'
+import { type Book, filesOf, type Section } from '@/core/book'
+import { Fault } from '@/core/trade'
 import { callThem, lend, originalBytes } from './pictureShelf'
-import { tellAndHear } from './telling'
 import { shelf } from './fontShelf'
+import { knownOutlets } from './outlets'
 
 /** A change of a book as the page sends it: its record, the order of its sections, those sections that are new. */
 export interface BookUpdate {
@@ -25,31 +21,22 @@ export interface OpenedBook {
   book: Book
   text: Book
   turn: number
-  chains: Map<string, Graph<PrintChain>>
-  /** Styles that an edition is tried in, by edition: see `tryStyle`. */
-  trials: Map<string, Trial>
 }
-
-/** An edition in another style, beside its own. */
-export interface Trial {
-  style: InteriorStyle
-  chain: Graph<PrintChain>
-}
-
-export const setter = new Setter(shelf)
 
 const opened = new Map<string, OpenedBook>()
-/** Outlets of the author's own, beside the shipped ones. */
-let profiles: OutletProfile[] = shippedProfiles
 
-export const outlet = (id: string): OutletProfile => profileOf(id, profiles)
-export function useProfiles(own: OutletProfile[]): void {
-  profiles = [...shippedProfiles.filter(p => !own.some(o => o.id === p.id)), ...own]
+/** Those who keep what follows from open books. */
+interface Follower {
+  /** A book was opened or brought up to date. */
+  taken?(b: OpenedBook): void
+  closed?(id: string): void
 }
+const followers: Follower[] = []
+export const follow = (f: Follower): void => void followers.push(f)
 
 export function bookOf(id: string): OpenedBook {
   const b = opened.get(id)
-  if (!b) throw new Error('This book is not open.')
+  if (!b) throw new Fault('closed', 'This book is not open.')
   return b
 }
 
@@ -88,7 +75,7 @@ async function take(update: BookUpdate): Promise<void> {
   const known = sound.get(head.id)
   const unchanged = known ? [...parts.keys()].filter(name => known.get(name) === parts.get(name)) : []
   if (unchanged.length < Math.max(parts.size, known?.size ?? 1)) {
-    const [trouble] = (await checking).recordTroubles(record, profiles, unchanged)
+    const [trouble] = (await checking).recordTroubles(record, knownOutlets(), unchanged)
     if (trouble) throw new Fault('book', trouble.sentence, trouble.place)
     sound.set(head.id, parts)
   }
@@ -102,34 +89,14 @@ async function take(update: BookUpdate): Promise<void> {
   // From here on nothing waits: either all of it is taken, or none.
   shelf.addFamilies(book.fonts ?? [], fonts)
   const text = before && sameText(before.text, book) ? before.text : { ...book, editions: [] }
-  const b: OpenedBook = {
-    book,
-    text,
-    turn: update.turn,
-    chains: before?.chains ?? new Map(),
-    trials: before?.trials ?? new Map(),
-  }
+  const b: OpenedBook = { book, text, turn: update.turn }
   opened.set(head.id, b)
-  for (const [key, chain] of b.chains) {
-    const [editionId, outletId] = key.split('/') as [string, string]
-    const e = book.editions.find(x => x.id === editionId)
-    if (!e) {
-      b.chains.delete(key)
-      continue
-    }
-    const inputs = inputsOf(b, e, outletId)
-    const last = given.get(chain)
-    for (const k of Object.keys(inputs) as (keyof PrintInputs)[])
-      renew(chain, k, last?.[k] as never, inputs[k] as never)
-    given.set(chain, inputs)
-  }
+  for (const f of followers) f.taken?.(b)
 }
-
-/** What each chain was given last: small records come anew each time, and identity is what the chain goes by. */
-const given = new WeakMap<Graph<PrintChain>, PrintInputs>()
 
 export function closeBook(id: string): void {
   opened.delete(id)
+  for (const f of followers) f.closed?.(id)
   sound.delete(id)
 }
 
@@ -144,90 +111,4 @@ function sameText(a: Book, b: Book): boolean {
     same(a.fonts, b.fonts) &&
     same(a.plan, b.plan)
   )
-}
-
-/** Before an edition's id: the edition in the style that it is tried in. */
-export const TRIAL = 'trial:'
-
-/** Sets an edition in another style beside its own; `paint`, `leaves` and the rest answer for it by the edition's id with TRIAL before it. */
-export function tryStyle(bookId: string, editionId: string, style: InteriorStyle): Graph<PrintChain> {
-  const b = bookOf(bookId)
-  const e = b.book.editions.find(x => x.id === editionId)
-  if (!e || e.kind === 'ebook') throw new Error('This edition is not printed.')
-  const inputs = { ...inputsOf(b, e, e.outlets[0] ?? 'ostrevane'), style }
-  const old = b.trials.get(editionId)
-  if (old && JSON.stringify(old.style) === JSON.stringify(style)) {
-    for (const k of Object.keys(inputs) as (keyof PrintInputs)[])
-      if (k !== 'style') old.chain.set(k, inputs[k] as never)
-    return old.chain
-  }
-  const chain = printChain(inputs, setter, shelf, tellAndHear)
-  b.trials.set(editionId, { style, chain })
-  return chain
-}
-
-/** The graph of an edition at an outlet, made when first asked for. */
-export function chainOf(bookId: string, editionId: string, outletId?: string): Graph<PrintChain> {
-  const b = bookOf(bookId)
-  if (editionId.startsWith(TRIAL)) {
-    const trial = b.trials.get(editionId.slice(TRIAL.length))
-    if (!trial) throw new Error('This style is not being tried.')
-    return trial.chain
-  }
-  const e = b.book.editions.find(x => x.id === editionId)
-  if (!e || e.kind === 'ebook') throw new Error('This edition is not printed.')
-  const at = outletId ?? e.outlets[0] ?? 'ostrevane'
-  const key = `${editionId}/${at}`
-  let chain = b.chains.get(key)
-  if (!chain) {
-    const inputs = inputsOf(b, e, at)
-    b.chains.set(key, (chain = printChain(inputs, setter, shelf, tellAndHear)))
-    given.set(chain, inputs)
-  }
-  return chain
-}
-
-/** Sets an input only where it says something else. */
-function renew<K extends keyof PrintInputs>(
-  chain: Graph<PrintChain>,
-  name: K,
-  old: PrintInputs[K],
-  value: PrintInputs[K],
-): void {
-  if (old === value || (name !== 'book' && JSON.stringify(old) === JSON.stringify(value))) return
-  chain.set(name, value as PrintChain[K])
-}
-
-export const styleOf = (book: Pick<Book, 'styles'>, e: Edition): InteriorStyle =>
-  withChanges(styleById(e.style, book.styles), e.styleChanges)
-
-/** The design that a book has, or begins with. */
-export const designOf = (book: Book) => book.cover ?? (book.plan ? rows : lampOverTide)
-
-export function inputsOf(b: Pick<OpenedBook, 'book' | 'text'>, e: Edition, outletId: string): PrintInputs {
-  return {
-    book: b.text,
-    profile: outlet(outletId),
-    others: e.outlets.filter(o => o !== outletId).map(outlet),
-    style: styleOf(b.book, e),
-    isbn: e.isbn,
-    price: e.price,
-    design: designOf(b.book),
-    coverPages: e.coverPages,
-    exceptions: e.exceptions,
-    spec: {
-      binding: e.kind === 'ebook' ? 'paperback' : e.kind,
-      trim: e.trim ?? '6x9in',
-      paper: e.paper ?? 'cream',
-      ink: e.ink ?? 'black',
-    },
-  }
-}
-
-const keys = new WeakMap<object, string>()
-/** SHA-256 of an object's JSON, remembered by its identity. */
-export function keyOf(o: object): string {
-  let k = keys.get(o)
-  if (!k) keys.set(o, (k = hashOf(new TextEncoder().encode(JSON.stringify(o)))))
-  return k
 }

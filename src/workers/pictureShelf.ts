@@ -1,6 +1,6 @@
 import type { Asset } from '@/core/book'
 import type { PageMarks, Pictures } from '@/core/marks'
-import { visitPage } from '@/core/marks'
+import { imagesOn, visitPage } from '@/core/marks'
 import { unshared } from '@/core/trade'
 import { keepPreview, storedBytes, storedPreview } from './storeReader'
 import { atHand } from './telling'
@@ -126,15 +126,6 @@ function makeRoom(keep: Set<string>): void {
 /** Bytes of pixels held now, for the bench. */
 export const pixelsHeld = (): number => heldBytes
 
-const imagesOn = (pages: PageMarks[]): Set<string> => {
-  const ids = new Set<string>()
-  for (const page of pages)
-    visitPage(page, v => {
-      if ('item' in v && v.item.kind === 'image') ids.add(v.item.asset)
-    })
-  return ids
-}
-
 /** Whether a page is enlarged so far that previews would show it: it is drawn from the originals then. */
 export function wantsOriginals(page: PageMarks, scale: number): boolean {
   let any = false
@@ -147,7 +138,7 @@ export function wantsOriginals(page: PageMarks, scale: number): boolean {
 
 /** Draws with the pictures that stand on these pages as screens show them. */
 export async function withPreviews<T>(pages: PageMarks[], draw: (pictures: Pictures) => T): Promise<T> {
-  const ids = imagesOn(pages)
+  const ids = new Set(pages.flatMap(p => [...imagesOn(p)]))
   for (const id of ids) {
     let wait = loading.get(id)
     if (!wait) loading.set(id, (wait = load(id).finally(() => loading.delete(id))))
@@ -167,7 +158,7 @@ export async function withPreviews<T>(pages: PageMarks[], draw: (pictures: Pictu
 export async function withOriginals<T>(page: PageMarks, draw: (pictures: Pictures) => Promise<T> | T): Promise<T> {
   const open = new Map<string, ImageBitmap>()
   try {
-    for (const id of imagesOn([page])) {
+    for (const id of imagesOn(page)) {
       const bytes = await originalBytes(id)
       const bitmap =
         bytes && (await inTurn(id, () => createImageBitmap(new Blob([unshared(bytes)]))).catch(() => undefined))

@@ -8,11 +8,15 @@ import { type Book, type Edition, hashOf, type Section } from '@/core/book'
 import { type PageMarks, pageText } from '@/core/marks'
 import { styleById } from '@/core/pages'
 import { type Library, readLibrary, writeLibrary } from '@/core/archive'
-import { bookOf, type BookUpdate, chainOf, closeBook, openBook, outlet, styleOf } from './openBooks'
-import { firstLook, forget, shown } from './firstLook'
-import { interiorFile, templateFiles } from './interiorFiles'
-import { epubOf, findingsOf, frontAtOnce, makePackage, snapshotOf } from './package'
-import { fitEdition, figuresIn, samplePage } from './styles'
+import { styleOf } from '@/core/chain'
+import { books } from './answers/books'
+import { coverAtOnce } from './answers/covers'
+import { delivery } from './answers/delivery'
+import { chainCount, chainOf, ebookOf } from './chains'
+import { bookOf, type BookUpdate, closeBook, openBook } from './openBooks'
+import { firstLook, shown } from './firstLook'
+import { outlet } from './outlets'
+import { fitEdition, figuresIn, samplePage } from './trials'
 import { tell, tellTo } from './telling'
 
 const prose =
@@ -69,7 +73,6 @@ let book: Book
 let send: ReturnType<typeof sender>
 async function openAnew(): Promise<void> {
   closeBook('test')
-  forget('test')
   send = sender()
   book = fresh()
   await send(book)
@@ -111,7 +114,7 @@ describe('an open book', () => {
   test('forgets an edition that is gone, and says plainly what is not there', async () => {
     await interiorOf()
     await send({ ...book, editions: [] })
-    expect(bookOf('test').chains.size).toBe(0)
+    expect(chainCount('test')).toBe(0)
     expect(() => chainOf('test', 'paperback')).toThrow('This edition is not printed.')
     closeBook('test')
     expect(() => bookOf('test')).toThrow('This book is not open.')
@@ -196,8 +199,8 @@ describe('styles at the press', () => {
 
 describe('what leaves the press', () => {
   const steps: string[] = []
-  const ticker = async (p: { stage: string; done: number; of: number }): Promise<void> =>
-    void steps.push(`${p.stage} ${(p.done / p.of).toFixed(2)}`)
+  const hear = (p: { stage: string; done: number; of: number }): boolean =>
+    steps.push(`${p.stage} ${(p.done / p.of).toFixed(2)}`) > 0
   beforeEach(async () => {
     closeBook('test')
     steps.length = 0
@@ -211,7 +214,7 @@ describe('what leaves the press', () => {
   })
 
   test('the print package: press-ready files that agree with the figures, the same bytes twice, progress that only grows', async () => {
-    const { zip, submission } = await makePackage('test', edition, 'ostrevane', ticker)
+    const { zip, submission } = await delivery.pack('test', 'paperback', 'ostrevane', hear)
     const files = Object.fromEntries(Object.entries(unzipSync(zip)).map(([k, v]) => [k.split('/')[1]!, v]))
     expect(Object.keys(files)).toEqual([
       'a-book-interior.pdf',
@@ -238,7 +241,7 @@ describe('what leaves the press', () => {
     const done = steps.map(s => Number(s.split(' ').at(-1)))
     expect(done).toEqual([...done].sort((a, b) => a - b))
     expect(done.at(-1)).toBe(1)
-    expect((await makePackage('test', edition, 'ostrevane', ticker)).zip).toEqual(zip)
+    expect((await delivery.pack('test', 'paperback', 'ostrevane', hear)).zip).toEqual(zip)
   }, 60_000)
   test('an outlet that asks for it gets a black interior prepared for PDF/X-1a and the cover for PDF/X-4; pictures keep what is chosen', async () => {
     const canvas = createCanvas(1200, 800)
@@ -266,7 +269,7 @@ describe('what leaves the press', () => {
     )
     closeBook('test')
     await sender()({ ...base, sections: pictured, assets: [asset], editions: [e] }, new Map([[asset.id, bytes]]))
-    const files = Object.values(unzipSync((await makePackage('test', e, 'tarnbrook', ticker)).zip))
+    const files = Object.values(unzipSync((await delivery.pack('test', e.id, 'tarnbrook', hear)).zip))
     const says = async (b: Uint8Array): Promise<string | undefined> => {
       const { context } = await PDFDocument.load(b, { updateMetadata: false })
       return (
@@ -277,7 +280,7 @@ describe('what leaves the press', () => {
     expect([await says(files[0]!), await says(files[1]!)]).toEqual(['PDF/X-1a:2003', 'PDF/X-4'])
     expect((await PDFDocument.load(files[0]!)).getPages().every(p => !p.node.Annots())).toBe(true)
     const widthAt = async (ppi?: number): Promise<number> => {
-      const { bytes } = await interiorFile('test', 'paperback', 'press', undefined, ppi)
+      const { bytes } = await delivery.interiorFile('test', 'paperback', 'press', undefined, ppi)
       return Math.max(
         ...[
           ...Buffer.from(bytes)
@@ -292,16 +295,15 @@ describe('what leaves the press', () => {
     expect(draft).toBeLessThan(400)
   }, 60_000)
   test('the ebook wears the front of the print edition and lists its pages; it is written once', async () => {
-    const e = bookOf('test').book.editions[1]!
-    const { profile } = { profile: (await import('./openBooks')).outlet('pellowick') }
-    const made = await epubOf('test', e, profile)
-    expect(await epubOf('test', e, profile)).toBe(made)
+    const chain = ebookOf('test', 'ebook', 'pellowick')
+    const made = await chain.get('epub')
+    expect(await chain.get('epub')).toBe(made)
     const nav = strFromU8(unzipSync(made.bytes)['OEBPS/text/nav.xhtml']!)
     expect(nav).toContain('page-list')
-    expect(made.front.height).toBeGreaterThan(1000)
-    const { zip } = await makePackage('test', e, 'pellowick', ticker)
+    expect((await chain.get('front')).height).toBeGreaterThan(1000)
+    const { zip } = await delivery.pack('test', 'ebook', 'pellowick', hear)
     expect(Object.keys(unzipSync(zip)).map(f => f.split('.').pop())).toEqual(['epub', 'jpg', 'json'])
-    expect((await findingsOf('test', e, 'pellowick')).every(f => f.severity !== undefined)).toBe(true)
+    expect((await books.findings('test', 'ebook', 'pellowick')).every(f => f.severity !== undefined)).toBe(true)
   }, 60_000)
   test('what was sent goes into a backup and comes back: the press’s own records are in order', async () => {
     await sender()({
@@ -316,8 +318,7 @@ describe('what leaves the press', () => {
       ['paperback', 'ostrevane'],
       ['ebook', 'pellowick'],
     ] as const) {
-      const e = bookOf('test').book.editions.find(x => x.id === of)!
-      const { submission, zip } = await makePackage('test', e, outletId, () => undefined)
+      const { submission, zip } = await delivery.pack('test', of, outletId, () => true)
       events.push({
         key: `test/${of}/${outletId}`,
         book: 'test',
@@ -340,26 +341,24 @@ describe('what leaves the press', () => {
     expect(readLibrary(writeLibrary(library)).listings).toEqual(JSON.parse(JSON.stringify(library.listings)))
   }, 60_000)
   test('work that is stopped stops', async () => {
-    await expect(makePackage('test', edition, 'ostrevane', () => Promise.reject(new Error('stopped')))).rejects.toThrow(
-      'stopped',
-    )
+    await expect(delivery.pack('test', 'paperback', 'ostrevane', () => false)).rejects.toThrow('Stopped')
   })
   test('what an outlet sees changes with what it would print, and only then', async () => {
-    const before = await snapshotOf('test', edition, 'ostrevane')
-    expect(await snapshotOf('test', edition, 'ostrevane')).toEqual(before)
-    expect(await snapshotOf('test', { ...edition, price: 1399 }, 'ostrevane')).toMatchObject({
-      interior: before.interior,
-      cover: before.cover,
-      price: 1399,
-    })
-    expect(
-      (await snapshotOf('test', { ...edition, styleChanges: { 'text.size': 12 } }, 'ostrevane')).interior,
-    ).not.toBe(before.interior)
-    expect((await frontAtOnce('test'))!.page.width).toBeGreaterThan(800)
+    const give = sender()
+    const seen = async (patch: Partial<Edition>) => {
+      await give({ ...book, editions: [{ ...edition, ...patch }] })
+      return books.snapshot('test', 'paperback', 'ostrevane')
+    }
+    closeBook('test')
+    const before = await seen({})
+    expect(await seen({})).toEqual(before)
+    expect(await seen({ price: 1399 })).toMatchObject({ interior: before.interior, cover: before.cover, price: 1399 })
+    expect((await seen({ styleChanges: { 'text.size': 12 } })).interior).not.toBe(before.interior)
+    expect((await coverAtOnce('test'))!.page.width).toBeGreaterThan(800)
   })
   test('files to look at: one chapter, a proof with marks, small pictures, a tagged one, blank templates of the true size', async () => {
-    const load = async (...a: Parameters<typeof interiorFile>) => {
-      const f = await interiorFile(...a)
+    const load = async (...a: Parameters<typeof delivery.interiorFile>) => {
+      const f = await delivery.interiorFile(...a)
       return { name: f.name, doc: await PDFDocument.load(f.bytes, { updateMetadata: false }) }
     }
     const { starts, pages } = await interiorOf()
@@ -372,8 +371,8 @@ describe('what leaves the press', () => {
     const proof = await load('test', 'paperback', 'proof', 's2')
     expect(proof.doc.getPage(0).getWidth()).toBeGreaterThan(one.doc.getPage(0).getWidth())
     expect((await load('test', 'paperback', 'tagged', 's2')).doc.catalog.toString()).toContain('StructTreeRoot')
-    await expect(interiorFile('test', 'paperback', 'press', 'nowhere')).rejects.toThrow('no pages of its own')
-    const blank = unzipSync((await templateFiles('test', 'paperback')).bytes)
+    await expect(delivery.interiorFile('test', 'paperback', 'press', 'nowhere')).rejects.toThrow('no pages of its own')
+    const blank = unzipSync((await delivery.templates('test', 'paperback')).bytes)
     expect(Object.keys(blank).sort()).toEqual(
       [
         'either-side.pdf',

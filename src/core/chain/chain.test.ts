@@ -1,11 +1,23 @@
 import { describe, expect, test } from '@jest/globals'
 import { longText } from '../../../scripts/lib/longText'
+import { nodePorts } from '@/cli/ports'
 import { bookOf, paragraph, shelf } from '../../../tests/support/core'
+import { strFromU8, unzipSync } from 'fflate'
+import type { Book, Edition } from '../book'
 import { lampOverTide } from '../cover'
 import { profileOf } from '../outlets'
 import { harbourRoman, Setter, withChanges } from '../pages'
 import { Cancelled } from '../trade'
-import { createGraph, printChain, type PrintChain, type PrintInputs } from '.'
+import {
+  createGraph,
+  ebookChain,
+  ebookInputs,
+  printChain,
+  type PrintChain,
+  printInputs,
+  type PrintInputs,
+  type Tools,
+} from '.'
 
 describe('the graph', () => {
   test('computes once, again only for what changed, and keeps equal values', async () => {
@@ -86,18 +98,20 @@ describe('the graph', () => {
 
 describe('consequences of one change', () => {
   const text = longText(24000, 6)
-  const inputs = (): PrintInputs => ({
-    book: bookOf(text),
-    style: harbourRoman,
-    profile: profileOf('ostrevane'),
-    others: [],
-    spec: { binding: 'paperback', trim: '6x9in', paper: 'cream', ink: 'black' },
+  const edition: Edition = {
+    id: 'p',
+    kind: 'paperback',
+    outlets: ['ostrevane'],
+    style: 'harbour-roman',
+    trim: '6x9in',
+    paper: 'cream',
+    ink: 'black',
     isbn: '9780000000002',
     price: 1399,
-    design: lampOverTide,
-    coverPages: undefined,
-    exceptions: undefined,
-  })
+  }
+  const source = { book: bookOf(text), edition, profile: profileOf('ostrevane'), date: '2026-05-31T00:00:00Z' }
+  const inputs = (): PrintInputs => printInputs({ ...source, text: source.book }, [])
+  const tools = (): Tools => ({ setter: new Setter(shelf), shelf, ports: nodePorts(new Map()) })
   const names = ['interior', 'pages', 'spine', 'flat', 'wrap', 'cover', 'money', 'findings'] as const
   const all = async (c: ReturnType<typeof printChain>): Promise<Pick<PrintChain, (typeof names)[number]>> =>
     Object.fromEntries(await Promise.all(names.map(async n => [n, await c.get(n)]))) as never
@@ -105,7 +119,7 @@ describe('consequences of one change', () => {
 
   test('an input moves only what depends on it', async () => {
     const start = inputs()
-    const c = printChain(start, new Setter(shelf), shelf)
+    const c = printChain(start, tools())
     const first = await all(c)
     expect(first.pages).toBe(first.interior.pages.length)
     expect(first.spine / 72).toBeCloseTo(first.pages * 0.00254, 6)
@@ -136,9 +150,11 @@ describe('consequences of one change', () => {
   test('a book that changes while it is set is set as it has become, from the sections that are done', async () => {
     const start = inputs()
     let ticks = 0
-    const setter = new Setter(shelf)
-    const c: ReturnType<typeof printChain> = printChain(start, setter, shelf, () => {
-      if (++ticks === 3) c.set('style', withChanges(harbourRoman, { 'text.size': 12 }))
+    const c: ReturnType<typeof printChain> = printChain(start, {
+      ...tools(),
+      ticker: () => {
+        if (++ticks === 3) c.set('style', withChanges(harbourRoman, { 'text.size': 12 }))
+      },
     })
     const set = await c.get('interior')
     expect(set.style.text.size).toBe(12)
@@ -149,17 +165,17 @@ describe('consequences of one change', () => {
 
   test('a longer chapter moves pages, spine, wrap, cover, cost; a comma moves no figure', async () => {
     const start = inputs()
-    const c = printChain(start, new Setter(shelf), shelf)
+    const c = printChain(start, tools())
     const first = await all(c)
     const change = (id: string, more: string[]) => ({
-      ...start.book,
-      sections: start.book.sections.map(s =>
+      ...start.text,
+      sections: start.text.sections.map(s =>
         s.id === id
           ? { ...s, doc: { ...s.doc, content: [...s.doc.content, ...more.map((t, i) => paragraph(`x${i}`, t))] } }
           : s,
       ),
     })
-    c.set('book', change('s2', longText(2500, 1, 11)[0]!))
+    c.set('text', change('s2', longText(2500, 1, 11)[0]!))
     const longer = await all(c)
     expect(longer.pages).toBeGreaterThan(first.pages)
     expect(longer.spine).toBeGreaterThan(first.spine)
@@ -168,29 +184,73 @@ describe('consequences of one change', () => {
     expect(longer.money.cost).toBeGreaterThan(first.money.cost)
     expect(longer.money.earnings[0]!.royalty).toBeLessThan(first.money.earnings[0]!.royalty)
 
-    c.set('book', start.book)
+    c.set('text', start.text)
     const back = await all(c)
     expect([back.pages, back.spine, back.money.cost]).toEqual([first.pages, first.spine, first.money.cost])
     const runs = [c.runs('spine'), c.runs('flat'), c.runs('cover')]
-    const comma = {
-      ...start.book,
-      sections: start.book.sections.map(s =>
-        s.id === 's1'
-          ? {
-              ...s,
-              doc: {
-                ...s.doc,
-                content: s.doc.content.map((b, i) =>
-                  i === 0 ? paragraph(b.attrs.id, text[0]![0]!.replace('.', ',')) : b,
-                ),
-              },
-            }
-          : s,
-      ),
-    }
-    c.set('book', comma)
+    const comma = withComma(start.text, text[0]![0]!)
+    c.set('text', comma)
     await all(c)
-    // Pages did not move, so spine and flat were not even asked to; the cover reads the book's data and is drawn again.
-    expect([c.runs('spine'), c.runs('flat')]).toEqual(runs.slice(0, 2))
+    // Pages did not move, so spine and flat were not even asked to; a comma redraws no cover and no front.
+    expect([c.runs('spine'), c.runs('flat'), c.runs('cover')]).toEqual(runs)
   })
+  test('the ebook goes by what is printed beside it: another trim lists other pages, a comma paints no front', async () => {
+    const start = inputs()
+    const print = printChain(start, tools())
+    const ebook = ebookChain(
+      ebookInputs(
+        { ...source, text: source.book, edition: { ...edition, id: 'e', kind: 'ebook', price: 499 } },
+        source.profile,
+      ),
+      { printCover: () => print.get('cover'), printInterior: () => print.get('interior') },
+      tools(),
+    )
+    const listed = async (): Promise<string[]> =>
+      [...strFromU8(unzipSync((await ebook.get('epub')).bytes)['OEBPS/text/nav.xhtml']!).matchAll(/#page-(\w+)/g)].map(
+        m => m[1]!,
+      )
+    const first = await listed()
+    expect(first.length).toBeGreaterThan((await print.get('pages')) - 12)
+    const made = await ebook.get('epub')
+    expect(await ebook.get('epub')).toBe(made)
+    const front = await ebook.get('front')
+
+    print.set('spec', { ...start.spec, trim: '5x8in' })
+    expect((await listed()).length).toBeGreaterThan(first.length + 10)
+
+    print.set('spec', start.spec)
+    const comma = withComma(start.text, text[0]![0]!)
+    print.set('text', comma)
+    ebook.set('text', comma)
+    expect(await ebook.get('epub')).not.toBe(made)
+    expect((await ebook.get('front')).bytes).toEqual(front.bytes)
+    const [before, fronts] = [await ebook.get('snapshot'), ebook.runs('front')]
+    // The day is an input: only the file is another, by a few packed bytes.
+    ebook.set('date', '2026-06-01T00:00:00Z')
+    const { epubBytes } = await ebook.get('snapshot')
+    expect(await ebook.get('snapshot')).toEqual({ ...before, epubBytes })
+    expect(Math.abs(epubBytes! - before.epubBytes!)).toBeLessThan(64)
+    expect(ebook.runs('front')).toBe(fronts)
+    // What is stated for the listing moves what the outlet sees, and no file.
+    const epubs = ebook.runs('epub')
+    ebook.set('draft', { slots: ['tide'] })
+    expect((await ebook.get('snapshot')).slots).toEqual(['tide'])
+    expect(ebook.runs('epub')).toBe(epubs)
+  })
+})
+
+/** The book with a comma for the first full stop of its first paragraph. */
+const withComma = (book: Book, first: string): Book => ({
+  ...book,
+  sections: book.sections.map(s =>
+    s.id === 's1'
+      ? {
+          ...s,
+          doc: {
+            ...s.doc,
+            content: s.doc.content.map((b, i) => (i === 0 ? paragraph(b.attrs.id, first.replace('.', ',')) : b)),
+          },
+        }
+      : s,
+  ),
 })

@@ -26,9 +26,13 @@ interface Cell {
   reads: Map<PropertyKey, unknown>
 }
 
+/**
+ * `linked` are values of another graph: they are asked for there each time, which remembers them, and are compared like any other.
+ */
 export function createGraph<V extends object>(
   inputs: Partial<V>,
   derived: { [K in keyof V]?: Derive<V, K> },
+  linked: { [K in keyof V]?: () => Promise<V[K]> } = {},
 ): Graph<V> {
   const given = new Map<PropertyKey, unknown>(Object.entries(inputs))
   const cells = new Map<PropertyKey, Cell>()
@@ -37,6 +41,8 @@ export function createGraph<V extends object>(
 
   const get = (name: PropertyKey): Promise<unknown> => {
     if (given.has(name)) return Promise.resolve(given.get(name))
+    const link = linked[name as keyof V]
+    if (link) return link()
     // Two askers of one value wait for the same computation.
     let p = pending.get(name)
     if (!p) {

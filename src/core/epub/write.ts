@@ -1,6 +1,6 @@
 import { strToU8, type Zippable, zipSync } from 'fflate'
 import { type Asset, authorLine, type Book, hashOf, labels, picturesIn, roles, type Section, shortName } from '../book'
-import { joined, type Markup, xml } from '../trade'
+import { dayOf, joined, type Markup, xml } from '../trade'
 import { copyrightLines, type PageStart } from '../pages'
 import { styleSheet } from './style'
 import { type Breaks, page, sectionBody, type XhtmlContext } from './xhtml'
@@ -23,9 +23,6 @@ const extensions: Record<Asset['type'], string> = {
   'image/gif': 'gif',
   'image/svg+xml': 'svg',
 }
-
-// Every file of the archive carries one date; the ZIP format keeps local time without a zone.
-const STAMP = new Date(2026, 0, 1, 0, 0, 0)
 
 /** Writes the book as EPUB 3 with what older devices read beside (NCX, guide). Same book, same bytes. */
 export function writeEpub(book: Book, options: EpubOptions): Uint8Array {
@@ -138,18 +135,19 @@ export function writeEpub(book: Book, options: EpubOptions): Uint8Array {
   add('toc.ncx', 'ncx', 'application/x-dtbncx+xml', ncxFile(identifier, data.title, nav, pageList))
   const opf = opfFile(book, identifier, options, files, spine, landmarks, assets, pageList.length > 0)
 
+  const mtime = dayOf(options.date)
   const zip: Zippable = {
-    mimetype: [strToU8('application/epub+zip'), { level: 0, mtime: STAMP }],
+    mimetype: [strToU8('application/epub+zip'), { level: 0, mtime }],
     'META-INF/container.xml': [
       strToU8(
         '<?xml version="1.0" encoding="UTF-8"?>\n<container version="1.0" xmlns="urn:oasis:names:tc:opendocument:xmlns:container"><rootfiles><rootfile full-path="OEBPS/content.opf" media-type="application/oebps-package+xml"/></rootfiles></container>\n',
       ),
-      { mtime: STAMP },
+      { mtime },
     ],
-    'OEBPS/content.opf': [strToU8(String(opf)), { mtime: STAMP }],
+    'OEBPS/content.opf': [strToU8(String(opf)), { mtime }],
   }
   for (const f of files)
-    zip[`OEBPS/${f.path}`] = [f.data, { mtime: STAMP, level: /^image\/(png|jpeg|gif)$/.test(f.type) ? 0 : 6 }]
+    zip[`OEBPS/${f.path}`] = [f.data, { mtime, level: /^image\/(png|jpeg|gif)$/.test(f.type) ? 0 : 6 }]
   return zipSync(zip)
 }
 

@@ -22,6 +22,15 @@ export function visitPage(page: PageMarks, visit: (v: Visit) => void): void {
   for (const p of page.layers) layer(p.layer, p.x, p.y)
 }
 
+/** The pictures that stand on a page. */
+export function imagesOn(page: PageMarks): Set<string> {
+  const ids = new Set<string>()
+  visitPage(page, v => {
+    if ('item' in v && v.item.kind === 'image') ids.add(v.item.asset)
+  })
+  return ids
+}
+
 /** The text of a page in the order it was set; runs on different baselines are parted by newlines. */
 export function pageText(page: PageMarks): string {
   let out = ''

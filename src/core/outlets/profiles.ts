@@ -1,3 +1,4 @@
+import type { Edition } from '../book'
 import { Fault, type OutletProfile } from '../trade'
 import harrowmere from './profiles/harrowmere.json' with { type: 'json' }
 import ostrevane from './profiles/ostrevane.json' with { type: 'json' }
@@ -16,4 +17,15 @@ export function profileOf(id: string, profiles: OutletProfile[] = shippedProfile
       `There is no outlet “${id.slice(0, 60)}”: known are ${profiles.map(p => p.id).join(', ')}.`,
     )
   return found
+}
+
+/** Where an edition is made for when it names no outlet: the first that takes its kind, or else the first. */
+export function homeOutlet(
+  { kind, outlets }: Pick<Edition, 'kind' | 'outlets'>,
+  known: readonly OutletProfile[],
+): string {
+  const [own] = outlets
+  if (own) return own
+  const taker = known.find(p => (kind === 'ebook' ? p.ebook : p.print?.bindings.some(b => b.kind === kind)))
+  return (taker ?? known[0]!).id
 }

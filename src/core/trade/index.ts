@@ -1,3 +1,4 @@
+export * from './day'
 export * from './bytes'
 export * from './exact'
 export * from './fault'

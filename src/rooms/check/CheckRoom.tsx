@@ -13,9 +13,10 @@ import { Sill, sillOf } from '@/parts/Sill'
 import { usePress } from '@/parts/usePress'
 import { chooseEdition, useOpenBook } from '@/parts/useOpenBook'
 import type { PressClient } from '@/workers/client'
-import type { Leaves } from '@/workers/press.worker'
+import type { Leaves } from '@/core/chain'
 import { causeLink, causesOf, placeWords } from './grouping'
 import './check.css'
+import { draftOf } from '@/core/book'
 
 const severities: Record<Finding['severity'], string> = { stop: 'stops', mend: 'to mend', remark: 'a remark' }
 
@@ -29,7 +30,7 @@ export function CheckRoom({ bookId }: { bookId: string }) {
     if (!figures || !book || !edition || !outletId) return undefined
     return [
       ...figures.findings,
-      ...listingFindings(book, edition, book.listings?.[`${edition.id}/${outletId}`] ?? {}, profileOf(outletId)),
+      ...listingFindings(book, edition, draftOf(book, edition.id, outletId), profileOf(outletId)),
     ]
   }, [figures, book, edition, outletId])
   const causes = useMemo(

@@ -7,8 +7,8 @@ import { PageCanvas } from '@/parts/PageCanvas'
 import { showLength } from '@/parts/lengths'
 import { usePress } from '@/parts/usePress'
 import { useSize } from '@/parts/useSize'
-import type { Figures, Leaves } from '@/workers/press.worker'
-import type { StyleFigures } from '@/workers/styles'
+import type { Figures, Leaves } from '@/core/chain'
+import type { StyleFigures } from '@/workers/trials'
 import { spreadOf } from './Strip'
 
 /** Two styles side by side at the same words, with what each makes of pages, spine and cost. */

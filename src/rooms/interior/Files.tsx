@@ -6,7 +6,7 @@ import { labels, shortName } from '@/core/book'
 import { saveAs } from '@/parts/saveAs'
 import { bringUpToDate } from '@/parts/useOpenBook'
 import { press } from '@/workers/client'
-import type { InteriorFileKind } from '@/workers/interiorFiles'
+import type { InteriorFileKind } from '@/core/delivery'
 import { useSay } from '@/parts/useSay'
 
 const kinds: { kind: InteriorFileKind; name: string; words: string; grey?: boolean }[] = [

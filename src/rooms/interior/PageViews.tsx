@@ -2,7 +2,7 @@
 import type { PageBox } from '@/core/pages'
 import { preferences } from '@/parts/preferences'
 import { usePress } from '@/parts/usePress'
-import type { Leaves } from '@/workers/press.worker'
+import type { Leaves } from '@/core/chain'
 
 /** What may lie over a page: its zones, its grid of lines, its loose and tight lines, rulers along its edges. */
 export const overlays = [

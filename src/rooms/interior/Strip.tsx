@@ -1,6 +1,6 @@
 'use client'
 import { useEffect, useRef, useState } from 'react'
-import type { Leaves } from '@/workers/press.worker'
+import type { Leaves } from '@/core/chain'
 import { PageCanvas } from '@/parts/PageCanvas'
 
 /** Index of the left page of a spread: −1 where the first recto stands alone. */

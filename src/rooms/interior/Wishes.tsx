@@ -1,6 +1,6 @@
 'use client'
 import type { Lent, UnmetAt } from '@/core/pages'
-import type { Leaves } from '@/workers/press.worker'
+import type { Leaves } from '@/core/chain'
 
 /** What each wish is called when it could not be met: once, and more than once. */
 const words: Record<UnmetAt['wish'], [string, string]> = {

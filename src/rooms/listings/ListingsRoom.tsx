@@ -12,9 +12,10 @@ import { type Pair, pairLamp, usePairs } from '@/parts/useListings'
 import { chooseEdition, useOpenBook } from '@/parts/useOpenBook'
 import { useCommit } from '@/parts/useCommit'
 import { usePress } from '@/parts/usePress'
-import type { Figures } from '@/workers/press.worker'
+import type { Figures } from '@/core/chain'
 import { Sheet } from './Sheet'
 import './listings.css'
+import { draftOf, pairKey } from '@/core/book'
 
 /** What stops a pair: in its files, in what the listing says; or why its files could not be looked into. */
 interface Stops {
@@ -48,8 +49,8 @@ export function ListingsRoom({ bookId }: { bookId: string }) {
       for (const e of book.editions)
         for (const o of e.outlets) {
           if (!wanted()) return undefined
-          const own = listingFindings(book, e, book.listings?.[`${e.id}/${o}`] ?? {}, profileOf(o))
-          found[`${e.id}/${o}`] = {
+          const own = listingFindings(book, e, draftOf(book, e.id, o), profileOf(o))
+          found[pairKey(e.id, o)] = {
             words: own.filter(f => f.severity === 'stop').length,
             ...(await press.findings(bookId, e.id, o).then(
               f => ({ files: f.filter(x => x.severity === 'stop').length }),
@@ -106,7 +107,7 @@ export function ListingsRoom({ bookId }: { bookId: string }) {
                           edition={e}
                           outletId={p.id}
                           pair={pairs.find(x => x.edition.id === e.id && x.outletId === p.id)}
-                          stops={stops[`${e.id}/${p.id}`]}
+                          stops={stops[pairKey(e.id, p.id)]}
                           chosen={chosen?.edition.id === e.id && chosen.outletId === p.id}
                           readOnly={readOnly}
                           onOutlets={setOutlets}
@@ -146,9 +147,9 @@ function standing({ state, differences }: Pair, stops: Stops | undefined): strin
 
 /** Why the files of a pair could not be looked into, of the first for which that is so. */
 function unreadOf(pairs: Pair[], stops: Record<string, Stops>): string | undefined {
-  const pair = pairs.find(p => stops[`${p.edition.id}/${p.outletId}`]?.unread)
+  const pair = pairs.find(p => stops[pairKey(p.edition.id, p.outletId)]?.unread)
   if (!pair) return undefined
-  const { unread } = stops[`${pair.edition.id}/${pair.outletId}`]!
+  const { unread } = stops[pairKey(pair.edition.id, pair.outletId)]!
   return `The ${kindWords[pair.edition.kind]!.toLowerCase()}’s files for ${profileOf(pair.outletId).name} could not be read: ${unread}`
 }
 

@@ -23,12 +23,13 @@ import { type Pair, pairLamp } from '@/parts/useListings'
 import { press } from '@/workers/client'
 import { proxied } from '@/workers/client'
 import { bringUpToDate } from '@/parts/useOpenBook'
-import type { Figures } from '@/workers/press.worker'
+import type { Figures } from '@/core/chain'
 import { RoyaltyCurve } from './RoyaltyCurve'
 import { useSay } from '@/parts/useSay'
 import { useCommit } from '@/parts/useCommit'
 import { blobBytes } from '@/data/blobs'
 import { StoredInput } from '@/parts/StoredInput'
+import { draftOf, pairKey } from '@/core/book'
 
 const day = (hours: number): string =>
   clockDate(hours).toLocaleDateString('en-GB', { day: 'numeric', month: 'short', timeZone: 'UTC' }) +
@@ -49,8 +50,8 @@ export function Sheet({
 }) {
   const { edition, outletId, state, differences } = pair
   const profile = profileOf(outletId)
-  const key = `${edition.id}/${outletId}`
-  const draft = book.listings?.[key] ?? {}
+  const key = pairKey(edition.id, outletId)
+  const draft = draftOf(book, edition.id, outletId)
   const { modal } = App.useApp()
   const say = useSay()
   const commit = useCommit(book.id)

@@ -10,7 +10,7 @@ import { kindWords } from '@/parts/kinds'
 import { Sill, sillOf } from '@/parts/Sill'
 import { useOpenBook } from '@/parts/useOpenBook'
 import { WriterOnly } from '@/parts/WriterOnly'
-import type { Figures } from '@/workers/press.worker'
+import type { Figures } from '@/core/chain'
 import { Field } from './Field'
 import {
   authorField,

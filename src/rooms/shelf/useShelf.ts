@@ -13,7 +13,7 @@ import { allListings, pairKey } from '@/data/listings'
 import type { Pair } from '@/parts/useListings'
 import { holdManuscript } from '@/data/waiting'
 import { openAtPress, press } from '@/workers/client'
-import type { Outlook } from '@/workers/press.worker'
+import type { Outlook } from '@/core/chain'
 
 export interface ShelfEntry {
   id: string

@@ -10,11 +10,11 @@ import {
   withChanges,
 } from '@/core/pages'
 import type { PageMarks } from '@/core/marks'
-import { printChain } from '@/core/chain'
+import { printChain, styleOf } from '@/core/chain'
 import { parseTrim } from '@/core/trade'
 import { tell } from './telling'
-import { bookOf, inputsOf, setter, styleOf, tryStyle } from './openBooks'
-import { shelf } from './fontShelf'
+import { editionOf, outletOf, printInputsOf, tools, tryStyle } from './chains'
+import { bookOf } from './openBooks'
 
 /** What an edition comes to in a style: what the author weighs one against another by. */
 export interface StyleFigures {
@@ -45,7 +45,7 @@ export async function samplePage(
     book.sections.find(s => !s.made && s.doc.content.length > 0)
   if (!opening) return undefined
   const part = sampleOf(opening)
-  const set: Interior = await setter.set({ ...book, sections: [part] }, style, {
+  const set: Interior = await tools.setter.set({ ...book, sections: [part] }, style, {
     width: trim.width,
     height: trim.height,
     inside: 0,
@@ -71,12 +71,12 @@ export async function figuresIn(bookId: string, editionId: string, style: Interi
 /** How an edition can be made to fit a count of pages. Each try is settled with its own gutter, so that what is offered is what comes. */
 export async function fitEdition(bookId: string, editionId: string, target: number): Promise<FitOffer | undefined> {
   const b = bookOf(bookId)
-  const e = b.book.editions.find(x => x.id === editionId)!
+  const e = editionOf(bookId, editionId)
   const own = styleOf(b.book, e)
-  const inputs = inputsOf(b, e, e.outlets[0] ?? 'ostrevane')
+  const inputs = printInputsOf(b, e, outletOf(e))
   // A setter of its own: what is kept of the edition as it stands must not make room for twenty trials.
-  const fitting = new Setter(shelf)
+  const fitting = { ...tools, setter: new Setter(tools.shelf), ticker: tell }
   return fitTo(own, target, (changes: StyleChanges) =>
-    printChain({ ...inputs, style: withChanges(own, changes) }, fitting, shelf, tell).get('pages'),
+    printChain({ ...inputs, style: withChanges(own, changes) }, fitting).get('pages'),
   )
 }

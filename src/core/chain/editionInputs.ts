@@ -1,0 +1,83 @@
+import { type Book, draftOf, type Edition } from '../book'
+import { type CoverDesign, flatFor, lampOverTide, rows } from '../cover'
+import { type InteriorStyle, styleById, withChanges } from '../pages'
+import { type OutletProfile, type PrintSpec, parseTrim } from '../trade'
+import type { EbookInputs } from './ebookChain'
+import type { SharedInputs } from './inputs'
+import type { PrintInputs } from './printChain'
+
+/** Where the chains of an edition take their inputs from. */
+export interface EditionSource {
+  /** The book as it is. */
+  book: Book
+  /** The same as far as pages and ebook read it: one object while only prices or listings change. */
+  text: Book
+  edition: Edition
+  profile: OutletProfile
+  /** The day that files are dated. */
+  date: string
+}
+
+/** What an edition is bound, trimmed and printed as where it does not say. */
+const USUAL: PrintSpec = { binding: 'paperback', trim: '6x9in', paper: 'cream', ink: 'black' }
+
+/** Pages of a paperback that is only a ground for a front. */
+const ANY_PAGES = 200
+
+export const styleOf = (book: Pick<Book, 'styles'>, e: Edition): InteriorStyle =>
+  withChanges(styleById(e.style, book.styles), e.styleChanges)
+
+/** The design that a book has, or begins with. */
+export const designOf = (book: Pick<Book, 'cover' | 'plan'>): CoverDesign =>
+  book.cover ?? (book.plan ? rows : lampOverTide)
+
+export const specOf = (e: Edition): PrintSpec => ({
+  binding: e.kind === 'ebook' ? USUAL.binding : e.kind,
+  trim: e.trim ?? USUAL.trim,
+  paper: e.paper ?? USUAL.paper,
+  ink: e.ink ?? USUAL.ink,
+})
+
+const shared = ({ book, text, edition, profile, date }: EditionSource): SharedInputs => ({
+  text,
+  data: book.data,
+  assets: book.assets,
+  design: designOf(book),
+  profile,
+  isbn: edition.isbn,
+  price: edition.price,
+  draft: draftOf(book, edition.id, profile.id),
+  date,
+})
+
+/** The inputs of a print edition's chain. `others`: the other outlets that it goes to. */
+export function printInputs(source: EditionSource, others: OutletProfile[]): PrintInputs {
+  const { book, edition } = source
+  const { trim, paper, ink, coverPages, exceptions } = edition
+  return {
+    ...shared(source),
+    others,
+    style: styleOf(book, edition),
+    spec: specOf(edition),
+    stated: { trim, paper, ink },
+    coverPages,
+    exceptions,
+  }
+}
+
+/** The inputs of an ebook's chain. `printer`: an outlet on whose paperback a front is drawn where the book is not printed. */
+export const ebookInputs = (source: EditionSource, printer: OutletProfile): EbookInputs => ({
+  ...shared(source),
+  plainFlat: flatFor(printer, { ...plainSpec(printer), pages: ANY_PAGES }),
+})
+
+/** The usual paperback, as far as a printer makes it. */
+function plainSpec(printer: OutletProfile): PrintSpec {
+  const papers = printer.print?.papers.map(p => p.id) ?? []
+  const trims = printer.print?.bindings.find(b => b.kind === USUAL.binding)?.trims ?? []
+  return {
+    ...USUAL,
+    paper: papers.includes(USUAL.paper) ? USUAL.paper : papers[0]!,
+    trim: trims.includes(USUAL.trim) ? USUAL.trim : (trims.find(t => parseTrim(t)) ?? USUAL.trim),
+  }
+}

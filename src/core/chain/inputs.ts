@@ -1,0 +1,31 @@
+import type { Asset, Book, ListingDraft, TitleData } from '../book'
+import type { CoverDesign } from '../cover'
+import type { DeliveryPorts } from '../delivery'
+import type { Setter } from '../pages'
+import type { OutletProfile, Ticker } from '../trade'
+import type { FontShelf } from '../type'
+
+/** What the chains of all editions of a book start from. A thing that changes by itself is an input by itself: what follows from others does not move. */
+export interface SharedInputs {
+  /** What pages and ebook are made of: sections, typefaces, page plan. Its data and pictures are read from their own inputs where they can be. */
+  text: Book
+  data: TitleData
+  assets: Asset[]
+  design: CoverDesign
+  profile: OutletProfile
+  isbn: string | undefined
+  /** List price, minor units. */
+  price: number | undefined
+  /** What the listing at this outlet states. */
+  draft: ListingDraft
+  /** The day that files are dated: ISO 8601, UTC, whole seconds. */
+  date: string
+}
+
+/** What chains work with. `setter` and `shelf` are shared, so that what is set once serves all outlets; `ticker` hears of the setting. */
+export interface Tools {
+  setter: Setter
+  shelf: FontShelf
+  ports: DeliveryPorts
+  ticker?: Ticker
+}

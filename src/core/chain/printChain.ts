@@ -1,0 +1,154 @@
+import { plannedPages } from '../activity'
+import type { Edition } from '../book'
+import { check, type Finding } from '../check'
+import { type Cover, drawCover, type Flat, flatFor, sheetSize } from '../cover'
+import { frontHeight, frontPicture, type PaintedPage, printSnapshot, type Worked, workedPrint } from '../delivery'
+import { type ListingSnapshot, printMoney, type PrintMoney } from '../outlets'
+import { type Interior, type InteriorStyle, settleInterior, type StyleChanges, withPlan } from '../pages'
+import {
+  bindingRules,
+  Cancelled,
+  insideMargin,
+  type OutletProfile,
+  parseTrim,
+  Fault,
+  printRules,
+  type PrintSpec,
+  pts,
+  roundPages,
+  spineThickness,
+  type Ticker,
+} from '../trade'
+import { createGraph, type Graph } from './graph'
+import type { SharedInputs, Tools } from './inputs'
+
+/** What a print edition at an outlet starts from. */
+export interface PrintInputs extends SharedInputs {
+  style: InteriorStyle
+  /** Other printers that the same interior goes to: it is made to the strictest of their rules. */
+  others: OutletProfile[]
+  spec: PrintSpec
+  /** The same as the edition states it, gaps and all: part of what a fingerprint is made from. */
+  stated: Pick<Edition, 'trim' | 'paper' | 'ink'>
+  /** Pages that the cover was last fitted to; where absent it follows the interior. */
+  coverPages: number | undefined
+  /** Departures from the style at single sections. */
+  exceptions: Record<string, StyleChanges> | undefined
+}
+
+/** Everything that follows from one print edition at one outlet: the product's chain. Lengths in points. */
+export interface PrintChain extends PrintInputs {
+  interior: Interior
+  /** Pages as printed, the outlet's blanks included. */
+  pages: number
+  spine: number
+  flat: Flat
+  /** Size of the wrap with its bleed. */
+  wrap: { width: number; height: number }
+  cover: Cover
+  /** The front of the cover as a picture of the height that the outlet takes. */
+  front: PaintedPage
+  money: PrintMoney
+  worked: Worked
+  findings: Finding[]
+  /** What the outlet would see if it were sent now. */
+  snapshot: ListingSnapshot
+}
+
+/** The bleed that serves all printers of an interior: the widest, on as many edges as any asks. */
+function bleedOf(printers: OutletProfile[]): { bleed: number; bleedsInside: boolean } {
+  const rules = printers.map(printRules)
+  return { bleed: Math.max(0, ...rules.map(r => pts(r.bleed))), bleedsInside: rules.some(r => r.bleedEdges === 4) }
+}
+
+/** The graph for a print edition at an outlet. */
+export function printChain(inputs: PrintInputs, { setter, shelf, ports, ticker }: Tools): Graph<PrintChain> {
+  return createGraph<PrintChain>(inputs, {
+    interior: async (get, wanted) => {
+      const [text, style, profile, spec] = [
+        await get('text'),
+        await get('style'),
+        await get('profile'),
+        await get('spec'),
+      ]
+      const [isbn, exceptions, others] = [await get('isbn'), await get('exceptions'), await get('others')]
+      // Setting a long book stops as soon as what it is set from has changed; sections that are set stay set.
+      const still: Ticker = async p => {
+        await ticker?.(p)
+        if (!wanted()) throw new Cancelled()
+      }
+      const trim = parseTrim(spec.trim)
+      if (!trim) throw new Fault('no-trim', `“${spec.trim}” is no trim.`)
+      const printers = [profile, ...others].filter(p => p.print?.bindings.some(b => b.kind === spec.binding))
+      const planned = text.plan ? plannedPages(text.plan) : 0
+      const rounded = (p: OutletProfile, pages: number): number =>
+        roundPages(pages + planned, bindingRules(p, spec.binding).pageMultiple)
+      const asked = (pages: number): number =>
+        Math.max(...printers.map(p => insideMargin(p, spec.binding, rounded(p, pages))))
+      const page = { width: trim.width, height: trim.height, ...bleedOf(printers), isbn, exceptions }
+      const interior = await settleInterior(setter, text, style, page, asked, still)
+      if (!text.plan) return interior
+      const safe = Math.max(...printers.map(p => pts(printRules(p).safe)))
+      return withPlan(interior, text, text.plan, asked(interior.pages.length), safe, shelf)
+    },
+    pages: async get => {
+      const { pageMultiple } = bindingRules(await get('profile'), (await get('spec')).binding)
+      return roundPages((await get('interior')).pages.length, pageMultiple)
+    },
+    spine: async get => spineThickness(await get('profile'), await get('spec'), await get('pages')),
+    flat: async get => flatFor(await get('profile'), { ...(await get('spec')), pages: await get('pages') }),
+    wrap: async get => sheetSize(await get('flat')),
+    cover: async get => {
+      const [fitted, design, data] = [await get('coverPages'), await get('design'), await get('data')]
+      const flat =
+        fitted === undefined
+          ? await get('flat')
+          : flatFor(await get('profile'), { ...(await get('spec')), pages: fitted })
+      return drawCover(flat, design, data, await get('isbn'), shelf, await get('assets'))
+    },
+    front: async get => frontPicture(await get('cover'), frontHeight(await get('profile')), ports),
+    money: async get => printMoney(await get('profile'), await get('spec'), await get('pages'), await get('price')),
+    worked: async get =>
+      workedPrint(await get('profile'), await get('spec'), {
+        pages: await get('pages'),
+        spine: await get('spine'),
+        money: await get('money'),
+      }),
+    findings: async get => {
+      const money = await get('money')
+      return check({
+        book: await get('text'),
+        profile: await get('profile'),
+        print: {
+          spec: await get('spec'),
+          interior: await get('interior'),
+          cover: await get('cover'),
+          isbn: await get('isbn'),
+          price: await get('price'),
+          leastPrice: money.leastPrice,
+        },
+      })
+    },
+    snapshot: async get => {
+      const [text, data, design, draft] = [
+        await get('text'),
+        await get('data'),
+        await get('design'),
+        await get('draft'),
+      ]
+      return printSnapshot(
+        { text, data, design, draft, isbn: await get('isbn'), price: await get('price') },
+        {
+          pages: await get('pages'),
+          spine: await get('spine'),
+          wrap: await get('wrap'),
+          money: await get('money'),
+          style: await get('style'),
+          exceptions: await get('exceptions'),
+          edition: await get('stated'),
+          plan: text.plan,
+        },
+      )
+    },
+  })
+}

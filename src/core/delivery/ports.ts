@@ -1,0 +1,17 @@
+import type { PageMarks } from '../marks'
+import type { PictureSource, Subsetter } from '../pdf'
+
+/** A painted page as a file: JPEG, and its size in pixels. */
+export interface PaintedPage {
+  bytes: Uint8Array
+  width: number
+  height: number
+}
+
+/** What making files asks of the world: a canvas, the bytes of pictures, the font subsetter. */
+export interface DeliveryPorts {
+  /** Paints a page as a JPEG of so many pixels in height. */
+  paint(page: PageMarks, height: number): Promise<PaintedPage>
+  pictures: PictureSource
+  subsetter(): Promise<Subsetter>
+}

@@ -1,0 +1,58 @@
+import { designOf, quickCover } from '@/core/chain'
+import { type Cover, type CoverDesign, type Flat, frontPage, type SetPiece } from '@/core/cover'
+import { chainOf, ebookOf, editionOf, outletOf, printInputsOf, tools } from '../chains'
+import { draw, withBleed } from '../draw'
+import { handed } from '../handing'
+import { bookOf } from '../openBooks'
+import { withPreviews } from '../pictureShelf'
+
+/** The cover as a view needs it. */
+export interface CoverView {
+  flat: Flat
+  pieces: SetPiece[]
+  barcode: Cover['barcode']
+  design: CoverDesign
+}
+
+/** Height of a front in the list of books, pixels. */
+const IN_THE_LIST = 240
+
+/** The cover an edition wears: its own flat, or for an ebook the front of the print edition's. */
+const coverOf = (bookId: string, editionId: string, outletId?: string): Promise<Cover> =>
+  editionOf(bookId, editionId).kind === 'ebook'
+    ? ebookOf(bookId, editionId, outletId).get('cover')
+    : chainOf(bookId, editionId, outletId).get('cover')
+
+/** A book's cover before its pages are known. Undefined where no printer binds such a book, or it has no edition. */
+export async function coverAtOnce(bookId: string): Promise<Cover | undefined> {
+  const b = bookOf(bookId)
+  const print = b.book.editions.find(e => e.kind !== 'ebook')
+  if (print) return quickCover(printInputsOf(b, print, outletOf(print)), tools.shelf)
+  const [first] = b.book.editions
+  return first && ebookOf(bookId, first.id).get('cover')
+}
+
+/** Covers, whole and in part. */
+export const covers = {
+  /** The front of an open book as a picture, for the list of books: at once, before its pages are set. */
+  async front(bookId: string): Promise<Blob | undefined> {
+    const cover = await coverAtOnce(bookId)
+    if (!cover) return undefined
+    const page = frontPage(cover)
+    const canvas = await withPreviews([page], pictures => draw(page, IN_THE_LIST / page.height, pictures))
+    return canvas.convertToBlob({ type: 'image/png' })
+  },
+
+  async cover(bookId: string, editionId: string, outletId?: string): Promise<CoverView> {
+    const { flat, pieces, barcode } = await coverOf(bookId, editionId, outletId)
+    return { flat, pieces, barcode, design: designOf(bookOf(bookId).book) }
+  },
+
+  /** The cover as a picture: the whole sheet with its bleed, or the front as it is cut. */
+  async paintCover(bookId: string, editionId: string, part: 'sheet' | 'front', scale: number, outletId?: string) {
+    const cover = await coverOf(bookId, editionId, outletId)
+    const page = part === 'front' ? frontPage(cover) : cover.page
+    const shown = part === 'sheet' ? withBleed(page) : undefined
+    return handed(await withPreviews([page], pictures => draw(page, scale, pictures, shown)))
+  },
+}

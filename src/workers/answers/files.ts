@@ -1,0 +1,72 @@
+import * as Comlink from 'comlink'
+import type { Library, Project } from '@/core/archive'
+import type { Understood } from '@/core/intake'
+import { Fault } from '@/core/trade'
+import { type ReadFont, readFont } from '@/core/type'
+import { canBeShown, lookOver } from '../door'
+import { bytesOf, handedOver } from '../handing'
+import { tell } from '../telling'
+
+/** A file as it was read: a manuscript, or a whole project. */
+export type ReadFile = Pick<Understood, 'book' | 'pictures' | 'dropped' | 'cleaned' | 'isbn'> & { project: boolean }
+
+/** Files that come in and go out: manuscripts, projects, backups, pictures, fonts. */
+export const files = {
+  readProject(bytes: Uint8Array): Promise<Project> {
+    return plainly(f => f.readProject(bytes))
+  },
+
+  async writeProject(p: Project): Promise<Uint8Array> {
+    const bytes = await plainly(f => f.writeProject(p))
+    return Comlink.transfer(bytes, [bytes.buffer])
+  },
+
+  async readLibrary(file: Blob): Promise<Library> {
+    const bytes = await bytesOf(file)
+    const library = await plainly(f => f.readLibrary(bytes, tell))
+    const books: Library['books'] = []
+    for (const b of library.books) {
+      const { book, pictures } = await lookOver(b.project.book, b.project.pictures, tell)
+      // A book whose files are all sound is the very same.
+      books.push({ ...b, project: { book, pictures } })
+    }
+    return handedOver({ ...library, books }, [...books.map(b => b.project.pictures), library.packages, library.parts])
+  },
+
+  async writeLibrary(l: Library): Promise<Uint8Array> {
+    const bytes = await plainly(f => f.writeLibrary(l, tell))
+    return Comlink.transfer(bytes, [bytes.buffer])
+  },
+
+  /** A manuscript or a project file, whichever it is. `salvage`: take what can be saved of a damaged one. */
+  async readFile(file: File, salvage = false): Promise<ReadFile> {
+    const lost: string[] = []
+    const bytes = await bytesOf(file)
+    const read = await plainly(f => {
+      if (!f.isProject(bytes))
+        return { ...f.readManuscript(file.name, bytes, undefined, tell, salvage), project: false }
+      const saving = salvage ? { salvage: (what: string) => void lost.push(what) } : {}
+      return { ...f.readProject(bytes, { report: tell, ...saving }), dropped: [], cleaned: [], project: true }
+    })
+    const { book, pictures, said } = await lookOver(read.book, read.pictures, tell)
+    const parts = { what: 'parts of the damaged file', count: lost.length, places: lost.slice(0, 5) }
+    const dropped = [...read.dropped, ...said, ...(lost.length ? [parts] : [])]
+    return handedOver({ ...read, book, pictures, dropped }, [pictures])
+  },
+
+  /** Whether a picture that is brought in can be decoded. */
+  checkPicture: (id: string, bytes: Uint8Array): Promise<boolean> => canBeShown(id, bytes),
+
+  /** A font that an author brings in: what it is, or why it cannot be used. */
+  readFont: (bytes: Uint8Array): Promise<ReadFont> => readFont(bytes),
+}
+
+/** Work with files; what a file does to a reader is said in one plain sentence. */
+async function plainly<T>(work: (files: typeof import('../files')) => T): Promise<T> {
+  const readers = await import('../files')
+  try {
+    return work(readers)
+  } catch (e) {
+    throw e instanceof Fault ? e : new Fault('unreadable', 'This file cannot be read.')
+  }
+}

@@ -1,0 +1,107 @@
+import * as Comlink from 'comlink'
+import { type Leaves, leavesOf } from '@/core/chain'
+import {
+  boxOn,
+  findOnPage,
+  type FitOffer,
+  type Interior,
+  type LineAsSet,
+  linesOf,
+  type PageBox,
+  pageOf,
+  placeAt,
+  type TextPlace,
+  wordAt,
+} from '@/core/pages'
+import { chainOf } from '../chains'
+import { draw, type Part } from '../draw'
+import { firstLook, shown } from '../firstLook'
+import { handed } from '../handing'
+import { wantsOriginals, withOriginals, withPreviews } from '../pictureShelf'
+import { chosenStyle, figuresIn, fitEdition, samplePage, type StyleFigures } from '../trials'
+
+const interiorOf = (bookId: string, editionId: string): Promise<Interior> => chainOf(bookId, editionId).get('interior')
+
+/** The pages of a print edition: painted, searched, tried in other styles. Points from the trim's top left. */
+export const pages = {
+  async leaves(bookId: string, editionId: string): Promise<Leaves> {
+    shown(bookId, editionId, await interiorOf(bookId, editionId))
+    return leavesOf(chainOf(bookId, editionId))
+  },
+
+  /** A page as a picture of `scale` pixels a point. */
+  async paint(bookId: string, editionId: string, index: number, scale: number, part?: Part) {
+    const page = (await interiorOf(bookId, editionId)).pages[index]
+    if (!page) return undefined
+    return handed(
+      await (wantsOriginals(page, scale)
+        ? withOriginals(page, p => draw(page, scale, p, part))
+        : withPreviews([page], p => draw(page, scale, p, part))),
+    )
+  },
+
+  /** The open spread in a style that was changed a moment ago, before the whole book is set in it: see `firstLook`. */
+  async firstLook(bookId: string, editionId: string, of: number[], scale: number) {
+    const seen = await firstLook(bookId, editionId, of)
+    const marks = seen.map(s => s.marks)
+    const bitmaps = await withPreviews(marks, p => marks.map(m => draw(m, scale, p).transferToImageBitmap()))
+    return Comlink.transfer(
+      seen.map(({ page }, i) => ({ page, bitmap: bitmaps[i]! })),
+      bitmaps,
+    )
+  },
+
+  /** The lines of a page and how wide their gaps came out. */
+  async lines(bookId: string, editionId: string, index: number): Promise<LineAsSet[]> {
+    const page = (await interiorOf(bookId, editionId)).pages[index]
+    return page ? linesOf(page) : []
+  },
+
+  /** Where a text stands in the pages, in their order. */
+  async find(bookId: string, editionId: string, text: string): Promise<{ page: number; boxes: PageBox[] }[]> {
+    const interior = await interiorOf(bookId, editionId)
+    return interior.pages.flatMap((p, page) => findOnPage(p, text).map(boxes => ({ page, boxes })))
+  },
+
+  /** What stands at a point of a page, as a click there means it. */
+  async placeAt(
+    bookId: string,
+    editionId: string,
+    index: number,
+    x: number,
+    y: number,
+  ): Promise<TextPlace | undefined> {
+    const place = placeAt(await interiorOf(bookId, editionId), index, x, y)
+    return place && !place.section.startsWith('run:') ? place : undefined
+  },
+
+  async boxOn(bookId: string, editionId: string, index: number, section: string, block: string) {
+    return boxOn(await interiorOf(bookId, editionId), index, section, block)
+  },
+
+  async pageOf(bookId: string, editionId: string, section: string, block?: string): Promise<number | undefined> {
+    return pageOf(await interiorOf(bookId, editionId), section, block)
+  },
+
+  /** Where a place of the text stands in the pages: the page, its label, and the word. */
+  async wordInPages(bookId: string, editionId: string, place: TextPlace) {
+    const interior = await interiorOf(bookId, editionId)
+    const page = pageOf(interior, place.section, place.block, place.chars)
+    const marks = page === undefined ? undefined : interior.pages[page]
+    return marks && { page: page!, label: marks.label, boxes: wordAt(interior, page!, place) }
+  },
+
+  /** The opening of this book's first chapter in a style, as a picture `width` pixels wide. */
+  async sample(bookId: string, editionId: string, style: string | object, width: number) {
+    const page = await samplePage(bookId, editionId, chosenStyle(bookId, style))
+    return page && handed(await withPreviews([page], pictures => draw(page, width / page.width, pictures)))
+  },
+
+  /** Sets an edition in another style beside its own, and says what it comes to. */
+  tryStyle: (bookId: string, editionId: string, style: string | object): Promise<StyleFigures> =>
+    figuresIn(bookId, editionId, chosenStyle(bookId, style)),
+
+  /** Changes of the style with which the edition takes so many pages, or comes nearest without going over. */
+  fit: (bookId: string, editionId: string, count: number): Promise<FitOffer | undefined> =>
+    fitEdition(bookId, editionId, count),
+}

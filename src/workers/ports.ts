@@ -1,0 +1,51 @@
+import type { BlankPorts } from '@/core/delivery'
+import type { PictureSource, Subsetter } from '@/core/pdf'
+import { Fault } from '@/core/trade'
+import { draw, withBleed } from './draw'
+import { decodedWhole, originalBytes, withOriginals } from './pictureShelf'
+
+/** What the press asks of the browser: a canvas, pictures from the store, the font subsetter, the day. */
+
+let subsetter: Promise<Subsetter> | undefined
+
+const pictures: PictureSource = {
+  bytes: originalBytes,
+  decode: async (bytes, asset) => {
+    const pixels = await decodedWhole(asset, bytes, bitmap => {
+      const canvas = new OffscreenCanvas(bitmap.width, bitmap.height)
+      const ctx = canvas.getContext('2d')!
+      ctx.drawImage(bitmap, 0, 0)
+      return {
+        width: bitmap.width,
+        height: bitmap.height,
+        rgba: ctx.getImageData(0, 0, bitmap.width, bitmap.height).data,
+      }
+    })
+    if (!pixels) throw new Fault('picture', 'A picture is damaged and cannot be decoded.')
+    return pixels
+  },
+}
+
+const fileOf = async (canvas: OffscreenCanvas, type: 'image/jpeg' | 'image/png'): Promise<Uint8Array> =>
+  new Uint8Array(await (await canvas.convertToBlob({ type, quality: 0.9 })).arrayBuffer())
+
+export const ports: BlankPorts = {
+  pictures,
+  async paint(page, height) {
+    const canvas = await withOriginals(page, p => draw(page, height / page.height, p))
+    return { bytes: await fileOf(canvas, 'image/jpeg'), width: canvas.width, height: canvas.height }
+  },
+  paintSheet: (page, pixelsAPoint) =>
+    fileOf(
+      draw(page, pixelsAPoint, () => undefined, withBleed(page), '#ffffff'),
+      'image/png',
+    ),
+  // The writer of PDFs is loaded when something is written: it has no part in a book's first pages.
+  subsetter: () =>
+    (subsetter ??= Promise.all([import('@/core/pdf'), fetch('/fonts/harfbuzz-subset.wasm')]).then(
+      async ([pdf, response]) => pdf.loadSubsetter(new Uint8Array(await response.arrayBuffer())),
+    )),
+}
+
+/** The day that files are dated: today, in UTC. */
+export const today = (): string => `${new Date().toISOString().slice(0, 10)}T00:00:00Z`
