@@ -269,6 +269,8 @@ export function penFor(book: string, section: string, rev: number, doc: DocJson)
   const key = `${book}/${section}`
   const known = pens.get(key)
   if (known && (known.pending || known.revision >= rev)) return known
+  // The first key finds the journal ready; rooms without a pen have no part in it.
+  readyJournal()
   const pen = new Pen(book, section, rev, schema.nodeFromJSON(doc))
   pens.set(key, pen)
   return pen
@@ -283,7 +285,6 @@ export const wordsAtRisk = (): boolean => [...pens.values()].some(p => p.atRisk)
 
 // A window that is left, hidden or closed writes what it holds; it asks to be kept open only where nothing could take it.
 if (typeof document !== 'undefined') {
-  readyJournal()
   const leave = (): void => void flushPens()
   addEventListener('pagehide', leave)
   document.addEventListener('visibilitychange', leave)

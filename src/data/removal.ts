@@ -1,4 +1,5 @@
 import { type Collected, collectBlobs, namedHashes } from './blobs'
+import { allBooks } from './books'
 import { db } from './db'
 import type { BookRecord } from './records'
 import { guarded } from './trouble'
@@ -21,8 +22,10 @@ export const putBackUp = (book: string): Promise<void> =>
   )
 
 /** Books that were taken down, the newest first. */
-export const takenDown = async (): Promise<BookRecord[]> =>
-  (await db.books.filter(b => b.takenDown !== undefined).toArray()).sort((a, b) => b.takenDown! - a.takenDown!)
+export const takenDownOf = (books: BookRecord[]): BookRecord[] =>
+  books.filter(b => b.takenDown !== undefined).sort((a, b) => b.takenDown! - a.takenDown!)
+
+export const takenDown = async (): Promise<BookRecord[]> => takenDownOf(await allBooks())
 
 /** Days that a book still rests. */
 export const daysLeft = (b: BookRecord, now = Date.now()): number =>

@@ -26,7 +26,7 @@ const readiness = (o: Outlook, e: EditionOutlook): 'dark' | 'dim' | 'lit' =>
 
 /** The shelf: all books by series and imprint, with what each needs next. */
 export function Shelf() {
-  const { entries, trouble, stopped, again, lookAgain } = useShelf()
+  const { entries, resting, trouble, stopped, again, lookAgain } = useShelf()
   const [query, setQuery] = useState('')
   const [beginning, setBeginning] = useState(false)
   const [over, setOver] = useState(false)
@@ -216,7 +216,7 @@ export function Shelf() {
               </ul>
             </section>
           ))}
-          <TakenDown />
+          <TakenDown books={resting} />
           {entries && entries.length > 0 && (
             <p className="legend" aria-label="What the lamps mean">
               {(['dark', 'dim', 'lit', 'burning', 'drifted'] as const).map(s => (

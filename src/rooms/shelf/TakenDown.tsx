@@ -1,14 +1,13 @@
 'use client'
 import { App, Button } from 'antd'
-import { useLiveQuery } from 'dexie-react-hooks'
-import { daysLeft, putBackUp, removeForGood, REST_DAYS, takenDown } from '@/data/removal'
+import { daysLeft, putBackUp, removeForGood, REST_DAYS } from '@/data/removal'
 import { megabytes } from '@/parts/megabytes'
 import { closeAtPress } from '@/workers/client'
 import { useSay } from '@/parts/useSay'
+import type { BookRecord } from '@/data/records'
 
 /** Books that were taken down: each rests, whole, and can be put back until its days are over. */
-export function TakenDown() {
-  const books = useLiveQuery(takenDown) ?? []
+export function TakenDown({ books }: { books: BookRecord[] }) {
   const { modal } = App.useApp()
   const say = useSay()
   if (!books.length) return null

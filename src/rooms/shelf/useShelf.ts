@@ -1,7 +1,7 @@
 'use client'
 import { useLiveQuery } from 'dexie-react-hooks'
-import { useEffect, useRef, useState } from 'react'
-import { freeBookId, freshBookId, freshen, type HeldBook, listBooks, putBook } from '@/data/books'
+import { useEffect, useMemo, useRef, useState } from 'react'
+import { allBooks, freeBookId, freshBookId, freshen, type HeldBook, putBook, standing } from '@/data/books'
 import { loadDemoOnce } from '@/data/demo'
 import { createBook, type Edition, newSection, plainEditions, turnedTexts, withoutTurns } from '@/core/book'
 import { type Difference, drift, foldListing } from '@/core/outlets'
@@ -14,6 +14,7 @@ import type { Pair } from '@/parts/useListings'
 import { holdManuscript } from '@/data/waiting'
 import { openAtPress, press } from '@/workers/client'
 import type { Outlook } from '@/core/chain'
+import { takenDownOf } from '@/data/removal'
 
 export interface ShelfEntry {
   id: string
@@ -37,11 +38,15 @@ export interface ShelfEntry {
 export function useShelf(): {
   entries: ShelfEntry[] | undefined
   trouble?: string
+  /** Books that were taken down. */
+  resting: BookRecord[]
   stopped: boolean
   again: () => void
   lookAgain: (id: string) => void
 } {
-  const records = useLiveQuery(listBooks)
+  const all = useLiveQuery(allBooks)
+  const records = useMemo(() => all && standing(all), [all])
+  const resting = useMemo(() => (all ? takenDownOf(all) : []), [all])
   const [fronts, setFronts] = useState<Record<string, string | undefined>>({})
   const [outlooks, setOutlooks] = useState<Record<string, ShelfEntry['outlook']>>({})
   const held = useRef(new Map<string, HeldBook>())
@@ -146,8 +151,10 @@ export function useShelf(): {
         }
       }),
     )
-  if (!records || (!ready && !records.length)) return { entries: undefined, trouble, stopped, again, lookAgain }
+  if (!records || (!ready && !records.length))
+    return { entries: undefined, resting, trouble, stopped, again, lookAgain }
   return {
+    resting,
     trouble,
     stopped,
     again,
