@@ -1,3 +1,4 @@
+import { JOURNAL } from './journalWaits'
 import { windowId } from './window'
 
 /**
@@ -20,11 +21,10 @@ export interface JournalEntry {
   turn: number
 }
 
-const PREFIX = 'porchlight-journal/'
 const FOLDER = 'porchlight-journal'
 
 export const journalKey = (book: string, section: string, window = windowId): string =>
-  `${PREFIX}${window}/${book}/${section}`
+  `${JOURNAL}${window}/${book}/${section}`
 
 /** What this window's file holds: its entries by key. */
 const entries = new Map<string, JournalEntry>()
@@ -65,7 +65,7 @@ export async function journalOfOthers(): Promise<JournalEntry[]> {
   }
   for (let i = 0; i < localStorage.length; i++) {
     const key = localStorage.key(i)!
-    if (key.startsWith(PREFIX)) take(readEntries(`[${localStorage.getItem(key)}]`)[0])
+    if (key.startsWith(JOURNAL)) take(readEntries(`[${localStorage.getItem(key)}]`)[0])
   }
   for (const [, text] of await files()) for (const e of readEntries(text)) take(e)
   return [...found.values()]

@@ -1,6 +1,7 @@
 'use client'
 import { App } from 'antd'
 import { useEffect } from 'react'
+import { journalWaits } from '@/data/journalWaits'
 import { onRefused } from '@/data/trouble'
 
 /** Keeps the author's words over whatever happens to this window, and says every write that was refused. */
@@ -14,8 +15,7 @@ export function Keeping() {
         if (!gone) stop = k.keepWords()
       })
     // Words that wait in the journal come first; otherwise it has no part in what is seen first.
-    const waits = Object.keys(localStorage).some(k => k.startsWith('porchlight-journal/'))
-    const timer = setTimeout(start, waits ? 0 : 4000)
+    const timer = setTimeout(start, journalWaits() ? 0 : 4000)
     return () => {
       gone = true
       clearTimeout(timer)

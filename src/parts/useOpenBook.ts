@@ -9,6 +9,7 @@ import type { Hold } from '@/data/writer'
 import { openAtPress, press, pressDied } from '@/workers/client'
 import type { Figures, Leaves } from '@/core/chain'
 import { useHold } from './useHold'
+import { journalWaits, STANDS_BY } from '@/data/journalWaits'
 
 /** A book as rooms show it: its chosen edition's figures (and leaves, if asked for) as of `version`; `was` are the figures before the last change. */
 export interface OpenBook {
@@ -112,7 +113,10 @@ export function useOpenBook(
 
   useEffect(() => {
     // The window that wrote before may have died with words in its journal. What cannot be played stays there.
-    if (state === 'writing') void import('@/data/playback').then(p => p.playBack()).catch(() => undefined)
+    if (state !== 'writing') return
+    const play = (): void => void import('@/data/playback').then(p => p.playBack()).catch(() => undefined)
+    const timer = setTimeout(play, journalWaits() ? 0 : STANDS_BY)
+    return () => clearTimeout(timer)
   }, [bookId, state])
 
   useEffect(() => {

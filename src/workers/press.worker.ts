@@ -4,12 +4,15 @@ import * as Comlink from 'comlink'
 import type { OutletProfile, Progress } from '@/core/trade'
 import { books } from './answers/books'
 import { covers } from './answers/covers'
-import { delivery } from './answers/delivery'
+import type { delivery as Delivery } from './answers/delivery'
 import { files } from './answers/files'
 import { pages } from './answers/pages'
 import './faults'
 import { setOwnOutlets } from './outlets'
 import { tellTo } from './telling'
+
+// What makes files is loaded when one is made: it has no part in a book's first pages.
+const delivery = async (): Promise<typeof Delivery> => (await import('./answers/delivery')).delivery
 
 /** The press: the core in a worker. A thin entry; what it answers is computed by the core. */
 const api = {
@@ -21,7 +24,9 @@ const api = {
   ...books,
   ...pages,
   ...covers,
-  ...delivery,
+  interiorFile: async (...of: Parameters<typeof Delivery.interiorFile>) => (await delivery()).interiorFile(...of),
+  templates: async (...of: Parameters<typeof Delivery.templates>) => (await delivery()).templates(...of),
+  pack: async (...of: Parameters<typeof Delivery.pack>) => (await delivery()).pack(...of),
 }
 
 export type PressApi = typeof api
