@@ -26,8 +26,9 @@ export function useSay(): Say {
   const { message } = App.useApp()
   return useMemo(
     () => ({
-      done: words => void message.success(words, readingTime(words)),
-      note: words => void message.info(words, readingTime(words)),
+      // What went well is seen in the room itself: it stands no longer than a glance, and covers nothing for long.
+      done: words => void message.success(words),
+      note: words => void message.info(words),
       warn: words => void message.warning(words, readingTime(words)),
       failed: (e, at) => {
         if (e instanceof Cancelled) return
