@@ -84,7 +84,8 @@ describe('putting a backup back', () => {
   test('kept versions, pieces and books that were taken down go out and come in', async () => {
     await books.putBook(stored('one', 'First'))
     const { keepVersion, versionsOf } = await import('./versions')
-    const { takeDown, takenDown } = await import('./removal')
+    const { takenDown } = await import('./bookList')
+    const { takeDown } = await import('./removal')
     await keepVersion('one', 'By hand')
     await (await import('./pieces')).keepPieces('one', 's1', ['left over'])
     await takeDown('one')

@@ -9,9 +9,14 @@ import { hashOf } from '@/core/book'
 // The database opens where its module is loaded: the stand-in for the browser's storage must be there before.
 Dexie.dependencies.indexedDB = indexedDB
 Dexie.dependencies.IDBKeyRange = IDBKeyRange
-let data: typeof import('./books') & typeof import('./db') & typeof import('./demo')
+let data: typeof import('./bookList') & typeof import('./books') & typeof import('./db') & typeof import('./demo')
 beforeAll(async () => {
-  data = { ...(await import('./books')), ...(await import('./db')), ...(await import('./demo')) }
+  data = {
+    ...(await import('./bookList')),
+    ...(await import('./books')),
+    ...(await import('./db')),
+    ...(await import('./demo')),
+  }
 })
 beforeEach(async () => {
   await Promise.all(data.db.tables.map(t => t.clear()))

@@ -84,14 +84,6 @@ function assembled(record: BookRecord, sections: Map<string, Section>): Book {
   return { ...head, sections: order.map(s => sections.get(s)).filter(s => s !== undefined) }
 }
 
-/** The records of all books, those that were taken down among them. Read at once, to be sifted here: a cursor takes four times as long. */
-export const allBooks = (): Promise<BookRecord[]> => db.books.toArray()
-
-export const standing = (books: BookRecord[]): BookRecord[] => books.filter(b => b.takenDown === undefined)
-
-/** Books that stand in the list; those that were taken down rest elsewhere. */
-export const listBooks = async (): Promise<BookRecord[]> => standing(await allBooks())
-
 /** The id of a book that comes in: its own where no other book has it. */
 export const freeBookId = async (book: Book): Promise<string> =>
   (await db.books.get(book.id)) ? freshBookId(book.data.title) : book.id

@@ -24,7 +24,8 @@ test('a store of version 4: every word, its history both ways, ids unique in the
   for (const [table, rows] of Object.entries(dump)) await old.table(table).bulkPut(rows)
   old.close()
 
-  const { getBook, listBooks } = await import('./books')
+  const { listBooks } = await import('./bookList')
+  const { getBook } = await import('./books')
   const { redo, steps, undo } = await import('./changes')
   const { db } = await import('./db')
   const id = 'of-the-second-version'

@@ -3,11 +3,12 @@ import { beforeEach, describe, expect, test } from '@jest/globals'
 import { hashOf } from '@/core/book'
 import { bookOf } from '../../tests/support/core'
 
-const { getBook, listBooks, putBook } = await import('./books')
+const { listBooks, takenDown } = await import('./bookList')
+const { getBook, putBook } = await import('./books')
 const { collectBlobs } = await import('./blobs')
 const { commit } = await import('./changes')
 const { db } = await import('./db')
-const { daysLeft, putBackUp, removeForGood, sweep, takeDown, takenDown } = await import('./removal')
+const { daysLeft, putBackUp, removeForGood, sweep, takeDown } = await import('./removal')
 const { foldHistory, keepVersion, openVersion, versionsOf } = await import('./versions')
 
 const DAY = 24 * 3600 * 1000

@@ -1,5 +1,5 @@
 import { type Collected, collectBlobs, namedHashes } from './blobs'
-import { allBooks } from './books'
+import { takenDown } from './bookList'
 import { db } from './db'
 import type { BookRecord } from './records'
 import { guarded } from './trouble'
@@ -20,12 +20,6 @@ export const putBackUp = (book: string): Promise<void> =>
         delete b.takenDown
       })),
   )
-
-/** Books that were taken down, the newest first. */
-export const takenDownOf = (books: BookRecord[]): BookRecord[] =>
-  books.filter(b => b.takenDown !== undefined).sort((a, b) => b.takenDown! - a.takenDown!)
-
-export const takenDown = async (): Promise<BookRecord[]> => takenDownOf(await allBooks())
 
 /** Days that a book still rests. */
 export const daysLeft = (b: BookRecord, now = Date.now()): number =>

@@ -1,7 +1,7 @@
 import Dexie from 'dexie'
 import { namedHashes } from './blobs'
 import { db } from './db'
-import { takenDown } from './removal'
+import { takenDown } from './bookList'
 import { storeFull } from './trouble'
 
 /** What the browser gives this library and what is in it, and what would free how much. Bytes. */

@@ -13,7 +13,7 @@ import {
 } from '@/core/ledger'
 import { profileOf } from '@/core/outlets'
 import { formatMoney } from '@/core/trade'
-import { listBooks } from '@/data/books'
+import { listBooks } from '@/data/bookList'
 import { readClock } from '@/data/clock'
 import { ClockBar } from '@/parts/ClockBar'
 import { kindWords } from '@/parts/kinds'

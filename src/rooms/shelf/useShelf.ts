@@ -1,7 +1,8 @@
 'use client'
 import { useLiveQuery } from 'dexie-react-hooks'
 import { useEffect, useMemo, useRef, useState } from 'react'
-import { allBooks, freeBookId, freshBookId, freshen, type HeldBook, putBook, standing } from '@/data/books'
+import { freeBookId, freshBookId, freshen, type HeldBook, putBook } from '@/data/books'
+import { allBooks, standing } from '@/data/bookList'
 import { loadDemoOnce } from '@/data/demo'
 import { createBook, type Edition, newSection, plainEditions, turnedTexts, withoutTurns } from '@/core/book'
 import { type Difference, drift, foldListing } from '@/core/outlets'
@@ -14,7 +15,7 @@ import type { Pair } from '@/parts/useListings'
 import { holdManuscript } from '@/data/waiting'
 import { openAtPress, press } from '@/workers/client'
 import type { Outlook } from '@/core/chain'
-import { takenDownOf } from '@/data/removal'
+import { takenDownOf } from '@/data/bookList'
 
 export interface ShelfEntry {
   id: string
