@@ -1,6 +1,6 @@
 import { parseArgs } from 'node:util'
 import { flatFor, sheetSize } from '@/core/cover'
-import { printMoney, profileOf } from '@/core/outlets'
+import { homeOutlet, printMoney, profileOf, shippedProfiles } from '@/core/outlets'
 import {
   bindingRules,
   type BindingKind,
@@ -28,7 +28,7 @@ export function runCost(args: string[]): void {
       binding: { type: 'string' },
     },
   })
-  const profile = profileOf(values.outlet ?? 'ostrevane')
+  const profile = profileOf(values.outlet ?? homeOutlet({ kind: 'paperback', outlets: [] }, shippedProfiles))
   const trim = parseTrim(values.trim ?? '6x9in')
   if (!trim)
     throw new Fault('trim', `“${(values.trim ?? '').slice(0, 40)}” is no trim: write it like 6x9in, 156x234mm or A5.`)

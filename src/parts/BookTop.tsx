@@ -60,7 +60,7 @@ export function BookTop({ bookId, view, stage }: { bookId: string; view: OpenBoo
       const found: Record<string, boolean> = {}
       for (const e of book.editions) {
         if (!wanted() || e.id === chosen) continue
-        const stopped = await press.findings(bookId, e.id, e.outlets[0] ?? 'ostrevane').then(
+        const stopped = await press.findings(bookId, e.id).then(
           f => f.some(x => x.severity === 'stop'),
           (x: Error) => (x instanceof Cancelled ? undefined : true),
         )

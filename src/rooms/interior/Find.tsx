@@ -33,13 +33,13 @@ export function Find({
 }) {
   const [text, setText] = useState('')
   const [at, setAt] = useState(0)
-  const { answer, trouble } = usePress(
-    async press =>
-      text.trim() ? { text, matches: await press.find(bookId, editionId, text) } : { text, matches: [] as Match[] },
+  const { answer, trouble } = usePress<Match[]>(
+    async press => (text.trim() ? press.find(bookId, editionId, text) : undefined),
     [bookId, editionId, text],
     { anew: [version], after: WAIT },
   )
-  const found = answer?.matches ?? NONE
+  // Where the pages could not be searched, the matches of another word are none of this one's.
+  const found = (trouble ? undefined : answer) ?? NONE
   // A new list begins with the match nearest behind what is looked at.
   const begin = useLatest((list: Match[]) => {
     const next = list.findIndex(m => m.page >= from)
