@@ -132,9 +132,18 @@ async function keystroke(page, book) {
   await page.goto(`http://localhost:${port}/book/${book}/text`)
   await page.locator('.ProseMirror p').first().click()
   await page.locator('.sill .figure').nth(1).waitFor({ timeout: 60_000 })
+  // An answer is only worth something once it stands on the screen: the frame after it counts, in which the room is drawn anew.
+  await page.evaluate(() => {
+    globalThis.stood = []
+    new PerformanceObserver(list => {
+      for (const e of list.getEntriesByName('porchlight press'))
+        requestAnimationFrame(() => setTimeout(() => globalThis.stood.push(performance.now() - e.startTime)))
+    }).observe({ type: 'measure' })
+  })
   const strokes = []
+  const stood = []
   const handled = []
-  for (let i = 0; i < 9; i++) {
+  for (let i = 0; i < 15; i++) {
     const before = (await measured(page)).length
     await page.waitForTimeout(300)
     handled.push(
@@ -149,8 +158,10 @@ async function keystroke(page, book) {
     )
     for (;;) {
       const all = await measured(page)
-      if (all.length > before) {
+      const shown = await page.evaluate(() => globalThis.stood)
+      if (all.length > before && shown.length > i) {
         strokes.push(all.at(-1))
+        stood.push(shown.at(-1))
         break
       }
       await page.waitForTimeout(30)
@@ -160,6 +171,11 @@ async function keystroke(page, book) {
     'after one keystroke: pages, sill and findings anew',
     `${middle(strokes).toFixed(0)} ms`,
     `budget 50 ms (${strokes.map(c => c.toFixed(0)).join(' ')})`,
+  )
+  line(
+    '… and until they stand on the screen',
+    `${middle(stood).toFixed(0)} ms`,
+    `(${stood.map(c => c.toFixed(0)).join(' ')})`,
   )
   line(
     'a keystroke until the next frame is painted',
