@@ -28,6 +28,8 @@ const config: NextConfig = {
       url: { browser: './src/workers/empty.ts' },
     },
   },
+  // The porch had another name once.
+  redirects: async () => [{ source: '/shelf', destination: '/porch', permanent: true }],
   headers: async () => [
     {
       source: '/:path*',

@@ -77,7 +77,7 @@ test('a press that dies is noticed, started anew once, and the room goes on; a p
   expect(second).not.toBe(first)
   await expect(page.getByText('broke down')).toHaveCount(0)
 
-  // A picture at which every press dies is named at the door, and the shelf goes on.
+  // A picture at which every press dies is named at the door, and the porch goes on.
   await page.goto('/')
   await expect(page.locator('.front img').nth(3)).toBeVisible({ timeout: 60_000 })
   const [press] = await presses(page)
@@ -119,7 +119,7 @@ test('a press that dies is noticed, started anew once, and the room goes on; a p
     mimeType: 'application/vnd.openxmlformats-officedocument.wordprocessingml.document',
     buffer: file,
   })
-  await expect(page.getByRole('button', { name: 'Put it on the shelf' })).toBeVisible({ timeout: 60_000 })
+  await expect(page.getByRole('button', { name: 'Put it on the porch' })).toBeVisible({ timeout: 60_000 })
 })
 
 test('a damaged picture is named with its place, and a marked box stands for it', async ({ page }) => {
@@ -151,7 +151,7 @@ test('a damaged picture is named with its place, and a marked box stands for it'
   await expect(page.getByText(/1 × pictures that are damaged: a marked box stands in their place/)).toBeVisible({
     timeout: 60_000,
   })
-  await page.getByRole('button', { name: 'Put it on the shelf' }).click()
+  await page.getByRole('button', { name: 'Put it on the porch' }).click()
   await page.waitForURL(/\/book\/.*\/plan/)
   const address = page.url().replace(/plan$/, '')
   await page.goto(`${address}interior`)

@@ -144,6 +144,6 @@ test('a book that is not here is said', async ({ page }) => {
   await openInterior(page)
   await page.goto('/book/nowhere/interior')
   await expect(page.getByRole('heading', { name: 'This book is not here' })).toBeVisible()
-  await page.getByRole('link', { name: 'Back to the shelf' }).click()
-  await expect(page.getByRole('heading', { name: 'Shelf' })).toBeVisible()
+  await page.getByRole('link', { name: 'Back to the porch' }).click()
+  await expect(page.getByRole('heading', { name: 'Porch' })).toBeVisible()
 })

@@ -266,7 +266,7 @@ test('a disk that is full: words wait over sections, rooms and a reload; every d
     mimeType: 'text/plain',
     buffer: Buffer.from(`CHAPTER ONE\n\n${letters.map((w, i) => w + (i % 300 === 299 ? '.\n\n' : '')).join(' ')}`),
   })
-  await page.getByRole('button', { name: 'Put it on the shelf' }).click({ timeout: 60_000 })
+  await page.getByRole('button', { name: 'Put it on the porch' }).click({ timeout: 60_000 })
   await expect(full.filter({ hasText: '“tides”' })).toBeVisible({ timeout: 60_000 })
   // Every write of text fails from here on, in this window and after a reload.
   await page.addInitScript(() => {
@@ -305,7 +305,7 @@ test('a book is taken down, rests, comes back, and goes for good with its pictur
   await page.getByRole('button', { name: 'Take The Tidewarden’s Almanac down' }).click()
   await expect(page.getByRole('heading', { name: 'Taken down' })).toBeVisible()
   await expect(page.getByText('30 days left')).toBeVisible()
-  await page.getByRole('button', { name: 'Put The Tidewarden’s Almanac back on the shelf' }).click()
+  await page.getByRole('button', { name: 'Put The Tidewarden’s Almanac back on the porch' }).click()
   await expect(page.getByRole('heading', { name: 'Taken down' })).toBeHidden()
   await page.goto(`${book}/text`)
   await expect(textOf(page)).toContainText('Ada Pell')
@@ -418,7 +418,7 @@ test('a backup is held against what is here: beside, instead, and never under a 
   ).toEqual(['Before a backup was put in its place'])
 })
 
-test('books that are stored wrong stand on the shelf with their trouble; they are mended, and stop no other', async ({
+test('books that are stored wrong stand on the porch with their trouble; they are mended, and stop no other', async ({
   page,
 }) => {
   await demo(page)
@@ -466,7 +466,7 @@ test('books that are stored wrong stand on the shelf with their trouble; they ar
     })
   for (const room of ['plan', 'text', 'interior', 'listings']) {
     await page.goto(`${book}/${room}`)
-    await expect(page.getByRole('link', { name: 'Shelf' })).toBeVisible()
+    await expect(page.getByRole('link', { name: 'Porch' })).toBeVisible()
     await expect(page.getByText(/cannot be shown|wants text/).first()).toBeVisible({ timeout: 30_000 })
   }
   await page.goto('/')

@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test'
 
-test('on a telephone the shelf can be read, and nothing runs out of the page', async ({ browser }) => {
+test('on a telephone the porch can be read, and nothing runs out of the page', async ({ browser }) => {
   const page = await (
     await browser.newContext({
       viewport: { width: 390, height: 780 },
@@ -46,7 +46,7 @@ test('the keyboard reaches everything, and what has the focus shows it', async (
       }),
     )
   }
-  for (const name of ['To the room', 'Shelf', 'Find a book', 'Bring in a manuscript', 'New book'])
+  for (const name of ['To the room', 'Porch', 'Find a book', 'Bring in a manuscript', 'New book'])
     expect(seen.some(s => s.includes(name))).toBe(true)
   await page.getByRole('button', { name: 'New book' }).focus()
   await page.keyboard.press('Enter')
@@ -57,7 +57,7 @@ test('the keyboard reaches everything, and what has the focus shows it', async (
   await expect(page.getByRole('button', { name: 'New book' })).toBeFocused()
 })
 
-test('a file is dropped on the shelf', async ({ page }) => {
+test('a file is dropped on the porch', async ({ page }) => {
   await page.goto('/')
   await expect(page.getByRole('img', { name: /Front cover/ })).toHaveCount(4, { timeout: 60_000 })
   const data = await page.evaluateHandle(() => {

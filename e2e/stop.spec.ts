@@ -50,7 +50,7 @@ function manuscript(chapters: number): { name: string; mimeType: string; buffer:
   }
 }
 
-async function shelf(page: Page): Promise<void> {
+async function porch(page: Page): Promise<void> {
   await page.goto('/')
   await expect(page.getByRole('listitem')).toHaveCount(4, { timeout: 60_000 })
   await expect(page.locator('.front img').first()).toBeVisible({ timeout: 60_000 })
@@ -59,8 +59,8 @@ const working = (page: Page) => page.getByLabel('Sill').getByRole('status')
 
 test('reading and setting a long manuscript say how far they are, and stop', async ({ page }) => {
   test.setTimeout(180_000)
-  await shelf(page)
-  // A shelf of work behind it: the press is idle before the reading begins.
+  await porch(page)
+  // A porch of work behind it: the press is idle before the reading begins.
   await expect(working(page)).toBeHidden({ timeout: 60_000 })
 
   await page.getByLabel('Manuscript file').setInputFiles(manuscript(160))
@@ -82,7 +82,7 @@ test('reading and setting a long manuscript say how far they are, and stop', asy
   await expect(page.getByText(/page \w+ of \d{3}/)).toBeVisible()
 
   // A book whose press was stopped says that its figures are old, and goes on when asked.
-  await page.getByRole('button', { name: 'Put it on the shelf' }).click()
+  await page.getByRole('button', { name: 'Put it on the porch' }).click()
   await expect(page).toHaveURL(/\/book\/[^/]+\/plan/)
   await expect(page.getByLabel('Sill')).toContainText(/Pages\s*\d{3}/, { timeout: 60_000 })
   await page.reload()

@@ -4,7 +4,7 @@ import { unzipSync } from 'fflate'
 import { readFile } from 'node:fs/promises'
 import { longText } from '../scripts/lib/longText'
 
-/** One book from the shelf to on sale: the whole job in the real interface. */
+/** One book from the porch to on sale: the whole job in the real interface. */
 
 const chapters = longText(15_000, 8, 3)
 
@@ -44,7 +44,7 @@ test('the walk: from a .docx to on sale, and a revision behind it', async ({ pag
   const errors: string[] = []
   page.on('pageerror', e => errors.push(e.message))
 
-  await test.step('shelf: the demo books by series and imprint, lamps, what each needs', async () => {
+  await test.step('porch: the demo books by series and imprint, lamps, what each needs', async () => {
     await page.goto('/')
     await expect(page.getByRole('listitem')).toHaveCount(4, { timeout: 60_000 })
     await expect(page.getByRole('heading', { name: 'The Merrow Sound Mysteries' })).toBeVisible()
@@ -68,7 +68,7 @@ test('the walk: from a .docx to on sale, and a revision behind it', async ({ pag
     await page.locator('body').press('s')
     await expect(list.nth(1)).not.toHaveClass(/struck/)
     await expect(page.getByText('Nothing. Everything in the file stands in the book.')).toBeVisible()
-    await page.getByRole('button', { name: 'Put it on the shelf' }).click()
+    await page.getByRole('button', { name: 'Put it on the porch' }).click()
     await expect(page).toHaveURL(/\/book\/the-ferry-at-low-water\/plan/)
   })
 
@@ -257,7 +257,7 @@ test('the walk: from a .docx to on sale, and a revision behind it', async ({ pag
     })
     await onBy(page, 'a week')
     await expect(page.getByRole('button', { name: 'Paperback at Ostrevane: on sale' })).toBeVisible()
-    await rail(page, 'Shelf')
+    await rail(page, 'Porch')
     await expect(
       page.getByRole('listitem').filter({ hasText: 'The Ferry at Low Water' }).getByText('on sale').first(),
     ).toBeVisible({ timeout: 60_000 })
@@ -309,7 +309,7 @@ test('a coil book of planned pages: runs, mirrored margins, and on sale at the p
   await page.getByLabel('Title').fill('Tide Notes')
   await page.getByLabel('Author').fill('Orla Fenwright')
   await page.getByText('planned: pages to write in').click()
-  await page.getByRole('button', { name: 'Put it on the shelf' }).click()
+  await page.getByRole('button', { name: 'Put it on the porch' }).click()
   await page.getByRole('link', { name: 'Tide Notes' }).click({ timeout: 30_000 })
   await expect(page).toHaveURL(/\/tide-notes\/pages/)
   for (const [kind, count] of [

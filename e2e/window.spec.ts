@@ -126,14 +126,14 @@ test('HTML that comes in is inert: pasted and imported', async ({ page, context 
       '# Chapter One\n\n<script>window.ran = 5</script>\n\nText <img src=x onerror="window.ran=6"> goes on.\n\n# Chapter Two\n\n[a link](javascript:window.ran=7)\n',
     ),
   })
-  await page.getByRole('button', { name: 'Put it on the shelf' }).click({ timeout: 30_000 })
+  await page.getByRole('button', { name: 'Put it on the porch' }).click({ timeout: 30_000 })
   await page.getByRole('link', { name: 'Text', exact: true }).click()
   await expect(textOf(page)).toBeVisible({ timeout: 30_000 })
   expect(await textOf(page).locator('script, img[onerror], a[href^="javascript"]').count()).toBe(0)
   expect(await page.evaluate(() => (window as unknown as { ran?: number }).ran)).toBeUndefined()
 })
 
-test('without a network after the first visit: shelf, text and pages are there', async ({ page, context }) => {
+test('without a network after the first visit: porch, text and pages are there', async ({ page, context }) => {
   await demo(page)
   await expect
     .poll(

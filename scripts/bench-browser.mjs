@@ -1,4 +1,4 @@
-// npm run bench, second part: the built program in Chromium. The script a first visit to the shelf fetches; 100,000 words set cold in
+// npm run bench, second part: the built program in Chromium. The script a first visit to the porch fetches; 100,000 words set cold in
 // a fresh worker; one keystroke in them; a long history; many pictures; a thousand books; the marketplace's answers. With names of parts
 // behind it (`node scripts/bench-browser.mjs history pictures`) it measures those only.
 import { spawnSync } from 'node:child_process'
@@ -41,7 +41,7 @@ try {
   await page.goto(`http://localhost:${port}/`)
   await page.locator('.front img').nth(3).waitFor({ timeout: 60_000 })
   line(
-    'shelf, script over the wire',
+    'porch, script over the wire',
     `${([...scripts.values()].reduce((a, b) => a + b, 0) / 1000).toFixed(0)} kB`,
     'budget 400 kB',
   )
@@ -51,7 +51,7 @@ try {
     mimeType: 'application/vnd.openxmlformats-officedocument.wordprocessingml.document',
     buffer: made.stdout,
   })
-  await page.getByRole('button', { name: 'Put it on the shelf' }).click({ timeout: 60_000 })
+  await page.getByRole('button', { name: 'Put it on the porch' }).click({ timeout: 60_000 })
   await page.waitForURL(/\/book\/.*\/plan/)
   const book = new URL(page.url()).pathname.split('/')[2]
 
@@ -61,7 +61,7 @@ try {
     keystroke,
     history: longHistory,
     pictures: manyPictures,
-    shelf: manyBooks,
+    porch: manyBooks,
     market,
   }))
     if (!wanted.length || wanted.includes(name)) await part(page, book, context)
@@ -323,7 +323,7 @@ async function manyPictures() {
   line('… most memory at the door; leafing through', `${door.toFixed(0)}; ${most.toFixed(0)} MB`, 'budget 500 MB')
 }
 
-/** A thousand books on the shelf: when it can be read, how long it ever stands still while the press draws fronts, what a key in its field takes. */
+/** A thousand books on the porch: when it can be read, how long it ever stands still while the press draws fronts, what a key in its field takes. */
 async function manyBooks(_page, _book, context) {
   const page = await context.newPage()
   await page.goto(`http://localhost:${port}/`)

@@ -37,7 +37,7 @@ try {
   await go('/')
   await page.locator('.front img').nth(3).waitFor({ timeout: 60_000 })
   await settled(page)
-  await shot('shelf', 1500)
+  await shot('porch', 1500)
 
   await page.getByLabel('Manuscript file').setInputFiles(join(root, 'demo/lampblack-regatta.md'))
   await page.getByRole('img', { name: /^Page / }).waitFor({ timeout: 60_000 })
@@ -120,7 +120,7 @@ try {
   await dusk.locator('.front img').nth(3).waitFor({ timeout: 60_000 })
   await settled(dusk)
   await dusk.waitForTimeout(600)
-  await dusk.screenshot({ path: join(out, 'shelf-dusk.png') })
+  await dusk.screenshot({ path: join(out, 'porch-dusk.png') })
 } finally {
   await browser.close()
   server.kill()

@@ -1,5 +1,2 @@
-import { Shelf } from '@/rooms/shelf/Shelf'
-
-export default function Page() {
-  return <Shelf />
-}
+// The program opens on the porch.
+export { default } from './porch/page'

@@ -12,7 +12,7 @@ export interface StoredBook {
   pictures: Map<string, Uint8Array>
 }
 
-/** Puts a book on the shelf, with its sections and pictures, in one transaction. */
+/** Puts a book on the porch, with its sections and pictures, in one transaction. */
 export async function putBook({ book, pictures }: StoredBook): Promise<void> {
   const { sections, ...head } = book
   const now = Date.now()

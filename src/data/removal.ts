@@ -8,11 +8,11 @@ import { guarded } from './trouble'
 export const REST_DAYS = 30
 const A_DAY = 24 * 3600 * 1000
 
-/** Takes a book down from the shelf: it rests, whole, and can be put back. */
+/** Takes a book down from the porch: it rests, whole, and can be put back. */
 export const takeDown = (book: string, now = Date.now()): Promise<void> =>
   guarded(async () => void (await db.books.update(book, { takenDown: now })))
 
-/** Puts a book that was taken down back on the shelf, as it was. */
+/** Puts a book that was taken down back on the porch, as it was. */
 export const putBackUp = (book: string): Promise<void> =>
   guarded(
     async () =>

@@ -12,7 +12,7 @@ export interface Room {
   resting: { books: number; bytes: number }
   /** Files that nothing names any more. */
   unnamed: number
-  /** The book on the shelf with the most files of its own. */
+  /** The book on the porch with the most files of its own. */
   largest?: { title: string; bytes: number }
 }
 

@@ -72,8 +72,8 @@ export function BadBook({
           Take it down
         </Button>
         {children ?? (
-          <Link prefetch={false} href="/">
-            Back to the shelf
+          <Link prefetch={false} href="/porch">
+            Back to the porch
           </Link>
         )}
       </p>

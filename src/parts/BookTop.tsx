@@ -12,7 +12,8 @@ import { onHold, openQuestion, takeOver } from '@/data/writer'
 import { kindWords } from './kinds'
 import { Lamp } from './Lamp'
 import { chooseEdition, type OpenBook } from './useOpenBook'
-import { editionLamp, usePairs } from './useListings'
+import { editionLamp } from './pairs'
+import { usePairs } from './usePairs'
 import './bookTop.css'
 import { isTyping, useKeys } from './useKeys'
 import { usePress } from './usePress'
@@ -189,8 +190,8 @@ export function NoBook() {
       <div className="nobook">
         <h1>This book is not here</h1>
         <p>It may have been removed, or the address is another library’s.</p>
-        <Link prefetch={false} href="/">
-          Back to the shelf
+        <Link prefetch={false} href="/porch">
+          Back to the porch
         </Link>
       </div>
     </main>

@@ -56,7 +56,11 @@ const icon = (d: string): ReactNode => (
 
 /** The rooms of the rail, and those at its foot. */
 const rooms = [
-  { href: '/', name: 'Shelf', face: icon('M3 3h4v16H3zM9 3h4v16H9zM14.4 4.2l3.6-1 3.6 15-3.8 1z M1.5 21h19') },
+  {
+    href: '/porch',
+    name: 'Porch',
+    face: icon('M2.5 10.5 12 4l9.5 6.5M5.5 8.6v11.9M18.5 8.6v11.9M2.5 20.5h19M12 4v5.2M10 9.2h4v5.3h-4z'),
+  },
   {
     href: '/research',
     name: 'Research',
@@ -84,11 +88,19 @@ const foot = [
   },
 ]
 
-/** Rail, room and sill. The rail shows the rooms that there are. */
+/**
+ * Rail, room and sill. The server draws none of it: the author's tone is known in the browser only, and a page that is answered
+ * anew each time (its nonce) is answered sooner for it.
+ */
 export function Frame({ children }: { children: ReactNode }) {
-  const path = usePathname()
+  return useAlive() && <Drawn>{children}</Drawn>
+}
+
+/** The rail shows the rooms that there are. */
+function Drawn({ children }: { children: ReactNode }) {
+  // The program opens on the porch.
+  const path = usePathname().replace(/^\/$/, '/porch')
   const tone = useTone()
-  const alive = useAlive()
   const { desk } = usePreferences()
   return (
     <AntdRegistry>
@@ -104,7 +116,6 @@ export function Frame({ children }: { children: ReactNode }) {
               ...deskVariables(desk, tone),
               background: 'var(--paper)',
               color: 'var(--ink)',
-              ...(alive ? {} : { visibility: 'hidden' }),
             }}
             data-tone={tone}
           >
@@ -147,7 +158,7 @@ export function Frame({ children }: { children: ReactNode }) {
                 </button>
               </div>
             </nav>
-            {alive && children}
+            {children}
           </div>
           <Keeping />
           <Shortcuts />

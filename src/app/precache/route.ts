@@ -5,6 +5,7 @@ export const dynamic = 'force-dynamic'
 
 const pages = [
   '/',
+  '/porch',
   '/research',
   '/ledger',
   '/outlets',

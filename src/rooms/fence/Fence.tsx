@@ -14,8 +14,8 @@ export function Fence({ error, retry }: { error: Error; retry: () => void }) {
       <Button size="small" onClick={retry}>
         Try again
       </Button>
-      <Button size="small" type="text" onClick={() => router.push('/')}>
-        To the shelf
+      <Button size="small" type="text" onClick={() => router.push('/porch')}>
+        To the porch
       </Button>
     </>
   )

@@ -102,7 +102,7 @@ export function IntakeRoom() {
       await putBook({ book: { ...book, id }, pictures: held.read.pictures })
       const { title } = book.data
       letGo()
-      say.done(`“${title}” stands on the shelf.`)
+      say.done(`“${title}” stands on the porch.`)
       router.push(nextHeld() ? '/intake' : `/book/${encodeURIComponent(id)}/plan`)
     } catch (e) {
       say.failed(e)
@@ -117,10 +117,10 @@ export function IntakeRoom() {
         <div className="nobook">
           <h1>No manuscript is waiting</h1>
           <p>
-            Bring one in at the shelf: by its button, or dropped onto it. What was read lives in this window until it
+            Bring one in on the porch: by its button, or dropped there. What was read lives in this window until it
             becomes a book.
           </p>
-          <Link href="/">To the shelf</Link>
+          <Link href="/porch">To the porch</Link>
         </div>
       </main>
     )
@@ -136,13 +136,13 @@ export function IntakeRoom() {
           <Button
             onClick={() => {
               letGo()
-              router.push('/')
+              router.push('/porch')
             }}
           >
             Leave it
           </Button>
           <Button type="primary" loading={busy} onClick={() => void take()}>
-            Put it on the shelf
+            Put it on the porch
           </Button>
         </header>
         <div className="table">
@@ -263,7 +263,7 @@ export function IntakeRoom() {
           { name: 'Pages at 6 × 9 in', value: leaves ? String(leaves.pages.length) : '…' },
           { name: 'Left out', value: String(lost) },
         ]}
-        asks={struck.size ? `${struck.size} struck` : 'Look it over, then put it on the shelf'}
+        asks={struck.size ? `${struck.size} struck` : 'Look it over, then put it on the porch'}
       />
     </>
   )

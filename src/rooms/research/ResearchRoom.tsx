@@ -443,7 +443,7 @@ function Placed({
   kept: KeptPhrase[]
   onExport: () => void
 }) {
-  if (!book) return <p className="quiet">A book to research for comes onto the shelf first.</p>
+  if (!book) return <p className="quiet">A book to research for comes onto the porch first.</p>
   const profile = profileOf('ostrevane')
   const rules = profile.listing.keywordSlots!
   const packed = packSlots(

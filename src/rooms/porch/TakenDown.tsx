@@ -12,7 +12,7 @@ export function TakenDown({ books }: { books: BookRecord[] }) {
   const say = useSay()
   if (!books.length) return null
   const back = (id: string, title: string): void =>
-    void putBackUp(id).then(() => say.done(`“${title}” stands on the shelf again.`), say.failed)
+    void putBackUp(id).then(() => say.done(`“${title}” stands on the porch again.`), say.failed)
   const remove = (id: string, title: string): void =>
     void modal.confirm({
       title: `Remove “${title}” for good?`,
@@ -41,7 +41,7 @@ export function TakenDown({ books }: { books: BookRecord[] }) {
             <p>{daysLeft(b) === 1 ? 'one day left' : `${daysLeft(b)} days left`}</p>
             <Button
               size="small"
-              aria-label={`Put ${b.data.title} back on the shelf`}
+              aria-label={`Put ${b.data.title} back on the porch`}
               onClick={() => back(b.id, b.data.title)}
             >
               Put it back

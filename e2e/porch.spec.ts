@@ -4,7 +4,7 @@ import { expect, type Page, test } from '@playwright/test'
 const row = (page: Page, title: string) =>
   page.getByRole('listitem').filter({ has: page.getByRole('heading', { name: title }) })
 
-test('the demo library is on the shelf at the first visit, with what follows from it', async ({ page }) => {
+test('the demo library is on the porch at the first visit, with what follows from it', async ({ page }) => {
   const outside: string[] = []
   page.on('request', r => {
     if (!r.url().startsWith('http://localhost:4311/') && !/^(data|blob):/.test(r.url())) outside.push(r.url())
@@ -48,9 +48,9 @@ test('a manuscript is brought in, a bad file gets a plain word, a new book begin
       '---\ntitle: The Wrack Line\nauthor: Orla Fenwright\n---\n\n# Chapter One\n\nThe race began at noon.\n\n# Chapter Two\n\nIt did not end.\n',
     ),
   })
-  await page.getByRole('button', { name: 'Put it on the shelf' }).click({ timeout: 30_000 })
+  await page.getByRole('button', { name: 'Put it on the porch' }).click({ timeout: 30_000 })
   await expect(page).toHaveURL(/the-wrack-line\/plan/)
-  await page.getByRole('link', { name: 'Shelf', exact: true }).click()
+  await page.getByRole('link', { name: 'Porch', exact: true }).click()
   const regatta = row(page, 'The Wrack Line')
   await expect(regatta.getByText('9 words')).toBeVisible({ timeout: 30_000 })
   // Far too few pages for the outlet: the lamp is dim and the row says why.
@@ -67,7 +67,7 @@ test('a manuscript is brought in, a bad file gets a plain word, a new book begin
   await expect(page.getByRole('listitem')).toHaveCount(5)
 
   await page.getByRole('button', { name: 'New book' }).click()
-  await page.getByRole('button', { name: 'Put it on the shelf' }).click()
+  await page.getByRole('button', { name: 'Put it on the porch' }).click()
   await expect(page.getByText('A book wants a title, even for now.')).toBeVisible()
   await page.getByLabel('Title').fill('Kelp & Kindling')
   await page.getByLabel('Title').press('Enter')
@@ -104,6 +104,27 @@ for (const scheme of ['light', 'dark'] as const) {
     await expect(page.locator('.frame')).toHaveAttribute('data-tone', scheme === 'dark' ? 'light' : 'dark')
   })
 }
+
+test('the porch’s old address leads to it, and it follows what another window writes', async ({ page, context }) => {
+  await page.goto('/shelf')
+  await expect(page).toHaveURL(/\/porch$/)
+  await expect(page.getByRole('link', { name: 'Porch', exact: true })).toHaveAttribute('aria-current', 'page')
+  const book = row(page, 'The Tidewarden’s Almanac')
+  await expect(book.getByText('5.5 × 8.5 in')).toBeVisible({ timeout: 60_000 })
+  const front = await book.getByRole('img', { name: /Front cover/ }).getAttribute('src')
+  const other = await context.newPage()
+  await other.goto('/book/tidewardens-almanac/plan')
+  await other.getByLabel('Title', { exact: true }).fill('The Tidewarden’s Calendar')
+  await other.keyboard.press('Enter')
+  // Row, address of the front and the front itself follow; nothing else is looked at again.
+  const renamed = row(page, 'The Tidewarden’s Calendar')
+  await expect(renamed).toBeVisible({ timeout: 30_000 })
+  await expect(renamed.getByRole('img', { name: /Front cover of The Tidewarden’s Calendar/ })).not.toHaveAttribute(
+    'src',
+    front!,
+    { timeout: 30_000 },
+  )
+})
 
 test('the page may not run what others write: a policy without unsafe-eval', async ({ request }) => {
   const policy = (await request.get('/')).headers()['content-security-policy']!

@@ -1,0 +1,5 @@
+import { PorchRoom } from '@/rooms/porch/PorchRoom'
+
+export default function Page() {
+  return <PorchRoom />
+}

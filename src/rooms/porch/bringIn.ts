@@ -1,0 +1,53 @@
+import { freeBookId, freshBookId, putBook } from '@/data/books'
+import { holdManuscript } from '@/data/waiting'
+import { createBook, newSection, plainEditions, turnedTexts, withoutTurns } from '@/core/book'
+import { press } from '@/workers/client'
+
+/**
+ * Brings a file in: a project becomes a book at once (gives its title), a manuscript waits in the intake room. `without` asks
+ * whether signs that turn a title's direction of reading are taken out; `salvage` takes what can be saved of a damaged file.
+ */
+export async function bringIn(
+  file: File,
+  without: (shown: string[]) => Promise<boolean>,
+  salvage = false,
+): Promise<{ title?: string; lost?: string[] }> {
+  const read = await press().readFile(file, salvage)
+  const turned = turnedTexts(read.book.data)
+  if (turned.length && (await without(turned))) read.book = { ...read.book, data: withoutTurns(read.book.data) }
+  if (!read.project) {
+    holdManuscript({ file: file.name, read })
+    return {}
+  }
+  // A project keeps its id where no other book has it: what it is exported as again is the same file, its ebook the same ebook.
+  const id = await freeBookId(read.book)
+  await putBook({ book: { ...read.book, id }, pictures: read.pictures })
+  return {
+    title: read.book.data.title,
+    lost: read.dropped.flatMap(d =>
+      d.places.length ? d.places.map(p => `${d.what}: ${p}`) : [`${d.count} ${d.what}`],
+    ),
+  }
+}
+
+/** A new book, on the porch at once: with one empty chapter, or of planned pages. Gives its id. */
+export async function beginBook(title: string, author: string, kind: 'text' | 'pages' = 'text'): Promise<string> {
+  const id = await freshBookId(title)
+  const book = createBook(id, {
+    title,
+    contributors: author ? [{ name: author, role: 'aut' }] : [],
+    language: 'en-GB',
+    imprint: { name: '' },
+    subjects: [],
+  })
+  const whole =
+    kind === 'text'
+      ? { ...book, sections: [...book.sections, newSection(book, 'chapter')], editions: plainEditions }
+      : {
+          ...book,
+          plan: { runs: [] },
+          editions: plainEditions.filter(e => e.kind !== 'ebook').map(e => ({ ...e, paper: 'white' })),
+        }
+  await putBook({ book: whole, pictures: new Map() })
+  return id
+}

@@ -1,0 +1,77 @@
+'use client'
+import { useRouter } from 'next/navigation'
+import { App } from 'antd'
+import { Cancelled, Fault } from '@/core/trade'
+import { nextHeld } from '@/data/waiting'
+import { useSay } from '@/parts/useSay'
+import { bringIn } from './bringIn'
+
+/** How many losses are named before the rest is only counted. */
+const LOSSES_NAMED = 12
+
+/** Takes files onto the porch, one after the other: what is asked of the author on the way, and what is said of each. */
+export function useBringIn(): (files: Iterable<File>) => Promise<void> {
+  const { modal } = App.useApp()
+  const say = useSay()
+  const router = useRouter()
+
+  const turned = async (shown: string[]): Promise<boolean> =>
+    modal.confirm({
+      title: 'Signs that turn the direction of reading',
+      content: (
+        <>
+          Unseen signs make what is written look otherwise:{' '}
+          {shown.map(s => (
+            <b key={s}>{s} </b>
+          ))}
+          . Hardly any book needs them.
+        </>
+      ),
+      okText: 'Take them out',
+      cancelText: 'Leave them in',
+    })
+
+  // A damaged file is brought in as far as it can be read only where the author wishes it.
+  const salvaged = async (f: File, e: Error, done: () => void): ReturnType<typeof bringIn> => {
+    if (!(e instanceof Fault && e.code.startsWith('damaged'))) throw e
+    done()
+    const wished = await modal.confirm({
+      title: `${f.name} is damaged`,
+      content: `${e.message} Whatever can still be read of it can be brought in; what is lost will be listed. The file itself is not changed.`,
+      okText: 'Bring in what can be saved',
+      cancelText: 'Leave it',
+    })
+    if (!wished) throw new Cancelled()
+    return bringIn(f, turned, true)
+  }
+
+  const listed = (name: string, lost: string[]): void =>
+    void modal.info({
+      title: `Not everything of ${name} could be taken`,
+      content: (
+        <ul>
+          {lost.slice(0, LOSSES_NAMED).map(l => (
+            <li key={l}>{l}</li>
+          ))}
+          {lost.length > LOSSES_NAMED && <li>and {lost.length - LOSSES_NAMED} more</li>}
+        </ul>
+      ),
+    })
+
+  return async files => {
+    for (const f of files) {
+      const done = say.during(`Reading ${f.name} …`)
+      try {
+        const { title, lost } = await bringIn(f, turned).catch((e: Error) => salvaged(f, e, done))
+        if (title) say.done(`“${title}” stands on the porch.`)
+        if (lost?.length) listed(f.name, lost)
+      } catch (e) {
+        if (e instanceof Cancelled) say.note(`${f.name} was not brought in.`)
+        else say.failed(e, f.name)
+      } finally {
+        done()
+      }
+    }
+    if (nextHeld()) router.push('/intake')
+  }
+}
