@@ -51,3 +51,8 @@ console.log(
 console.log(
   `time a word against the shorter book: read ${ratio('readMs').toFixed(2)}, set ${ratio('setMs').toFixed(2)}, PDF ${ratio('pdfMs').toFixed(2)}, EPUB ${ratio('epubMs').toFixed(2)} (1 is linear)`,
 )
+const marketEntry = await bundle('scripts/bench-market.ts', 'bench-market')
+const market = JSON.parse(spawnSync(process.execPath, [marketEntry], { cwd: root, encoding: 'utf8' }).stdout)
+console.log('')
+line('marketplace of 50,000 titles, made', `${market.made.toFixed(0)} ms`, 'budget 1000 ms')
+line('… the slowest of its first 30 answers', `${market.slowest.toFixed(1)} ms`, 'budget 50 ms')

@@ -1,5 +1,5 @@
 import { createRequire } from 'node:module'
-import { seeded } from '../../src/core/market/chance'
+import { seeded } from '../../src/core/trade/chance'
 
 const words = createRequire(import.meta.url)('an-array-of-english-words') as string[]
 

@@ -1,68 +1,99 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import {
-  copiesAt,
-  figuresOf,
-  firstTitles,
-  fitRankLaw,
-  markets,
-  measure,
-  packSlots,
-  relatedPhrases,
-  roomOf,
-  shopPoints,
-  strengthOf,
-  titlesOf,
-  world,
-} from '.'
+import { copiesAt, createMarket, fitRankLaw, markets, packSlots, roomOf, shopPoints, strengthOf } from '.'
+import { placeIn } from './wordIndex'
 import { wordsOf } from './words'
 
+const market = createMarket(1, 50_000)
+
 describe('the simulated marketplace', () => {
-  test('is large enough, and the same on every machine', () => {
-    const w = world()
-    expect(w.niches.length).toBe(400)
-    expect(w.titles.length).toBeGreaterThanOrEqual(20_000)
-    expect(markets.length).toBe(5)
-    expect(new Set(w.phrases.map(p => p.phrase)).size).toBe(w.phrases.length)
-    expect(w.titles[0]).toMatchObject({ niche: 0 })
-    expect(JSON.stringify(w.titles.slice(0, 3))).toBe(JSON.stringify(world().titles.slice(0, 3)))
-    for (const t of w.titles)
+  test('is as large as asked for; each title is sound; each phrase is there once', () => {
+    expect(market.niches.length).toBe(400)
+    expect(market.titles.length).toBe(50_000)
+    expect(createMarket(1, 1201).titles.length).toBe(1600)
+    expect(new Set(market.phrases.map(p => p.phrase)).size).toBe(market.phrases.length)
+    for (const t of market.titles)
       if (!(t.rank >= 1 && t.price > 0 && t.pages > 0 && t.reviews >= 0 && t.age >= 1))
         throw new Error(JSON.stringify(t))
   })
+  test('is the same for the same seed whatever was asked before, and another for another', () => {
+    const [one, same, other] = [createMarket(7, 2000), createMarket(7, 2000), createMarket(8, 2000)]
+    one.related('winter', 'calder')
+    expect(one.related('tide', 'merrow')).toEqual(same.related('tide', 'merrow'))
+    expect(one.titlesOf('tide mystery')).toEqual(same.titlesOf('tide mystery'))
+    expect(other.related('tide', 'merrow')).not.toEqual(same.related('tide', 'merrow'))
+    expect(other.titles).not.toEqual(same.titles)
+  })
   test('figures of any phrase in any market keep their formulas and bounds', () => {
     fc.assert(
-      fc.property(fc.nat(world().phrases.length - 1), fc.constantFrom(...markets.map(m => m.id)), (i, market) => {
-        const f = measure(i, market)
+      fc.property(fc.constantFrom(...market.phrases), fc.constantFrom(...markets.map(m => m.id)), ({ phrase }, id) => {
+        const f = market.figuresOf(phrase.toUpperCase(), id)!
         expect(f.crowding).toBeGreaterThanOrEqual(0)
         expect(f.crowding).toBeLessThanOrEqual(10)
         expect(f.buyShare).toBeGreaterThan(0)
         expect(f.buyShare).toBeLessThanOrEqual(0.6)
         expect(Math.abs(f.demand - f.searches * f.buyShare)).toBeLessThanOrEqual(f.searches * 0.0006 + 1)
         expect(f.room).toBe(Math.round(roomOf(f.demand, f.crowding)))
-        for (const t of firstTitles(f.phrase, world().phrases[i]!.niche)) {
-          const s = strengthOf(t, f.phrase)
-          expect(s).toBeGreaterThanOrEqual(0)
-          expect(s).toBeLessThanOrEqual(1)
-        }
+        const prices = market.titlesOf(phrase).map(t => t.price)
+        expect(prices.sort((a, b) => a - b)[5]).toBe(f.price)
       }),
       { numRuns: 150 },
     )
   })
-  test('a word gives its phrases, most room first; a beginning finds the word; nonsense finds nothing; one market differs from another', () => {
-    const found = relatedPhrases('lighthouses', 'merrow')
-    expect(found.length).toBeGreaterThan(20)
-    const own = found.filter(f => wordsOf(f.phrase).includes('lighthouse'))
-    expect(own.length).toBeGreaterThan(20)
-    expect(own.map(f => f.room)).toEqual([...own.map(f => f.room)].sort((a, b) => b - a))
-    expect(relatedPhrases('lightho', 'merrow').map(f => f.phrase)).toContain('lighthouse mystery')
-    expect(relatedPhrases('qzxv', 'merrow')).toEqual([])
-    expect(relatedPhrases('  ', 'merrow')).toEqual([])
-    expect(figuresOf('lighthouse mystery', 'merrow')!.searches).not.toBe(
-      figuresOf('lighthouse mystery', 'tamsel')!.searches,
+  test('the first page is what a look at every title of the niche gives', () => {
+    fc.assert(
+      fc.property(fc.constantFrom(...market.phrases), p => {
+        const words = new Set(wordsOf(p.phrase))
+        const score = (t: (typeof market.titles)[number]): number =>
+          Math.log10(t.rank) - [...words].filter(w => wordsOf(t.title).includes(w)).length
+        const all = market.titles.filter(t => t.niche === p.niche).sort((a, b) => score(a) - score(b))
+        const shown = market.titlesOf(p.phrase)
+        expect(shown.map(score)).toEqual(all.slice(0, 10).map(score))
+        for (const t of shown) {
+          const s = strengthOf(t, p.phrase)
+          expect(s).toBeGreaterThanOrEqual(0)
+          expect(s).toBeLessThanOrEqual(1)
+        }
+      }),
+      { numRuns: 40 },
     )
-    expect(titlesOf('Lighthouse Mystery')).toHaveLength(10)
-    expect(titlesOf('nobody types this')).toEqual([])
+  })
+  test('related phrases are those that hold most words of the question, the most room first, then neighbours', () => {
+    const words = new Map(market.phrases.map(p => [p.phrase, wordsOf(p.phrase)]))
+    const vocabulary = [...new Set([...words.values()].flat())]
+    fc.assert(
+      fc.property(fc.array(fc.constantFrom(...vocabulary), { minLength: 1, maxLength: 3 }), asked => {
+        const holds = (phrase: string): number => asked.filter(w => words.get(phrase)!.includes(w)).length
+        const most = Math.max(...market.phrases.map(p => holds(p.phrase)))
+        const own = market.phrases.filter(p => holds(p.phrase) === most).length
+        const found = market.related(asked.join(' '), 'vesper')
+        const best = found.slice(0, own)
+        expect(best.length).toBe(Math.min(own, 80))
+        for (const f of best) expect(holds(f.phrase)).toBe(most)
+        expect(best.map(f => f.room)).toEqual(best.map(f => f.room).sort((a, b) => b - a))
+        expect(new Set(found.map(f => f.phrase)).size).toBe(found.length)
+      }),
+      { numRuns: 60 },
+    )
+  })
+  test('a beginning finds the word, nonsense finds nothing, one market differs from another', () => {
+    expect(market.related('lightho', 'merrow').map(f => f.phrase)).toContain('lighthouse mystery')
+    expect(market.related('qzxv', 'merrow')).toEqual([])
+    expect(market.related('  ', 'merrow')).toEqual([])
+    expect(market.figuresOf('lighthouse mystery', 'merrow')!.searches).not.toBe(
+      market.figuresOf('lighthouse mystery', 'tamsel')!.searches,
+    )
+    expect(market.titlesOf('Lighthouse Mystery')).toHaveLength(10)
+    expect(market.titlesOf('nobody types this')).toEqual([])
+    expect(market.figuresOf('nobody types this', 'merrow')).toBeUndefined()
+  })
+  test('a place in a rising list is where a walk along it stops', () => {
+    fc.assert(
+      fc.property(fc.array(fc.nat(40)), fc.nat(41), (numbers, value) => {
+        const list = [...new Set(numbers)].sort((a, b) => a - b)
+        expect(placeIn(list, value)).toBe(list.filter(x => x < value).length)
+      }),
+    )
   })
 })
 

@@ -1,4 +1,4 @@
-import type { PhraseFigures } from './measure'
+import type { PhraseFigures } from './market'
 import { wordsOf } from './words'
 
 /** What was packed: the slots, which phrases they cover, and which stayed outside, with the reason. */

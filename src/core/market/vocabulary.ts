@@ -162,6 +162,7 @@ export const markets = [
   { id: 'tamsel', name: 'Tamsel', size: 0.3, thrift: 0.88, leans: 'kitchen' },
 ] as const
 export type MarketId = (typeof markets)[number]['id']
+export const isMarket = (id: string): id is MarketId => markets.some(m => m.id === id)
 
 export const firstNames =
   'Ansel Brina Corvin Delphie Edda Farrel Gwenna Hollis Isaura Jorrin Keziah Lorcan Maren Nella Osric Petra Quillan Rosalba Soren Tamsyn Ulric Verity Wilmot Ysolde Zander'.split(

@@ -1,5 +1,6 @@
 export * from './day'
 export * from './bytes'
+export * from './chance'
 export * from './exact'
 export * from './fault'
 export * from './isbn'
