@@ -1,3 +1,4 @@
+import { RunPress } from '@/core/activity'
 import { access, constants, mkdir, stat, writeFile } from 'node:fs/promises'
 import { dirname, join } from 'node:path'
 import { parseArgs } from 'node:util'
@@ -60,7 +61,7 @@ export async function runMake(args: string[]): Promise<void> {
   const shelf = new FontShelf(fontSource)
   shelf.addFamilies(book.fonts ?? [], opened.pictures)
   const ports = nodePorts(opened.pictures)
-  const tools = { setter: new Setter(shelf), shelf, ports }
+  const tools = { setter: new Setter(shelf), runs: new RunPress(shelf), shelf, ports }
   const asked: Edition = {
     id: 'asked',
     kind: edition?.kind ?? 'paperback',

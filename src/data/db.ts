@@ -1,5 +1,5 @@
 import Dexie, { type Table } from 'dexie'
-import { withLeadInAsChoice } from '@/core/archive'
+import { withLeadInAsChoice, withRunParams } from '@/core/archive'
 import { withOwnIds } from '@/core/book'
 import type { OldChange } from './oldChanges'
 import type {
@@ -83,6 +83,18 @@ class PorchlightDb extends Dexie {
           .modify((c: OldChange, ref) => {
             ref.value = asSteps(c)
           })
+      })
+    // What a run is stands under the values of its kind.
+    this.version(6)
+      .stores({})
+      .upgrade(async tx => {
+        for (const name of ['books', 'changes'])
+          await tx
+            .table(name)
+            .toCollection()
+            .modify((v: unknown, ref) => {
+              ref.value = withRunParams(v)
+            })
       })
   }
 }

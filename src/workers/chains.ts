@@ -1,3 +1,4 @@
+import { RunPress } from '@/core/activity'
 import {
   type EbookChain,
   ebookChain,
@@ -22,7 +23,7 @@ import { ports, today } from './ports'
 import { tellAndHear } from './telling'
 
 /** What all chains work with: what is set once serves every edition and outlet. */
-export const tools: Tools = { setter: new Setter(shelf), shelf, ports, ticker: tellAndHear }
+export const tools: Tools = { setter: new Setter(shelf), runs: new RunPress(shelf), shelf, ports, ticker: tellAndHear }
 
 /** A chain of an edition at an outlet, with what it was given last. */
 interface Live<V extends object, I extends object> {

@@ -1,101 +1,201 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { bookOf, shelf } from '../../../tests/support/core'
-import { harbourRoman, Setter, withPlan } from '../pages'
-import type { Run } from '../book'
-import { visitPage } from '../marks'
+import type { PagePlan, Run } from '../book'
+import { type Layer, visitPage } from '../marks'
 import { pathBox } from '../marks/path'
-import { evenly, newRun, plannedPages, rulingLayer, runKinds } from '.'
+import { harbourRoman, type Interior, Setter, withPlan } from '../pages'
+import { Cancelled } from '../trade'
+import { evenly, kindOf, newRun, plannedPages, RunPress, runKinds } from '.'
 
-const run = (patch: Partial<Run>): Run => ({ id: 'r1', kind: 'lined', pages: 4, spacing: 20, tone: 0.4, ...patch })
+const run = (patch: Partial<Run> = {}): Run => ({
+  id: 'r1',
+  kind: 'lined',
+  pages: 4,
+  seed: 1,
+  params: { spacing: 20, tone: 0.4 },
+  ...patch,
+})
 
-describe('rulings', () => {
-  test('fill their length evenly', () => {
-    fc.assert(
-      fc.property(
-        fc.double({ min: 1, max: 900, noNaN: true }),
-        fc.double({ min: 4, max: 72, noNaN: true }),
-        (length, spacing) => {
-          const { count, start } = evenly(length, spacing)
-          expect(start).toBeGreaterThanOrEqual(-1e-3)
-          expect(start * 2 + count * spacing).toBeCloseTo(length, 6)
-          expect(start * 2).toBeLessThan(spacing + 1e-3)
-        },
-      ),
-    )
+/** The box of all paths of a layer; undefined where it has none. */
+function boxOf(layer: Layer): [number, number, number, number] | undefined {
+  const boxes = layer.items.flatMap(i => (i.kind === 'path' ? [pathBox(i.path)] : []))
+  if (!boxes.length) return undefined
+  const least = (k: number): number => Math.min(...boxes.map(b => b[k]!))
+  const most = (k: number): number => Math.max(...boxes.map(b => b[k]!))
+  return [least(0), least(1), most(2), most(3)]
+}
+
+test('a length is filled evenly, its rest shared by both ends', () => {
+  fc.assert(
+    fc.property(
+      fc.double({ min: 1, max: 900, noNaN: true }),
+      fc.double({ min: 4, max: 72, noNaN: true }),
+      (length, spacing) => {
+        const { count, start } = evenly(length, spacing)
+        expect(start).toBeGreaterThanOrEqual(-1e-3)
+        expect(start * 2 + count * spacing).toBeCloseTo(length, 6)
+        expect(start * 2).toBeLessThan(spacing + 1e-3)
+      },
+    ),
+  )
+})
+
+describe.each(runKinds.map(k => [k.id, k] as const))('the kind “%s”', (_id, kind) => {
+  const values = Object.keys(kind.plain)
+  const controls = kind.controls as Record<string, (typeof kind.controls)[never]>
+  test('begins in order, and says every value it has in its sentence once', () => {
+    expect(kind.schema.isValidSync(kind.plain)).toBe(true)
+    expect(kind.schema.isValidSync({ ...kind.plain, nothingOfTheKind: 1 })).toBe(false)
+    expect(Object.keys(controls).sort()).toEqual([...values].sort())
+    expect([...kind.sentence.matchAll(/\{(\w+)\}/g)].map(m => m[1]).sort()).toEqual([...values].sort())
+    for (const c of Object.values(controls) as { says: string }[]) expect(c.says).toMatch(/^[A-Z]/)
   })
-  test('of every kind stay in their room, whatever the columns say', async () => {
+  test('takes no value that it cannot draw: what is missing or out of its range is refused', () => {
+    for (const name of values) {
+      const { [name as never]: _gone, ...rest } = kind.plain
+      expect(kind.schema.isValidSync(rest)).toBe(false)
+      expect(kind.schema.isValidSync({ ...kind.plain, [name]: -1 })).toBe(false)
+    }
+  })
+  test('stays in its room at both ends of every range, with and without a heading', async () => {
     await fc.assert(
       fc.asyncProperty(
-        fc.constantFrom<Run['kind']>('lined', 'dot', 'log', 'blank'),
         fc.integer({ min: 150, max: 600 }),
         fc.integer({ min: 200, max: 700 }),
-        fc.integer({ min: 9, max: 60 }),
-        fc.array(
-          fc.record({
-            name: fc.string({ maxLength: 14, unit: fc.constantFrom('a', 'W', ' ', 'm') }),
-            share: fc.double({ min: 0.5, max: 6, noNaN: true }),
-          }),
-          { minLength: 1, maxLength: 7 },
-        ),
-        async (kind, width, height, spacing, columns) => {
-          const layer = await rulingLayer(
-            run({ kind, spacing, columns, heading: 'Tides' }),
+        fc.double({ min: 0, max: 1, noNaN: true }),
+        fc.boolean(),
+        async (width, height, at, headed) => {
+          const params = Object.fromEntries(
+            values.map(name => {
+              const c = controls[name] as unknown as { least?: number; most?: number }
+              const plain = (kind.plain as Record<string, unknown>)[name]
+              return [name, c.least === undefined ? plain : c.least + at * (c.most! - c.least)]
+            }),
+          )
+          const heading = headed ? { heading: { words: 'Tides' } } : {}
+          const layers = await new RunPress(shelf).layersOf(
+            run({ kind: kind.id, pages: 3, params, ...heading }),
             { width, height },
             'en-GB',
-            shelf,
           )
-          for (const i of layer.items)
-            if (i.kind === 'path') {
-              const [x0, y0, x1, y1] = pathBox(i.path)
-              expect(x0).toBeGreaterThanOrEqual(-0.6)
-              expect(y0).toBeGreaterThanOrEqual(-0.6)
-              expect(x1).toBeLessThanOrEqual(width + 0.6)
-              expect(y1).toBeLessThanOrEqual(height + 0.6)
-            }
-          const t = layer.text
-          for (let i = 0; t && i < t.glyphs.length; i++) expect(t.x[i]!).toBeLessThanOrEqual(width)
+          expect(layers).toHaveLength(3)
+          for (const layer of new Set(layers)) {
+            const [x0, y0, x1, y1] = boxOf(layer) ?? [0, 0, 0, 0]
+            expect(Math.min(x0, y0)).toBeGreaterThanOrEqual(-0.6)
+            expect(x1).toBeLessThanOrEqual(width + 0.6)
+            expect(y1).toBeLessThanOrEqual(height + 0.6)
+            for (const x of layer.text?.x ?? []) expect(x).toBeLessThanOrEqual(width)
+          }
         },
       ),
-      { numRuns: 40 },
+      { numRuns: 20 },
     )
+  })
+  test('makes and draws the same from the same seed', async () => {
+    const drawn = async (): Promise<unknown> =>
+      (
+        await new RunPress(shelf).layersOf(
+          run({ kind: kind.id, pages: 2, seed: 7, params: kind.plain as Run['params'] }),
+          { width: 300, height: 500 },
+          'en-GB',
+        )
+      ).map(l => [l.items, l.text?.glyphs, l.text?.x, l.text?.baseline])
+    expect(await drawn()).toEqual(await drawn())
+  })
+})
+
+describe('the press of runs', () => {
+  const room = { width: 300, height: 500 }
+  const drawing = (): { press: RunPress; drawn: (r: Run) => Promise<{ layers: Layer[]; drawn: number }> } => {
+    const press = new RunPress(shelf)
+    return {
+      press,
+      drawn: async r => {
+        let drawn = 0
+        const layers = await press.layersOf(r, room, 'en-GB', () => void drawn++)
+        return { layers, drawn }
+      },
+    }
+  }
+  test('draws one page for all that are alike, and each where a number tells them apart', async () => {
+    const { drawn } = drawing()
+    const alike = await drawn(run({ pages: 50, heading: { words: 'Week' } }))
+    expect([new Set(alike.layers).size, alike.drawn]).toEqual([1, 1])
+    const numbered = await drawn(run({ pages: 50, heading: { words: 'Week', from: 1 } }))
+    expect([new Set(numbered.layers).size, numbered.drawn]).toEqual([50, 50])
+  })
+  test('draws again only what has changed, whatever object says it', async () => {
+    const { press, drawn } = drawing()
+    const [a, b] = [run({ id: 'a' }), run({ id: 'b', heading: { words: 'Day', from: 3 } })]
+    await drawn(a)
+    await drawn(b)
+    press.turn()
+    expect((await drawn(structuredClone(a))).drawn).toBe(0)
+    expect((await drawn(structuredClone(b))).drawn).toBe(0)
+    expect((await drawn({ ...a, pages: 40 })).drawn).toBe(0)
+    expect((await drawn({ ...a, params: { spacing: 21, tone: 0.4 } })).drawn).toBe(1)
+    expect((await drawn({ ...b, seed: 2 })).drawn).toBe(4)
+    // What two whole plans did not ask for is let go.
+    press.turn()
+    press.turn()
+    expect((await drawn(a)).drawn).toBe(1)
+  })
+  test('stops when nobody waits any more, and goes on from where it was', async () => {
+    const press = new RunPress(shelf)
+    const week = run({ pages: 30, heading: { words: 'Week', from: 1 } })
+    const stopping = press.layersOf(week, room, 'en-GB', p => {
+      if (p.done === 12) throw new Cancelled()
+    })
+    await expect(stopping).rejects.toThrow(Cancelled)
+    const done: number[] = []
+    await press.layersOf(week, room, 'en-GB', p => void done.push(p.done))
+    expect(done).toEqual(Array.from({ length: 18 }, (_, i) => i + 12))
+  })
+  test('says of which run it knows no kind', async () => {
+    await expect(drawing().drawn(run({ kind: 'carved' }))).rejects.toThrow('no kind of page called “carved”')
   })
 })
 
 describe('planned pages', () => {
-  const plan = {
+  const plan: PagePlan = {
     runs: [
       run({ id: 'r1', pages: 5 }),
-      run({ id: 'r2', kind: 'log', pages: 4, columns: [{ name: 'Date', share: 1 }] }),
-      run({ id: 'r3', kind: 'blank', pages: 2 }),
+      run({
+        id: 'r2',
+        kind: 'log',
+        pages: 4,
+        params: { spacing: 20, tone: 0.4, columns: [{ name: 'Date', share: 1 }] },
+      }),
+      run({ id: 'r3', kind: 'blank', pages: 2, params: {} }),
     ],
   }
-  test('stand behind the front pages, numbered from 1, mirrored, even in all; lines lie on lines through the leaf', async () => {
+  const setWith = async (p: PagePlan, safe = 20): Promise<Interior> => {
     const book = bookOf([])
-    const front = await new Setter(shelf).set({ ...book, sections: [] }, harbourRoman, {
-      width: 432,
-      height: 648,
-      inside: 0,
+    const spec = { width: 432, height: 648, inside: 0, bleed: 9 }
+    const front = await new Setter(shelf).set({ ...book, sections: [] }, harbourRoman, spec)
+    return withPlan(front, book, p, { inside: 50, safe, runs: new RunPress(shelf), shelf })
+  }
+  /** The left and right of what is ruled on a page, from the trim. */
+  const ruled = (set: Interior, page: number): [number, number] => {
+    let box: [number, number] = [0, 0]
+    visitPage(set.pages[page]!, v => {
+      if ('item' in v && v.item.kind === 'path') {
+        const [x0, , x1] = pathBox(v.item.path)
+        box = [v.x + x0, v.x + x1]
+      }
     })
-    const set = await withPlan(front, book, plan, 50, 20, shelf)
+    return box
+  }
+  test('stand behind the front pages, numbered from 1, mirrored, even in all; lines lie on lines through the leaf', async () => {
+    const set = await setWith(plan)
     expect(plannedPages(plan)).toBe(11)
-    expect(set.pages.length).toBe(12)
     expect(set.pages.map(p => p.label)).toEqual(Array.from({ length: 12 }, (_, i) => String(i + 1)))
     const [recto, verso] = [set.pages[0]!, set.pages[1]!]
     expect(recto.layers[0]!.layer).toBe(verso.layers[0]!.layer)
     expect([recto.layers[0]!.x, verso.layers[0]!.x]).toEqual([50, 36])
     // The ruling's left edge on the recto is its right edge on the verso, seen through the paper.
-    const box = (p: typeof recto): number[] => {
-      let b: number[] = []
-      visitPage(p, v => {
-        if ('item' in v && v.item.kind === 'path') {
-          const [x0, , x1] = pathBox(v.item.path)
-          b = [v.x + x0, v.x + x1]
-        }
-      })
-      return b
-    }
-    expect(432 - box(recto)[1]!).toBeCloseTo(box(verso)[0]!, 3)
+    expect(432 - ruled(set, 0)[1]).toBeCloseTo(ruled(set, 1)[0], 3)
     // Blank runs are meant: they are not empty pages of an accident.
     expect(set.pages[9]!.layers).toHaveLength(1)
     expect([...set.starts]).toEqual(
@@ -105,10 +205,47 @@ describe('planned pages', () => {
         ['run:r3', 9],
       ]),
     )
+    expect(set.pages.every(p => p.bleed.top === 0)).toBe(true)
   })
-  test('a new run of each kind has an id of its own', () => {
-    let p = { runs: [] as Run[] }
-    for (const kind of Object.keys(runKinds) as Run['kind'][]) p = { runs: [...p.runs, newRun(p, kind)] }
-    expect(new Set(p.runs.map(r => r.id)).size).toBe(4)
+  test('keep the margins they are given, and never less than binding and outlet ask', async () => {
+    const set = await setWith({ ...plan, margins: { head: 90, foot: 0, inside: 10, outside: 70 } }, 30)
+    expect(set.block).toEqual({ x: 50, y: 90, width: 432 - 50 - 70, height: 648 - 90 - 34 })
+    expect(ruled(set, 0)[0]).toBeCloseTo(50, 3)
+    expect(ruled(set, 1)[0]).toBeCloseTo(70, 3)
+  })
+  test('print their folios outside or in the middle, within the safe zone, and none where nothing is printed', async () => {
+    for (const folios of ['outside', 'centre'] as const) {
+      const set = await setWith({ ...plan, folios })
+      const folioOf = (i: number): Layer | undefined => set.pages[i]!.layers[1]?.layer
+      for (const i of [0, 1, 8]) {
+        const { x, baseline } = folioOf(i)!.text!
+        expect(baseline[0]!).toBeLessThanOrEqual(648 - 24)
+        expect(baseline[0]!).toBeGreaterThan(648 - 36)
+        const outer = i % 2 === 0 ? x[0]! > 300 : x[0]! < 130
+        expect(outer).toBe(folios === 'outside')
+      }
+      expect(folioOf(9)).toBeUndefined()
+    }
+  })
+  test('of which one run has a ground, all have the bleed, and the ground fills leaf and edge', async () => {
+    const grounded = { ...plan, runs: plan.runs.map(r => (r.id === 'r2' ? { ...r, ground: { tone: 0.1 } } : r)) }
+    const set = await setWith(grounded)
+    for (const p of set.pages) {
+      expect([p.bleed.top, p.bleed.bottom]).toEqual([9, 9])
+      expect([p.bleed.left, p.bleed.right].sort()).toEqual([0, 9])
+    }
+    const page = set.pages[5]!
+    expect(boxOf(page.layers[0]!.layer)).toEqual([-9, -9, 432, 657])
+    expect(set.pages[7]!.layers[0]!.layer).toBe(page.layers[0]!.layer)
+    expect(set.pages[0]!.layers).toHaveLength(1)
+  })
+  test('a new run of each kind has an id of its own and begins as its kind does', () => {
+    let p: PagePlan = { runs: [] }
+    for (const kind of runKinds) p = { runs: [...p.runs, newRun(p, kind, 9)] }
+    expect(new Set(p.runs.map(r => r.id)).size).toBe(runKinds.length)
+    for (const r of p.runs) {
+      expect(r.params).toEqual(kindOf(r.kind)!.plain)
+      expect(r.params).not.toBe(kindOf(r.kind)!.plain)
+    }
   })
 })

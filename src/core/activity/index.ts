@@ -1,2 +1,6 @@
-export * from './plans'
-export * from './rulings'
+export { evenly } from './evenly'
+export type { Control, DrawnPage, Room, RunKind } from './kind'
+export type { LogColumn } from './kinds/log'
+export { kindOf, runKinds } from './registry'
+export { freshRunId, newRun, plannedPages, runName } from './run'
+export { RunPress, smallPrint } from './runPress'

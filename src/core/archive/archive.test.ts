@@ -60,7 +60,7 @@ describe('the project file', () => {
     ])
     expect(JSON.parse(new TextDecoder().decode(f['project.json']))).toMatchObject({
       format: 'porchlight-project',
-      version: 3,
+      version: 4,
     })
   })
   test.each([

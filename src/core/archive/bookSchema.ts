@@ -1,8 +1,11 @@
-import { array, boolean, type InferType, lazy, mixed, number, object, type Schema, string, ValidationError } from 'yup'
+import { type InferType, lazy, mixed, object, type Schema, ValidationError } from 'yup'
 import { type Book, type Role, roles } from '../book'
 import { isStyleChange, readStyleDocument, shippedStyles } from '../pages'
-import { type OutletProfile, parseTrim, strangeKey } from '../trade'
+import { kindOf, runKinds } from '../activity'
+import { fields, type OutletProfile, parseTrim, strangeKey } from '../trade'
 import { ownFamilyForm } from '../type'
+
+const { amount, like, list, one, optional, shape, text, whole, yesNo } = fields
 
 /**
  * The one schema of a book that comes in, from a file or from the store: shapes, ranges, lengths, no unknown keys. What stands in
@@ -13,26 +16,6 @@ const HASH = /^[0-9a-f]{64}$/
 export const idForm = /^[a-z0-9][a-z0-9-]{0,59}$/
 const sectionIdForm = /^[A-Za-z][A-Za-z0-9]{0,23}$/
 
-const text = (most: number) => string().strict().max(most, '${path} is longer than ${max} characters')
-const whole = (least: number, most: number) =>
-  number()
-    .strict()
-    .integer('${path} wants a whole number')
-    .min(least, '${path} is less than ${min}')
-    .max(most, '${path} is more than ${max}')
-const amount = (least: number, most: number) =>
-  number().strict().min(least, '${path} is less than ${min}').max(most, '${path} is more than ${max}')
-const yesNo = () => boolean().strict()
-const one = (...of: string[]) => string().strict().oneOf(of, '${path} is none of the values it may have')
-const list = <S extends Schema>(of: S, most: number) =>
-  array(of as never)
-    .strict()
-    .max(most, '${path} has more than ${max} entries')
-const like = (form: RegExp, words: string) => string().strict().matches(form, `\${path} ${words}`)
-const shape = <T extends Record<string, Schema>>(fields: T) =>
-  object(fields).strict().noUnknown('${path} has “${unknown}”, which is nothing it may have')
-const optional = <S extends { optional(): unknown; default(v: undefined): { optional(): unknown } }>(s: S) =>
-  s.default(undefined).optional() as S
 /** An object with keys of its own. */
 const record = (key: RegExp, words: string, value: (key: string) => Schema, most: number) =>
   lazy((v: unknown) => {
@@ -145,19 +128,29 @@ const coverSchema = shape({
 
 /** Pages that all runs of a plan may take together. */
 const MOST_PLANNED = 5000
+const runSchema = shape({
+  id: text(40).required(),
+  kind: one(...runKinds.map(k => k.id)).required(),
+  pages: whole(0, MOST_PLANNED).required(),
+  heading: optional(shape({ words: text(300).required(), from: whole(0, 100_000) })),
+  ground: optional(shape({ tone: amount(0, 1).required() })),
+  seed: whole(0, 2 ** 32 - 1).required(),
+  // Each kind says what its own values are.
+  params: lazy(
+    (_v, { parent }: { parent?: { kind?: string } }) => kindOf(String(parent?.kind))?.schema ?? shape({}),
+  ) as never,
+})
 const planSchema = shape({
-  runs: list(
+  margins: optional(
     shape({
-      id: text(40).required(),
-      kind: one('blank', 'lined', 'dot', 'log').required(),
-      pages: whole(0, MOST_PLANNED).required(),
-      heading: text(300),
-      spacing: amount(4, 400).required(),
-      tone: amount(0, 1).required(),
-      columns: list(shape({ name: text(200).defined(), share: amount(0.01, 1000).required() }), 60),
+      head: amount(0, 300).required(),
+      foot: amount(0, 300).required(),
+      inside: amount(0, 300).required(),
+      outside: amount(0, 300).required(),
     }),
-    500,
-  )
+  ),
+  folios: one('none', 'outside', 'centre'),
+  runs: list(runSchema, 500)
     .required()
     .test(
       'pages',

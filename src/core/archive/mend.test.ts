@@ -23,7 +23,17 @@ const whole: Book = {
       exceptions: { s1: { 'openings.sink': 3 } },
     },
   ],
-  plan: { runs: [{ id: 'r1', kind: 'log', pages: 4, spacing: 20, tone: 0.3, columns: [{ name: 'Date', share: 1 }] }] },
+  plan: {
+    runs: [
+      {
+        id: 'r1',
+        kind: 'log',
+        pages: 4,
+        seed: 1,
+        params: { spacing: 20, tone: 0.3, columns: [{ name: 'Date', share: 1 }] },
+      },
+    ],
+  },
   words: [{ phrase: 'tide', market: 'merrow', searches: 1, demand: 1, crowding: 1 }],
   listings: { 'p/ostrevane': { slots: ['a'], rights: true } },
 }
@@ -73,13 +83,13 @@ describe('books that are in order', () => {
     ],
     [
       'a plan of a thousand million pages',
-      { plan: { runs: [{ id: 'r', kind: 'lined', pages: 1e9, spacing: 20, tone: 0.3 }] } },
+      { plan: { runs: [{ id: 'r', kind: 'lined', pages: 1e9, seed: 1, params: { spacing: 20, tone: 0.3 } }] } },
       'plan.runs[0].pages',
     ],
     [
       'line spacing 0',
-      { plan: { runs: [{ id: 'r', kind: 'lined', pages: 2, spacing: 0, tone: 0.3 }] } },
-      'plan.runs[0].spacing',
+      { plan: { runs: [{ id: 'r', kind: 'lined', pages: 2, seed: 1, params: { spacing: 0, tone: 0.3 } }] } },
+      'plan.runs[0].params.spacing',
     ],
     [
       'a series number that is XML',

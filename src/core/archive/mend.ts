@@ -1,11 +1,12 @@
 import { type Book, type DocJson, type Section, withOwnIds } from '../book'
+import { kindOf } from '../activity'
 import { shippedStyles } from '../pages'
 import type { OutletProfile } from '../trade'
 import { bookTroubles, type Trouble } from './bookSchema'
 import { isSound, wordsOf } from './project'
 
 /** What a book begins with where its own is missing or broken, by path (figures in brackets are any). */
-const plain: [RegExp, () => unknown][] = [
+const plain: [RegExp, (at: RegExpExecArray, book: unknown) => unknown][] = [
   [/^data\.title$/, () => 'Untitled'],
   [/^data\.language$/, () => 'en-GB'],
   [/^data\.imprint$/, () => ({ name: '' })],
@@ -26,10 +27,16 @@ const plain: [RegExp, () => unknown][] = [
   [/^editions\[\d+\]\.outlets$/, () => []],
   [/^editions\[\d+\]\.kind$/, () => 'paperback'],
   [/^plan\.runs\[\d+\]\.pages$/, () => 1],
-  [/^plan\.runs\[\d+\]\.spacing$/, () => 20],
-  [/^plan\.runs\[\d+\]\.tone$/, () => 0.3],
   [/^plan\.runs\[\d+\]\.kind$/, () => 'blank'],
+  [/^plan\.runs\[\d+\]\.seed$/, () => 1],
+  // A run's values: as its kind begins.
+  [/^plan\.runs\[(\d+)\]\.params(?:\.(\w+))?$/, ([, run, name], book) => plainParams(book as Book, Number(run), name)],
 ]
+
+function plainParams(book: Book, run: number, name: string | undefined): unknown {
+  const begins = structuredClone(kindOf(book.plan!.runs[run]!.kind)?.plain ?? {}) as Record<string, unknown>
+  return name === undefined ? begins : begins[name]
+}
 
 type Json = Record<string, unknown> | unknown[]
 
@@ -98,9 +105,9 @@ export function mendedBook(raw: unknown, known: OutletProfile[]): Mended | undef
     }
     const often = (tried.get(place) ?? 0) + 1
     tried.set(place, often)
-    const begin = plain.find(([form]) => form.test(place))?.[1]
+    const [form, begin] = plain.find(([f]) => f.test(place)) ?? []
     // What a default does not mend is taken away, and then what holds it.
-    if (often === 1 && begin) put(book, place, begin())
+    if (often === 1 && form && begin) put(book, place, begin(form.exec(place)!, book))
     else {
       for (let up = Math.max(0, often - 2); up > 0 && place; up--) place = place.replace(/(\.[^.[\]]+|\[[^\]]*\])$/, '')
       if (!place || place === 'id' || !put(book, place, undefined)) return undefined

@@ -7,13 +7,18 @@ import { bookTroubles } from './bookSchema'
 import { migrate, type Migration } from './migrate'
 import { canonicalJson } from './canonical'
 import { withBookWideIds } from './identityMigration'
+import { withRunParams } from './runMigration'
 import { withLeadInAsChoice } from './styleMigration'
 
 /** The open project file: a ZIP of JSON and pictures (docs/formats.md). Version 2 since chapters may begin with a whole line in small capitals, 3 since ids are unique in the book. */
-export const PROJECT_VERSION = 3
+export const PROJECT_VERSION = 4
 
 /** Migrations by the version they start from; each gives the next. */
-export const projectMigrations: Record<number, Migration> = { 1: withLeadInAsChoice, 2: withBookWideIds as Migration }
+export const projectMigrations: Record<number, Migration> = {
+  1: withLeadInAsChoice,
+  2: withBookWideIds as Migration,
+  3: withRunParams,
+}
 
 export interface Project {
   book: Book

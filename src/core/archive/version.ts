@@ -2,6 +2,7 @@ import { strToU8 } from 'fflate'
 import { type Book, filesOf, hashOf, type Section } from '../book'
 import { Fault } from '../trade'
 import { canonicalJson } from './canonical'
+import { withRunParams } from './runMigration'
 
 /**
  * A kept version of a book is a manifest of hashes: its record, each section, the pictures and fonts it uses. Parts that are the
@@ -58,7 +59,8 @@ export async function readVersion(
     return JSON.parse(new TextDecoder().decode(bytes))
   }
   const m = (await read(manifest, 'its list')) as Manifest
-  const head = (await read(m.book, 'its record')) as Omit<Book, 'sections'>
+  // A version may be older than the shape of records is now.
+  const head = withRunParams((await read(m.book, 'its record')) as Omit<Book, 'sections'>)
   const sections: Section[] = []
   for (const [i, hash] of m.sections.entries()) sections.push((await read(hash, `section ${i + 1}`)) as Section)
   return { ...head, sections }

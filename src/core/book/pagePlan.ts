@@ -1,24 +1,30 @@
 /** The page plan of a book without a manuscript: its runs, block by block. Drawn by `core/activity`. */
 export interface PagePlan {
   runs: Run[]
+  /** Margins of its pages, points; what an outlet asks for is kept where it asks for more. */
+  margins?: PlanMargins
+  /** Where a page's number is printed, in the foot margin. */
+  folios?: 'none' | 'outside' | 'centre'
 }
 
-/** A column of a log table: its heading and its share of the width. */
-export interface LogColumn {
-  name: string
-  share: number
+export interface PlanMargins {
+  head: number
+  foot: number
+  inside: number
+  outside: number
 }
 
-/** A run of like pages. Lengths in points, tone 0 (paper) to 1 (black). */
+/** A run of like pages. What it is stands in its kind's own folder (`core/activity/kinds`). */
 export interface Run {
   id: string
-  kind: 'blank' | 'lined' | 'dot' | 'log'
+  kind: string
   pages: number
-  /** Printed at the head of each page of the run, where there is one. */
-  heading?: string
-  /** Distance of lines or dots; height of a table's rows. */
-  spacing: number
-  tone: number
-  /** Of a log table. */
-  columns?: LogColumn[]
+  /** Printed at the head of each page; `from`: numbered, the first page bears this number. */
+  heading?: { words: string; from?: number }
+  /** Printed under the whole leaf and over its edge; tone 0 (paper) to 1 (black). */
+  ground?: { tone: number }
+  /** What chance begins with where pages are made by it: the same seed makes the same pages. */
+  seed: number
+  /** Values of its kind. */
+  params: Record<string, unknown>
 }

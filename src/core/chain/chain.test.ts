@@ -1,3 +1,4 @@
+import { RunPress } from '../activity'
 import { describe, expect, test } from '@jest/globals'
 import { longText } from '../../../scripts/lib/longText'
 import { nodePorts } from '@/cli/ports'
@@ -111,7 +112,12 @@ describe('consequences of one change', () => {
   }
   const source = { book: bookOf(text), edition, profile: profileOf('ostrevane'), date: '2026-05-31T00:00:00Z' }
   const inputs = (): PrintInputs => printInputs({ ...source, text: source.book }, [])
-  const tools = (): Tools => ({ setter: new Setter(shelf), shelf, ports: nodePorts(new Map()) })
+  const tools = (): Tools => ({
+    setter: new Setter(shelf),
+    runs: new RunPress(shelf),
+    shelf,
+    ports: nodePorts(new Map()),
+  })
   const names = ['interior', 'pages', 'spine', 'flat', 'wrap', 'cover', 'money', 'findings'] as const
   const all = async (c: ReturnType<typeof printChain>): Promise<Pick<PrintChain, (typeof names)[number]>> =>
     Object.fromEntries(await Promise.all(names.map(async n => [n, await c.get(n)]))) as never

@@ -1,3 +1,4 @@
+import type { RunPress } from '../activity'
 import type { Asset, Book, ListingDraft, TitleData } from '../book'
 import type { CoverDesign } from '../cover'
 import type { DeliveryPorts } from '../delivery'
@@ -22,9 +23,10 @@ export interface SharedInputs {
   date: string
 }
 
-/** What chains work with. `setter` and `shelf` are shared, so that what is set once serves all outlets; `ticker` hears of the setting. */
+/** What chains work with. `setter`, `runs` and `shelf` are shared, so that what is set once serves all outlets; `ticker` hears of the setting. */
 export interface Tools {
   setter: Setter
+  runs: RunPress
   shelf: FontShelf
   ports: DeliveryPorts
   ticker?: Ticker

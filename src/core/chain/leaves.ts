@@ -48,7 +48,9 @@ export async function leavesOf(chain: Graph<PrintChain>): Promise<Leaves> {
   const { width, height } = interior.spec
   const names = labels(text.sections)
   const named = (id: string): string =>
-    names.has(id) ? shortName(names.get(id)!) : (text.plan?.runs.find(r => `run:${r.id}` === id)?.heading ?? 'a run')
+    names.has(id)
+      ? shortName(names.get(id)!)
+      : (text.plan?.runs.find(r => `run:${r.id}` === id)?.heading?.words ?? 'a run')
   const opens = new Map([...interior.starts].map(([id, page]) => [page, { opens: named(id), section: id }]))
   const counted = roundPages(interior.pages.length, bindingRules(profile, spec.binding).pageMultiple)
   return {

@@ -62,7 +62,7 @@ function bleedOf(printers: OutletProfile[]): { bleed: number; bleedsInside: bool
 }
 
 /** The graph for a print edition at an outlet. */
-export function printChain(inputs: PrintInputs, { setter, shelf, ports, ticker }: Tools): Graph<PrintChain> {
+export function printChain(inputs: PrintInputs, { setter, runs, shelf, ports, ticker }: Tools): Graph<PrintChain> {
   return createGraph<PrintChain>(inputs, {
     interior: async (get, wanted) => {
       const [text, style, profile, spec] = [
@@ -89,7 +89,13 @@ export function printChain(inputs: PrintInputs, { setter, shelf, ports, ticker }
       const interior = await settleInterior(setter, text, style, page, asked, still)
       if (!text.plan) return interior
       const safe = Math.max(...printers.map(p => pts(printRules(p).safe)))
-      return withPlan(interior, text, text.plan, asked(interior.pages.length), safe, shelf)
+      return withPlan(interior, text, text.plan, {
+        inside: asked(interior.pages.length),
+        safe,
+        runs,
+        shelf,
+        ticker: still,
+      })
     },
     pages: async get => {
       const { pageMultiple } = bindingRules(await get('profile'), (await get('spec')).binding)

@@ -1,11 +1,10 @@
 'use client'
-import { InputNumber, Select } from 'antd'
-import { Fragment, useState } from 'react'
+import { useState } from 'react'
 import { type InteriorStyle, readStyle, styleValue } from '@/core/pages'
-import { trimZeros } from '@/core/trade'
 import type { Asset, OwnFamily } from '@/core/book'
 import { lengthField } from '@/parts/lengths'
 import { PictureChoice } from '@/parts/PictureChoice'
+import { ChoiceValue, NumberValue, Sentence } from '@/parts/Sentence'
 import { WriterOnly } from '@/parts/WriterOnly'
 import { FamilyChoice } from './FamilyChoice'
 import { type NoteText, valueNames } from './notes'
@@ -19,8 +18,6 @@ const units: Record<string, string> = {
   words: 'words',
   letters: 'letters',
 }
-
-const trimmed = (x: number | string | undefined): string => (x === undefined || x === '' ? '' : trimZeros(String(x)))
 
 /** What a book has of its own that a style may use. */
 export interface BookParts {
@@ -48,14 +45,10 @@ export function MarginNote({
       <h2>{note.title}</h2>
       <p>
         <WriterOnly bookId={book.bookId}>
-          {said.split(/(\{[^}]+\})/).map((part, i) => {
-            const path = /^\{(.+)\}$/.exec(part)?.[1]
-            return (
-              <Fragment key={i}>
-                {path ? <Value path={path} style={style} {...book} onChange={v => onChange(path, v)} /> : part}
-              </Fragment>
-            )
-          })}
+          <Sentence
+            words={said}
+            value={path => <Value path={path} style={style} {...book} onChange={v => onChange(path, v)} />}
+          />
         </WriterOnly>
         {note.more && (
           <button
@@ -85,32 +78,21 @@ function Value({
   const v = styleValue(path)
   const now = readStyle(style, path)
   if (v.kind === 'number') {
-    const field =
+    const { factor, ...field } =
       v.unit === 'in'
         ? lengthField(v.step)
         : { unit: v.unit, factor: 1, step: v.step, digits: String(v.step).split('.')[1]?.length ?? 0 }
-    const { digits, factor } = field
-    const shown = String(Number((Number(now) * factor).toFixed(digits)))
+    const one = Number((Number(now) * factor).toFixed(field.digits)) === 1
+    const unit = one ? units[field.unit]!.replace(/s$/, '') : units[field.unit]!
     return (
-      <span className="value">
-        <InputNumber
-          aria-label={valueNames[path]}
-          size="small"
-          variant="borderless"
-          controls={false}
-          value={Number(shown)}
-          min={v.least * factor}
-          max={v.most * factor}
-          step={field.step}
-          precision={digits}
-          formatter={trimmed}
-          style={{ width: `${shown.length * 0.6 + 0.35}em` }}
-          onStep={x => onChange(Number(x) / factor)}
-          onBlur={e => take(e.target.value)}
-          onPressEnter={e => take((e.target as HTMLInputElement).value)}
-        />{' '}
-        {Number(shown) === 1 ? units[field.unit]!.replace(/s$/, '') : units[field.unit]}
-      </span>
+      <NumberValue
+        label={valueNames[path]!}
+        value={Number(now)}
+        least={v.least}
+        most={v.most}
+        form={{ ...field, factor, unit }}
+        onChange={onChange}
+      />
     )
   }
   if (v.kind === 'picture')
@@ -142,24 +124,11 @@ function Value({
       </span>
     )
   return (
-    <span className="value">
-      <Select
-        aria-label={valueNames[path]}
-        size="small"
-        variant="borderless"
-        popupMatchSelectWidth={false}
-        suffixIcon={null}
-        value={String(now)}
-        options={v.choices.map(c => ({ value: String(c.value), label: c.words }))}
-        onChange={s => onChange(v.choices.find(c => String(c.value) === s)!.value)}
-      />
-    </span>
+    <ChoiceValue
+      label={valueNames[path]!}
+      value={String(now)}
+      choices={v.choices.map(c => ({ value: String(c.value), words: c.words }))}
+      onChange={s => onChange(v.choices.find(c => String(c.value) === s)!.value)}
+    />
   )
-
-  function take(text: string): void {
-    const factor = v.kind === 'number' && v.unit === 'in' ? lengthField(v.step).factor : 1
-    const n = Number(text.replace(',', '.')) / factor
-    if (text.trim() && Number.isFinite(n) && v.kind === 'number' && Math.abs(n - Number(now)) > 1e-4)
-      onChange(Math.min(v.most, Math.max(v.least, n)))
-  }
 }

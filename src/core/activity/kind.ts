@@ -1,0 +1,63 @@
+import type { ObjectSchema } from 'yup'
+import type { MarkPlace } from '../marks'
+import type { LayerBuilder } from '../marks'
+import type { Ticker } from '../trade'
+import type { TextStyle } from '../type'
+
+/** What a value of a sentence is set with. Lengths in points, shares 0 to 1; `says` is its name for those who cannot see the sentence. */
+export type Control = { says: string } & (
+  | { as: 'length' | 'share'; least: number; most: number; step: number }
+  | { as: 'choice'; choices: readonly { value: string; words: string }[] }
+  | { as: 'columns'; most: number }
+)
+
+/** Room of a page between its margins, points. What is drawn has the room's left top at the origin. */
+export interface Room {
+  width: number
+  height: number
+}
+
+/** A page of a run as its kind draws it. */
+export interface DrawnPage<P, M> {
+  out: LayerBuilder
+  params: P
+  /** What `make` made. */
+  made: M
+  /** Which page of the run, from 0. */
+  index: number
+  room: Room
+  /** Below the heading, where there is one. */
+  top: number
+  place: MarkPlace
+  /** A style of text for small print: face key, size in points. */
+  styleOf(face: string, size: number): Promise<TextStyle>
+}
+
+/**
+ * A kind of run. It is one folder: its values with their schema, the sentence they are said in, what makes and what draws it, its
+ * tests. `P`: its values. `M`: what is made of them once for the whole run, before pages are drawn (a puzzle's grids, say).
+ */
+export interface RunKind<P extends object = object, M = unknown> {
+  id: string
+  /** "Lined". */
+  name: string
+  /** What its pages are for, in a few words. */
+  says: string
+  /** The shape of its values, held against everything that comes in. */
+  schema: ObjectSchema<P>
+  /** How a new run of it begins. */
+  plain: P
+  /** Its values in a sentence: "Lines {spacing} apart". */
+  sentence: string
+  controls: { [K in keyof P & string]: Control }
+  /** All its pages look alike: one is drawn for all of them. */
+  alike: boolean
+  /** It prints nothing, not even a folio. */
+  bare?: boolean
+  /** Makes what its pages show: the same for the same values and seed. Reports to the ticker, which throws when nobody waits any more. */
+  make(params: P, seed: number, pages: number, ticker?: Ticker): M | Promise<M>
+  draw(page: DrawnPage<P, M>): void | Promise<void>
+}
+
+/** Kinds are written with their own types and kept without them: what a run holds was checked against its kind's schema. */
+export const aKind = <P extends object, M>(kind: RunKind<P, M>): RunKind => kind as unknown as RunKind

@@ -1,0 +1,34 @@
+import { PathBuilder } from '../../../marks'
+import { fields } from '../../../trade'
+import { evenly } from '../../evenly'
+import { aKind } from '../../kind'
+
+const { amount, shape } = fields
+
+/** Radius of a dot, points. */
+const DOT = 0.55
+
+/** A grid of dots, symmetric across: dot lies on dot through the leaf. */
+export const dot = aKind<{ spacing: number; tone: number }, undefined>({
+  id: 'dot',
+  name: 'Dot grid',
+  says: 'a grid of dots',
+  schema: shape({ spacing: amount(4, 400).required(), tone: amount(0, 1).required() }),
+  plain: { spacing: 14.4, tone: 0.45 },
+  sentence: 'Dots {spacing} apart both ways, {tone} dark.',
+  controls: {
+    spacing: { as: 'length', says: 'Between dots', least: 8, most: 72, step: 0.5 },
+    tone: { as: 'share', says: 'Tone', least: 0.1, most: 1, step: 0.05 },
+  },
+  alike: true,
+  make: () => undefined,
+  draw({ out, params: { spacing, tone }, room, top }) {
+    const across = evenly(room.width, spacing)
+    const down = evenly(room.height - top, spacing)
+    const dots = new PathBuilder()
+    for (let j = 0; j <= down.count; j++)
+      for (let i = 0; i <= across.count; i++)
+        dots.circle(across.start + i * spacing, top + down.start + j * spacing, DOT)
+    out.add({ kind: 'path', path: dots.build(), fill: { k: tone } })
+  },
+})

@@ -1,0 +1,95 @@
+'use client'
+import { InputNumber, Select } from 'antd'
+import { Fragment, type ReactNode } from 'react'
+import { trimZeros } from '@/core/trade'
+import './sentence.css'
+
+/** A sentence whose values are the controls: each `{name}` in it is drawn by `value`. */
+export function Sentence({ words, value }: { words: string; value: (name: string) => ReactNode }) {
+  return words.split(/(\{[^}]+\})/).map((part, i) => {
+    const name = /^\{(.+)\}$/.exec(part)?.[1]
+    return <Fragment key={i}>{name ? value(name) : part}</Fragment>
+  })
+}
+
+const trimmed = (x: number | string | undefined): string => (x === undefined || x === '' ? '' : trimZeros(String(x)))
+
+/** How a number is shown: times `factor`, in steps, with so many digits, and what stands behind it. */
+export interface NumberForm {
+  factor: number
+  step: number
+  digits: number
+  unit: string
+}
+
+/** A number of a sentence. It is taken when the field is left or Enter is pressed, and held within its limits. */
+export function NumberValue({
+  label,
+  value,
+  least,
+  most,
+  form: { factor, step, digits, unit },
+  onChange,
+}: {
+  label: string
+  value: number
+  least: number
+  most: number
+  form: NumberForm
+  onChange: (value: number) => void
+}) {
+  const shown = String(Number((value * factor).toFixed(digits)))
+  const take = (text: string): void => {
+    const n = Number(text.replace(',', '.')) / factor
+    if (text.trim() && Number.isFinite(n) && Math.abs(n - value) > 1e-4) onChange(Math.min(most, Math.max(least, n)))
+  }
+  return (
+    <span className="value">
+      <InputNumber
+        aria-label={label}
+        size="small"
+        variant="borderless"
+        controls={false}
+        value={Number(shown)}
+        min={Number((least * factor).toFixed(digits))}
+        max={Number((most * factor).toFixed(digits))}
+        step={step}
+        precision={digits}
+        formatter={trimmed}
+        style={{ width: `${shown.length * 0.6 + 0.35}em` }}
+        onStep={x => onChange(Number(x) / factor)}
+        onBlur={e => take(e.target.value)}
+        onPressEnter={e => take((e.target as HTMLInputElement).value)}
+      />
+      {unit && ` ${unit}`}
+    </span>
+  )
+}
+
+/** A choice of a sentence. */
+export function ChoiceValue({
+  label,
+  value,
+  choices,
+  onChange,
+}: {
+  label: string
+  value: string
+  choices: readonly { value: string; words: string }[]
+  onChange: (value: string) => void
+}) {
+  return (
+    <span className="value">
+      <Select
+        aria-label={label}
+        size="small"
+        variant="borderless"
+        popupMatchSelectWidth={false}
+        suffixIcon={null}
+        value={value}
+        options={choices.map(c => ({ value: c.value, label: c.words }))}
+        onChange={onChange}
+      />
+    </span>
+  )
+}

@@ -1,0 +1,79 @@
+'use client'
+import { Button } from 'antd'
+import type { Edition } from '@/core/book'
+import type { Leaves } from '@/core/chain'
+import { formatTrim } from '@/core/trade'
+import { PageCanvas } from '@/parts/PageCanvas'
+
+/** Room that a spread may take on the screen, pixels. */
+const MOST = { width: 560, height: 470 }
+
+/** Two facing pages, true to the press. `left`: the index of the left one, −1 before the first page. */
+export function PlanSpread({
+  bookId,
+  edition,
+  leaves,
+  version,
+  left,
+  onTurn,
+}: {
+  bookId: string
+  edition: Edition
+  leaves: Leaves
+  version: number
+  left: number
+  onTurn: (left: number) => void
+}) {
+  const total = leaves.pages.length
+  const scale = Math.min(MOST.width / (2 * leaves.width), MOST.height / leaves.height)
+  const labels = [left, left + 1].flatMap(p => leaves.pages[p]?.label ?? [])
+  return (
+    <>
+      <div className="spread">
+        {[left, left + 1].map(p => (
+          <div
+            key={p - left}
+            className={leaves.pages[p] ? 'page' : 'page none'}
+            style={{ width: leaves.width * scale, height: leaves.height * scale }}
+          >
+            {leaves.pages[p] && (
+              <PageCanvas
+                bookId={bookId}
+                editionId={edition.id}
+                index={p}
+                version={version}
+                width={leaves.width}
+                height={leaves.height}
+                scale={scale}
+                label={`Page ${leaves.pages[p].label}`}
+              />
+            )}
+          </div>
+        ))}
+      </div>
+      <p className="caption">
+        {formatTrim(edition.trim ?? '')} · pages {labels.join('–')} of {total}
+        <span>
+          <Button
+            size="small"
+            type="text"
+            aria-label="Spread before"
+            disabled={left < 0}
+            onClick={() => onTurn(Math.max(-1, left - 2))}
+          >
+            ←
+          </Button>
+          <Button
+            size="small"
+            type="text"
+            aria-label="Spread after"
+            disabled={left + 2 >= total}
+            onClick={() => onTurn(left + 2)}
+          >
+            →
+          </Button>
+        </span>
+      </p>
+    </>
+  )
+}

@@ -1,0 +1,161 @@
+'use client'
+import { Input } from 'antd'
+import { type ReactNode, useState } from 'react'
+import { type Control, kindOf, type LogColumn, runName } from '@/core/activity'
+import type { Run } from '@/core/book'
+import { ChoiceValue, NumberValue, Sentence } from '@/parts/Sentence'
+import { Columns } from './Columns'
+
+/** A change of a run, worked out of the run as the store has it when it is written. */
+export type ChangeRun = (label: string, next: (r: Run) => Partial<Run>, merge?: boolean) => Promise<boolean>
+
+const POINTS = { factor: 1, step: 0.5, digits: 1, unit: 'pt' }
+const PERCENT = { factor: 100, step: 5, digits: 0, unit: '%' }
+const COUNT = { factor: 1, step: 1, digits: 0, unit: '' }
+/** The tone a ground begins with. */
+const FIRST_GROUND = 0.06
+
+/** What a run is, in a sentence: its kind's own values, its heading, its ground. */
+export function RunSentence({ run, onChange }: { run: Run; onChange: ChangeRun }) {
+  const kind = kindOf(run.kind)
+  const controls = kind?.controls as Record<string, Control> | undefined
+  const table = controls && Object.keys(controls).find(k => controls[k]!.as === 'columns')
+  const set = (name: string, says: string, value: unknown, merge = true): Promise<boolean> =>
+    onChange(`${says} of ${runName(run)}`, r => ({ params: { ...r.params, [name]: value } }), merge)
+
+  const value = (name: string): ReactNode => {
+    const c = controls![name]!
+    const now = run.params[name]
+    const take = (v: unknown): void => void set(name, c.says, v)
+    if (c.as === 'choice') return <ChoiceValue label={c.says} value={String(now)} choices={c.choices} onChange={take} />
+    if (c.as === 'columns') return <b>{countOf(now as LogColumn[])}</b>
+    return (
+      <NumberValue
+        label={c.says}
+        value={Number(now)}
+        least={c.least}
+        most={c.most}
+        form={{ ...(c.as === 'share' ? PERCENT : POINTS), step: c.as === 'share' ? c.step * 100 : c.step }}
+        onChange={take}
+      />
+    )
+  }
+  return (
+    <section className="note" aria-label={`What ${runName(run)} is`}>
+      <h2>{runName(run)}</h2>
+      {kind && (
+        <p>
+          <Sentence words={kind.sentence} value={value} />
+        </p>
+      )}
+      {table && (
+        <Columns
+          columns={run.params[table] as LogColumn[]}
+          most={(controls[table] as Control & { most: number }).most}
+          onChange={(label, next, merge) =>
+            onChange(label, r => ({ params: { ...r.params, [table]: next(r.params[table] as LogColumn[]) } }), merge)
+          }
+        />
+      )}
+      <Heading run={run} onChange={onChange} />
+      <Ground run={run} onChange={onChange} />
+    </section>
+  )
+}
+
+const countOf = (columns: LogColumn[]): string => (columns.length === 1 ? 'one column' : `${columns.length} columns`)
+
+function Heading({ run: { heading }, onChange }: { run: Run; onChange: ChangeRun }) {
+  const [draft, setDraft] = useState<string>()
+  const take = (): void => {
+    if (draft === undefined) return
+    const words = draft.trim()
+    void onChange('Heading of a run', r => ({ heading: words ? { ...r.heading, words } : undefined })).then(
+      done => done && setDraft(undefined),
+    )
+  }
+  const numbered = (from: number | undefined): void =>
+    void onChange('Number of a heading', r => ({
+      heading: r.heading && { words: r.heading.words, ...(from === undefined ? {} : { from }) },
+    }))
+  return (
+    <p>
+      Headed{' '}
+      <span className="value">
+        <Input
+          size="small"
+          variant="borderless"
+          aria-label="Heading"
+          placeholder="by nothing"
+          maxLength={300}
+          value={draft ?? heading?.words ?? ''}
+          onChange={e => setDraft(e.target.value)}
+          onBlur={take}
+          onPressEnter={e => e.currentTarget.blur()}
+        />
+      </span>
+      {heading && (
+        <>
+          {', '}
+          <ChoiceValue
+            label="Numbers of headings"
+            value={heading.from === undefined ? 'none' : 'from'}
+            choices={[
+              { value: 'none', words: 'without a number' },
+              { value: 'from', words: 'numbered from' },
+            ]}
+            onChange={v => numbered(v === 'from' ? 1 : undefined)}
+          />
+          {heading.from !== undefined && (
+            <>
+              {' '}
+              <NumberValue
+                label="First number"
+                value={heading.from}
+                least={0}
+                most={100_000}
+                form={COUNT}
+                onChange={numbered}
+              />
+            </>
+          )}
+        </>
+      )}
+      .
+    </p>
+  )
+}
+
+function Ground({ run: { ground }, onChange }: { run: Run; onChange: ChangeRun }) {
+  const set = (tone: number | undefined): void =>
+    void onChange('Ground of a run', () => ({ ground: tone === undefined ? undefined : { tone } }), true)
+  return (
+    <p>
+      On{' '}
+      <ChoiceValue
+        label="Ground"
+        value={ground ? 'tone' : 'paper'}
+        choices={[
+          { value: 'paper', words: 'bare paper' },
+          { value: 'tone', words: 'a tone of' },
+        ]}
+        onChange={v => set(v === 'tone' ? FIRST_GROUND : undefined)}
+      />
+      {ground && (
+        <>
+          {' '}
+          <NumberValue
+            label="Tone of the ground"
+            value={ground.tone}
+            least={0.01}
+            most={1}
+            form={{ ...PERCENT, step: 1 }}
+            onChange={set}
+          />{' '}
+          over the edge
+        </>
+      )}
+      .
+    </p>
+  )
+}
