@@ -5,7 +5,7 @@ import { readManuscript } from '@/core/intake'
 import { evenness, harbourRoman, pageStarts, Setter } from '@/core/pages'
 import { pdfBytes } from '@/core/pdf'
 import { FontShelf } from '@/core/type'
-import { fontSource, nodeSubsetter } from '@/cli/ports'
+import { fontSource, nodePdf } from '@/cli/ports'
 import { longText } from './lib/longText'
 
 /** Measures one book of N words in this process, cold, and prints a line of JSON. `npm run bench` starts one process a size. */
@@ -42,8 +42,7 @@ const [pdf, pdfMs] = await lap(async () =>
   pdfBytes(
     interior.pages,
     { title: 'Long', language: 'en-GB', date: '2026-01-01T00:00:00Z', grey: true },
-    await nodeSubsetter(),
-    { bytes: async () => undefined, decode: () => Promise.reject(new Error('no pictures')) },
+    await nodePdf({ bytes: async () => undefined, decode: () => Promise.reject(new Error('no pictures')) }),
   ),
 )
 const [epub, epubMs] = await lap(() =>

@@ -8,7 +8,7 @@ import { type PageMarks, visitPage } from '@/core/marks'
 import { parseXml, type XmlElement } from '@/core/intake/xml'
 import { pageStarts, Setter, shippedStyles, withChanges } from '@/core/pages'
 import { pdfBytes } from '@/core/pdf'
-import { nodeSubsetter } from '@/cli/ports'
+import { nodePdf } from '@/cli/ports'
 import { anyBook, anyDoc, textsOf } from './support/arbitrary'
 import { shelf } from './support/core'
 
@@ -123,8 +123,7 @@ describe('any book', () => {
           pdfBytes(
             pages,
             { title: 'T', language: 'en', date: '2026-01-01T00:00:00Z', grey: true },
-            await nodeSubsetter(),
-            { bytes: async () => undefined, decode: () => Promise.reject(new Error('none')) },
+            await nodePdf({ bytes: async () => undefined, decode: () => Promise.reject(new Error('none')) }),
           )
         expect(Buffer.from(await pdf((await set()).pages)).equals(Buffer.from(await pdf(interior.pages)))).toBe(true)
       }),

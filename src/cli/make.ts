@@ -11,7 +11,7 @@ import { asPrinted, pdfBytes } from '@/core/pdf'
 import { Fault, parseIsbn, parseTrim } from '@/core/trade'
 import { FontShelf } from '@/core/type'
 import { openBook, typedPath } from './files'
-import { fontSource, nodePorts, nodeSubsetter } from './ports'
+import { fontSource, nodePorts } from './ports'
 
 /** `press make FILE --out DIR …`: interior.pdf, book.epub, cover.pdf, cover.jpg and report.json. */
 export async function runMake(args: string[]): Promise<void> {
@@ -87,7 +87,7 @@ export async function runMake(args: string[]): Promise<void> {
   clock.skip()
   const interior = await chain.get('interior')
   clock.lap('set')
-  const subsetter = await nodeSubsetter()
+  const pdfPorts = await ports.pdf()
   const about = { author: authorLine(book.data), language: book.data.language, date }
   const pdf = await pdfBytes(
     interior.pages,
@@ -98,8 +98,7 @@ export async function runMake(args: string[]): Promise<void> {
       outline: outlineOf(book, interior),
       sectionPages: interior.starts,
     },
-    subsetter,
-    ports.pictures,
+    pdfPorts,
   )
   clock.lap('pdf')
   const cover = await chain.get('cover')
@@ -107,8 +106,7 @@ export async function runMake(args: string[]): Promise<void> {
   const coverPdf = await pdfBytes(
     [cover.page],
     { title: `${book.data.title}: cover`, ...about, ...asPrinted(profile, false) },
-    subsetter,
-    ports.pictures,
+    pdfPorts,
   )
   const front = await ebook.get('front')
   clock.lap('cover')

@@ -1,9 +1,11 @@
 import { existsSync } from 'node:fs'
 import { readFile } from 'node:fs/promises'
 import { dirname, join } from 'node:path'
+import { promisify } from 'node:util'
+import { deflate } from 'node:zlib'
 import type { DeliveryPorts } from '@/core/delivery'
 import { type Canvas2D, imagesOn, type PageMarks, paintPage } from '@/core/marks'
-import { loadSubsetter, type PictureSource, type Subsetter } from '@/core/pdf'
+import { loadSubsetter, type PdfPorts, type PictureSource, type Subsetter } from '@/core/pdf'
 import { type FontSource, shippedFonts } from '@/core/type'
 
 /** The core's ports in Node: fonts and WASM from the packages, pictures by a canvas library, loaded when first needed. */
@@ -41,8 +43,17 @@ export const fontSource: FontSource = async key => {
   return existsSync(path) ? new Uint8Array(await readFile(path)) : undefined
 }
 
+const zlibDeflate = promisify(deflate)
+
+/** What writing a PDF asks of Node; streams are packed on threads of their own. */
+export const nodePdf = async (pictures: PictureSource): Promise<PdfPorts> => ({
+  subsetter: await nodeSubsetter(),
+  pictures,
+  deflate: bytes => zlibDeflate(bytes),
+})
+
 let subsetter: Promise<Subsetter> | undefined
-export const nodeSubsetter = (): Promise<Subsetter> =>
+const nodeSubsetter = (): Promise<Subsetter> =>
   (subsetter ??= readFile(join(projectRoot(), 'node_modules/harfbuzzjs/dist/harfbuzz-subset.wasm')).then(b =>
     loadSubsetter(new Uint8Array(b)),
   ))
@@ -95,6 +106,6 @@ export async function paintToFile(
 /** The ports for a book's files, its pictures in memory. */
 export const nodePorts = (pictures: Map<string, Uint8Array>): DeliveryPorts => ({
   pictures: pictureSource(pictures),
-  subsetter: nodeSubsetter,
+  pdf: () => nodePdf(pictureSource(pictures)),
   paint: (page, height) => paintToFile(page, height / page.height, 'jpeg', pictures),
 })

@@ -41,10 +41,13 @@ export const ports: BlankPorts = {
       'image/png',
     ),
   // The writer of PDFs is loaded when something is written: it has no part in a book's first pages.
-  subsetter: () =>
-    (subsetter ??= Promise.all([import('@/core/pdf'), fetch('/fonts/harfbuzz-subset.wasm')]).then(
-      async ([pdf, response]) => pdf.loadSubsetter(new Uint8Array(await response.arrayBuffer())),
-    )),
+  pdf: async () => {
+    const { loadSubsetter, streamDeflate } = await import('@/core/pdf')
+    subsetter ??= fetch('/fonts/harfbuzz-subset.wasm')
+      .then(r => r.arrayBuffer())
+      .then(b => loadSubsetter(new Uint8Array(b)))
+    return { subsetter: await subsetter, pictures, deflate: streamDeflate }
+  },
 }
 
 /** The day that files are dated: today, in UTC. */

@@ -62,9 +62,9 @@ export async function blankPages(
   )
   const { pdfBytes } = await import('../pdf')
   const title = `Blank pages, ${trim}`
-  const subsetter = await ports.subsetter()
+  const pdfPorts = await ports.pdf()
   const pdf = (sheets: PageMarks[]): Promise<Uint8Array> =>
-    pdfBytes(sheets, { title, language: 'en', date, grey: false }, subsetter, ports.pictures)
+    pdfBytes(sheets, { title, language: 'en', date, grey: false }, pdfPorts)
   const files: Record<string, Uint8Array> = {
     'either-side.pdf': await pdf([leaves[0]!.page]),
     'left-and-right.pdf': await pdf([leaves[2]!.page, leaves[1]!.page]),

@@ -67,7 +67,7 @@ export async function interiorFile(
     ...(kind === 'tagged' ? { tags: tagSource(book.sections) } : {}),
     ...(part ? {} : { outline: outlineOf(book, interior), sectionPages: interior.starts }),
   }
-  const bytes = await pdfBytes(pages, options, await ports.subsetter(), ports.pictures, ticker)
+  const bytes = await pdfBytes(pages, options, await ports.pdf(), ticker)
   return { name: `${slugOf(data.title, 'book')}${part ? `-page-${part[0]!.label}` : ''}${endings[kind]}.pdf`, bytes }
 }
 

@@ -68,22 +68,20 @@ async function printFiles(parts: PackageParts, ports: DeliveryPorts, ticker: Tic
   const { interior, grey } = parts.print!
   const { data } = book
   const { asPrinted, pdfBytes } = await import('../pdf')
-  const subsetter = await ports.subsetter()
+  const pdfPorts = await ports.pdf()
   const about = { author: authorLine(data), language: data.language, date }
   await ticker({ stage: 'Interior', done: 0, of: 3 })
   const pages = await pdfBytes(
     interior.pages,
     { title: data.title, ...about, ...asPrinted(profile, grey), outline: outlineOf(book, interior) },
-    subsetter,
-    ports.pictures,
+    pdfPorts,
     p => ticker({ stage: 'Interior', done: p.done / Math.max(1, p.of), of: 3 }),
   )
   await ticker({ stage: 'Cover', done: 1, of: 3 })
   const flat = await pdfBytes(
     [cover.page],
     { title: `${data.title}: cover`, ...about, ...asPrinted(profile, false) },
-    subsetter,
-    ports.pictures,
+    pdfPorts,
   )
   return [
     { name: '-interior.pdf', bytes: pages },

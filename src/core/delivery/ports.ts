@@ -1,5 +1,5 @@
 import type { PageMarks } from '../marks'
-import type { PictureSource, Subsetter } from '../pdf'
+import type { PdfPorts, PictureSource } from '../pdf'
 
 /** A painted page as a file: JPEG, and its size in pixels. */
 export interface PaintedPage {
@@ -8,10 +8,11 @@ export interface PaintedPage {
   height: number
 }
 
-/** What making files asks of the world: a canvas, the bytes of pictures, the font subsetter. */
+/** What making files asks of the world: a canvas, the bytes of pictures, what writing a PDF asks. */
 export interface DeliveryPorts {
   /** Paints a page as a JPEG of so many pixels in height. */
   paint(page: PageMarks, height: number): Promise<PaintedPage>
   pictures: PictureSource
-  subsetter(): Promise<Subsetter>
+  /** Loaded when a PDF is written. */
+  pdf(): Promise<PdfPorts>
 }

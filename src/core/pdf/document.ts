@@ -3,6 +3,7 @@ import { type Layer, type PageMarks, visitPage } from '../marks'
 import { Fault, joinBytes, type Ticker, xml } from '../trade'
 import type { Face } from '../type'
 import { type ContentResources, pageContent } from './content'
+import type { Deflate } from './deflate'
 import { PdfFile, type Sink } from './file'
 import { FontUse } from './fonts'
 import { greyProfile, rgbProfile } from './icc'
@@ -33,16 +34,25 @@ export interface PdfOptions {
   outline?: { title: string; page: number }[]
 }
 
+/** What writing a PDF asks of the world. */
+export interface PdfPorts {
+  subsetter: Subsetter
+  pictures: PictureSource
+  deflate: Deflate
+}
+
+/** How many pages are made before those before them must be packed and written: what waits is in memory unpacked. */
+const AHEAD = 8
+
 /** A whole PDF in memory, for when it goes nowhere else. */
 export async function pdfBytes(
   pages: PageMarks[],
   options: PdfOptions,
-  subsetter: Subsetter,
-  pictures: PictureSource,
+  ports: PdfPorts,
   ticker?: Ticker,
 ): Promise<Uint8Array> {
   const chunks: Uint8Array[] = []
-  await writePdf(pages, options, subsetter, pictures, chunk => chunks.push(chunk), ticker)
+  await writePdf(pages, options, ports, chunk => chunks.push(chunk), ticker)
   return joinBytes(chunks)
 }
 
@@ -50,14 +60,13 @@ export async function pdfBytes(
 export async function writePdf(
   pages: PageMarks[],
   options: PdfOptions,
-  subsetter: Subsetter,
-  pictures: PictureSource,
+  { subsetter, pictures, deflate }: PdfPorts,
   sink: Sink,
   ticker?: Ticker,
 ): Promise<void> {
   if (options.preparedFor === 'X-1a' && !options.grey)
     throw new Fault('colour', 'Only the pages of a black book can be prepared for PDF/X-1a: these have colour.')
-  const file = new PdfFile(sink, options.preparedFor === 'X-1a' ? '1.4' : '1.6')
+  const file = new PdfFile(sink, deflate, options.preparedFor === 'X-1a' ? '1.4' : '1.6')
   const fonts = new Map<Face, FontUse>()
   const assets: string[] = []
   // Largest width at which each picture stands, points.
@@ -96,6 +105,7 @@ export async function writePdf(
       options.grey,
       options.ppi ? (widths.get(asset)! / 72) * options.ppi : undefined,
     )
+    await file.settled()
     if (ref) images.set(asset, { name: `Im${images.size + 1}`, ref })
     await ticker?.({ stage: 'Placing pictures', done: images.size, of: assets.length })
   }
@@ -156,6 +166,7 @@ export async function writePdf(
       },
       refs[i],
     )
+    if (i % AHEAD === AHEAD - 1) await file.settled()
     if (i % 8 === 7) await ticker?.({ stage: 'Writing PDF', done: i + 1, of: pages.length })
   }
   file.object({ Type: 'Pages', Kids: refs, Count: refs.length }, tree)
@@ -209,7 +220,7 @@ export async function writePdf(
         ? { GTS_PDFXVersion: file.text('PDF/X-4') }
         : {}),
   })
-  file.end(catalog, info)
+  await file.end(catalog, info)
 }
 
 /** Links of a page: one a line that leads to a section, over the whole of it, and one a stretch of text that leads out into the web. */

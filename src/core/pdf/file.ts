@@ -1,6 +1,6 @@
 import { PDFContext, PDFHexString, type PDFObject, PDFRawStream, PDFRef, PDFString } from '@cantoo/pdf-lib'
 import { sha256 } from '@noble/hashes/sha2.js'
-import { zlibSync } from 'fflate'
+import type { Deflate } from './deflate'
 
 type Literal = unknown
 
@@ -9,7 +9,8 @@ export type Sink = (chunk: Uint8Array) => unknown
 
 /**
  * A PDF that is written as it is made: objects go to the sink as they come, the cross-reference table last. Object numbers are
- * given in advance, so that pages can refer to what follows. The file's ID is a hash of its bytes: the same book gives the same file.
+ * given in advance, so that pages can refer to what follows. Streams are packed while the next are made, and written in order all the
+ * same. The file's ID is a hash of its bytes: the same book gives the same file.
  */
 export class PdfFile {
   readonly context = PDFContext.create()
@@ -17,9 +18,12 @@ export class PdfFile {
   private readonly hash = sha256.create()
   private written = 0
   private next = 1
+  /** What waits for a stream before it to be packed; undefined where nothing waits. */
+  private queue: Promise<void> | undefined
 
   constructor(
     private readonly sink: Sink,
+    private readonly deflate: Deflate,
     version: '1.4' | '1.6' = '1.6',
   ) {
     this.put(ascii(`%PDF-${version}\n%\u00e2\u00e3\u00cf\u00d3\n`))
@@ -34,20 +38,26 @@ export class PdfFile {
     const o = (
       typeof value === 'object' && value !== null && 'sizeInBytes' in value ? value : this.context.obj(value as never)
     ) as PDFObject
-    const body = new Uint8Array(o.sizeInBytes())
-    o.copyBytesInto(body, 0)
-    this.offsets[ref.objectNumber] = this.written
-    this.put(ascii(`${ref.objectNumber} 0 obj\n`))
-    this.put(body)
-    this.put(ascii('\nendobj\n'))
+    const body = bodyOf(o)
+    if (this.queue) this.later(() => this.write(ref, body))
+    else this.write(ref, body)
     return ref
   }
 
   /** Writes a stream, deflated unless it already is packed. */
   stream(bytes: Uint8Array, dict: Record<string, unknown> = {}, ref = this.ref(), packed = false): PDFRef {
-    const data = packed ? bytes : zlibSync(bytes, { level: 6 })
-    const full = packed ? dict : { ...dict, Filter: 'FlateDecode' }
-    return this.object(PDFRawStream.of(this.context.obj(full as never) as never, data), ref)
+    if (packed) return this.object(this.raw(dict, bytes), ref)
+    const packing = this.deflate(bytes)
+    // It is waited for in its turn: until then nobody may call its failure unheard.
+    packing.catch(() => undefined)
+    this.later(async () => this.write(ref, bodyOf(this.raw({ ...dict, Filter: 'FlateDecode' }, await packing))))
+    return ref
+  }
+
+  /** Resolves when everything so far is written. Throws what packing threw. */
+  async settled(): Promise<void> {
+    await this.queue
+    this.queue = undefined
   }
 
   /** A text string in any script. */
@@ -61,7 +71,8 @@ export class PdfFile {
   }
 
   /** Ends the file: cross-reference table and trailer. */
-  end(root: PDFRef, info: PDFRef): void {
+  async end(root: PDFRef, info: PDFRef): Promise<void> {
+    await this.settled()
     const id = [...this.hash.digest()]
       .slice(0, 16)
       .map(b => b.toString(16).padStart(2, '0'))
@@ -78,11 +89,33 @@ export class PdfFile {
     )
   }
 
+  private raw(dict: Record<string, unknown>, data: Uint8Array): PDFRawStream {
+    return PDFRawStream.of(this.context.obj(dict as never) as never, data)
+  }
+
+  private later(write: () => void | Promise<void>): void {
+    this.queue = (this.queue ?? Promise.resolve()).then(write)
+    this.queue.catch(() => undefined)
+  }
+
+  private write(ref: PDFRef, body: Uint8Array): void {
+    this.offsets[ref.objectNumber] = this.written
+    this.put(ascii(`${ref.objectNumber} 0 obj\n`))
+    this.put(body)
+    this.put(ascii('\nendobj\n'))
+  }
+
   private put(bytes: Uint8Array): void {
     this.hash.update(bytes)
     this.sink(bytes)
     this.written += bytes.length
   }
+}
+
+function bodyOf(o: PDFObject): Uint8Array {
+  const body = new Uint8Array(o.sizeInBytes())
+  o.copyBytesInto(body, 0)
+  return body
 }
 
 function ascii(s: string): Uint8Array {

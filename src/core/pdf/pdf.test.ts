@@ -8,7 +8,7 @@ import { createCanvas } from '@napi-rs/canvas'
 import { PDFArray, PDFDict, PDFDocument, PDFName, PDFNumber, PDFRawStream } from '@cantoo/pdf-lib'
 import { unzlibSync } from 'fflate'
 import { bookOf, setBook } from '../../../tests/support/core'
-import { nodeSubsetter, pictureSource } from '@/cli/ports'
+import { nodePdf, pictureSource } from '@/cli/ports'
 import type { ParagraphJson } from '../book'
 import { PathBuilder, type PageMarks, rgb } from '../marks'
 import { ByteWriter } from './bytes'
@@ -23,7 +23,7 @@ const none = {
   },
 }
 const whole = async (pages: PageMarks[], more: object = {}) =>
-  Buffer.from(await pdfBytes(pages, { ...options, ...more }, await nodeSubsetter(), none))
+  Buffer.from(await pdfBytes(pages, { ...options, ...more }, await nodePdf(none)))
 
 describe('bytes', () => {
   test('numbers are written as they are', () => {
@@ -231,7 +231,7 @@ describe('files prepared for a standard', () => {
     }
     const source = pictureSource(new Map([['a', new Uint8Array(canvas.toBuffer('image/png'))]]))
     const sizeAt = async (ppi?: number): Promise<[number, number, number]> => {
-      const doc = await PDFDocument.load(await pdfBytes([page], { ...options, ppi }, await nodeSubsetter(), source), {
+      const doc = await PDFDocument.load(await pdfBytes([page], { ...options, ppi }, await nodePdf(source)), {
         updateMetadata: false,
       })
       const image = doc.context
@@ -271,8 +271,7 @@ describe('a document', () => {
     await writePdf(
       interior.pages,
       options,
-      await nodeSubsetter(),
-      none,
+      await nodePdf(none),
       chunk => {
         size += chunk.length
       },
@@ -447,9 +446,7 @@ describe('a document', () => {
       ]),
     )
     const image = async (asset: string, grey: boolean) => {
-      const doc = await PDFDocument.load(
-        await pdfBytes([page(asset)], { ...options, grey }, await nodeSubsetter(), source),
-      )
+      const doc = await PDFDocument.load(await pdfBytes([page(asset)], { ...options, grey }, await nodePdf(source)))
       return doc.context
         .enumerateIndirectObjects()
         .map(([, o]) => o)
@@ -545,8 +542,7 @@ describe('a tagged file', () => {
     const bytes = await pdfBytes(
       pages,
       { ...options, tags: tagSource(book.sections) },
-      await nodeSubsetter(),
-      pictureSource(new Map([['pic', png]])),
+      await nodePdf(pictureSource(new Map([['pic', png]]))),
     )
     const doc = await PDFDocument.load(bytes, { updateMetadata: false })
     const texts = doc.getPages().map(p => {

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import { fontSource, nodeSubsetter } from '@/cli/ports'
+import { fontSource, nodePdf } from '@/cli/ports'
 import { readProject, writeProject } from '@/core/archive'
 import { harbourRoman, Setter, withChanges } from '@/core/pages'
 import { pdfBytes } from '@/core/pdf'
@@ -69,8 +69,7 @@ describe('fonts of the author’s own', () => {
       pdfBytes(
         interior.pages,
         { title: 'T', language: 'en', date: '2026-01-01T00:00:00Z', grey: true },
-        await nodeSubsetter(),
-        { bytes: async () => undefined, decode: () => Promise.reject(new Error('none')) },
+        await nodePdf({ bytes: async () => undefined, decode: () => Promise.reject(new Error('none')) }),
       ),
     ).rejects.toThrow(/licence/)
   })
@@ -143,8 +142,7 @@ describe('fonts of the author’s own', () => {
       await pdfBytes(
         interior.pages,
         { title: 'T', language: 'en', date: '2026-01-01T00:00:00Z', grey: true },
-        await nodeSubsetter(),
-        { bytes: async () => undefined, decode: () => Promise.reject(new Error('none')) },
+        await nodePdf({ bytes: async () => undefined, decode: () => Promise.reject(new Error('none')) }),
       ),
     ).toString('latin1')
     expect(pdf).toMatch(/[A-Z]{6}\+Spectral/)
