@@ -99,10 +99,13 @@ export function sillOf(now: Figures, was: Figures | undefined): SillFigure[] {
     { name: now.outlet, value: '' },
     moved('Pages', f => String(f.pages)),
     moved('Spine', f => formatLength(f.spinePt ?? 0, unit), now.worked.Spine),
-    moved('Wrap', f =>
-      f.wrap
-        ? `${inUnit(f.wrap.width, unit).toFixed(digits)} × ${inUnit(f.wrap.height, unit).toFixed(digits)} ${unit}`
-        : '',
+    moved(
+      'Wrap',
+      f =>
+        f.wrap
+          ? `${inUnit(f.wrap.width, unit).toFixed(digits)} × ${inUnit(f.wrap.height, unit).toFixed(digits)} ${unit}`
+          : '',
+      now.worked.Wrap,
     ),
     moved('Print', f => formatMoney(f.cost ?? 0, f.currency), now.worked.Print),
     pays,

@@ -118,6 +118,7 @@ export function printChain(inputs: PrintInputs, { setter, runs, shelf, ports, ti
       workedPrint(await get('profile'), await get('spec'), {
         pages: await get('pages'),
         spine: await get('spine'),
+        flat: await get('flat'),
         money: await get('money'),
       }),
     findings: async get => {

@@ -15,7 +15,7 @@ describe('the reckoner', () => {
     expect(at('ostrevane')).toMatchObject({
       pages: 218,
       cost: 365,
-      leastPrice: 640,
+      leastPrice: 890,
       spineText: true,
       otherPaper: false,
     })

@@ -34,7 +34,7 @@ export interface PrintMoney {
   cost: number
   price: number | undefined
   earnings: Earning[]
-  /** The least price that no channel refuses. */
+  /** The least price that no channel refuses: the highest of theirs. */
   leastPrice: number
 }
 
@@ -61,7 +61,7 @@ export function printMoney(
     cost: atDisplay(cost),
     price,
     earnings,
-    leastPrice: earnings.length ? earnings[0]!.leastPrice : atDisplay(cost),
+    leastPrice: earnings.length ? Math.max(...earnings.map(e => e.leastPrice)) : atDisplay(cost),
   }
 }
 

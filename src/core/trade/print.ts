@@ -80,14 +80,20 @@ function lengthParts(text: string): [Exact, 'in' | 'mm' | 'pt'] {
   return [exact(m[1]!), m[2] as 'in' | 'mm' | 'pt']
 }
 
-/** Print cost of one copy, exact, in minor units of the profile's currency. */
-export function printCost(profile: OutletProfile, spec: PrintSpec, pages: number): Exact {
+/** The rates a specification is printed at: those of its own paper before those of its ink alone. */
+export function costLine(profile: OutletProfile, spec: PrintSpec): PrintRules['costs'][number] {
   const rules = printRules(profile)
   const line =
     rules.costs.find(c => c.ink === spec.ink && c.papers?.includes(spec.paper)) ??
     rules.costs.find(c => c.ink === spec.ink && !c.papers)
   if (!line)
     throw new Fault('no-ink', `${profile.name} does not print in ${spec.ink === 'black' ? 'black' : 'colour'}.`)
+  return line
+}
+
+/** Print cost of one copy, exact, in minor units of the profile's currency. */
+export function printCost(profile: OutletProfile, spec: PrintSpec, pages: number): Exact {
+  const line = costLine(profile, spec)
   const body = add(exact(line.fixed), mul(exact(line.aPage), exact(BigInt(pages))))
   return add(body, exact(bindingRules(profile, spec.binding).extraCost))
 }
