@@ -123,6 +123,25 @@ describe('consequences of one change', () => {
     Object.fromEntries(await Promise.all(names.map(async n => [n, await c.get(n)]))) as never
   const moved = (c: ReturnType<typeof printChain>, before: number[]) => names.filter((n, i) => c.runs(n) > before[i]!)
 
+  test('the interior has the very pages that are counted and paid for: filled up to what the printer folds', async () => {
+    const boards = profileOf('tarnbrook').print!.bindings.find(b => b.kind === 'case')!
+    const bound: Edition = {
+      ...edition,
+      kind: 'case',
+      trim: boards.trims[0]!,
+      paper: 'white',
+      outlets: ['tarnbrook'],
+    }
+    for (const chapters of [1, 2, 3]) {
+      const book = bookOf(text.slice(0, chapters))
+      const profile = profileOf('tarnbrook')
+      const given = printInputs({ ...source, book, edition: bound, profile, text: book }, [])
+      const c = printChain(given, tools())
+      const { length } = (await c.get('interior')).pages
+      expect(length % boards.pageMultiple).toBe(0)
+      expect(await c.get('pages')).toBe(length)
+    }
+  })
   test('an input moves only what depends on it', async () => {
     const start = inputs()
     const c = printChain(start, tools())

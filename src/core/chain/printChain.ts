@@ -4,7 +4,7 @@ import { check, type Finding } from '../check'
 import { type Cover, drawCover, type Flat, flatFor, sheetSize } from '../cover'
 import { frontHeight, frontPicture, type PaintedPage, printSnapshot, type Worked, workedPrint } from '../delivery'
 import { type ListingSnapshot, printMoney, type PrintMoney } from '../outlets'
-import { type Interior, type InteriorStyle, settleInterior, type StyleChanges, withPlan } from '../pages'
+import { filledUp, type Interior, type InteriorStyle, settleInterior, type StyleChanges, withPlan } from '../pages'
 import {
   bindingRules,
   Cancelled,
@@ -80,22 +80,24 @@ export function printChain(inputs: PrintInputs, { setter, runs, shelf, ports, ti
       const trim = parseTrim(spec.trim)
       if (!trim) throw new Fault('no-trim', `“${spec.trim}” is no trim.`)
       const printers = [profile, ...others].filter(p => p.print?.bindings.some(b => b.kind === spec.binding))
-      const planned = text.plan ? plannedPages(text.plan) : 0
+      const plans = text.plan ? plannedPages(text.plan) : 0
       const rounded = (p: OutletProfile, pages: number): number =>
-        roundPages(pages + planned, bindingRules(p, spec.binding).pageMultiple)
+        roundPages(pages + plans, bindingRules(p, spec.binding).pageMultiple)
       const asked = (pages: number): number =>
         Math.max(...printers.map(p => insideMargin(p, spec.binding, rounded(p, pages))))
       const page = { width: trim.width, height: trim.height, ...bleedOf(printers), isbn, exceptions }
       const interior = await settleInterior(setter, text, style, page, asked, still)
-      if (!text.plan) return interior
+      const { pageMultiple } = bindingRules(profile, spec.binding)
+      if (!text.plan) return filledUp(interior, pageMultiple)
       const safe = Math.max(...printers.map(p => pts(printRules(p).safe)))
-      return withPlan(interior, text, text.plan, {
+      const planned = await withPlan(interior, text, text.plan, {
         inside: asked(interior.pages.length),
         safe,
         runs,
         shelf,
         ticker: still,
       })
+      return filledUp(planned, pageMultiple)
     },
     pages: async get => {
       const { pageMultiple } = bindingRules(await get('profile'), (await get('spec')).binding)

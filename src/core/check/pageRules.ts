@@ -252,8 +252,11 @@ export const pageEnds: Rule = s => {
 export const blanks: Rule = s => {
   if (!s.print) return []
   const { pages } = s.print.interior
+  // What fills the last sheet up to the printer's fold is meant.
+  const printed = pages.findLastIndex(p => p.layers.length) + 1
+  const meant = pages.length - printed < bindingRules(s.profile, s.print.spec.binding).pageMultiple
   let run = 0
-  for (let i = 0; i < pages.length; i++) {
+  for (let i = 0; i < (meant ? printed : pages.length); i++) {
     run = pages[i]!.layers.length ? 0 : run + 1
     if (run === 3)
       return [

@@ -27,7 +27,9 @@ export function PagePlanRoom({ bookId }: { bookId: string }) {
   const run = plan.runs.find(r => r.id === chosen) ?? plan.runs[0]
   const planned = plannedPages(plan)
   const total = leaves?.pages.length ?? 0
-  const front = Math.max(0, total - planned - (planned % 2))
+  const first = plan.runs.find(r => r.pages)
+  const begins = leaves?.pages.findIndex(p => p.section === `run:${first?.id}`) ?? -1
+  const front = begins < 0 ? Math.max(0, total - planned) : begins
   const before = plan.runs.slice(0, run ? plan.runs.indexOf(run) : 0)
   const start = front + plannedPages({ runs: before })
   // The first view is a spread inside the run where there is one: both sides of a leaf are seen.

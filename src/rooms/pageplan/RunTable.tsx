@@ -18,7 +18,7 @@ import {
 } from '@dnd-kit/sortable'
 import { CSS } from '@dnd-kit/utilities'
 import { Button } from 'antd'
-import { kindOf, runName } from '@/core/activity'
+import { kindOf, plannedPages, runName } from '@/core/activity'
 import type { PagePlan, Run } from '@/core/book'
 import { NumberValue } from '@/parts/Sentence'
 import type { ChangeRun } from './RunSentence'
@@ -50,7 +50,7 @@ export function RunTable({ plan, chosen, readOnly, onChoose, onChange, onChangeR
     const at = (runs: Run[], id: unknown): number => runs.findIndex(r => r.id === id)
     onChange('Move a run', p => ({ ...p, runs: arrayMove(p.runs, at(p.runs, active.id), at(p.runs, over.id)) }))
   }
-  const planned = plan.runs.reduce((n, r) => n + r.pages, 0)
+  const blanks = Math.max(0, set.total - set.front - plannedPages(plan))
   let first = 0
   return (
     <table>
@@ -96,7 +96,7 @@ export function RunTable({ plan, chosen, readOnly, onChoose, onChange, onChangeR
               <td />
               <td>The book</td>
               <td className="n">{set.total}</td>
-              <td className="n">{planned % 2 ? 'one blank to come out even' : 'even'}</td>
+              <td className="n">{blankWords(blanks)}</td>
               <td />
             </tr>
           </tbody>
@@ -105,6 +105,9 @@ export function RunTable({ plan, chosen, readOnly, onChoose, onChange, onChangeR
     </table>
   )
 }
+
+const blankWords = (n: number): string =>
+  n ? `with ${n === 1 ? 'one blank page' : `${n} blank pages`} to come out even` : 'even'
 
 interface RowProps {
   run: Run
