@@ -328,6 +328,27 @@ test('a coil book of planned pages: runs, mirrored margins, and on sale at the p
   await page.getByRole('textbox', { name: 'Column 2' }).fill('High water')
   await expect.poll(() => pages(page), { timeout: 30_000 }).toBe(98)
 
+  // What a run is, is said in sentences; what holds for all pages, too.
+  await page.getByRole('combobox', { name: 'Folios' }).click()
+  await page.getByTitle('stand at the outer corner').click()
+  const height = page.getByRole('spinbutton', { name: 'Height of a row' })
+  await height.fill('30')
+  await height.press('Enter')
+  await expect(page.getByRole('button', { name: 'Undo' })).toBeEnabled()
+
+  // Front and back matter are written with the editor that every text has.
+  await page.getByRole('link', { name: 'Back pages' }).click()
+  await page.getByRole('button', { name: 'Add a section' }).click()
+  await page.getByRole('menuitem', { name: 'About the author' }).click()
+  await page.locator('.ProseMirror').click()
+  await page.keyboard.type('She writes in Merrow Sound.')
+  await expect.poll(() => pages(page), { timeout: 30_000 }).toBe(100)
+  await page.getByRole('link', { name: '96 planned pages' }).click()
+  await expect(page.getByRole('row', { name: /^Back pages about the author/ })).toContainText('97 – 98')
+  await expect(page.getByRole('spinbutton', { name: 'Height of a row' })).toHaveCount(0)
+  await page.getByRole('button', { name: /^Log table/ }).click()
+  await expect(page.getByRole('spinbutton', { name: 'Height of a row' })).toHaveValue('30')
+
   await stage(page, 'Plan')
   await page.getByRole('button', { name: 'coil' }).click()
   await field(page, 'Description', 'For whoever writes down the water.')

@@ -45,6 +45,8 @@ export function BookTop({ bookId, view, stage }: { bookId: string; view: OpenBoo
   const storage = useSyncExternalStore(onTrouble, storageTrouble, () => undefined)
   const question = useSyncExternalStore(onHold, openQuestion, () => undefined)
 
+  // What is written of a book of planned pages, its front and back matter, belongs to its pages.
+  const at = stage === 'text' && book?.plan ? 'pages' : stage
   const turn = (way: typeof undo): void => void way(bookId).catch(say.failed)
   useKeys(e => {
     // Inside a field the field's own undo comes first; the editor has its own way to the same history.
@@ -138,7 +140,7 @@ export function BookTop({ bookId, view, stage }: { bookId: string; view: OpenBoo
                 prefetch={false}
                 key={s.id}
                 href={`/book/${encodeURIComponent(bookId)}/${s.id}`}
-                aria-current={s.id === stage ? 'page' : undefined}
+                aria-current={s.id === at ? 'page' : undefined}
               >
                 {s.name}
               </Link>

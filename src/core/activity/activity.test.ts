@@ -1,8 +1,8 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { bookOf, shelf } from '../../../tests/support/core'
-import type { PagePlan, Run } from '../book'
-import { type Layer, visitPage } from '../marks'
+import type { PagePlan, Run, Section } from '../book'
+import { type Layer, pageText, visitPage } from '../marks'
 import { pathBox } from '../marks/path'
 import { harbourRoman, type Interior, Setter, withPlan } from '../pages'
 import { Cancelled } from '../trade'
@@ -238,6 +238,39 @@ describe('planned pages', () => {
     expect(boxOf(page.layers[0]!.layer)).toEqual([-9, -9, 432, 657])
     expect(set.pages[7]!.layers[0]!.layer).toBe(page.layers[0]!.layer)
     expect(set.pages[0]!.layers).toHaveLength(1)
+  })
+  test('stand between front and back: what comes after begins on the right, is numbered on, and prints those numbers', async () => {
+    for (const planned of [11, 12]) {
+      const runs = [run({ pages: planned })]
+      const made = bookOf([['The tide went out.'], ['It came in again.']])
+      const [one, two] = made.sections.filter(x => x.role === 'chapter') as [Section, Section]
+      const sections: Section[] = [
+        {
+          id: 's8',
+          part: 'front',
+          role: 'preface',
+          title: 'How to',
+          numbered: false,
+          made: false,
+          doc: one.doc,
+        },
+        { ...two, part: 'back', role: 'about-author', title: 'Orla Fenwright' },
+      ]
+      const book = { ...made, sections, plan: { runs } }
+      const spec = { width: 432, height: 648, inside: 0, planned: planned + (planned % 2) }
+      const alone = await new Setter(shelf).set(book, harbourRoman, spec)
+      const set = await withPlan(alone, book, book.plan, { inside: 50, safe: 20, runs: new RunPress(shelf), shelf })
+      const [front, first, back] = ['s8', 'run:r1', two.id].map(id => set.starts.get(id)!)
+      expect(front).toBe(0)
+      expect(first! % 2).toBe(0)
+      expect(back).toBe(first! + 12)
+      expect(set.pages.map(p => p.side)).toEqual(set.pages.map((_, i) => (i % 2 ? 'verso' : 'recto')))
+      expect(set.pages.slice(first).map(p => p.label)).toEqual(set.pages.slice(first).map((_, i) => String(i + 1)))
+      expect(set.pages.length).toBe(alone.pages.length + 12)
+      const words = (page: number): string => pageText(set.pages[page]!)
+      expect(words(front!)).toContain('The tide went out.')
+      expect(words(back!)).toContain('It came in again.')
+    }
   })
   test('a new run of each kind has an id of its own and begins as its kind does', () => {
     let p: PagePlan = { runs: [] }

@@ -85,7 +85,14 @@ export function printChain(inputs: PrintInputs, { setter, runs, shelf, ports, ti
         roundPages(pages + plans, bindingRules(p, spec.binding).pageMultiple)
       const asked = (pages: number): number =>
         Math.max(...printers.map(p => insideMargin(p, spec.binding, rounded(p, pages))))
-      const page = { width: trim.width, height: trim.height, ...bleedOf(printers), isbn, exceptions }
+      const page = {
+        width: trim.width,
+        height: trim.height,
+        ...bleedOf(printers),
+        isbn,
+        exceptions,
+        planned: plans + (plans % 2),
+      }
       const interior = await settleInterior(setter, text, style, page, asked, still)
       const { pageMultiple } = bindingRules(profile, spec.binding)
       if (!text.plan) return filledUp(interior, pageMultiple)

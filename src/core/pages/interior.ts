@@ -24,6 +24,8 @@ export interface PageSpec {
   bleed?: number
   bleedsInside?: boolean
   isbn?: string
+  /** Pages that a plan sets between the front and what comes after it: numbers go on behind them. */
+  planned?: number
   /** Departures at one section, by its id: see `mayBeExcepted`. */
   exceptions?: Record<string, StyleChanges>
 }
@@ -167,7 +169,7 @@ export class Setter {
     const bodyEnd = pagesOf(rest, frontPages)
     const total = bodyEnd + (bodyEnd % 2)
     const label = (index: number): string =>
-      index < frontPages || !rest.length ? roman(index + 1) : String(index - frontPages + 1)
+      index < frontPages || !rest.length ? roman(index + 1) : String(index - frontPages + 1 + (spec.planned ?? 0))
 
     for (const s of chosen)
       if (s.made && s.role === 'contents') {

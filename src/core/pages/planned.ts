@@ -24,12 +24,13 @@ export interface PlanSetting {
 }
 
 /**
- * Sets the pages of a plan behind a book's front pages: from a right-hand page, numbered from 1, margins mirrored; pages that look
- * alike share one layer. Where a run has a ground, every leaf has the bleed: all pages of a file have one size.
+ * Sets the pages of a plan between a book's front pages and the sections after them: from a right-hand page, numbered from 1, margins
+ * mirrored; pages that look alike share one layer. What comes after begins on a right-hand page again; the interior was set knowing
+ * how many are planned (`PageSpec.planned`). Where a run has a ground, every leaf has the bleed: all pages of a file have one size.
  */
 export async function withPlan(
   interior: Interior,
-  book: Pick<Book, 'data'>,
+  book: Pick<Book, 'data' | 'sections'>,
   plan: PagePlan,
   { inside, safe, runs, shelf, ticker }: PlanSetting,
 ): Promise<Interior> {
@@ -43,9 +44,10 @@ export async function withPlan(
   const bleeds = plan.runs.some(r => r.ground && r.pages) || interior.pages.some(p => anyEdge(p.bleed))
   const bleedAt = (index: number): PageMarks['bleed'] => edgesOf(interior.spec, bleeds, index)
 
-  const pages: PageMarks[] = interior.pages.map((p, i) => (anyEdge(p.bleed) ? p : { ...p, bleed: bleedAt(i) }))
-  const starts = new Map(interior.starts)
-  const front = pages.length
+  const cut = frontPages(interior, book)
+  const leaves = interior.pages.map((p, i) => (anyEdge(p.bleed) ? p : { ...p, bleed: bleedAt(i) }))
+  const pages = leaves.slice(0, cut)
+  const starts = new Map([...interior.starts].filter(([, page]) => page < cut))
   const folio = await smallPrint(FOLIO.face, FOLIO.size, language, shelf)
   const grounds = new Map<string, Layer>()
   let number = 0
@@ -83,7 +85,17 @@ export async function withPlan(
   }
   runs.turn()
   if (pages.length % 2) add(String(++number), [])
-  return { ...interior, pages, starts, block: front ? interior.block : { x: inner, y: head, ...room } }
+  const moved = pages.length - cut
+  pages.push(...leaves.slice(cut))
+  for (const [id, page] of interior.starts) if (page >= cut) starts.set(id, page + moved)
+  const unmetAt = interior.unmetAt.map(u => (u.page < cut ? u : { ...u, page: u.page + moved }))
+  return { ...interior, pages, starts, unmetAt, block: leaves.length ? interior.block : { x: inner, y: head, ...room } }
+}
+
+/** How many pages stand before the plan: those of the front sections. */
+function frontPages({ pages, starts }: Interior, { sections }: Pick<Book, 'sections'>): number {
+  const front = new Set(sections.filter(s => s.part === 'front').map(s => s.id))
+  return Math.min(pages.length, ...[...starts].flatMap(([id, page]) => (front.has(id) ? [] : [page])))
 }
 
 const isBare = (run: PagePlan['runs'][number]): boolean => !!kindOf(run.kind)?.bare

@@ -2,7 +2,7 @@
 import { Button, Dropdown } from 'antd'
 import { useEffect, useState } from 'react'
 import { kindOf, newRun, plannedPages, runKinds } from '@/core/activity'
-import type { PagePlan } from '@/core/book'
+import type { PagePlan, Section } from '@/core/book'
 import { BookTop, NoBook } from '@/parts/BookTop'
 import { Sill, sillOf } from '@/parts/Sill'
 import { useCommit } from '@/parts/useCommit'
@@ -11,7 +11,7 @@ import { WriterOnly } from '@/parts/WriterOnly'
 import { PlanSentence } from './PlanSentence'
 import { PlanSpread } from './PlanSpread'
 import { type ChangeRun, RunSentence } from './RunSentence'
-import { RunTable } from './RunTable'
+import { RunTable, type SetPages } from './RunTable'
 import './pageplan.css'
 
 /** The page plan: the book's pages run by run, a balance of all of them, beside the spread. */
@@ -30,6 +30,9 @@ export function PagePlanRoom({ bookId }: { bookId: string }) {
   const first = plan.runs.find(r => r.pages)
   const begins = leaves?.pages.findIndex(p => p.section === `run:${first?.id}`) ?? -1
   const front = begins < 0 ? Math.max(0, total - planned) : begins
+  const behind = new Set(book?.sections.filter(s => s.part !== 'front').map(s => s.id))
+  const ends = leaves?.pages.findIndex(p => p.section !== undefined && behind.has(p.section)) ?? -1
+  const back = ends < 0 ? 0 : total - ends
   const before = plan.runs.slice(0, run ? plan.runs.indexOf(run) : 0)
   const start = front + plannedPages({ runs: before })
   // The first view is a spread inside the run where there is one: both sides of a leaf are seen.
@@ -48,7 +51,8 @@ export function PagePlanRoom({ bookId }: { bookId: string }) {
                   bookId={bookId}
                   plan={plan}
                   chosen={run?.id}
-                  set={{ front, total, frontLabel: leaves?.pages[front - 1]?.label ?? '' }}
+                  sections={book.sections}
+                  set={{ front, back, total, labels: leaves?.pages.map(p => p.label) ?? [] }}
                   onChoose={setChosen}
                 />
               </WriterOnly>
@@ -86,11 +90,12 @@ interface RunsProps {
   bookId: string
   plan: PagePlan
   chosen: string | undefined
-  set: { front: number; total: number; frontLabel: string }
+  sections: Section[]
+  set: SetPages
   onChoose: (id: string) => void
 }
 
-function Runs({ view, bookId, plan, chosen, set, onChoose }: RunsProps) {
+function Runs({ view, bookId, plan, chosen, sections, set, onChoose }: RunsProps) {
   const commit = useCommit(bookId)
   const change = (label: string, next: (p: PagePlan) => PagePlan, merge = false): Promise<boolean> =>
     commit(label, r => ({ plan: next(r.plan ?? { runs: [] }) }), merge)
@@ -111,7 +116,9 @@ function Runs({ view, bookId, plan, chosen, set, onChoose }: RunsProps) {
         plan={plan}
         chosen={chosen}
         readOnly={view.hold === 'following'}
-        {...set}
+        bookId={bookId}
+        sections={sections}
+        set={set}
         onChoose={onChoose}
         onChange={(label, next) => void change(label, next)}
         onChangeRun={changeRun}

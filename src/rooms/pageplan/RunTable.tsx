@@ -18,29 +18,38 @@ import {
 } from '@dnd-kit/sortable'
 import { CSS } from '@dnd-kit/utilities'
 import { Button } from 'antd'
+import Link from 'next/link'
 import { kindOf, plannedPages, runName } from '@/core/activity'
-import type { PagePlan, Run } from '@/core/book'
+import { type PagePlan, roles, type Run, type Section } from '@/core/book'
 import { NumberValue } from '@/parts/Sentence'
 import type { ChangeRun } from './RunSentence'
 
 const COUNT = { factor: 1, step: 1, digits: 0, unit: '' }
 const MOST_PAGES = 2000
 
+/** Pages as they were set: before the plan, behind it, in all; and their labels. */
+export interface SetPages {
+  front: number
+  back: number
+  total: number
+  labels: string[]
+}
+
 interface RunTableProps {
   plan: PagePlan
   chosen: string | undefined
   readOnly: boolean
-  /** Front pages, the folio of the last of them, and all pages as they were set. */
-  front: number
-  frontLabel: string
-  total: number
+  bookId: string
+  sections: Section[]
+  set: SetPages
   onChoose: (id: string) => void
   onChange: (label: string, next: (p: PagePlan) => PagePlan) => void
   onChangeRun: (id: string) => ChangeRun
 }
 
 /** The plan as a balance of all pages: each run with how many it takes and where they stand. */
-export function RunTable({ plan, chosen, readOnly, onChoose, onChange, onChangeRun, ...set }: RunTableProps) {
+export function RunTable(props: RunTableProps) {
+  const { plan, chosen, readOnly, bookId, sections, set, onChoose, onChange, onChangeRun } = props
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
     useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
@@ -50,7 +59,7 @@ export function RunTable({ plan, chosen, readOnly, onChoose, onChange, onChangeR
     const at = (runs: Run[], id: unknown): number => runs.findIndex(r => r.id === id)
     onChange('Move a run', p => ({ ...p, runs: arrayMove(p.runs, at(p.runs, active.id), at(p.runs, over.id)) }))
   }
-  const blanks = Math.max(0, set.total - set.front - plannedPages(plan))
+  const blanks = Math.max(0, set.total - set.front - set.back - plannedPages(plan))
   let first = 0
   return (
     <table>
@@ -66,15 +75,12 @@ export function RunTable({ plan, chosen, readOnly, onChoose, onChange, onChangeR
       <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={dropped}>
         <SortableContext items={plan.runs.map(r => r.id)} strategy={verticalListSortingStrategy} disabled={readOnly}>
           <tbody>
-            <tr className="fixed">
-              <td />
-              <td>
-                Front pages <em>title, copyright</em>
-              </td>
-              <td className="n">{set.front}</td>
-              <td className="n">{set.front ? `i – ${set.frontLabel}` : ''}</td>
-              <td />
-            </tr>
+            <Written
+              name="Front pages"
+              bookId={bookId}
+              sections={sections.filter(s => s.part === 'front')}
+              labels={set.labels.slice(0, set.front)}
+            />
             {plan.runs.map(r => {
               const from = first + 1
               first += r.pages
@@ -92,6 +98,12 @@ export function RunTable({ plan, chosen, readOnly, onChoose, onChange, onChangeR
                 />
               )
             })}
+            <Written
+              name="Back pages"
+              bookId={bookId}
+              sections={sections.filter(s => s.part !== 'front')}
+              labels={set.back ? set.labels.slice(-set.back) : []}
+            />
             <tr className="sum">
               <td />
               <td>The book</td>
@@ -103,6 +115,37 @@ export function RunTable({ plan, chosen, readOnly, onChoose, onChange, onChangeR
         </SortableContext>
       </DndContext>
     </table>
+  )
+}
+
+/** Pages that are written, before the runs or behind them: the way to the room where they are. */
+function Written({
+  name,
+  bookId,
+  sections,
+  labels,
+}: {
+  name: string
+  bookId: string
+  sections: Section[]
+  labels: string[]
+}) {
+  const [first] = sections
+  const names = sections.map(s => roles[s.role].name.toLowerCase()).join(', ')
+  const to = `/book/${encodeURIComponent(bookId)}/text${first ? `?section=${encodeURIComponent(first.id)}` : ''}`
+  return (
+    <tr className="fixed">
+      <td />
+      <td>
+        <Link prefetch={false} href={to}>
+          {name}
+        </Link>{' '}
+        <em>{names || 'none yet: write some'}</em>
+      </td>
+      <td className="n">{labels.length}</td>
+      <td className="n">{labels.length ? `${labels[0]} – ${labels.at(-1)}` : ''}</td>
+      <td />
+    </tr>
   )
 }
 

@@ -1,4 +1,6 @@
 'use client'
+import Link from 'next/link'
+import { plannedPages } from '@/core/activity'
 import { HolderOutlined } from '@ant-design/icons'
 import {
   closestCenter,
@@ -72,7 +74,16 @@ export const SectionList = memo(function SectionList({
                     />
                   ))}
               </ul>
-              {!book.sections.some(s => s.part === part) && <p className="none">nothing yet</p>}
+              {part === 'body' && book.plan && (
+                <p className="none">
+                  <Link prefetch={false} href={`/book/${encodeURIComponent(book.id)}/pages`}>
+                    {plannedPages(book.plan)} planned pages
+                  </Link>
+                </p>
+              )}
+              {!book.sections.some(s => s.part === part) && !(part === 'body' && book.plan) && (
+                <p className="none">nothing yet</p>
+              )}
             </section>
           ))}
         </SortableContext>

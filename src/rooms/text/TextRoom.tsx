@@ -222,8 +222,9 @@ export function TextRoom({ bookId }: { bookId: string }) {
               {!section && (
                 <div className="made">
                   <p>
-                    This book has no sections yet. Add one at the left: a chapter to write in, or a page that is made
-                    from the book’s data.
+                    {book.plan
+                      ? 'What stands before and behind the planned pages is written here. Add a section at the left.'
+                      : 'This book has no sections yet. Add one at the left: a chapter to write in, or a page that is made from the book’s data.'}
                   </p>
                 </div>
               )}
