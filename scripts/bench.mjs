@@ -56,3 +56,8 @@ const market = JSON.parse(spawnSync(process.execPath, [marketEntry], { cwd: root
 console.log('')
 line('marketplace of 50,000 titles, made', `${market.made.toFixed(0)} ms`, 'budget 1000 ms')
 line('… the slowest of its first 30 answers', `${market.slowest.toFixed(1)} ms`, 'budget 50 ms')
+const commaEntry = await bundle('scripts/bench-comma.ts', 'bench-comma')
+const comma = JSON.parse(spawnSync(process.execPath, [commaEntry, '100000'], { cwd: root, encoding: 'utf8' }).stdout)
+line('a comma, all of print and ebook anew', `${comma.ms.toFixed(0)} ms`, '')
+line('… nodes computed anew', String(comma.anew.length), comma.anew.join(', '))
+line('… nodes that stay as they are', String(comma.still.length), comma.still.join(', '))

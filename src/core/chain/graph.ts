@@ -8,6 +8,8 @@ export interface Graph<V extends object> {
   /** Replaces an input; nothing happens where it is the same. */
   set<K extends keyof V>(name: K, value: V[K]): void
   get<K extends keyof V>(name: K): Promise<V[K]>
+  /** Names of the values that are derived. */
+  readonly derived: readonly (keyof V)[]
   /** How often a derived value was computed: for tests and for the curious. */
   runs(name: keyof V): number
 }
@@ -93,6 +95,7 @@ export function createGraph<V extends object>(
       pending.clear()
     },
     get: name => get(name as PropertyKey) as never,
+    derived: Object.keys(derived) as (keyof V)[],
     runs: name => counts.get(name as PropertyKey) ?? 0,
   }
 }
