@@ -209,7 +209,7 @@ describe('press', () => {
       spineIn: 0.55372,
       insideMarginIn: 0.52,
       cost: 365,
-      leastPrice: 640,
+      leastPrice: 890,
       royalty: 433,
       wrap: { widthIn: 12.80372, heightIn: 9.25 },
     })

@@ -21,7 +21,9 @@ export async function putBook({ book, pictures }: StoredBook): Promise<void> {
       db.transaction('rw', [db.books, db.sections, db.blobs], async () => {
         const old = new Map((await db.sections.where('book').equals(book.id).toArray()).map(s => [s.id, s.rev]))
         await db.sections.where('book').equals(book.id).delete()
-        await db.books.put({ ...head, order: sections.map(s => s.id), added: now })
+        // A new book gets the UUID that it keeps for life.
+        const uid = book.uid ?? (await db.books.get(book.id))?.uid ?? crypto.randomUUID()
+        await db.books.put({ ...head, uid, order: sections.map(s => s.id), added: now })
         // A section that was not here before begins with a revision that none before it can have borne.
         await db.sections.bulkPut(sections.map(s => ({ ...s, book: book.id, rev: (old.get(s.id) ?? now) + 1 })))
         await putBlobs(pictures, now)

@@ -1,6 +1,6 @@
 import Dexie, { type Table } from 'dexie'
 import { withLeadInAsChoice, withRunParams } from '@/core/archive'
-import { withOwnIds } from '@/core/book'
+import { uidOf, withOwnIds } from '@/core/book'
 import type { OldChange } from './oldChanges'
 import type {
   BlobRecord,
@@ -95,6 +95,12 @@ class PorchlightDb extends Dexie {
             .modify((v: unknown, ref) => {
               ref.value = withRunParams(v)
             })
+        await tx
+          .table('books')
+          .toCollection()
+          .modify((b: BookRecord) => {
+            b.uid = uidOf(b)
+          })
       })
   }
 }

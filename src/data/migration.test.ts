@@ -2,7 +2,7 @@ import '../../tests/support/store'
 import { expect, test } from '@jest/globals'
 import { readFileSync } from 'node:fs'
 import Dexie from 'dexie'
-import { blockIds, docText } from '@/core/book'
+import { blockIds, type Book, docText, uidOf } from '@/core/book'
 
 /** A store as version 4 left it, with its changes, opened by this one (made with the program of that version). */
 const dump = JSON.parse(readFileSync('tests/fixtures/store-v4.json', 'utf8'), (_k, v: unknown) =>
@@ -38,6 +38,8 @@ test('a store of version 4: every word, its history both ways, ids unique in the
   const ids = book.sections.flatMap(s => [s.id, ...blockIds(s.doc)])
   expect(new Set(ids).size).toBe(ids.length)
   expect(book.lastId).toBeGreaterThan(0)
+  const old4 = (dump.books as Book[])[0]!
+  expect(book.uid).toBe(uidOf({ ...old4, uid: undefined }))
   expect((await db.listings.toArray()).map(l => l.key)).toEqual([`${id}/ebook/pellowick`])
 
   // The history goes on: what was undone can be done again, and all of it undone.

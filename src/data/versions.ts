@@ -38,7 +38,9 @@ export const versionsOf = (book: string): Promise<VersionRecord[]> =>
 /** The book as it was, with its pictures as far as they are still there. Throws a Fault where a part is missing. */
 export async function openVersion(version: VersionRecord): Promise<StoredBook> {
   const bytes = async (hash: string): Promise<Uint8Array | undefined> => (await db.blobs.get(hash))?.bytes
-  const book: Book = await readVersion(version.manifest, bytes)
+  const was = await readVersion(version.manifest, bytes)
+  const uid = was.uid ?? (await db.books.get(version.book))?.uid
+  const book: Book = uid ? { ...was, uid } : was
   const pictures = new Map<string, Uint8Array>()
   for (const hash of version.parts) {
     const found =

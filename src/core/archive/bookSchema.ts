@@ -1,5 +1,5 @@
 import { type InferType, lazy, mixed, object, type Schema, ValidationError } from 'yup'
-import { type Book, type Role, roles } from '../book'
+import { type Book, type Role, roles, uidForm } from '../book'
 import { isStyleChange, readStyleDocument, shippedStyles } from '../pages'
 import { kindOf, runKinds } from '../activity'
 import { fields, type OutletProfile, parseTrim, strangeKey } from '../trade'
@@ -202,6 +202,7 @@ const styleDocument = mixed().test('style', '${path} is no style', function (v) 
 
 export const bookSchema = shape({
   id: like(idForm, 'wants small letters, figures and hyphens').required(),
+  uid: like(uidForm, 'is no UUID'),
   lastId: whole(0, 1e14).required(),
   data: dataSchema.required(),
   sections: list(sectionSchema, 5000).required(),
@@ -238,6 +239,7 @@ const parts: Record<string, string> = {
   year: 'the year',
   description: 'the description',
   subjects: 'the list of subjects',
+  uid: 'its UUID',
   lastId: 'the counter of ids',
   cover: 'the cover',
   plan: 'the page plan',

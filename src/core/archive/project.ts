@@ -1,5 +1,5 @@
 import { strToU8, type Zippable, zipSync } from 'fflate'
-import { type Book, type DocJson, filesOf, hashOf, schema, withOwnIds } from '../book'
+import { type Book, type DocJson, filesOf, hashOf, schema, withOwnIds, uidOf } from '../book'
 import { readZip, type ZipLimits } from '../intake'
 import { shippedProfiles } from '../outlets'
 import { Fault, type OutletProfile, type Report } from '../trade'
@@ -13,11 +13,14 @@ import { withLeadInAsChoice } from './styleMigration'
 /** The open project file: a ZIP of JSON and pictures (docs/formats.md). Version 2 since chapters may begin with a whole line in small capitals, 3 since ids are unique in the book. */
 export const PROJECT_VERSION = 4
 
+/** A book of earlier versions bears the UUID that its ebooks had. */
+const withOwnUid = (raw: { book: Book }): { book: Book } => ({ ...raw, book: { ...raw.book, uid: uidOf(raw.book) } })
+
 /** Migrations by the version they start from; each gives the next. */
 export const projectMigrations: Record<number, Migration> = {
   1: withLeadInAsChoice,
   2: withBookWideIds as Migration,
-  3: withRunParams,
+  3: (raw: { book: Book }) => withOwnUid(withRunParams(raw)),
 }
 
 export interface Project {

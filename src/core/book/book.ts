@@ -139,6 +139,8 @@ export interface OwnFamily {
 
 export interface Book {
   id: string
+  /** A UUID that it keeps for life: its ebooks bear it where they have no ISBN. See uid.ts. */
+  uid?: string
   /** The highest number ever given to a section, block or note: see identity.ts. */
   lastId: number
   data: TitleData

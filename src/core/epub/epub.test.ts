@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
 import { strFromU8, unzipSync } from 'fflate'
 import { bookOf, chapter, setBook } from '../../../tests/support/core'
-import { createBook, type DocJson } from '../book'
+import { type Book, createBook, type DocJson, uidForm, uidOf } from '../book'
 import { parseXml } from '../intake/xml'
 import { pageStarts } from '../pages'
 import { inspectEpub, writeEpub } from '.'
@@ -138,6 +138,19 @@ describe('ebook', () => {
   })
   test('same book, same bytes', () => {
     expect(writeEpub(book, { date, picture: () => undefined, isbn: '9780000000002' })).toEqual(made)
+  })
+  test('without an ISBN it is named by the book’s own UUID, whatever the book is called by now', () => {
+    const uid = '7f0c2f0e-6a51-4f0b-9a3e-0d2f5c1b8a77'
+    const named = (b: Book): string[] => {
+      const opf = files(writeEpub(b, { date, picture: () => undefined }))['OEBPS/content.opf']!
+      return [...opf.matchAll(/urn:uuid:([0-9a-f-]+)/g)].map(m => m[1]!)
+    }
+    expect(named({ ...book, uid })).toEqual([uid])
+    expect(named({ ...book, uid, data: { ...book.data, title: 'Another' } })).toEqual([uid])
+    // A book from before there was one is named as it was then: migrations write that down.
+    expect(named(book)).toEqual([uidOf(book)])
+    expect(uidOf({ ...book, id: 'other' })).not.toBe(uidOf(book))
+    expect(uidOf(book)).toMatch(uidForm)
   })
   test('the page list follows the printed pages, each mark before its word', async () => {
     const text = Array(40)

@@ -1,5 +1,5 @@
 import { strToU8, type Zippable, zipSync } from 'fflate'
-import { type Asset, authorLine, type Book, hashOf, labels, picturesIn, roles, type Section, shortName } from '../book'
+import { type Asset, authorLine, type Book, labels, picturesIn, roles, type Section, shortName, uidOf } from '../book'
 import { dayOf, joined, type Markup, xml } from '../trade'
 import { copyrightLines, type PageStart } from '../pages'
 import { styleSheet } from './style'
@@ -131,7 +131,7 @@ export function writeEpub(book: Book, options: EpubOptions): Uint8Array {
   add('text/nav.xhtml', 'nav', 'application/xhtml+xml', navFile(data.language, nav, landmarks, pageList), 'nav')
   for (const a of assets.values()) add(imageFile(a), `i-${a.id.slice(0, 16)}`, a.type, options.picture(a.id)!)
   add('style.css', 'css', 'text/css', styleSheet)
-  const identifier = options.isbn ? `urn:isbn:${options.isbn}` : `urn:uuid:${uuidOf(book)}`
+  const identifier = options.isbn ? `urn:isbn:${options.isbn}` : `urn:uuid:${uidOf(book)}`
   add('toc.ncx', 'ncx', 'application/x-dtbncx+xml', ncxFile(identifier, data.title, nav, pageList))
   const opf = opfFile(book, identifier, options, files, spine, landmarks, assets, pageList.length > 0)
 
@@ -156,12 +156,6 @@ function titleBody(book: Book): Markup {
   const line = (cls: string, t: string | undefined): Markup | undefined =>
     t ? xml`<p class="${cls}">${t}</p>\n` : undefined
   return xml`<section epub:type="titlepage" class="titlepage">\n<h1>${data.title}</h1>\n${line('subtitle', data.subtitle)}${line('series', data.series && (data.series.number ? `${data.series.name}, book ${data.series.number}` : data.series.name))}${line('author', authorLine(data))}${line('imprint', data.imprint.name)}</section>`
-}
-
-/** A name-like UUID from the book's data, so that the same book has the same one. */
-function uuidOf(book: Book): string {
-  const h = hashOf(strToU8(JSON.stringify([book.id, book.data.title, authorLine(book.data)])))
-  return `${h.slice(0, 8)}-${h.slice(8, 12)}-5${h.slice(13, 16)}-8${h.slice(17, 20)}-${h.slice(20, 32)}`
 }
 
 const relative = (href: string): string => href.replace(/^text\//, '')
