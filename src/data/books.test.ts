@@ -39,6 +39,7 @@ describe('books in the browser', () => {
     const picture = Uint8Array.from([1, 2, 3])
     const book = {
       ...bookOf([['One.'], ['Two.'], ['Three.']]),
+      uid: '7f0c2f0e-6a51-4f0b-9a3e-0d2f5c1b8a77',
       assets: [{ id: hashOf(picture), type: 'image/png' as const, width: 1, height: 1 }],
     }
     await data.putBook({
