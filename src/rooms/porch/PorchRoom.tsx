@@ -9,6 +9,7 @@ import { useAnswer } from '@/parts/useAnswer'
 import { isTyping, useKeys } from '@/parts/useKeys'
 import { useSay } from '@/parts/useSay'
 import { press } from '@/workers/client'
+import { askPress } from './askPress'
 import { BeginDialog } from './BeginDialog'
 import { type Group, groupsOf } from './groups'
 import { Looks } from './looks'
@@ -104,7 +105,7 @@ function useBooks(): {
   trouble?: string
 } {
   const { entries, resting } = useEntries()
-  const [looks] = useState(() => new Looks())
+  const [looks] = useState(() => new Looks(askPress()))
   const { answer: ready } = useAnswer(
     () =>
       loadDemoOnce(press())

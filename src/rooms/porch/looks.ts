@@ -1,9 +1,6 @@
-import { freshen, type HeldBook } from '@/data/books'
 import { Cancelled } from '@/core/trade'
 import type { Outlook } from '@/core/chain'
 import type { Difference } from '@/core/outlets'
-import { driftOf } from '@/parts/pairs'
-import { openAtPress, press } from '@/workers/client'
 import type { Entry } from './useEntries'
 
 /** What the press has found out about one book so far. */
@@ -21,6 +18,13 @@ export interface Look {
 const stages = ['front', 'outlook', 'drifts'] as const
 type Stage = (typeof stages)[number]
 
+/** Who knows: the press. Each question rejects with `Cancelled` where the press was stopped. */
+export interface Asked {
+  front(id: string): Promise<Blob | undefined>
+  outlook(id: string): Promise<Outlook | undefined>
+  drifts(entry: Entry): Promise<Record<string, Difference[]>>
+}
+
 const nothing: Look = {}
 
 /**
@@ -29,7 +33,6 @@ const nothing: Look = {}
  */
 export class Looks {
   private readonly looks = new Map<string, Look>()
-  private readonly held = new Map<string, HeldBook>()
   private readonly waiting: Record<Stage, Set<string>> = { front: new Set(), outlook: new Set(), drifts: new Set() }
   private readonly rows = new Map<string, Set<() => void>>()
   private readonly onlookers = new Set<() => void>()
@@ -37,6 +40,8 @@ export class Looks {
   private state: { turn: number; stopped: boolean; trouble?: string } = { turn: 0, stopped: false }
   private running = false
   private attended = false
+
+  constructor(private readonly asked: Asked) {}
 
   /** What is known of a book; the same object until more is. */
   readonly of = (id: string): Look => this.looks.get(id) ?? nothing
@@ -62,6 +67,8 @@ export class Looks {
     this.run()
     return () => {
       this.attended = false
+      // Nobody may look on for a moment only: while the room is drawn anew.
+      setTimeout(() => !this.attended && this.letGo())
     }
   }
 
@@ -94,9 +101,10 @@ export class Looks {
   private run(): void {
     if (this.running) return
     this.running = true
-    this.work()
-      .catch(this.fail)
-      .finally(() => (this.running = false))
+    this.work().catch((e: Error) => {
+      this.running = false
+      this.fail(e)
+    })
   }
 
   private async work(): Promise<void> {
@@ -104,34 +112,36 @@ export class Looks {
     await Promise.resolve()
     for (;;) {
       const stage = stages.find(s => this.waiting[s].size)
-      if (!stage || !this.attended || this.state.stopped) return
-      const [id] = this.waiting[stage] as Set<string> & Iterable<string>
-      try {
-        this.know(id!, await this.look(id!, stage))
-      } catch (e) {
-        if (e instanceof Cancelled) throw e
-        this.know(id!, { bad: (e as Error).message })
-        for (const s of stages) this.waiting[s].delete(id!)
+      if (!stage || !this.attended || this.state.stopped) {
+        this.running = false
+        return
       }
-      this.waiting[stage].delete(id!)
+      const id = this.waiting[stage].values().next().value!
+      // Who asks for it while it is being looked at wants it looked at once more.
+      this.waiting[stage].delete(id)
+      try {
+        this.know(id, await this.look(id, stage))
+      } catch (e) {
+        if (e instanceof Cancelled) {
+          this.waiting[stage].add(id)
+          throw e
+        }
+        this.know(id, { bad: (e as Error).message })
+        for (const s of stages) this.waiting[s].delete(id)
+      }
     }
   }
 
   private async look(id: string, stage: Stage): Promise<Partial<Look>> {
-    const stored = await freshen(id, this.held.get(id))
-    if (!stored) return {}
-    this.held.set(id, stored)
-    // The press has it already, unless it was stopped and another began.
-    await openAtPress(stored.book)
-    if (stage === 'outlook') return { outlook: await press().outlook(id) }
-    if (stage === 'front') {
-      const [front, before] = [await press().front(id), this.of(id).front]
-      if (before) URL.revokeObjectURL(before)
-      return { front: front && URL.createObjectURL(front) }
-    }
-    const drifts: Record<string, Difference[]> = {}
-    for (const p of this.entries.get(id)?.pairs ?? []) if (p.state.live) drifts[p.key] = await driftOf(press(), p)
-    return { drifts }
+    if (stage === 'outlook') return { outlook: await this.asked.outlook(id) }
+    if (stage === 'drifts') return { drifts: await this.asked.drifts(this.entries.get(id)!) }
+    const [front, before] = [await this.asked.front(id), this.of(id).front]
+    if (before) URL.revokeObjectURL(before)
+    return { front: front && URL.createObjectURL(front) }
+  }
+
+  private letGo(): void {
+    for (const { front } of this.looks.values()) if (front) URL.revokeObjectURL(front)
   }
 
   private know(id: string, more: Partial<Look>): void {
