@@ -105,6 +105,19 @@ for (const scheme of ['light', 'dark'] as const) {
   })
 }
 
+test('no daylight before dusk: the page has the author’s tone before the program runs', async ({ browser }) => {
+  const context = await browser.newContext({ colorScheme: 'light', serviceWorkers: 'block' })
+  const page = await context.newPage()
+  await page.goto('/porch')
+  await page.getByRole('button', { name: 'Dusk' }).click({ timeout: 30_000 })
+  // The program's own scripts do not come: what is seen is what stands before them.
+  await page.route('**/_next/**/*.js', route => route.abort())
+  await page.goto('/research')
+  await expect(page.locator('html')).toHaveCSS('background-color', 'rgb(15, 33, 40)')
+  await expect(page.locator('.frame')).toHaveCount(0)
+  await context.close()
+})
+
 test('the porch’s old address leads to it, and it follows what another window writes', async ({ page, context }) => {
   await page.goto('/shelf')
   await expect(page).toHaveURL(/\/porch$/)

@@ -15,7 +15,12 @@ export const dynamic = 'force-dynamic'
 
 export default function Layout({ children }: { children: ReactNode }) {
   return (
-    <html lang="en">
+    // The tone is set before the program runs, and so before React knows of it.
+    <html lang="en" suppressHydrationWarning>
+      <head>
+        {/* Its own file, since the policy lets no page run words of its own; not deferred, since nothing may be drawn before. */}
+        <script src="/tone.js" />
+      </head>
       <body>
         <Frame>{children}</Frame>
       </body>

@@ -29,6 +29,7 @@ export async function GET(): Promise<Response> {
     ...(await under(join(root, '.next/static'), '/_next/static')),
     ...(await under(join(root, 'public/fonts'), '/fonts')),
     ...(await under(join(root, 'public/icons'), '/icons')),
+    '/tone.js',
     '/icon.svg',
     '/manifest.webmanifest',
   ]

@@ -192,6 +192,18 @@ describe('each rule finds its fault, with place, amount and remedy', () => {
       named(check(subject({ cover: { ...cover, flat: { ...cover.flat, width: cover.flat.width + 0.2 } } })), 'spine'),
     ).toEqual([])
   })
+  test('cover: a character that no font has stops it, at its piece; one that another font lends does not', async () => {
+    const saying = (description: string): Promise<Cover> =>
+      coverFor(interior.pages.length, lampOverTide, { ...book.data, description })
+    const found = async (description: string) =>
+      named(check(subject({ cover: await saying(description) })), 'missing character')
+    expect(await found('A tide, ἡ θάλασσα, and home.')).toEqual([])
+    const [snake, ...others] = await found('A tide \u{1F40D} went out.')
+    expect(others).toEqual([])
+    expect(snake).toMatchObject({ severity: 'stop', place: { kind: 'cover', piece: 'description' } })
+    expect(snake!.message).toMatch(/No font of the style has all of “.*\u{1F40D}.*”/u)
+    expect((await found('שלום'))[0]!.message).toContain('from right to left')
+  })
   test('cover: safe zone, too long, contrast, barcode kept clear', async () => {
     const moved = {
       ...cover,

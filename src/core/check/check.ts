@@ -1,4 +1,4 @@
-import { barcode, contrast, coverFits, coverSafe, spine } from './coverRules'
+import { barcode, contrast, coverFits, coverGlyphs, coverSafe, spine } from './coverRules'
 import {
   described,
   ebookFiles,
@@ -43,6 +43,7 @@ export const rules: Rule[] = [
   spine,
   coverSafe,
   coverFits,
+  coverGlyphs,
   contrast,
   barcode,
   weight,

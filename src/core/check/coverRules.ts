@@ -2,6 +2,7 @@ import { flatFor, toRgb, zoneOf } from '../cover'
 import { formatLength, parseIsbn, printRules, pts } from '../trade'
 import { rgbContrast } from './colour'
 import type { Finding } from './finding'
+import { missing } from './missing'
 import type { Rule } from './pageRules'
 
 const onCover = (piece: string): Finding['place'] => ({ kind: 'cover', piece })
@@ -26,6 +27,10 @@ export const spine: Rule = s => {
     },
   ]
 }
+
+/** Every character on the cover has a glyph. */
+export const coverGlyphs: Rule = s =>
+  (s.print?.cover?.pieces ?? []).flatMap(p => [...new Set(p.missing)].map(text => missing(text, onCover(p.id))))
 
 /** Pieces stand inside their panel's safe zone, the spine's clear of the folds. */
 export const coverSafe: Rule = s => {

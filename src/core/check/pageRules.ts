@@ -2,6 +2,7 @@ import { type MarkPlace, type PageMarks, visitPage } from '../marks'
 import { lendersOf } from '../pages'
 import type { Face } from '../type'
 import { bindingRules, formatLength, insideMargin, printRules, pts, roundPages, specProblems } from '../trade'
+import { missing } from './missing'
 import type { Finding } from './finding'
 import type { Subject } from './subject'
 
@@ -125,33 +126,9 @@ export const safeZone: Rule = s => {
   return out
 }
 
-const rightToLeft = /[\p{Script=Hebrew}\p{Script=Arabic}\p{Script=Syriac}\p{Script=Thaana}\p{Script=Nko}]/u
-const eastAsian = /[\p{Script=Han}\p{Script=Hiragana}\p{Script=Katakana}\p{Script=Hangul}\p{Script=Bopomofo}]/u
-
 /** Every character has a glyph. */
 export const missingGlyphs: Rule = s =>
-  s.print
-    ? s.print.interior.missing.map(m => ({
-        rule: 'missing character',
-        severity: 'stop' as const,
-        place: { kind: 'text' as const, section: m.section, block: m.block },
-        amount: `“${m.text.slice(0, 24)}”`,
-        ...(rightToLeft.test(m.text)
-          ? {
-              message: `“${m.text.slice(0, 24)}” is written from right to left: such scripts cannot be set yet.`,
-              remedy: 'Change the text, or put it in as a picture.',
-            }
-          : eastAsian.test(m.text)
-            ? {
-                message: `“${m.text.slice(0, 24)}” is in a script of East Asia: such scripts cannot be set yet.`,
-                remedy: 'Change the text, or put it in as a picture.',
-              }
-            : {
-                message: `No font of the style has all of “${m.text.slice(0, 24)}”: an empty box is printed.`,
-                remedy: 'Bring in a font that has the character, or change the text.',
-              }),
-      }))
-    : []
+  (s.print?.interior.missing ?? []).map(m => missing(m.text, { kind: 'text', section: m.section, block: m.block }))
 
 /** Every character comes from the typeface; of what another one lends, one finding a section. */
 export const borrowedGlyphs: Rule = s => {

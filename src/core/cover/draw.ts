@@ -29,6 +29,8 @@ export interface SetPiece {
   colour: Colour
   /** The text did not fit its box even at the least size. */
   tooLong: boolean
+  /** Words with characters that no face has: an empty box would be printed. */
+  missing: string[]
 }
 
 export interface Cover {
@@ -157,7 +159,7 @@ async function setPiece(
   language: string,
   shelf: FontShelf,
   barcode: Rect | undefined,
-): Promise<{ layer: Layer; facts: Pick<SetPiece, 'box' | 'size' | 'colour' | 'tooLong'> }> {
+): Promise<{ layer: Layer; facts: Pick<SetPiece, 'box' | 'size' | 'colour' | 'tooLong' | 'missing'> }> {
   const face = await shelf.face(p.face)
   const fallback = await shelf.face('eb-garamond/regular')
   const colour = rgb(p.colour)
@@ -198,7 +200,13 @@ async function setPiece(
     : [1, 0, 0, 1, zone.x, zone.y]
   return {
     layer: { items: [{ kind: 'group', role: p.id, transform, layers: [layer] }] },
-    facts: { box: ink, size: fit.size, colour, tooLong: fit.tooLong },
+    facts: {
+      box: ink,
+      size: fit.size,
+      colour,
+      tooLong: fit.tooLong,
+      missing: fit.lines.flatMap(l => l.paragraph.missing),
+    },
   }
 }
 
