@@ -1,6 +1,6 @@
 export { createMarket, type Market, type PhraseFigures } from './market'
 export type { MarketTitle } from './make'
-export { packSlots } from './packing'
+export { KEYWORDS_APART, packSlots } from './packing'
 export { copiesAt, fitRankLaw, shopPoints } from './sales'
 export { roomOf, strengthOf } from './strength'
 export { isMarket, type MarketId, markets } from './vocabulary'

@@ -1,6 +1,16 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import { copiesAt, createMarket, fitRankLaw, markets, packSlots, roomOf, shopPoints, strengthOf } from '.'
+import {
+  copiesAt,
+  createMarket,
+  fitRankLaw,
+  KEYWORDS_APART,
+  markets,
+  packSlots,
+  roomOf,
+  shopPoints,
+  strengthOf,
+} from '.'
 import { placeIn } from './wordIndex'
 import { wordsOf } from './words'
 
@@ -113,9 +123,11 @@ describe('packing the slots', () => {
         fc.uniqueArray(phrase, { selector: p => p.phrase, maxLength: 14 }),
         fc.integer({ min: 1, max: 6 }),
         fc.integer({ min: 8, max: 60 }),
-        (phrases, count, characters) => {
+        fc.option(fc.integer({ min: 8, max: 90 }), { nil: undefined }),
+        (phrases, count, characters, inAll) => {
           const said = 'The Harbour Lamp'
-          const packed = packSlots(phrases, { count, characters }, said)
+          const packed = packSlots(phrases, { count, characters, inAll }, said)
+          expect(packed.slots.join(KEYWORDS_APART).length).toBeLessThanOrEqual(inAll ?? Infinity)
           expect(packed.slots.length).toBeLessThanOrEqual(count)
           for (const s of packed.slots) expect(s.length).toBeLessThanOrEqual(characters)
           const spent = packed.slots.flatMap(wordsOf)

@@ -8,14 +8,17 @@ export interface Packed {
   lost: { phrase: string; demand: number; why: string }[]
 }
 
+/** What stands between two keywords where an outlet has one field for all of them. */
+export const KEYWORDS_APART = ', '
+
 /**
- * Packs phrases into an outlet's few slots so that the demand covered is great: greedily by demand for each new character, a
+ * Packs phrases into the room an outlet has for keywords, so that the demand covered is great: greedily by demand for each new character, a
  * phrase's words whole where they fit, never a word that title or another slot already says. A phrase is covered when all
  * its words stand somewhere.
  */
 export function packSlots(
   phrases: Pick<PhraseFigures, 'phrase' | 'demand'>[],
-  rules: { count: number; characters: number },
+  rules: { count: number; characters: number; inAll?: number },
   said: string,
 ): Packed {
   const spent = new Set(wordsOf(said))
@@ -33,12 +36,16 @@ export function packSlots(
     )
     const p = open.shift()!
     const text = p.words.join(' ')
+    // Of one field for all of them, what stands between two of them is a part.
+    const left = (rules.inAll ?? Infinity) - slots.join(KEYWORDS_APART).length
     // The slot with the least room that still takes it.
     let at = -1
     slots.forEach((s, i) => {
-      if (s.length + 1 + text.length <= rules.characters && (at < 0 || s.length > slots[at]!.length)) at = i
+      const fits = s.length + 1 + text.length <= rules.characters && 1 + text.length <= left
+      if (fits && (at < 0 || s.length > slots[at]!.length)) at = i
     })
-    if (slots.length < rules.count && text.length <= rules.characters) {
+    const own = (slots.length ? KEYWORDS_APART.length : 0) + text.length
+    if (slots.length < rules.count && text.length <= rules.characters && own <= left) {
       slots.push(text)
     } else if (at >= 0) slots[at] += ' ' + text
     else {

@@ -1,14 +1,16 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { bookOf } from '../../../tests/support/core'
-import { stem } from '../market'
+import { packSlots, stem } from '../market'
 import {
   drift,
   foldListing,
+  keywordRoom,
   type ListingEvent,
   listingFindings,
   type ListingSnapshot,
   profileOf,
+  shippedProfiles,
   slotProblems,
   type Submission,
   unitOf,
@@ -146,6 +148,24 @@ describe('the words of a listing', () => {
     },
   }
   const edition = { id: 'paperback', kind: 'paperback' as const, outlets: ['ostrevane'], style: 'x', price: 1399 }
+  test('claims are refused in every outlet’s keywords, and what is packed for one has room in it', () => {
+    const phrases = Array.from({ length: 60 }, (_, i) => ({ phrase: `word${i} thing${i} matter${i}`, demand: 60 - i }))
+    for (const profile of shippedProfiles) {
+      const room = keywordRoom(profile)
+      const found = (slots: string[]) =>
+        listingFindings(book, edition, { rights: true, categories: ['a'], slots }, profile).filter(
+          f => f.rule === 'slots' || f.rule === 'keywords',
+        )
+      if (!room) {
+        expect(found(['bestseller'])).toEqual([])
+        continue
+      }
+      expect(found(['a bestseller at last']).some(f => f.severity === 'stop')).toBe(true)
+      const { slots } = packSlots(phrases, room, '')
+      expect(slots.length).toBeGreaterThan(1)
+      expect(found(slots)).toEqual([])
+    }
+  })
   test('a slot repeats nothing, claims nothing, quotes nothing, and is short', () => {
     const problems = (slot: string, others: string[] = []) =>
       slotProblems(slot, others, book, ostrevane).map(p => p.message)

@@ -1,7 +1,8 @@
 import { authorLine, type Book, type Edition, type ListingDraft } from '../book'
 import type { Finding } from '../check'
-import { stem, wordsOf } from '../market'
+import { KEYWORDS_APART, stem, wordsOf } from '../market'
 import type { OutletProfile } from '../trade'
+import { keywordRoom } from './keywords'
 
 /** A part of a text that breaks a rule: offsets in characters. */
 export interface Marked {
@@ -110,6 +111,8 @@ export function listingFindings(book: Book, edition: Edition, draft: ListingDraf
         `${slots.length} slots are filled; ${profile.name} has ${rules.keywordSlots.count}.`,
         'Take some out.',
       )
+  }
+  if (keywordRoom(profile)) {
     slots.forEach((slot, i) => {
       for (const p of slotProblems(
         slot,
@@ -135,7 +138,7 @@ export function listingFindings(book: Book, edition: Edition, draft: ListingDraf
       )
   }
   if (rules.keywordCharacters) {
-    const all = slots.join(', ').length
+    const all = slots.join(KEYWORDS_APART).length
     if (all > rules.keywordCharacters)
       add(
         'keywords',

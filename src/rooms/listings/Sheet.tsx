@@ -9,6 +9,7 @@ import { packSlots } from '@/core/market'
 import {
   categoryTrees,
   ebookMoney,
+  keywordRoom,
   leastEbookPrice,
   listingFindings,
   printMoney,
@@ -281,7 +282,7 @@ export function Sheet({
           </div>
         </div>
         <div>
-          {(profile.listing.keywordSlots || profile.listing.keywordCount || profile.listing.keywordCharacters) && (
+          {keywordRoom(profile) && (
             <Slots
               book={book}
               draft={draft}
@@ -428,12 +429,12 @@ function Slots({
   onSlots: (next: (slots: string[]) => string[]) => Promise<boolean>
 }) {
   const profile = profileOf(outletId)
-  const rules = profile.listing.keywordSlots
-  const count = rules?.count ?? profile.listing.keywordCount ?? 8
+  const room = keywordRoom(profile)!
+  const { count } = room
   const slots = Array.from({ length: count }, (_, i) => draft.slots?.[i] ?? '')
   const kept = (book.words ?? []).filter(w => w.place === 'slot' || w.place === 'support')
   const pack = (): void => {
-    const packed = packSlots(kept, rules ?? { count, characters: 60 }, `${book.data.title} ${book.data.subtitle ?? ''}`)
+    const packed = packSlots(kept, room, `${book.data.title} ${book.data.subtitle ?? ''}`)
     void onSlots(() => Array.from({ length: count }, (_, i) => packed.slots[i] ?? ''))
   }
   return (
@@ -473,7 +474,7 @@ function Slots({
               />
               <em>
                 {slot.length}
-                {rules ? ` / ${rules.characters}` : ''}
+                {profile.listing.keywordSlots ? ` / ${room.characters}` : ''}
               </em>
               {problems.length > 0 && (
                 <p role="status">
