@@ -42,13 +42,9 @@ const events = (at: number): ListingEvent[] => [
   },
 ]
 const listed: ListedEdition = {
-  outlet: 'pellowick',
-  outletName: 'Pellowick',
-  title: 'The “Tide”, again',
+  key: 'tide/ebook/pellowick',
   edition: 'Ebook',
-  kind: 'ebook',
   events: events(0),
-  currency: 'USD',
 }
 
 describe('statements', () => {
@@ -64,6 +60,19 @@ describe('statements', () => {
     expect(statementsBy(hoursOfMonth('2026-07'), [{ ...listed, events: events(hoursOfMonth('2026-07') - 1) }])).toEqual(
       [],
     )
+  })
+  test('are facts: a revision under another title says so from its month on, and rewrites none before', () => {
+    const own = profileOf('pellowick')
+    const [sent] = events(0) as [ListingEvent & { kind: 'sent' }]
+    // An outlet that lets a title change.
+    const first = { ...sent, profile: { ...own, listing: { ...own.listing, neverChanged: [] } } }
+    const renamed = { ...first.submission, id: 's2', snapshot: { ...first.submission.snapshot, title: 'T, anew' } }
+    const revised = [first, { ...first, at: hoursOfMonth('2026-08') + 24, submission: renamed }]
+    const lines = statementsBy(hoursOfMonth('2026-10'), [{ ...listed, events: revised }])
+    expect(lines.map(l => l.title)).toEqual(['T', 'T', 'T, anew', 'T, anew'])
+    expect(lines.slice(0, 2)).toEqual(statementsBy(hoursOfMonth('2026-08'), [listed]))
+    // What an outlet is called and pays in is what it was when the package was sent.
+    expect(lines.map(l => [l.outlet, l.currency])).toEqual(lines.map(() => ['Pellowick', 'USD']))
   })
   test('months across a year’s end', () => {
     expect(monthOf(hoursOfMonth('2027-01'))).toBe('2027-01')

@@ -24,15 +24,16 @@ export interface StatementLine {
   currency: string
 }
 
-/** A listing as statements need it. */
+/**
+ * A listing as statements need it. What a statement says is what was sold under at the time: it is read from what was sent, so that
+ * no later title, no edition taken away and no other profile rewrites it.
+ */
 export interface ListedEdition {
-  outlet: string
-  outletName: string
-  title: string
+  /** Under it the listing is kept. */
+  key: string
+  /** What the edition is called. */
   edition: string
-  kind: string
   events: ListingEvent[]
-  currency: string
 }
 
 const nextMonth = (month: string): string => {
@@ -41,16 +42,12 @@ const nextMonth = (month: string): string => {
 }
 
 /** Copies the simulated readers buy in a whole month: from the listing's own words and a slow fall after the first weeks. */
-function copiesIn(month: string, l: ListedEdition, since: Hours): number {
+function copiesIn(month: string, key: string, ebook: boolean, since: Hours): number {
   const from = Math.max(since, hoursOfMonth(month))
   const days = Math.max(0, (hoursOfMonth(nextMonth(month)) - from) / HOURS_A_DAY)
   const age = Math.max(0, (hoursOfMonth(month) - since) / HOURS_A_DAY / 30)
-  const base = (l.kind === 'ebook' ? 34 : 21) * (0.6 + 0.8 * unitOf(`${l.title}/${l.edition}/${l.outlet}`))
-  return Math.round(
-    ((base * days) / 30) *
-      (0.55 + 0.45 * Math.exp(-age / 3)) *
-      (0.8 + 0.4 * unitOf(`${month}/${l.title}/${l.edition}/${l.outlet}`)),
-  )
+  const base = (ebook ? 34 : 21) * (0.6 + 0.8 * unitOf(key))
+  return Math.round(((base * days) / 30) * (0.55 + 0.45 * Math.exp(-age / 3)) * (0.8 + 0.4 * unitOf(`${month}/${key}`)))
 }
 
 /** The statements that the stand-ins have issued by now: one line a listing and whole month. Royalties are those of the package on sale at the month's end. */
@@ -59,17 +56,18 @@ export function statementsBy(now: Hours, listings: ListedEdition[]): StatementLi
   for (let month = monthOf(0); hoursOfMonth(nextMonth(month)) <= now; month = nextMonth(month)) {
     const end = hoursOfMonth(nextMonth(month)) - 1e-6
     for (const l of listings) {
-      const state = foldListing(l.events, end)
-      if (!state.live) continue
-      const units = copiesIn(month, l, state.live.first)
+      const { live } = foldListing(l.events, end)
+      if (!live) continue
+      const { snapshot } = live.submission
+      const units = copiesIn(month, l.key, snapshot.pages === undefined, live.first)
       out.push({
-        outlet: l.outletName,
+        outlet: live.profile.name,
         month,
-        title: l.title,
+        title: snapshot.title,
         edition: l.edition,
         units,
-        royalty: units * (state.live.submission.snapshot.royalty ?? 0),
-        currency: l.currency,
+        royalty: units * (snapshot.royalty ?? 0),
+        currency: live.profile.currency,
       })
     }
   }

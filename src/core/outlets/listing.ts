@@ -51,10 +51,10 @@ export type ListingStatus = 'draft' | 'sent' | 'in review' | 'on sale' | 'return
 
 export interface ListingState {
   status: ListingStatus
-  /** The package on sale, and since when. */
-  live?: { submission: Submission; since: Hours; first: Hours }
+  /** The package on sale, since when, and what the outlet was like when it was sent. */
+  live?: { submission: Submission; profile: OutletProfile; since: Hours; first: Hours }
   /** A package that the outlet has not decided on yet. */
-  pending?: { submission: Submission; sent: Hours; opens: Hours; decides: Hours }
+  pending?: { submission: Submission; profile: OutletProfile; sent: Hours; opens: Hours; decides: Hours }
   returned?: { submission: Submission; at: Hours; reasons: string[] }
   history: { at: Hours; what: string }[]
 }
@@ -73,18 +73,17 @@ export function foldListing(events: ListingEvent[], now: Hours): ListingState {
   const settle = (until: Hours): void => {
     const p = s.pending
     if (!p || p.decides > until) return
-    const reasons = reviewReasons(p.submission, s.live?.submission, profile!)
+    const reasons = reviewReasons(p.submission, s.live?.submission, p.profile)
     if (reasons.length) {
       s.returned = { submission: p.submission, at: p.decides, reasons }
       s.history.push({ at: p.decides, what: `returned: ${reasons[0]!}` })
     } else {
       s.history.push({ at: p.decides, what: s.live ? 'the revision is on sale' : 'on sale' })
-      s.live = { submission: p.submission, since: p.decides, first: s.live?.first ?? p.decides }
+      s.live = { submission: p.submission, profile: p.profile, since: p.decides, first: s.live?.first ?? p.decides }
       s.returned = undefined
     }
     s.pending = undefined
   }
-  let profile: OutletProfile | undefined
   let withdrawn = false
   for (const e of [...events].sort((a, b) => a.at - b.at)) {
     if (e.at > now) break
@@ -98,10 +97,10 @@ export function foldListing(events: ListingEvent[], now: Hours): ListingState {
       continue
     }
     withdrawn = false
-    profile = e.profile
+    const { profile, submission } = e
     const span = s.live ? profile.review.revision : profile.review.first
-    const hours = span.least + (span.most - span.least) * unitOf(e.submission.id)
-    s.pending = { submission: e.submission, sent: e.at, opens: e.at + hours / 4, decides: e.at + hours }
+    const hours = span.least + (span.most - span.least) * unitOf(submission.id)
+    s.pending = { submission, profile, sent: e.at, opens: e.at + hours / 4, decides: e.at + hours }
     s.returned = undefined
     s.history.push({ at: e.at, what: s.live ? 'revision sent' : 'sent' })
   }

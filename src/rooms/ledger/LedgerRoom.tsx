@@ -11,9 +11,8 @@ import {
   statementCsv,
   statementsBy,
 } from '@/core/ledger'
-import { profileOf } from '@/core/outlets'
 import { formatMoney } from '@/core/trade'
-import { listBooks } from '@/data/bookList'
+import { allBooks } from '@/data/bookList'
 import { readClock } from '@/data/clock'
 import { ClockBar } from '@/parts/ClockBar'
 import { kindWords } from '@/parts/kinds'
@@ -26,28 +25,16 @@ import { allListings } from '@/data/listings'
 /** What the stand-in outlets have written by now, read back from their own statements. */
 function useStatements():
   { lines: StatementLine[]; csv: { outlet: string; text: string }[]; skipped: number; listed: number } | undefined {
-  const books = useLiveQuery(listBooks)
+  const books = useLiveQuery(allBooks)
   const listings = useLiveQuery(allListings)
   const now = useLiveQuery(readClock)
   return useMemo(() => {
     if (!books || !listings || now === undefined) return undefined
-    const listed: ListedEdition[] = listings.flatMap(l => {
-      const [bookId, editionId, outletId] = l.key.split('/') as [string, string, string]
-      const book = books.find(b => b.id === bookId)
-      const edition = book?.editions.find(e => e.id === editionId)
-      return book && edition
-        ? [
-            {
-              outlet: outletId,
-              outletName: profileOf(outletId).name,
-              title: book.data.title,
-              edition: kindWords[edition.kind]!,
-              kind: edition.kind,
-              events: l.events,
-              currency: profileOf(outletId).currency,
-            },
-          ]
-        : []
+    const listed: ListedEdition[] = listings.map(l => {
+      const [bookId, editionId] = l.key.split('/') as [string, string, string]
+      // An edition that was taken away is called by what its name says of it.
+      const kind = books.find(b => b.id === bookId)?.editions.find(e => e.id === editionId)?.kind ?? editionId
+      return { key: l.key, edition: kindWords[kind] ?? kind, events: l.events }
     })
     const issued = statementsBy(now, listed)
     const outlets = [...new Set(issued.map(l => l.outlet))].sort()
