@@ -99,7 +99,11 @@ class PorchlightDb extends Dexie {
           .table('books')
           .toCollection()
           .modify((b: BookRecord) => {
-            b.uid = uidOf(b)
+            try {
+              b.uid = uidOf(b)
+            } catch {
+              // A broken record stops no other: it waits to be mended, and gets its UUID when it is put again.
+            }
           })
       })
   }

@@ -40,7 +40,9 @@ export function NumberValue({
 }) {
   const shown = String(Number((value * factor).toFixed(digits)))
   const take = (text: string): void => {
-    const n = Number(text.replace(',', '.')) / factor
+    const typed = Number(text.replace(',', '.'))
+    // What is shown without a fraction is counted, and has none.
+    const n = (digits ? typed : Math.round(typed)) / factor
     if (text.trim() && Number.isFinite(n) && Math.abs(n - value) > 1e-4) onChange(Math.min(most, Math.max(least, n)))
   }
   return (

@@ -38,6 +38,10 @@ describe('runs of earlier versions', () => {
     ])
     expect(withRunParams(withRunParams(old))).toEqual(withRunParams(old))
   })
+  test('a table without columns has the one that it was drawn with', () => {
+    const bare = { kind: 'log', pages: 1, spacing: 22, tone: 0.5, columns: [] }
+    expect(withRunParams(bare)).toMatchObject({ params: { columns: [{ name: '', share: 1 }] } })
+  })
   test('are changed back and forth by their histories as before', () => {
     const patches = [
       { path: ['plan', 'runs', 0, 'spacing'], before: 20, after: 24 },

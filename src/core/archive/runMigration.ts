@@ -23,10 +23,16 @@ const isOldRun = (v: Json): boolean =>
 
 function asRun({ spacing, tone, columns, heading, ...rest }: Json): Json {
   const ruled = { spacing, tone }
-  const own = { blank: {}, lined: ruled, dot: ruled, log: { ...ruled, columns: columns ?? [{ name: '', share: 1 }] } }
+  const own = {
+    blank: {},
+    lined: ruled,
+    dot: ruled,
+    log: { ...ruled, columns: hasColumns(columns) ? columns : [{ name: '', share: 1 }] },
+  }
   return { ...rest, ...asHeading(heading), seed: 1, params: own[rest.kind as keyof typeof own] }
 }
 
+const hasColumns = (v: unknown): boolean => Array.isArray(v) && v.length > 0
 const asHeading = (heading: unknown): Json => (heading ? { heading: { words: heading } } : {})
 
 /** A place inside a run, in a change: ["plan", "runs", 2, "spacing"]. */

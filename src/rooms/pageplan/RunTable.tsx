@@ -184,7 +184,7 @@ function Row({ run, where, chosen, onChoose, onChange, onRemove }: RowProps) {
           least={0}
           most={MOST_PAGES}
           form={COUNT}
-          onChange={n => void onChange(`${name}: ${Math.round(n)} pages`, () => ({ pages: Math.round(n) }), true)}
+          onChange={n => void onChange(`${name}: ${n} pages`, () => ({ pages: n }), true)}
         />
       </td>
       <td className="n">{where}</td>
