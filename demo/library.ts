@@ -49,9 +49,9 @@ export async function almanac(root: string): Promise<Uint8Array> {
         ink: 'black',
         outlets: ['ostrevane'],
         style: 'harbour-roman',
-        price: 1199,
+        prices: { USD: 1199 },
       },
-      { id: 'ebook', kind: 'ebook', outlets: ['ostrevane', 'pellowick'], style: 'harbour-roman', price: 499 },
+      { id: 'ebook', kind: 'ebook', outlets: ['ostrevane', 'pellowick'], style: 'harbour-roman', prices: { USD: 499 } },
     ],
   }
   return writeProject({ book, pictures: read.pictures })
@@ -143,7 +143,7 @@ export function hedgerow(): Uint8Array {
         ink: 'black',
         outlets: ['ostrevane'],
         style: 'harbour-roman',
-        price: 799,
+        prices: { USD: 799 },
       },
     ],
   }
@@ -226,7 +226,7 @@ export function apiary(): Uint8Array {
         ink: 'black',
         outlets: ['tarnbrook'],
         style: 'harbour-roman',
-        price: 1499,
+        prices: { USD: 1499 },
       },
     ],
   }

@@ -33,9 +33,9 @@ const edition: Edition = {
   trim: '6x9in',
   paper: 'cream',
   ink: 'black',
-  price: 1399,
+  prices: { USD: 1399 },
 }
-const ebookEdition: Edition = { id: 'ebook', kind: 'ebook', outlets: [], style: 'harbour-roman', price: 499 }
+const ebookEdition: Edition = { id: 'ebook', kind: 'ebook', outlets: [], style: 'harbour-roman', prices: { USD: 499 } }
 const book = { ...begun, sections: [...begun.sections, ...sections], editions: [edition, ebookEdition] }
 const profile = shippedProfiles.find(p => p.print && p.royalty.ebook)!
 const source = { book, text: book, profile, date: '2026-01-01T00:00:00Z' }

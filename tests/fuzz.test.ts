@@ -31,7 +31,7 @@ const book: Book = {
       style: 'harbour-roman',
       trim: '6x9in',
       paper: 'cream',
-      price: 1399,
+      prices: { USD: 1399 },
     },
     { id: 'e', kind: 'ebook', outlets: ['pellowick'], style: 'harbour-roman' },
   ],
@@ -41,6 +41,7 @@ const book: Book = {
 const project = writeProject({ book, pictures: new Map() })
 const zip = Uint8Array.of(1, 2, 3)
 const library: Library = {
+  outlets: shippedProfiles,
   books: [
     { project: { book, pictures: new Map() }, added: 5, changed: 6 },
     { project: { book: { ...book, id: 'other' }, pictures: new Map() }, added: 7 },
@@ -53,7 +54,7 @@ const library: Library = {
         {
           kind: 'sent',
           at: 1,
-          profile: profileOf('pellowick'),
+          profile: profileOf('pellowick', shippedProfiles),
           submission: {
             id: 'a',
             zip: hashOf(zip),
@@ -126,7 +127,7 @@ describe('projects', () => {
   test('with a record or a text that is not in order', () => {
     fc.assert(
       fc.property(fc.nat(20), mutation, (pick, m) => {
-        const read = answered(() => readProject(withJson(project, pick, m)))
+        const read = answered(() => readProject(withJson(project, pick, m), { known: shippedProfiles }))
         if (read) inOrder(read.book)
       }),
       runs,
@@ -137,10 +138,10 @@ describe('projects', () => {
     fc.assert(
       fc.property(change, c => {
         const bytes = damaged(project, c)
-        const read = answered(() => readProject(bytes))
+        const read = answered(() => readProject(bytes, { known: shippedProfiles }))
         if (read) expect(bookText(read.book)).toBe(words)
         const lost: string[] = []
-        const saved = answered(() => readProject(bytes, { salvage: what => lost.push(what) }))
+        const saved = answered(() => readProject(bytes, { known: shippedProfiles, salvage: what => lost.push(what) }))
         if (saved) inOrder(saved.book)
         if (saved && !read && bookText(saved.book) !== words) expect(lost.length).toBeGreaterThan(0)
       }),
@@ -153,12 +154,12 @@ describe('backups', () => {
   test('whose list is not in order are refused; one bad book in them keeps no other from coming', () => {
     fc.assert(
       fc.property(fc.nat(20), mutation, (pick, m) => {
-        const read = answered(() => readLibrary(withJson(backup, pick, m)))
+        const read = answered(() => readLibrary(withJson(backup, pick, m), shippedProfiles))
         for (const b of read?.books ?? []) inOrder(b.project.book)
         const files = unzipSync(backup)
         const one = 'books/fuzzed.porchlight'
         files[one] = Uint8Array.from(withJson(files[one]!, pick, m))
-        const both = readLibrary(zipSync({ ...files, mimetype: [files.mimetype!, { level: 0 }] }))
+        const both = readLibrary(zipSync({ ...files, mimetype: [files.mimetype!, { level: 0 }] }), shippedProfiles)
         expect(both.books.some(b => b.project.book.id === 'other')).toBe(true)
         expect(both.books.length + (both.unreadable?.length ?? 0)).toBe(2)
       }),
@@ -168,7 +169,7 @@ describe('backups', () => {
   test('damaged in any byte', () => {
     fc.assert(
       fc.property(change, c => {
-        const read = answered(() => readLibrary(damaged(backup, c)))
+        const read = answered(() => readLibrary(damaged(backup, c), shippedProfiles))
         for (const b of read?.books ?? []) inOrder(b.project.book)
       }),
       runs,
@@ -188,7 +189,9 @@ test('every setting that the program keeps is one that a backup may hold', () =>
     { key: 'research', value: { book: 'fuzzed', market: 'merrow', word: 'tide' } },
     { key: 'styles', value: [harbourRoman] },
   ]
-  expect(readLibrary(writeLibrary({ ...library, settings })).settings).toEqual(JSON.parse(JSON.stringify(settings)))
+  expect(readLibrary(writeLibrary({ ...library, settings }), shippedProfiles).settings).toEqual(
+    JSON.parse(JSON.stringify(settings)),
+  )
 })
 
 test('styles: one that is read is one that can be written and read again', () => {

@@ -1,4 +1,5 @@
 import { beforeAll, describe, expect, test } from '@jest/globals'
+import { shippedProfiles } from '@/core/outlets'
 import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
@@ -190,7 +191,7 @@ describe.each([
 
 describe('one page, two painters', () => {
   test('the canvas and poppler show the same', async () => {
-    const project = readProject(await almanac(root))
+    const project = readProject(await almanac(root), { known: shippedProfiles })
     const interior = await new Setter(new FontShelf(fontSource)).set(project.book, harbourRoman, {
       width: 396,
       height: 612,

@@ -28,7 +28,10 @@ export function runCost(args: string[]): void {
       binding: { type: 'string' },
     },
   })
-  const profile = profileOf(values.outlet ?? homeOutlet({ kind: 'paperback', outlets: [] }, shippedProfiles))
+  const profile = profileOf(
+    values.outlet ?? homeOutlet({ kind: 'paperback', outlets: [] }, shippedProfiles),
+    shippedProfiles,
+  )
   const trim = parseTrim(values.trim ?? '6x9in')
   if (!trim)
     throw new Fault('trim', `“${(values.trim ?? '').slice(0, 40)}” is no trim: write it like 6x9in, 156x234mm or A5.`)
@@ -40,7 +43,7 @@ export function runCost(args: string[]): void {
   const made = whole(values.pages, 'pages', 1, 10000)
   const price = values.price === undefined ? undefined : whole(values.price, 'price', 0, 1e8)
   const spec: PrintSpec = { binding: binding as BindingKind, trim: trim.id, paper: values.paper ?? 'cream', ink }
-  const problems = specProblems(profile, spec, made)
+  const problems = specProblems(profile, spec, { pages: made }).map(p => p.message)
   if (problems.length) throw new Fault('specification', problems[0]!)
   const pages = roundPages(made, bindingRules(profile, spec.binding).pageMultiple)
   const flat = flatFor(profile, { ...spec, pages })

@@ -2,6 +2,7 @@ import { readFile, stat } from 'node:fs/promises'
 import { basename, dirname, join, resolve, sep } from 'node:path'
 import { isProject, type Project, readProject } from '@/core/archive'
 import { decodeText, readManuscript, type Understood } from '@/core/intake'
+import { shippedProfiles } from '@/core/outlets'
 import { Fault } from '@/core/trade'
 
 /** A path as the person typed it: relative to where they stand, not to where npm runs. */
@@ -12,7 +13,7 @@ export async function openBook(path: string): Promise<Understood & { project?: P
   const full = typedPath(path)
   const bytes = await readWhole(full)
   if (isProject(bytes)) {
-    const project = readProject(bytes)
+    const project = readProject(bytes, { known: shippedProfiles })
     return { book: project.book, pictures: project.pictures, dropped: [], cleaned: [], project }
   }
   const beside = /\.(md|markdown)$/i.test(full) ? await picturesBeside(full, bytes) : undefined

@@ -4,6 +4,7 @@ import { dirname, join } from 'node:path'
 import { parseArgs } from 'node:util'
 import { authorLine, type Book, type Edition } from '@/core/book'
 import { ebookChain, ebookInputs, printChain, printInputs, wordsOf } from '@/core/chain'
+import { remedyWords } from '@/core/check'
 import { outlineOf } from '@/core/delivery'
 import { homeOutlet, profileOf, shippedProfiles } from '@/core/outlets'
 import { evenness, Setter, shippedStyles, withChanges } from '@/core/pages'
@@ -36,7 +37,8 @@ export async function runMake(args: string[]): Promise<void> {
   const opened = await openBook(positionals[0]!)
   clock.lap('read')
   const edition = opened.book.editions.find(e => e.kind !== 'ebook')
-  const profile = profileOf(values.outlet ?? homeOutlet(edition ?? { kind: 'paperback', outlets: [] }, shippedProfiles))
+  const known = [...(opened.project?.outlets ?? []), ...shippedProfiles]
+  const profile = profileOf(values.outlet ?? homeOutlet(edition ?? { kind: 'paperback', outlets: [] }, known), known)
   const trim = parseTrim(values.trim ?? edition?.trim ?? '6x9in')
   if (!trim) throw new Fault('trim', `“${values.trim}” is no trim: write it like 6x9in, 156x234mm or A5.`)
   const shipped = shippedStyles.find(s => s.id === (values.style ?? edition?.style ?? shippedStyles[0]!.id))
@@ -71,7 +73,8 @@ export async function runMake(args: string[]): Promise<void> {
     paper: values.paper ?? edition?.paper ?? 'cream',
     ink: edition?.ink ?? 'black',
     ...(isbn ? { isbn } : {}),
-    ...(edition?.price === undefined ? {} : { price: edition.price }),
+    ...(edition?.prices ? { prices: edition.prices } : {}),
+    ...(edition?.finish ? { finish: edition.finish } : {}),
     ...(edition?.exceptions ? { exceptions: edition.exceptions } : {}),
   }
   const inputs = { ...printInputs({ book, text: book, edition: asked, profile, date }, []), style }
@@ -126,7 +129,10 @@ export async function runMake(args: string[]): Promise<void> {
     cost: { currency: money.currency, minor: money.cost, leastPrice: money.leastPrice },
     setting: { lines: interior.stats.lines, ...evenness(interior.stats), unmet: interior.stats.unmet },
     dropped: opened.dropped,
-    findings: await chain.get('findings'),
+    findings: (await chain.get('findings')).map(({ remedy, remedyValue, ...f }) => ({
+      ...f,
+      remedy: remedyWords({ remedy, remedyValue }),
+    })),
     milliseconds: clock.laps,
   }
   // Nothing is written before everything is made: a failure leaves no half of a book behind.

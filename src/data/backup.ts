@@ -1,9 +1,11 @@
 import { canonicalJson, type Library, type LibraryBook } from '@/core/archive'
 import { type Book, docWords, filesOf } from '@/core/book'
+import { hasPackage } from '@/core/outlets'
 import type { Progress } from '@/core/trade'
 import { freshBookId, getBook, putBook } from './books'
 import { newestStanding, oldestUndone } from './changes'
 import { putBlobs } from './blobs'
+import { allOutlets, takeOutlets } from './outlets'
 import { db } from './db'
 import { fitting } from './room'
 import { guarded } from './trouble'
@@ -31,7 +33,7 @@ export async function collectLibrary(): Promise<Library> {
     })
   }
   const listings = await db.listings.toArray()
-  const packages = listings.flatMap(l => l.events.flatMap(e => (e.kind === 'sent' ? [e.submission.zip] : [])))
+  const packages = listings.flatMap(l => l.events.filter(hasPackage).map(e => e.submission.zip))
   const versions = (await db.versions.toArray()).map(({ id: _id, upTo: _upTo, ...v }) => v)
   const parts = versions.flatMap(v => v.parts).filter(hash => !held.has(hash))
   const pieces = (await db.pieces.toArray()).map(({ id: _id, ...p }) => p)
@@ -43,6 +45,7 @@ export async function collectLibrary(): Promise<Library> {
     parts: await bytesOf(parts),
     pieces,
     settings: (await db.settings.toArray()).filter(s => !ofThisBrowser.has(s.key)),
+    outlets: await allOutlets(),
   }
 }
 
@@ -153,6 +156,7 @@ export async function restoreLibrary(
         const pieces = new Set((await db.pieces.toArray()).map(p => `${p.book} ${p.at} ${p.text}`))
         await db.pieces.bulkAdd(l.pieces.filter(p => put.has(p.book) && !pieces.has(`${p.book} ${p.at} ${p.text}`)))
         await db.settings.bulkPut(l.settings)
+        await takeOutlets(l.outlets, 'over what shipped')
         // The last moment to think better of it.
         say(l.books.length + 1)
       }),

@@ -25,8 +25,9 @@ export const blobBytes = async (hash: string): Promise<Uint8Array<ArrayBuffer> |
 export async function namedHashes(book?: string): Promise<Set<string>> {
   const out = new Set<string>()
   for (const table of db.tables) {
-    if (table.name === 'blobs' || table.name === 'previews' || (book !== undefined && table.name === 'settings'))
-      continue
+    if (table.name === 'blobs' || table.name === 'previews') continue
+    // What is no record of a book is the library's.
+    if (book !== undefined && table.name !== 'books' && !table.schema.idxByName.book) continue
     const records =
       book === undefined ? table.toCollection() : table.where(table.name === 'books' ? 'id' : 'book').equals(book)
     // Record by record: a history may be long, and none of it is held.

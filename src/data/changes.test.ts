@@ -103,11 +103,16 @@ describe('undo', () => {
   })
   test('they are one by what they change and where, whatever they are called', async () => {
     const two = (of: 'paperback' | 'ebook', price: number, label: string) =>
-      data.commit('test', label, r => ({ editions: r.editions.map(e => (e.id === of ? { ...e, price } : e)) }), true)
+      data.commit(
+        'test',
+        label,
+        r => ({ editions: r.editions.map(e => (e.id === of ? { ...e, prices: { USD: price } } : e)) }),
+        true,
+      )
     await data.commit('test', 'editions', () => ({
       editions: [
-        { id: 'paperback', kind: 'paperback', outlets: [], style: 'x' },
-        { id: 'ebook', kind: 'ebook', outlets: [], style: 'x' },
+        { id: 'paperback', kind: 'paperback', outlets: [], style: 'x', prices: { USD: 1 } },
+        { id: 'ebook', kind: 'ebook', outlets: [], style: 'x', prices: { USD: 2 } },
       ],
     }))
     await two('paperback', 900, 'Price 9')
@@ -120,7 +125,7 @@ describe('undo', () => {
     ])
     await data.undo('test')
     await data.undo('test')
-    expect((await data.getBook('test'))!.book.editions.map(e => e.price)).toEqual([undefined, undefined])
+    expect((await data.getBook('test'))!.book.editions.map(e => e.prices)).toEqual([{ USD: 1 }, { USD: 2 }])
   })
 })
 

@@ -1,17 +1,23 @@
 import Dexie, { type Table } from 'dexie'
-import { withLeadInAsChoice, withRunParams } from '@/core/archive'
+import { withCurrentProfiles, withLeadInAsChoice, withPricesByCurrency, withRunParams } from '@/core/archive'
 import { uidOf, withOwnIds } from '@/core/book'
+import { shippedProfiles } from '@/core/outlets'
 import type { OldChange } from './oldChanges'
 import type {
   BlobRecord,
   BookRecord,
   ChangeRecord,
   ListingRecord,
+  OutletRecord,
   PieceRecord,
   SectionRecord,
   SettingRecord,
   VersionRecord,
 } from './records'
+
+/** The outlets that ship, as a store begins with them. */
+const shippedRecords = (): OutletRecord[] =>
+  shippedProfiles.map((profile, place) => ({ id: profile.id, place, profile }))
 
 class PorchlightDb extends Dexie {
   books!: Table<BookRecord, string>
@@ -22,6 +28,7 @@ class PorchlightDb extends Dexie {
   listings!: Table<ListingRecord, string>
   versions!: Table<VersionRecord, number>
   pieces!: Table<PieceRecord, number>
+  outlets!: Table<OutletRecord, string>
   /** Pictures as screens show them, made by the press; they can be made again. */
   previews!: Table<{ hash: string; blob: Blob }, string>
 
@@ -106,6 +113,25 @@ class PorchlightDb extends Dexie {
             }
           })
       })
+    // Outlets are the author's: those that ship are there to begin with. Prices are by currency; a profile that was frozen into a
+    // listing says in fields what it said in notes.
+    this.version(7)
+      .stores({ outlets: 'id, place' })
+      .upgrade(async tx => {
+        await tx.table('outlets').bulkPut(shippedRecords())
+        for (const [name, now] of [
+          ['books', withPricesByCurrency],
+          ['changes', withPricesByCurrency],
+          ['listings', withCurrentProfiles],
+        ] as const)
+          await tx
+            .table(name)
+            .toCollection()
+            .modify((v: unknown, ref) => {
+              ref.value = now(v)
+            })
+      })
+    this.on('populate', tx => tx.table('outlets').bulkPut(shippedRecords()))
   }
 }
 

@@ -54,12 +54,44 @@ export async function send(
   )
 }
 
+/** Orders a proof of a package: printed while nothing is on sale by it. */
+export async function orderProof(
+  book: string,
+  edition: string,
+  outlet: OutletProfile,
+  submission: Submission,
+  zip: Uint8Array,
+): Promise<void> {
+  if (!mayWrite(book)) throw refuse()
+  await fitting(`“${submission.name}”`, zip.length, () =>
+    guarded(() =>
+      db.transaction('rw', [db.listings, db.blobs, db.settings], async () => {
+        await putBlobs([[submission.zip, zip]])
+        const event: ListingEvent = { kind: 'proof ordered', at: await readClock(), submission, profile: outlet }
+        await add(book, pairKey(book, edition, outlet.id), event)
+      }),
+    ),
+  )
+}
+
+/** Approves the proof that came last. Only the window that writes the book may. */
+export const approveProof = (book: string, edition: string, outlet: string): Promise<void> =>
+  note(book, edition, outlet, 'proof approved')
+
 /** Takes a listing back. Only the window that writes the book may. */
-export async function withdraw(book: string, edition: string, outlet: string): Promise<void> {
+export const withdraw = (book: string, edition: string, outlet: string): Promise<void> =>
+  note(book, edition, outlet, 'withdrawn')
+
+async function note(
+  book: string,
+  edition: string,
+  outlet: string,
+  kind: 'proof approved' | 'withdrawn',
+): Promise<void> {
   if (!mayWrite(book)) throw refuse()
   await guarded(() =>
     db.transaction('rw', [db.listings, db.settings], async () =>
-      add(book, pairKey(book, edition, outlet), { kind: 'withdrawn', at: await readClock() }),
+      add(book, pairKey(book, edition, outlet), { kind, at: await readClock() }),
     ),
   )
 }

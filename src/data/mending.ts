@@ -1,6 +1,6 @@
 import { bookTroubles, isSound, mendedBook, type Trouble } from '@/core/archive'
-import { shippedProfiles } from '@/core/outlets'
 import { db } from './db'
+import { allOutlets } from './outlets'
 import type { BookRecord, SectionRecord } from './records'
 import { guarded } from './trouble'
 
@@ -27,14 +27,11 @@ async function asStored(
   }
 }
 
-/** What is not in order in a book’s record; its texts are not looked at. */
-export const recordTroubles = (book: unknown): Trouble[] => bookTroubles(book, shippedProfiles)
-
 /** What is not in order in a stored book; nothing where all is well or there is none. */
 export async function storedTroubles(id: string): Promise<Trouble[]> {
   const stored = await asStored(id)
   if (!stored) return []
-  const found = recordTroubles(stored.book)
+  const found = bookTroubles(stored.book, await allOutlets())
   for (const s of stored.sections)
     if (!isSound(s.doc))
       found.push({ place: s.id, sentence: `The text of “${String(s.title || s.id)}” is not in order.` })
@@ -46,9 +43,9 @@ export async function storedTroubles(id: string): Promise<Trouble[]> {
 /** Mends a stored book as far as it can be; gives what was done, or undefined where there is nothing of a book to be found. */
 export async function mendStored(id: string): Promise<Trouble[] | undefined> {
   return guarded(() =>
-    db.transaction('rw', [db.books, db.sections], async () => {
+    db.transaction('rw', [db.books, db.sections, db.outlets], async () => {
       const stored = await asStored(id)
-      const done = stored && mendedBook(stored.book, shippedProfiles)
+      const done = stored && mendedBook(stored.book, await allOutlets())
       if (!done) return undefined
       const { sections, ...head } = done.book
       const { record } = stored

@@ -1,5 +1,6 @@
 import type { Book, Patch, Section } from '@/core/book'
 import type { ListingEvent } from '@/core/outlets'
+import type { OutletProfile } from '@/core/trade'
 
 /** What the store keeps, a shape a table. */
 
@@ -72,6 +73,13 @@ export interface ListingRecord {
   key: string
   book: string
   events: ListingEvent[]
+}
+
+/** An outlet as it is known here. `place`: where it stands among those that are offered. */
+export interface OutletRecord {
+  id: string
+  place: number
+  profile: OutletProfile
 }
 
 /** A kept version: the book as it was, named by the hashes of its parts, which lie among the blobs. */

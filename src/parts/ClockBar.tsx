@@ -1,7 +1,7 @@
 'use client'
 import { Button } from 'antd'
 import { useLiveQuery } from 'dexie-react-hooks'
-import { clockDate } from '@/core/ledger'
+import { clockDate } from '@/core/outlets'
 import { advanceClock, readClock } from '@/data/clock'
 import './clockBar.css'
 

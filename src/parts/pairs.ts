@@ -49,10 +49,12 @@ export function pairsOf(
 export async function driftOf(press: PressClient, { book, edition, outletId, state }: SentPair): Promise<Difference[]> {
   const held = state.pending?.submission ?? state.live?.submission
   if (!held || !state.live) return []
-  return drift(held.snapshot, await press.snapshot(book, edition.id, outletId), {
-    length: showLength,
-    money: m => formatMoney(m, 'USD'),
-  })
+  return drift(
+    held.snapshot,
+    await press.snapshot(book, edition.id, outletId),
+    { length: showLength, money: formatMoney },
+    state.live.profile.currency,
+  )
 }
 
 /** Of what is not yet sent: nothing there, something in its way, or ready; undefined until it was looked into. */

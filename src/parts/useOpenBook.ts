@@ -2,18 +2,22 @@
 import { useLiveQuery } from 'dexie-react-hooks'
 import { useEffect, useRef, useState, useSyncExternalStore } from 'react'
 import type { Book, Edition } from '@/core/book'
-import { Cancelled, Fault } from '@/core/trade'
+import { Cancelled, Fault, type OutletProfile } from '@/core/trade'
 import { freshen, type HeldBook } from '@/data/books'
 import { steps } from '@/data/changes'
 import type { Hold } from '@/data/writer'
 import { openAtPress, press, pressDied } from '@/workers/client'
 import type { Figures, Leaves } from '@/core/chain'
+import { allOutlets } from '@/data/outlets'
 import { useHold } from './useHold'
+import { useOutlets } from './useOutlets'
 import { journalWaits, STANDS_BY } from '@/data/journalWaits'
 
 /** A book as rooms show it: its chosen edition's figures (and leaves, if asked for) as of `version`; `was` are the figures before the last change. */
 export interface OpenBook {
   book?: Book
+  /** The outlets that there are: all of them where there is a book. */
+  outlets: readonly OutletProfile[]
   /** Revision of each section's record. */
   revs?: Map<string, number>
   edition?: Edition
@@ -57,7 +61,7 @@ export async function bringUpToDate(bookId: string): Promise<void> {
   const held = await freshen(bookId, heldBooks.get(bookId))
   if (!held) return
   heldBooks.set(bookId, held)
-  await openAtPress(held.book)
+  await openAtPress(held.book, await allOutlets())
 }
 
 /** Opens a book at the press and keeps what follows from it up to date. `kind`: rooms of pages and covers look at print editions only. `first` is done before the whole book is set anew. */
@@ -73,7 +77,8 @@ export function useOpenBook(
     if (held) heldBooks.set(bookId, held)
     return held?.book ?? null
   }, [bookId])
-  const book = stored ?? heldBooks.get(bookId)?.book
+  const outlets = useOutlets()
+  const book = outlets && (stored ?? heldBooks.get(bookId)?.book)
   const history = useLiveQuery(() => steps(bookId), [bookId])
   const choice = useSyncExternalStore(
     onChoice,
@@ -120,13 +125,13 @@ export function useOpenBook(
   }, [bookId, state])
 
   useEffect(() => {
-    if (!stored || !editionId) return
+    if (!stored || !outlets || !editionId) return
     const turn = ++latest.current
     setStopped(false)
     const late = setTimeout(() => setSettling(true), 120)
     const work = async (): Promise<void> => {
       const start = performance.now()
-      await openAtPress(stored)
+      await openAtPress(stored, outlets)
       await early.current?.(editionId)
       const leaves = withLeaves && printed ? await press().leaves(bookId, editionId) : undefined
       performance.measure('porchlight pages', { start })
@@ -161,11 +166,12 @@ export function useOpenBook(
         if (turn === latest.current) setSettling(false)
       })
     return () => clearTimeout(late)
-  }, [stored, bookId, withLeaves, editionId, printed, outletId, key, round])
+  }, [stored, outlets, bookId, withLeaves, editionId, printed, outletId, key, round])
 
   const own = shown?.key === key ? shown : undefined
   return {
     book,
+    outlets: outlets ?? [],
     revs: heldBooks.get(bookId)?.revs,
     edition,
     outletId,

@@ -18,7 +18,7 @@ import { type InteriorStyle, Setter } from '@/core/pages'
 import { Fault, type OutletProfile } from '@/core/trade'
 import { shelf } from './fontShelf'
 import { bookOf, follow, type OpenedBook } from './openBooks'
-import { knownOutlets, outlet } from './outlets'
+import { knownOutlets, onOutlets, outlet } from './outlets'
 import { ports, today } from './ports'
 import { tellAndHear } from './telling'
 
@@ -141,6 +141,11 @@ export function tryStyle(bookId: string, editionId: string, style: InteriorStyle
 // All chains of a book are given what it is now; chains of editions that are gone go.
 follow({ taken: renewAll, closed: id => chains.delete(id) })
 
+// An outlet that says something else is another input; one that went is asked for when its figures are.
+onOutlets(() => {
+  for (const id of chains.keys()) renewAll(bookOf(id))
+})
+
 function renewAll(b: OpenedBook): void {
   const edition = new Map(b.book.editions.map(e => [e.id, e]))
   const all = <V extends object, I extends object>(
@@ -149,7 +154,7 @@ function renewAll(b: OpenedBook): void {
   ): void => {
     for (const [key, l] of live) {
       const e = edition.get(l.edition)
-      if (e) renew(l, inputs(b, e, l.outlet))
+      if (e && knownOutlets().some(p => p.id === l.outlet)) renew(l, inputs(b, e, l.outlet))
       else live.delete(key)
     }
   }

@@ -1,6 +1,6 @@
 import * as Comlink from 'comlink'
 import type { Book, Section } from '@/core/book'
-import { Cancelled, Fault, type Progress } from '@/core/trade'
+import { Cancelled, Fault, type OutletProfile, type Progress } from '@/core/trade'
 import './faults'
 import type { PressApi } from './press.worker'
 
@@ -27,6 +27,7 @@ const silent = new Set([
   'front',
   'lines',
   'find',
+  'setOutlets',
 ])
 
 let worker: Worker | undefined
@@ -34,6 +35,8 @@ let client: PressClient | undefined
 /** What the press already has of each book. */
 const sent = new Map<string, { sections: Map<string, Section>; turn: number }>()
 let turns = 0
+/** The outlets that it was told of. */
+let told: readonly OutletProfile[] | undefined
 /** Calls that wait for an answer, by the way to refuse them. */
 const waiting = new Set<(e: Error) => void>()
 /** How many of them the sill speaks of. */
@@ -75,6 +78,7 @@ function end(why: () => Error): void {
   clearInterval(watch)
   worker = client = watch = picture = undefined
   sent.clear()
+  told = undefined
   const refused = [...waiting]
   waiting.clear()
   spoken = 0
@@ -157,26 +161,35 @@ function show(next: AtWork | undefined): void {
 
 /**
  * Gives the press a book, or what is new of it: sections are told apart by identity. Updates are numbered; where the press has
- * missed one (it was started anew) it gets the whole book. `lent`: pictures that are not in the store.
+ * missed one (it was started anew) it gets the whole book. `known`: the outlets that there are; `lent`: pictures that are not in the store.
  */
-export async function openAtPress(book: Book, lent?: Map<string, Uint8Array>): Promise<void> {
+export async function openAtPress(
+  book: Book,
+  known: readonly OutletProfile[],
+  lent?: Map<string, Uint8Array>,
+): Promise<void> {
+  if (told !== known) {
+    told = known
+    // Calls are answered in their order: what follows knows of them.
+    void press().setOutlets([...known])
+  }
   const { sections, ...head } = book
-  const known = sent.get(book.id)
+  const held = sent.get(book.id)
   const turn = ++turns
-  const fresh = sections.filter(s => known?.sections.get(s.id) !== s)
+  const fresh = sections.filter(s => held?.sections.get(s.id) !== s)
   sent.set(book.id, { sections: new Map(sections.map(s => [s.id, s])), turn })
   try {
     await press().open({
       head,
       order: sections.map(s => s.id),
       sections: fresh,
-      after: known?.turn ?? 0,
+      after: held?.turn ?? 0,
       turn,
-      ...(lent && !known ? { lent } : {}),
+      ...(lent && !held ? { lent } : {}),
     })
   } catch (e) {
     sent.delete(book.id)
-    if (e instanceof Fault && e.code === 'gap') return openAtPress(book, lent)
+    if (e instanceof Fault && e.code === 'gap') return openAtPress(book, known, lent)
     throw e
   }
 }

@@ -1,11 +1,16 @@
-import { profileOf, shippedProfiles } from '@/core/outlets'
+import { profileOf } from '@/core/outlets'
 import type { OutletProfile } from '@/core/trade'
 
-/** The outlets that the press knows: those that ship, and the author's own in their place or beside them. */
-let profiles: OutletProfile[] = shippedProfiles
+/** The outlets that the press knows: what the page says there are. */
+let profiles: readonly OutletProfile[] = []
+const listeners: (() => void)[] = []
 
-export const knownOutlets = (): OutletProfile[] => profiles
+export const knownOutlets = (): readonly OutletProfile[] => profiles
 export const outlet = (id: string): OutletProfile => profileOf(id, profiles)
-export function setOwnOutlets(own: OutletProfile[]): void {
-  profiles = [...shippedProfiles.filter(p => !own.some(o => o.id === p.id)), ...own]
+/** Hears when the outlets are others. */
+export const onOutlets = (l: () => void): void => void listeners.push(l)
+
+export function setOutlets(known: readonly OutletProfile[]): void {
+  profiles = known
+  listeners.forEach(l => l())
 }

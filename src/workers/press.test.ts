@@ -1,5 +1,6 @@
 import '../../tests/support/browser'
 import { beforeEach, describe, expect, test } from '@jest/globals'
+import { shippedProfiles } from '@/core/outlets'
 import { createCanvas } from '@napi-rs/canvas'
 import { PDFDict, PDFDocument, PDFName } from '@cantoo/pdf-lib'
 import { strFromU8, unzipSync } from 'fflate'
@@ -15,7 +16,7 @@ import { delivery } from './answers/delivery'
 import { chainCount, chainOf, ebookOf } from './chains'
 import { bookOf, type BookUpdate, closeBook, openBook } from './openBooks'
 import { firstLook, shown } from './firstLook'
-import { outlet } from './outlets'
+import { outlet, setOutlets } from './outlets'
 import { fitEdition, figuresIn, samplePage } from './trials'
 import { tell, tellTo } from './telling'
 
@@ -29,7 +30,7 @@ const edition: Edition = {
   paper: 'cream',
   ink: 'black',
   style: 'harbour-roman',
-  price: 1299,
+  prices: { USD: 1299 },
   isbn: '9780000000002',
 } as Edition
 const fresh = (chapters = 3): Book =>
@@ -42,6 +43,8 @@ const fresh = (chapters = 3): Book =>
     editions: [edition],
     cover: undefined,
   }) as Book
+
+setOutlets(shippedProfiles)
 
 let turns = 0
 /** Gives the press a book as the page does: what it has not seen, told apart by identity. */
@@ -84,7 +87,7 @@ describe('an open book', () => {
   test('keeps its pages while only prices and words of the listing change, and works the money out anew', async () => {
     const before = await interiorOf()
     const money = await chainOf('test', 'paperback').get('money')
-    await send({ ...book, editions: [{ ...edition, price: 1499 }], data: { ...book.data } })
+    await send({ ...book, editions: [{ ...edition, prices: { USD: 1499 } }], data: { ...book.data } })
     expect(await interiorOf()).toBe(before)
     const after = await chainOf('test', 'paperback').get('money')
     expect(after.cost).toBe(money.cost)
@@ -208,7 +211,7 @@ describe('what leaves the press', () => {
       ...fresh(),
       editions: [
         edition,
-        { id: 'ebook', kind: 'ebook', outlets: ['pellowick'], style: 'harbour-roman', price: 499 } as Edition,
+        { id: 'ebook', kind: 'ebook', outlets: ['pellowick'], style: 'harbour-roman', prices: { USD: 499 } } as Edition,
       ],
     })
   })
@@ -310,7 +313,7 @@ describe('what leaves the press', () => {
       ...fresh(),
       editions: [
         edition,
-        { id: 'ebook', kind: 'ebook', outlets: ['pellowick'], style: 'harbour-roman', price: 499 } as Edition,
+        { id: 'ebook', kind: 'ebook', outlets: ['pellowick'], style: 'harbour-roman', prices: { USD: 499 } } as Edition,
       ],
     })
     const events = []
@@ -337,8 +340,11 @@ describe('what leaves the press', () => {
       parts: new Map(),
       pieces: [],
       settings: [{ key: 'clock', value: 720 }],
+      outlets: shippedProfiles,
     }
-    expect(readLibrary(writeLibrary(library)).listings).toEqual(JSON.parse(JSON.stringify(library.listings)))
+    expect(readLibrary(writeLibrary(library), shippedProfiles).listings).toEqual(
+      JSON.parse(JSON.stringify(library.listings)),
+    )
   }, 60_000)
   test('work that is stopped stops', async () => {
     await expect(delivery.pack('test', 'paperback', 'ostrevane', () => false)).rejects.toThrow('Stopped')
@@ -352,7 +358,11 @@ describe('what leaves the press', () => {
     closeBook('test')
     const before = await seen({})
     expect(await seen({})).toEqual(before)
-    expect(await seen({ price: 1399 })).toMatchObject({ interior: before.interior, cover: before.cover, price: 1399 })
+    expect(await seen({ prices: { USD: 1399 } })).toMatchObject({
+      interior: before.interior,
+      cover: before.cover,
+      price: 1399,
+    })
     expect((await seen({ styleChanges: { 'text.size': 12 } })).interior).not.toBe(before.interior)
     expect((await coverAtOnce('test'))!.page.width).toBeGreaterThan(800)
   })

@@ -8,7 +8,7 @@ import type { delivery as Delivery } from './answers/delivery'
 import { files } from './answers/files'
 import { pages } from './answers/pages'
 import './faults'
-import { setOwnOutlets } from './outlets'
+import { setOutlets } from './outlets'
 import { tellTo } from './telling'
 
 // What makes files is loaded when one is made: it has no part in a book's first pages.
@@ -18,8 +18,8 @@ const delivery = async (): Promise<typeof Delivery> => (await import('./answers/
 const api = {
   /** Who hears how far long work has come. */
   tellTo: (report: (p: Progress) => void): void => tellTo(report),
-  /** Outlets of the author's own. */
-  setOwnOutlets: (own: OutletProfile[]): void => setOwnOutlets(own),
+  /** The outlets that there are. */
+  setOutlets: (known: OutletProfile[]): void => setOutlets(known),
   ...files,
   ...books,
   ...pages,

@@ -1,3 +1,4 @@
+import { shippedProfiles } from '../outlets'
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { strToU8, unzipSync, zipSync } from 'fflate'
@@ -6,14 +7,21 @@ import { hashOf, type Book } from '../book'
 import { Fault } from '../trade'
 import { readFileSync } from 'node:fs'
 import { join } from 'node:path'
-import { isProject, migrate, readProject, withLeadInAsChoice, writeProject } from '.'
+import { isProject, migrate, PROJECT_VERSION, readProject, withLeadInAsChoice, writeProject } from '.'
 
 const picture = Uint8Array.from([1, 2, 3, 250])
 const book: Book = {
   ...bookOf([['One & “two”.'], ['Three.']]),
   assets: [{ id: hashOf(picture), type: 'image/png', width: 1, height: 1 }],
   editions: [
-    { id: 'p', kind: 'paperback', outlets: ['ostrevane'], style: 'harbour-roman', trim: '6x9in', price: 1399 },
+    {
+      id: 'p',
+      kind: 'paperback',
+      outlets: ['ostrevane'],
+      style: 'harbour-roman',
+      trim: '6x9in',
+      prices: { USD: 1399 },
+    },
   ],
 }
 const pictures = new Map([[hashOf(picture), picture]])
@@ -27,7 +35,7 @@ const rezip = (change: (f: Record<string, Uint8Array>) => void): Uint8Array => {
 describe('the project file', () => {
   test('is written, read and written again byte for byte', () => {
     expect(isProject(file)).toBe(true)
-    const read = readProject(file)
+    const read = readProject(file, { known: shippedProfiles })
     expect(read.book).toEqual(JSON.parse(JSON.stringify(book)))
     expect(read.pictures.get(hashOf(picture))).toEqual(picture)
     expect(writeProject(read)).toEqual(file)
@@ -43,8 +51,8 @@ describe('the project file', () => {
         texts => {
           const b = bookOf([texts])
           const bytes = writeProject({ book: b, pictures: new Map() })
-          expect(writeProject(readProject(bytes))).toEqual(bytes)
-          expect(readProject(bytes).book).toEqual(JSON.parse(JSON.stringify(b)))
+          expect(writeProject(readProject(bytes, { known: shippedProfiles }))).toEqual(bytes)
+          expect(readProject(bytes, { known: shippedProfiles }).book).toEqual(JSON.parse(JSON.stringify(b)))
         },
       ),
       { numRuns: 50 },
@@ -60,7 +68,7 @@ describe('the project file', () => {
     ])
     expect(JSON.parse(new TextDecoder().decode(f['project.json']))).toMatchObject({
       format: 'porchlight-project',
-      version: 4,
+      version: PROJECT_VERSION,
     })
   })
   test.each([
@@ -109,15 +117,15 @@ describe('the project file', () => {
       /newer Porchlight/,
     ],
   ])('says what is wrong: %s', (_name, change, message) => {
-    expect(() => readProject(rezip(change))).toThrow(message)
-    expect(() => readProject(rezip(change))).toThrow(Fault)
+    expect(() => readProject(rezip(change), { known: shippedProfiles })).toThrow(message)
+    expect(() => readProject(rezip(change), { known: shippedProfiles })).toThrow(Fault)
   })
 })
 
 describe('migrations', () => {
   test('a project of version 1 is opened: its lead-in became a choice and a count, all else is as it was', () => {
     const old = new Uint8Array(readFileSync(join('tests', 'fixtures', 'project-v1.porchlight')))
-    const { book } = readProject(old)
+    const { book } = readProject(old, { known: shippedProfiles })
     expect(book.editions.map(e => e.styleChanges)).toEqual([
       { 'text.size': 11.5, 'firsts.leadIn': 'words', 'firsts.leadInWords': 6 },
       { 'firsts.leadIn': 'nothing' },
@@ -125,7 +133,7 @@ describe('migrations', () => {
     ])
     expect([book.data.title, book.sections[0]!.title]).toEqual(['Of the First Version', 'A Beginning'])
     // Once written, it is of this version, and reads back the same.
-    expect(readProject(writeProject({ book, pictures: new Map() })).book).toEqual(book)
+    expect(readProject(writeProject({ book, pictures: new Map() }), { known: shippedProfiles }).book).toEqual(book)
   })
   test('walk into histories, and leave what they do not know', () => {
     const bytes = Uint8Array.of(1, 2)

@@ -77,7 +77,8 @@ const editionSchema = shape({
   style: text(60).required(),
   styleChanges: styleChanges as never,
   exceptions: record(sectionIdForm, 'which is no section', () => styleChanges as never, 5000) as never,
-  price: whole(0, 100_000_000),
+  finish: text(40),
+  prices: record(/^[A-Z]{3}$/, 'which is no currency', () => whole(0, 100_000_000), 40) as never,
   coverPages: whole(1, 10_000),
 })
 
@@ -295,7 +296,7 @@ const sentenceOf = (e: ValidationError): Trouble => {
  * What is not in order in a book; `known` are the outlets there are. Nothing where all is well. At most a hundred. `sound` are parts
  * that were found in order before: they are not looked at again, but by what refers to them.
  */
-export function bookTroubles(book: unknown, known: OutletProfile[], sound: readonly string[] = []): Trouble[] {
+export function bookTroubles(book: unknown, known: readonly OutletProfile[], sound: readonly string[] = []): Trouble[] {
   const wanted = sound.length ? without(book as object, sound) : book
   const strange = strangeKey(withoutTexts(wanted))
   if (strange)
@@ -328,7 +329,7 @@ const withoutTexts = (book: unknown): unknown =>
     : book
 
 /** What a book names and what must be there for it. */
-function references(book: Book, known: OutletProfile[]): Trouble[] {
+function references(book: Book, known: readonly OutletProfile[]): Trouble[] {
   const out: Trouble[] = []
   const say = (place: string, sentence: string): void => void out.push({ place, sentence })
   const twice = (ids: string[], place: string, what: string): void => {

@@ -4,7 +4,7 @@ import { readFileSync } from 'node:fs'
 import { anyBook } from '../../../tests/support/arbitrary'
 import { bookOf } from '../../../tests/support/core'
 import { hashOf } from '../book'
-import { profileOf } from '../outlets'
+import { profileOf, shippedProfiles } from '../outlets'
 import { isLibrary, type Library, readLibrary, writeLibrary, writeProject } from '.'
 
 const zip = Uint8Array.from([1, 2, 3, 4])
@@ -12,7 +12,7 @@ const part = Uint8Array.from([7, 7])
 const event = {
   kind: 'sent' as const,
   at: 3,
-  profile: profileOf('pellowick'),
+  profile: profileOf('pellowick', shippedProfiles),
   submission: {
     id: 'a',
     zip: hashOf(zip),
@@ -45,6 +45,7 @@ const library = (books: Library['books']): Library => ({
     { key: 'clock', value: 12 },
     { key: 'demo loaded', value: true },
   ],
+  outlets: [...shippedProfiles],
 })
 
 describe('the backup of a library', () => {
@@ -58,7 +59,7 @@ describe('the backup of a library', () => {
           })),
         )
         const bytes = writeLibrary(l)
-        const back = readLibrary(bytes)
+        const back = readLibrary(bytes, shippedProfiles)
         expect(Buffer.compare(Buffer.from(writeLibrary(back)), Buffer.from(bytes))).toBe(0)
         expect(back.listings).toEqual(l.listings)
         expect([back.versions, back.pieces, [...back.parts.values()].map(b => [...b])]).toEqual([
@@ -79,7 +80,7 @@ describe('the backup of a library', () => {
     )
   })
   test('a backup of version 1 is read: books, listings, packages, the clock', () => {
-    const old = readLibrary(new Uint8Array(readFileSync('tests/fixtures/library-v1.zip')))
+    const old = readLibrary(new Uint8Array(readFileSync('tests/fixtures/library-v1.zip')), shippedProfiles)
     expect(old.books.map(b => [b.project.book.data.title, b.project.book.sections.length])).toEqual([
       ['Of the Second Version, Told', 6],
     ])
@@ -89,12 +90,14 @@ describe('the backup of a library', () => {
   test('what is damaged, newer, or no backup is refused with a plain word', () => {
     const bytes = writeLibrary(library([{ project: { book: bookOf([['x']]), pictures: new Map() }, added: 1 }]))
     expect(isLibrary(bytes)).toBe(true)
-    expect(() => readLibrary(writeProject({ book: bookOf([['x']]), pictures: new Map() }))).toThrow('no backup')
-    expect(() => readLibrary(new Uint8Array([1, 2, 3]))).toThrow('no backup')
+    expect(() => readLibrary(writeProject({ book: bookOf([['x']]), pictures: new Map() }), shippedProfiles)).toThrow(
+      'no backup',
+    )
+    expect(() => readLibrary(new Uint8Array([1, 2, 3]), shippedProfiles)).toThrow('no backup')
     const broken = bytes.slice()
     const at = broken.findIndex((b, i) => b === 1 && broken[i + 1] === 2 && broken[i + 2] === 3 && broken[i + 3] === 4)
     broken[at + 2] = 9
-    expect(() => readLibrary(broken)).toThrow(/damaged/)
-    expect(() => readLibrary(bytes.subarray(0, bytes.length - 30))).toThrow()
+    expect(() => readLibrary(broken, shippedProfiles)).toThrow(/damaged/)
+    expect(() => readLibrary(bytes.subarray(0, bytes.length - 30), shippedProfiles)).toThrow()
   })
 })

@@ -2,8 +2,9 @@ import { strToU8, type Zippable, zipSync } from 'fflate'
 import { hashOf } from '../book'
 import { readZip } from '../intake'
 import type { ListingEvent } from '../outlets'
-import { Fault, type Report } from '../trade'
+import { Fault, type OutletProfile, type Report } from '../trade'
 import { checkLibraryHead } from './librarySchema'
+import { withCurrentProfiles } from './profilesOfEvents'
 import { migrate, type Migration } from './migrate'
 import { type Project, readProject, writeProject } from './project'
 
@@ -44,14 +45,17 @@ export interface Library {
   parts: Map<string, Uint8Array>
   pieces: LibraryPiece[]
   settings: { key: string; value: unknown }[]
+  /** The outlets that there are, in the order in which they are offered. */
+  outlets: OutletProfile[]
   /** Books that are in the file and cannot be read, with the reason: the others are not kept from coming. */
   unreadable?: { id: string; why: string }[]
 }
 
-/** Version 2 since a backup holds kept versions, pieces and the dates of changes. */
-export const LIBRARY_VERSION = 2
+/** Version 2 since a backup holds kept versions, pieces and the dates of changes, 3 since outlets are the author's. */
+export const LIBRARY_VERSION = 3
 export const libraryMigrations: Record<number, Migration> = {
   1: (head: Record<string, unknown>) => ({ ...head, versions: [], pieces: [] }),
+  2: (head: Record<string, unknown>) => ({ ...head, listings: withCurrentProfiles(head.listings), outlets: [] }),
 }
 
 const STAMP = new Date(2026, 0, 1, 0, 0, 0)
@@ -71,6 +75,7 @@ export function writeLibrary(l: Library, report?: Report): Uint8Array {
     })),
     listings: by(l.listings, x => x.key),
     settings: by(l.settings, s => s.key),
+    outlets: l.outlets,
     versions: by(l.versions, v => `${v.book} ${v.at} ${v.manifest}`),
     pieces: by(l.pieces, p => `${p.book} ${p.at} ${p.text}`),
   }
@@ -98,8 +103,8 @@ export function isLibrary(bytes: Uint8Array): boolean {
   )
 }
 
-/** Reads a library of this or an earlier version; every book as a project is read, every package and part against its hash. */
-export function readLibrary(bytes: Uint8Array, report?: Report): Library {
+/** Reads a library of this or an earlier version; every book as a project is read, every package and part against its hash. `known`: the outlets there are beside those that it brings. */
+export function readLibrary(bytes: Uint8Array, known: readonly OutletProfile[], report?: Report): Library {
   if (!isLibrary(bytes)) throw new Fault('damaged', 'This file is no backup of a Porchlight library.')
   const files = readZip(bytes, () => true, { entry: 2e9, total: 8e9, entries: 100_000 }, report)
   let raw: { format?: string; version?: number }
@@ -121,7 +126,7 @@ export function readLibrary(bytes: Uint8Array, report?: Report): Library {
     const file = files.get(`books/${id}.porchlight`)
     try {
       if (!file) throw new Fault('damaged', 'it is missing in the file.')
-      const project = readProject(file)
+      const project = readProject(file, { known: [...known, ...head.outlets] })
       if (project.book.id !== id) throw new Fault('damaged', 'it is another book than the list says.')
       return [{ project, ...dates }]
     } catch (e) {
@@ -147,6 +152,7 @@ export function readLibrary(bytes: Uint8Array, report?: Report): Library {
     parts: folder('parts', 'a part of a kept version is not what it was'),
     pieces: head.pieces,
     settings: head.settings,
+    outlets: head.outlets,
     ...(unreadable.length ? { unreadable } : {}),
   }
 }

@@ -18,7 +18,10 @@ const snapshot = object({
   slots: array(text(1000).defined()).strict().defined(),
   categories: array(text(300).defined()).strict().defined(),
   lowContent: boolean().strict().defined(),
+  adult: boolean().strict(),
   price: number().strict().required(),
+  otherPrices: object(),
+  finish: text(40),
   pages: number().strict(),
   spinePt: number().strict(),
   wrapWidthPt: number().strict(),
@@ -48,13 +51,14 @@ const submission = object({
   .strict()
   .noUnknown()
 
+const bareKinds = ['withdrawn', 'proof approved']
 const event = lazy((v: unknown) =>
-  (v as { kind?: unknown } | null)?.kind === 'withdrawn'
-    ? object({ kind: string().oneOf(['withdrawn']).required(), at: time().required() })
+  bareKinds.includes(String((v as { kind?: unknown } | null)?.kind))
+    ? object({ kind: string().oneOf(bareKinds).required(), at: time().required() })
         .strict()
         .noUnknown()
     : object({
-        kind: string().oneOf(['sent']).required(),
+        kind: string().oneOf(['sent', 'proof ordered']).required(),
         at: time().required(),
         submission: submission.required(),
         profile: profileSchema.required(),
@@ -133,6 +137,7 @@ const librarySchema = object({
     .max(100_000)
     .required(),
   settings: array(setting).strict().max(1000).required(),
+  outlets: array(profileSchema.required()).strict().max(1000).required(),
   versions: array(
     object({
       book: text(60).required(),

@@ -18,7 +18,7 @@ const whole: Book = {
       style: 'harbour-roman',
       trim: '6x9in',
       paper: 'cream',
-      price: 1399,
+      prices: { USD: 1399 },
       styleChanges: { 'text.size': 11.5 },
       exceptions: { s1: { 'openings.sink': 3 } },
     },
@@ -57,7 +57,7 @@ describe('books that are in order', () => {
   })
   test.each([
     ['a title that is an object', { data: { ...whole.data, title: { a: 1 } } }, 'data.title'],
-    ['a broken price', { editions: [{ ...whole.editions[0]!, price: '13.99' }] }, 'editions[0].price'],
+    ['a broken price', { editions: [{ ...whole.editions[0]!, prices: { USD: '13.99' } }] }, 'editions[0].prices.USD'],
     [
       'an outlet that is not here',
       { editions: [{ ...whole.editions[0]!, outlets: ['nowhere'] }] },

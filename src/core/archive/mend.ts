@@ -72,7 +72,7 @@ const ROUNDS = 400
  * A book that is in order, from one that is not: what is wrong becomes what a new book begins with, or is taken away; text that is
  * no document keeps its words as plain paragraphs. Undefined where there is nothing of a book to be found. Pure.
  */
-export function mendedBook(raw: unknown, known: OutletProfile[]): Mended | undefined {
+export function mendedBook(raw: unknown, known: readonly OutletProfile[]): Mended | undefined {
   if (!raw || typeof raw !== 'object' || Array.isArray(raw)) return undefined
   const book = structuredClone(raw) as Record<string, unknown>
   const mended: Trouble[] = []

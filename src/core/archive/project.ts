@@ -1,17 +1,17 @@
 import { strToU8, type Zippable, zipSync } from 'fflate'
 import { type Book, type DocJson, filesOf, hashOf, schema, withOwnIds, uidOf } from '../book'
 import { readZip, type ZipLimits } from '../intake'
-import { shippedProfiles } from '../outlets'
-import { Fault, type OutletProfile, type Report } from '../trade'
+import { Fault, type OutletProfile, readProfile, type Report } from '../trade'
 import { bookTroubles } from './bookSchema'
 import { migrate, type Migration } from './migrate'
 import { canonicalJson } from './canonical'
 import { withBookWideIds } from './identityMigration'
+import { withPricesByCurrency } from './priceMigration'
 import { withRunParams } from './runMigration'
 import { withLeadInAsChoice } from './styleMigration'
 
-/** The open project file: a ZIP of JSON and pictures (docs/formats.md). Version 2 since chapters may begin with a whole line in small capitals, 3 since ids are unique in the book. */
-export const PROJECT_VERSION = 4
+/** The open project file: a ZIP of JSON and pictures (docs/formats.md). Version 2 since chapters may begin with a whole line in small capitals, 3 since ids are unique in the book, 4 since runs have kinds, 5 since prices are by currency. */
+export const PROJECT_VERSION = 5
 
 /** A book of earlier versions bears the UUID that its ebooks had. */
 const withOwnUid = (raw: { book: Book }): { book: Book } => ({ ...raw, book: { ...raw.book, uid: uidOf(raw.book) } })
@@ -21,12 +21,15 @@ export const projectMigrations: Record<number, Migration> = {
   1: withLeadInAsChoice,
   2: withBookWideIds as Migration,
   3: (raw: { book: Book }) => withOwnUid(withRunParams(raw)),
+  4: withPricesByCurrency,
 }
 
 export interface Project {
   book: Book
   /** Bytes of pictures and fonts by their hash. */
   pictures: Map<string, Uint8Array>
+  /** Profiles of the outlets it goes to, as far as they are the author's own. */
+  outlets?: OutletProfile[]
 }
 
 const limits: ZipLimits = { entry: 200e6, total: 2e9, entries: 20000 }
@@ -44,6 +47,7 @@ export function writeProject(p: Project): Uint8Array {
     format: 'porchlight-project',
     version: PROJECT_VERSION,
     book: { ...head, sections: sections.map(({ doc: _doc, ...s }) => s), assets },
+    ...(p.outlets?.length ? { outlets: p.outlets } : {}),
   })
   for (const s of [...sections].sort((a, b) => (a.id < b.id ? -1 : 1))) put(`sections/${s.id}.json`, s.doc)
   const fonts = new Set((p.book.fonts ?? []).flatMap(f => Object.values(f.files)))
@@ -66,17 +70,14 @@ export function isProject(bytes: Uint8Array): boolean {
 /** What reading a project goes by. */
 export interface ReadingProject {
   report?: Report
-  /** Outlets that there are; the shipped ones where absent. */
-  known?: OutletProfile[]
+  /** Outlets that there are, beside those that the file brings. */
+  known: readonly OutletProfile[]
   /** Take what can be saved of a damaged file; hears of everything that could not be taken as it was. */
   salvage?: (what: string) => void
 }
 
 /** Reads a project of this or an earlier version. The whole of it is held against the schema, every picture against its hash. Throws a Fault with the place and one sentence; then nothing was taken. */
-export function readProject(
-  bytes: Uint8Array,
-  { report, known = shippedProfiles, salvage }: ReadingProject = {},
-): Project {
+export function readProject(bytes: Uint8Array, { report, known, salvage }: ReadingProject): Project {
   const ruins = new Map<string, Uint8Array>()
   const files = readZip(
     bytes,
@@ -106,7 +107,8 @@ export function readProject(
       ? e
       : new Fault('damaged', 'This project is damaged: its record cannot be brought up to date.')
   }
-  const [trouble] = bookTroubles(book, known)
+  const outlets = outletsOf(raw, salvage)
+  const [trouble] = bookTroubles(book, [...known, ...outlets])
   if (trouble) throw new Fault('book', `This project is not in order: ${trouble.sentence}`, trouble.place)
   const wrong = book.sections.find(s => !isSound(s.doc))
   if (wrong)
@@ -123,7 +125,22 @@ export function readProject(
     else if (!salvage) throw new Fault('damaged', 'This project is damaged: a picture or font is not what it was.', id)
     else salvage('a picture or font is not what it was, and was left out')
   }
-  return { book: withOwnIds(book), pictures }
+  return { book: withOwnIds(book), pictures, ...(outlets.length ? { outlets } : {}) }
+}
+
+/** The profiles that a project brings. */
+function outletsOf(raw: unknown, salvage: ReadingProject['salvage']): OutletProfile[] {
+  const list = (raw as { outlets?: unknown }).outlets ?? []
+  if (!Array.isArray(list)) throw new Fault('book', 'This project is not in order: outlets wants a list.', 'outlets')
+  return list.flatMap(document => {
+    try {
+      return [readProfile(document)]
+    } catch (e) {
+      if (!salvage) throw e
+      salvage(`an outlet it goes to was left out: ${(e as Error).message}`)
+      return []
+    }
+  })
 }
 
 /** The project as its file says it, before anything is believed but that it is JSON. `ruined`: files that are not what was written. */

@@ -2,7 +2,7 @@ import { strToU8 } from 'fflate'
 import { type Book, filesOf, hashOf, type Section } from '../book'
 import { Fault } from '../trade'
 import { canonicalJson } from './canonical'
-import { withRunParams } from './runMigration'
+import { currentRecord } from './currentRecord'
 
 /**
  * A kept version of a book is a manifest of hashes: its record, each section, the pictures and fonts it uses. Parts that are the
@@ -60,7 +60,7 @@ export async function readVersion(
   }
   const m = (await read(manifest, 'its list')) as Manifest
   // A version may be older than the shape of records is now.
-  const head = withRunParams((await read(m.book, 'its record')) as Omit<Book, 'sections'>)
+  const head = currentRecord((await read(m.book, 'its record')) as Omit<Book, 'sections'>)
   const sections: Section[] = []
   for (const [i, hash] of m.sections.entries()) sections.push((await read(hash, `section ${i + 1}`)) as Section)
   return { ...head, sections }

@@ -86,8 +86,10 @@ export interface Edition {
   styleChanges?: Record<string, number | boolean | string>
   /** Departures at one place: by section, the values that its opening has of its own. */
   exceptions?: Record<string, Record<string, number | boolean | string>>
-  /** List price in minor units of US dollars. */
-  price?: number
+  /** The surface of its cover, by the printer's name for it. */
+  finish?: string
+  /** List prices in minor units, by currency. */
+  prices?: Record<string, number>
   /** Pages that the cover was last fitted to, once a package was sent: from then on a refit is the author's act. */
   coverPages?: number
 }

@@ -1,4 +1,4 @@
-import type { Book, Edition, Section, TitleData } from './book'
+import type { Book, Section, TitleData } from './book'
 import { highestId } from './identity'
 import { addSection, newSection } from './ops'
 import type { Role } from './roles'
@@ -13,17 +13,3 @@ export function createBook(id: string, data: TitleData, sections: Section[] = []
   if (listed > 1 && !has('contents')) book = addSection(book, newSection(book, 'contents'))
   return book
 }
-
-/** The editions a new book of text begins with: a paperback and an ebook. */
-export const plainEditions: Edition[] = [
-  {
-    id: 'paperback',
-    kind: 'paperback',
-    trim: '6x9in',
-    paper: 'cream',
-    ink: 'black',
-    outlets: ['ostrevane'],
-    style: 'harbour-roman',
-  },
-  { id: 'ebook', kind: 'ebook', outlets: ['ostrevane', 'pellowick'], style: 'harbour-roman' },
-]

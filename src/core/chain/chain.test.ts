@@ -6,7 +6,7 @@ import { bookOf, paragraph, shelf } from '../../../tests/support/core'
 import { strFromU8, unzipSync } from 'fflate'
 import type { Book, Edition } from '../book'
 import { lampOverTide } from '../cover'
-import { profileOf } from '../outlets'
+import { profileOf, shippedProfiles } from '../outlets'
 import { harbourRoman, Setter, withChanges } from '../pages'
 import { Cancelled } from '../trade'
 import {
@@ -108,9 +108,14 @@ describe('consequences of one change', () => {
     paper: 'cream',
     ink: 'black',
     isbn: '9780000000002',
-    price: 1399,
+    prices: { USD: 1399 },
   }
-  const source = { book: bookOf(text), edition, profile: profileOf('ostrevane'), date: '2026-05-31T00:00:00Z' }
+  const source = {
+    book: bookOf(text),
+    edition,
+    profile: profileOf('ostrevane', shippedProfiles),
+    date: '2026-05-31T00:00:00Z',
+  }
   const inputs = (): PrintInputs => printInputs({ ...source, text: source.book }, [])
   const tools = (): Tools => ({
     setter: new Setter(shelf),
@@ -124,7 +129,7 @@ describe('consequences of one change', () => {
   const moved = (c: ReturnType<typeof printChain>, before: number[]) => names.filter((n, i) => c.runs(n) > before[i]!)
 
   test('the interior has the very pages that are counted and paid for: filled up to what the printer folds', async () => {
-    const boards = profileOf('tarnbrook').print!.bindings.find(b => b.kind === 'case')!
+    const boards = profileOf('tarnbrook', shippedProfiles).print!.bindings.find(b => b.kind === 'case')!
     const bound: Edition = {
       ...edition,
       kind: 'case',
@@ -134,7 +139,7 @@ describe('consequences of one change', () => {
     }
     for (const chapters of [1, 2, 3]) {
       const book = bookOf(text.slice(0, chapters))
-      const profile = profileOf('tarnbrook')
+      const profile = profileOf('tarnbrook', shippedProfiles)
       const given = printInputs({ ...source, book, edition: bound, profile, text: book }, [])
       const c = printChain(given, tools())
       const { length } = (await c.get('interior')).pages
@@ -224,7 +229,7 @@ describe('consequences of one change', () => {
     const print = printChain(start, tools())
     const ebook = ebookChain(
       ebookInputs(
-        { ...source, text: source.book, edition: { ...edition, id: 'e', kind: 'ebook', price: 499 } },
+        { ...source, text: source.book, edition: { ...edition, id: 'e', kind: 'ebook', prices: { USD: 499 } } },
         source.profile,
       ),
       { printCover: () => print.get('cover'), printInterior: () => print.get('interior') },

@@ -109,7 +109,15 @@ export function ebookChain(
           await get('draft'),
         ]
         return ebookSnapshot(
-          { text, data, design, draft, isbn: await get('isbn'), price: await get('price') },
+          {
+            text,
+            data,
+            design,
+            draft,
+            isbn: await get('isbn'),
+            price: await get('price'),
+            otherPrices: await get('otherPrices'),
+          },
           (await get('epub')).bytes.length,
           await get('money'),
         )

@@ -1,5 +1,6 @@
-import { type Book, draftOf, type Edition } from '../book'
+import { type Book, draftOf, type Edition, specOf, USUAL_SPEC } from '../book'
 import { type CoverDesign, flatFor, lampOverTide, rows } from '../cover'
+import { currenciesOf } from '../outlets'
 import { type InteriorStyle, styleById, withChanges } from '../pages'
 import { type OutletProfile, type PrintSpec, parseTrim } from '../trade'
 import type { EbookInputs } from './ebookChain'
@@ -18,9 +19,6 @@ export interface EditionSource {
   date: string
 }
 
-/** What an edition is bound, trimmed and printed as where it does not say. */
-const USUAL: PrintSpec = { binding: 'paperback', trim: '6x9in', paper: 'cream', ink: 'black' }
-
 /** Pages of a paperback that is only a ground for a front. */
 const ANY_PAGES = 200
 
@@ -31,13 +29,6 @@ export const styleOf = (book: Pick<Book, 'styles'>, e: Edition): InteriorStyle =
 export const designOf = (book: Pick<Book, 'cover' | 'plan'>): CoverDesign =>
   book.cover ?? (book.plan ? rows : lampOverTide)
 
-export const specOf = (e: Edition): PrintSpec => ({
-  binding: e.kind === 'ebook' ? USUAL.binding : e.kind,
-  trim: e.trim ?? USUAL.trim,
-  paper: e.paper ?? USUAL.paper,
-  ink: e.ink ?? USUAL.ink,
-})
-
 const shared = ({ book, text, edition, profile, date }: EditionSource): SharedInputs => ({
   text,
   data: book.data,
@@ -45,21 +36,29 @@ const shared = ({ book, text, edition, profile, date }: EditionSource): SharedIn
   design: designOf(book),
   profile,
   isbn: edition.isbn,
-  price: edition.price,
+  price: edition.prices?.[profile.currency],
+  otherPrices: otherPrices(edition, profile),
   draft: draftOf(book, edition.id, profile.id),
   date,
 })
 
+/** The prices that an edition has in the further currencies of an outlet; undefined where there are none. */
+function otherPrices({ prices = {} }: Edition, profile: OutletProfile): Record<string, number> | undefined {
+  const others = currenciesOf(profile).filter(c => c !== profile.currency && prices[c] !== undefined)
+  return others.length ? Object.fromEntries(others.map(c => [c, prices[c]!])) : undefined
+}
+
 /** The inputs of a print edition's chain. `others`: the other outlets that it goes to. */
 export function printInputs(source: EditionSource, others: OutletProfile[]): PrintInputs {
   const { book, edition } = source
-  const { trim, paper, ink, coverPages, exceptions } = edition
+  const { trim, paper, ink, finish, coverPages, exceptions } = edition
   return {
     ...shared(source),
     others,
     style: styleOf(book, edition),
     spec: specOf(edition),
     stated: { trim, paper, ink },
+    finish,
     coverPages,
     exceptions,
   }
@@ -74,10 +73,10 @@ export const ebookInputs = (source: EditionSource, printer: OutletProfile): Eboo
 /** The usual paperback, as far as a printer makes it. */
 function plainSpec(printer: OutletProfile): PrintSpec {
   const papers = printer.print?.papers.map(p => p.id) ?? []
-  const trims = printer.print?.bindings.find(b => b.kind === USUAL.binding)?.trims ?? []
+  const trims = printer.print?.bindings.find(b => b.kind === USUAL_SPEC.binding)?.trims ?? []
   return {
-    ...USUAL,
-    paper: papers.includes(USUAL.paper) ? USUAL.paper : papers[0]!,
-    trim: trims.includes(USUAL.trim) ? USUAL.trim : (trims.find(t => parseTrim(t)) ?? USUAL.trim),
+    ...USUAL_SPEC,
+    paper: papers.includes(USUAL_SPEC.paper) ? USUAL_SPEC.paper : papers[0]!,
+    trim: trims.includes(USUAL_SPEC.trim) ? USUAL_SPEC.trim : (trims.find(t => parseTrim(t)) ?? USUAL_SPEC.trim),
   }
 }

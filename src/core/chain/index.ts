@@ -1,5 +1,5 @@
 export { type EbookChain, ebookChain, type EbookInputs } from './ebookChain'
-export { designOf, ebookInputs, type EditionSource, printInputs, specOf, styleOf } from './editionInputs'
+export { designOf, ebookInputs, type EditionSource, printInputs, styleOf } from './editionInputs'
 export { ebookFigures, type Figures, printFigures } from './figures'
 export { createGraph, type Graph } from './graph'
 export type { SharedInputs, Tools } from './inputs'

@@ -15,8 +15,10 @@ export interface SharedInputs {
   design: CoverDesign
   profile: OutletProfile
   isbn: string | undefined
-  /** List price, minor units. */
+  /** List price in the outlet's own currency, minor units. */
   price: number | undefined
+  /** Prices that are set in other currencies it sells in. */
+  otherPrices: Record<string, number> | undefined
   /** What the listing at this outlet states. */
   draft: ListingDraft
   /** The day that files are dated: ISO 8601, UTC, whole seconds. */

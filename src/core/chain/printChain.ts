@@ -30,6 +30,8 @@ export interface PrintInputs extends SharedInputs {
   spec: PrintSpec
   /** The same as the edition states it, gaps and all: part of what a fingerprint is made from. */
   stated: Pick<Edition, 'trim' | 'paper' | 'ink'>
+  /** The cover's surface. */
+  finish: string | undefined
   /** Pages that the cover was last fitted to; where absent it follows the interior. */
   coverPages: number | undefined
   /** Departures from the style at single sections. */
@@ -122,7 +124,10 @@ export function printChain(inputs: PrintInputs, { setter, runs, shelf, ports, ti
       return drawCover(flat, design, data, await get('isbn'), shelf, await get('assets'))
     },
     front: async get => frontPicture(await get('cover'), frontHeight(await get('profile')), ports),
-    money: async get => printMoney(await get('profile'), await get('spec'), await get('pages'), await get('price')),
+    money: async get => {
+      const [profile, spec, { lowContent }] = [await get('profile'), await get('spec'), await get('draft')]
+      return printMoney(profile, spec, await get('pages'), await get('price'), { lowContent })
+    },
     worked: async get =>
       workedPrint(await get('profile'), await get('spec'), {
         pages: await get('pages'),
@@ -142,6 +147,7 @@ export function printChain(inputs: PrintInputs, { setter, runs, shelf, ports, ti
           isbn: await get('isbn'),
           price: await get('price'),
           leastPrice: money.leastPrice,
+          finish: await get('finish'),
         },
       })
     },
@@ -153,7 +159,15 @@ export function printChain(inputs: PrintInputs, { setter, runs, shelf, ports, ti
         await get('draft'),
       ]
       return printSnapshot(
-        { text, data, design, draft, isbn: await get('isbn'), price: await get('price') },
+        {
+          text,
+          data,
+          design,
+          draft,
+          isbn: await get('isbn'),
+          price: await get('price'),
+          otherPrices: await get('otherPrices'),
+        },
         {
           pages: await get('pages'),
           spine: await get('spine'),
@@ -162,6 +176,7 @@ export function printChain(inputs: PrintInputs, { setter, runs, shelf, ports, ti
           style: await get('style'),
           exceptions: await get('exceptions'),
           edition: await get('stated'),
+          finish: await get('finish'),
           plan: text.plan,
         },
       )

@@ -23,7 +23,7 @@ export const spine: Rule = s => {
       place: onCover('spine'),
       amount: formatLength(off, 'in'),
       message: `The cover was drawn for ${cover.flat.pages} pages; there are ${now.pages} now, and the wrap is ${formatLength(off, 'in')} off.`,
-      remedy: 'Refit the cover: everything placed stays placed.',
+      remedy: 'refit the cover',
     },
   ]
 }
@@ -46,7 +46,7 @@ export const coverSafe: Rule = s => {
         severity: 'stop',
         place: onCover(p.id),
         message: 'There is text on a spine that is too thin for it.',
-        remedy: 'Take the text off the spine.',
+        remedy: 'bare the spine',
       })
       continue
     }
@@ -63,7 +63,7 @@ export const coverSafe: Rule = s => {
         place: onCover(p.id),
         amount: formatLength(off, 'in'),
         message: `The ${p.field} stands ${formatLength(off, 'in')} outside the safe zone of the ${p.panel}.`,
-        remedy: 'Make its box smaller or move it inward.',
+        remedy: 'move the box inward',
       })
   }
   return out
@@ -79,7 +79,7 @@ export const coverFits: Rule = s =>
       place: onCover(p.id),
       amount: `${p.text.length} characters`,
       message: `The ${p.field} is too long for its place on the ${p.panel}.`,
-      remedy: 'Shorten it, or give it a larger box.',
+      remedy: 'shorten the piece',
     }))
 
 /** Text stands out from its ground: 3 : 1 at least (WCAG 2.2, large text). */
@@ -101,7 +101,7 @@ export const contrast: Rule = s => {
             place: onCover(p.id),
             amount: `${ratio.toFixed(1)} : 1`,
             message: `The ${p.field} is hard to read on its ground (${ratio.toFixed(1)} : 1; 3 : 1 is the least).`,
-            remedy: 'Choose a lighter or darker colour for it.',
+            remedy: 'change the colour',
           },
         ]
   })
@@ -118,7 +118,7 @@ export const barcode: Rule = s => {
         severity: 'mend',
         place: { kind: 'data', field: 'isbn' },
         message: 'This edition has no ISBN, so its cover has no barcode.',
-        remedy: 'Enter the ISBN, or take one from the outlet.',
+        remedy: 'enter the ISBN',
       },
     ]
   if (!parseIsbn(isbn))
@@ -129,7 +129,7 @@ export const barcode: Rule = s => {
         place: { kind: 'data', field: 'isbn' },
         amount: isbn,
         message: 'The ISBN is not one: its check figure is wrong.',
-        remedy: 'Compare it with where you have it from.',
+        remedy: 'compare the ISBN',
       },
     ]
   const box = cover?.barcode
@@ -148,6 +148,6 @@ export const barcode: Rule = s => {
       severity: 'stop' as const,
       place: onCover(p.id),
       message: `The ${p.field} runs into the barcode.`,
-      remedy: 'Keep the barcode’s white box clear.',
+      remedy: 'clear the barcode',
     }))
 }

@@ -14,7 +14,7 @@ export const named: Rule = s => {
       severity: 'stop',
       place: inData('title'),
       message: 'The book has no title.',
-      remedy: 'Enter it in the plan.',
+      remedy: 'enter the title',
     })
   if (!authorLine(s.book.data))
     out.push({
@@ -22,7 +22,7 @@ export const named: Rule = s => {
       severity: 'stop',
       place: inData('contributors'),
       message: 'The book names no author.',
-      remedy: 'Enter the author in the plan.',
+      remedy: 'enter the author',
     })
   return out
 }
@@ -40,7 +40,7 @@ export const titleLength: Rule = s => {
         place: inData('subtitle'),
         amount: `${both - rules.titleAndSubtitle} characters`,
         message: `Title and subtitle are ${both} characters together; ${s.profile.name} takes ${rules.titleAndSubtitle}.`,
-        remedy: 'Shorten the subtitle.',
+        remedy: 'shorten the subtitle',
       },
     ]
   if (rules.title && title.length > rules.title)
@@ -51,7 +51,7 @@ export const titleLength: Rule = s => {
         place: inData('title'),
         amount: `${title.length - rules.title} characters`,
         message: `The title is ${title.length} characters; ${s.profile.name} takes ${rules.title}.`,
-        remedy: 'Shorten the title.',
+        remedy: 'shorten the title',
       },
     ]
   return []
@@ -68,7 +68,8 @@ export const price: Rule = s => {
       place: inData('price'),
       amount: formatMoney(p.leastPrice - p.price, s.profile.currency),
       message: `At ${formatMoney(p.price, s.profile.currency)} the book costs more than it brings; ${formatMoney(p.leastPrice, s.profile.currency)} is the least.`,
-      remedy: `Raise the price to ${formatMoney(p.leastPrice, s.profile.currency)} or more.`,
+      remedy: 'raise the price',
+      remedyValue: formatMoney(p.leastPrice, s.profile.currency),
     },
   ]
 }
@@ -85,7 +86,7 @@ export const weight: Rule = s => {
       place: { kind: 'edition' },
       amount: `${over.toFixed(1)} MB`,
       message: `The ebook weighs ${(s.ebook.bytes / 1e6).toFixed(1)} MB; ${s.profile.name} takes ${most} MB.`,
-      remedy: 'Make its pictures lighter.',
+      remedy: 'lighten the ebook',
     },
   ]
 }
@@ -104,7 +105,7 @@ export const ebookFiles: Rule = s =>
       severity: t.kind === 'unused' ? ('mend' as const) : ('stop' as const),
       place: { kind: 'edition' as const },
       message,
-      remedy: 'Keep a backup of the book, and take out what was brought in last: its text holds what no ebook may.',
+      remedy: 'take out what came last',
     }
   })
 
@@ -122,7 +123,7 @@ export const front: Rule = s => {
       place: { kind: 'cover', piece: 'front' },
       amount: `${long} px`,
       message: `The front is ${f.width} × ${f.height} pixels; ${s.profile.name} takes ${rules.frontLeast} to ${rules.frontMost} on the longer side.`,
-      remedy: 'Make the picture anew at a size between.',
+      remedy: 'resize the front',
     },
   ]
 }
@@ -138,7 +139,7 @@ export const described: Rule = s => {
           severity: 'mend',
           place: { kind: 'text', section: section.id, block: p.block ?? '' },
           message: 'A picture has no description for readers who cannot see it.',
-          remedy: 'Describe it in a sentence, or mark it as decoration.',
+          remedy: 'describe the picture',
         })
   return out
 }
@@ -156,7 +157,7 @@ export const soundPictures: Rule = s => {
           severity: 'mend',
           place: { kind: 'text', section: section.id, block: p.block ?? '' },
           message: `${name} is damaged and cannot be printed: a marked box stands in its place.`,
-          remedy: 'Bring the picture in again from its own file, and take this one out.',
+          remedy: 'replace the picture',
         })
     }
   return out
@@ -171,7 +172,7 @@ export const emptySections: Rule = s =>
       severity: 'mend' as const,
       place: { kind: 'text' as const, section: x.id, block: x.doc.content[0]?.attrs.id ?? '' },
       message: `${x.title ? `“${x.title}”` : 'A section'} has no text.`,
-      remedy: 'Write it, or remove the section.',
+      remedy: 'write the section',
     }))
 
 /** Quotes are the language's, not the typewriter's. */
@@ -189,7 +190,7 @@ export const typedQuotes: Rule = s => {
           place: { kind: 'text', section: found[0]!.section, block: found[0]!.first ?? '' },
           amount: String(count),
           message: `${count} ${count === 1 ? 'quote is' : 'quotes are'} as typed, not as printed.`,
-          remedy: 'In the text, turn them into the language’s own.',
+          remedy: 'turn the quotes',
         },
       ]
     : []

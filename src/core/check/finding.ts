@@ -1,3 +1,5 @@
+import type { Remedy } from './remedies'
+
 /**
  * stop: the outlet refuses it, or readers get something broken. mend: accepted, but a careful publisher would not send it.
  * remark: worth a look.
@@ -13,7 +15,7 @@ export type FindingPlace =
   | { kind: 'edition' }
 
 /** What a rule found: where, how much, against which rule, and what to do about it. */
-export interface Finding {
+export interface Finding extends Remedy {
   rule: string
   severity: Severity
   place: FindingPlace
@@ -21,6 +23,4 @@ export interface Finding {
   amount?: string
   /** One plain sentence. */
   message: string
-  /** What mends it. */
-  remedy: string
 }

@@ -1,3 +1,5 @@
-export * from './check'
-export * from './finding'
+export { check, rules } from './check'
+export type { Finding, FindingPlace, Severity } from './finding'
+export { heavyFiles, type PrintWeights } from './fileRules'
+export { type Remedy, type RemedyCode, remedyWords } from './remedies'
 export type { Subject } from './subject'

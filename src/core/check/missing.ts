@@ -16,11 +16,11 @@ export function missing(text: string, place: Finding['place']): Finding {
     ? {
         ...found,
         message: `${said} ${script}: such scripts cannot be set yet.`,
-        remedy: 'Change the text, or put it in as a picture.',
+        remedy: 'change the text',
       }
     : {
         ...found,
         message: `No font of the style has all of ${said}: an empty box is printed.`,
-        remedy: 'Bring in a font that has the character, or change the text.',
+        remedy: 'bring in a font',
       }
 }

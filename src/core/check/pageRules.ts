@@ -4,6 +4,7 @@ import type { Face } from '../type'
 import { bindingRules, formatLength, insideMargin, printRules, pts, roundPages, specProblems } from '../trade'
 import { missing } from './missing'
 import type { Finding } from './finding'
+import type { RemedyCode } from './remedies'
 import type { Subject } from './subject'
 
 /** Rules over the pages of an interior: marks are read as they will print. */
@@ -56,15 +57,13 @@ export function eachInk(
 /** Trim, paper, ink and the number of pages are what the outlet prints. */
 export const specification: Rule = s => {
   if (!s.print) return []
-  const { spec, interior } = s.print
-  return specProblems(s.profile, spec, interior.pages.length).map(message => ({
+  const { spec, interior, finish } = s.print
+  return specProblems(s.profile, spec, { pages: interior.pages.length, finish }).map(({ what, message }) => ({
     rule: 'specification',
     severity: 'stop',
     place: { kind: 'edition' },
     message,
-    remedy: /pages are/.test(message)
-      ? 'Change the size of the text, the leading or the margins, or choose another binding.'
-      : 'Choose from what this outlet prints.',
+    remedy: what === 'pages' ? 'change the page count' : 'choose what is printed',
   }))
 }
 
@@ -90,7 +89,7 @@ export const inside: Rule = s => {
         place: pagePlace(page, index, worst.place),
         amount: formatLength(worst.amount, 'in'),
         message: `Text stands ${formatLength(worst.amount, 'in')} inside the gutter that ${s.profile.name} asks for at ${pages} pages.`,
-        remedy: 'Widen the inside margin; the pages settle anew.',
+        remedy: 'widen the inside margin',
       })
   })
   return out
@@ -120,7 +119,7 @@ export const safeZone: Rule = s => {
         place: pagePlace(page, index, worst.place),
         amount: formatLength(worst.amount, 'in'),
         message: `Something stands ${formatLength(worst.amount, 'in')} too near the edge: it may be trimmed.`,
-        remedy: 'Widen the outside, head or foot margin, or move heads and folios nearer to the text.',
+        remedy: 'widen the margins',
       })
   })
   return out
@@ -142,7 +141,7 @@ export const borrowedGlyphs: Rule = s => {
         place: { kind: 'text' as const, section, block },
         amount: `${characters.length}`,
         message: `The typeface lacks ${quoted(characters)}: ${from} lends ${characters.length === 1 ? 'it' : 'them'}.`,
-        remedy: 'Look whether it sits well there; a typeface that has what the book needs is the better one.',
+        remedy: 'look at the letters',
       }
     }),
   )
@@ -170,7 +169,7 @@ export const resolution: Rule = s => {
         place: pagePlace(page, index, v.item.place),
         amount: `${Math.floor(ppi)} ppi`,
         message: `A picture has ${Math.floor(ppi)} pixels an inch as printed; 300 are asked, under ${least} shows.`,
-        remedy: 'Make it smaller on the page, or bring in a larger original.',
+        remedy: 'enlarge the original',
       })
     })
   })
@@ -188,7 +187,7 @@ export const overfull: Rule = s => {
           place: { kind: 'edition' },
           amount: `${n} lines`,
           message: `${n} ${n === 1 ? 'line runs' : 'lines run'} past the margin.`,
-          remedy: 'Allow hyphenation, or set the text a little smaller.',
+          remedy: 'allow hyphenation',
         },
       ]
     : []
@@ -199,7 +198,7 @@ export const pageEnds: Rule = s => {
   if (!s.print) return []
   const u = s.print.interior.stats.unmet
   const out: Finding[] = []
-  const say = (n: number, what: string, remedy: string): void => {
+  const say = (n: number, what: string, remedy: RemedyCode): void => {
     if (n)
       out.push({
         rule: 'page ends',
@@ -215,12 +214,12 @@ export const pageEnds: Rule = s => {
     u.widows === 1
       ? 'paragraph is parted with a single line left alone.'
       : 'paragraphs are parted with a single line left alone.',
-    'Lengthen or shorten a paragraph nearby, or change the leading.',
+    'change a paragraph or the leading',
   )
   say(
     u.strandedHeads,
     u.strandedHeads === 1 ? 'heading stands at a page’s foot.' : 'headings stand at a page’s foot.',
-    'Lengthen or shorten a paragraph nearby.',
+    'change a paragraph',
   )
   return out
 }
@@ -243,7 +242,7 @@ export const blanks: Rule = s => {
           place: pagePlace(pages[i]!, i),
           amount: 'three running',
           message: 'Three or more pages running are empty: printers take that for a fault.',
-          remedy: 'Remove empty sections, or let chapters begin on either side.',
+          remedy: 'remove empty pages',
         },
       ]
   }

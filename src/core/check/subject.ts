@@ -14,13 +14,16 @@ export interface Subject {
     interior: Interior
     cover?: Cover
     isbn?: string
-    /** List price and the least the outlet allows, minor units. */ price?: number
+    /** List price and the least the outlet allows, minor units. */
+    price?: number
     leastPrice?: number
+    finish?: string
   }
   /** For ebooks. */
   ebook?: {
     bytes: number
-    /** What is wrong in the made file. */ troubles?: EpubTrouble[]
+    /** What is wrong in the made file. */
+    troubles?: EpubTrouble[]
     front?: { width: number; height: number }
     price?: number
     leastPrice?: number

@@ -22,26 +22,31 @@ const data: TitleData = {
 
 describe('the flat, by hand', () => {
   test('paperback: 0.125 + 6 + 0.55372 + 6 + 0.125 = 12.80372 by 9.25 in', () => {
-    const s = sheetSize(flatFor(profileOf('ostrevane'), spec))
+    const s = sheetSize(flatFor(profileOf('ostrevane', shippedProfiles), spec))
     expect(s.width / 72).toBeCloseTo(12.80372, 5)
     expect(s.height / 72).toBeCloseTo(9.25, 6)
   })
   test('case at Ostrevane: 2 × (0.55 + 0.12 + 6) + 0.55372 + 0.07 by 9 + 2 × 0.67', () => {
-    const f = flatFor(profileOf('ostrevane'), { ...spec, binding: 'case' })
+    const f = flatFor(profileOf('ostrevane', shippedProfiles), { ...spec, binding: 'case' })
     expect(sheetSize(f).width / 72).toBeCloseTo(2 * 6.67 + 0.62372, 5)
     expect(sheetSize(f).height / 72).toBeCloseTo(9 + 2 * 0.67, 5)
     expect(zoneOf(f, 'hinge', 'front')!.width / 72).toBeCloseTo(0.44, 6)
   })
   test('coil at Tarnbrook: no spine, 5 mm of bleed, a clear strip', () => {
-    const f = flatFor(profileOf('tarnbrook'), { binding: 'coil', trim: 'A5', paper: 'white', pages: 120 })
+    const f = flatFor(profileOf('tarnbrook', shippedProfiles), {
+      binding: 'coil',
+      trim: 'A5',
+      paper: 'white',
+      pages: 120,
+    })
     expect(sheetSize(f).width).toBeCloseTo(((148 * 2 + 10) / 25.4) * 72, 4)
     expect(f.panels.spine.width).toBe(0)
     expect(zoneOf(f, 'holes', 'front')).toBeDefined()
     expect(f.spineText).toBe(false)
   })
   test('spine text from the page that the outlet says', () => {
-    expect(flatFor(profileOf('ostrevane'), { ...spec, pages: 82 }).spineText).toBe(false)
-    expect(flatFor(profileOf('ostrevane'), { ...spec, pages: 84 }).spineText).toBe(true)
+    expect(flatFor(profileOf('ostrevane', shippedProfiles), { ...spec, pages: 82 }).spineText).toBe(false)
+    expect(flatFor(profileOf('ostrevane', shippedProfiles), { ...spec, pages: 84 }).spineText).toBe(true)
   })
   test('panels tile the flat and zones lie in their panels, whatever the book', () => {
     fc.assert(
@@ -79,7 +84,7 @@ describe('a design on a flat', () => {
         fc.integer({ min: 40, max: 480 }),
         fc.constantFrom('5x8in', '6x9in', '8.5x11in'),
         async (pages, trim) => {
-          const flat = flatFor(profileOf('ostrevane'), { ...spec, pages, trim })
+          const flat = flatFor(profileOf('ostrevane', shippedProfiles), { ...spec, pages, trim })
           const cover = await drawCover(flat, lampOverTide, data, '9780000000002', shelf)
           for (const p of cover.pieces) {
             const zone = p.panel === 'spine' ? zoneOf(flat, 'spine text', 'spine')! : zoneOf(flat, 'safe', p.panel)!
@@ -97,7 +102,13 @@ describe('a design on a flat', () => {
   })
   test('a refit keeps what was placed: the same parts of the panel, the same words', async () => {
     const at = async (pages: number) =>
-      drawCover(flatFor(profileOf('ostrevane'), { ...spec, pages }), lampOverTide, data, undefined, shelf)
+      drawCover(
+        flatFor(profileOf('ostrevane', shippedProfiles), { ...spec, pages }),
+        lampOverTide,
+        data,
+        undefined,
+        shelf,
+      )
     const [a, b] = [await at(218), await at(300)]
     expect(b.pieces.map(p => [p.id, p.text])).toEqual(a.pieces.map(p => [p.id, p.text]))
     const front = (c: typeof a, id: string) => c.pieces.find(p => p.id === id)!.box.x - c.flat.panels.front.x
@@ -106,7 +117,7 @@ describe('a design on a flat', () => {
   })
   test('a title that is far too long is said, not cut', async () => {
     const cover = await drawCover(
-      flatFor(profileOf('ostrevane'), spec),
+      flatFor(profileOf('ostrevane', shippedProfiles), spec),
       lampOverTide,
       { ...data, title: 'Tide '.repeat(1800) },
       undefined,
@@ -115,7 +126,13 @@ describe('a design on a flat', () => {
     expect(cover.pieces.find(p => p.id === 'title')!.tooLong).toBe(true)
   })
   test('the front alone is the front panel', async () => {
-    const cover = await drawCover(flatFor(profileOf('ostrevane'), spec), lampOverTide, data, undefined, shelf)
+    const cover = await drawCover(
+      flatFor(profileOf('ostrevane', shippedProfiles), spec),
+      lampOverTide,
+      data,
+      undefined,
+      shelf,
+    )
     const f = frontPage(cover)
     expect([f.width, f.height]).toEqual([432, 648])
     expect(f.layers[0]!.x).toBeCloseTo(-cover.flat.panels.front.x)

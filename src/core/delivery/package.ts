@@ -1,7 +1,7 @@
 import { strToU8, type Zippable, zipSync } from 'fflate'
 import { authorLine, type Book, hashOf, type EditionKind, slugOf } from '../book'
 import type { Cover } from '../cover'
-import type { Finding } from '../check'
+import { type Finding, heavyFiles, remedyWords } from '../check'
 import type { ListingSnapshot, Submission } from '../outlets'
 import type { Interior } from '../pages'
 import { dayOf, type OutletProfile, type Ticker } from '../trade'
@@ -36,6 +36,9 @@ export async function makePackage(
   const slug = slugOf(book.data.title, 'book')
   const name = `${slug}-${kind}-${profile.id}`
   const made = parts.print ? await printFiles(parts, ports, ticker) : await ebookFiles(parts, ticker)
+  const heavy = parts.print
+    ? heavyFiles(profile, { interior: made[0]!.bytes.length, cover: made[1]!.bytes.length })
+    : []
   await ticker({ stage: 'Front picture', done: 2, of: 3 })
   const { interior: _interior, cover: _cover, ...said } = snapshot
   const listing = strToU8(JSON.stringify({ outlet: profile.name, edition: kind, ...said }, null, 1) + '\n')
@@ -53,7 +56,7 @@ export async function makePackage(
     name: `${name}.zip`,
     files: files.map(f => ({ name: f.name, bytes: f.bytes.length })),
     snapshot,
-    faults: parts.findings.filter(f => f.severity === 'stop').map(f => `${f.message} ${f.remedy}`),
+    faults: [...parts.findings, ...heavy].filter(f => f.severity === 'stop').map(f => `${f.message} ${remedyWords(f)}`),
   }
   return { zip, submission }
 }
@@ -63,7 +66,11 @@ async function ebookFiles({ ebook }: PackageParts, ticker: Ticker): Promise<Name
   return [{ name: '.epub', bytes: ebook!.bytes }]
 }
 
-async function printFiles(parts: PackageParts, ports: DeliveryPorts, ticker: Ticker): Promise<NamedFile[]> {
+async function printFiles(
+  parts: PackageParts,
+  ports: DeliveryPorts,
+  ticker: Ticker,
+): Promise<[interior: NamedFile, cover: NamedFile]> {
   const { book, profile, cover, date } = parts
   const { interior, grey } = parts.print!
   const { data } = book

@@ -9,12 +9,13 @@ export interface Stated {
   data: TitleData
   isbn: string | undefined
   price: number | undefined
+  otherPrices: Record<string, number> | undefined
   draft: ListingDraft
   design: CoverDesign
   text: Pick<Book, 'sections'>
 }
 
-function stated({ data, isbn, price, draft, design }: Stated): Omit<ListingSnapshot, 'interior'> {
+function stated({ data, isbn, price, otherPrices, draft, design }: Stated): Omit<ListingSnapshot, 'interior'> {
   return {
     title: data.title,
     subtitle: data.subtitle ?? '',
@@ -24,7 +25,9 @@ function stated({ data, isbn, price, draft, design }: Stated): Omit<ListingSnaps
     slots: (draft.slots ?? []).filter(s => s.trim()),
     categories: draft.categories ?? [],
     lowContent: !!draft.lowContent,
+    ...(draft.adult ? { adult: true } : {}),
     price: price ?? 0,
+    ...(otherPrices ? { otherPrices } : {}),
     cover: fingerprint({ design, data }),
   }
 }
@@ -51,6 +54,7 @@ export interface Printed {
   style: InteriorStyle
   exceptions: Record<string, StyleChanges> | undefined
   edition: Pick<Edition, 'trim' | 'paper' | 'ink'>
+  finish: string | undefined
   plan: Book['plan']
 }
 
@@ -64,6 +68,7 @@ export function printSnapshot(s: Stated, p: Printed): ListingSnapshot {
     spinePt: p.spine,
     wrapWidthPt: p.wrap.width,
     cost: p.money.cost,
+    ...(p.finish ? { finish: p.finish } : {}),
     ...(own && s.price !== undefined ? { royalty: own.royalty } : {}),
     interior: fingerprint({
       text: textPrint(s),

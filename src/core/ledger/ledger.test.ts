@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import { type ListingEvent, profileOf } from '../outlets'
+import { type ListingEvent, profileOf, shippedProfiles } from '../outlets'
 import {
   byMonth,
   hoursOfMonth,
@@ -17,7 +17,7 @@ const events = (at: number): ListingEvent[] => [
   {
     kind: 'sent',
     at,
-    profile: profileOf('pellowick'),
+    profile: profileOf('pellowick', shippedProfiles),
     submission: {
       id: 's',
       zip: 's',
@@ -41,6 +41,7 @@ const events = (at: number): ListingEvent[] => [
     },
   },
 ]
+const formOf = (outlet: string) => ({ outlet, columns: shippedProfiles.find(p => p.name === outlet)!.statement })
 const listed: ListedEdition = {
   key: 'tide/ebook/pellowick',
   edition: 'Ebook',
@@ -62,7 +63,7 @@ describe('statements', () => {
     )
   })
   test('are facts: a revision under another title says so from its month on, and rewrites none before', () => {
-    const own = profileOf('pellowick')
+    const own = profileOf('pellowick', shippedProfiles)
     const [sent] = events(0) as [ListingEvent & { kind: 'sent' }]
     // An outlet that lets a title change.
     const first = { ...sent, profile: { ...own, listing: { ...own.listing, neverChanged: [] } } }
@@ -92,14 +93,18 @@ describe('statements', () => {
       fc.property(fc.array(line, { maxLength: 12 }), lines => {
         for (const outlet of ['Ostrevane', 'Pellowick']) {
           const own = lines.filter(l => l.outlet === outlet)
-          const back = readStatement(statementCsv(lines, outlet), outlet)
+          const form = formOf(outlet)
+          const back = readStatement(statementCsv(lines, form), form)
           expect(back.lines).toEqual(own)
           expect(back.skipped).toBe(0)
         }
       }),
     )
     expect(
-      readStatement('month,copies,royalty total\nJune,3,1.00\n2026-06,x,1\n2026-06,2,0.50', 'Ostrevane'),
+      readStatement(
+        'month,copies,royalty total,currency\nJune,3,1.00,USD\n2026-06,x,1,USD\n2026-06,2,0.50,USD',
+        formOf('Ostrevane'),
+      ),
     ).toMatchObject({ skipped: 2, lines: [{ units: 2, royalty: 50, currency: 'USD' }] })
   })
   test('sums by month lose nothing', () => {

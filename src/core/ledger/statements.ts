@@ -1,12 +1,16 @@
 import Papa from 'papaparse'
-import { foldListing, type Hours, type ListingEvent, unitOf } from '../outlets'
+import {
+  CLOCK_START,
+  clockDate,
+  foldListing,
+  hasPackage,
+  type Hours,
+  HOURS_A_DAY,
+  type ListingEvent,
+  unitOf,
+} from '../outlets'
+import type { StatementColumns } from '../trade'
 
-/** The simulated clock starts here; months are counted from it. */
-export const CLOCK_START = Date.UTC(2026, 5, 1)
-export const HOURS_A_DAY = 24
-
-/** Moment of the simulated clock as a date, UTC. */
-export const clockDate = (now: Hours): Date => new Date(CLOCK_START + now * 3_600_000)
 /** "2026-06" for a moment. */
 export const monthOf = (now: Hours): string => clockDate(now).toISOString().slice(0, 7)
 /** Hours from the clock's start to the first moment of a month. */
@@ -74,57 +78,57 @@ export function statementsBy(now: Hours, listings: ListedEdition[]): StatementLi
   return out
 }
 
-/** A statement as its outlet writes it: CSV, each outlet with columns of its own. */
-export function statementCsv(lines: StatementLine[], outlet: string): string {
-  const own = lines.filter(l => l.outlet === outlet)
+/** A statement of an outlet as it writes it: its name, and its own columns. */
+export interface StatementForm {
+  outlet: string
+  columns: StatementColumns
+}
+
+/** The forms in which the outlets of listings write, each as its newest package knew it; in the order of their names. */
+export function statementForms(listings: ListedEdition[]): StatementForm[] {
+  const sent = listings.flatMap(l => l.events.filter(hasPackage)).sort((a, b) => a.at - b.at)
+  const columns = new Map(sent.map(e => [e.profile.name, e.profile.statement]))
+  return [...columns].map(([outlet, c]) => ({ outlet, columns: c })).sort((a, b) => (a.outlet < b.outlet ? -1 : 1))
+}
+
+/** An outlet's statement: CSV, in columns of its own. */
+export function statementCsv(lines: StatementLine[], { outlet, columns }: StatementForm): string {
   const cents = (n: number): string => (n / 100).toFixed(2)
-  if (outlet === 'Pellowick')
-    return Papa.unparse(
-      own.map(l => ({
-        Period: l.month,
-        Book: l.title,
-        Format: l.edition,
-        Sold: l.units,
-        Currency: l.currency,
-        Due: cents(l.royalty),
-      })),
-    )
   return Papa.unparse(
-    own.map(l => ({
-      month: l.month,
-      title: l.title,
-      edition: l.edition,
-      copies: l.units,
-      'royalty total': cents(l.royalty),
-      currency: l.currency,
-    })),
+    lines
+      .filter(l => l.outlet === outlet)
+      .map(l => ({
+        [columns.month]: l.month,
+        [columns.title]: l.title,
+        [columns.edition]: l.edition,
+        [columns.units]: l.units,
+        [columns.royalty]: cents(l.royalty),
+        [columns.currency]: l.currency,
+      })),
   )
 }
 
-/** Reads a statement back, whichever outlet wrote it. Lines that do not read are counted. */
-export function readStatement(csv: string, outlet: string): { lines: StatementLine[]; skipped: number } {
+/** Reads an outlet's statement. Lines that do not read are counted. */
+export function readStatement(
+  csv: string,
+  { outlet, columns }: StatementForm,
+): { lines: StatementLine[]; skipped: number } {
   const { data } = Papa.parse<Record<string, string>>(csv, { header: true, skipEmptyLines: true })
   const lines: StatementLine[] = []
   let skipped = 0
   for (const row of data) {
-    const pick = (...names: string[]): string =>
-      names
-        .map(n => row[n])
-        .find(v => v !== undefined)
-        ?.trim() ?? ''
-    const month = pick('month', 'Period')
-    const units = Number(pick('copies', 'Sold'))
-    const due = pick('royalty total', 'Due')
-    if (!/^\d{4}-\d{2}$/.test(month) || !Number.isInteger(units) || !/^-?\d+(\.\d{1,2})?$/.test(due)) skipped++
+    const pick = (what: keyof StatementColumns): string => row[columns[what]]?.trim() ?? ''
+    const [month, units, due] = [pick('month'), Number(pick('units')), pick('royalty')]
+    if (!/^\d{4}-\d{2}$/.test(month) || !Number.isFinite(units) || !due || !Number.isFinite(Number(due))) skipped++
     else
       lines.push({
         outlet,
         month,
-        title: pick('title', 'Book'),
-        edition: pick('edition', 'Format'),
+        title: pick('title'),
+        edition: pick('edition'),
         units,
         royalty: Math.round(Number(due) * 100),
-        currency: pick('currency', 'Currency') || 'USD',
+        currency: pick('currency'),
       })
   }
   return { lines, skipped }

@@ -10,6 +10,7 @@ import {
   listingFindings,
   type ListingSnapshot,
   profileOf,
+  revisionFee,
   shippedProfiles,
   slotProblems,
   type Submission,
@@ -43,14 +44,14 @@ const submission = (id: string, patch: Partial<ListingSnapshot> = {}, faults: st
   snapshot: snapshot(patch),
   faults,
 })
-const ostrevane = profileOf('ostrevane')
+const ostrevane = profileOf('ostrevane', shippedProfiles)
 const sent = (at: number, s: Submission, profile = ostrevane): ListingEvent => ({
   kind: 'sent',
   at,
   submission: s,
   profile,
 })
-const say = { length: (pt: number) => `${pt} pt`, money: (m: number) => `${m} c` }
+const say = { length: (pt: number) => `${pt} pt`, money: (m: number, currency: string) => `${m} ${currency}` }
 
 describe('a listing on the simulated clock', () => {
   test('draft, sent, in review, on sale: within the profile’s hours, the same each time', () => {
@@ -119,19 +120,79 @@ describe('a listing on the simulated clock', () => {
   })
 })
 
+describe('proofs and what revisions cost', () => {
+  const harrow = profileOf('harrowmere', shippedProfiles)
+  const at = (hour: number, e: Omit<ListingEvent, 'at'>): ListingEvent => ({ ...e, at: hour }) as ListingEvent
+  const of = (id: string, patch = {}) => ({ submission: submission(id, patch), profile: harrow })
+  test('print that wants one goes on sale with an approved proof of these very files, and not before', () => {
+    const without = foldListing([at(0, { kind: 'sent', ...of('a') })], 500)
+    expect(without.status).toBe('returned')
+    expect(without.returned!.reasons[0]).toContain('approved proof')
+    const ordered = at(0, { kind: 'proof ordered', ...of('a') })
+    const [proof] = foldListing([ordered], 1).proofs
+    expect(proof!.arrives).toBeGreaterThanOrEqual(7 * 24)
+    expect(proof!.arrives).toBeLessThanOrEqual(12 * 24)
+    // Approved before it is here: that says nothing.
+    expect(foldListing([ordered, at(1, { kind: 'proof approved' })], 900).proofs[0]!.approved).toBeUndefined()
+    const approved = [ordered, at(300, { kind: 'proof approved' })]
+    const status = (patch: object): string =>
+      foldListing([...approved, at(301, { kind: 'sent', ...of('b', patch) })], 900).status
+    expect(status({})).toBe('on sale')
+    expect(status({ price: 1, title: 'Other words' })).toBe('on sale')
+    expect(status({ interior: 'i2' })).toBe('returned')
+    expect(status({ cover: 'c2' })).toBe('returned')
+    // An ebook is not printed.
+    expect(status({ pages: undefined, interior: 'i2' })).toBe('on sale')
+    const what = foldListing(approved, 900).history
+    expect(what.map(h => h.what)).toEqual(['proof ordered', 'the proof is here', 'proof approved'])
+  })
+  test('two revisions a calendar year are free at Harrowmere, then 17.00; the next year begins anew', () => {
+    const open = { ...harrow, print: { ...harrow.print!, proof: undefined } }
+    const sentAt = (hour: number, id: string): ListingEvent => ({
+      kind: 'sent',
+      at: hour,
+      submission: submission(id),
+      profile: open,
+    })
+    const events = [sentAt(0, 'a'), sentAt(400, 'b'), sentAt(800, 'c')]
+    const fee = (n: number, now: number) => revisionFee(foldListing(events.slice(0, n), now), harrow, now)
+    expect(fee(1, 390)).toEqual({ fee: 0, free: 2 })
+    expect(fee(2, 790)).toEqual({ fee: 0, free: 1 })
+    expect(fee(3, 1200)).toEqual({ fee: 1700, free: 0 })
+    // The clock starts on 1 June 2026: 214 days to the year's end.
+    expect(fee(3, 214 * 24)).toEqual({ fee: 0, free: 2 })
+    expect(revisionFee(foldListing([], 0), ostrevane, 0)).toBeUndefined()
+  })
+})
+
 describe('drift', () => {
+  test('says prices in their own currencies, and what is stated', () => {
+    const moved = drift(
+      snapshot({ otherPrices: { GBP: 1000 } }),
+      snapshot({ otherPrices: { GBP: 1100, EUR: 900 }, adult: true, finish: 'gloss' }),
+      say,
+      'USD',
+    )
+    expect(moved).toEqual([
+      { what: 'for adults only', was: 'no', now: 'yes' },
+      { what: 'price in GBP', was: '1000 GBP', now: '1100 GBP' },
+      { what: 'price in EUR', was: '–', now: '900 EUR' },
+      { what: 'finish', was: '–', now: 'gloss' },
+    ])
+  })
   test('names what moved, old beside new, and nothing where nothing did', () => {
-    expect(drift(snapshot(), snapshot(), say)).toEqual([])
+    expect(drift(snapshot(), snapshot(), say, 'USD')).toEqual([])
     const moved = drift(
       snapshot(),
       snapshot({ pages: 104, spinePt: 18.7, wrapWidthPt: 900.7, cost: 222, royalty: 575, interior: 'i2' }),
       say,
+      'USD',
     )
     expect(moved.map(d => d.what)).toEqual(['pages', 'spine', 'wrap', 'print cost', 'royalty'])
     expect(moved[0]).toEqual({ what: 'pages', was: '100', now: '104' })
-    expect(drift(snapshot(), snapshot({ interior: 'i2' }), say).map(d => d.what)).toEqual(['interior'])
-    expect(drift(snapshot(), snapshot({ cover: 'c2', price: 1499 }), say).map(d => [d.what, d.now])).toEqual([
-      ['price', '1499 c'],
+    expect(drift(snapshot(), snapshot({ interior: 'i2' }), say, 'USD').map(d => d.what)).toEqual(['interior'])
+    expect(drift(snapshot(), snapshot({ cover: 'c2', price: 1499 }), say, 'USD').map(d => [d.what, d.now])).toEqual([
+      ['price', '1499 USD'],
       ['cover', 'changed since'],
     ])
   })
@@ -147,7 +208,13 @@ describe('the words of a listing', () => {
       description: 'Fine.',
     },
   }
-  const edition = { id: 'paperback', kind: 'paperback' as const, outlets: ['ostrevane'], style: 'x', price: 1399 }
+  const edition = {
+    id: 'paperback',
+    kind: 'paperback' as const,
+    outlets: ['ostrevane'],
+    style: 'x',
+    prices: { USD: 1399 },
+  }
   test('claims are refused in every outlet’s keywords, and what is packed for one has room in it', () => {
     const phrases = Array.from({ length: 60 }, (_, i) => ({ phrase: `word${i} thing${i} matter${i}`, demand: 60 - i }))
     for (const profile of shippedProfiles) {
@@ -192,6 +259,26 @@ describe('the words of a listing', () => {
     ])
     expect(stops({ rights: true, categories: ['a'] }, { description: 'x'.repeat(3201) })).toEqual(['description'])
     expect(stops({ rights: true, categories: ['a'], slots: ['1', '2', '3', '4', '5', '6', '7'] })).toEqual(['slots'])
+  })
+  test('books for adults only: refused, sold apart, or sold as all are', () => {
+    const found = (adults: 'sold' | 'apart' | 'refused', adult: boolean) =>
+      listingFindings(
+        book,
+        edition,
+        { rights: true, categories: ['a'], adult },
+        {
+          ...ostrevane,
+          listing: { ...ostrevane.listing, adults },
+        },
+      )
+        .filter(f => f.rule === 'adults only')
+        .map(f => f.severity)
+    expect([found('refused', true), found('apart', true), found('sold', true), found('refused', false)]).toEqual([
+      ['stop'],
+      ['remark'],
+      [],
+      [],
+    ])
   })
   test('plurals meet their singulars', () => {
     expect(['boxes', 'ladies', 'bees', 'glass', 'Tidewarden’s', 'lighthouses'].map(stem)).toEqual([

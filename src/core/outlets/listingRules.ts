@@ -1,5 +1,5 @@
 import { authorLine, type Book, type Edition, type ListingDraft } from '../book'
-import type { Finding } from '../check'
+import type { Finding, RemedyCode } from '../check'
 import { KEYWORDS_APART, stem, wordsOf } from '../market'
 import type { OutletProfile } from '../trade'
 import { keywordRoom } from './keywords'
@@ -69,27 +69,22 @@ export function listingFindings(book: Book, edition: Edition, draft: ListingDraf
     severity: Finding['severity'],
     field: string,
     message: string,
-    remedy: string,
+    remedy: RemedyCode,
     amount?: string,
   ): void => void out.push({ rule, severity, place: inData(field), message, remedy, ...(amount ? { amount } : {}) })
-  if (edition.price === undefined) add('price', 'stop', 'price', 'No price is set.', 'Enter the list price.')
+  if (edition.prices?.[profile.currency] === undefined)
+    add('price', 'stop', 'price', 'No price is set.', 'enter the price')
   if (rules.description !== undefined) {
     const length = data.description?.length ?? 0
     if (!length)
-      add(
-        'description',
-        'stop',
-        'description',
-        `${profile.name} wants a description.`,
-        'Write it in the plan: what the reader gets.',
-      )
+      add('description', 'stop', 'description', `${profile.name} wants a description.`, 'write the description')
     else if (length > rules.description)
       add(
         'description',
         'stop',
         'description',
         `The description is ${length} characters; ${profile.name} takes ${rules.description}.`,
-        'Shorten it.',
+        'shorten it',
         `${length - rules.description} characters`,
       )
     if (/https?:|www\.|@\w+\./i.test(data.description ?? ''))
@@ -98,7 +93,7 @@ export function listingFindings(book: Book, edition: Edition, draft: ListingDraf
         'stop',
         'description',
         'The description holds an address: outlets refuse contact data.',
-        'Take it out.',
+        'take the address out',
       )
   }
   const slots = (draft.slots ?? []).filter(s => s.trim())
@@ -109,7 +104,7 @@ export function listingFindings(book: Book, edition: Edition, draft: ListingDraf
         'stop',
         'slots',
         `${slots.length} slots are filled; ${profile.name} has ${rules.keywordSlots.count}.`,
-        'Take some out.',
+        'take some out',
       )
   }
   if (keywordRoom(profile)) {
@@ -125,17 +120,11 @@ export function listingFindings(book: Book, edition: Edition, draft: ListingDraf
           p.marked.some(m => m.rule !== 'said already') ? 'stop' : 'mend',
           'slots',
           `Slot ${i + 1}: ${p.message}`,
-          'Change the marked words.',
+          'change the marked words',
         )
     })
     if (!slots.length)
-      add(
-        'slots',
-        'remark',
-        'slots',
-        'No slot is filled: the title alone has to be found.',
-        'Keep phrases in Research and give them a slot.',
-      )
+      add('slots', 'remark', 'slots', 'No slot is filled: the title alone has to be found.', 'fill a slot')
   }
   if (rules.keywordCharacters) {
     const all = slots.join(KEYWORDS_APART).length
@@ -145,7 +134,7 @@ export function listingFindings(book: Book, edition: Edition, draft: ListingDraf
         'stop',
         'slots',
         `The keywords are ${all} characters; ${profile.name} takes ${rules.keywordCharacters}.`,
-        'Take some out.',
+        'take some out',
       )
   }
   if (rules.keywordCount && slots.length > rules.keywordCount)
@@ -154,7 +143,7 @@ export function listingFindings(book: Book, edition: Edition, draft: ListingDraf
       'stop',
       'slots',
       `${slots.length} keywords; ${profile.name} takes ${rules.keywordCount}.`,
-      'Take some out.',
+      'take some out',
     )
   if (rules.categories) {
     const n = draft.categories?.length ?? 0
@@ -164,7 +153,7 @@ export function listingFindings(book: Book, edition: Edition, draft: ListingDraf
         'stop',
         'categories',
         `${profile.name} wants ${rules.categories.least === 1 ? 'a category' : `${rules.categories.least} categories`}.`,
-        'Choose where books like this stand.',
+        'choose categories',
       )
     if (n > rules.categories.most)
       add(
@@ -172,25 +161,29 @@ export function listingFindings(book: Book, edition: Edition, draft: ListingDraf
         'stop',
         'categories',
         `${n} categories; ${profile.name} takes ${rules.categories.most}.`,
-        'Take some out.',
+        'take some out',
       )
-    if (draft.lowContent && profile.notes.some(x => /low-content books take one category/i.test(x)) && n > 1)
+    const few = rules.lowContentCategories
+    if (draft.lowContent && few !== undefined && n > few)
       add(
         'categories',
         'stop',
         'categories',
-        `${profile.name} gives a low-content book one category.`,
-        'Keep the best one.',
+        `${profile.name} gives a low-content book ${few === 1 ? 'one category' : `${few} categories`}.`,
+        few === 1 ? 'keep one category' : 'keep fewer categories',
       )
   }
-  if (!draft.rights)
+  if (draft.adult && rules.adults === 'refused')
+    add('adults only', 'stop', 'adults', `${profile.name} takes no books for adults only.`, 'go elsewhere')
+  if (draft.adult && rules.adults === 'apart')
     add(
-      'rights',
-      'stop',
-      'rights',
-      'The rights are not stated.',
-      'State that text, pictures and fonts are yours to publish.',
+      'adults only',
+      'remark',
+      'adults',
+      `${profile.name} shows books for adults only to those who ask for them.`,
+      'nothing wanted',
     )
+  if (!draft.rights) add('rights', 'stop', 'rights', 'The rights are not stated.', 'state the rights')
   return out
 }
 

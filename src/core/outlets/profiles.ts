@@ -8,8 +8,8 @@ import tarnbrook from './profiles/tarnbrook.json' with { type: 'json' }
 /** The four simulated outlets that ship with the app, in the order in which they are offered. A test reads each by the schema; doing so at every start cost a press 70 ms. */
 export const shippedProfiles = [ostrevane, pellowick, harrowmere, tarnbrook] as unknown as OutletProfile[]
 
-/** A shipped profile by id, or a Fault that lists them. */
-export function profileOf(id: string, profiles: OutletProfile[] = shippedProfiles): OutletProfile {
+/** A profile by id, or a Fault that lists those there are. */
+export function profileOf(id: string, profiles: readonly OutletProfile[]): OutletProfile {
   const found = profiles.find(p => p.id === id)
   if (!found)
     throw new Fault(

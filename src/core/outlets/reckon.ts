@@ -51,7 +51,7 @@ export function reckon(outlet: OutletProfile, wish: Wish): Reckoning {
     const papers = outlet.print!.papers
     const paper = papers.find(p => p.id === wish.paper) ?? papers[0]!
     const spec: PrintSpec = { binding: wish.binding, trim: wish.trim, paper: paper.id, ink: wish.ink }
-    const problems = specProblems(outlet, spec, wish.pages)
+    const problems = specProblems(outlet, spec, { pages: wish.pages }).map(p => p.message)
     if (problems.length) return { outlet, problems }
     const pages = roundPages(wish.pages, rules.pageMultiple)
     const flat = flatFor(outlet, { ...spec, pages })

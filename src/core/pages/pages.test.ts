@@ -7,7 +7,7 @@ import { createBook } from '../book'
 import { eachInk } from '../check/pageRules'
 import { pageText } from '../marks'
 import { insideMargin } from '../trade'
-import { profileOf } from '../outlets'
+import { profileOf, shippedProfiles } from '../outlets'
 import {
   evenness,
   harbourRoman,
@@ -274,7 +274,7 @@ describe('a long book', () => {
 describe('the gutter settles with the page count', () => {
   test('at the first margin that is legal at its own count', async () => {
     const book = bookOf(longText(30000, 6))
-    const profile = profileOf('harrowmere')
+    const profile = profileOf('harrowmere', shippedProfiles)
     const narrow = { ...harbourRoman, margins: { ...harbourRoman.margins, inside: 20 / 72 } }
     const rule = (pages: number) => insideMargin(profile, 'paperback', pages)
     const interior = await settleInterior(new Setter(shelf), book, narrow, { width: 432, height: 648 }, rule)

@@ -323,8 +323,10 @@ describe('small pictures', () => {
       ],
       { picture: { asset: 'wide', alt: ' ', decoration: false } },
     )
-    const { profileOf } = await import('../outlets')
-    const found = check({ book, profile: profileOf('ostrevane') }).filter(f => f.rule === 'picture description')
+    const { profileOf, shippedProfiles } = await import('../outlets')
+    const found = check({ book, profile: profileOf('ostrevane', shippedProfiles) }).filter(
+      f => f.rule === 'picture description',
+    )
     expect(found.map(f => 'block' in f.place && f.place.block)).toEqual(['', 'a'])
   })
 })

@@ -27,6 +27,10 @@ export function bindingRules(profile: OutletProfile, kind: BindingKind): Binding
   return rules
 }
 
+/** One book of a binding, in a sentence: "paperback". */
+export const bindingWord = (kind: BindingKind): string =>
+  ({ paperback: 'paperback', coil: 'coil book', saddle: 'stitched booklet', case: 'case laminate' })[kind]
+
 export const bindingName = (kind: BindingKind): string =>
   ({ paperback: 'paperbacks', coil: 'coil books', saddle: 'stitched booklets', case: 'case laminate' })[kind]
 
@@ -98,28 +102,47 @@ export function printCost(profile: OutletProfile, spec: PrintSpec, pages: number
   return add(body, exact(bindingRules(profile, spec.binding).extraCost))
 }
 
-/** Checks a specification against a profile; returns plain sentences, none where all is well. */
-export function specProblems(profile: OutletProfile, spec: PrintSpec, pages?: number): string[] {
-  const problems: string[] = []
+/** What an outlet does not make of a specification: of which part of it, and a plain sentence. */
+export interface SpecProblem {
+  what: 'outlet' | 'trim' | 'finish' | 'pages'
+  message: string
+}
+
+/** Checks a specification against a profile; none where all is well. `pages` as made, before the outlet's blanks. */
+export function specProblems(
+  profile: OutletProfile,
+  spec: PrintSpec,
+  { pages, finish }: { pages?: number; finish?: string } = {},
+): SpecProblem[] {
+  const problems: SpecProblem[] = []
+  const say = (what: SpecProblem['what'], message: string): void => void problems.push({ what, message })
   try {
     const binding = bindingRules(profile, spec.binding)
     if (!binding.trims.includes(spec.trim))
-      problems.push(`${profile.name} does not print ${spec.trim}: it prints ${binding.trims.join(', ')}.`)
+      say('trim', `${profile.name} does not print ${spec.trim}: it prints ${binding.trims.join(', ')}.`)
+    if (finish && !finishesOf(profile, spec.binding).includes(finish))
+      say('finish', `${profile.name} does not finish ${bindingName(spec.binding)} in ${finish}.`)
     paperOf(profile, spec.paper)
     printCost(profile, spec, pages ?? binding.leastPages)
     if (pages !== undefined) {
       const printed = roundPages(pages, binding.pageMultiple)
       if (printed < binding.leastPages)
-        problems.push(`${printed} pages are ${binding.leastPages - printed} fewer than ${profile.name} binds.`)
+        say('pages', `${printed} pages are ${binding.leastPages - printed} fewer than ${profile.name} binds.`)
       if (printed > binding.mostPages)
-        problems.push(`${printed} pages are ${printed - binding.mostPages} more than ${profile.name} binds.`)
+        say('pages', `${printed} pages are ${printed - binding.mostPages} more than ${profile.name} binds.`)
     }
   } catch (e) {
     if (!(e instanceof Fault)) throw e
-    problems.push(e.message)
+    say('outlet', e.message)
   }
   return problems
 }
+
+/** The surfaces that an outlet offers for covers of a binding. */
+export const finishesOf = (profile: OutletProfile, binding: BindingKind): string[] =>
+  printRules(profile)
+    .finishes.filter(f => !f.bindings || f.bindings.includes(binding))
+    .map(f => f.name)
 
 /** The list price less the tax inside it: list ÷ (1 + VAT). */
 export const withoutTax = (list: Exact, vat: string): Exact => div(list, add(exact(1), exact(vat)))

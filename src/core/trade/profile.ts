@@ -1,6 +1,7 @@
-import { array, type InferType, lazy, mixed, number, object, string } from 'yup'
+import { array, boolean, type InferType, lazy, mixed, number, object, string } from 'yup'
 import { Fault } from './fault'
 import { strangeKey } from './keys'
+import { currentProfile } from './profileMigration'
 
 /**
  * The outlet profile: an open JSON document that says all an outlet asks and pays. Four ship with the app; an author
@@ -26,6 +27,19 @@ const insideMargin = lazy((v: unknown) =>
 export type InsideMargin = { bands: { upTo: number; margin: string }[] } | { base: string; aPage: string; step: string }
 
 const paper = object({ id: string().required(), name: string().required(), caliper: length().required() }).noUnknown()
+
+/** A surface of the cover. Where `bindings` is absent it is offered for all. */
+const finish = object({ name: string().max(40).required(), bindings: array(string().required()) }).noUnknown()
+
+/** A printed proof, ordered before the sale. */
+const proof = object({
+  /** Print is put on sale only when a proof of these very files was approved. */
+  wanted: boolean().required(),
+  /** Days until it arrives. */
+  days: object({ least: number().min(0).max(365).required(), most: number().min(0).max(365).required() })
+    .noUnknown()
+    .required(),
+}).noUnknown()
 
 const inkCost = object({
   ink: string().oneOf(['black', 'colour']).required(),
@@ -53,7 +67,6 @@ const bindingSchema = object({
     .noUnknown()
     .default(undefined)
     .optional(),
-  coverAs: string().oneOf(['one sheet', 'two pages']).default('one sheet'),
 }).noUnknown()
 
 const printSchema = object({
@@ -61,12 +74,13 @@ const printSchema = object({
   bindings: array(bindingSchema).min(1).required(),
   bleed: length().required(),
   bleedEdges: number().oneOf([3, 4]).required(),
+  /** From the trim, what means something; of interiors with bleed it may be another. */
   safe: length().required(),
   safeWithBleed: length().required(),
   insideMargin: insideMargin as unknown as ReturnType<typeof mixed<InsideMargin>>,
   spineTextFrom: pages().required(),
   spineClear: length().required(),
-  finishes: array(string().required()).min(1).required(),
+  finishes: array(finish).min(1).required(),
   play: object({ silent: length().required(), remark: length().required() }).noUnknown().required(),
   barcode: string().oneOf(['back, lower right', 'back, lower left', 'printer leaves it']).required(),
   costs: array(inkCost).min(1).required(),
@@ -74,11 +88,22 @@ const printSchema = object({
   interiorMb: number().min(1).required(),
   coverMb: number().min(1).required(),
   pdf: string().oneOf(['plain', 'pdf/x-1a prepared']).required(),
+  proof: proof.default(undefined).optional(),
+}).noUnknown()
+
+/** A way on which print is sold. */
+const channel = object({
+  channel: string().required(),
+  share: rate().required(),
+  /** The share for low-content books, where it is another. */
+  lowContentShare: rate(),
+  /** Low-content books are not sold on it. */
+  closedToLowContent: boolean(),
 }).noUnknown()
 
 const royaltySchema = object({
-  /** Print: share of (list − tax) less the print cost, for each channel. */
-  print: array(object({ channel: string().required(), share: rate().required() }).noUnknown()).default([]),
+  /** Print: share of (list − tax) less the print cost, for each channel; the outlet's own first. */
+  print: array(channel).default([]),
   /** Ebook: the share of the first band whose `upTo` is not below the list price; open-ended where `upTo` is absent. */
   ebook: array(object({ upTo: amount(), share: rate().required() }).noUnknown()).default([]),
   /** Delivery, minor units a megabyte (10⁶ bytes) after the first `freeMb`. */
@@ -114,7 +139,52 @@ const listingSchema = object({
     .noUnknown()
     .default(undefined)
     .optional(),
+  /** Categories that a low-content book may have at most, where they are fewer. */
+  lowContentCategories: number().integer(),
+  /** Books for adults only: sold as others are, apart from them, or refused. */
+  adults: string().oneOf(['sold', 'apart', 'refused']).default('sold'),
   neverChanged: array(string().required()).default([]),
+}).noUnknown()
+
+/** What a revision of a title on sale costs, minor units. */
+const revisionsSchema = object({
+  fee: amount().required(),
+  /** So many a calendar year are free; all, where the fee is 0. */
+  freeAYear: number().integer().min(0).max(1000),
+  /** What a change of where the title is sold costs. */
+  reachFee: amount(),
+}).noUnknown()
+
+/** Other shops that the outlet brings a title to. */
+const reachSchema = object({
+  /** The channel that they pay on; the outlet's only one where absent. */
+  channel: string(),
+  shops: array(string().required()).min(1).required(),
+  /** Each shop can be left out by itself. */
+  each: boolean().required(),
+}).noUnknown()
+
+/** A country or region that the outlet sells in: what it is paid in, and the tax inside its list prices. */
+const territory = object({
+  code: string()
+    .matches(/^[A-Z]{2}$/, '${path} wants two capitals such as "GB"')
+    .required(),
+  name: string().max(60).required(),
+  currency: string()
+    .matches(/^[A-Z]{3}$/, '${path} wants three capitals such as "USD"')
+    .required(),
+  vat: rate().required(),
+}).noUnknown()
+
+/** The columns of the outlet's statements, by what stands in them. */
+const columnName = () => string().max(60).required()
+const statementSchema = object({
+  month: columnName(),
+  title: columnName(),
+  edition: columnName(),
+  units: columnName(),
+  royalty: columnName(),
+  currency: columnName(),
 }).noUnknown()
 
 const reviewSchema = object({
@@ -126,50 +196,63 @@ const reviewSchema = object({
     .required(),
 }).noUnknown()
 
+/** The version of the document; earlier ones are brought up to it when they are read. */
+export const PROFILE_VERSION = 2
+
 export const profileSchema = object({
   format: string().oneOf(['porchlight-outlet']).required(),
-  version: number().oneOf([1]).required(),
+  version: number().oneOf([PROFILE_VERSION]).required(),
   id: string()
     .matches(/^[a-z0-9-]{1,40}$/, 'id wants small letters, figures and hyphens')
     .required(),
   name: string().max(80).required(),
   kind: string().max(80).required(),
+  /** What its costs, fees and ebook bands are said in. */
   currency: string()
     .matches(/^[A-Z]{3}$/)
     .required(),
-  /** Minor units of the base currency × this = minor units there. */
+  /** Minor units of that currency × this = minor units there. */
   exchange: object().test(
     'rates',
     'exchange wants decimals by currency',
-    v => !v || Object.values(v).every(x => rate().isValidSync(x)),
-  ),
-  /** VAT by territory, included in the list price. */
-  vat: object().test(
-    'rates',
-    'vat wants decimals by territory',
-    v => !v || Object.values(v).every(x => rate().isValidSync(x)),
-  ),
+    v => !v || Object.entries(v).every(([c, x]) => /^[A-Z]{3}$/.test(c) && rate().isValidSync(x)),
+  ) as unknown as ReturnType<typeof mixed<Record<string, string>>>,
+  /** Where it sells; the first is at home. */
+  territories: array(territory).min(1).required(),
   print: printSchema.default(undefined).optional(),
   ebook: ebookSchema.default(undefined).optional(),
   royalty: royaltySchema.required(),
   listing: listingSchema.required(),
   review: reviewSchema.required(),
-  shops: array(string().required()).default([]),
+  revisions: revisionsSchema.required(),
+  reach: reachSchema.default(undefined).optional(),
+  /** It pays several payees of a title. */
+  payees: boolean().default(false),
+  /** Whose ISBN it takes. */
+  isbn: array(string().oneOf(['own', 'given']).required()).default(['own']),
+  statement: statementSchema.required(),
+  /** For the author's eye alone: no rule is read out of them. */
   notes: array(string().required()).default([]),
 }).noUnknown()
 
-export type OutletProfile = Omit<InferType<typeof profileSchema>, 'print' | 'ebook'> & {
+type Read = InferType<typeof profileSchema>
+export type OutletProfile = Omit<Read, 'print' | 'ebook' | 'exchange'> & {
   print?: PrintRules
   ebook?: EbookRules
+  exchange?: Record<string, string>
 }
+export type Territory = Read['territories'][number]
+export type StatementColumns = Read['statement']
+export type Channel = InferType<typeof channel>
 export type PrintRules = InferType<typeof printSchema>
 export type EbookRules = InferType<typeof ebookSchema>
 export type BindingRules = InferType<typeof bindingSchema>
 export type BindingKind = BindingRules['kind']
 export type Ink = 'black' | 'colour'
 
-/** Reads a profile document. Throws a Fault that names the field which is wrong. */
-export function readProfile(data: unknown): OutletProfile {
+/** Reads a profile document of this or an earlier version. Throws a Fault that names the field which is wrong. */
+export function readProfile(document: unknown): OutletProfile {
+  const data = currentProfile(document)
   const strange = strangeKey(data)
   if (strange)
     throw new Fault(

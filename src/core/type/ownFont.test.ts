@@ -1,4 +1,5 @@
 import { describe, expect, test } from '@jest/globals'
+import { shippedProfiles } from '../outlets'
 import fc from 'fast-check'
 import { fontSource, nodePdf } from '@/cli/ports'
 import { readProject, writeProject } from '@/core/archive'
@@ -127,7 +128,7 @@ describe('fonts of the author’s own', () => {
     const family = ownFamily([await readFont(bytes)])
     const book = { ...bookOf([['Set in my own letters.']]), fonts: [family] }
     const project = writeProject({ book, pictures: new Map([[hashOf(bytes), bytes]]) })
-    const back = readProject(project)
+    const back = readProject(project, { known: shippedProfiles })
     expect(back.book.fonts).toEqual([family])
     expect(Buffer.from(back.pictures.get(family.files.regular!)!).equals(Buffer.from(bytes))).toBe(true)
     const shelf = new FontShelf(fontSource)

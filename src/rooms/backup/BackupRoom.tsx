@@ -7,6 +7,7 @@ import { Cancelled, type Progress } from '@/core/trade'
 import { type Choice, collectLibrary, type Compared, compareLibrary, restoreLibrary } from '@/data/backup'
 import { getBook } from '@/data/books'
 import { listBooks } from '@/data/bookList'
+import { allOutlets, ownOutletsOf } from '@/data/outlets'
 import { askWriter } from '@/data/writer'
 import { saveAs } from '@/parts/saveAs'
 import { Sill } from '@/parts/Sill'
@@ -52,11 +53,19 @@ export function BackupRoom() {
   const one = (id: string): Promise<void> =>
     doing('Writing the book', async () => {
       const stored = await getBook(id)
-      if (stored) saveAs(await press().writeProject(stored), `${id}.porchlight`, 'application/zip')
+      if (stored)
+        saveAs(
+          await press().writeProject({
+            ...stored,
+            outlets: ownOutletsOf(stored.book, await allOutlets()),
+          }),
+          `${id}.porchlight`,
+          'application/zip',
+        )
     })
   const read = (file: File): Promise<void> =>
     doing('Reading the backup', async () => {
-      const library = await press().readLibrary(file)
+      const library = await press().readLibrary(file, await allOutlets())
       const says = await compareLibrary(library)
       setChoices(Object.fromEntries(says.books.map(b => [b.id, firstChoice(b)])))
       setFound({ name: file.name, library, says })

@@ -30,9 +30,9 @@ export function CheckRoom({ bookId }: { bookId: string }) {
     if (!figures || !book || !edition || !outletId) return undefined
     return [
       ...figures.findings,
-      ...listingFindings(book, edition, draftOf(book, edition.id, outletId), profileOf(outletId)),
+      ...listingFindings(book, edition, draftOf(book, edition.id, outletId), profileOf(outletId, view.outlets)),
     ]
-  }, [figures, book, edition, outletId])
+  }, [figures, book, edition, outletId, view.outlets])
   const causes = useMemo(
     () => causesOf([...(findings ?? [])].sort((a, b) => rank[a.severity] - rank[b.severity])),
     [findings],
@@ -66,7 +66,7 @@ export function CheckRoom({ bookId }: { bookId: string }) {
                     variant="borderless"
                     aria-label="Outlet"
                     value={outletId}
-                    options={edition.outlets.map(o => ({ value: o, label: profileOf(o).name }))}
+                    options={edition.outlets.map(o => ({ value: o, label: profileOf(o, view.outlets).name }))}
                     onChange={o => chooseEdition(bookId, edition.id, o)}
                     popupMatchSelectWidth={150}
                   />

@@ -1,4 +1,4 @@
-import type { Finding } from '@/core/check'
+import { type Finding, remedyWords } from '@/core/check'
 
 /** Findings of one cause: the same rule and remedy, at one or many places. */
 export interface Cause {
@@ -13,10 +13,10 @@ export interface Cause {
 export function causesOf(findings: Finding[]): Cause[] {
   const by = new Map<string, Cause>()
   for (const f of findings) {
-    const key = `${f.severity}/${f.rule}/${f.remedy}`
+    const key = `${f.severity}/${f.rule}/${f.remedy} ${f.remedyValue ?? ''}`
     const c = by.get(key)
     if (c) c.findings.push(f)
-    else by.set(key, { key, rule: f.rule, severity: f.severity, remedy: f.remedy, findings: [f] })
+    else by.set(key, { key, rule: f.rule, severity: f.severity, remedy: remedyWords(f), findings: [f] })
   }
   return [...by.values()]
 }

@@ -3,7 +3,8 @@ import { Button } from 'antd'
 import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { useEffect, useMemo, useRef, useState, useSyncExternalStore } from 'react'
-import { type Book, plainEditions } from '@/core/book'
+import type { Book } from '@/core/book'
+import { firstEditions } from '@/core/outlets'
 import { freshBookId, putBook } from '@/data/books'
 import { Cancelled } from '@/core/trade'
 import { PageCanvas } from '@/parts/PageCanvas'
@@ -13,6 +14,7 @@ import type { Leaves } from '@/core/chain'
 import { letGo, nextHeld, onHeld } from '@/data/waiting'
 import { proposed, withStruck } from './understanding'
 import './intake.css'
+import { useOutlets } from '@/parts/useOutlets'
 import { useSay } from '@/parts/useSay'
 
 /** The manuscript as it was understood: each proposed section with its evidence, beside its page. Taken or struck, then it is a book. */
@@ -24,6 +26,7 @@ export function IntakeRoom() {
   const [trouble, setTrouble] = useState<string>()
   const [stopped, setStopped] = useState(false)
   const [busy, setBusy] = useState(false)
+  const outlets = useOutlets()
   const list = useRef<HTMLOListElement>(null)
   const router = useRouter()
   const say = useSay()
@@ -31,12 +34,15 @@ export function IntakeRoom() {
   const sections = useMemo(() => (held ? proposed(held.read.book) : []), [held])
   const book = useMemo<Book | undefined>(
     () =>
-      held && {
+      held &&
+      outlets && {
         ...withStruck(held.read.book, struck),
         id: 'intake',
-        editions: plainEditions.map(e => (held.read.isbn && e.kind !== 'ebook' ? { ...e, isbn: held.read.isbn } : e)),
+        editions: firstEditions('text', outlets).map(e =>
+          held.read.isbn && e.kind !== 'ebook' ? { ...e, isbn: held.read.isbn } : e,
+        ),
       },
-    [held, struck],
+    [held, struck, outlets],
   )
   const current = sections[at]
 
@@ -47,10 +53,10 @@ export function IntakeRoom() {
 
   // The page beside: where the chosen section begins, or where it now runs on.
   useEffect(() => {
-    if (!book || !held || !current || stopped) return
+    if (!book || !outlets || !held || !current || stopped) return
     let gone = false
     const work = async (): Promise<void> => {
-      await openAtPress(book, held.read.pictures)
+      await openAtPress(book, outlets, held.read.pictures)
       const leaves = await press().leaves('intake', 'paperback')
       let host = current
       for (let i = at; i > 0 && struck.has(sections[i]!.section.id); i--) host = sections[i - 1]!
@@ -65,7 +71,7 @@ export function IntakeRoom() {
     return () => {
       gone = true
     }
-  }, [book, held, current, at, struck, sections, stopped])
+  }, [book, outlets, held, current, at, struck, sections, stopped])
 
   const toggle = (i: number): void => {
     const s = sections[i]

@@ -9,6 +9,7 @@ import {
   readStatement,
   type StatementLine,
   statementCsv,
+  statementForms,
   statementsBy,
 } from '@/core/ledger'
 import { formatMoney } from '@/core/trade'
@@ -37,9 +38,9 @@ function useStatements():
       return { key: l.key, edition: kindWords[kind] ?? kind, events: l.events }
     })
     const issued = statementsBy(now, listed)
-    const outlets = [...new Set(issued.map(l => l.outlet))].sort()
-    const csv = outlets.map(outlet => ({ outlet, text: statementCsv(issued, outlet) }))
-    const read = csv.map(c => readStatement(c.text, c.outlet))
+    const forms = statementForms(listed).filter(f => issued.some(l => l.outlet === f.outlet))
+    const csv = forms.map(form => ({ ...form, text: statementCsv(issued, form) }))
+    const read = csv.map(c => readStatement(c.text, c))
     return {
       lines: read.flatMap(r => r.lines),
       csv,

@@ -1,43 +1,28 @@
 'use client'
-import { Button } from 'antd'
-import type { Book, Edition } from '@/core/book'
-import { listingFindings, profileOf, shippedProfiles } from '@/core/outlets'
-import { Cancelled } from '@/core/trade'
+import type { Edition } from '@/core/book'
+import { listingFindings, profileOf } from '@/core/outlets'
+import { Cancelled, type OutletProfile } from '@/core/trade'
 import { BookTop, NoBook } from '@/parts/BookTop'
 import { kindWords } from '@/parts/kinds'
 import { ClockBar } from '@/parts/ClockBar'
-import { Lamp } from '@/parts/Lamp'
 import { Sill, sillOf } from '@/parts/Sill'
-import { type Pair, pairLamp } from '@/parts/pairs'
+import type { Pair } from '@/parts/pairs'
 import { usePairs } from '@/parts/usePairs'
-import { chooseEdition, useOpenBook } from '@/parts/useOpenBook'
+import { useOpenBook } from '@/parts/useOpenBook'
 import { useCommit } from '@/parts/useCommit'
 import { usePress } from '@/parts/usePress'
 import type { Figures } from '@/core/chain'
+import { Cell, type Stops } from './Cell'
 import { Sheet } from './Sheet'
 import './listings.css'
 import { draftOf, pairKey } from '@/core/book'
-
-/** What stops a pair: in its files, in what the listing says; or why its files could not be looked into. */
-interface Stops {
-  files: number
-  words: number
-  unread?: string
-}
-
-/** Whether an outlet sells or prints this kind of edition at its trim. */
-const takes = (e: Edition, outletId: string): boolean => {
-  const p = profileOf(outletId)
-  return e.kind === 'ebook'
-    ? !!p.ebook
-    : !!p.print?.bindings.some(b => b.kind === e.kind && b.trims.includes(e.trim ?? ''))
-}
 
 /** The listings: a grid of editions by outlets; a cell opens its sheet. */
 export function ListingsRoom({ bookId }: { bookId: string }) {
   const view = useOpenBook(bookId)
   const { book, edition, outletId } = view
-  const { pairs, trouble } = usePairs(book, view.version)
+  const { outlets } = view
+  const { pairs, now, trouble } = usePairs(book, view.version)
   const commit = useCommit(bookId)
   const readOnly = view.hold === 'following'
 
@@ -50,7 +35,7 @@ export function ListingsRoom({ bookId }: { bookId: string }) {
       for (const e of book.editions)
         for (const o of e.outlets) {
           if (!wanted()) return undefined
-          const own = listingFindings(book, e, draftOf(book, e.id, o), profileOf(o))
+          const own = listingFindings(book, e, draftOf(book, e.id, o), profileOf(o, outlets))
           found[pairKey(e.id, o)] = {
             words: own.filter(f => f.severity === 'stop').length,
             ...(await press.findings(bookId, e.id, o).then(
@@ -65,7 +50,7 @@ export function ListingsRoom({ bookId }: { bookId: string }) {
         }
       return found
     },
-    [book, bookId, version],
+    [book, bookId, version, outlets],
   )
 
   if (view.missing) return <NoBook />
@@ -86,7 +71,7 @@ export function ListingsRoom({ bookId }: { bookId: string }) {
               <thead>
                 <tr>
                   <th scope="col">Edition</th>
-                  {shippedProfiles.map(p => (
+                  {outlets.map(p => (
                     <th key={p.id} scope="col">
                       {p.name}
                       <em>{p.kind}</em>
@@ -101,12 +86,12 @@ export function ListingsRoom({ bookId }: { bookId: string }) {
                       {kindWords[e.kind]}
                       <em>{e.isbn ?? 'no ISBN'}</em>
                     </th>
-                    {shippedProfiles.map(p => (
+                    {outlets.map(p => (
                       <td key={p.id}>
                         <Cell
                           book={book}
                           edition={e}
-                          outletId={p.id}
+                          outlet={p}
                           pair={pairs.find(x => x.edition.id === e.id && x.outletId === p.id)}
                           stops={stops[pairKey(e.id, p.id)]}
                           chosen={chosen?.edition.id === e.id && chosen.outletId === p.id}
@@ -120,7 +105,17 @@ export function ListingsRoom({ bookId }: { bookId: string }) {
               </tbody>
             </table>
           )}
-          {book && chosen && <Sheet key={chosen.key} book={book} pair={chosen} figures={figures} readOnly={readOnly} />}
+          {book && chosen && (
+            <Sheet
+              key={chosen.key}
+              book={book}
+              pair={chosen}
+              profile={profileOf(chosen.outletId, outlets)}
+              figures={figures}
+              now={now}
+              readOnly={readOnly}
+            />
+          )}
           {!book && (
             <p className="waiting" role="status">
               Opening the listings …
@@ -130,116 +125,32 @@ export function ListingsRoom({ bookId }: { bookId: string }) {
       </main>
       <Sill
         figures={figures ? sillOf(figures, view.was) : []}
-        asks={view.trouble ?? trouble ?? unreadOf(pairs, stops) ?? asksOf(pairs)}
+        asks={view.trouble ?? trouble ?? unreadOf(pairs, stops, outlets) ?? asksOf(pairs, outlets)}
       />
     </>
   )
 }
 
-/** Where a pair stands, in two or three words. */
-function standing({ state, differences }: Pair, stops: Stops | undefined): string {
-  if (state.pending) return 'decision to come'
-  if (state.live) return differences.length ? `${differences.length} differences` : 'in step'
-  if (!stops) return 'reading …'
-  if (stops.unread) return 'cannot be read'
-  if (stops.files) return `${stops.files} to mend`
-  return stops.words ? `${stops.words} to state` : 'may be sent'
-}
-
 /** Why the files of a pair could not be looked into, of the first for which that is so. */
-function unreadOf(pairs: Pair[], stops: Record<string, Stops>): string | undefined {
+function unreadOf(pairs: Pair[], stops: Record<string, Stops>, outlets: readonly OutletProfile[]): string | undefined {
   const pair = pairs.find(p => stops[pairKey(p.edition.id, p.outletId)]?.unread)
   if (!pair) return undefined
   const { unread } = stops[pairKey(pair.edition.id, pair.outletId)]!
-  return `The ${kindWords[pair.edition.kind]!.toLowerCase()}’s files for ${profileOf(pair.outletId).name} could not be read: ${unread}`
+  return `The ${kindWords[pair.edition.kind]!.toLowerCase()}’s files for ${profileOf(pair.outletId, outlets).name} could not be read: ${unread}`
 }
 
-function asksOf(pairs: Pair[]): string | undefined {
+function asksOf(pairs: Pair[], outlets: readonly OutletProfile[]): string | undefined {
   const drifted = pairs.find(p => p.state.live && p.differences.length && !p.state.pending)
   if (drifted)
-    return `${kindWords[drifted.edition.kind]} at ${profileOf(drifted.outletId).name} has drifted: ${drifted.differences
+    return `${kindWords[drifted.edition.kind]} at ${profileOf(drifted.outletId, outlets).name} has drifted: ${drifted.differences
       .map(d => d.what)
       .slice(0, 3)
       .join(', ')}`
   const returned = pairs.find(p => p.state.status === 'returned')
   if (returned)
-    return `${profileOf(returned.outletId).name} returned the ${kindWords[returned.edition.kind]!.toLowerCase()}`
+    return `${profileOf(returned.outletId, outlets).name} returned the ${kindWords[returned.edition.kind]!.toLowerCase()}`
   const waiting = pairs.find(p => p.state.pending)
   return waiting
-    ? `${profileOf(waiting.outletId).name} is reading the ${kindWords[waiting.edition.kind]!.toLowerCase()}`
+    ? `${profileOf(waiting.outletId, outlets).name} is reading the ${kindWords[waiting.edition.kind]!.toLowerCase()}`
     : undefined
-}
-
-function Cell({
-  book,
-  edition,
-  outletId,
-  pair,
-  stops,
-  chosen,
-  readOnly,
-  onOutlets,
-}: {
-  book: Book
-  edition: Edition
-  outletId: string
-  pair: Pair | undefined
-  stops: Stops | undefined
-  chosen: boolean
-  readOnly: boolean
-  onOutlets: (e: Edition, outlets: string[], label: string) => void
-}) {
-  const name = profileOf(outletId).name
-  const what = kindWords[edition.kind]!
-  if (!pair) {
-    if (!takes(edition, outletId)) return <span className="no">does not take it</span>
-    return (
-      <Button
-        size="small"
-        type="text"
-        disabled={readOnly}
-        aria-label={`Take the ${what.toLowerCase()} to ${name}`}
-        onClick={() => {
-          onOutlets(edition, [...edition.outlets, outletId], `${what} to ${name}`)
-          chooseEdition(book.id, edition.id, outletId)
-        }}
-      >
-        Take it there
-      </Button>
-    )
-  }
-  const { lamp, word } = pairLamp(pair, !stops || stops.files || stops.unread ? 'dim' : 'lit')
-  return (
-    <span className="cell">
-      <button
-        type="button"
-        aria-pressed={chosen}
-        aria-label={`${what} at ${name}: ${word}`}
-        onClick={() => chooseEdition(book.id, edition.id, outletId)}
-      >
-        <Lamp state={lamp} size={22} />
-        <span>
-          <b>{word}</b>
-          <em>{standing(pair, stops)}</em>
-        </span>
-      </button>
-      {!pair.events.length && edition.outlets.length > 1 && (
-        <Button
-          size="small"
-          type="text"
-          disabled={readOnly}
-          aria-label={`Do not take the ${what.toLowerCase()} to ${name}`}
-          onClick={() =>
-            onOutlets(
-              edition,
-              edition.outlets.filter(o => o !== outletId),
-              `${what} not to ${name}`,
-            )
-          }
-        >
-          ×
-        </Button>
-      )}
-    </span>
-  )
 }

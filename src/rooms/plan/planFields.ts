@@ -1,15 +1,6 @@
 import { number, string } from 'yup'
 import { formatIsbn, parseIsbn } from '@/core/trade'
-
-/** One field of the plan: how its text is checked and read. `read` gives what is stored; undefined empties it. */
-export interface PlanField<T> {
-  label: string
-  hint?: string
-  /** A plain sentence where the text cannot be taken. */
-  problem(text: string): string | undefined
-  read(text: string): T | undefined
-  show(value: T | undefined): string
-}
+import type { TextField } from '@/parts/useTaken'
 
 const sentence = (check: () => void): string | undefined => {
   try {
@@ -20,7 +11,7 @@ const sentence = (check: () => void): string | undefined => {
   }
 }
 
-const plain = (label: string, most: number, required = false, hint?: string): PlanField<string> => {
+const plain = (label: string, most: number, required = false, hint?: string): TextField<string> => {
   const schema = string().trim().max(most, `${label} takes at most ${most} characters.`)
   return {
     label,
@@ -41,7 +32,7 @@ export const placeField = plain('Place', 80)
 export const descriptionField = plain('Description', 3200, false, 'On the back of the cover and in the listing')
 
 /** A whole number within limits. */
-const whole = (label: string, least: number, most: number): PlanField<number> => {
+const whole = (label: string, least: number, most: number): TextField<number> => {
   const schema = number()
     .integer(`${label} is a whole number.`)
     .min(least, `${label} is at least ${least}.`)
@@ -57,20 +48,10 @@ const whole = (label: string, least: number, most: number): PlanField<number> =>
 export const seriesNumberField = whole('Number', 1, 999)
 export const yearField = whole('Year', 1450, 2200)
 
-export const isbnField: PlanField<string> = {
+export const isbnField: TextField<string> = {
   label: 'ISBN',
   hint: 'Thirteen figures, or ten',
   problem: t => (t.trim() && !parseIsbn(t) ? 'This is no ISBN: its check figure is wrong.' : undefined),
   read: t => parseIsbn(t),
   show: v => (v ? formatIsbn(v) : ''),
-}
-
-/** A price in dollars and cents, stored in cents. */
-export const priceField: PlanField<number> = {
-  label: 'Price',
-  hint: 'US dollars',
-  problem: t =>
-    t.trim() && !/^\s*\$?\s*\d{1,5}([.,]\d{1,2})?\s*$/.test(t) ? 'Write the price like 13.99.' : undefined,
-  read: t => (t.trim() ? Math.round(Number(t.replace('$', '').replace(',', '.')) * 100) : undefined),
-  show: v => (v === undefined ? '' : (v / 100).toFixed(2)),
 }

@@ -1,4 +1,6 @@
 import { freshen, type HeldBook } from '@/data/books'
+import type { OutletProfile } from '@/core/trade'
+import { allOutlets } from '@/data/outlets'
 import { driftOf } from '@/parts/pairs'
 import { openAtPress, press } from '@/workers/client'
 import type { Asked } from './looks'
@@ -6,12 +8,14 @@ import type { Asked } from './looks'
 /** Asks the press about books as the store has them. Each question opens its book there first, unless it has it already. */
 export function askPress(): Asked {
   const held = new Map<string, HeldBook>()
+  let known: OutletProfile[] | undefined
   /** Whether there is such a book. */
   const opened = async (id: string): Promise<boolean> => {
     const stored = await freshen(id, held.get(id))
     if (!stored) return false
     held.set(id, stored)
-    await openAtPress(stored.book)
+    known ??= await allOutlets()
+    await openAtPress(stored.book, known)
     return true
   }
   return {

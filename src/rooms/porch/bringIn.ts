@@ -1,6 +1,8 @@
 import { freeBookId, freshBookId, putBook } from '@/data/books'
+import { allOutlets, takeOutlets } from '@/data/outlets'
+import { firstEditions } from '@/core/outlets'
 import { holdManuscript } from '@/data/waiting'
-import { createBook, newSection, plainEditions, turnedTexts, withoutTurns } from '@/core/book'
+import { createBook, newSection, turnedTexts, withoutTurns } from '@/core/book'
 import { press } from '@/workers/client'
 
 /**
@@ -12,7 +14,7 @@ export async function bringIn(
   without: (shown: string[]) => Promise<boolean>,
   salvage = false,
 ): Promise<{ title?: string; lost?: string[] }> {
-  const read = await press().readFile(file, salvage)
+  const read = await press().readFile(file, await allOutlets(), salvage)
   const turned = turnedTexts(read.book.data)
   if (turned.length && (await without(turned))) read.book = { ...read.book, data: withoutTurns(read.book.data) }
   if (!read.project) {
@@ -21,12 +23,14 @@ export async function bringIn(
   }
   // A project keeps its id where no other book has it: what it is exported as again is the same file, its ebook the same ebook.
   const id = await freeBookId(read.book)
+  const others = await takeOutlets(read.outlets ?? [])
   await putBook({ book: { ...read.book, id }, pictures: read.pictures })
   return {
     title: read.book.data.title,
-    lost: read.dropped.flatMap(d =>
-      d.places.length ? d.places.map(p => `${d.what}: ${p}`) : [`${d.count} ${d.what}`],
-    ),
+    lost: [
+      ...read.dropped.flatMap(d => (d.places.length ? d.places.map(p => `${d.what}: ${p}`) : [`${d.count} ${d.what}`])),
+      ...others.map(name => `figures of ${name}: those of this library are used`),
+    ],
   }
 }
 
@@ -40,14 +44,11 @@ export async function beginBook(title: string, author: string, kind: 'text' | 'p
     imprint: { name: '' },
     subjects: [],
   })
+  const editions = firstEditions(kind, await allOutlets())
   const whole =
     kind === 'text'
-      ? { ...book, sections: [...book.sections, newSection(book, 'chapter')], editions: plainEditions }
-      : {
-          ...book,
-          plan: { runs: [] },
-          editions: plainEditions.filter(e => e.kind !== 'ebook').map(e => ({ ...e, paper: 'white' })),
-        }
+      ? { ...book, sections: [...book.sections, newSection(book, 'chapter')], editions }
+      : { ...book, plan: { runs: [] }, editions }
   await putBook({ book: whole, pictures: new Map() })
   return id
 }

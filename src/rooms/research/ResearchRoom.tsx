@@ -5,8 +5,7 @@ import Papa from 'papaparse'
 import { useSearchParams } from 'next/navigation'
 import { useMemo, useRef, useState } from 'react'
 import type { KeptPhrase, PhrasePlace } from '@/core/book'
-import { markets, packSlots, type PhraseFigures } from '@/core/market'
-import { profileOf } from '@/core/outlets'
+import { markets, type PhraseFigures } from '@/core/market'
 import { formatMoney } from '@/core/trade'
 import { listBooks } from '@/data/bookList'
 import { redo, undo } from '@/data/changes'
@@ -14,6 +13,7 @@ import { keepQuestion, type LastQuestion, lastQuestion } from '@/data/research'
 import { saveAs } from '@/parts/saveAs'
 import { Sill } from '@/parts/Sill'
 import { Field } from './Field'
+import { Placed } from './Placed'
 import { askPhrases, askTitles, type ShownTitle } from './marketClient'
 import './research.css'
 import { useSay } from '@/parts/useSay'
@@ -21,6 +21,7 @@ import { useCommit } from '@/parts/useCommit'
 import { isTyping, useKeys } from '@/parts/useKeys'
 import { useHold } from '@/parts/useHold'
 import { useAnswer } from '@/parts/useAnswer'
+import { useOutlets } from '@/parts/useOutlets'
 
 type SortKey = 'phrase' | 'searches' | 'buyShare' | 'demand' | 'crowding' | 'room'
 const columns: { key: SortKey; words: string; says: string }[] = [
@@ -46,6 +47,7 @@ const places: { value: PhrasePlace; label: string }[] = [
 export function ResearchRoom() {
   const asked = useSearchParams().get('book')
   const books = useLiveQuery(listBooks)
+  const outlets = useOutlets()
   const remembered = useLiveQuery(lastQuestion)
   const [choice, setChoice] = useState<LastQuestion>({})
   const market = choice.market ?? remembered?.market ?? markets[0].id
@@ -351,7 +353,7 @@ export function ResearchRoom() {
                 onClose={() => setChosen(undefined)}
               />
             )}
-            {!chosen && <Placed book={book} kept={kept} onExport={exported} />}
+            {!chosen && <Placed book={book} outlets={outlets ?? []} kept={kept} onExport={exported} />}
           </aside>
         </div>
       </main>
@@ -429,98 +431,6 @@ function First({
           </li>
         ))}
       </ol>
-    </>
-  )
-}
-
-/** Where the kept phrases go, with the shop's rules. */
-function Placed({
-  book,
-  kept,
-  onExport,
-}: {
-  book: { id: string; data: { title: string; subtitle?: string } } | undefined
-  kept: KeptPhrase[]
-  onExport: () => void
-}) {
-  if (!book) return <p className="quiet">A book to research for comes onto the porch first.</p>
-  const profile = profileOf('ostrevane')
-  const rules = profile.listing.keywordSlots!
-  const packed = packSlots(
-    kept.filter(k => k.place === 'slot' || k.place === 'support'),
-    rules,
-    `${book.data.title} ${book.data.subtitle ?? ''}`,
-  )
-  const both = book.data.title.length + (book.data.subtitle ? book.data.subtitle.length + 2 : 0)
-  const by = (p: PhrasePlace): string =>
-    kept
-      .filter(k => k.place === p)
-      .map(k => k.phrase)
-      .join(', ')
-  const demand = packed.covered.reduce((n, c) => n + c.demand, 0)
-  return (
-    <>
-      <h2>Placed in the listing</h2>
-      <p className="quiet">
-        {profile.name} · {rules.count} slots of {rules.characters} letters
-      </p>
-      <dl>
-        <dt>
-          title · headline <em>same as the cover</em>
-        </dt>
-        <dd>
-          {book.data.title}
-          {by('headline') && <span>{by('headline')}</span>}
-        </dd>
-        <dt>
-          subtitle · support{' '}
-          <em>
-            {both} of {profile.listing.titleAndSubtitle}
-          </em>
-        </dt>
-        <dd>
-          {book.data.subtitle ?? '–'}
-          {by('support') && <span>{by('support')}</span>}
-        </dd>
-        {Array.from({ length: rules.count }, (_, i) => packed.slots[i])
-          .filter(Boolean)
-          .map((s, i) => (
-            <div key={i}>
-              <dt>
-                slot {i + 1}{' '}
-                <em>
-                  {s!.length} of {rules.characters}
-                </em>
-              </dt>
-              <dd>{s}</dd>
-            </div>
-          ))}
-        {by('description') && (
-          <>
-            <dt>description</dt>
-            <dd>{by('description')}</dd>
-          </>
-        )}
-      </dl>
-      {kept.length > 0 ? (
-        <>
-          <p className="quiet">
-            The slots and the title cover {packed.covered.length} of{' '}
-            {kept.filter(k => k.place === 'slot' || k.place === 'support').length} placed phrases,{' '}
-            {demand.toLocaleString('en')} buyers a month. No word is spent twice.
-          </p>
-          {packed.lost.length > 0 && (
-            <p className="quiet">Left out: {packed.lost.map(l => `${l.phrase} (${l.why})`).join(', ')}.</p>
-          )}
-          <Button size="small" onClick={onExport}>
-            Shortlist as CSV
-          </Button>
-        </>
-      ) : (
-        <p className="quiet">
-          Keep phrases and give them a place: headline, support, slot, description. The slots are packed by themselves.
-        </p>
-      )}
     </>
   )
 }

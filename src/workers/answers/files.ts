@@ -1,19 +1,23 @@
 import * as Comlink from 'comlink'
 import type { Library, Project } from '@/core/archive'
 import type { Understood } from '@/core/intake'
-import { Fault } from '@/core/trade'
+import { Fault, type OutletProfile } from '@/core/trade'
 import { type ReadFont, readFont } from '@/core/type'
 import { canBeShown, lookOver } from '../door'
 import { bytesOf, handedOver } from '../handing'
 import { tell } from '../telling'
 
 /** A file as it was read: a manuscript, or a whole project. */
-export type ReadFile = Pick<Understood, 'book' | 'pictures' | 'dropped' | 'cleaned' | 'isbn'> & { project: boolean }
+export type ReadFile = Pick<Understood, 'book' | 'pictures' | 'dropped' | 'cleaned' | 'isbn'> & {
+  project: boolean
+  /** Outlets that a project brings. */
+  outlets?: OutletProfile[]
+}
 
 /** Files that come in and go out: manuscripts, projects, backups, pictures, fonts. */
 export const files = {
-  readProject(bytes: Uint8Array): Promise<Project> {
-    return plainly(f => f.readProject(bytes))
+  readProject(bytes: Uint8Array, known: OutletProfile[]): Promise<Project> {
+    return plainly(f => f.readProject(bytes, { known }))
   },
 
   async writeProject(p: Project): Promise<Uint8Array> {
@@ -21,9 +25,9 @@ export const files = {
     return Comlink.transfer(bytes, [bytes.buffer])
   },
 
-  async readLibrary(file: Blob): Promise<Library> {
+  async readLibrary(file: Blob, known: OutletProfile[]): Promise<Library> {
     const bytes = await bytesOf(file)
-    const library = await plainly(f => f.readLibrary(bytes, tell))
+    const library = await plainly(f => f.readLibrary(bytes, known, tell))
     const books: Library['books'] = []
     for (const b of library.books) {
       const { book, pictures } = await lookOver(b.project.book, b.project.pictures, tell)
@@ -38,15 +42,15 @@ export const files = {
     return Comlink.transfer(bytes, [bytes.buffer])
   },
 
-  /** A manuscript or a project file, whichever it is. `salvage`: take what can be saved of a damaged one. */
-  async readFile(file: File, salvage = false): Promise<ReadFile> {
+  /** A manuscript or a project file, whichever it is. `known`: the outlets that there are; `salvage`: take what can be saved of a damaged one. */
+  async readFile(file: File, known: OutletProfile[], salvage = false): Promise<ReadFile> {
     const lost: string[] = []
     const bytes = await bytesOf(file)
     const read = await plainly(f => {
       if (!f.isProject(bytes))
         return { ...f.readManuscript(file.name, bytes, undefined, tell, salvage), project: false }
       const saving = salvage ? { salvage: (what: string) => void lost.push(what) } : {}
-      return { ...f.readProject(bytes, { report: tell, ...saving }), dropped: [], cleaned: [], project: true }
+      return { ...f.readProject(bytes, { known, report: tell, ...saving }), dropped: [], cleaned: [], project: true }
     })
     const { book, pictures, said } = await lookOver(read.book, read.pictures, tell)
     const parts = { what: 'parts of the damaged file', count: lost.length, places: lost.slice(0, 5) }

@@ -1,0 +1,66 @@
+import { bindingName, formatMoney, type OutletProfile } from '@/core/trade'
+
+const listed = (words: string[]): string =>
+  words.length < 2 ? words.join('') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`
+const percent = (rate: string): string => `${Math.round(Number(rate) * 10_000) / 100} %`
+const some = (n: number, one: string, many = `${one}s`): string => `${n} ${n === 1 ? one : many}`
+
+/** What an outlet asks and does, a sentence a matter, read from its profile's fields. What it pays and costs is not among it. */
+export const describe = (p: OutletProfile): string[] =>
+  [...printed(p), ...ebooks(p), sold(p), ...listing(p), revisions(p), review(p)].filter(s => s !== '')
+
+function printed({ print }: OutletProfile): string[] {
+  if (!print) return []
+  const { bindings, finishes, proof } = print
+  return [
+    `Binds ${listed(bindings.map(b => `${bindingName(b.kind)} of ${b.leastPages} to ${b.mostPages} pages`))}.`,
+    `Bleed ${print.bleed} on ${print.bleedEdges} edges; what means something stays ${print.safe} from the trim${print.safeWithBleed === print.safe ? '' : `, ${print.safeWithBleed} where there is bleed`}; spine text from ${print.spineTextFrom} pages, ${print.spineClear} clear.`,
+    `Finished ${finishes.map(f => f.name + (f.bindings ? ` (${listed(f.bindings)})` : '')).join(', ')}. Interiors to ${print.interiorMb} MB, covers to ${print.coverMb} MB.`,
+    proof
+      ? `${proof.wanted ? 'Print is put on sale with an approved proof, which takes' : 'A proof takes'} ${proof.days.least} to ${proof.days.most} days.`
+      : '',
+  ]
+}
+
+const ebooks = ({ ebook }: OutletProfile): string[] =>
+  ebook ? [`Ebooks to ${ebook.epubMb} MB; front ${ebook.frontLeast} to ${ebook.frontMost} pixels.`] : []
+
+function sold({ territories, reach }: OutletProfile): string {
+  const where = listed(
+    territories.map(
+      t => `${t.name} in ${t.currency}${Number(t.vat) ? ` with ${percent(t.vat)} tax in the price` : ''}`,
+    ),
+  )
+  const shops = reach
+    ? ` Reaches ${listed(reach.shops)}${reach.channel ? `, its ${reach.channel}` : ''}${reach.each ? '; each can be left out' : ''}.`
+    : ''
+  return `Sells in ${where}.${shops}`
+}
+
+function listing({ listing: l, isbn, payees }: OutletProfile): string[] {
+  return [
+    l.neverChanged?.length ? `Once on sale it never changes ${listed(l.neverChanged)}.` : '',
+    [
+      l.lowContentCategories === undefined
+        ? ''
+        : `A low-content book has ${some(l.lowContentCategories, 'category', 'categories')} at most.`,
+      { sold: '', apart: 'Books for adults only stand apart.', refused: 'Books for adults only are refused.' }[
+        l.adults!
+      ],
+      isbn?.includes('given') ? 'Takes an ISBN of your own, or gives one.' : '',
+      payees ? 'Pays several payees.' : '',
+    ]
+      .filter(Boolean)
+      .join(' '),
+  ]
+}
+
+function revisions({ revisions: { fee, freeAYear, reachFee }, currency }: OutletProfile): string {
+  const cost = fee
+    ? `${freeAYear ? `${some(freeAYear, 'revision')} a calendar year ${freeAYear === 1 ? 'is' : 'are'} free, then` : 'A revision costs'} ${formatMoney(fee, currency)}.`
+    : 'Revisions are free.'
+  return reachFee ? `${cost} A change of reach costs ${formatMoney(reachFee, currency)}.` : cost
+}
+
+const review = ({ review: { first, revision } }: OutletProfile): string =>
+  `Review takes ${first.least} to ${first.most} hours, a revision ${revision.least} to ${revision.most}.`

@@ -1,0 +1,108 @@
+'use client'
+import { Select } from 'antd'
+import type { Book, TitleData } from '@/core/book'
+import { commit } from '@/data/changes'
+import { useSay } from '@/parts/useSay'
+import { Contributors } from './Contributors'
+import { Field } from './Field'
+import {
+  authorField,
+  descriptionField,
+  imprintField,
+  placeField,
+  seriesField,
+  seriesNumberField,
+  subtitleField,
+  titleField,
+  yearField,
+} from './planFields'
+
+const languages = [
+  ['en-GB', 'English (British)'],
+  ['en-US', 'English (American)'],
+  ['de', 'German'],
+  ['fr', 'French'],
+  ['es', 'Spanish'],
+  ['it', 'Italian'],
+  ['pt', 'Portuguese'],
+  ['nl', 'Dutch'],
+  ['sv', 'Swedish'],
+] as const
+
+/** The data that everything uses. */
+export function TitlePart({ book }: { book: Book }) {
+  const { data } = book
+  const say = useSay()
+  const change = (label: string, patch: Partial<TitleData>): Promise<void> =>
+    commit(book.id, label, r => ({ data: { ...r.data, ...patch } }))
+  const author = data.contributors.find(c => c.role === 'aut')
+  return (
+    <div>
+      <h2>The title</h2>
+      <p className="teach">Written once; title page, cover, ebook and listing all read it from here.</p>
+      <Field
+        field={titleField}
+        value={data.title}
+        onTake={v => change(`Title “${v ?? ''}”`, { title: v ?? data.title })}
+      />
+      <Field field={subtitleField} value={data.subtitle} onTake={v => change('Subtitle', { subtitle: v })} />
+      <Field
+        field={authorField}
+        value={author?.name}
+        onTake={v =>
+          change(`Author ${v ?? ''}`, {
+            contributors: [...(v ? [{ name: v, role: 'aut' }] : []), ...data.contributors.filter(c => c !== author)],
+          })
+        }
+      />
+      <Contributors book={book} />
+      <div className="line">
+        <Field
+          field={seriesField}
+          value={data.series?.name}
+          onTake={v => change('Series', { series: v ? { ...data.series, name: v } : undefined })}
+        />
+        <Field
+          field={seriesNumberField}
+          value={data.series?.number}
+          width={90}
+          onTake={v =>
+            data.series
+              ? change(`Series number ${v ?? ''}`, { series: { name: data.series.name, ...(v ? { number: v } : {}) } })
+              : undefined
+          }
+        />
+      </div>
+      <div className="line">
+        <Field
+          field={imprintField}
+          value={data.imprint.name || undefined}
+          onTake={v => change('Imprint', { imprint: { ...data.imprint, name: v ?? '' } })}
+        />
+        <Field
+          field={placeField}
+          value={data.imprint.place}
+          onTake={v => change('Place', { imprint: { ...data.imprint, place: v } })}
+        />
+        <Field field={yearField} value={data.year} width={90} onTake={v => change(`Year ${v ?? ''}`, { year: v })} />
+      </div>
+      <div className="field">
+        <label htmlFor="plan-language">Language</label>
+        <Select
+          id="plan-language"
+          value={data.language}
+          options={languages.map(([value, label]) => ({ value, label }))}
+          onChange={v => void change('Language', { language: v }).catch(say.failed)}
+          style={{ width: 220 }}
+        />
+        <p className="say">Hyphenation goes by it</p>
+      </div>
+      <Field
+        field={descriptionField}
+        value={data.description}
+        long
+        onTake={v => change('Description', { description: v })}
+      />
+    </div>
+  )
+}
