@@ -25,7 +25,7 @@ test('data and editions: each change shows its consequences, bad input keeps the
   await expect(page.getByRole('listitem').filter({ hasText: 'costs more than it brings' })).toBeVisible()
   await page.getByRole('button', { name: 'Undo' }).click()
   await page.getByRole('button', { name: 'Undo' }).click()
-  await expect(price).toHaveValue('11.99')
+  await expect(price).toHaveValue('$11.99')
 
   // Others who made the book.
   await page.getByRole('button', { name: /^add an editor/ }).click()

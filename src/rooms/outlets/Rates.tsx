@@ -1,10 +1,11 @@
 'use client'
-import { currencySign, formatMoney, type OutletProfile } from '@/core/trade'
+import { formatMoney, type OutletProfile } from '@/core/trade'
 import { NumberValue } from '@/parts/Sentence'
 
 /** A rate as it is kept: a decimal without noise. */
 const asRate = (n: number): string => String(Number(n.toFixed(6)))
 const PERCENT = { factor: 100, step: 1, digits: 2, unit: '%' }
+const CENTS = { factor: 1, step: 1, digits: 4, unit: '¢' }
 const A_PAGE = { factor: 1, step: 0.05, digits: 4, unit: '¢ a page' }
 
 /** What an outlet asks for printing and pays for copies, in sentences whose figures are entered. */
@@ -26,13 +27,13 @@ export function Rates({ profile: p, onChange }: { profile: OutletProfile; onChan
             return (
               <span key={what}>
                 {i ? '; ' : 'Prints '}
-                {what} for {currencySign(p.currency)}
+                {what} for{' '}
                 <NumberValue
                   label={`Fixed cost, ${what}`}
                   value={Number(c.fixed)}
                   least={0}
                   most={100_000}
-                  form={{ factor: 0.01, step: 0.01, digits: 2, unit: '' }}
+                  form={CENTS}
                   onChange={v => set({ fixed: asRate(v) })}
                 />{' '}
                 and{' '}
@@ -85,8 +86,8 @@ export function Rates({ profile: p, onChange }: { profile: OutletProfile; onChan
                   most={1}
                   form={PERCENT}
                   onChange={v => royalty({ ebook: swapped(bands, i, { ...b, share: asRate(v) }) })}
-                />{' '}
-                {what}
+                />
+                {what && ` ${what}`}
               </span>
             )
           })}

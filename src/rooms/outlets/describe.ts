@@ -39,7 +39,9 @@ function sold({ territories, reach }: OutletProfile): string {
 
 function listing({ listing: l, isbn, payees }: OutletProfile): string[] {
   return [
-    l.neverChanged?.length ? `Once on sale it never changes ${listed(l.neverChanged)}.` : '',
+    l.neverChanged?.length
+      ? `Once on sale it never changes ${listed(l.neverChanged.map(f => (f === 'isbn' ? 'ISBN' : f)))}.`
+      : '',
     [
       l.lowContentCategories === undefined
         ? ''
