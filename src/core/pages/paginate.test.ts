@@ -12,6 +12,20 @@ describe('cutting into pages', () => {
   ]
   const frame = { lines: 20, leading: 14, noteRule: 9, first: 'recto' as const }
 
+  test('after opening plates, pages stand as they do without them: a shorter spread has its cost there, too', () => {
+    const plate = itemOf({ leaf: { draw: () => undefined } as never, variants: ofLines(0), draw: () => undefined })
+    for (const mayBeLong of [false, true])
+      for (const plates of [2, 4])
+        for (let lines = 19; lines < 110; lines++)
+          for (const high of [1, 2, 4]) {
+            const text = Array.from({ length: Math.ceil(lines / high) }, () => line(high, { breakable: high > 3 }))
+            const shorts = (leaves: number): number[] =>
+              paginate([...Array.from({ length: leaves }, () => plate), ...text], { ...frame, mayBeLong }).pages
+                .filter(p => p.placements.some(x => x.to > x.from))
+                .map(p => p.short)
+            expect([lines, high, shorts(plates)]).toEqual([lines, high, shorts(0)])
+          }
+  })
   test('every line is placed once, in order, inside the page', () => {
     fc.assert(
       fc.property(

@@ -175,7 +175,11 @@ class Cutter {
     for (const short of open ? this.shortsOf(s.short, s.page + 1, true) : [s.short]) {
       const page = open ? s.page + 1 : s.page
       const leaves = open ? 0 : s.leaves + 1
-      this.next.set(this.keyOf(page, leaves, s.fill, short, s.keep, s.noteHeight), {
+      const cost = s.cost + (open ? this.turnCost(short, page, true) : 0)
+      const key = this.keyOf(page, leaves, s.fill, short, s.keep, s.noteHeight)
+      const known = this.next.get(key)
+      if (known && known.cost <= cost) continue
+      this.next.set(key, {
         page,
         leaves,
         fill: s.fill,
@@ -183,7 +187,7 @@ class Cutter {
         short,
         keep: s.keep,
         owed: s.owed,
-        cost: s.cost,
+        cost,
         prev: s,
         variant: 0,
         segments: [],
