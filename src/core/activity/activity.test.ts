@@ -174,7 +174,7 @@ describe('planned pages', () => {
     const book = bookOf([])
     const spec = { width: 432, height: 648, inside: 0, bleed: 9 }
     const front = await new Setter(shelf).set({ ...book, sections: [] }, harbourRoman, spec)
-    return withPlan(front, book, p, { inside: 50, safe, runs: new RunPress(shelf), shelf })
+    return withPlan(front, book, p, { inside: 50, safe, safeWithBleed: safe, runs: new RunPress(shelf), shelf })
   }
   /** The left and right of what is ruled on a page, from the trim. */
   const ruled = (set: Interior, page: number): [number, number] => {
@@ -259,7 +259,13 @@ describe('planned pages', () => {
       const book = { ...made, sections, plan: { runs } }
       const spec = { width: 432, height: 648, inside: 0, planned: planned + (planned % 2) }
       const alone = await new Setter(shelf).set(book, harbourRoman, spec)
-      const set = await withPlan(alone, book, book.plan, { inside: 50, safe: 20, runs: new RunPress(shelf), shelf })
+      const set = await withPlan(alone, book, book.plan, {
+        inside: 50,
+        safe: 20,
+        safeWithBleed: 20,
+        runs: new RunPress(shelf),
+        shelf,
+      })
       const [front, first, back] = ['s8', 'run:r1', two.id].map(id => set.starts.get(id)!)
       expect(front).toBe(0)
       expect(first! % 2).toBe(0)

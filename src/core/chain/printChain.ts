@@ -98,10 +98,12 @@ export function printChain(inputs: PrintInputs, { setter, runs, shelf, ports, ti
       const interior = await settleInterior(setter, text, style, page, asked, still)
       const { pageMultiple } = bindingRules(profile, spec.binding)
       if (!text.plan) return filledUp(interior, pageMultiple)
-      const safe = Math.max(...printers.map(p => pts(printRules(p).safe)))
+      const strictest = (zone: 'safe' | 'safeWithBleed'): number =>
+        Math.max(...printers.map(p => pts(printRules(p)[zone])))
       const planned = await withPlan(interior, text, text.plan, {
         inside: asked(interior.pages.length),
-        safe,
+        safe: strictest('safe'),
+        safeWithBleed: strictest('safeWithBleed'),
         runs,
         shelf,
         ticker: still,

@@ -2,7 +2,11 @@ import { beforeAll, describe, expect, test } from '@jest/globals'
 import { bookOf, chapter, setBook, shelf } from '../../../tests/support/core'
 import { type Book, createBook, type DocJson } from '../book'
 import { type Cover, type CoverDesign, drawCover, flatFor, lampOverTide } from '../cover'
+import { smallPrint } from '../activity'
+import { LayerBuilder, type PageMarks, PathBuilder } from '../marks'
 import { profileOf, shippedProfiles } from '../outlets'
+import { insideMargin } from '../trade'
+import { setFrag } from '../type'
 import { harbourRoman, type Interior, type InteriorStyle, Setter, withChanges } from '../pages'
 import { longText } from '../../../scripts/lib/longText'
 import { check, remedyWords, type Finding, type Subject } from '.'
@@ -27,6 +31,7 @@ const subject = (more: Partial<NonNullable<Subject['print']>> = {}, whole: Parti
   print: { spec, interior, cover, isbn: '9780000000002', price: 1399, leastPrice: 640, ...more },
   ...whole,
 })
+const profileGutter = (pages: number): number => insideMargin(profile, 'paperback', pages)
 const named = (f: Finding[], rule: string): Finding[] => f.filter(x => x.rule === rule)
 const withStyle = (change: (s: InteriorStyle) => InteriorStyle) =>
   new Setter(shelf).set(book, change(harbourRoman), { width: 432, height: 648, inside: 0 })
@@ -86,6 +91,53 @@ describe('each rule finds its fault, with place, amount and remedy', () => {
       'safe zone',
     )
     expect(heads.length).toBeGreaterThan(5)
+  })
+  test('gutter: what hangs is no breach, the least of anything else is; rulings and shapes count as letters do', async () => {
+    const page = (layer: PageMarks['layers'][number]['layer'], bleed = 0): PageMarks => ({
+      width: 432,
+      height: 648,
+      bleed: { top: bleed, right: bleed, bottom: bleed, left: 0 },
+      layers: [{ layer, x: 0, y: 0 }],
+      label: '1',
+      side: 'recto',
+    })
+    const found = (rule: string, pages: PageMarks[]): Finding[] =>
+      named(check(subject({ interior: { ...interior, pages } })), rule)
+    const style = await smallPrint('figtree/regular', 10, 'en', shelf)
+    const gutter = profileGutter(60)
+    const lettered = (text: string, x: number): PageMarks => {
+      const out = new LayerBuilder()
+      setFrag(out, style.frag(text), 1, x, 300, { section: 's1', block: 'b1' })
+      return page(out.build())
+    }
+    const pages = (p: PageMarks): PageMarks[] => Array.from({ length: 60 }, () => p)
+    // Half of a quote may hang; a letter may not, by less than its stem.
+    expect(found('inside margin', pages(lettered('“A', gutter - 1.5)))).toEqual([])
+    expect(found('inside margin', pages(lettered('HA', gutter - 1.5)))).toHaveLength(60)
+    expect(found('inside margin', pages(lettered('“A', gutter - 4)))).toHaveLength(60)
+    // Within the press's play it is nothing, then a remark, then it stops.
+    expect(found('inside margin', pages(lettered('HA', gutter - 0.2)))).toEqual([])
+    expect(found('inside margin', pages(lettered('HA', gutter - 1.2)))[0]!.severity).toBe('remark')
+    expect(found('inside margin', pages(lettered('HA', gutter - 1.6)))[0]!.severity).toBe('stop')
+
+    const ruled = (x0: number, x1: number, bleed = 0): PageMarks => {
+      const out = new LayerBuilder()
+      out.add({
+        kind: 'path',
+        path: new PathBuilder().move(x0, 300).line(x1, 300).build(),
+        stroke: { colour: { k: 0.4 }, width: 0.5 },
+      })
+      return page(out.build(), bleed)
+    }
+    const safe = 0.28 * 72
+    expect(found('safe zone', pages(ruled(60, 432 - safe - 1)))).toEqual([])
+    expect(found('safe zone', pages(ruled(60, 432 - safe + 3)))).toHaveLength(60)
+    // With bleed the zone is another; what runs off as far as the bleed goes is cut on purpose.
+    expect(found('safe zone', pages(ruled(60, 432 - safe - 1, 9)))).toHaveLength(60)
+    expect(found('safe zone', pages(ruled(60, 432 - 0.36 * 72 - 1, 9)))).toEqual([])
+    expect(found('safe zone', pages(ruled(60, 441, 9)))).toEqual([])
+    expect(found('safe zone', pages(ruled(60, 436, 9)))).toHaveLength(60)
+    expect(found('inside margin', pages(ruled(20, 300)))).toHaveLength(60)
   })
   test('a character that another family lends is said once a section, with its place; one that none has stops', async () => {
     const doc = (...texts: string[]): DocJson => ({

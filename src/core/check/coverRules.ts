@@ -1,8 +1,9 @@
 import { flatFor, toRgb, zoneOf } from '../cover'
-import { formatLength, parseIsbn, printRules, pts } from '../trade'
+import { formatLength, parseIsbn } from '../trade'
 import { rgbContrast } from './colour'
 import type { Finding } from './finding'
 import { missing } from './missing'
+import { byPlay } from './play'
 import type { Rule } from './pageRules'
 
 const onCover = (piece: string): Finding['place'] => ({ kind: 'cover', piece })
@@ -14,12 +15,12 @@ export const spine: Rule = s => {
   const { spec, interior } = s.print
   const now = flatFor(s.profile, { ...spec, pages: interior.pages.length })
   const off = Math.abs(now.width - cover.flat.width)
-  const play = printRules(s.profile).play
-  if (off <= pts(play.silent)) return []
+  const severity = byPlay(s.profile, off)
+  if (!severity) return []
   return [
     {
       rule: 'spine',
-      severity: off > pts(play.remark) ? 'stop' : 'remark',
+      severity,
       place: onCover('spine'),
       amount: formatLength(off, 'in'),
       message: `The cover was drawn for ${cover.flat.pages} pages; there are ${now.pages} now, and the wrap is ${formatLength(off, 'in')} off.`,
@@ -32,11 +33,13 @@ export const spine: Rule = s => {
 export const coverGlyphs: Rule = s =>
   (s.print?.cover?.pieces ?? []).flatMap(p => [...new Set(p.missing)].map(text => missing(text, onCover(p.id))))
 
+/** The box of a piece is the letters' own; what is round reaches a hair over it, points. */
+const OPTICAL = 0.5
+
 /** Pieces stand inside their panel's safe zone, the spine's clear of the folds. */
 export const coverSafe: Rule = s => {
   const cover = s.print?.cover
   if (!cover) return []
-  const play = pts(printRules(s.profile).play.silent)
   const out: Finding[] = []
   for (const p of cover.pieces) {
     const zone = p.panel === 'spine' ? zoneOf(cover.flat, 'spine text', 'spine') : zoneOf(cover.flat, 'safe', p.panel)
@@ -56,10 +59,11 @@ export const coverSafe: Rule = s => {
       p.box.x + p.box.width - zone.x - zone.width,
       p.box.y + p.box.height - zone.y - zone.height,
     )
-    if (off > play + 0.5)
+    const severity = byPlay(s.profile, off - OPTICAL)
+    if (severity)
       out.push({
         rule: 'cover safe zone',
-        severity: 'stop',
+        severity,
         place: onCover(p.id),
         amount: formatLength(off, 'in'),
         message: `The ${p.field} stands ${formatLength(off, 'in')} outside the safe zone of the ${p.panel}.`,

@@ -1,6 +1,7 @@
 import { type MarkPlace, type PageMarks, visitPage } from '../marks'
-import { lendersOf } from '../pages'
-import type { Face } from '../type'
+import { eachInk, type Ink, runsOff } from './ink'
+import { byPlay } from './play'
+import { type Interior, lendersOf } from '../pages'
 import { bindingRules, formatLength, insideMargin, printRules, pts, roundPages, specProblems } from '../trade'
 import { missing } from './missing'
 import type { Finding } from './finding'
@@ -10,49 +11,12 @@ import type { Subject } from './subject'
 /** Rules over the pages of an interior: marks are read as they will print. */
 export type Rule = (s: Subject) => Finding[]
 
-/** One finding a page and rule is enough: the worst. */
-interface Worst {
-  amount: number
-  place?: MarkPlace
-}
-
 const pagePlace = (page: PageMarks, index: number, place?: MarkPlace): Finding['place'] => ({
   kind: 'page',
   page: index,
   label: page.label,
   ...(place?.section ? { section: place.section, block: place.block } : {}),
 })
-
-/** Calls `visit` with the box of every run of glyphs and every picture of a page: x0, y0, x1, y1 from the trim's top left. */
-export function eachInk(
-  page: PageMarks,
-  visit: (x0: number, y0: number, x1: number, y1: number, place: MarkPlace | undefined) => void,
-): void {
-  visitPage(page, v => {
-    if ('text' in v) {
-      const t = v.text
-      for (let i = 0; i < t.count; i++) {
-        const from = t.start[i]!
-        const to = t.start[i + 1]!
-        if (to === from) continue
-        const face = t.faces[t.face[i]!]! as Face
-        const size = t.size[i]!
-        const y = v.y + t.baseline[i]!
-        const last = t.glyphs[to - 1]!
-        const width = (face.advance(face.pairGlyph(last)) / face.unitsPerEm) * size * t.stretch[i]!
-        visit(
-          v.x + t.x[from]!,
-          y - face.metrics.capHeight * size,
-          v.x + t.x[to - 1]! + width,
-          y + 0.2 * size,
-          t.places[t.place[i]!],
-        )
-      }
-      // A plate is cut by the trim on purpose.
-    } else if (v.item.kind === 'image' && v.role !== 'plate')
-      visit(v.x + v.item.x, v.y + v.item.y, v.x + v.item.x + v.item.width, v.y + v.item.y + v.item.height, v.item.place)
-  })
-}
 
 /** Trim, paper, ink and the number of pages are what the outlet prints. */
 export const specification: Rule = s => {
@@ -73,56 +37,58 @@ export const inside: Rule = s => {
   const { interior, spec } = s.print
   const pages = roundPages(interior.pages.length, bindingRules(s.profile, spec.binding).pageMultiple)
   const asked = insideMargin(s.profile, spec.binding, pages)
-  const play = pts(printRules(s.profile).play.silent)
-  const out: Finding[] = []
-  interior.pages.forEach((page, index) => {
-    const worst: Worst = { amount: 0 }
-    eachInk(page, (x0, _y0, x1, _y1, place) => {
-      const room = page.side === 'recto' ? x0 : page.width - x1
-      // Hanging punctuation may lean into the margin by less than the press's own remark.
-      if (asked - room > worst.amount) Object.assign(worst, { amount: asked - room, place })
-    })
-    if (worst.amount > Math.max(play, HANG))
-      out.push({
-        rule: 'inside margin',
-        severity: 'stop',
-        place: pagePlace(page, index, worst.place),
-        amount: formatLength(worst.amount, 'in'),
-        message: `Text stands ${formatLength(worst.amount, 'in')} inside the gutter that ${s.profile.name} asks for at ${pages} pages.`,
-        remedy: 'widen the inside margin',
-      })
-  })
-  return out
+  return worstOf(s, interior, (ink, page) => {
+    // Punctuation hangs in the margin on purpose, and no farther than it may.
+    const room = page.side === 'recto' ? ink.x0 + ink.hangs.left : page.width - ink.x1 + ink.hangs.right
+    return room <= 0 && runsOff(ink, page) ? 0 : asked - room
+  }).map(({ severity, place, amount }) => ({
+    rule: 'inside margin',
+    severity,
+    place,
+    amount,
+    message: `Something stands ${amount} inside the gutter that ${s.profile.name} asks for at ${pages} pages.`,
+    remedy: 'widen the inside margin',
+  }))
 }
 
-/** Punctuation that hangs in the margin: at most this, points. */
-const HANG = 3.2
-
-/** Nothing that means something stands outside the safe zone. */
+/** Nothing that means something stands outside the safe zone; where an interior has bleed, it is the one for bleed. */
 export const safeZone: Rule = s => {
   if (!s.print) return []
+  const { interior } = s.print
   const rules = printRules(s.profile)
-  const safe = pts(rules.safe)
-  const play = pts(rules.play.silent)
-  const out: Finding[] = []
-  s.print.interior.pages.forEach((page, index) => {
-    const worst: Worst = { amount: 0 }
-    eachInk(page, (x0, y0, x1, y1, place) => {
-      const outer = page.side === 'recto' ? page.width - x1 : x0
-      const off = safe - Math.min(outer, y0, page.height - y1)
-      if (off > worst.amount) Object.assign(worst, { amount: off, place })
+  const safe = pts(interior.pages.some(p => hasBleed(p.bleed)) ? rules.safeWithBleed : rules.safe)
+  return worstOf(s, interior, (ink, page) => {
+    const outer = page.side === 'recto' ? page.width - ink.x1 + ink.hangs.right : ink.x0 + ink.hangs.left
+    const rooms = [outer, ink.y0, page.height - ink.y1]
+    const meant = runsOff(ink, page)
+    return safe - Math.min(safe, ...rooms.filter(r => !(meant && r <= 0)))
+  }).map(({ severity, place, amount }) => ({
+    rule: 'safe zone',
+    severity,
+    place,
+    amount,
+    message: `Something stands ${amount} too near the edge: it may be trimmed.`,
+    remedy: 'widen the margins',
+  }))
+}
+
+const hasBleed = (b: PageMarks['bleed']): boolean => b.top + b.right + b.bottom + b.left > 0
+
+/** On each page the ink that is farthest off, as far as the press's play does not excuse it. `off`: how far, points. */
+function worstOf(
+  s: Subject,
+  interior: Interior,
+  off: (ink: Ink, page: PageMarks) => number,
+): { severity: Finding['severity']; place: Finding['place']; amount: string }[] {
+  return interior.pages.flatMap((page, index) => {
+    let [most, at]: [number, MarkPlace | undefined] = [0, undefined]
+    eachInk(page, ink => {
+      const by = off(ink, page)
+      if (by > most) [most, at] = [by, ink.place]
     })
-    if (worst.amount > play)
-      out.push({
-        rule: 'safe zone',
-        severity: worst.amount > pts(rules.play.remark) ? 'stop' : 'remark',
-        place: pagePlace(page, index, worst.place),
-        amount: formatLength(worst.amount, 'in'),
-        message: `Something stands ${formatLength(worst.amount, 'in')} too near the edge: it may be trimmed.`,
-        remedy: 'widen the margins',
-      })
+    const severity = byPlay(s.profile, most)
+    return severity ? [{ severity, place: pagePlace(page, index, at), amount: formatLength(most, 'in') }] : []
   })
-  return out
 }
 
 /** Every character has a glyph. */

@@ -4,7 +4,7 @@ import { longText } from '../../../scripts/lib/longText'
 import { bookOf, chapter, paragraph, setBook, shelf } from '../../../tests/support/core'
 import type { BlockJson, DocJson } from '../book'
 import { createBook } from '../book'
-import { eachInk } from '../check/pageRules'
+import { eachInk } from '../check/ink'
 import { pageText } from '../marks'
 import { insideMargin } from '../trade'
 import { profileOf, shippedProfiles } from '../outlets'
@@ -36,7 +36,7 @@ const nothingOutside = (interior: Interior): void => {
   // Quotes before an initial hang outside whole, at the size of the text.
   const hang = interior.style.firsts.initial ? interior.style.text.size : 4
   for (const p of interior.pages)
-    eachInk(p, (x0, y0, x1, y1) => {
+    eachInk(p, ({ x0, y0, x1, y1 }) => {
       expect(x0).toBeGreaterThanOrEqual(Math.min(interior.outside, interior.spec.inside) - hang)
       expect(x1).toBeLessThanOrEqual(p.width - Math.min(interior.outside, interior.spec.inside) + hang)
       expect(y0).toBeGreaterThan(18)

@@ -20,8 +20,8 @@ describe('cutting into pages', () => {
           for (const high of [1, 2, 4]) {
             const text = Array.from({ length: Math.ceil(lines / high) }, () => line(high, { breakable: high > 3 }))
             const shorts = (leaves: number): number[] =>
-              paginate([...Array.from({ length: leaves }, () => plate), ...text], { ...frame, mayBeLong }).pages
-                .filter(p => p.placements.some(x => x.to > x.from))
+              paginate([...Array.from({ length: leaves }, () => plate), ...text], { ...frame, mayBeLong })
+                .pages.filter(p => p.placements.some(x => x.to > x.from))
                 .map(p => p.short)
             expect([lines, high, shorts(plates)]).toEqual([lines, high, shorts(0)])
           }

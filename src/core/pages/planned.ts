@@ -16,8 +16,9 @@ const FOLIO = { face: 'figtree/regular', size: 8.5 }
 export interface PlanSetting {
   /** The inside margin asked for at the count that results. */
   inside: number
-  /** The outlet's safe zone. */
+  /** The outlet's safe zone, and the one where an interior has bleed. */
   safe: number
+  safeWithBleed: number
   runs: RunPress
   shelf: FontShelf
   ticker?: Ticker
@@ -32,16 +33,16 @@ export async function withPlan(
   interior: Interior,
   book: Pick<Book, 'data' | 'sections'>,
   plan: PagePlan,
-  { inside, safe, runs, shelf, ticker }: PlanSetting,
+  { inside, safe, safeWithBleed, runs, shelf, ticker }: PlanSetting,
 ): Promise<Interior> {
   const { width, height } = interior.spec
   const { language } = book.data
-  const least = safe + SAFER
+  const bleeds = plan.runs.some(r => r.ground && r.pages) || interior.pages.some(p => anyEdge(p.bleed))
+  const least = (bleeds ? safeWithBleed : safe) + SAFER
   const margin = (side: 'head' | 'foot' | 'inside' | 'outside'): number =>
     Math.max(plan.margins?.[side] ?? PLAIN_MARGIN, least, side === 'inside' ? inside : 0)
   const [head, foot, inner, outer] = [margin('head'), margin('foot'), margin('inside'), margin('outside')]
   const room = { width: Math.max(1, width - inner - outer), height: Math.max(1, height - head - foot) }
-  const bleeds = plan.runs.some(r => r.ground && r.pages) || interior.pages.some(p => anyEdge(p.bleed))
   const bleedAt = (index: number): PageMarks['bleed'] => edgesOf(interior.spec, bleeds, index)
 
   const cut = frontPages(interior, book)

@@ -294,3 +294,6 @@ const hangsRight: Record<string, number> = {
   w: 0.04,
 }
 const hang = (ch: string, table: Record<string, number>): number => table[ch] ?? 0
+
+/** How much of a character at the end of a line may hang in the margin on that side, as a share of its width. */
+export const hangOf = (ch: string, side: 'left' | 'right'): number => hang(ch, side === 'left' ? hangsLeft : hangsRight)
