@@ -77,13 +77,8 @@ export function pictureSource(pictures: Map<string, Uint8Array>): PictureSource 
   }
 }
 
-/** Paints a page to a picture file. `scale`: pixels a point. */
-export async function paintToFile(
-  page: PageMarks,
-  scale: number,
-  type: 'jpeg' | 'png',
-  pictures: Map<string, Uint8Array> = new Map(),
-): Promise<{ bytes: Uint8Array; width: number; height: number }> {
+/** A page with its bleed on a canvas; `scale`: pixels a point. */
+async function painted(page: PageMarks, scale: number, pictures: Map<string, Uint8Array>) {
   const width = Math.round((page.width + page.bleed.left + page.bleed.right) * scale)
   const height = Math.round((page.height + page.bleed.top + page.bleed.bottom) * scale)
   const { createCanvas, loadImage } = await canvasLibrary()
@@ -99,6 +94,17 @@ export async function paintToFile(
   ctx.scale(scale, scale)
   ctx.translate(page.bleed.left, page.bleed.top)
   paintPage(ctx as unknown as Canvas2D, page, id => images.get(id))
+  return { canvas, ctx, width, height }
+}
+
+/** Paints a page to a picture file. `scale`: pixels a point. */
+export async function paintToFile(
+  page: PageMarks,
+  scale: number,
+  type: 'jpeg' | 'png',
+  pictures: Map<string, Uint8Array> = new Map(),
+): Promise<{ bytes: Uint8Array; width: number; height: number }> {
+  const { canvas, width, height } = await painted(page, scale, pictures)
   const bytes = type === 'jpeg' ? await canvas.encode('jpeg', 92) : await canvas.encode('png')
   return { bytes: new Uint8Array(bytes), width, height }
 }
@@ -107,5 +113,9 @@ export async function paintToFile(
 export const nodePorts = (pictures: Map<string, Uint8Array>): DeliveryPorts => ({
   pictures: pictureSource(pictures),
   pdf: () => nodePdf(pictureSource(pictures)),
+  pixels: async (page, scale) => {
+    const { ctx, width, height } = await painted(page, scale, pictures)
+    return { width, height, rgba: ctx.getImageData(0, 0, width, height).data }
+  },
   paint: (page, height) => paintToFile(page, height / page.height, 'jpeg', pictures),
 })

@@ -2,7 +2,7 @@ import type { BlankPorts } from '@/core/delivery'
 import type { PictureSource, Subsetter } from '@/core/pdf'
 import { Fault } from '@/core/trade'
 import { draw, withBleed } from './draw'
-import { decodedWhole, originalBytes, withOriginals } from './pictureShelf'
+import { decodedWhole, originalBytes, withOriginals, withPreviews } from './pictureShelf'
 
 /** What the press asks of the browser: a canvas, pictures from the store, the font subsetter, the day. */
 
@@ -34,6 +34,11 @@ export const ports: BlankPorts = {
   async paint(page, height) {
     const canvas = await withOriginals(page, p => draw(page, height / page.height, p))
     return { bytes: await fileOf(canvas, 'image/jpeg'), width: canvas.width, height: canvas.height }
+  },
+  async pixels(page, scale) {
+    const canvas = await withPreviews([page], p => draw(page, scale, p, withBleed(page)))
+    const { width, height } = canvas
+    return { width, height, rgba: canvas.getContext('2d')!.getImageData(0, 0, width, height).data }
   },
   paintSheet: (page, pixelsAPoint) =>
     fileOf(

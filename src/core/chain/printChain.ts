@@ -1,7 +1,7 @@
 import { plannedPages } from '../activity'
 import type { Edition } from '../book'
 import { check, type Finding } from '../check'
-import { type Cover, drawCover, type Flat, flatFor, sheetSize } from '../cover'
+import { type Cover, type CoverGround, drawCover, type Flat, flatFor, groundPage, sheetSize } from '../cover'
 import { frontHeight, frontPicture, type PaintedPage, printSnapshot, type Worked, workedPrint } from '../delivery'
 import { type ListingSnapshot, printMoney, type PrintMoney } from '../outlets'
 import { filledUp, type Interior, type InteriorStyle, settleInterior, type StyleChanges, withPlan } from '../pages'
@@ -48,6 +48,8 @@ export interface PrintChain extends PrintInputs {
   /** Size of the wrap with its bleed. */
   wrap: { width: number; height: number }
   cover: Cover
+  /** What the cover shows under its words. */
+  ground: CoverGround
   /** The front of the cover as a picture of the height that the outlet takes. */
   front: PaintedPage
   money: PrintMoney
@@ -56,6 +58,9 @@ export interface PrintChain extends PrintInputs {
   /** What the outlet would see if it were sent now. */
   snapshot: ListingSnapshot
 }
+
+/** Height at which a cover's ground is looked at, pixels: finer than letters that can be read. */
+const GROUND_HEIGHT = 420
 
 /** The bleed that serves all printers of an interior: the widest, on as many edges as any asks. */
 function bleedOf(printers: OutletProfile[]): { bleed: number; bleedsInside: boolean } {
@@ -115,15 +120,23 @@ export function printChain(inputs: PrintInputs, { setter, runs, shelf, ports, ti
       return roundPages((await get('interior')).pages.length, pageMultiple)
     },
     spine: async get => spineThickness(await get('profile'), await get('spec'), await get('pages')),
-    flat: async get => flatFor(await get('profile'), { ...(await get('spec')), pages: await get('pages') }),
+    flat: async get => {
+      const { language } = await get('data')
+      return flatFor(await get('profile'), { ...(await get('spec')), pages: await get('pages'), language })
+    },
     wrap: async get => sheetSize(await get('flat')),
     cover: async get => {
       const [fitted, design, data] = [await get('coverPages'), await get('design'), await get('data')]
       const flat =
         fitted === undefined
           ? await get('flat')
-          : flatFor(await get('profile'), { ...(await get('spec')), pages: fitted })
+          : flatFor(await get('profile'), { ...(await get('spec')), pages: fitted, language: data.language })
       return drawCover(flat, design, data, await get('isbn'), shelf, await get('assets'))
+    },
+    ground: async get => {
+      const page = groundPage(await get('cover'))
+      const scale = GROUND_HEIGHT / page.height
+      return { ...(await ports.pixels(page, scale)), scale }
     },
     front: async get => frontPicture(await get('cover'), frontHeight(await get('profile')), ports),
     money: async get => {
@@ -146,6 +159,7 @@ export function printChain(inputs: PrintInputs, { setter, runs, shelf, ports, ti
           spec: await get('spec'),
           interior: await get('interior'),
           cover: await get('cover'),
+          ground: await get('ground'),
           isbn: await get('isbn'),
           price: await get('price'),
           leastPrice: money.leastPrice,

@@ -13,5 +13,5 @@ export async function quickCover(
   const rules = profile.print?.bindings.find(b => b.kind === spec.binding)
   if (!rules) return undefined
   const pages = coverPages ?? Math.min(rules.mostPages, Math.max(rules.leastPages, ANY_PAGES))
-  return drawCover(flatFor(profile, { ...spec, pages }), design, data, isbn, shelf, assets)
+  return drawCover(flatFor(profile, { ...spec, pages, language: data.language }), design, data, isbn, shelf, assets)
 }

@@ -1,7 +1,8 @@
 import { beforeAll, describe, expect, test } from '@jest/globals'
 import { bookOf, chapter, setBook, shelf } from '../../../tests/support/core'
-import { type Book, createBook, type DocJson } from '../book'
-import { type Cover, type CoverDesign, drawCover, flatFor, lampOverTide } from '../cover'
+import { nodePorts } from '@/cli/ports'
+import { type Book, createBook, type DocJson, hashOf } from '../book'
+import { type Cover, type CoverDesign, type CoverGround, drawCover, flatFor, groundPage, lampOverTide } from '../cover'
 import { smallPrint } from '../activity'
 import { LayerBuilder, type PageMarks, PathBuilder } from '../marks'
 import { profileOf, shippedProfiles } from '../outlets'
@@ -30,6 +31,10 @@ const subject = (more: Partial<NonNullable<Subject['print']>> = {}, whole: Parti
   profile,
   print: { spec, interior, cover, isbn: '9780000000002', price: 1399, leastPrice: 640, ...more },
   ...whole,
+})
+const groundOf = async (c: Cover, pictures = new Map<string, Uint8Array>()): Promise<CoverGround> => ({
+  ...(await nodePorts(pictures).pixels(groundPage(c), 0.6)),
+  scale: 0.6,
 })
 const profileGutter = (pages: number): number => insideMargin(profile, 'paperback', pages)
 const named = (f: Finding[], rule: string): Finding[] => f.filter(x => x.rule === rule)
@@ -273,13 +278,46 @@ describe('each rule finds its fault, with place, amount and remedy', () => {
       )[0]!.place,
     ).toEqual({ kind: 'cover', piece: 'title' })
     const dim = { ...lampOverTide, pieces: lampOverTide.pieces.map(p => ({ ...p, colour: '#1d4048' })) }
-    const c = named(check(subject({ cover: await coverFor(interior.pages.length, dim) })), 'contrast')
+    const dimmed = await coverFor(interior.pages.length, dim)
+    const c = named(check(subject({ cover: dimmed, ground: await groundOf(dimmed) })), 'contrast')
     expect(c[0]!.amount).toMatch(/^1\.\d : 1$/)
-    const over = {
+    expect(named(check(subject({ ground: await groundOf(cover) })), 'contrast')).toEqual([])
+    // Light letters on a picture that is light where they stand, and dark elsewhere.
+    const { createCanvas } = await import('@napi-rs/canvas')
+    const picture = (top: string, foot: string): Uint8Array => {
+      const canvas = createCanvas(60, 90)
+      const ctx = canvas.getContext('2d')
+      ctx.fillStyle = top
+      ctx.fillRect(0, 0, 60, 45)
+      ctx.fillStyle = foot
+      ctx.fillRect(0, 45, 60, 45)
+      return new Uint8Array(canvas.toBuffer('image/png'))
+    }
+    const over = async (top: string, foot: string): Promise<string[]> => {
+      const bytes = picture(top, foot)
+      const id = hashOf(bytes)
+      const pictured = await drawCover(
+        flatFor(profile, { ...spec, pages: interior.pages.length }),
+        { ...lampOverTide, picture: { asset: id, over: 'sheet' } },
+        book.data,
+        '9780000000002',
+        shelf,
+        [{ id, type: 'image/png', width: 60, height: 90 }],
+      )
+      const ground = await groundOf(pictured, new Map([[id, bytes]]))
+      return named(check(subject({ cover: pictured, ground })), 'contrast').map(
+        f => (f.place as { piece: string }).piece,
+      )
+    }
+    expect(await over('#f5f0e6', '#f5f0e6')).toContain('title')
+    expect(await over('#f5f0e6', '#102026')).toContain('title')
+    expect(await over('#102026', '#f5f0e6')).not.toContain('title')
+    expect(await over('#102026', '#102026')).toEqual([])
+    const onBars = {
       ...cover,
       pieces: [{ ...cover.pieces[0]!, panel: 'back' as const, box: { ...cover.barcode!, width: 20 } }],
     }
-    expect(named(check(subject({ cover: over })), 'barcode')).toHaveLength(1)
+    expect(named(check(subject({ cover: onBars })), 'barcode')).toHaveLength(1)
   })
   test('ISBN wanted, and right', () => {
     expect(named(check(subject({ isbn: undefined })), 'barcode')[0]).toMatchObject({ severity: 'mend' })

@@ -1,4 +1,5 @@
-import { flatFor, toRgb, zoneOf } from '../cover'
+import { type CoverGround, flatFor, type SetPiece, toRgb, zoneOf } from '../cover'
+import type { Edges } from '../marks'
 import { formatLength, parseIsbn } from '../trade'
 import { rgbContrast } from './colour'
 import type { Finding } from './finding'
@@ -13,7 +14,7 @@ export const spine: Rule = s => {
   const cover = s.print?.cover
   if (!s.print || !cover) return []
   const { spec, interior } = s.print
-  const now = flatFor(s.profile, { ...spec, pages: interior.pages.length })
+  const now = flatFor(s.profile, { ...spec, pages: interior.pages.length, language: s.book.data.language })
   const off = Math.abs(now.width - cover.flat.width)
   const severity = byPlay(s.profile, off)
   if (!severity) return []
@@ -86,17 +87,13 @@ export const coverFits: Rule = s =>
       remedy: 'shorten the piece',
     }))
 
-/** Text stands out from its ground: 3 : 1 at least (WCAG 2.2, large text). */
+/** Text stands out from its ground: 3 : 1 at least (WCAG 2.2, large text). The ground is what is seen there: colour, ornament, picture. */
 export const contrast: Rule = s => {
-  const cover = s.print?.cover
-  if (!cover) return []
-  const ground = cover.page.layers[0]?.layer.items[0]
-  const fill = ground?.kind === 'group' ? ground.layers[0]?.items[0] : undefined
-  if (fill?.kind !== 'path' || !fill.fill) return []
-  const below = toRgb(fill.fill)
+  const { cover, ground } = s.print ?? {}
+  if (!cover || !ground) return []
   return cover.pieces.flatMap((p): Finding[] => {
-    const ratio = rgbContrast(toRgb(p.colour), below)
-    return ratio >= 3
+    const ratio = contrastOn(ground, cover.flat.bleed, p)
+    return ratio >= LEAST_CONTRAST
       ? []
       : [
           {
@@ -109,6 +106,27 @@ export const contrast: Rule = s => {
           },
         ]
   })
+}
+
+const LEAST_CONTRAST = 3
+/** A part of the ground so small may be like the letters: a glint, a line of an ornament. */
+const GLINTS = 0.08
+
+/** The contrast that a piece has with all of the ground under its words but the few glints that it has least with. */
+function contrastOn({ width, height, rgba, scale }: CoverGround, bleed: Edges, p: SetPiece): number {
+  const within = (v: number, most: number): number => Math.max(0, Math.min(most, Math.round(v * scale)))
+  const [x0, x1] = [within(p.box.x + bleed.left, width), within(p.box.x + p.box.width + bleed.left, width)]
+  const [y0, y1] = [within(p.box.y + bleed.top, height), within(p.box.y + p.box.height + bleed.top, height)]
+  const colour = toRgb(p.colour)
+  const ratios: number[] = []
+  for (let y = y0; y < Math.max(y1, y0 + 1) && y < height; y++)
+    for (let x = x0; x < x1; x++) {
+      const at = (y * width + x) * 4
+      ratios.push(rgbContrast(colour, { r: rgba[at]! / 255, g: rgba[at + 1]! / 255, b: rgba[at + 2]! / 255 }))
+    }
+  // What stands outside the sheet is found by another rule.
+  if (!ratios.length) return Infinity
+  return ratios.sort((a, b) => a - b)[Math.floor(ratios.length * GLINTS)]!
 }
 
 /** A print book has an ISBN that is one, and its barcode stands clear of everything. */

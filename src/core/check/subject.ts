@@ -1,5 +1,5 @@
 import type { Book } from '../book'
-import type { Cover } from '../cover'
+import type { Cover, CoverGround } from '../cover'
 import type { EpubTrouble } from '../epub'
 import type { Interior } from '../pages'
 import type { OutletProfile, PrintSpec } from '../trade'
@@ -13,6 +13,7 @@ export interface Subject {
     spec: PrintSpec
     interior: Interior
     cover?: Cover
+    ground?: CoverGround
     isbn?: string
     /** List price and the least the outlet allows, minor units. */
     price?: number

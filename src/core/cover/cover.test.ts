@@ -3,7 +3,18 @@ import fc from 'fast-check'
 import { shelf } from '../../../tests/support/core'
 import type { TitleData } from '../book'
 import { profileOf, shippedProfiles } from '../outlets'
-import { BARCODE, barcodeLayer, drawCover, flatFor, frontPage, lampOverTide, sheetSize, zoneOf } from '.'
+import {
+  BARCODE,
+  barcodeLayer,
+  drawCover,
+  flatFor,
+  frontPage,
+  lampOverTide,
+  sheetSize,
+  zoneOf,
+  fromSpineBox,
+  spineBox,
+} from '.'
 
 const spec = { binding: 'paperback', trim: '6x9in', paper: 'cream', pages: 218 } as const
 const data: TitleData = {
@@ -98,6 +109,43 @@ describe('a design on a flat', () => {
         },
       ),
       { numRuns: 12 },
+    )
+  })
+  test('spines run down, and up where the language area reads them so; boxes are found again on the flat', async () => {
+    const setIn = async (language: string) => {
+      const flat = flatFor(profileOf('ostrevane', shippedProfiles), { ...spec, pages: 300, language })
+      return drawCover(flat, lampOverTide, { ...data, language }, undefined, shelf)
+    }
+    for (const [language, reads] of [
+      ['en-GB', 'down'],
+      ['sv', 'down'],
+      ['de-AT', 'up'],
+      ['fr', 'up'],
+    ] as const) {
+      const { flat, page, pieces } = await setIn(language)
+      expect(flat.spineReads).toBe(reads)
+      const zone = zoneOf(flat, 'spine text', 'spine')!
+      const piece = pieces.find(p => p.panel === 'spine')!
+      const group = page.layers.flatMap(l => l.layer.items).find(i => i.kind === 'group' && i.role === piece.id)
+      const [, b, , , dx, dy] = (group as { transform: number[] }).transform
+      // Where the words begin: at the head and turned clockwise, or at the foot and turned the other way.
+      expect(b).toBe(reads === 'down' ? 1 : -1)
+      expect(dx! - zone.x).toBeCloseTo(reads === 'down' ? zone.width : 0, 6)
+      expect(dy! - zone.y).toBeCloseTo(reads === 'down' ? 0 : zone.height, 6)
+      for (const p of pieces.filter(x => x.panel === 'spine')) {
+        const inZone = fromSpineBox(zone, p.box, reads)
+        expect(spineBox(zone, inZone, reads).x).toBeCloseTo(p.box.x, 9)
+        expect(p.box.x).toBeGreaterThanOrEqual(zone.x - 0.5)
+        expect(p.box.y + p.box.height).toBeLessThanOrEqual(zone.y + zone.height + 0.5)
+      }
+    }
+    fc.assert(
+      fc.property(
+        fc.record({ x: fc.nat(90), y: fc.nat(90), width: fc.nat(90), height: fc.nat(90) }),
+        fc.record({ x: fc.nat(90), y: fc.nat(90), width: fc.nat(90), height: fc.nat(90) }),
+        fc.constantFrom('up' as const, 'down' as const),
+        (zone, inside, reads) => expect(fromSpineBox(zone, spineBox(zone, inside, reads), reads)).toEqual(inside),
+      ),
     )
   })
   test('a refit keeps what was placed: the same parts of the panel, the same words', async () => {

@@ -16,6 +16,7 @@ import { barcodeLayer } from './barcode'
 import type { CoverDesign, CoverPiece, Field } from './design'
 import { type Flat, type Rect, zoneOf } from './geometry'
 import { motifItems } from './motif'
+import { spineBox, spineTransform } from './spineText'
 
 /** A piece as it was set: for checks and views. */
 export interface SetPiece {
@@ -191,12 +192,12 @@ async function setPiece(
       y += lead
     }
   const layer = out.build()
+  const inZone: Rect = { x: box.x, y: top, width: box.width, height: inkHeight }
   const ink: Rect = along
-    ? { x: zone.x + zone.width - top - inkHeight, y: zone.y + box.x, width: inkHeight, height: box.width }
-    : { x: zone.x + box.x, y: zone.y + top, width: box.width, height: inkHeight }
-  // Spines of English books are read with the head at the right: turned clockwise, top to bottom.
+    ? spineBox(zone, inZone, flat.spineReads)
+    : { ...inZone, x: zone.x + inZone.x, y: zone.y + inZone.y }
   const transform: [number, number, number, number, number, number] = along
-    ? [0, 1, -1, 0, zone.x + zone.width, zone.y]
+    ? spineTransform(zone, flat.spineReads)
     : [1, 0, 0, 1, zone.x, zone.y]
   return {
     layer: { items: [{ kind: 'group', role: p.id, transform, layers: [layer] }] },

@@ -14,14 +14,10 @@ import {
 import type { PanelName } from '../book'
 import type { Edges } from '../marks'
 
-/** A rectangle in points; the origin is the flat's top left inside the bleed. */
-export interface Rect {
-  x: number
-  y: number
-  width: number
-  height: number
-}
+import type { Rect } from './rect'
+import { type SpineReads, spineReads } from './spineText'
 
+export type { Rect } from './rect'
 export type { PanelName } from '../book'
 
 /** A part of the flat that means something to whoever designs: data, so that views, checks and templates agree. */
@@ -43,6 +39,8 @@ export interface Flat {
   pages: number
   /** Text may stand on the spine. */
   spineText: boolean
+  /** Which way it runs. */
+  spineReads: SpineReads
 }
 
 /** Size of the whole sheet as the printer asks for it. */
@@ -63,6 +61,8 @@ export interface CoverSpec {
   paper: string
   /** Pages as made; blanks are added up to the outlet's multiple. */
   pages: number
+  /** BCP 47; spines run down where it is absent. */
+  language?: string
 }
 
 /** The flat for a specification at an outlet. Paperback: width = 2 × trim + spine; case: 2 × (trim + overhang) + spine with the wrap as bleed. */
@@ -135,6 +135,7 @@ export function flatFor(profile: OutletProfile, spec: CoverSpec): Flat {
     zones,
     pages,
     spineText,
+    spineReads: spineReads(spec.language ?? ''),
   }
 }
 

@@ -12,6 +12,8 @@ export interface PaintedPage {
 export interface DeliveryPorts {
   /** Paints a page as a JPEG of so many pixels in height. */
   paint(page: PageMarks, height: number): Promise<PaintedPage>
+  /** A page with its bleed as pixels, to be looked at and not kept; `scale`: pixels a point. */
+  pixels(page: PageMarks, scale: number): Promise<{ width: number; height: number; rgba: ArrayLike<number> }>
   pictures: PictureSource
   /** Loaded when a PDF is written. */
   pdf(): Promise<PdfPorts>

@@ -15,7 +15,7 @@ import { useCommit } from '@/parts/useCommit'
 import { usePress } from '@/parts/usePress'
 import { useSize } from '@/parts/useSize'
 import type { CoverView } from '@/workers/answers/covers'
-import { zoneFor } from './boxes'
+import { boxInZone, boxOnFlat, sizeFor, zoneFor } from './boxes'
 import './cover.css'
 import { useSay } from '@/parts/useSay'
 
@@ -117,22 +117,9 @@ export function CoverRoom({ bookId }: { bookId: string }) {
     if (!step || !piece || !zone) return
     e.preventDefault()
     const by = e.shiftKey ? 10 : 1
-    const along = piece.panel === 'spine'
-    const [dx, dy] = along
-      ? [(step[1] * by) / zone.height, (-step[0] * by) / zone.width]
-      : [(step[0] * by) / zone.width, (step[1] * by) / zone.height]
-    changePiece(
-      piece.id,
-      `Move the ${piece.field}`,
-      {
-        box: {
-          ...piece.box,
-          x: clamp(piece.box.x + dx, 1 - piece.box.width),
-          y: clamp(piece.box.y + dy, 1 - piece.box.height),
-        },
-      },
-      true,
-    )
+    const on = boxOnFlat(cover.flat, piece)!
+    const moved = boxInZone(cover.flat, piece.panel, { ...on, x: on.x + step[0] * by, y: on.y + step[1] * by })!
+    changePiece(piece.id, `Move the ${piece.field}`, { box: { ...piece.box, x: moved.x, y: moved.y } }, true)
   }
   return (
     <>
@@ -434,9 +421,11 @@ function PieceValues({
   const zone = zoneFor(cover.flat, piece.panel)
   const set = cover.pieces.find(p => p.id === piece.id)
   const along = piece.panel === 'spine'
+  const up = along && cover.flat.spineReads === 'up'
   const length = (key: 'x' | 'y' | 'width' | 'height', label: string) => {
     if (!zone) return null
-    const whole = (key === 'x' || key === 'width') !== along ? zone.width : zone.height
+    const size = sizeFor(zone, piece.panel)
+    const whole = key === 'x' || key === 'width' ? size.width : size.height
     const { unit, step, digits } = lengthField(0.05)
     return (
       <label className="num">
@@ -473,7 +462,7 @@ function PieceValues({
         </p>
       )}
       <div className="nums">
-        {length('x', along ? 'Down' : 'From left')}
+        {length('x', along ? (up ? 'Up' : 'Down') : 'From left')}
         {length('y', along ? 'Across' : 'From top')}
         {length('width', along ? 'Length' : 'Width')}
         {length('height', along ? 'Thickness' : 'Height')}

@@ -1,28 +1,20 @@
-import type { CoverPiece, Flat, Rect } from '@/core/cover'
-import { zoneOf } from '@/core/cover'
+import { type CoverPiece, type Flat, fromSpineBox, type Rect, spineBox, zoneOf } from '@/core/cover'
 
 /** The zone a piece is placed in: its panel's safe zone, or the spine's text zone. Undefined where the panel has none. */
 export const zoneFor = (flat: Flat, panel: CoverPiece['panel']): Rect | undefined =>
   panel === 'spine' ? zoneOf(flat, 'spine text', 'spine') : zoneOf(flat, 'safe', panel)
 
-/** A piece's box on the flat, points. Along the spine the box's x runs down the book, its y across from the front. */
-export function boxOnFlat(flat: Flat, p: Pick<CoverPiece, 'panel' | 'box'>): Rect | undefined {
-  const zone = zoneFor(flat, p.panel)
+/** A zone's width and height as its pieces see it: along the spine the words run along the book. */
+export const sizeFor = (zone: Rect, panel: CoverPiece['panel']): { width: number; height: number } =>
+  panel === 'spine' ? { width: zone.height, height: zone.width } : { width: zone.width, height: zone.height }
+
+/** A piece's box on the flat, points. */
+export function boxOnFlat(flat: Flat, { panel, box: b }: Pick<CoverPiece, 'panel' | 'box'>): Rect | undefined {
+  const zone = zoneFor(flat, panel)
   if (!zone) return undefined
-  const b = p.box
-  if (p.panel !== 'spine')
-    return {
-      x: zone.x + b.x * zone.width,
-      y: zone.y + b.y * zone.height,
-      width: b.width * zone.width,
-      height: b.height * zone.height,
-    }
-  return {
-    x: zone.x + zone.width - (b.y + b.height) * zone.width,
-    y: zone.y + b.x * zone.height,
-    width: b.height * zone.width,
-    height: b.width * zone.height,
-  }
+  const { width, height } = sizeFor(zone, panel)
+  const box = { x: b.x * width, y: b.y * height, width: b.width * width, height: b.height * height }
+  return panel === 'spine' ? spineBox(zone, box, flat.spineReads) : { ...box, x: zone.x + box.x, y: zone.y + box.y }
 }
 
 const LEAST = 0.02
@@ -35,14 +27,10 @@ const within = (from: number, size: number): [number, number] => {
 export function boxInZone(flat: Flat, panel: CoverPiece['panel'], rect: Rect): CoverPiece['box'] | undefined {
   const zone = zoneFor(flat, panel)
   if (!zone) return undefined
-  const [across, down] = [(rect.x - zone.x) / zone.width, (rect.y - zone.y) / zone.height]
-  const [w, h] = [rect.width / zone.width, rect.height / zone.height]
-  if (panel !== 'spine') {
-    const [x, width] = within(across, w)
-    const [y, height] = within(down, h)
-    return { x, y, width, height }
-  }
-  const [x, width] = within(down, h)
-  const [y, height] = within(1 - across - w, w)
+  const size = sizeFor(zone, panel)
+  const box =
+    panel === 'spine' ? fromSpineBox(zone, rect, flat.spineReads) : { ...rect, x: rect.x - zone.x, y: rect.y - zone.y }
+  const [x, width] = within(box.x / size.width, box.width / size.width)
+  const [y, height] = within(box.y / size.height, box.height / size.height)
   return { x, y, width, height }
 }
