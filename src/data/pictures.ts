@@ -4,6 +4,7 @@ import { Fault } from '@/core/trade'
 import { press } from '@/workers/client'
 import { commit } from './changes'
 import { putBlobs } from './blobs'
+import { db } from './db'
 import type { BookRecord } from './records'
 import { fitting } from './room'
 import { guarded } from './trouble'
@@ -34,4 +35,18 @@ export async function bringInPicture(
     }))
   })
   return asset
+}
+
+/**
+ * Makes pictures that another book of the library has a book's own: text that was copied there names them. Gives those that no
+ * book has: a marked box stands in their place.
+ */
+export async function takePictures(bookId: string, ids: readonly string[]): Promise<string[]> {
+  const known = new Map((await db.books.toArray()).flatMap(b => (b.assets ?? []).map(a => [a.id, a] as const)))
+  const found = ids.map(id => known.get(id)).filter(a => a !== undefined)
+  if (found.length)
+    await commit(bookId, found.length === 1 ? 'Take over a picture' : `Take over ${found.length} pictures`, r => ({
+      assets: [...r.assets, ...found.filter(a => !r.assets.some(own => own.id === a.id))],
+    }))
+  return ids.filter(id => !known.has(id))
 }

@@ -90,7 +90,8 @@ export const nodes: Record<string, NodeSpec> = {
   line: {
     content: 'inline*',
     attrs: { indent: number(0, 0, 100), stanza: yesNo },
-    parseDOM: [{ tag: 'p[data-line]' }],
+    // Said before what any paragraph, any rule is.
+    parseDOM: [{ tag: 'p[data-line]', priority: 60 }],
     toDOM: () => ['p', { 'data-line': '' }, 0],
   },
   list: {
@@ -125,18 +126,24 @@ export const nodes: Record<string, NodeSpec> = {
     group: 'block',
     content: 'inline*',
     attrs: { ...id, ...picture, share: number(1, 0.02, 1), stands: oneOf<string>('measure', ...imageStands) },
-    parseDOM: [{ tag: 'figure' }],
+    parseDOM: [{ tag: 'figure', contentElement: 'figcaption' }],
     toDOM: n => ['figure', { 'data-asset': n.attrs.asset }, ['figcaption', 0]],
   },
   scene_break: { group: 'block', attrs: id, parseDOM: [{ tag: 'hr' }], toDOM: () => ['hr'] },
   page_break: {
     group: 'block',
     attrs: id,
-    parseDOM: [{ tag: 'hr[data-page]' }],
+    parseDOM: [{ tag: 'hr[data-page]', priority: 60 }],
     toDOM: () => ['hr', { 'data-page': '' }],
   },
   text: { group: 'inline' },
-  hard_break: { group: 'inline', inline: true, selectable: false, parseDOM: [{ tag: 'br' }], toDOM: () => ['br'] },
+  hard_break: {
+    group: 'inline',
+    inline: true,
+    selectable: false,
+    parseDOM: [{ tag: 'br' }, { tag: 'span[data-break]' }],
+    toDOM: () => ['br'],
+  },
   /** A small picture in the line, like a word. `height` in ems. */
   sign: {
     group: 'inline',

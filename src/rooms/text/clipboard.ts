@@ -20,6 +20,8 @@ export function clipboardSerializer(schema: Schema, book: string): DOMSerializer
           : draw(n),
     ]),
   )
+  // A bare break at the end of a paragraph is taken for the browser's own when it is read.
+  nodes.hard_break = () => ['span', { 'data-break': '' }, ['br']]
   return new DOMSerializer(nodes, base.marks)
 }
 
@@ -64,4 +66,13 @@ export function withOwnNames(slice: Slice, book: string, free: (id: string) => b
     return n.type.create({ ...n.attrs, id: keeps ? id : '' }, content, n.marks)
   }
   return new Slice(Fragment.fromArray(slice.content.content.map(walk)), slice.openStart, slice.openEnd)
+}
+
+/** The pictures that a slice names. */
+export function picturesIn(slice: Slice): string[] {
+  const ids = new Set<string>()
+  slice.content.descendants(n => {
+    if (n.attrs.asset) ids.add(n.attrs.asset as string)
+  })
+  return [...ids]
 }

@@ -5,7 +5,9 @@ import { useEffect, useRef, useState } from 'react'
 import { eachNamed, type Book, type Section } from '@/core/book'
 import { type Pen, penFor, type Saving } from '@/data/pen'
 import { useLatest } from '@/parts/useLatest'
-import { clipboardSerializer, withOwnNames } from './clipboard'
+import { takePictures } from '@/data/pictures'
+import { useSay } from '@/parts/useSay'
+import { clipboardSerializer, picturesIn, withOwnNames } from './clipboard'
 import { textExtensions } from './extensions'
 
 /** Of a transaction that shows what comes from elsewhere: it is not the author's. */
@@ -29,6 +31,17 @@ export function useSectionEditor(
   update.current = onUpdate
   const newest = useRef(book)
   newest.current = book
+  const say = useSay()
+  const takeOver = useRef<(ids: string[]) => void>(() => undefined)
+  takeOver.current = ids =>
+    void takePictures(bookId, ids).then(
+      missing =>
+        missing.length &&
+        say.warn(
+          `${missing.length === 1 ? 'A picture' : `${missing.length} pictures`} of what was pasted ${missing.length === 1 ? 'is' : 'are'} not in this library: a marked box stands there.`,
+        ),
+      say.failed,
+    )
   const [bookId, language] = [book?.id ?? '', book?.data.language ?? 'en']
 
   const open = useLatest(() => {
@@ -55,7 +68,12 @@ export function useSectionEditor(
           spellcheck: 'true',
           lang: language,
         },
-        transformPasted: slice => withOwnNames(slice, bookId, free),
+        transformPasted: slice => {
+          const has = new Set(newest.current?.assets.map(a => a.id))
+          const wanted = picturesIn(slice).filter(id => !has.has(id))
+          if (wanted.length) takeOver.current(wanted)
+          return withOwnNames(slice, bookId, free)
+        },
       },
       onTransaction: ({ editor: x, transaction, appendedTransactions }) => {
         for (const tr of [transaction, ...appendedTransactions])
