@@ -139,7 +139,7 @@ describe.each([
       .replace(/([—–-])\n/g, '$1')
       .split(/\s+/)
       .filter(Boolean)
-    const names = labels(book.sections)
+    const names = labels(book.sections, book.data.language)
     const wanted: string[] = []
     const notes: string[][] = []
     const words = (t: string): string[] => t.split(/\s+/).filter(Boolean)

@@ -12,7 +12,7 @@ export async function runRead(args: string[]): Promise<void> {
     process.stdout.write(bookText(book) + '\n')
     return
   }
-  const names = labels(book.sections)
+  const names = labels(book.sections, book.data.language)
   const report = {
     title: book.data.title,
     ...(book.data.subtitle ? { subtitle: book.data.subtitle } : {}),

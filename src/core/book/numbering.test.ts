@@ -47,7 +47,7 @@ describe('labels', () => {
           part: roles[s.role].part,
           doc: emptyDoc('b1'),
         }))
-        const all = labels(sections)
+        const all = labels(sections, 'en-GB')
         expect([...all.keys()]).toEqual(sections.map(s => s.id))
         for (const counted of [(s: Section) => s.role === 'part', (s: Section) => s.role !== 'part']) {
           const numbers = sections

@@ -1,5 +1,6 @@
 import type { Section } from './book'
-import { roles } from './roles'
+import { filled, type PrintedWords, printedWords } from './printedWords'
+import { type Role, roles } from './roles'
 
 /** What a section is called: its number among its like (if counted) and its title. */
 export interface SectionLabel {
@@ -9,20 +10,30 @@ export interface SectionLabel {
   title: string
 }
 
-/** Labels for all sections, by id. Chapters count through parts; parts count by themselves. */
-export function labels(sections: Section[]): Map<string, SectionLabel> {
+/** Labels for all sections in the book's language, by id. Chapters count through parts; parts count by themselves. */
+export function labels(sections: Section[], language: string): Map<string, SectionLabel> {
   const out = new Map<string, SectionLabel>()
+  const words = printedWords(language)
+  const numeral = numeralIn(language)
   let chapters = 0
   let parts = 0
   for (const s of sections) {
     const facts = roles[s.role]
     if (facts.numbered && s.numbered) {
       const number = s.role === 'part' ? ++parts : ++chapters
-      out.set(s.id, { number, numberWords: `${facts.name} ${numberInWords(number)}`, title: s.title })
-    } else out.set(s.id, { title: s.title || (s.made || s.part !== 'body' ? facts.name : '') })
+      const numberWords = filled(s.role === 'part' ? words.part : words.chapter, { n: numeral(number) })
+      out.set(s.id, { number, numberWords, title: s.title })
+    } else out.set(s.id, { title: s.title || (s.made || s.part !== 'body' ? sectionWord(words, s.role) : '') })
   }
   return out
 }
+
+/** What a section of a role is called that has no title. */
+export const sectionWord = (words: PrintedWords, role: Role): string =>
+  words.sections[role] ?? filled(role === 'part' ? words.part : words.chapter, { n: '' }).trim()
+
+/** How a number is said in a heading: English says it in words, other languages in figures. */
+const numeralIn = (language: string): ((n: number) => string) => (/^en(-|$)/i.test(language) ? numberInWords : String)
 
 /** How a section is named in contents and running heads: its title, or its number in words. */
 export const shortName = (label: SectionLabel): string => label.title || label.numberWords || ''

@@ -150,7 +150,7 @@ describe('numbers and words', () => {
       ['chapter', 'C'],
     ] as const)
       b = addSection(b, newSection(b, role, title))
-    const l = labels(b.sections)
+    const l = labels(b.sections, 'en')
     expect(b.sections.filter(s => roles[s.role].part === 'body').map(s => l.get(s.id)!.numberWords)).toEqual([
       'Part One',
       'Chapter One',

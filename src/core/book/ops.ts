@@ -1,6 +1,7 @@
+import { madeDoc } from './madeWords'
 import type { Book, Section } from './book'
 import { type BlockJson, type DocJson, emptyDoc, type InlineJson, inlineText, type ParagraphJson } from './doc'
-import { highestId, Ids } from './identity'
+import { highestId, Ids, withOwnIds } from './identity'
 import { frontOrder, type Part, type Role, roles } from './roles'
 
 /**
@@ -168,3 +169,10 @@ const sectionText = (s: Section): string => {
   for (const b of s.doc.content) walk(b as ParagraphJson)
   return lines.filter(Boolean).join('\n')
 }
+
+/** Takes a page over that is made from the book's data: it begins with the words that it was made of. */
+export const takeOver = (book: Book, id: string, isbn: string | undefined): Book =>
+  withOwnIds({
+    ...book,
+    sections: book.sections.map(s => (s.id === id && s.made ? { ...s, made: false, doc: madeDoc(book, s, isbn) } : s)),
+  })

@@ -1,5 +1,5 @@
 import { strToU8 } from 'fflate'
-import { authorLine, type Book } from './book'
+import { authorsOf, type Book, joinedNames } from './book'
 import { hashOf } from './hash'
 
 /** What a UUID looks like. */
@@ -11,6 +11,6 @@ export const uidForm = /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f
  */
 export function uidOf(book: Pick<Book, 'id' | 'uid' | 'data'>): string {
   if (book.uid) return book.uid
-  const h = hashOf(strToU8(JSON.stringify([book.id, book.data.title, authorLine(book.data)])))
+  const h = hashOf(strToU8(JSON.stringify([book.id, book.data.title, joinedNames(authorsOf(book.data), 'and')])))
   return `${h.slice(0, 8)}-${h.slice(8, 12)}-5${h.slice(13, 16)}-8${h.slice(17, 20)}-${h.slice(20, 32)}`
 }

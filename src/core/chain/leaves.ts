@@ -46,7 +46,7 @@ export async function leavesOf(chain: Graph<PrintChain>): Promise<Leaves> {
   ]
   const { block } = interior
   const { width, height } = interior.spec
-  const names = labels(text.sections)
+  const names = labels(text.sections, text.data.language)
   const named = (id: string): string =>
     names.has(id)
       ? shortName(names.get(id)!)

@@ -9,7 +9,7 @@ export interface OutlineEntry {
 
 /** Places for the PDF's outline: what the contents list, and the contents and title page themselves. */
 export function outlineOf(book: Book, interior: Pick<Interior, 'starts'>): OutlineEntry[] {
-  const names = labels(book.sections)
+  const names = labels(book.sections, book.data.language)
   return book.sections
     .filter(
       s => interior.starts.has(s.id) && (roles[s.role].listed || s.role === 'contents' || s.role === 'title-page'),

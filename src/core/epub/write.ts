@@ -1,7 +1,22 @@
 import { strToU8, type Zippable, zipSync } from 'fflate'
-import { type Asset, authorLine, type Book, labels, picturesIn, roles, type Section, shortName, uidOf } from '../book'
+import {
+  type Asset,
+  authorLine,
+  copyrightLines,
+  filled,
+  type PrintedWords,
+  printedWords,
+  seriesLine,
+  type Book,
+  labels,
+  picturesIn,
+  roles,
+  type Section,
+  shortName,
+  uidOf,
+} from '../book'
 import { dayOf, joined, type Markup, xml } from '../trade'
-import { copyrightLines, type PageStart } from '../pages'
+import type { PageStart } from '../pages'
 import { styleSheet } from './style'
 import { type Breaks, page, sectionBody, type XhtmlContext } from './xhtml'
 
@@ -27,7 +42,8 @@ const extensions: Record<Asset['type'], string> = {
 /** Writes the book as EPUB 3 with what older devices read beside (NCX, guide). Same book, same bytes. */
 export function writeEpub(book: Book, options: EpubOptions): Uint8Array {
   const { data } = book
-  const names = labels(book.sections)
+  const words = printedWords(data.language)
+  const names = labels(book.sections, data.language)
   const sections = book.sections.filter(
     s =>
       s.role !== 'half-title' &&
@@ -82,13 +98,13 @@ export function writeEpub(book: Book, options: EpubOptions): Uint8Array {
       'cover',
       'application/xhtml+xml',
       page(
-        'Cover',
+        words.cover,
         data.language,
-        xml`<section epub:type="cover" class="cover"><img src="../images/cover.${ext}" alt="${`Cover: ${data.title}${authorLine(data) ? ` by ${authorLine(data)}` : ''}`}"/></section>`,
+        xml`<section epub:type="cover" class="cover"><img src="../images/cover.${ext}" alt="${`${words.cover}: ${authorLine(data) ? filled(words.by, { title: data.title, author: authorLine(data) }) : data.title}`}"/></section>`,
       ),
     )
     spine.push({ id: 'cover' })
-    landmarks.push({ type: 'cover', title: 'Cover', href: 'text/cover.xhtml' })
+    landmarks.push({ type: 'cover', title: words.cover, href: 'text/cover.xhtml' })
   }
   const hasParts = sections.some(s => s.role === 'part')
   let inPart = false
@@ -97,16 +113,16 @@ export function writeEpub(book: Book, options: EpubOptions): Uint8Array {
     const label = names.get(s.id)!
     if (s.role === 'contents' && s.made) {
       spine.push({ id: 'nav' })
-      landmarks.push({ type: 'toc', title: label.title || 'Contents', href: 'text/nav.xhtml' })
+      landmarks.push({ type: 'toc', title: label.title, href: 'text/nav.xhtml' })
       continue
     }
     const path = `text/${s.id}.xhtml`
     let body: Markup
     if (s.made && s.role === 'title-page') {
       body = titleBody(book)
-      landmarks.push({ type: 'titlepage', title: 'Title page', href: path })
+      landmarks.push({ type: 'titlepage', title: words.titlePage, href: path })
     } else if (s.made && s.role === 'copyright')
-      body = xml`<section epub:type="copyright-page" class="copyright" aria-label="Copyright">\n${joined(
+      body = xml`<section epub:type="copyright-page" class="copyright" aria-label="${words.copyright}">\n${joined(
         copyrightLines(book, options.isbn).map(l => xml`<p>${l}</p>`),
         '\n',
       )}\n</section>`
@@ -124,7 +140,7 @@ export function writeEpub(book: Book, options: EpubOptions): Uint8Array {
     if (roles[s.role].listed && title)
       nav.push({ title, href: path, depth: hasParts && inPart && s.role !== 'part' ? 1 : 0 })
   }
-  if (bodyStart) landmarks.push({ type: 'bodymatter', title: 'Start of text', href: bodyStart })
+  if (bodyStart) landmarks.push({ type: 'bodymatter', title: words.textBegins, href: bodyStart })
   if (!nav.length && spine.length)
     nav.push({ title: data.title, href: files.find(f => f.id === spine[spine.length - 1]!.id)!.path, depth: 0 })
 
@@ -132,7 +148,7 @@ export function writeEpub(book: Book, options: EpubOptions): Uint8Array {
   for (const a of assets.values()) add(imageFile(a), `i-${a.id.slice(0, 16)}`, a.type, options.picture(a.id)!)
   add('style.css', 'css', 'text/css', styleSheet)
   const identifier = options.isbn ? `urn:isbn:${options.isbn}` : `urn:uuid:${uidOf(book)}`
-  add('toc.ncx', 'ncx', 'application/x-dtbncx+xml', ncxFile(identifier, data.title, nav, pageList))
+  add('toc.ncx', 'ncx', 'application/x-dtbncx+xml', ncxFile(words, identifier, data.title, nav, pageList))
   const opf = opfFile(book, identifier, options, files, spine, landmarks, assets, pageList.length > 0)
 
   const mtime = dayOf(options.date)
@@ -155,7 +171,7 @@ function titleBody(book: Book): Markup {
   const { data } = book
   const line = (cls: string, t: string | undefined): Markup | undefined =>
     t ? xml`<p class="${cls}">${t}</p>\n` : undefined
-  return xml`<section epub:type="titlepage" class="titlepage">\n<h1>${data.title}</h1>\n${line('subtitle', data.subtitle)}${line('series', data.series && (data.series.number ? `${data.series.name}, book ${data.series.number}` : data.series.name))}${line('author', authorLine(data))}${line('imprint', data.imprint.name)}</section>`
+  return xml`<section epub:type="titlepage" class="titlepage">\n<h1>${data.title}</h1>\n${line('subtitle', data.subtitle)}${line('series', seriesLine(book))}${line('author', authorLine(data))}${line('imprint', data.imprint.name)}</section>`
 }
 
 const relative = (href: string): string => href.replace(/^text\//, '')
@@ -166,6 +182,8 @@ function navFile(
   landmarks: { type: string; title: string; href: string }[],
   pages: { label: string; href: string }[],
 ): Markup {
+  const words = printedWords(language)
+  const title = words.sections.contents!
   // Chapters of a part stand in a list inside its own entry.
   const entries: Markup[] = []
   for (let i = 0; i < nav.length; i++) {
@@ -184,18 +202,19 @@ function navFile(
   )
   const pageNav =
     pages.length > 0 &&
-    xml`\n<nav epub:type="page-list" role="doc-pagelist" aria-label="Pages" hidden="hidden">\n<ol>\n${joined(
+    xml`\n<nav epub:type="page-list" role="doc-pagelist" aria-label="${words.pages}" hidden="hidden">\n<ol>\n${joined(
       pages.map(p => xml`<li><a href="${relative(p.href)}">${p.label}</a></li>`),
       '\n',
     )}\n</ol>\n</nav>`
   return page(
-    'Contents',
+    title,
     language,
-    xml`<nav epub:type="toc" role="doc-toc" id="toc" aria-label="Contents">\n<h1>Contents</h1>\n<ol>\n${entries}</ol>\n</nav>\n<nav epub:type="landmarks" aria-label="Landmarks" hidden="hidden">\n<ol>\n${marks}\n</ol>\n</nav>${pageNav}`,
+    xml`<nav epub:type="toc" role="doc-toc" id="toc" aria-label="${title}">\n<h1>${title}</h1>\n<ol>\n${entries}</ol>\n</nav>\n<nav epub:type="landmarks" aria-label="${words.landmarks}" hidden="hidden">\n<ol>\n${marks}\n</ol>\n</nav>${pageNav}`,
   )
 }
 
 function ncxFile(
+  words: PrintedWords,
   identifier: string,
   title: string,
   nav: { title: string; href: string }[],
@@ -211,7 +230,7 @@ function ncxFile(
   )
   const list =
     pages.length > 0 &&
-    xml`<pageList><navLabel><text>Pages</text></navLabel>\n${joined(
+    xml`<pageList><navLabel><text>${words.pages}</text></navLabel>\n${joined(
       pages.map(
         p =>
           xml`<pageTarget id="pt-${p.label}" type="${/^\d/.test(p.label) ? 'normal' : 'front'}" playOrder="${++order}"${/^\d+$/.test(p.label) && xml` value="${p.label}"`}><navLabel><text>${p.label}</text></navLabel><content src="${p.href}"/></pageTarget>`,

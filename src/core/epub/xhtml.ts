@@ -5,7 +5,9 @@ import {
   type InlineJson,
   type MarkJson,
   type ParagraphJson,
+  printedWords,
   roles,
+  sectionWord,
   safeHref,
   type Section,
   type SectionLabel,
@@ -68,7 +70,7 @@ export function sectionBody(s: Section, label: SectionLabel, ctx: XhtmlContext):
     s.doc.content.map((b, i) => w.block(b, i === 0 || s.doc.content[i - 1]!.type !== 'paragraph')),
     '\n',
   )
-  return xml`<section epub:type="${type}"${aria && xml` role="${aria}"`} class="${s.role}"${!head.length && xml` aria-label="${label.title || roles[s.role].name}"`}>\n${lead}${w.opening(s.picture)}${joined(head, '\n')}\n${blocks}\n${w.notes()}</section>`
+  return xml`<section epub:type="${type}"${aria && xml` role="${aria}"`} class="${s.role}"${!head.length && xml` aria-label="${label.title || sectionWord(printedWords(ctx.language), s.role)}"`}>\n${lead}${w.opening(s.picture)}${joined(head, '\n')}\n${blocks}\n${w.notes()}</section>`
 }
 
 class SectionWriter {

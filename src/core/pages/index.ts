@@ -1,6 +1,5 @@
 export { baselineIn } from './context'
 export * from './interior'
-export { copyrightLines } from './made'
 export type { Unmet, UnmetAt } from './paginate'
 export type { SetStats } from './section'
 export * from './settle'

@@ -104,7 +104,7 @@ export class Setter {
       lines,
       ctx,
       sections,
-      names: labels(sections),
+      names: labels(sections, book.data.language),
       styleOf,
       keyOf: (s: Section): string => (styleOf(s) === style ? key : `${key}|${JSON.stringify(spec.exceptions![s.id])}`),
     }
@@ -345,7 +345,7 @@ export class Setter {
         ? entries
         : contentsEntries(
             withNotes(book.sections, ctx.style, book.data.language).filter(x => this.printed(x)),
-            labels(withNotes(book.sections, ctx.style, book.data.language)),
+            labels(withNotes(book.sections, ctx.style, book.data.language), book.data.language),
             () => '',
           )
       return setSection(s, label, ctx, side, contentsItems(list, s, full))

@@ -1,6 +1,5 @@
-import { authorLine, type Book, type Section } from '../book'
+import { authorLine, type Book, copyrightLines, type Section, seriesLine } from '../book'
 import { BLACK, type Layer, LayerBuilder, type MarkPlace, PathBuilder } from '../marks'
-import { formatIsbn } from '../trade'
 import { type BreakRules, linePieces, setFrag, setLine } from '../type'
 import { baselineIn, type BlockContext } from './context'
 import { type FlowItem, itemOf, ofLines } from './flow'
@@ -36,11 +35,11 @@ export function titlePage(book: Book, section: Section, ctx: BlockContext): Laye
   let y = stack(out, book.data.title, { size: titleSize }, height * 0.26, titleSize * 1.14, ctx, place)
   if (book.data.subtitle)
     y = stack(out, book.data.subtitle, { size: size * 1.35, italic: true }, y + size * 0.4, size * 1.8, ctx, place)
-  const series = book.data.series
+  const series = seriesLine(book)
   if (series)
     y = stack(
       out,
-      series.number ? `${series.name}, book ${series.number}` : series.name,
+      series,
       { size: size * 1.05, smallCaps: true, tracking: 0.06 },
       y + size * 0.8,
       size * 1.5,
@@ -85,31 +84,6 @@ export function halfTitlePage(book: Book, section: Section, ctx: BlockContext): 
     { section: section.id, block: '' },
   )
   return out.build()
-}
-
-/** What a copyright page says for this edition; nothing that the book's data does not hold. */
-export function copyrightLines(book: Book, isbn: string | undefined): string[] {
-  const { data } = book
-  const author = authorLine(data)
-  const holder = data.rights || (author ? `Copyright © ${data.year ? data.year + ' ' : ''}${author}` : '')
-  const others = data.contributors.filter(c => c.role !== 'aut').map(c => `${roleWords[c.role] ?? 'With'} ${c.name}`)
-  return [
-    data.title + (data.subtitle ? ': ' + data.subtitle : ''),
-    holder,
-    data.rights ? '' : 'All rights reserved.',
-    ...others,
-    data.imprint.name ? `Published by ${data.imprint.name}${data.imprint.place ? ', ' + data.imprint.place : ''}` : '',
-    data.imprint.site ?? '',
-    isbn ? `ISBN ${formatIsbn(isbn)}` : '',
-  ].filter(Boolean)
-}
-
-const roleWords: Record<string, string> = {
-  edt: 'Edited by',
-  ill: 'Illustrated by',
-  trl: 'Translated by',
-  cov: 'Cover by',
-  ctb: 'With',
 }
 
 export function copyrightPage(book: Book, section: Section, isbn: string | undefined, ctx: BlockContext): Layer {

@@ -1,4 +1,4 @@
-import type { FootnoteJson } from '../book'
+import { type FootnoteJson, printedWords } from '../book'
 import type { MarkPlace } from '../marks'
 import {
   breakParagraph,
@@ -71,18 +71,8 @@ export function setNote(note: FootnoteJson, mark: string, ctx: BlockContext, pla
   return parts
 }
 
-/** What notes at an end are called, by language. */
-const notesWord: Record<string, string> = {
-  en: 'Notes',
-  de: 'Anmerkungen',
-  fr: 'Notes',
-  es: 'Notas',
-  it: 'Note',
-  pt: 'Notas',
-  nl: 'Noten',
-  sv: 'Noter',
-}
-export const notesTitle = (language: string): string => notesWord[language.toLowerCase().split('-')[0]!] ?? 'Notes'
+/** What notes at an end are called. */
+export const notesTitle = (language: string): string => printedWords(language).notes
 
 /** Notes that stand together at the end of a chapter or of the book, one item each, on their own leading; whole lines of the grid pass below. */
 export function endNoteItems(notes: EndNote[], ctx: BlockContext): FlowItem[] {

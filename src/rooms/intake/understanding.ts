@@ -13,7 +13,7 @@ export interface ProposedSection {
 
 /** The sections of a book as understood, in order; pages made from data are not proposals. */
 export function proposed(book: Book): ProposedSection[] {
-  const names = labels(book.sections)
+  const names = labels(book.sections, book.data.language)
   const text = book.sections.filter(s => !s.made)
   return text.map((section, i) => ({
     section,

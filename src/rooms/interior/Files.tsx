@@ -37,7 +37,7 @@ export function Files({
   const [ppi, setPpi] = useState(300)
   const [busy, setBusy] = useState<InteriorFileKind | 'templates'>()
   const say = useSay()
-  const names = labels(book.sections)
+  const names = labels(book.sections, book.data.language)
   const make = async (kind: InteriorFileKind | 'templates'): Promise<void> => {
     setBusy(kind)
     try {

@@ -40,7 +40,7 @@ export const SectionList = memo(function SectionList({
     useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
     useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
   )
-  const names = labels(book.sections)
+  const names = labels(book.sections, book.data.language)
   const dropped = ({ active, over }: DragEndEvent): void => {
     if (!over || active.id === over.id) return
     const to = book.sections.findIndex(s => s.id === over.id)

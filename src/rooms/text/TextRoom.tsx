@@ -16,6 +16,7 @@ import {
   type Section,
   shortName,
   splitSection,
+  takeOver,
 } from '@/core/book'
 import { commitSections, redo, undo } from '@/data/changes'
 import { bringInPicture, pictureTypes } from '@/data/pictures'
@@ -101,7 +102,7 @@ export function TextRoom({ bookId }: { bookId: string }) {
         },
       ),
   )
-  const names = book ? labels(book.sections) : undefined
+  const names = book ? labels(book.sections, book.data.language) : undefined
   const name = section && names ? shortName(names.get(section.id)!) || roles[section.role].name : ''
   const change = useLatest((label: string, patch: Partial<Section>): Promise<boolean> =>
     !section
@@ -209,7 +210,13 @@ export function TextRoom({ bookId }: { bookId: string }) {
                         <p>
                           This page is made from the book’s data, and stays true by itself. Its data stands in the plan.
                         </p>
-                        <Button onClick={() => void change(`Take over “${name}”`, { made: false })}>
+                        <Button
+                          onClick={() =>
+                            void operate(`Take over “${name}”`, b =>
+                              takeOver(b, section.id, b.editions.find(e => e.isbn)?.isbn),
+                            )
+                          }
+                        >
                           Write it by hand instead
                         </Button>
                       </div>
