@@ -1,4 +1,4 @@
-import { barcode, contrast, coverFits, coverGlyphs, coverSafe, spine } from './coverRules'
+import { barcode, contrast, coverFits, coverGlyphs, coverSafe, pdfKind, spine } from './coverRules'
 import {
   described,
   ebookFiles,
@@ -46,6 +46,7 @@ export const rules: Rule[] = [
   coverGlyphs,
   contrast,
   barcode,
+  pdfKind,
   weight,
   ebookFiles,
   front,

@@ -6,6 +6,7 @@ export const remedies = {
   'enter the author': 'Enter the author in the plan.',
   'shorten the subtitle': 'Shorten the subtitle.',
   'shorten the title': 'Shorten the title.',
+  'ask the printer': 'Ask whether it takes that kind before you send it.',
   'raise the price': 'Raise the price to {} or more.',
   'lighten the ebook': 'Bring smaller originals of its largest pictures, or take some out.',
   'take out what came last':

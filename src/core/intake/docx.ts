@@ -70,6 +70,7 @@ export function readDocx(bytes: Uint8Array, report?: Report, salvage = false): R
   reader.pair(body)
   const blocks = reader.blocks(body, report)
   reader.countUncalled()
+  reader.countHeads()
   for (const name of lost)
     reader.dropped.add(
       /\/media\//.test(name)
@@ -136,6 +137,8 @@ class DocxReader {
   readonly pictures = new Map<string, Uint8Array>()
   private readonly noteTexts = new Map<string, FootnoteJson['content']>()
   private newPage = false
+  /** A framed initial that waits for its word. */
+  private readonly initial: InlineJson[] = []
   /** Notes that were called, and where fields begin that never end: what follows those is plain text. */
   private readonly called = new Set<string>()
   private readonly endless = new Set<XmlElement>()
@@ -197,6 +200,15 @@ class DocxReader {
     walk(root)
     for (const e of open) this.endless.add(e)
     if (open.length) this.dropped.add('fields that begin and never end: what follows them is kept', '', open.length)
+  }
+
+  /** What stands at the head and foot of the manuscript's own pages: the book makes its own. */
+  countHeads(): void {
+    for (const [name, bytes] of this.parts)
+      if (/\/(header|footer)\d*\.xml$/.test(name)) {
+        const words = textIn(parseXml(bytes, name)).trim()
+        if (words) this.dropped.add('heads and feet of pages', words, 1, words)
+      }
   }
 
   /** Notes that stand in the file and are called nowhere. */
@@ -287,7 +299,8 @@ class DocxReader {
     }
     const newPage = this.newPage || !!props.pageBreakBefore
     this.newPage = false
-    this.runs(e, style.run, [], inline)
+    // A style's own colour is how its headings look, as its typeface is: it is no word marked by the author.
+    this.runs(e, { ...style.run, coloured: false, marked: false }, [], inline)
     const text = inlineText(inline.content)
     if (text.trim()) this.near = text
     // Signs without a word beside them are pictures.
@@ -311,6 +324,13 @@ class DocxReader {
       bold: inline.chars > 0 && inline.boldChars >= inline.chars * 0.95,
       italic: inline.chars > 0 && inline.italicChars >= inline.chars * 0.95,
     }
+    // An initial that is set in a frame of its own begins the words of the next paragraph.
+    if (child(ppr, 'w:framePr')?.attrs['w:dropCap'] && para.content.length) {
+      this.initial.push(...para.content)
+      this.newPage ||= newPage
+      return
+    }
+    if (this.initial.length) para.content = joinedInline([...this.initial.splice(0), ...para.content])
     if (newPage) para.newPage = true
     const outline = props.outline ?? style.outline
     if (outline !== undefined && outline < 9) para.level = outline + 1
@@ -341,6 +361,7 @@ class DocxReader {
         case 'w:hyperlink': {
           const rel = e.attrs['r:id'] ? this.relations.get(this.relPrefix + e.attrs['r:id']) : undefined
           const href = rel?.external ? rel.target : undefined
+          if (!href && textIn(e)) this.dropped.add('links inside the document: their words are kept', textIn(e))
           this.runs(e, base, href ? [...marks, { type: 'link', attrs: { href } }] : marks, into)
           break
         }
@@ -539,7 +560,13 @@ class DocxReader {
     if (props.smallCaps) all.push({ type: 'small_caps' })
     if (props.vertical === 'superscript') all.push({ type: 'superscript' })
     if (props.vertical === 'subscript') all.push({ type: 'subscript' })
-    if (props.underline) this.dropped.add('underlines', inlineText(into.content) + t)
+    for (const [has, what] of [
+      [props.underline, 'underlines'],
+      [props.strike, 'lines through words: the words are kept'],
+      [props.coloured, 'colours of letters'],
+      [props.marked, 'colours behind words'],
+    ] as const)
+      if (has && t.trim()) this.dropped.add(what, inlineText(into.content) + t)
     const clean = cleanText(props.caps ? t.toUpperCase() : t)
     const letters = clean.trim().length
     into.chars += letters
@@ -640,6 +667,18 @@ const silent = new Set([
   'w:fldData',
   'mc:Fallback',
 ])
+
+/** Inline content in which neighbours of one formatting are one. */
+function joinedInline(content: InlineJson[]): InlineJson[] {
+  const out: InlineJson[] = []
+  for (const n of content) {
+    const last = out.at(-1)
+    if (n.type === 'text' && last?.type === 'text' && sameMarks(last.marks, n.marks ?? []))
+      out[out.length - 1] = { ...last, text: last.text + n.text }
+    else out.push(n)
+  }
+  return out
+}
 
 /** All words that stand in an element, in order: shown, deleted and in formulas. */
 function textIn(e: XmlElement): string {

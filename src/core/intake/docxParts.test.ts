@@ -55,6 +55,43 @@ describe('parts of a .docx', () => {
     expect(bookText(u.book)).not.toContain('in a box')
   })
 
+  test('what the book does not keep is counted: lines through words, colours, heads and feet, links inside', () => {
+    const u = read(
+      `${p(`${r('Gone', '<w:strike/>')}${r(' red', '<w:color w:val="FF0000"/>')}${r(' plain', '<w:color w:val="auto"/><w:strike w:val="0"/>')}${r(' bright', '<w:highlight w:val="yellow"/>')}<w:hyperlink w:anchor="bell">${r(' see the bell')}</w:hyperlink>${r('.')}`)}`,
+      {
+        'word/header1.xml': `<w:hdr ${ns}>${p(r('A Draft of Mine'))}</w:hdr>`,
+        'word/footer1.xml': `<w:ftr ${ns}>${p('')}</w:ftr>`,
+      },
+    )
+    expect(bookText(u.book)).toContain('Gone red plain bright see the bell.')
+    expect(dropped(u)).toEqual({
+      'lines through words: the words are kept': 1,
+      'colours of letters': 1,
+      'colours behind words': 1,
+      'links inside the document: their words are kept': 1,
+      'heads and feet of pages': 1,
+    })
+    expect(u.dropped.find(d => d.what === 'heads and feet of pages')!.places).toEqual(['A Draft of Mine'])
+  })
+
+  test('an initial that is set in a frame begins its word again', () => {
+    const u = read(
+      `${p(r('T', '<w:sz w:val="96"/>'), '<w:framePr w:dropCap="drop" w:lines="3"/>')}${p(r('he bell rang.'))}${p(r('And again.'))}`,
+    )
+    expect(blocks(u).map(b => ('content' in b && b.content ? JSON.stringify(b.content) : ''))).toEqual([
+      '[{"type":"text","text":"The bell rang."}]',
+      '[{"type":"text","text":"And again."}]',
+    ])
+  })
+
+  test('files that cannot be read yet say what they are, and what to do', () => {
+    const odt = zipSync({ mimetype: [strToU8('application/vnd.oasis.opendocument.text'), { level: 0 }] })
+    expect(() => readManuscript('a.odt', odt)).toThrow(/open-document text.*\.docx/)
+    expect(() => readManuscript('a.html', strToU8('<p>Words'))).toThrow(/web page.*\.docx/)
+    expect(() => readManuscript('a.txt', strToU8(' <!DOCTYPE html><p>Words'))).toThrow(/web page/)
+    expect(readManuscript('a.txt', strToU8('Words about <html> and more.')).book.sections.length).toBeGreaterThan(0)
+  })
+
   test('moved text stands where it was moved to; hidden text and private symbols go, with a count', () => {
     const u = read(
       `${p(`<w:moveFrom w:id="1">${r('wandering')}</w:moveFrom>${r('Here. ')}`)}${p(`<w:moveTo w:id="2">${r('wandering')}</w:moveTo>${r(' secret', '<w:vanish/>')}<w:r><w:sym w:font="Wingdings" w:char="F04A"/><w:sym w:font="x" w:char="2192"/></w:r>`)}`,

@@ -8,6 +8,10 @@ export interface RunProps {
   caps?: boolean
   smallCaps?: boolean
   underline?: boolean
+  strike?: boolean
+  /** A colour of its own for letters or behind them. */
+  coloured?: boolean
+  marked?: boolean
   hidden?: boolean
   vertical?: 'superscript' | 'subscript' | 'baseline'
   /** Points. */
@@ -126,6 +130,21 @@ export class StyleSheet {
         case 'w:u':
           p.underline = v !== 'none'
           break
+        case 'w:strike':
+        case 'w:dstrike':
+          p.strike = isOn(v ?? '1')
+          break
+        case 'w:color':
+          p.coloured = !!v && !/^(auto|0{6})$/i.test(v)
+          break
+        case 'w:highlight':
+          p.marked = v !== 'none'
+          break
+        case 'w:shd': {
+          const fill = c.attrs['w:fill']
+          p.marked = !!fill && !/^(auto|f{6})$/i.test(fill)
+          break
+        }
         case 'w:vertAlign':
           p.vertical = v === 'superscript' || v === 'subscript' ? v : 'baseline'
           break

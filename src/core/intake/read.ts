@@ -55,6 +55,11 @@ export function readManuscript(
     case 'rtf':
       throw new Fault('rtf', 'This is a rich-text file. Save it as .docx and bring that in.')
     case 'zip':
+      if (isOpenText(bytes))
+        throw new Fault(
+          'odt',
+          'This is an open-document text (.odt), which cannot be read yet. Save it as .docx in your word processor, and bring that in.',
+        )
       return finished(understand(readDocx(bytes, report, salvage), name))
     default: {
       if (ending === 'docx')
@@ -62,12 +67,21 @@ export function readManuscript(
       if (bytes.length > MOST_TEXT || countLines(bytes) > MOST_LINES)
         throw new Fault('too-large', 'This text is longer than any book; it is not read.')
       const text = decodeText(bytes)
+      if (/^html?$|^xhtml$/.test(ending) || /^\s*<(!doctype\s+html|html[\s>])/i.test(text))
+        throw new Fault(
+          'html',
+          'This is a web page (.html), which cannot be read yet. Open it in your word processor, save it as .docx, and bring that in.',
+        )
       if (!text.trim()) throw new Fault('empty', 'This file is empty.')
       const raw = ending === 'md' || ending === 'markdown' ? readMarkdown(text, pictures) : readPlainText(text)
       return finished(understand(raw, name))
     }
   }
 }
+
+/** An open-document text says what it is in its first entry, stored as it is (ODF 1.3, part 2, 3.3). */
+const isOpenText = (bytes: Uint8Array): boolean =>
+  new TextDecoder('latin1').decode(bytes.subarray(30, 90)).startsWith('mimetypeapplication/vnd.oasis.opendocument.text')
 
 function finished(u: Understood): Understood {
   const words = u.book.sections.some(
