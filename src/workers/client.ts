@@ -22,6 +22,7 @@ const silent = new Set([
   'placeAt',
   'pageOf',
   'boxOn',
+  'ruled',
   'wordInPages',
   'firstLook',
   'front',

@@ -14,11 +14,13 @@ p.first, p.centre, p.right, .subtitle, figcaption p, li p, td p, th p, aside p {
 .sc { font-variant: small-caps; }
 blockquote { margin: 1em 1.6em; }
 .verse { margin: 1em 0 1em 2em; }
-.verse p { margin: 0 0 0.9em; padding-left: 1.5em; text-indent: -1.5em; }
-.verse .in1 { padding-left: 1em; }
-.verse .in2 { padding-left: 2em; }
-.verse .in3 { padding-left: 3em; }
-.verse .in4 { padding-left: 4em; }
+.verse p { margin: 0 0 0.9em; text-indent: 0; }
+.verse .line { display: block; padding-left: 1.5em; text-indent: -1.5em; }
+.verse br { display: none; }
+.verse .in1 { padding-left: 2.5em; }
+.verse .in2 { padding-left: 3.5em; }
+.verse .in3 { padding-left: 4.5em; }
+.verse .in4 { padding-left: 5.5em; }
 hr.scene { border: 0; margin: 1.4em auto; width: 18%; border-top: 1px solid currentColor; opacity: 0.55; }
 hr.turn { border: 0; margin: 0; page-break-after: always; }
 figure { margin: 1.4em 0; text-align: center; page-break-inside: avoid; }

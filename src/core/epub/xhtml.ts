@@ -104,7 +104,7 @@ class SectionWriter {
           '\n',
         )}\n</blockquote>`
       case 'verse': {
-        // A stanza is a paragraph; hanging lines survive simple devices.
+        // A stanza is a paragraph of lines that hang each by itself; a device without styles parts them by their breaks.
         const stanzas: Markup[][] = []
         this.begin(b.attrs.id)
         for (const l of b.content) {

@@ -6,6 +6,7 @@ import { shippedFamilies } from '@/core/type'
 import { showLength } from '@/parts/lengths'
 import { useLatest } from '@/parts/useLatest'
 import { PageCanvas } from '@/parts/PageCanvas'
+import { usePress } from '@/parts/usePress'
 import type { Leaves } from '@/core/chain'
 import { Exception } from './Exception'
 import type { Match } from './Find'
@@ -15,6 +16,9 @@ import { type Overlay, PageViews } from './PageViews'
 import { useStage } from './useStage'
 import { Wishes } from './Wishes'
 import { partInView, scaleOf } from './zoom'
+
+/** Hairlines end so far before what they rule, pixels. */
+const CLEAR = 3
 
 /** The open spread with the style as notes in its margins, joined by hairlines to what they rule. */
 export function Specimen({
@@ -76,6 +80,11 @@ export function Specimen({
     setFit(fits)
     said(fits)
   }, [fits, said])
+  const { answer: ruled } = usePress(
+    async press => press.ruled(bookId, editionId, [left, left + 1]),
+    [bookId, editionId, left],
+    { anew: [version] },
+  )
   // Hairlines from each note to what it rules; they are measured after the notes have found their places.
   useLayoutEffect(() => {
     const box = stage.current?.parentElement
@@ -84,18 +93,24 @@ export function Specimen({
     const b = box.getBoundingClientRect()
     const s = spread.getBoundingClientRect()
     setLines(
-      notes.flatMap(n => {
+      notes.flatMap((n, i) => {
         const note = box.querySelector(`#note-${n.id}`)?.getBoundingClientRect()
-        if (!note || !leaves.pages[left + n.at.page]) return []
+        // From its margin a note sees the page that is next to it.
+        const page = n.side === 'left' ? 0 : 1
+        const end = ruled?.[page]?.[n.id]
+        if (!note || !end) return []
         const fromX = (n.side === 'left' ? note.right + 4 : note.left - 4) - b.left
         const fromY = note.top + 11 - b.top
-        const toX = s.left - b.left + (n.at.page + n.at.x) * (s.width / 2)
-        const toY = s.top - b.top + n.at.y * s.height
-        const bend = n.side === 'left' ? s.left - b.left - 14 : s.right - b.left + 14
+        const gap = n.side === 'left' ? -CLEAR : CLEAR
+        const toX = s.left - b.left + page * (s.width / 2) + end.x * scale + gap
+        const toY = s.top - b.top + end.y * scale
+        // Each goes down a way of its own.
+        const way = 9 + (i % 3) * 6
+        const bend = n.side === 'left' ? s.left - b.left - way : s.right - b.left + way
         return [`M${fromX} ${fromY}H${bend}V${toY}H${toX}`]
       }),
     )
-  }, [stage, scale, room, zoom, single, leaves, left])
+  }, [stage, scale, room, zoom, single, ruled, left])
   const px = (v: number): number => v * scale
   const shownPages = single ? [Math.max(0, left)] : [left, left + 1]
   const ratio = Math.min(3, devicePixelRatio || 1)

@@ -1,13 +1,14 @@
-/** The margin notes of the specimen: short sentences, whose `{path}` are the controls. `at` says what a note rules, in parts of the spread. */
+import type { Ruled } from '@/core/pages'
+
+/** The margin notes of the specimen: short sentences, whose `{path}` are the controls. */
 export interface NoteText {
-  id: string
+  /** What it rules: its hairline ends there. */
+  id: Ruled
   title: string
   sentence: string
   /** What fewer people change, shown when asked for. */
   more?: string
   side: 'left' | 'right'
-  /** Where its hairline ends: the page (0 left, 1 right) and a point in parts of that page. */
-  at: { page: 0 | 1; x: number; y: number }
 }
 
 /** What each value is called in the history. */
@@ -73,7 +74,6 @@ export const notes: NoteText[] = [
     title: 'Page',
     side: 'left',
     sentence: 'Margins {margins.head} head, {margins.outside} outside, {margins.foot} foot; inside {margins.inside}.',
-    at: { page: 0, x: 0, y: 0 },
   },
   {
     id: 'heads',
@@ -81,7 +81,6 @@ export const notes: NoteText[] = [
     side: 'left',
     sentence: 'The {heads.verso} left, the {heads.recto} right, {heads.align}. Folios {folios.at}.',
     more: 'Heads {heads.size}, {heads.rule}; folios {folios.size}. Contents {contents.leaders}.',
-    at: { page: 0, x: 0.36, y: 0.075 },
   },
   {
     id: 'text',
@@ -90,7 +89,6 @@ export const notes: NoteText[] = [
     sentence:
       '{text.family} {text.size} on {text.leading}, {text.align}, {text.hyphenate}. Paragraphs parted by {text.paragraphs}, {text.indent}.',
     more: 'Hyphens leave {text.hyphenBefore} before and {text.hyphenAfter} after, at most {text.ladder} running; names {text.hyphenCapitals}. Letters {text.scaling} and {text.tracking}. Punctuation {text.optical}; figures {text.oldStyleFigures}. All in {text.large}.',
-    at: { page: 0, x: 0.1, y: 0.42 },
   },
   {
     id: 'chapters',
@@ -99,7 +97,6 @@ export const notes: NoteText[] = [
     sentence:
       'Open {openings.recto}, {openings.sink} down, {openings.align}. A {openings.number}, {openings.ornament}, then the title {openings.title}, {openings.titleSize}, with {openings.below} below.',
     more: 'The number is {openings.numberSize}. As ornament, {openings.ornamentPicture}. A picture over an opening takes {openings.picture}. Headings inside chapters stand {headings.align}.',
-    at: { page: 1, x: 0.72, y: 0.26 },
   },
   {
     id: 'first',
@@ -107,7 +104,6 @@ export const notes: NoteText[] = [
     side: 'right',
     sentence: 'Begin {firsts.flush}, with {firsts.initial}; {firsts.leadIn} in small capitals.',
     more: 'Of words, {firsts.leadInWords}. After breaks they {firsts.afterBreaks}.',
-    at: { page: 1, x: 0.88, y: 0.4 },
   },
   {
     id: 'breaks',
@@ -115,6 +111,5 @@ export const notes: NoteText[] = [
     side: 'right',
     sentence: 'Show {breaks.ornament}, with {breaks.space} above and below.',
     more: 'In its place, {breaks.picture}. Quotations stand {quotes.inset} in, {quotes.italic}. Notes {notes.at}, {notes.size} on {notes.leading}.',
-    at: { page: 1, x: 0.88, y: 0.66 },
   },
 ]

@@ -10,6 +10,9 @@ import {
   type PageBox,
   pageOf,
   placeAt,
+  type Ruled,
+  ruledOn,
+  type RuledPoint,
   type TextPlace,
   wordAt,
 } from '@/core/pages'
@@ -73,6 +76,13 @@ export const pages = {
   ): Promise<TextPlace | undefined> {
     const place = placeAt(await interiorOf(bookId, editionId), index, x, y)
     return place && !place.section.startsWith('run:') ? place : undefined
+  },
+
+  /** Where the things that the style's notes rule stand on pages. */
+  async ruled(bookId: string, editionId: string, of: number[]): Promise<Partial<Record<Ruled, RuledPoint>>[]> {
+    const chain = chainOf(bookId, editionId)
+    const [interior, { sections }] = [await chain.get('interior'), await chain.get('text')]
+    return of.map(page => ruledOn(interior, sections, page))
   },
 
   async boxOn(bookId: string, editionId: string, index: number, section: string, block: string) {
