@@ -8,7 +8,7 @@ import { fitting } from './room'
 import { guarded } from './trouble'
 
 /** What a file picker offers as a font. */
-export const fontTypes = '.ttf,.otf,font/ttf'
+export const fontTypes = '.ttf,font/ttf'
 
 /**
  * Brings the cuts of a family into a book and sets the edition in it. Files of a family that the book has already are added to it.

@@ -1,5 +1,6 @@
 'use client'
 import { Select } from 'antd'
+import { useState } from 'react'
 import type { Book, TitleData } from '@/core/book'
 import { commit } from '@/data/changes'
 import { useSay } from '@/parts/useSay'
@@ -10,8 +11,12 @@ import {
   descriptionField,
   imprintField,
   placeField,
+  rightsField,
   seriesField,
   seriesNumberField,
+  siteField,
+  sortNameField,
+  subjectsField,
   subtitleField,
   titleField,
   yearField,
@@ -51,7 +56,10 @@ export function TitlePart({ book }: { book: Book }) {
         value={author?.name}
         onTake={v =>
           change(`Author ${v ?? ''}`, {
-            contributors: [...(v ? [{ name: v, role: 'aut' }] : []), ...data.contributors.filter(c => c !== author)],
+            contributors: [
+              ...(v ? [{ ...author, name: v, role: 'aut' }] : []),
+              ...data.contributors.filter(c => c !== author),
+            ],
           })
         }
       />
@@ -103,6 +111,54 @@ export function TitlePart({ book }: { book: Book }) {
         long
         onTake={v => change('Description', { description: v })}
       />
+      <Seldom book={book} onChange={change} />
     </div>
+  )
+}
+
+/** What few books say, shown where it is said or asked for. */
+function Seldom({
+  book: { data },
+  onChange,
+}: {
+  book: Book
+  onChange: (label: string, patch: Partial<TitleData>) => Promise<void>
+}) {
+  const author = data.contributors.find(c => c.role === 'aut')
+  const said = !!(author?.sortName || data.rights || data.imprint.site || data.subjects.length)
+  const [asked, setAsked] = useState(false)
+  if (!said && !asked)
+    return (
+      <button type="button" className="add" onClick={() => setAsked(true)}>
+        rights, subjects, site, how the author sorts …
+      </button>
+    )
+  return (
+    <>
+      <Field field={rightsField} value={data.rights} onTake={rights => onChange('Rights', { rights })} />
+      <Field
+        field={subjectsField}
+        value={data.subjects}
+        onTake={subjects => onChange('Subjects', { subjects: subjects ?? [] })}
+      />
+      <div className="line">
+        <Field
+          field={siteField}
+          value={data.imprint.site}
+          onTake={site => onChange('Site', { imprint: { ...data.imprint, site } })}
+        />
+        {author && (
+          <Field
+            field={sortNameField}
+            value={author.sortName}
+            onTake={sortName =>
+              onChange('Sorts as', {
+                contributors: data.contributors.map(c => (c === author ? { ...c, sortName } : c)),
+              })
+            }
+          />
+        )}
+      </div>
+    </>
   )
 }

@@ -31,6 +31,30 @@ export const imprintField = plain('Imprint', 120, false, 'On title page and back
 export const placeField = plain('Place', 80)
 export const descriptionField = plain('Description', 3200, false, 'On the back of the cover and in the listing')
 
+export const sortNameField = plain('Sorts as', 300, false, 'In catalogues: family name first')
+export const rightsField = plain('Rights', 4000, false, 'In place of “Copyright ©” and the year')
+export const siteField = plain('Site of the imprint', 500, false, 'On the copyright page')
+
+/** Words of a list, a comma between them. */
+export const subjectsField: TextField<string[]> = {
+  label: 'Subjects',
+  hint: 'In the ebook’s own data; a comma between them',
+  problem: t =>
+    sentence(() =>
+      string()
+        .max(4000, 'Subjects take at most 4000 characters.')
+        .test('each', 'A subject takes at most 300 characters.', v => split(v ?? '').every(s => s.length <= 300))
+        .validateSync(t),
+    ),
+  read: t => split(t),
+  show: v => (v ?? []).join(', '),
+}
+const split = (t: string): string[] =>
+  t
+    .split(',')
+    .map(s => s.trim())
+    .filter(Boolean)
+
 /** A whole number within limits. */
 const whole = (label: string, least: number, most: number): TextField<number> => {
   const schema = number()
