@@ -7,7 +7,9 @@ import { hashOf, type Book } from '../book'
 import { Fault } from '../trade'
 import { readFileSync } from 'node:fs'
 import { join } from 'node:path'
-import { isProject, migrate, PROJECT_VERSION, readProject, withLeadInAsChoice, writeProject } from '.'
+import { isProject, readProject, withLeadInAsChoice, writeProject } from '.'
+import { migrate } from './migrate'
+import { PROJECT_VERSION } from './project'
 
 const picture = Uint8Array.from([1, 2, 3, 250])
 const book: Book = {

@@ -5,7 +5,8 @@ import { anyBook } from '../../../tests/support/arbitrary'
 import { bookOf } from '../../../tests/support/core'
 import { hashOf } from '../book'
 import { profileOf, shippedProfiles } from '../outlets'
-import { isLibrary, type Library, readLibrary, writeLibrary, writeProject } from '.'
+import { type Library, readLibrary, writeLibrary, writeProject } from '.'
+import { isLibrary } from './library'
 
 const zip = Uint8Array.from([1, 2, 3, 4])
 const part = Uint8Array.from([7, 7])

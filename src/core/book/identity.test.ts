@@ -1,7 +1,8 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { anyBook } from '../../../tests/support/arbitrary'
-import { blockIds, type Book, bookText, highestId, renameIds, withOwnIds } from '.'
+import { blockIds, type Book, bookText, withOwnIds } from '.'
+import { highestId, renameIds } from './identity'
 
 const all = (b: Pick<Book, 'sections'>): string[] => b.sections.flatMap(s => [s.id, ...blockIds(s.doc)])
 

@@ -1,22 +1,75 @@
-export * from './book'
-export * from './coverDesign'
-export * from './create'
-export * from './doc'
-export * from './quotes'
-export * from './directions'
-export * from './hash'
-export * from './identity'
-export * from './links'
-export * from './numbering'
-export * from './ops'
-export * from './pagePlan'
-export * from './patch'
-export * from './roles'
-export * from './schema'
-export * from './slug'
+export {
+  type Asset,
+  authorLine,
+  type Book,
+  type Contributor,
+  type Edition,
+  type EditionKind,
+  filesOf,
+  type FontCut,
+  type KeptPhrase,
+  type ListingDraft,
+  type OwnFamily,
+  type PhrasePlace,
+  picturesIn,
+  type Section,
+  type StyleDocument,
+  type TitleData,
+} from './book'
+export type { CoverDesign, CoverPiece, Field, PanelName } from './coverDesign'
+export { createBook } from './create'
+export {
+  type Align,
+  blockIds,
+  type BlockJson,
+  type CellJson,
+  type DocJson,
+  docText,
+  docWords,
+  eachInline,
+  type FootnoteJson,
+  type HardBreakJson,
+  type ImageJson,
+  type ImageStand,
+  imageStands,
+  type InlineJson,
+  inlineText,
+  type ItemJson,
+  type ListJson,
+  type MarkJson,
+  type ParagraphJson,
+  type QuoteJson,
+  type RowJson,
+  type SignJson,
+  type TableJson,
+  type TextJson,
+  type VerseJson,
+} from './doc'
+export { docWithQuotes, type DoubtfulQuote, quoteBetween, quotesOf, straightQuotes } from './quotes'
+export { turnedTexts, withoutTurns } from './directions'
+export { hashOf } from './hash'
+export { eachNamed, Ids, withOwnIds } from './identity'
+export { safeHref } from './links'
+export { labels, readNumeral, roman, type SectionLabel, sectionWord, shortName } from './numbering'
+export {
+  addSection,
+  bookText,
+  joinSections,
+  moveSection,
+  newSection,
+  removeSection,
+  setRole,
+  splitSection,
+  takeOver,
+} from './ops'
+export type { PagePlan, PlanMargins, Run } from './pagePlan'
+export { type Patch, patched, patchesBetween, samePlaces } from './patch'
+export { type Role, roles } from './roles'
+export { marks, nodes, schema } from './schema'
+export { slugOf } from './slug'
 export { uidForm, uidOf } from './uid'
-export * from './steps'
-export * from './pair'
+export { appliedJson, compact, difference, readSteps, rebase, type Rebased, textOf, writeSteps } from './steps'
+export { draftOf, pairKey } from './pair'
 export { specOf, USUAL_SPEC } from './spec'
 export { pricesWith } from './prices'
 export { copyrightLines, madeDoc, seriesLine } from './madeWords'

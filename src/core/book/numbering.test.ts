@@ -1,6 +1,8 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import { emptyDoc, labels, numberInWords, readNumeral, type Role, roles, roman, type Section, shortName } from '.'
+import { labels, readNumeral, type Role, roles, roman, type Section, shortName } from '.'
+import { emptyDoc } from './doc'
+import { numberInWords } from './numbering'
 
 describe('numerals', () => {
   test('words and Roman figures are read back as the number that wrote them', () => {

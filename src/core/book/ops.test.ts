@@ -5,11 +5,9 @@ import {
   blockIds,
   type Book,
   bookText,
-  countWords,
   createBook,
   docWords,
   type DocJson,
-  highestId,
   joinSections,
   labels,
   moveSection,
@@ -21,6 +19,8 @@ import {
   setRole,
   splitSection,
 } from '.'
+import { countWords } from './doc'
+import { highestId } from './identity'
 
 const words = (b: Book): string[] => bookText(b).split(/\s+/).filter(Boolean).sort()
 

@@ -1,7 +1,8 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { anyDoc } from '../../../tests/support/arbitrary'
-import { type DocJson, docText, docWithQuotes, quoteBetween, quotesOf, schema, straightQuotes, turnQuotes } from '.'
+import { type DocJson, docText, docWithQuotes, quoteBetween, quotesOf, schema, straightQuotes } from '.'
+import { turnQuotes } from './quotes'
 
 const turned = (text: string, language: string): string => turnQuotes(text, language).becomes.join('')
 const doc = (...texts: string[]): DocJson => ({

@@ -4,7 +4,8 @@ import type { Node } from 'prosemirror-model'
 import { type Step, Transform } from 'prosemirror-transform'
 import { anyDoc } from '../../../tests/support/arbitrary'
 import { cases } from '../../../tests/support/deep'
-import { applied, compact, difference, readSteps, rebase, schema, writeSteps } from '.'
+import { compact, difference, readSteps, rebase, schema, writeSteps } from '.'
+import { applied } from './steps'
 
 /** Something that a writer does at a place: a letter, a removal, a new paragraph, a mark. */
 type Act = { kind: 'type' | 'delete' | 'split' | 'mark'; at: number; length: number; text: string }

@@ -3,18 +3,9 @@ import fc from 'fast-check'
 import { shelf } from '../../../tests/support/core'
 import type { TitleData } from '../book'
 import { profileOf, shippedProfiles } from '../outlets'
-import {
-  BARCODE,
-  barcodeLayer,
-  drawCover,
-  flatFor,
-  frontPage,
-  lampOverTide,
-  sheetSize,
-  zoneOf,
-  fromSpineBox,
-  spineBox,
-} from '.'
+import { drawCover, flatFor, frontPage, lampOverTide, sheetSize, zoneOf, fromSpineBox, spineBox } from '.'
+import { BARCODE } from './geometry'
+import { barcodeLayer } from './barcode'
 
 const spec = { binding: 'paperback', trim: '6x9in', paper: 'cream', pages: 218 } as const
 const data: TitleData = {

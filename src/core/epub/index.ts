@@ -1,2 +1,2 @@
-export * from './inspect'
-export * from './write'
+export { type EpubTrouble, inspectEpub } from './inspect'
+export { writeEpub } from './write'

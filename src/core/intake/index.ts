@@ -1,6 +1,6 @@
 export { readAsset } from './convert'
 export type { Dropped } from './raw'
 export { decodeText } from './plainText'
-export * from './read'
+export { readManuscript } from './read'
 export { type Understood, understoodWords } from './understand'
 export { manuscriptLimits, readZip, type ZipLimits } from './zip'

@@ -1,1 +1,10 @@
-export * from './statements'
+export {
+  byMonth,
+  type ListedEdition,
+  nextStatement,
+  readStatement,
+  statementCsv,
+  statementForms,
+  type StatementLine,
+  statementsBy,
+} from './statements'

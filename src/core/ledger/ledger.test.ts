@@ -3,15 +3,14 @@ import fc from 'fast-check'
 import { type ListingEvent, profileOf, shippedProfiles } from '../outlets'
 import {
   byMonth,
-  hoursOfMonth,
   type ListedEdition,
-  monthOf,
   nextStatement,
   readStatement,
   type StatementLine,
   statementCsv,
   statementsBy,
 } from '.'
+import { hoursOfMonth, monthOf } from './statements'
 
 const events = (at: number): ListingEvent[] => [
   {

@@ -1,7 +1,20 @@
-export * from './builder'
-export * from './marks'
-export * from './paint'
-export * from './path'
-export * from './spans'
-export * from './read'
-export * from './svg'
+export { LayerBuilder } from './builder'
+export {
+  BLACK,
+  type Colour,
+  type Edges,
+  type GlyphFace,
+  type ImageMark,
+  type Item,
+  type Layer,
+  type MarkPlace,
+  type PageMarks,
+  type PathMark,
+  rgb,
+  type TextTable,
+} from './marks'
+export { type Canvas2D, paintPage, type Pictures } from './paint'
+export { Op, type Path, pathBox, PathBuilder, pathFromSvg } from './path'
+export { spanWithin } from './spans'
+export { imagesOn, pageText, visitPage } from './read'
+export { pageSvg } from './svg'

@@ -1,6 +1,8 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import { BLACK, LayerBuilder, PathBuilder, pathBox, pathFromSvg, rgb, css, transformPath, type GlyphFace } from '.'
+import { BLACK, LayerBuilder, PathBuilder, pathBox, pathFromSvg, rgb, type GlyphFace } from '.'
+import { css } from './paint'
+import { transformPath } from './path'
 
 describe('paths', () => {
   test('SVG data in absolute and relative form gives the same outline', () => {

@@ -1,7 +1,8 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { bookOf, setBook } from '../../../tests/support/core'
-import { harbourRoman, readStyle, styleValues, withChanges, type StyleChanges } from '.'
+import { harbourRoman, readStyle, withChanges, type StyleChanges } from '.'
+import { styleValues } from './styleChanges'
 
 const anyChange: fc.Arbitrary<StyleChanges> = fc
   .array(

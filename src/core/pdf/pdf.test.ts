@@ -12,7 +12,8 @@ import { nodePdf, pictureSource } from '@/cli/ports'
 import type { ParagraphJson } from '../book'
 import { PathBuilder, type PageMarks, rgb } from '../marks'
 import { ByteWriter } from './bytes'
-import { jpegHeader, pdfBytes, tagSource, writePdf } from '.'
+import { jpegHeader, pdfBytes, tagSource } from '.'
+import { writePdf } from './document'
 
 const ascii = (w: ByteWriter): string => String.fromCharCode(...w.bytes())
 const options = { title: 'Tíde', author: 'Orla', language: 'en-GB', date: '2026-03-09T04:10:00Z', grey: true }

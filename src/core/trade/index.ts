@@ -1,16 +1,42 @@
-export * from './day'
-export * from './bytes'
-export * from './chance'
-export * from './exact'
-export * from './fault'
+export { dayOf } from './day'
+export { joinBytes, ownBytes, unshared } from './bytes'
+export { seeded, seedOf } from './chance'
+export { ceil, compare, div, exact, type Exact, mul, roundHalfUp, sub, toNumber } from './exact'
+export { Fault } from './fault'
 export * as fields from './fields'
-export * from './isbn'
-export * from './length'
-export * from './money'
-export * from './print'
-export * from './profile'
+export { formatIsbn, parseIsbn } from './isbn'
+export { formatLength, IN, inUnit, MM, trimZeros } from './length'
+export { atDisplay, currencySign, formatMoney } from './money'
+export {
+  bindingName,
+  bindingRules,
+  bindingWord,
+  costLine,
+  finishesOf,
+  insideMargin,
+  leastPrintPrice,
+  paperOf,
+  printCost,
+  printRoyalty,
+  printRules,
+  type PrintSpec,
+  pts,
+  roundPages,
+  specProblems,
+  spineThickness,
+  withoutTax,
+} from './print'
+export {
+  type BindingKind,
+  type Ink,
+  type OutletProfile,
+  profileSchema,
+  readProfile,
+  type StatementColumns,
+  type Territory,
+} from './profile'
 export { currentProfile, plainColumns } from './profileMigration'
-export * from './trim'
-export * from './ticker'
-export * from './xml'
-export * from './keys'
+export { formatTrim, parseTrim } from './trim'
+export { Cancelled, type Progress, type Report, type Ticker } from './ticker'
+export { joined, Markup, xml } from './xml'
+export { strangeKey } from './keys'

@@ -2,21 +2,17 @@ import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { shippedProfiles } from '../outlets'
 import {
-  add,
   ceil,
   compare,
   div,
-  eanCheck,
   exact,
   Fault,
-  floor,
   formatLength,
   formatMoney,
   formatTrim,
   insideMargin,
   mul,
   parseIsbn,
-  parseLength,
   parseTrim,
   printCost,
   readProfile,
@@ -27,6 +23,9 @@ import {
   sub,
   toNumber,
 } from '.'
+import { add, floor } from './exact'
+import { eanCheck } from './isbn'
+import { parseLength } from './length'
 
 const outlet = (id: string) => shippedProfiles.find(p => p.id === id)!
 

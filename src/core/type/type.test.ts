@@ -13,14 +13,13 @@ import {
   loadHyphenator,
   type Paragraph,
   ParagraphBuilder,
-  runsByCoverage,
   setLine,
   shapeIn,
-  shapeTogether,
   shippedFonts,
   splitLong,
   TextStyle,
 } from '.'
+import { runsByCoverage, shapeTogether } from './shape'
 
 const shelf = new FontShelf(fontSource)
 let face: Face
