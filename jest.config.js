@@ -6,6 +6,8 @@ const base = nextJest({ dir: './' })({
   moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
   testMatch: ['<rootDir>/src/**/*.test.ts', '<rootDir>/tests/**/*.test.ts'],
   modulePathIgnorePatterns: ['<rootDir>/.next/', '<rootDir>/.cache/'],
+  // One a core: by itself Jest leaves a core to nobody.
+  maxWorkers: 2,
   setupFiles: ['<rootDir>/tests/support/seed.ts'],
   // Many cases take their time.
   testTimeout: process.env.DEEP ? 3_600_000 : 90_000,

@@ -1,26 +1,37 @@
-// npm test: set-up, types, lint, units, build, the real interface, outside checkers. `npm test -- quick` leaves out what takes minutes;
-// `npm run test:deep` tries thousands of cases where this tries a hundred, and takes hours.
-import { bin, must, packages, programs } from './lib/setup.mjs'
+// npm test: set-up, types, lint, units, build, the real interface, outside checkers. `npm test -- quick` is for between two commits: types,
+// layout, lint, import rules, and the units of `src` with few cases. `npm run test:deep` tries thousands of cases where this tries a
+// hundred, and takes hours.
+import { bin, must, packages, programs, together } from './lib/setup.mjs'
 
 const quick = process.argv.includes('quick')
 const deep = process.argv.includes('deep') ? { DEEP: '1' } : {}
 packages()
-programs()
+if (!quick) programs()
 must('node', ['scripts/assets.mjs'])
 const took = {}
 const step = (name, program, args, env) => {
   console.log(`\n— ${name}`)
   took[name] = must(program, args, env)
 }
-step('build', bin('next'), ['build'])
-step('types', bin('tsc'), ['-p', 'tsconfig.json'])
-step('types of the core, without DOM', bin('tsc'), ['-p', 'tsconfig.core.json'])
-step('layout', bin('prettier'), ['--check', '--log-level', 'warn', '.'])
-step('lint', bin('eslint'), ['.', '--max-warnings', '0'])
-step('imports run downward', bin('depcruise'), ['src', 'tests', 'demo', '--config', '.dependency-cruiser.cjs'])
+const types = [
+  ['types', bin('tsc'), ['-p', 'tsconfig.json']],
+  ['types of the core, without DOM', bin('tsc'), ['-p', 'tsconfig.core.json']],
+]
+const looks = [
+  ['layout', bin('prettier'), ['--check', '--cache', '--log-level', 'warn', '.']],
+  ['lint', bin('eslint'), ['.', '--max-warnings', '0']],
+  ['imports run downward', bin('depcruise'), ['src', 'tests', 'demo', '--config', '.dependency-cruiser.cjs']],
+]
 const jest = ['--experimental-vm-modules', '--no-warnings', 'node_modules/jest/bin/jest.js']
-step('units and outside checkers', process.execPath, quick ? [...jest, 'src'] : jest, deep)
-step('the real interface', bin('playwright'), ['test'], deep)
+if (quick) {
+  Object.assign(took, await together([types, looks]))
+  step('units, few cases', process.execPath, [...jest, 'src'], { QUICK: '1' })
+} else {
+  // What only reads the sources goes beside the build: each alone would leave a core at rest.
+  Object.assign(took, await together([[['build', bin('next'), ['build']], ...types], looks]))
+  step('units and outside checkers', process.execPath, jest, deep)
+  step('the real interface', bin('playwright'), ['test'], deep)
+}
 console.log(
   '\n' +
     Object.entries(took)

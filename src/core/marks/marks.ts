@@ -1,3 +1,4 @@
+import { rgb as parsed } from 'd3-color'
 import type { Path } from './path'
 
 /**
@@ -12,8 +13,8 @@ export const BLACK: Colour = { k: 1 }
 
 /** "#15343d" -> RGB. */
 export function rgb(hex: string): Colour {
-  const n = parseInt(hex.slice(1), 16)
-  return { r: ((n >> 16) & 255) / 255, g: ((n >> 8) & 255) / 255, b: (n & 255) / 255 }
+  const c = parsed(hex)
+  return { r: c.r / 255, g: c.g / 255, b: c.b / 255 }
 }
 
 /**

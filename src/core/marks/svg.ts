@@ -1,14 +1,13 @@
+import { rgb } from 'd3-color'
 import { type Colour, type Layer, type PageMarks } from './marks'
 import { joined, type Markup, xml } from '../trade'
 import { Op, type Path } from './path'
 
 const num = (v: number): string => String(Math.round(v * 1000) / 1000)
-const channel = (v: number): string =>
-  Math.round(v * 255)
-    .toString(16)
-    .padStart(2, '0')
-const paint = (c: Colour): string =>
-  'k' in c ? `#${channel(1 - c.k).repeat(3)}` : `#${channel(c.r)}${channel(c.g)}${channel(c.b)}`
+const paint = (c: Colour): string => {
+  const { r, g, b } = 'k' in c ? { r: 1 - c.k, g: 1 - c.k, b: 1 - c.k } : c
+  return rgb(r * 255, g * 255, b * 255).formatHex()
+}
 
 /** A path's data, every point through scale and shift. */
 function data(p: Path, sx: number, sy: number, dx: number, dy: number): string {
