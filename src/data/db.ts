@@ -1,7 +1,6 @@
 import Dexie, { type Table } from 'dexie'
 import { withCurrentProfiles, withLeadInAsChoice, withPricesByCurrency, withRunParams } from '@/core/archive'
 import { uidOf, withOwnIds } from '@/core/book'
-import { shippedProfiles } from '@/core/outlets'
 import type { OldChange } from './oldChanges'
 import type {
   BlobRecord,
@@ -15,9 +14,9 @@ import type {
   VersionRecord,
 } from './records'
 
-/** The outlets that ship, as a store begins with them. */
-const shippedRecords = (): OutletRecord[] =>
-  shippedProfiles.map((profile, place) => ({ id: profile.id, place, profile }))
+/** The outlets that ship: no part of the program's start, but for the first. */
+const shippedRecords = async (): Promise<OutletRecord[]> =>
+  (await Dexie.waitFor(import('./shippedOutlets'))).shippedRecords
 
 class PorchlightDb extends Dexie {
   books!: Table<BookRecord, string>
@@ -118,7 +117,7 @@ class PorchlightDb extends Dexie {
     this.version(7)
       .stores({ outlets: 'id, place' })
       .upgrade(async tx => {
-        await tx.table('outlets').bulkPut(shippedRecords())
+        await tx.table('outlets').bulkPut(await shippedRecords())
         for (const [name, now] of [
           ['books', withPricesByCurrency],
           ['changes', withPricesByCurrency],
@@ -131,7 +130,9 @@ class PorchlightDb extends Dexie {
               ref.value = now(v)
             })
       })
-    this.on('populate', tx => tx.table('outlets').bulkPut(shippedRecords()))
+    this.on('populate', async tx => {
+      await tx.table('outlets').bulkPut(await shippedRecords())
+    })
   }
 }
 

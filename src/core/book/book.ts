@@ -2,7 +2,6 @@ import type { BindingKind, Ink } from '../trade'
 import type { CoverDesign } from './coverDesign'
 import { docPictures, type DocJson, type PictureUse } from './doc'
 import type { PagePlan } from './pagePlan'
-import { printedWords } from './printedWords'
 import type { Part, Role } from './roles'
 
 /** A person (or body) who made the book, with a role by the MARC relator code (aut, edt, ill, trl …). */
@@ -169,12 +168,3 @@ export const filesOf = (book: Pick<Book, 'assets' | 'fonts'>): string[] => [
   ...book.assets.map(a => a.id),
   ...(book.fonts ?? []).flatMap(f => Object.values(f.files)),
 ]
-
-/** The name printed as the author's: all contributors with role aut, joined in the book's language. */
-export const authorLine = (data: TitleData): string => joinedNames(authorsOf(data), printedWords(data.language).and)
-
-export const authorsOf = (data: TitleData): string[] => data.contributors.filter(c => c.role === 'aut').map(c => c.name)
-
-/** Names as a sentence has them: "A, B and C". */
-export const joinedNames = (names: string[], and: string): string =>
-  names.length < 2 ? (names[0] ?? '') : `${names.slice(0, -1).join(', ')} ${and} ${names.at(-1)}`

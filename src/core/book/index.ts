@@ -1,6 +1,5 @@
 export {
   type Asset,
-  authorLine,
   type Book,
   type Contributor,
   type Edition,
@@ -74,3 +73,4 @@ export { specOf, USUAL_SPEC } from './spec'
 export { pricesWith } from './prices'
 export { copyrightLines, madeDoc, seriesLine } from './madeWords'
 export { filled, printedLanguages, type PrintedWords, printedWords } from './printedWords'
+export { authorLine } from './authorLine'

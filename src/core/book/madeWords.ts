@@ -1,5 +1,6 @@
 import { formatIsbn } from '../trade'
-import { authorLine, type Book, type Section } from './book'
+import { authorLine } from './authorLine'
+import type { Book, Section } from './book'
 import type { DocJson, ParagraphJson } from './doc'
 import { labels, shortName } from './numbering'
 import { filled, type PrintedWords, printedWords } from './printedWords'

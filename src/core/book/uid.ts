@@ -1,5 +1,6 @@
 import { strToU8 } from 'fflate'
-import { authorsOf, type Book, joinedNames } from './book'
+import type { Book } from './book'
+import { authorsOf, joinedNames } from './names'
 import { hashOf } from './hash'
 
 /** What a UUID looks like. */

@@ -2,7 +2,7 @@
 import { Button } from 'antd'
 import { string } from 'yup'
 import type { OutletProfile } from '@/core/trade'
-import { originOf, putBeside, putOutlet, removeOutlet, restoreOutlet } from '@/data/outlets'
+import { originOf, putBeside, putOutlet, removeOutlet, restoreOutlet } from '@/data/outletChanges'
 import { saveAs } from '@/parts/saveAs'
 import { TextValue } from '@/parts/TextValue'
 import { useSay } from '@/parts/useSay'

@@ -1,7 +1,7 @@
 'use client'
 import { App } from 'antd'
 import { Fault, type OutletProfile, readProfile } from '@/core/trade'
-import { putBeside, putOutlet } from '@/data/outlets'
+import { putBeside, putOutlet } from '@/data/outletChanges'
 import { useSay } from '@/parts/useSay'
 
 /** Takes outlet profiles from files. Where an outlet of its id is there, the author says whether it stands in its place or beside it. */

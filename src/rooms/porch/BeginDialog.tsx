@@ -1,7 +1,6 @@
 'use client'
 import { Form, Input, Modal, Radio } from 'antd'
 import { useSay } from '@/parts/useSay'
-import { beginBook } from './bringIn'
 
 /** Asks for a title, and a new book stands on the porch. */
 export function BeginDialog({ open, onClose }: { open: boolean; onClose: () => void }) {
@@ -23,7 +22,11 @@ export function BeginDialog({ open, onClose }: { open: boolean; onClose: () => v
         requiredMark={false}
         preserve={false}
         initialValues={{ kind: 'text' }}
-        onFinish={v => void beginBook(v.title.trim(), v.author?.trim() ?? '', v.kind).then(onClose, say.failed)}
+        onFinish={v =>
+          void import('./bringIn')
+            .then(b => b.beginBook(v.title.trim(), v.author?.trim() ?? '', v.kind))
+            .then(onClose, say.failed)
+        }
       >
         <Form.Item
           name="title"

@@ -1,5 +1,6 @@
 import { freeBookId, freshBookId, putBook } from '@/data/books'
-import { allOutlets, takeOutlets } from '@/data/outlets'
+import { allOutlets } from '@/data/outlets'
+import { takeOutlets } from '@/data/outletChanges'
 import { firstEditions } from '@/core/outlets'
 import { holdManuscript } from '@/data/waiting'
 import { createBook, newSection, turnedTexts, withoutTurns } from '@/core/book'

@@ -4,7 +4,10 @@ import { App } from 'antd'
 import { Cancelled, Fault } from '@/core/trade'
 import { nextHeld } from '@/data/waiting'
 import { useSay } from '@/parts/useSay'
-import { bringIn } from './bringIn'
+import type { bringIn as BringIn } from './bringIn'
+
+// What takes a file in is loaded when one comes: the porch is there before.
+const bringIn: typeof BringIn = async (...of) => (await import('./bringIn')).bringIn(...of)
 
 /** How many losses are named before the rest is only counted. */
 const LOSSES_NAMED = 12

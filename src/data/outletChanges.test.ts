@@ -4,7 +4,7 @@ import { shippedProfiles } from '@/core/outlets'
 import { bookOf } from '../../tests/support/core'
 
 const { db } = await import('./db')
-const outlets = await import('./outlets')
+const outlets = { ...(await import('./outlets')), ...(await import('./outletChanges')) }
 const { putBook } = await import('./books')
 
 const ids = async (): Promise<string[]> => (await outlets.allOutlets()).map(p => p.id)
