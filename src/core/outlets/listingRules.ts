@@ -57,134 +57,135 @@ export function slotProblems(
   return out
 }
 
-const inData = (field: string): Finding['place'] => ({ kind: 'data', field })
+/** What a rule over a listing looks at. */
+interface Said {
+  book: Book
+  edition: Edition
+  draft: ListingDraft
+  profile: OutletProfile
+  /** The slots that hold something. */
+  slots: string[]
+}
+type ListingRule = (s: Said) => Finding[]
+
+const found = (
+  rule: string,
+  severity: Finding['severity'],
+  field: string,
+  message: string,
+  remedy: RemedyCode,
+  amount?: string,
+): Finding => ({ rule, severity, place: { kind: 'data', field }, message, remedy, ...(amount ? { amount } : {}) })
+
+const priced: ListingRule = ({ edition, profile }) =>
+  edition.prices?.[profile.currency] === undefined
+    ? [found('price', 'stop', 'price', 'No price is set.', 'enter the price')]
+    : []
+
+const described: ListingRule = ({ book: { data }, profile }) => {
+  const most = profile.listing.description
+  if (most === undefined) return []
+  const text = data.description ?? ''
+  const say = (message: string, remedy: RemedyCode, amount?: string): Finding =>
+    found('description', 'stop', 'description', message, remedy, amount)
+  return [
+    ...(text ? [] : [say(`${profile.name} wants a description.`, 'write the description')]),
+    ...(text.length > most
+      ? [
+          say(
+            `The description is ${text.length} characters; ${profile.name} takes ${most}.`,
+            'shorten it',
+            `${text.length - most} characters`,
+          ),
+        ]
+      : []),
+    ...(/https?:|www\.|@\w+\./i.test(text)
+      ? [say('The description holds an address: outlets refuse contact data.', 'take the address out')]
+      : []),
+  ]
+}
+
+const slotsFit: ListingRule = ({ slots, profile }) => {
+  const { keywordSlots, keywordCharacters, keywordCount } = profile.listing
+  const say = (rule: string, message: string): Finding => found(rule, 'stop', 'slots', message, 'take some out')
+  const all = slots.join(KEYWORDS_APART).length
+  return [
+    ...(keywordSlots && slots.length > keywordSlots.count
+      ? [say('slots', `${slots.length} slots are filled; ${profile.name} has ${keywordSlots.count}.`)]
+      : []),
+    ...(keywordCharacters && all > keywordCharacters
+      ? [say('keywords', `The keywords are ${all} characters; ${profile.name} takes ${keywordCharacters}.`)]
+      : []),
+    ...(keywordCount && slots.length > keywordCount
+      ? [say('keywords', `${slots.length} keywords; ${profile.name} takes ${keywordCount}.`)]
+      : []),
+  ]
+}
+
+const slotsSay: ListingRule = ({ slots, book, profile }) => {
+  if (!keywordRoom(profile)) return []
+  if (!slots.length)
+    return [found('slots', 'remark', 'slots', 'No slot is filled: the title alone has to be found.', 'fill a slot')]
+  return slots.flatMap((slot, i) =>
+    slotProblems(
+      slot,
+      slots.filter((_, j) => j !== i),
+      book,
+      profile,
+    ).map(p => {
+      const stops = p.marked.some(m => m.rule !== 'said already')
+      const message = `Slot ${i + 1}: ${p.message}`
+      return found('slots', stops ? 'stop' : 'mend', 'slots', message, 'change the marked words')
+    }),
+  )
+}
+
+const categories: ListingRule = ({ draft, profile }) => {
+  const { categories: rules, lowContentCategories: few } = profile.listing
+  if (!rules) return []
+  const n = draft.categories?.length ?? 0
+  const say = (message: string, remedy: RemedyCode): Finding =>
+    found('categories', 'stop', 'categories', message, remedy)
+  const some = (count: number): string => (count === 1 ? 'one category' : `${count} categories`)
+  return [
+    ...(n < rules.least
+      ? [say(`${profile.name} wants ${rules.least === 1 ? 'a category' : some(rules.least)}.`, 'choose categories')]
+      : []),
+    ...(n > rules.most ? [say(`${n} categories; ${profile.name} takes ${rules.most}.`, 'take some out')] : []),
+    ...(draft.lowContent && few !== undefined && n > few
+      ? [
+          say(
+            `${profile.name} gives a low-content book ${some(few)}.`,
+            few === 1 ? 'keep one category' : 'keep fewer categories',
+          ),
+        ]
+      : []),
+  ]
+}
+
+const adultsOnly: ListingRule = ({ draft, profile }) => {
+  if (!draft.adult) return []
+  switch (profile.listing.adults) {
+    case 'refused':
+      return [found('adults only', 'stop', 'adults', `${profile.name} takes no books for adults only.`, 'go elsewhere')]
+    case 'apart': {
+      const message = `${profile.name} shows books for adults only to those who ask for them.`
+      return [found('adults only', 'remark', 'adults', message, 'nothing wanted')]
+    }
+    default:
+      return []
+  }
+}
+
+const rightsStated: ListingRule = ({ draft }) =>
+  draft.rights ? [] : [found('rights', 'stop', 'rights', 'The rights are not stated.', 'state the rights')]
+
+const listingRules: ListingRule[] = [priced, described, slotsFit, slotsSay, categories, adultsOnly, rightsStated]
 
 /** The outlet's rules for the words of a listing, and what must be stated before it is sent. */
 export function listingFindings(book: Book, edition: Edition, draft: ListingDraft, profile: OutletProfile): Finding[] {
-  const out: Finding[] = []
-  const { data } = book
-  const rules = profile.listing
-  const add = (
-    rule: string,
-    severity: Finding['severity'],
-    field: string,
-    message: string,
-    remedy: RemedyCode,
-    amount?: string,
-  ): void => void out.push({ rule, severity, place: inData(field), message, remedy, ...(amount ? { amount } : {}) })
-  if (edition.prices?.[profile.currency] === undefined)
-    add('price', 'stop', 'price', 'No price is set.', 'enter the price')
-  if (rules.description !== undefined) {
-    const length = data.description?.length ?? 0
-    if (!length)
-      add('description', 'stop', 'description', `${profile.name} wants a description.`, 'write the description')
-    else if (length > rules.description)
-      add(
-        'description',
-        'stop',
-        'description',
-        `The description is ${length} characters; ${profile.name} takes ${rules.description}.`,
-        'shorten it',
-        `${length - rules.description} characters`,
-      )
-    if (/https?:|www\.|@\w+\./i.test(data.description ?? ''))
-      add(
-        'description',
-        'stop',
-        'description',
-        'The description holds an address: outlets refuse contact data.',
-        'take the address out',
-      )
-  }
-  const slots = (draft.slots ?? []).filter(s => s.trim())
-  if (rules.keywordSlots) {
-    if (slots.length > rules.keywordSlots.count)
-      add(
-        'slots',
-        'stop',
-        'slots',
-        `${slots.length} slots are filled; ${profile.name} has ${rules.keywordSlots.count}.`,
-        'take some out',
-      )
-  }
-  if (keywordRoom(profile)) {
-    slots.forEach((slot, i) => {
-      for (const p of slotProblems(
-        slot,
-        slots.filter((_, j) => j !== i),
-        book,
-        profile,
-      ))
-        add(
-          'slots',
-          p.marked.some(m => m.rule !== 'said already') ? 'stop' : 'mend',
-          'slots',
-          `Slot ${i + 1}: ${p.message}`,
-          'change the marked words',
-        )
-    })
-    if (!slots.length)
-      add('slots', 'remark', 'slots', 'No slot is filled: the title alone has to be found.', 'fill a slot')
-  }
-  if (rules.keywordCharacters) {
-    const all = slots.join(KEYWORDS_APART).length
-    if (all > rules.keywordCharacters)
-      add(
-        'keywords',
-        'stop',
-        'slots',
-        `The keywords are ${all} characters; ${profile.name} takes ${rules.keywordCharacters}.`,
-        'take some out',
-      )
-  }
-  if (rules.keywordCount && slots.length > rules.keywordCount)
-    add(
-      'keywords',
-      'stop',
-      'slots',
-      `${slots.length} keywords; ${profile.name} takes ${rules.keywordCount}.`,
-      'take some out',
-    )
-  if (rules.categories) {
-    const n = draft.categories?.length ?? 0
-    if (n < rules.categories.least)
-      add(
-        'categories',
-        'stop',
-        'categories',
-        `${profile.name} wants ${rules.categories.least === 1 ? 'a category' : `${rules.categories.least} categories`}.`,
-        'choose categories',
-      )
-    if (n > rules.categories.most)
-      add(
-        'categories',
-        'stop',
-        'categories',
-        `${n} categories; ${profile.name} takes ${rules.categories.most}.`,
-        'take some out',
-      )
-    const few = rules.lowContentCategories
-    if (draft.lowContent && few !== undefined && n > few)
-      add(
-        'categories',
-        'stop',
-        'categories',
-        `${profile.name} gives a low-content book ${few === 1 ? 'one category' : `${few} categories`}.`,
-        few === 1 ? 'keep one category' : 'keep fewer categories',
-      )
-  }
-  if (draft.adult && rules.adults === 'refused')
-    add('adults only', 'stop', 'adults', `${profile.name} takes no books for adults only.`, 'go elsewhere')
-  if (draft.adult && rules.adults === 'apart')
-    add(
-      'adults only',
-      'remark',
-      'adults',
-      `${profile.name} shows books for adults only to those who ask for them.`,
-      'nothing wanted',
-    )
-  if (!draft.rights) add('rights', 'stop', 'rights', 'The rights are not stated.', 'state the rights')
-  return out
+  const said = { book, edition, draft, profile, slots: (draft.slots ?? []).filter(s => s.trim()) }
+  return listingRules.flatMap(rule => rule(said))
 }
 
 /** Categories an outlet offers: its own tree, or Thema subjects (EDItEUR's open scheme, a small part of it). */

@@ -118,7 +118,7 @@ export function BackupRoom() {
             <h2>Out</h2>
             <p className="teach">
               Everything in one file: books with their pictures, listings with the packages as they were sent, the
-              clock, what you kept in research. The same library gives the same file, byte for byte.
+              outlets, the clock, what you kept in research. The same library gives the same file, byte for byte.
             </p>
             <p>
               <Button type="primary" disabled={!!busy} onClick={() => void out()}>

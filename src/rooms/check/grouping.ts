@@ -36,7 +36,7 @@ export function causeLink(bookId: string, f: Finding): { href: string; words: st
     case 'cover':
       return { href: `${book}/cover?piece=${encodeURIComponent(f.place.piece)}`, words: 'To the cover' }
     case 'data':
-      return ['slots', 'categories', 'rights'].includes(f.place.field)
+      return ['slots', 'categories', 'rights', 'adults'].includes(f.place.field)
         ? { href: `${book}/listings`, words: 'To the listing' }
         : { href: `${book}/plan#${f.place.field}`, words: 'To the plan' }
     case 'edition':

@@ -1,47 +1,26 @@
 'use client'
 import { Button, Input, type InputRef, Segmented, Select } from 'antd'
 import { useLiveQuery } from 'dexie-react-hooks'
-import Papa from 'papaparse'
 import { useSearchParams } from 'next/navigation'
 import { useMemo, useRef, useState } from 'react'
-import type { KeptPhrase, PhrasePlace } from '@/core/book'
-import { markets, type PhraseFigures } from '@/core/market'
+import { markets } from '@/core/market'
 import { formatMoney } from '@/core/trade'
 import { listBooks } from '@/data/bookList'
 import { redo, undo } from '@/data/changes'
 import { keepQuestion, type LastQuestion, lastQuestion } from '@/data/research'
-import { saveAs } from '@/parts/saveAs'
 import { Sill } from '@/parts/Sill'
 import { Field } from './Field'
+import { NoPhrases } from './NoPhrases'
+import { PhraseTable, type Sort } from './PhraseTable'
 import { Placed } from './Placed'
+import { figuresOf, useShortlist } from './useShortlist'
 import { askPhrases, askTitles, type ShownTitle } from './marketClient'
 import './research.css'
 import { useSay } from '@/parts/useSay'
-import { useCommit } from '@/parts/useCommit'
 import { isTyping, useKeys } from '@/parts/useKeys'
 import { useHold } from '@/parts/useHold'
 import { useAnswer } from '@/parts/useAnswer'
 import { useOutlets } from '@/parts/useOutlets'
-
-type SortKey = 'phrase' | 'searches' | 'buyShare' | 'demand' | 'crowding' | 'room'
-const columns: { key: SortKey; words: string; says: string }[] = [
-  { key: 'phrase', words: 'phrase', says: '' },
-  { key: 'searches', words: 'searches a month', says: 'how often readers type it' },
-  { key: 'buyShare', words: 'of them buy', says: 'share of searchers who buy' },
-  { key: 'demand', words: 'demand', says: 'buyers a month: searches × share' },
-  {
-    key: 'crowding',
-    words: 'crowding',
-    says: 'strength of the first ten titles, 0 to 10: rank, reviews, age, exact match',
-  },
-  { key: 'room', words: 'room', says: 'demand × (1 − crowding ÷ 10)' },
-]
-const places: { value: PhrasePlace; label: string }[] = [
-  { value: 'headline', label: 'headline' },
-  { value: 'support', label: 'support' },
-  { value: 'slot', label: 'slot' },
-  { value: 'description', label: 'description' },
-]
 
 /** Research: a word gives the phrases readers search for, measured; the good ones are kept and placed in the listing. */
 export function ResearchRoom() {
@@ -56,11 +35,10 @@ export function ResearchRoom() {
   const book = books?.find(b => b.id === bookId) ?? books?.[0]
   const [draft, setDraft] = useState<string>()
   const [chosen, setChosen] = useState<string>()
-  const [sort, setSort] = useState<{ key: SortKey; up: boolean }>({ key: 'room', up: false })
+  const [sort, setSort] = useState<Sort>({ key: 'room', up: false })
   const [list, setList] = useState<'related' | 'kept'>('related')
   const find = useRef<InputRef>(null)
   const say = useSay()
-  const commit = useCommit(book?.id ?? '')
   const follows = useHold(book?.id) === 'following'
 
   const choose = (patch: typeof choice): void => {
@@ -94,61 +72,14 @@ export function ResearchRoom() {
     }
   })
 
-  const kept = useMemo(() => book?.words ?? [], [book])
-  const keptSet = useMemo(() => new Set(kept.map(k => k.phrase)), [kept])
+  const { kept, keptSet, keep, place, note, save } = useShortlist(book, market)
   const shown = useMemo(() => {
-    const phrases: (PhraseFigures & { note?: string; place?: PhrasePlace })[] =
-      list === 'kept'
-        ? kept.map(k => ({
-            phrase: k.phrase,
-            niche: '',
-            searches: k.searches,
-            buyShare: k.searches ? k.demand / k.searches : 0,
-            demand: k.demand,
-            crowding: k.crowding,
-            room: Math.round(k.demand * (1 - k.crowding / 10)),
-            price: 0,
-          }))
-        : (answer?.phrases ?? [])
+    const phrases = list === 'kept' ? kept.map(figuresOf) : (answer?.phrases ?? [])
     return [...phrases].sort(
       (a, b) => (a[sort.key] < b[sort.key] ? -1 : a[sort.key] > b[sort.key] ? 1 : 0) * (sort.up ? 1 : -1),
     )
   }, [answer, kept, list, sort])
 
-  const change = (label: string, words: (w: KeptPhrase[]) => KeptPhrase[]): void =>
-    void (book && commit(label, r => ({ words: words(r.words ?? []) })))
-  const keep = (p: PhraseFigures): void =>
-    keptSet.has(p.phrase)
-      ? change(`Let go of “${p.phrase}”`, w => w.filter(k => k.phrase !== p.phrase))
-      : change(`Keep “${p.phrase}”`, w => [
-          ...w,
-          { phrase: p.phrase, market, searches: p.searches, demand: p.demand, crowding: p.crowding },
-        ])
-  const place = (phrase: string, to: PhrasePlace | undefined): void =>
-    change(to ? `“${phrase}”: ${to}` : `“${phrase}” without a place`, w =>
-      w.map(k => (k.phrase === phrase ? { ...k, place: to } : k)),
-    )
-  const note = (phrase: string, text: string): void =>
-    change(`Note on “${phrase}”`, w => w.map(k => (k.phrase === phrase ? { ...k, note: text || undefined } : k)))
-  const exported = (): void =>
-    saveAs(
-      Papa.unparse(
-        kept.map(k => ({
-          phrase: k.phrase,
-          market: k.market,
-          searches: k.searches,
-          demand: k.demand,
-          crowding: k.crowding,
-          room: Math.round(k.demand * (1 - k.crowding / 10)),
-          place: k.place ?? '',
-          note: k.note ?? '',
-        })),
-      ),
-      `${book?.id ?? 'shortlist'}-phrases.csv`,
-      'text/csv',
-    )
-
-  const max = { demand: Math.max(1, ...shown.map(p => p.demand)) }
   return (
     <>
       <main id="room" className="room research">
@@ -216,129 +147,20 @@ export function ResearchRoom() {
             </div>
             {shown.length > 0 && <Field phrases={shown} kept={keptSet} chosen={chosen} onChoose={setChosen} />}
             {!shown.length && !busy && (
-              <div className="empty">
-                {list === 'kept' ? (
-                  <>
-                    <h2>Nothing kept yet</h2>
-                    <p>Keep phrases from the list of related ones: they are remembered with this book.</p>
-                  </>
-                ) : word ? (
-                  <>
-                    <h2>Nobody searches for that</h2>
-                    <p>
-                      Try a broader word: what the book is about (tide, harbour, apiary), or its form (mystery, log
-                      book, puzzle book).
-                    </p>
-                  </>
-                ) : (
-                  <>
-                    <h2>Begin with a broad word</h2>
-                    <p>
-                      What the book is about, or what it is:{' '}
-                      <button type="button" onClick={() => choose({ word: 'lighthouse' })}>
-                        lighthouse
-                      </button>
-                      ,{' '}
-                      <button type="button" onClick={() => choose({ word: 'mystery' })}>
-                        mystery
-                      </button>
-                      ,{' '}
-                      <button type="button" onClick={() => choose({ word: 'log book' })}>
-                        log book
-                      </button>
-                      . You get the phrases readers type, how many of them buy, and how crowded the first page is.
-                    </p>
-                  </>
-                )}
-              </div>
+              <NoPhrases kept={list === 'kept'} asked={!!word} onWord={w => choose({ word: w })} />
             )}
             {shown.length > 0 && (
-              <table>
-                <thead>
-                  <tr>
-                    <th className="tick">keep</th>
-                    {columns.map(c => (
-                      <th
-                        key={c.key}
-                        className={c.key}
-                        aria-sort={sort.key === c.key ? (sort.up ? 'ascending' : 'descending') : undefined}
-                      >
-                        <button
-                          type="button"
-                          title={c.says}
-                          onClick={() =>
-                            setSort(s => ({
-                              key: c.key,
-                              up: s.key === c.key ? !s.up : c.key === 'phrase' || c.key === 'crowding',
-                            }))
-                          }
-                        >
-                          {c.words}
-                          {sort.key === c.key ? (sort.up ? ' ↑' : ' ↓') : ''}
-                        </button>
-                      </th>
-                    ))}
-                    <th>place</th>
-                  </tr>
-                </thead>
-                <tbody>
-                  {shown.map(p => {
-                    const k = kept.find(w => w.phrase === p.phrase)
-                    return (
-                      <tr key={p.phrase} aria-selected={p.phrase === chosen}>
-                        <td className="tick">
-                          <input
-                            type="checkbox"
-                            aria-label={`Keep ${p.phrase}`}
-                            checked={!!k}
-                            onChange={() => keep(p)}
-                            disabled={!book || follows}
-                          />
-                        </td>
-                        <td className="phrase">
-                          <button type="button" onClick={() => setChosen(p.phrase)}>
-                            {p.phrase}
-                          </button>
-                        </td>
-                        <td>{p.searches.toLocaleString('en')}</td>
-                        <td>{(p.buyShare * 100).toFixed(1)} %</td>
-                        <td className="demand">
-                          {p.demand.toLocaleString('en')}{' '}
-                          <i className="solid">
-                            <b style={{ width: `${(p.demand / max.demand) * 100}%` }} />
-                          </i>
-                        </td>
-                        <td className="crowding">
-                          {p.crowding.toFixed(1)}{' '}
-                          <i className="ticks">
-                            <b style={{ width: `${p.crowding * 10}%` }} />
-                          </i>
-                        </td>
-                        <td className="room">
-                          <b>{p.room.toLocaleString('en')}</b>
-                        </td>
-                        <td className="place">
-                          {k && (
-                            <Select
-                              size="small"
-                              variant="borderless"
-                              allowClear
-                              placeholder="place"
-                              aria-label={`Place of ${p.phrase}`}
-                              value={k.place}
-                              disabled={follows}
-                              options={places}
-                              onChange={v => place(p.phrase, v)}
-                              popupMatchSelectWidth={130}
-                              style={{ width: 104 }}
-                            />
-                          )}
-                        </td>
-                      </tr>
-                    )
-                  })}
-                </tbody>
-              </table>
+              <PhraseTable
+                phrases={shown}
+                kept={kept}
+                chosen={chosen}
+                sort={sort}
+                readOnly={!book || follows}
+                onSort={setSort}
+                onKeep={keep}
+                onChoose={setChosen}
+                onPlace={place}
+              />
             )}
           </section>
           <aside aria-label="Places and titles">
@@ -353,7 +175,7 @@ export function ResearchRoom() {
                 onClose={() => setChosen(undefined)}
               />
             )}
-            {!chosen && <Placed book={book} outlets={outlets ?? []} kept={kept} onExport={exported} />}
+            {!chosen && <Placed book={book} outlets={outlets ?? []} kept={kept} onExport={save} />}
           </aside>
         </div>
       </main>
