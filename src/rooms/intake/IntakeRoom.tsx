@@ -12,6 +12,8 @@ import { Sill } from '@/parts/Sill'
 import { openAtPress, press } from '@/workers/client'
 import type { Leaves } from '@/core/chain'
 import { letGo, nextHeld, onHeld } from '@/data/waiting'
+import { Losses } from './Losses'
+import { ProposedList } from './ProposedList'
 import { proposed, withStruck } from './understanding'
 import './intake.css'
 import { useOutlets } from '@/parts/useOutlets'
@@ -157,45 +159,7 @@ export function IntakeRoom() {
               This is how the manuscript was understood. <b>↑ ↓</b> walk through it, <b>S</b> strikes a section (it then
               runs on in the one before, its title a heading) or takes it back.
             </p>
-            <ol ref={list}>
-              {sections.map((s, i) => {
-                const out = struck.has(s.section.id)
-                return (
-                  <li
-                    key={s.section.id}
-                    className={out ? 'struck' : undefined}
-                    aria-current={i === at ? 'true' : undefined}
-                  >
-                    <button type="button" className="what" onClick={() => setAt(i)}>
-                      <span className="head">
-                        <b>{s.name}</b>{' '}
-                        <em>
-                          {s.name === s.role ? s.section.part : s.role.toLowerCase()} · {s.words.toLocaleString('en')}{' '}
-                          words
-                        </em>
-                      </span>
-                      <span className="begins">
-                        {s.begins || 'nothing in it yet'}
-                        {s.begins.length === 150 ? ' …' : ''}
-                      </span>
-                      {!!s.section.evidence?.length && <span className="why">{s.section.evidence.join(' · ')}</span>}
-                    </button>
-                    <button
-                      type="button"
-                      className="strike"
-                      disabled={!s.strikable}
-                      aria-pressed={out}
-                      onClick={() => {
-                        setAt(i)
-                        toggle(i)
-                      }}
-                    >
-                      {out ? 'Take' : 'Strike'}
-                    </button>
-                  </li>
-                )
-              })}
-            </ol>
+            <ProposedList sections={sections} struck={struck} at={at} ref={list} onAt={setAt} onToggle={toggle} />
           </section>
           <aside>
             <div className="page">
@@ -226,39 +190,7 @@ export function IntakeRoom() {
             <p className="caption">
               {leaves && page !== undefined ? `page ${leaves.pages[page]?.label ?? ''} of ${leaves.pages.length}` : ''}
             </p>
-            <h2>Left out</h2>
-            {lost ? (
-              <ul className="dropped">
-                {held.read.dropped.map(d => (
-                  <li key={d.what}>
-                    <b>{d.count} ×</b> {d.what}
-                    {d.places.length ? (
-                      <i>
-                        {d.places
-                          .slice(0, 3)
-                          .map(p => `“${p.slice(0, 42)}”`)
-                          .join(', ')}
-                        {d.places.length > 3 ? ' …' : ''}
-                      </i>
-                    ) : null}
-                  </li>
-                ))}
-              </ul>
-            ) : (
-              <p className="none">Nothing. Everything in the file stands in the book.</p>
-            )}
-            {!!held.read.cleaned.length && (
-              <>
-                <h2>Tidied</h2>
-                <ul className="dropped">
-                  {held.read.cleaned.map(c => (
-                    <li key={c.what}>
-                      <b>{c.count} ×</b> {c.what}
-                    </li>
-                  ))}
-                </ul>
-              </>
-            )}
+            <Losses dropped={held.read.dropped} cleaned={held.read.cleaned} />
           </aside>
         </div>
       </main>

@@ -6,19 +6,16 @@ import { shippedFamilies } from '@/core/type'
 import { showLength } from '@/parts/lengths'
 import { useLatest } from '@/parts/useLatest'
 import { PageCanvas } from '@/parts/PageCanvas'
-import { usePress } from '@/parts/usePress'
 import type { Leaves } from '@/core/chain'
 import { Exception } from './Exception'
 import type { Match } from './Find'
 import { MarginNote } from './MarginNote'
 import { notes } from './notes'
 import { type Overlay, PageViews } from './PageViews'
+import { useHairlines } from './useHairlines'
 import { useStage } from './useStage'
 import { Wishes } from './Wishes'
 import { partInView, scaleOf } from './zoom'
-
-/** Hairlines end so far before what they rule, pixels. */
-const CLEAR = 3
 
 /** The open spread with the style as notes in its margins, joined by hairlines to what they rule. */
 export function Specimen({
@@ -67,7 +64,6 @@ export function Specimen({
   onPlace: (page: number, x: number, y: number) => void
   onGo: (page: number) => void
 }) {
-  const [lines, setLines] = useState<string[]>([])
   const [fit, setFit] = useState(0)
   const scale = scaleOf(zoom, fit)
   const { stage, room, view, onScroll } = useStage(scale, zoom > 0, { x: leaves.outside, y: leaves.block.y }, onZoom)
@@ -80,37 +76,7 @@ export function Specimen({
     setFit(fits)
     said(fits)
   }, [fits, said])
-  const { answer: ruled } = usePress(
-    async press => press.ruled(bookId, editionId, [left, left + 1]),
-    [bookId, editionId, left],
-    { anew: [version] },
-  )
-  // Hairlines from each note to what it rules; they are measured after the notes have found their places.
-  useLayoutEffect(() => {
-    const box = stage.current?.parentElement
-    const spread = stage.current?.querySelector('.spread')
-    if (!box || !spread || zoom || single) return setLines([])
-    const b = box.getBoundingClientRect()
-    const s = spread.getBoundingClientRect()
-    setLines(
-      notes.flatMap((n, i) => {
-        const note = box.querySelector(`#note-${n.id}`)?.getBoundingClientRect()
-        // From its margin a note sees the page that is next to it.
-        const page = n.side === 'left' ? 0 : 1
-        const end = ruled?.[page]?.[n.id]
-        if (!note || !end) return []
-        const fromX = (n.side === 'left' ? note.right + 4 : note.left - 4) - b.left
-        const fromY = note.top + 11 - b.top
-        const gap = n.side === 'left' ? -CLEAR : CLEAR
-        const toX = s.left - b.left + page * (s.width / 2) + end.x * scale + gap
-        const toY = s.top - b.top + end.y * scale
-        // Each goes down a way of its own.
-        const way = 9 + (i % 3) * 6
-        const bend = n.side === 'left' ? s.left - b.left - way : s.right - b.left + way
-        return [`M${fromX} ${fromY}H${bend}V${toY}H${toX}`]
-      }),
-    )
-  }, [stage, scale, room, zoom, single, ruled, left])
+  const lines = useHairlines({ bookId, editionId, version, left, scale, room, stage, hidden: zoom > 0 || single })
   const px = (v: number): number => v * scale
   const shownPages = single ? [Math.max(0, left)] : [left, left + 1]
   const ratio = Math.min(3, devicePixelRatio || 1)
