@@ -1,0 +1,27 @@
+'use client'
+
+/** The front as it is cut, or as small as shops show it among others. */
+export function FrontView({ front, thumbnail, title }: { front: ImageBitmap; thumbnail: boolean; title: string }) {
+  const draw =
+    (height: number) =>
+    (c: HTMLCanvasElement | null): void => {
+      if (!c) return
+      c.height = Math.round(height * Math.min(2, devicePixelRatio || 1))
+      c.width = Math.round((c.height * front.width) / front.height)
+      c.style.height = `${height}px`
+      c.getContext('2d')!.drawImage(front, 0, 0, c.width, c.height)
+    }
+  if (!thumbnail)
+    return <canvas key="front" ref={draw(560)} className="front" role="img" aria-label={`Front of ${title}`} />
+  return (
+    <div className="thumbs">
+      {[60, 110, 180].map(h => (
+        <figure key={h}>
+          <canvas ref={draw(h)} role="img" aria-label={`Front of ${title}, ${h} pixels high`} />
+          <figcaption>{h} px</figcaption>
+        </figure>
+      ))}
+      <p>As small as a shop’s list shows it. Can the title be read at 110?</p>
+    </div>
+  )
+}
