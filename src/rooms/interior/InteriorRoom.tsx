@@ -1,11 +1,9 @@
 'use client'
-import { Checkbox, Popover } from 'antd'
 import { useRouter, useSearchParams } from 'next/navigation'
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react'
 import { readStyle, styleById } from '@/core/pages'
 import type { StyleDocument } from '@/core/book'
 import { setInStyle } from '@/data/styles'
-import { formatTrim } from '@/core/trade'
 import { BookTop, NoBook } from '@/parts/BookTop'
 import { Sill, sillOf } from '@/parts/Sill'
 import { isCommand, isTyping, useKeys } from '@/parts/useKeys'
@@ -17,14 +15,17 @@ import { Compare } from './Compare'
 import { Files } from './Files'
 import { Find, type Match } from './Find'
 import { Fit } from './Fit'
-import { type Overlay, overlays } from './PageViews'
+import { Caption } from './Caption'
+import type { Overlay } from './PageViews'
+import { ShowChoice } from './ShowChoice'
+import { type Layout, SizeChoice } from './SizeChoice'
 import { valueNames } from './notes'
 import { Specimen } from './Specimen'
 import { StyleShelf } from './StyleShelf'
 import { Unset } from './Unset'
 import { spreadOf, Strip } from './Strip'
 import { changeStyle } from './changeStyle'
-import { zoomBy, zoomSteps, zoomWords } from './zoom'
+import { zoomBy } from './zoom'
 import './interior.css'
 import { useSay } from '@/parts/useSay'
 import { useCommit } from '@/parts/useCommit'
@@ -58,7 +59,7 @@ export function InteriorRoom({ bookId }: { bookId: string }) {
   versionNow.current = version
   const [chosen, setChosen] = useState<number>()
   const [shown, setShown] = useState<ReadonlySet<Overlay>>(new Set())
-  const [layout, setLayout] = useState<'spread' | 'single' | 'all'>('spread')
+  const [layout, setLayout] = useState<Layout>('spread')
   const [found, setFound] = useState<{ matches: Match[]; at: number }>({ matches: [], at: 0 })
   const [mark, setMark] = useState<Match>()
   const [zoom, setZoom] = useState(0)
@@ -150,24 +151,14 @@ export function InteriorRoom({ bookId }: { bookId: string }) {
         )}
         {leaves && edition && (
           <>
-            <p className="caption">
-              <button type="button" className="stylename" onClick={() => setChoosing(true)}>
-                {base.name}
-              </button>
-              {own ? `, with ${own === 1 ? 'one change' : `${own} changes`} of your own` : ''} ·{' '}
-              {formatTrim(edition.trim ?? '')} · pages{' '}
-              {(layout === 'single' ? [Math.max(0, left)] : [left, left + 1])
-                .filter(p => leaves.pages[p])
-                .map(p => leaves.pages[p]!.label)
-                .join('–')}{' '}
-              of {leaves.pages.length}
-              {view.trouble && (
-                <span className="trouble" role="alert">
-                  {' '}
-                  {view.trouble}
-                </span>
-              )}
-            </p>
+            <Caption
+              name={base.name}
+              edition={edition}
+              leaves={leaves}
+              pages={layout === 'single' ? [Math.max(0, left)] : [left, left + 1]}
+              trouble={view.trouble}
+              onStyles={() => setChoosing(true)}
+            />
             {other ? (
               <Compare
                 bookId={bookId}
@@ -243,33 +234,7 @@ export function InteriorRoom({ bookId }: { bookId: string }) {
                   starts={new Set(leaves.starts)}
                 />
               )}
-              <Popover
-                trigger="click"
-                placement="top"
-                content={
-                  <div className="overlays">
-                    {overlays.map(o => (
-                      <Checkbox
-                        key={o.id}
-                        checked={shown.has(o.id)}
-                        onChange={() =>
-                          setShown(s => {
-                            const n = new Set(s)
-                            if (!n.delete(o.id)) n.add(o.id)
-                            return n
-                          })
-                        }
-                      >
-                        {o.words}
-                      </Checkbox>
-                    ))}
-                  </div>
-                }
-              >
-                <button type="button" aria-pressed={shown.size > 0}>
-                  show …
-                </button>
-              </Popover>
+              <ShowChoice shown={shown} onShow={setShown} />
               <Find
                 bookId={bookId}
                 editionId={edition.id}
@@ -283,39 +248,14 @@ export function InteriorRoom({ bookId }: { bookId: string }) {
               />
               {/* Two styles held against each other have one size and one layout. */}
               {!other && (
-                <>
-                  <button
-                    type="button"
-                    aria-pressed={layout === 'single'}
-                    onClick={() => setLayout(l => (l === 'single' ? 'spread' : 'single'))}
-                  >
-                    one page
-                  </button>
-                  <button
-                    type="button"
-                    aria-pressed={layout === 'all'}
-                    onClick={() => setLayout(l => (l === 'all' ? 'spread' : 'all'))}
-                  >
-                    all pages
-                  </button>
-                  <button type="button" aria-pressed={zoom === 0} onClick={() => setSize(() => 0)}>
-                    whole spread
-                  </button>
-                  <span className="zoom" role="group" aria-label="Size of the spread">
-                    <button type="button" aria-label="Smaller" disabled={zoom === 0} onClick={() => zoomTo(-1)}>
-                      −
-                    </button>
-                    <output>{zoomWords(zoom, fitted)}</output>
-                    <button
-                      type="button"
-                      aria-label="Larger"
-                      disabled={zoom === zoomSteps[zoomSteps.length - 1]}
-                      onClick={() => zoomTo(1)}
-                    >
-                      +
-                    </button>
-                  </span>
-                </>
+                <SizeChoice
+                  layout={layout}
+                  zoom={zoom}
+                  fitted={fitted}
+                  onLayout={setLayout}
+                  onWhole={() => setSize(() => 0)}
+                  onZoom={zoomTo}
+                />
               )}
             </div>
             <StyleShelf
