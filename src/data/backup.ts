@@ -113,16 +113,16 @@ export type Choice = 'instead' | 'beside' | 'leave'
 /**
  * Puts a backup's books, listings, packages, versions and settings into the library, each book as was chosen (new ones simply
  * come). What is replaced is kept as a version first. Books that the backup does not have stay. All or nothing: where `ticker`
- * throws Cancelled, the library is as it was.
+ * throws Cancelled, the library is as it was. Gives the names of outlets that stay with the figures they have here.
  */
 export async function restoreLibrary(
   l: Library,
   choices: Map<string, Choice> = new Map(),
   ticker?: (p: Progress) => void,
-): Promise<void> {
+): Promise<string[]> {
   const say = (done: number): void => ticker?.({ stage: 'Putting it back', done, of: l.books.length + 1 })
   const now = Date.now()
-  await fitting('The backup', undefined, () =>
+  return fitting('The backup', undefined, () =>
     guarded(() =>
       db.transaction('rw', db.tables, async () => {
         const put = new Set<string>()
@@ -157,9 +157,10 @@ export async function restoreLibrary(
         const pieces = new Set((await db.pieces.toArray()).map(p => `${p.book} ${p.at} ${p.text}`))
         await db.pieces.bulkAdd(l.pieces.filter(p => put.has(p.book) && !pieces.has(`${p.book} ${p.at} ${p.text}`)))
         await db.settings.bulkPut(l.settings)
-        await takeOutlets(l.outlets, 'over what shipped')
+        const kept = await takeOutlets(l.outlets)
         // The last moment to think better of it.
         say(l.books.length + 1)
+        return kept
       }),
     ),
   )

@@ -127,7 +127,11 @@ class PorchlightDb extends Dexie {
             .table(name)
             .toCollection()
             .modify((v: unknown, ref) => {
-              ref.value = now(v)
+              try {
+                ref.value = now(v)
+              } catch {
+                // A broken record stops no other: it stays as it is, to be mended.
+              }
             })
       })
     this.on('populate', async tx => {

@@ -3,6 +3,7 @@ import { expect, test } from '@jest/globals'
 import { readFileSync } from 'node:fs'
 import Dexie from 'dexie'
 import { blockIds, type Book, docText, uidOf } from '@/core/book'
+import { hasPackage, shippedProfiles } from '@/core/outlets'
 
 /** A store as version 4 left it, with its changes, opened by this one (made with the program of that version). */
 const dump = JSON.parse(readFileSync('tests/fixtures/store-v4.json', 'utf8'), (_k, v: unknown) =>
@@ -42,7 +43,15 @@ test('a store of version 4: every word, its history both ways, ids unique in the
   expect(book.lastId).toBeGreaterThan(0)
   const old4 = (dump.books as Book[])[0]!
   expect(book.uid).toBe(uidOf({ ...old4, uid: undefined }))
-  expect((await db.listings.toArray()).map(l => l.key)).toEqual([`${id}/ebook/pellowick`])
+  const [listing] = await db.listings.toArray()
+  expect(listing!.key).toBe(`${id}/ebook/pellowick`)
+  // The profile that was frozen into it says in fields what it said in notes; the outlets that ship are there.
+  expect(listing!.events.filter(hasPackage).map(e => e.profile.version)).toEqual([2])
+  expect((await db.outlets.orderBy('place').toArray()).map(o => o.profile)).toEqual(shippedProfiles)
+  const prices = (books: { editions: { prices?: object; price?: number }[] }[]) =>
+    books.flatMap(b => b.editions.map(e => e.prices ?? (e.price === undefined ? undefined : { USD: e.price })))
+  expect(book.editions.map(e => e.prices)).toEqual(prices(dump.books as never))
+  expect(JSON.stringify(await db.books.get(id))).not.toContain('"price"')
 
   // The history goes on: what was undone can be done again, and all of it undone.
   expect(await steps(id)).toEqual({ undo: 'Split “A Beginning”', redo: 'Year 2027' })

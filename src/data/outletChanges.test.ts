@@ -62,20 +62,26 @@ test('an outlet that a book goes to is not taken out, nor the last one; what was
   expect(outlets.usersOf('pellowick', [{ id: 'torn' } as never])).toEqual([])
 })
 
-test('a project carries the outlets of its own; what it brings comes where there is none of that id, and is said where there is', async () => {
+test('a book brings the outlets of its own; where one of that id is here with other figures, its own comes beside it and the book goes there', async () => {
   const mine = { ...shippedProfiles[0]!, id: 'mine', name: 'Mine' }
   const { book: b } = book('b', 'mine')
   expect(outlets.ownOutletsOf(b, [...shippedProfiles, mine])).toEqual([mine])
   expect(outlets.ownOutletsOf(book('c', 'ostrevane').book, shippedProfiles)).toEqual([])
-  expect(await outlets.takeOutlets([mine])).toEqual([])
+  expect(await outlets.settledBook(b, [mine])).toBe(b)
   expect((await ids()).at(-1)).toBe('mine')
-  expect(await outlets.takeOutlets([{ ...mine, kind: 'another' }])).toEqual(['Mine'])
-  expect((await outlets.allOutlets()).at(-1)).toEqual(mine)
+  const stated = { ...b, listings: { 'ebook/mine': { rights: true }, 'ebook/pellowick': { adult: true } } }
+  const settled = await outlets.settledBook(stated, [{ ...mine, kind: 'another' }])
+  expect(settled.editions[0]!.outlets).toEqual(['mine-2'])
+  expect(settled.listings).toEqual({ 'ebook/mine-2': { rights: true }, 'ebook/pellowick': { adult: true } })
+  const now = await outlets.allOutlets()
+  expect(now.find(p => p.id === 'mine')).toEqual(mine)
+  expect(now.find(p => p.id === 'mine-2')).toMatchObject({ name: 'Mine 2', kind: 'another' })
 })
 
 test('a backup puts back what was changed of the outlets that ship, where they are here as they shipped', async () => {
   const theirs = { ...shippedProfiles[0]!, kind: 'figures of my own' }
-  expect(await outlets.takeOutlets([theirs], 'over what shipped')).toEqual([])
+  expect(await outlets.takeOutlets([theirs])).toEqual([])
   expect((await outlets.allOutlets())[0]).toEqual(theirs)
-  expect(await outlets.takeOutlets([{ ...theirs, kind: 'third' }], 'over what shipped')).toEqual(['Ostrevane'])
+  expect(await outlets.takeOutlets([{ ...theirs, kind: 'third' }])).toEqual(['Ostrevane'])
+  expect((await outlets.allOutlets())[0]).toEqual(theirs)
 })

@@ -1,5 +1,5 @@
 import { shippedProfiles } from '@/core/outlets'
-import { slugOf } from '@/core/book'
+import { type Book, pairKey, slugOf } from '@/core/book'
 import { Fault, type OutletProfile } from '@/core/trade'
 import { db } from './db'
 import { allOutlets } from './outlets'
@@ -89,19 +89,50 @@ export const ownOutletsOf = (book: Pick<BookRecord, 'editions'>, known: readonly
   known.filter(p => originOf(p) !== 'shipped' && book.editions.some(e => e.outlets.includes(p.id)))
 
 /**
- * Takes the outlets that a project or a backup brings. Where one of that id is here with other figures, it stays; gives the names of
- * those. A backup's come over those that stand here as they shipped: they were changed where it was made.
+ * A book as it came, at the outlets it came with: those that are not here come, too. Where one of the same id is here with other
+ * figures, the book's own comes beside it under a name of its own, and the book goes there.
  */
-export const takeOutlets = (
-  brought: readonly OutletProfile[],
-  how: 'beside' | 'over what shipped' = 'beside',
-): Promise<string[]> =>
+export const settledBook = (book: Book, brought: readonly OutletProfile[]): Promise<Book> =>
+  change(async () => {
+    const moved = new Map<string, string>()
+    for (const p of brought) {
+      const here = (await allOutlets()).find(k => k.id === p.id)
+      if (!here) await putOutlet(p)
+      else if (!same(here, p)) moved.set(p.id, (await putBeside(p)).id)
+    }
+    return moved.size ? withOutlets(book, id => moved.get(id) ?? id) : book
+  })
+
+/** A book whose outlets go by other ids: in its editions, and where listings say what is stated there. */
+function withOutlets(book: Book, idOf: (id: string) => string): Book {
+  const { listings } = book
+  return {
+    ...book,
+    editions: book.editions.map(e => ({ ...e, outlets: e.outlets.map(idOf) })),
+    ...(listings
+      ? {
+          listings: Object.fromEntries(
+            Object.entries(listings).map(([key, draft]) => {
+              const [edition, outlet] = key.split('/') as [string, string]
+              return [pairKey(edition, idOf(outlet)), draft]
+            }),
+          ),
+        }
+      : {}),
+  }
+}
+
+/**
+ * Takes the outlets of a backup, over those that stand here as they shipped: they were changed where it was made. Others of the same
+ * id stay as they are here; gives their names.
+ */
+export const takeOutlets = (brought: readonly OutletProfile[]): Promise<string[]> =>
   change(async () => {
     const known = await allOutlets()
     const other: string[] = []
     for (const p of brought) {
       const here = known.find(k => k.id === p.id)
-      if (!here || (how === 'over what shipped' && originOf(here) === 'shipped')) await putOutlet(p)
+      if (!here || originOf(here) === 'shipped') await putOutlet(p)
       else if (!same(here, p)) other.push(here.name)
     }
     return other

@@ -62,7 +62,10 @@ const sourceOf = ({ book, text }: OpenedBook, edition: Edition, profile: OutletP
 })
 
 export const printInputsOf = (b: OpenedBook, e: Edition, outletId: string): PrintInputs =>
-  printInputs(sourceOf(b, e, outlet(outletId)), e.outlets.filter(o => o !== outletId).map(outlet))
+  printInputs(
+    sourceOf(b, e, outlet(outletId)),
+    knownOutlets().filter(p => p.id !== outletId && e.outlets.includes(p.id)),
+  )
 
 const ebookInputsOf = (b: OpenedBook, e: Edition, outletId: string): EbookInputs =>
   ebookInputs(

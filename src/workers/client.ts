@@ -172,7 +172,10 @@ export async function openAtPress(
   if (told !== known) {
     told = known
     // Calls are answered in their order: what follows knows of them.
-    void press().setOutlets([...known])
+    // Stopped before it heard, it is told again: it forgets what it was told when it ends.
+    void press()
+      .setOutlets([...known])
+      .catch(() => undefined)
   }
   const { sections, ...head } = book
   const held = sent.get(book.id)

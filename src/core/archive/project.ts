@@ -108,7 +108,7 @@ export function readProject(bytes: Uint8Array, { report, known, salvage }: Readi
       : new Fault('damaged', 'This project is damaged: its record cannot be brought up to date.')
   }
   const outlets = outletsOf(raw, salvage)
-  const [trouble] = bookTroubles(book, [...known, ...outlets])
+  const [trouble] = bookTroubles(book, [...outlets, ...known])
   if (trouble) throw new Fault('book', `This project is not in order: ${trouble.sentence}`, trouble.place)
   const wrong = book.sections.find(s => !isSound(s.doc))
   if (wrong)

@@ -11,7 +11,7 @@ export function currentProfile(document: unknown): unknown {
     version: 2,
     ...(exchange ? { exchange } : {}),
     territories: territoriesOf(document),
-    ...(print ? { print: withFinishes(print) } : {}),
+    ...(print && typeof print === 'object' ? { print: withFinishes(print) } : {}),
     revisions: { fee: 0 },
     ...(shops?.length ? { reach: { shops, each: false } } : {}),
     statement: plainColumns,
@@ -65,7 +65,9 @@ function withFinishes({ finishes, bindings, ...print }: Record<string, unknown>)
       ? finishes.map(f => (typeof f === 'string' ? { name: f } : (f as unknown)))
       : finishes,
     bindings: Array.isArray(bindings)
-      ? bindings.map(b => {
+      ? bindings.map((b: unknown) => {
+          // Whatever stands there: a broken profile is refused when it is read, and stops nothing before.
+          if (!b || typeof b !== 'object') return b
           const { coverAs: _coverAs, ...kept } = b as Record<string, unknown>
           return kept
         })

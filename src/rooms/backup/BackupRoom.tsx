@@ -85,7 +85,7 @@ export function BackupRoom() {
           kept.push(b.here.title)
         }
       setBusy('Putting it back')
-      await restoreLibrary(found.library, new Map(Object.entries(chosen)), p => {
+      const otherwise = await restoreLibrary(found.library, new Map(Object.entries(chosen)), p => {
         if (unwanted.current) throw new Cancelled()
         setBack(p)
       })
@@ -99,6 +99,8 @@ export function BackupRoom() {
         say.warn(
           `${kept.map(t => `“${t}”`).join(', ')}: another window writes it and did not agree. It stays as it is.`,
         )
+      if (otherwise.length)
+        say.warn(`${otherwise.join(', ')}: here with other figures than in the backup. Those of this library stay.`)
       setFound(undefined)
     })
   // Reading and writing stop with the press; putting back stops between two books and leaves everything as it was.

@@ -1,6 +1,6 @@
 import { freeBookId, freshBookId, putBook } from '@/data/books'
 import { allOutlets } from '@/data/outlets'
-import { takeOutlets } from '@/data/outletChanges'
+import { settledBook } from '@/data/outletChanges'
 import { firstEditions } from '@/core/outlets'
 import { holdManuscript } from '@/data/waiting'
 import { createBook, newSection, turnedTexts, withoutTurns } from '@/core/book'
@@ -24,14 +24,13 @@ export async function bringIn(
   }
   // A project keeps its id where no other book has it: what it is exported as again is the same file, its ebook the same ebook.
   const id = await freeBookId(read.book)
-  const others = await takeOutlets(read.outlets ?? [])
-  await putBook({ book: { ...read.book, id }, pictures: read.pictures })
+  const book = await settledBook({ ...read.book, id }, read.outlets ?? [])
+  await putBook({ book, pictures: read.pictures })
   return {
     title: read.book.data.title,
-    lost: [
-      ...read.dropped.flatMap(d => (d.places.length ? d.places.map(p => `${d.what}: ${p}`) : [`${d.count} ${d.what}`])),
-      ...others.map(name => `figures of ${name}: those of this library are used`),
-    ],
+    lost: read.dropped.flatMap(d =>
+      d.places.length ? d.places.map(p => `${d.what}: ${p}`) : [`${d.count} ${d.what}`],
+    ),
   }
 }
 
