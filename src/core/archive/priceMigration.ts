@@ -1,10 +1,12 @@
+import { isRecord } from './isRecord'
+
 /**
  * From version 4 to 5 of a project (6 to 7 of the store): a list price was in US dollars; prices are by currency. Walks any record,
  * since histories hold editions inside changes and name places inside of them. Pure; what is of this version stays as it is.
  */
 export function withPricesByCurrency<T>(value: T): T {
   if (Array.isArray(value)) return value.map(withPricesByCurrency) as T
-  if (!value || typeof value !== 'object' || Object.getPrototypeOf(value) !== Object.prototype) return value
+  if (!isRecord(value)) return value
   const all = Object.fromEntries(Object.entries(value).map(([key, v]) => [key, withPricesByCurrency(v)]))
   return (isOldEdition(all) ? asEdition(all) : isPricePatch(all) ? asPatch(all) : all) as T
 }

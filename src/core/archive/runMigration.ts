@@ -1,3 +1,5 @@
+import { isRecord } from './isRecord'
+
 /**
  * From version 3 to 4 of a project (5 to 6 of the store): a run's values stood beside its name; they stand under `params` now, as its
  * kind says them, and a heading is words with or without a number. Walks any record, since histories hold runs inside changes and
@@ -5,7 +7,7 @@
  */
 export function withRunParams<T>(value: T): T {
   if (Array.isArray(value)) return value.map(withRunParams) as T
-  if (!value || typeof value !== 'object' || Object.getPrototypeOf(value) !== Object.prototype) return value
+  if (!isRecord(value)) return value
   const all = Object.fromEntries(Object.entries(value).map(([key, v]) => [key, withRunParams(v)]))
   return (isOldRun(all) ? asRun(all) : isRunPatch(all) ? asPatch(all) : all) as T
 }

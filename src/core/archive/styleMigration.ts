@@ -1,10 +1,12 @@
+import { isRecord } from './isRecord'
+
 /**
  * From version 1 to 2 of a project (and of the store): the words that begin a chapter in small capitals were a count,
  * `openings.leadIn`; they are a choice and a count now. Walks any record, since histories hold editions inside changes. Pure.
  */
 export function withLeadInAsChoice<T>(value: T): T {
   if (Array.isArray(value)) return value.map(withLeadInAsChoice) as T
-  if (!value || typeof value !== 'object' || Object.getPrototypeOf(value) !== Object.prototype) return value
+  if (!isRecord(value)) return value
   return Object.fromEntries(
     Object.entries(value).map(([key, v]) => [
       key,
