@@ -20,7 +20,11 @@ const snapshot = object({
   lowContent: boolean().strict().defined(),
   adult: boolean().strict(),
   price: number().strict().required(),
-  otherPrices: object(),
+  otherPrices: mixed().test(
+    'prices',
+    '${path} is no list of prices',
+    v => v === undefined || (!!v && typeof v === 'object' && Object.values(v).every(p => Number.isInteger(p))),
+  ),
   finish: text(40),
   pages: number().strict(),
   spinePt: number().strict(),

@@ -30,6 +30,12 @@ describe('the reckoner', () => {
     expect(at('pellowick').problems[0]).toMatch(/ebooks only/)
     expect(at('harrowmere', { binding: 'case' }).problems[0]).toBe('Harrowmere does not bind case laminate.')
     expect(at('ostrevane', { pages: 30 }).problems[0]).toMatch(/fewer/)
+    // A price in pounds is what it is in dollars by the outlet's own table: 11.05 ÷ 0.79 = 13.987…
+    const sterling = at('ostrevane', { price: 1105, currency: 'GBP' })
+    expect('earnings' in sterling && sterling.earnings).toEqual(
+      'earnings' in at('ostrevane') && (at('ostrevane', { price: 1399 }) as { earnings: unknown }).earnings,
+    )
+    expect(at('ostrevane', { price: 1105, currency: 'CHF' })).toMatchObject({ earnings: [] })
     expect(at('harrowmere', { paper: 'heavy' })).toMatchObject({ problems: [], otherPaper: true, paper: 'white' })
     expect(at('harrowmere', { ink: 'colour' }).problems[0]).toMatch(/does not print in colour/)
   })

@@ -2,11 +2,14 @@ import {
   type BindingKind,
   bindingRules,
   bindingName,
+  div,
+  exact,
   Fault,
   type Ink,
   insideMargin,
   type OutletProfile,
   type PrintSpec,
+  roundHalfUp,
   roundPages,
   specProblems,
   spineThickness,
@@ -21,8 +24,10 @@ export interface Wish {
   paper: string
   ink: Ink
   pages: number
-  /** Minor units. */
+  /** Minor units of `currency`. */
   price?: number
+  /** What the price is in; each outlet's own where absent. */
+  currency?: string
 }
 
 /** What one outlet makes of a wish: figures, or the plain reasons why it cannot. Lengths in points, money in minor units. */
@@ -44,6 +49,13 @@ export type Reckoning =
       earnings: Earning[]
     }
 
+/** The wished price in an outlet's own currency, by its table of rates; undefined where it has none for it. */
+function priceAt(outlet: OutletProfile, { price, currency = outlet.currency }: Wish): number | undefined {
+  if (price === undefined || currency === outlet.currency) return price
+  const rate = outlet.exchange?.[currency]
+  return rate && Number(rate) ? Number(roundHalfUp(div(exact(BigInt(price)), exact(rate)))) : undefined
+}
+
 /** Spine, wrap, margin, cost, least price and royalty of a wish at an outlet. */
 export function reckon(outlet: OutletProfile, wish: Wish): Reckoning {
   try {
@@ -55,7 +67,8 @@ export function reckon(outlet: OutletProfile, wish: Wish): Reckoning {
     if (problems.length) return { outlet, problems }
     const pages = roundPages(wish.pages, rules.pageMultiple)
     const flat = flatFor(outlet, { ...spec, pages })
-    const money = printMoney(outlet, spec, pages, wish.price)
+    const price = priceAt(outlet, wish)
+    const money = printMoney(outlet, spec, pages, price)
     return {
       outlet,
       problems: [],
@@ -69,7 +82,7 @@ export function reckon(outlet: OutletProfile, wish: Wish): Reckoning {
       inside: insideMargin(outlet, wish.binding, pages),
       cost: money.cost,
       leastPrice: money.leastPrice,
-      earnings: wish.price === undefined ? [] : money.earnings,
+      earnings: price === undefined ? [] : money.earnings,
     }
   } catch (e) {
     if (e instanceof Fault)

@@ -54,10 +54,20 @@ function useStatements():
 export function LedgerRoom() {
   const statements = useStatements()
   const now = useLiveQuery(readClock)
-  const months = byMonth(statements?.lines ?? [])
-  const total = months.reduce((n, m) => n + m.total, 0)
+  const lines = statements?.lines ?? []
+  // Amounts of one currency are added up, and no others.
+  const series = [...new Set(lines.map(l => l.currency))].sort().map(currency => ({
+    currency,
+    months: byMonth(lines.filter(l => l.currency === currency)),
+  }))
+  const months = byMonth(lines)
   const units = months.reduce((n, m) => n + m.units, 0)
-  const currency = statements?.lines[0]?.currency ?? 'USD'
+  const royalties = series.map(s =>
+    formatMoney(
+      s.months.reduce((n, m) => n + m.total, 0),
+      s.currency,
+    ),
+  )
   return (
     <>
       <main id="room" className="room ledger">
@@ -78,7 +88,9 @@ export function LedgerRoom() {
           )}
           {months.length > 0 && (
             <>
-              <RoyaltyBars months={months} currency={currency} />
+              {series.map(s => (
+                <RoyaltyBars key={s.currency} months={s.months} currency={s.currency} />
+              ))}
               <table>
                 <thead>
                   <tr>
@@ -91,7 +103,7 @@ export function LedgerRoom() {
                   </tr>
                 </thead>
                 <tbody>
-                  {[...statements!.lines]
+                  {[...lines]
                     .sort((a, b) => (a.month > b.month ? -1 : a.month < b.month ? 1 : b.royalty - a.royalty))
                     .map(l => (
                       <tr key={`${l.month}${l.outlet}${l.title}${l.edition}`}>
@@ -124,7 +136,7 @@ export function LedgerRoom() {
         figures={[
           { name: 'Statements', value: String(months.length) },
           { name: 'Copies', value: units.toLocaleString('en') },
-          { name: 'Royalties', value: formatMoney(total, currency) },
+          { name: 'Royalties', value: royalties.join(' + ') || '0' },
         ]}
         asks={
           statements?.skipped

@@ -24,7 +24,9 @@ export function OutletsRoom() {
   const say = useSay()
   const printers = outlets.filter(p => p.print)
   const answers = printers.map(p => reckon(p, wish))
+  // Royalties are held against each other where they are in one currency.
   const best = answers
+    .filter(a => a.outlet.currency === wish.currency)
     .flatMap(a => ('earnings' in a ? a.earnings.slice(0, 1).map(e => ({ outlet: a.outlet, royalty: e.royalty })) : []))
     .sort((a, b) => b.royalty - a.royalty)[0]
   const missing = missingShipped(outlets)

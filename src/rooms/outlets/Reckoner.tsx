@@ -14,6 +14,7 @@ export const firstWish: Wish = {
   ink: 'black',
   pages: 218,
   price: 1399,
+  currency: 'USD',
 }
 
 const words = 'A {binding} of {pages}, {trim}, on {paper}, printed in {ink}, sold at {price}.'
@@ -87,7 +88,7 @@ export function Reckoner({
               default:
                 return (
                   <TextValue
-                    field={priceField(printers[0]!.currency)}
+                    field={priceField(wish.currency ?? printers[0]!.currency)}
                     value={wish.price}
                     empty="no price yet"
                     onTake={price => void set({ price })}

@@ -21,8 +21,8 @@ export function Placed({
 }) {
   const [chosen, setChosen] = useState<string>()
   if (!book) return <p className="quiet">A book to research for comes onto the porch first.</p>
-  // Those where it goes come first; a book that goes nowhere yet may look at any.
-  const going = new Set(book.editions.flatMap(e => e.outlets))
+  // A record may be broken. Those where it goes come first; a book that goes nowhere yet may look at any.
+  const going = new Set((Array.isArray(book.editions) ? book.editions : []).flatMap(e => e?.outlets ?? []))
   const taking = outlets.filter(p => keywordRoom(p)).sort((a, b) => Number(going.has(b.id)) - Number(going.has(a.id)))
   const profile = taking.find(p => p.id === chosen) ?? taking[0]
   if (!profile) return <p className="quiet">No outlet here takes keywords.</p>
