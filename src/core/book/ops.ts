@@ -1,6 +1,14 @@
 import { madeDoc } from './madeWords'
 import type { Book, Section } from './book'
-import { type BlockJson, type DocJson, emptyDoc, type InlineJson, inlineText, type ParagraphJson } from './doc'
+import {
+  type BlockJson,
+  type DocJson,
+  docWords,
+  emptyDoc,
+  type InlineJson,
+  inlineText,
+  type ParagraphJson,
+} from './doc'
 import { highestId, Ids, withOwnIds } from './identity'
 import { frontOrder, type Part, type Role, roles } from './roles'
 
@@ -170,9 +178,11 @@ const sectionText = (s: Section): string => {
   return lines.filter(Boolean).join('\n')
 }
 
-/** Takes a page over that is made from the book's data: it begins with the words that it was made of. */
+/** Takes a page over that is made from the book's data: it begins with the words that it was made of, unless it holds some of its own. */
 export const takeOver = (book: Book, id: string, isbn: string | undefined): Book =>
   withOwnIds({
     ...book,
-    sections: book.sections.map(s => (s.id === id && s.made ? { ...s, made: false, doc: madeDoc(book, s, isbn) } : s)),
+    sections: book.sections.map(s =>
+      s.id === id && s.made ? { ...s, made: false, doc: docWords(s.doc) ? s.doc : madeDoc(book, s, isbn) } : s,
+    ),
   })

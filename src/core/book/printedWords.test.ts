@@ -90,7 +90,9 @@ describe('the words that a book prints by itself', () => {
       )
       const ids = now.doc.content.map(b => b.attrs.id)
       expect(ids.every(Boolean) && new Set(ids).size === ids.length).toBe(true)
-      // What is written by hand already is not written over.
+      // Words that it holds of its own come out again; what is written by hand already is not written over.
+      const held = { ...book, sections: book.sections.map(x => (x.id === s.id ? { ...x, doc: now.doc } : x)) }
+      expect(takeOver(held, s.id, undefined).sections.find(x => x.id === s.id)!.doc).toEqual(now.doc)
       expect(takeOver(taken, s.id, isbn).sections.find(x => x.id === s.id)!.doc).toEqual(now.doc)
     }
   })
