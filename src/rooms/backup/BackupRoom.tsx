@@ -2,9 +2,8 @@
 import { Button } from 'antd'
 import { useLiveQuery } from 'dexie-react-hooks'
 import { useRef, useState, useSyncExternalStore } from 'react'
-import type { Library } from '@/core/archive'
 import { Cancelled, type Progress } from '@/core/trade'
-import { type Choice, collectLibrary, type Compared, compareLibrary, restoreLibrary } from '@/data/backup'
+import { type Choice, collectLibrary, compareLibrary, restoreLibrary } from '@/data/backup'
 import { getBook } from '@/data/books'
 import { listBooks } from '@/data/bookList'
 import { ownOutletsOf } from '@/data/outletChanges'
@@ -13,7 +12,9 @@ import { askWriter } from '@/data/writer'
 import { saveAs } from '@/parts/saveAs'
 import { Sill } from '@/parts/Sill'
 import { onPressAtWork, press, pressAtWork, stopPress } from '@/workers/client'
-import { Comparison, firstChoice } from './Comparison'
+import { firstChoice } from './Comparison'
+import { Found, type FoundBackup } from './Found'
+import { Out } from './Out'
 import './backup.css'
 import { useSay } from '@/parts/useSay'
 import { FilePick } from '@/parts/FilePick'
@@ -22,11 +23,7 @@ import { FilePick } from '@/parts/FilePick'
 export function BackupRoom() {
   const books = useLiveQuery(listBooks)
   const [busy, setBusy] = useState<string>()
-  const [found, setFound] = useState<{
-    name: string
-    library: Library
-    says: { books: Compared[]; others: string[] }
-  }>()
+  const [found, setFound] = useState<FoundBackup>()
   const [choices, setChoices] = useState<Record<string, Choice>>({})
   const say = useSay()
   const [back, setBack] = useState<Progress>()
@@ -116,35 +113,7 @@ export function BackupRoom() {
           <h1>Backup</h1>
         </header>
         <div className="sheet">
-          <section>
-            <h2>Out</h2>
-            <p className="teach">
-              Everything in one file: books with their pictures, listings with the packages as they were sent, the
-              outlets, the clock, what you kept in research. The same library gives the same file, byte for byte.
-            </p>
-            <p>
-              <Button type="primary" disabled={!!busy} onClick={() => void out()}>
-                Back up the whole library
-              </Button>
-            </p>
-            <h3>One book</h3>
-            <p className="teach">A project file, for another Porchlight or for safe keeping.</p>
-            <ul>
-              {(books ?? []).map(b => (
-                <li key={b.id}>
-                  <span>{b.data.title}</span>
-                  <Button
-                    size="small"
-                    disabled={!!busy}
-                    onClick={() => void one(b.id)}
-                    aria-label={`Save ${b.data.title}`}
-                  >
-                    Save
-                  </Button>
-                </li>
-              ))}
-            </ul>
-          </section>
+          <Out books={books ?? []} busy={!!busy} onAll={() => void out()} onOne={id => void one(id)} />
           <section
             onDragOver={e => e.preventDefault()}
             onDrop={e => {
@@ -173,35 +142,13 @@ export function BackupRoom() {
               </p>
             )}
             {found && (
-              <div className="found" role="group" aria-label="What the backup holds">
-                <h3>{found.name}</h3>
-                <ul className="sides">
-                  {found.says.books.map(b => (
-                    <Comparison
-                      key={b.id}
-                      book={b}
-                      choice={choices[b.id] ?? firstChoice(b)}
-                      onChoose={c => setChoices(o => ({ ...o, [b.id]: c }))}
-                    />
-                  ))}
-                </ul>
-                {found.library.unreadable?.map(u => (
-                  <p key={u.id} className="unreadable" role="alert">
-                    <b>{u.id}</b> is in the backup and cannot be read; it is left out. {u.why}
-                  </p>
-                ))}
-                {found.says.others.length > 0 && (
-                  <p className="teach">Not in the backup, and left as they are: {found.says.others.join(', ')}.</p>
-                )}
-                <p>
-                  <Button type="primary" onClick={() => void restore()}>
-                    Put it back
-                  </Button>{' '}
-                  <Button type="text" onClick={() => setFound(undefined)}>
-                    Leave it
-                  </Button>
-                </p>
-              </div>
+              <Found
+                found={found}
+                choices={choices}
+                onChoose={(id, choice) => setChoices(o => ({ ...o, [id]: choice }))}
+                onRestore={() => void restore()}
+                onLeave={() => setFound(undefined)}
+              />
             )}
           </section>
         </div>

@@ -1,7 +1,6 @@
 'use client'
-import type { Editor } from '@tiptap/core'
 import { EditorContent } from '@tiptap/react'
-import { App, Button, Dropdown, Input } from 'antd'
+import { App, Button, Dropdown } from 'antd'
 import { useSearchParams } from 'next/navigation'
 import { useEffect, useMemo, useRef, useState } from 'react'
 import {
@@ -25,8 +24,12 @@ import { Sill, sillOf } from '@/parts/Sill'
 import { useLatest } from '@/parts/useLatest'
 import { useOpenBook } from '@/parts/useOpenBook'
 import { blockAt, insertPicture, insertSign } from './commands'
+import { countOf } from './countOf'
 import { InPages } from './InPages'
+import { Heading } from './Heading'
+import { MadePage } from './MadePage'
 import { Pieces } from './Pieces'
+import { SectionFacts } from './SectionFacts'
 import { goToPlace } from './places'
 import { SectionList } from './SectionList'
 import { roleOptions, SectionSettings } from './SectionSettings'
@@ -206,20 +209,13 @@ export function TextRoom({ bookId }: { bookId: string }) {
                       onTitle={t => change(`Title “${t}”`, { title: t })}
                     />
                     {section.made ? (
-                      <div className="made">
-                        <p>
-                          This page is made from the book’s data, and stays true by itself. Its data stands in the plan.
-                        </p>
-                        <Button
-                          onClick={() =>
-                            void operate(`Take over “${name}”`, b =>
-                              takeOver(b, section.id, b.editions.find(e => e.isbn)?.isbn),
-                            )
-                          }
-                        >
-                          Write it by hand instead
-                        </Button>
-                      </div>
+                      <MadePage
+                        onTake={() =>
+                          void operate(`Take over “${name}”`, b =>
+                            takeOver(b, section.id, b.editions.find(e => e.isbn)?.isbn),
+                          )
+                        }
+                      />
                     ) : (
                       <EditorContent editor={editor ?? null} />
                     )}
@@ -248,15 +244,7 @@ export function TextRoom({ bookId }: { bookId: string }) {
               )}
               {section && (
                 <>
-                  <h2>This section</h2>
-                  <dl>
-                    <dt>Words</dt>
-                    <dd>{words.toLocaleString('en')}</dd>
-                    <dt>Of the book</dt>
-                    <dd>{whole ? `${((words / whole) * 100).toFixed(1)} %` : '–'}</dd>
-                    <dt>Whole book</dt>
-                    <dd>{whole.toLocaleString('en')}</dd>
-                  </dl>
+                  <SectionFacts words={words} whole={whole} />
                   {editor && !section.made && <SignAtCursor editor={editor} turn={turn} readOnly={readOnly} />}
                   {editor && !section.made && view.figures?.pages !== undefined && (
                     <InPages
@@ -300,49 +288,4 @@ export function TextRoom({ bookId }: { bookId: string }) {
       />
     </>
   )
-}
-
-function Heading({
-  section,
-  numberWords,
-  readOnly,
-  onTitle,
-}: {
-  section: Section
-  numberWords?: string
-  readOnly: boolean
-  onTitle: (title: string) => Promise<boolean>
-}) {
-  const [draft, setDraft] = useState<string>()
-  const take = (): void => {
-    if (draft === undefined || draft.trim() === section.title) return setDraft(undefined)
-    // What was typed leaves the field only when the store has it.
-    void onTitle(draft.trim()).then(taken => taken && setDraft(d => (d === draft ? undefined : d)))
-  }
-  return (
-    <header>
-      {numberWords && <p className="number">{numberWords}</p>}
-      <Input
-        variant="borderless"
-        aria-label="Title of the section"
-        className="title"
-        placeholder={roles[section.role].name}
-        value={draft ?? section.title}
-        readOnly={readOnly || section.made}
-        onChange={e => setDraft(e.target.value)}
-        onBlur={take}
-        onPressEnter={take}
-        onKeyDown={e => e.key === 'Escape' && setDraft(undefined)}
-      />
-    </header>
-  )
-}
-
-// Counting costs a look at the whole section: the last answer is kept for the same document.
-const counts = new WeakMap<object, number>()
-function countOf(editor: Editor): number {
-  const { doc } = editor.state
-  let n = counts.get(doc)
-  if (n === undefined) counts.set(doc, (n = docWords(doc.toJSON() as Section['doc'])))
-  return n
 }
