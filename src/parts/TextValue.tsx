@@ -9,12 +9,13 @@ export function TextValue<T>({
   field,
   value,
   empty,
-  disabled = false,
+  disabled,
   onTake,
 }: {
   field: TextField<T>
   value: T | undefined
   empty: string
+  /** Absent: as what it stands in. */
   disabled?: boolean
   onTake: (value: T | undefined) => Promise<void> | undefined
 }) {
