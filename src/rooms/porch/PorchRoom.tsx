@@ -1,5 +1,6 @@
 'use client'
 import { Button, Input, type InputRef } from 'antd'
+import dynamic from 'next/dynamic'
 import { useCallback, useEffect, useMemo, useRef, useState, useSyncExternalStore } from 'react'
 import { loadDemoOnce } from '@/data/demo'
 import { putBackUp, takeDown } from '@/data/removal'
@@ -10,7 +11,6 @@ import { isTyping, useKeys } from '@/parts/useKeys'
 import { useSay } from '@/parts/useSay'
 import { press } from '@/workers/client'
 import { askPress } from './askPress'
-import { BeginDialog } from './BeginDialog'
 import { type Group, groupsOf } from './groups'
 import { Looks } from './looks'
 import { PorchSill } from './PorchSill'
@@ -19,6 +19,9 @@ import { TakenDown } from './TakenDown'
 import { useBringIn } from './useBringIn'
 import { type Entry, useEntries } from './useEntries'
 import './porch.css'
+
+// What asks for a new book's title is loaded when one is begun.
+const BeginDialog = dynamic(() => import('./BeginDialog').then(m => m.BeginDialog), { ssr: false })
 
 /** The porch: all books by series and imprint, with what each needs next. */
 export function PorchRoom() {
@@ -90,7 +93,7 @@ export function PorchRoom() {
           <TakenDown books={resting} />
           {!!entries?.length && <Legend />}
         </div>
-        <BeginDialog open={beginning} onClose={() => setBeginning(false)} />
+        {beginning && <BeginDialog open onClose={() => setBeginning(false)} />}
       </main>
       <PorchSill entries={entries} looks={looks} />
     </>
