@@ -15,12 +15,12 @@ import { type Group, groupsOf } from './groups'
 import { Looks } from './looks'
 import { PorchSill } from './PorchSill'
 import { Row } from './Row'
-import { TakenDown } from './TakenDown'
 import { useBringIn } from './useBringIn'
 import { type Entry, useEntries } from './useEntries'
 import './porch.css'
 
-// What asks for a new book's title is loaded when one is begun.
+// What is not seen at first is loaded when it is wanted: books that were taken down, and the question for a new book's title.
+const TakenDown = dynamic(() => import('./TakenDown').then(m => m.TakenDown), { ssr: false })
 const BeginDialog = dynamic(() => import('./BeginDialog').then(m => m.BeginDialog), { ssr: false })
 
 /** The porch: all books by series and imprint, with what each needs next. */
@@ -90,7 +90,7 @@ export function PorchRoom() {
               Lighting the lamps …
             </p>
           )}
-          <TakenDown books={resting} />
+          {resting.length > 0 && <TakenDown books={resting} />}
           {!!entries?.length && <Legend />}
         </div>
         {beginning && <BeginDialog open onClose={() => setBeginning(false)} />}

@@ -3,7 +3,7 @@ import Link from 'next/link'
 import { memo, useCallback, useSyncExternalStore } from 'react'
 import type { Outlook } from '@/core/chain'
 import { formatTrim } from '@/core/trade'
-import { BadBook } from '@/parts/BadBook'
+import dynamic from 'next/dynamic'
 import { Beside } from '@/parts/Beside'
 import { kindWords } from '@/parts/kinds'
 import { Lamp } from '@/parts/Lamp'
@@ -17,6 +17,9 @@ interface RowProps {
   looks: Looks
   onTakeDown: (entry: Entry) => void
 }
+
+// Most books are in order: what a bad one needs is loaded when there is one.
+const BadBook = dynamic(() => import('@/parts/BadBook').then(m => m.BadBook), { ssr: false })
 
 /** A book of the porch. It hears of its own book only, and one that cannot be drawn leaves the others standing. */
 export const Row = memo(function Row(props: RowProps) {
