@@ -21,13 +21,14 @@ async function add(book: string, key: string, event: ListingEvent): Promise<void
   await db.listings.put({ key, book, events: [...(old?.events ?? []), event] })
 }
 
-/** Sends a package: its bytes are kept as sent, the event is noted at the simulated hour, and the cover is from now on fitted by hand. */
-export async function send(
-  book: string,
-  edition: string,
-  outlet: OutletProfile,
-  submission: Submission,
-  zip: Uint8Array,
+/** A package, and where it goes. */
+type Handed = [book: string, edition: string, outlet: OutletProfile, submission: Submission, zip: Uint8Array]
+
+/** Hands a package over: its bytes are kept as they went, the event is noted at the simulated hour; `also` is written with it. Only the window that writes the book may. */
+async function handOver(
+  kind: 'sent' | 'proof ordered',
+  [book, edition, outlet, submission, zip]: Handed,
+  also?: () => Promise<void>,
 ): Promise<void> {
   if (!mayWrite(book)) throw refuse()
   if (hashOf(zip) !== submission.zip) throw new Error('The package is not what was made.')
@@ -35,44 +36,29 @@ export async function send(
     guarded(() =>
       db.transaction('rw', [db.listings, db.blobs, db.settings, db.books], async () => {
         await putBlobs([[submission.zip, zip]])
-        await add(book, pairKey(book, edition, outlet.id), {
-          kind: 'sent',
-          at: await readClock(),
-          submission,
-          profile: outlet,
-        })
-        const record = await db.books.get(book)
-        const { pages } = submission.snapshot
-        if (record && pages)
-          await db.books.update(book, {
-            editions: record.editions.map(e =>
-              e.id === edition && e.coverPages === undefined ? { ...e, coverPages: pages } : e,
-            ),
-          })
+        const event: ListingEvent = { kind, at: await readClock(), submission, profile: outlet }
+        await add(book, pairKey(book, edition, outlet.id), event)
+        await also?.()
       }),
     ),
   )
 }
 
+/** Sends a package; the cover is from now on fitted by hand. */
+export const send = (...handed: Handed): Promise<void> =>
+  handOver('sent', handed, async () => {
+    const [book, edition, , { snapshot }] = handed
+    const record = await db.books.get(book)
+    if (record && snapshot.pages)
+      await db.books.update(book, {
+        editions: record.editions.map(e =>
+          e.id === edition && e.coverPages === undefined ? { ...e, coverPages: snapshot.pages } : e,
+        ),
+      })
+  })
+
 /** Orders a proof of a package: printed while nothing is on sale by it. */
-export async function orderProof(
-  book: string,
-  edition: string,
-  outlet: OutletProfile,
-  submission: Submission,
-  zip: Uint8Array,
-): Promise<void> {
-  if (!mayWrite(book)) throw refuse()
-  await fitting(`“${submission.name}”`, zip.length, () =>
-    guarded(() =>
-      db.transaction('rw', [db.listings, db.blobs, db.settings], async () => {
-        await putBlobs([[submission.zip, zip]])
-        const event: ListingEvent = { kind: 'proof ordered', at: await readClock(), submission, profile: outlet }
-        await add(book, pairKey(book, edition, outlet.id), event)
-      }),
-    ),
-  )
-}
+export const orderProof = (...handed: Handed): Promise<void> => handOver('proof ordered', handed)
 
 /** Approves the proof that came last. Only the window that writes the book may. */
 export const approveProof = (book: string, edition: string, outlet: string): Promise<void> =>

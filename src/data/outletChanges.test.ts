@@ -48,6 +48,15 @@ test('what is changed can be put back as it shipped, in its place; what is the a
   await expect(outlets.restoreOutlet('mine')).rejects.toThrow(/nothing to put back/)
 })
 
+test('two figures that are left one after the other do not take each other back; what is not here is not changed', async () => {
+  await Promise.all([
+    outlets.changeOutlet('pellowick', p => ({ ...p, kind: 'a shop' })),
+    outlets.changeOutlet('pellowick', p => ({ ...p, name: 'Pell' })),
+  ])
+  expect((await outlets.allOutlets())[1]).toMatchObject({ kind: 'a shop', name: 'Pell' })
+  await expect(outlets.changeOutlet('nowhere', p => p)).rejects.toThrow(/not here any more/)
+})
+
 test('an outlet that a book goes to is not taken out, nor the last one; what was taken out can come back', async () => {
   await putBook(book('of-the-quay', 'pellowick'))
   await expect(outlets.removeOutlet('pellowick')).rejects.toThrow(/goes there/)

@@ -8,7 +8,7 @@ import { guarded } from './trouble'
 
 const same = (a: OutletProfile, b: OutletProfile): boolean => JSON.stringify(a) === JSON.stringify(b)
 
-/** Of an outlet that ships: whether it stands as it shipped, was changed, or is not there. */
+/** Whether an outlet stands as it shipped, ships and was changed, or is the author's own. */
 export type Origin = 'shipped' | 'changed' | 'own'
 export function originOf(profile: OutletProfile): Origin {
   const first = shippedProfiles.find(p => p.id === profile.id)
@@ -28,6 +28,14 @@ export const putOutlet = (profile: OutletProfile): Promise<void> =>
     const old = await db.outlets.get(profile.id)
     const last = await db.outlets.orderBy('place').last()
     await db.outlets.put({ id: profile.id, place: old?.place ?? (last?.place ?? -1) + 1, profile })
+  })
+
+/** Changes an outlet: worked out of the profile as the store has it when it is written, so that two figures left one after the other do not take each other back. */
+export const changeOutlet = (id: string, next: (p: OutletProfile) => OutletProfile): Promise<void> =>
+  change(async () => {
+    const old = await db.outlets.get(id)
+    if (!old) throw new Fault('no-outlet', 'This outlet is not here any more.')
+    await db.outlets.put({ ...old, profile: next(old.profile) })
   })
 
 /** Puts an outlet beside those that are there, under a name and an id of its own. Gives it. */

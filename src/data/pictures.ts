@@ -42,7 +42,10 @@ export async function bringInPicture(
  * book has: a marked box stands in their place.
  */
 export async function takePictures(bookId: string, ids: readonly string[]): Promise<string[]> {
-  const known = new Map((await db.books.toArray()).flatMap(b => (b.assets ?? []).map(a => [a.id, a] as const)))
+  // A broken record has nothing to give, and stops none that has.
+  const known = new Map(
+    (await db.books.toArray()).flatMap(b => (Array.isArray(b.assets) ? b.assets : []).map(a => [a.id, a] as const)),
+  )
   const found = ids.map(id => known.get(id)).filter(a => a !== undefined)
   if (found.length)
     await commit(bookId, found.length === 1 ? 'Take over a picture' : `Take over ${found.length} pictures`, r => ({

@@ -13,7 +13,7 @@ import {
 import { type EbookMoney, ebookMoney, leastEbookPrice, type ListingSnapshot } from '../outlets'
 import { type PageStart, pageStarts, type Interior } from '../pages'
 import { createGraph, type Graph } from './graph'
-import type { SharedInputs, Tools } from './inputs'
+import { type SharedInputs, statedInputs, type Tools } from './inputs'
 
 /** What an ebook at an outlet starts from. */
 export interface EbookInputs extends SharedInputs {
@@ -101,27 +101,8 @@ export function ebookChain(
           },
         })
       },
-      snapshot: async get => {
-        const [text, data, design, draft] = [
-          await get('text'),
-          await get('data'),
-          await get('design'),
-          await get('draft'),
-        ]
-        return ebookSnapshot(
-          {
-            text,
-            data,
-            design,
-            draft,
-            isbn: await get('isbn'),
-            price: await get('price'),
-            otherPrices: await get('otherPrices'),
-          },
-          (await get('epub')).bytes.length,
-          await get('money'),
-        )
-      },
+      snapshot: async get =>
+        ebookSnapshot(await statedInputs(get), (await get('epub')).bytes.length, await get('money')),
     },
     beside,
   )

@@ -1,7 +1,7 @@
 import type { RunPress } from '../activity'
 import type { Asset, Book, ListingDraft, TitleData } from '../book'
 import type { CoverDesign } from '../cover'
-import type { DeliveryPorts } from '../delivery'
+import type { DeliveryPorts, Stated } from '../delivery'
 import type { Setter } from '../pages'
 import type { OutletProfile, Ticker } from '../trade'
 import type { FontShelf } from '../type'
@@ -24,6 +24,19 @@ export interface SharedInputs {
   /** The day that files are dated: ISO 8601, UTC, whole seconds. */
   date: string
 }
+
+/** Of the inputs, what a listing says of any edition. */
+export const statedInputs = async (
+  get: <K extends keyof SharedInputs>(name: K) => Promise<SharedInputs[K]>,
+): Promise<Stated> => ({
+  text: await get('text'),
+  data: await get('data'),
+  design: await get('design'),
+  draft: await get('draft'),
+  isbn: await get('isbn'),
+  price: await get('price'),
+  otherPrices: await get('otherPrices'),
+})
 
 /** What chains work with. `setter`, `runs` and `shelf` are shared, so that what is set once serves all outlets; `ticker` hears of the setting. */
 export interface Tools {

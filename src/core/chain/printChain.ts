@@ -20,7 +20,7 @@ import {
   type Ticker,
 } from '../trade'
 import { createGraph, type Graph } from './graph'
-import type { SharedInputs, Tools } from './inputs'
+import { type SharedInputs, statedInputs, type Tools } from './inputs'
 
 /** What a print edition at an outlet starts from. */
 export interface PrintInputs extends SharedInputs {
@@ -168,34 +168,18 @@ export function printChain(inputs: PrintInputs, { setter, runs, shelf, ports, ti
       })
     },
     snapshot: async get => {
-      const [text, data, design, draft] = [
-        await get('text'),
-        await get('data'),
-        await get('design'),
-        await get('draft'),
-      ]
-      return printSnapshot(
-        {
-          text,
-          data,
-          design,
-          draft,
-          isbn: await get('isbn'),
-          price: await get('price'),
-          otherPrices: await get('otherPrices'),
-        },
-        {
-          pages: await get('pages'),
-          spine: await get('spine'),
-          wrap: await get('wrap'),
-          money: await get('money'),
-          style: await get('style'),
-          exceptions: await get('exceptions'),
-          edition: await get('stated'),
-          finish: await get('finish'),
-          plan: text.plan,
-        },
-      )
+      const { plan } = await get('text')
+      return printSnapshot(await statedInputs(get), {
+        pages: await get('pages'),
+        spine: await get('spine'),
+        wrap: await get('wrap'),
+        money: await get('money'),
+        style: await get('style'),
+        exceptions: await get('exceptions'),
+        edition: await get('stated'),
+        finish: await get('finish'),
+        plan,
+      })
     },
   })
 }

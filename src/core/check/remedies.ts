@@ -60,4 +60,6 @@ export interface Remedy {
   remedyValue?: string
 }
 
-export const remedyWords = ({ remedy, remedyValue = '' }: Remedy): string => remedies[remedy].replace('{}', remedyValue)
+/** What an author reads of a remedy. */
+export const remedyWords = ({ remedy, remedyValue = '' }: Remedy): string =>
+  remedies[remedy].replace('{}', () => remedyValue)

@@ -6,5 +6,5 @@ export { interiorFile, type InteriorFileKind, type NamedFile } from './interiorF
 export { outlineOf } from './outline'
 export { makePackage } from './package'
 export type { DeliveryPorts, PaintedPage } from './ports'
-export { ebookSnapshot, printSnapshot } from './snapshot'
+export { ebookSnapshot, printSnapshot, type Stated } from './snapshot'
 export { type Worked, workedEbook, workedPrint } from './worked'

@@ -142,6 +142,12 @@ describe('print, by hand', () => {
   test('what an outlet does not print is said', () => {
     const o = outlet('ostrevane')
     expect(specProblems(o, spec, { pages: 218 })).toEqual([])
+    expect(specProblems(o, spec, { finish: 'gloss' })).toEqual([])
+    expect(specProblems(o, spec, { finish: 'linen' })).toMatchObject([{ what: 'finish' }])
+    // Linen is for boards alone.
+    const t = outlet('tarnbrook')
+    expect(specProblems(t, spec, { finish: 'linen' })[0]!.message).toMatch(/does not finish paperbacks in linen/)
+    expect(specProblems(t, { ...spec, binding: 'case' }, { finish: 'linen' })).toEqual([])
     expect(specProblems(o, { ...spec, trim: 'A4' })[0]!.message).toMatch(/does not print A4/)
     expect(specProblems(o, { ...spec, paper: 'parchment' })[0]!.message).toMatch(/no paper called “parchment”/)
     expect(specProblems(o, spec, { pages: 20 })[0]!.message).toMatch(/20 fewer/)

@@ -2,7 +2,7 @@
 import { Button } from 'antd'
 import { string } from 'yup'
 import type { OutletProfile } from '@/core/trade'
-import { originOf, putBeside, putOutlet, removeOutlet, restoreOutlet } from '@/data/outletChanges'
+import { changeOutlet, originOf, putBeside, putOutlet, removeOutlet, restoreOutlet } from '@/data/outletChanges'
 import { saveAs } from '@/parts/saveAs'
 import { TextValue } from '@/parts/TextValue'
 import { useSay } from '@/parts/useSay'
@@ -41,8 +41,9 @@ export function OutletEntry({
 }) {
   const say = useSay()
   const origin = originOf(p)
-  const done = (work: Promise<unknown>, words?: string): void =>
-    void work.then(() => words && say.done(words)).catch(say.failed)
+  /** Does a thing, and offers to have it as it was. */
+  const offered = (work: Promise<unknown>, words: string): void =>
+    void work.then(() => say.offer(words, 'Take it back', () => void putOutlet(p).catch(say.failed)), say.failed)
   return (
     <section aria-label={p.name}>
       <h3>
@@ -50,14 +51,14 @@ export function OutletEntry({
           field={nameField(others)}
           value={p.name}
           empty="its name"
-          onTake={name => (name === undefined ? undefined : putOutlet({ ...p, name }))}
+          onTake={name => (name === undefined ? undefined : changeOutlet(p.id, now => ({ ...now, name })))}
         />{' '}
         <span>
           {p.kind}
           {origin === 'own' ? ', your own' : origin === 'changed' ? ', changed' : ''}
         </span>
       </h3>
-      <Rates profile={p} onChange={next => done(putOutlet(next))} />
+      <Rates profile={p} onChange={next => offered(changeOutlet(p.id, next), `${p.name} has another figure.`)} />
       {describe(p).map(s => (
         <p key={s}>{s}</p>
       ))}
@@ -81,7 +82,7 @@ export function OutletEntry({
           Copy
         </Button>
         {origin === 'changed' && (
-          <Button size="small" onClick={() => done(restoreOutlet(p.id), 'It is as it shipped.')}>
+          <Button size="small" onClick={() => offered(restoreOutlet(p.id), `${p.name} is as it shipped.`)}>
             As it shipped
           </Button>
         )}
@@ -90,7 +91,7 @@ export function OutletEntry({
           type="text"
           disabled={users.length > 0}
           title={users.length ? 'Books go there' : undefined}
-          onClick={() => done(removeOutlet(p.id), `${p.name} was taken out.`)}
+          onClick={() => offered(removeOutlet(p.id), `${p.name} was taken out.`)}
         >
           Take out
         </Button>

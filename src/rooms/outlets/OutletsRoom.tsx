@@ -19,10 +19,12 @@ import './outlets.css'
 export function OutletsRoom() {
   const outlets = useOutlets() ?? []
   const books = useLiveQuery(listBooks) ?? []
-  const [wish, setWish] = useState(firstWish)
+  const [asked, setWish] = useState(firstWish)
   const bring = useBringOutlet(outlets)
   const say = useSay()
   const printers = outlets.filter(p => p.print)
+  // A price is meant in what the first printer is paid in.
+  const wish = { ...asked, currency: printers[0]?.currency }
   const answers = printers.map(p => reckon(p, wish))
   // Royalties are held against each other where they are in one currency.
   const best = answers

@@ -4,18 +4,24 @@ import { NumberValue } from '@/parts/Sentence'
 
 /** A rate as it is kept: a decimal without noise. */
 const asRate = (n: number): string => String(Number(n.toFixed(6)))
+/** A list in which one entry says something else. */
+const changed = <T,>(list: readonly T[], at: number, change: Partial<T>): T[] =>
+  list.map((x, i) => (i === at ? { ...x, ...change } : x))
 const PERCENT = { factor: 100, step: 1, digits: 2, unit: '%' }
 const CENTS = { factor: 1, step: 1, digits: 4, unit: '¢' }
 const A_PAGE = { factor: 1, step: 0.05, digits: 4, unit: '¢ a page' }
 
 /** What an outlet asks for printing and pays for copies, in sentences whose figures are entered. */
-export function Rates({ profile: p, onChange }: { profile: OutletProfile; onChange: (next: OutletProfile) => void }) {
-  const royalty = (change: Partial<OutletProfile['royalty']>): void =>
-    onChange({ ...p, royalty: { ...p.royalty, ...change } })
+export function Rates({
+  profile: p,
+  onChange,
+}: {
+  profile: OutletProfile /** A change, worked out of the profile as it stands when it is written. */
+  onChange: (next: (p: OutletProfile) => OutletProfile) => void
+}) {
   const costs = p.print?.costs ?? []
   const channels = p.royalty.print ?? []
   const bands = p.royalty.ebook ?? []
-  const swapped = <T,>(list: readonly T[], at: number, with_: T): T[] => list.map((x, i) => (i === at ? with_ : x))
   return (
     <>
       {costs.length > 0 && (
@@ -23,7 +29,10 @@ export function Rates({ profile: p, onChange }: { profile: OutletProfile; onChan
           {costs.map((c, i) => {
             const what = `${c.ink}${c.papers ? ` on ${c.papers.join(', ')}` : ''}`
             const set = (change: Partial<typeof c>): void =>
-              onChange({ ...p, print: { ...p.print!, costs: swapped(costs, i, { ...c, ...change }) } })
+              onChange(now => ({
+                ...now,
+                print: { ...now.print!, costs: changed(now.print!.costs, i, change) },
+              }))
             return (
               <span key={what}>
                 {i ? '; ' : 'Prints '}
@@ -63,7 +72,12 @@ export function Rates({ profile: p, onChange }: { profile: OutletProfile; onChan
                 least={0.01}
                 most={1}
                 form={PERCENT}
-                onChange={v => royalty({ print: swapped(channels, i, { ...c, share: asRate(v) }) })}
+                onChange={v =>
+                  onChange(now => ({
+                    ...now,
+                    royalty: { ...now.royalty, print: changed(now.royalty.print ?? [], i, { share: asRate(v) }) },
+                  }))
+                }
               />
               {c.closedToLowContent ? ' (not for low-content books)' : ''}
             </span>
@@ -85,7 +99,12 @@ export function Rates({ profile: p, onChange }: { profile: OutletProfile; onChan
                   least={0.01}
                   most={1}
                   form={PERCENT}
-                  onChange={v => royalty({ ebook: swapped(bands, i, { ...b, share: asRate(v) }) })}
+                  onChange={v =>
+                    onChange(now => ({
+                      ...now,
+                      royalty: { ...now.royalty, ebook: changed(now.royalty.ebook ?? [], i, { share: asRate(v) }) },
+                    }))
+                  }
                 />
                 {what && ` ${what}`}
               </span>

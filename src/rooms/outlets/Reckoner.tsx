@@ -14,7 +14,6 @@ export const firstWish: Wish = {
   ink: 'black',
   pages: 218,
   price: 1399,
-  currency: 'USD',
 }
 
 const words = 'A {binding} of {pages}, {trim}, on {paper}, printed in {ink}, sold at {price}.'
@@ -88,7 +87,7 @@ export function Reckoner({
               default:
                 return (
                   <TextValue
-                    field={priceField(wish.currency ?? printers[0]!.currency)}
+                    field={priceField(wish.currency!)}
                     value={wish.price}
                     empty="no price yet"
                     onTake={price => void set({ price })}
