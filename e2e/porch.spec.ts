@@ -73,7 +73,7 @@ test('a manuscript is brought in, a bad file gets a plain word, a new book begin
   await page.getByLabel('Title').press('Enter')
   await expect(row(page, 'Kelp & Kindling').getByText('nothing yet').first()).toBeVisible({ timeout: 30_000 })
 
-  await expect(page.getByRole('dialog')).toBeHidden()
+  await expect(page.getByRole('form', { name: 'A new book' })).toBeHidden()
   await page.keyboard.press('/')
   await page.keyboard.type('wrack')
   await expect(page.getByRole('listitem')).toHaveCount(1)

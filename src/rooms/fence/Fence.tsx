@@ -1,7 +1,17 @@
 'use client'
 import { Button } from 'antd'
+import dynamic from 'next/dynamic'
 import { usePathname, useRouter } from 'next/navigation'
-import { BadBook } from '@/parts/BadBook'
+import type { ComponentProps } from 'react'
+import type { BadBook as OfBook } from '@/parts/BadBook'
+
+// The store has no part in what is seen first; where it does not come, the reason and the ways out still stand.
+const BadBook = dynamic(() =>
+  import('@/parts/BadBook').then(
+    m => m.BadBook,
+    () => Plainly,
+  ),
+)
 
 /** Stands around a room: what goes wrong in it is said there, with the ways out, and reaches nothing else. */
 export function Fence({ error, retry }: { error: Error; retry: () => void }) {
@@ -28,14 +38,20 @@ export function Fence({ error, retry }: { error: Error; retry: () => void }) {
             {ways}
           </BadBook>
         ) : (
-          <>
-            <p role="alert">{plain(error)}</p>
-            <p className="ways">{ways}</p>
-          </>
+          <Plainly why={plain(error)}>{ways}</Plainly>
         )}
         <p className="quiet">Everything you wrote is kept; other books are not touched by this.</p>
       </div>
     </main>
+  )
+}
+
+function Plainly({ why, children }: Pick<ComponentProps<typeof OfBook>, 'why' | 'children'>) {
+  return (
+    <>
+      <p role="alert">{why}</p>
+      <p className="ways">{children}</p>
+    </>
   )
 }
 

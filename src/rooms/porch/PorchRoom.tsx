@@ -19,9 +19,9 @@ import { useBringIn } from './useBringIn'
 import { type Entry, useEntries } from './useEntries'
 import './porch.css'
 
-// What is not seen at first is loaded when it is wanted: books that were taken down, and the question for a new book's title.
+// What is not seen at first is loaded when it is wanted: books that were taken down, and the sentence that begins one.
 const TakenDown = dynamic(() => import('./TakenDown').then(m => m.TakenDown), { ssr: false })
-const BeginDialog = dynamic(() => import('./BeginDialog').then(m => m.BeginDialog), { ssr: false })
+const BeginBook = dynamic(() => import('./BeginBook').then(m => m.BeginBook), { ssr: false })
 
 /** The porch: all books by series and imprint, with what each needs next. */
 export function PorchRoom() {
@@ -30,6 +30,7 @@ export function PorchRoom() {
   const [beginning, setBeginning] = useState(false)
   const [over, setOver] = useState(false)
   const search = useRef<InputRef>(null)
+  const begin = useRef<HTMLButtonElement>(null)
   const take = useBringIn()
   useKeys(e => {
     if (e.key !== '/' || isTyping(e)) return
@@ -73,10 +74,23 @@ export function PorchRoom() {
           >
             {pick => <Button onClick={pick}>Bring in a manuscript</Button>}
           </FilePick>
-          <Button type="primary" onClick={() => setBeginning(true)}>
+          <Button
+            ref={begin}
+            type={beginning ? 'default' : 'primary'}
+            aria-expanded={beginning}
+            onClick={() => setBeginning(true)}
+          >
             New book
           </Button>
         </header>
+        {beginning && (
+          <BeginBook
+            onClose={() => {
+              setBeginning(false)
+              begin.current?.focus()
+            }}
+          />
+        )}
         <div className="stacks">
           {trouble && (
             <p className="trouble" role="alert">
@@ -93,7 +107,6 @@ export function PorchRoom() {
           {resting.length > 0 && <TakenDown books={resting} />}
           {!!entries?.length && <Legend />}
         </div>
-        {beginning && <BeginDialog open onClose={() => setBeginning(false)} />}
       </main>
       <PorchSill entries={entries} looks={looks} />
     </>
