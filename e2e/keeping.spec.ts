@@ -361,6 +361,7 @@ test('a following window changes nothing in any room, and what was typed in it s
   await follower.close()
   await expect(writer.getByLabel('Subtitle')).toBeEnabled()
   await writer.getByLabel('Subtitle').press('Enter')
+  await expect(writer.getByRole('button', { name: 'Undo' })).toBeEnabled()
   await writer.reload()
   await expect(writer.getByLabel('Subtitle')).toHaveValue('Kept while it waits')
 })

@@ -1,4 +1,6 @@
-export { breakParagraph, type BreakRules, type BrokenParagraph, splitLong, takenRight } from './break'
+export { breakParagraph, type BreakRules, type BrokenParagraph } from './break'
+export { takenRight } from './measures'
+export { splitLong } from './splitLong'
 export { Face } from './face'
 export { FontShelf, type FontSource, shippedFamilies, shippedFonts } from './fonts'
 export { loadHyphenator } from './hyphenate'

@@ -11,7 +11,7 @@ import { isCommand, isTyping, useKeys } from '@/parts/useKeys'
 import { PageCanvas } from '@/parts/PageCanvas'
 import { Sill, sillOf } from '@/parts/Sill'
 import { usePress } from '@/parts/usePress'
-import { chooseEdition, useOpenBook } from '@/parts/useOpenBook'
+import { chooseEdition, useOpenBook } from '@/parts/openBook'
 import type { PressClient } from '@/workers/client'
 import type { Leaves } from '@/core/chain'
 import { causeLink, causesOf, placeWords } from './grouping'
@@ -22,7 +22,7 @@ const severities: Record<Finding['severity'], string> = { stop: 'stops', mend: '
 
 /** The check: findings as a proof-reader marks them, by cause, each at its place. */
 export function CheckRoom({ bookId }: { bookId: string }) {
-  const view = useOpenBook(bookId, true)
+  const view = useOpenBook(bookId, { leaves: true })
   const { book, edition, outletId, figures, leaves, version } = view
   const [at, setAt] = useState(0)
 

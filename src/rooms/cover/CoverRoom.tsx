@@ -7,7 +7,7 @@ import { type CoverDesign, type CoverPiece, sheetSize } from '@/core/cover'
 import { showSize } from '@/parts/lengths'
 import { BookTop, NoBook } from '@/parts/BookTop'
 import { Sill, sillOf } from '@/parts/Sill'
-import { useOpenBook } from '@/parts/useOpenBook'
+import { useOpenBook } from '@/parts/openBook'
 import { useCommit } from '@/parts/useCommit'
 import { usePress } from '@/parts/usePress'
 import { useSize } from '@/parts/useSize'
@@ -24,7 +24,7 @@ const FlatStage = dynamic(() => import('./FlatStage').then(m => m.FlatStage), { 
 
 /** The cover: the flat to scale, its pieces bound to fields of the book, refitted when the spine moves. */
 export function CoverRoom({ bookId }: { bookId: string }) {
-  const view = useOpenBook(bookId, false, 'print')
+  const view = useOpenBook(bookId, { print: true })
   const { book, edition, outletId, figures } = view
   const [shown, setShown] = useState<'flat' | 'front' | 'thumbnail'>('flat')
   const [zones, setZones] = useState(true)

@@ -8,7 +8,7 @@ import { BookTop, NoBook } from '@/parts/BookTop'
 import { Sill, sillOf } from '@/parts/Sill'
 import { isCommand, isTyping, useKeys } from '@/parts/useKeys'
 import { usePress } from '@/parts/usePress'
-import { useOpenBook } from '@/parts/useOpenBook'
+import { useOpenBook } from '@/parts/openBook'
 import { press } from '@/workers/client'
 import type { Leaves } from '@/core/chain'
 import { Compare } from './Compare'
@@ -36,16 +36,20 @@ export function InteriorRoom({ bookId }: { bookId: string }) {
   const [early, setEarly] = useState<{ version: number; pages: Map<number, ImageBitmap> }>()
   const versionNow = useRef(0)
   // A changed style is seen on the open spread first; the rest of the book follows.
-  const view = useOpenBook(bookId, true, 'print', async looksAt => {
-    if (!looked.current) return
-    const start = performance.now()
-    // Where it fails the setting that follows fails, too, and says why.
-    const seen = await press()
-      .firstLook(bookId, looksAt, looked.current.pages, looked.current.scale)
-      .catch(() => [])
-    if (!seen.length) return
-    setEarly({ version: versionNow.current, pages: new Map(seen.map(s => [s.page, s.bitmap])) })
-    performance.measure('porchlight first look', { start })
+  const view = useOpenBook(bookId, {
+    leaves: true,
+    print: true,
+    first: async looksAt => {
+      if (!looked.current) return
+      const start = performance.now()
+      // Where it fails the setting that follows fails, too, and says why.
+      const seen = await press()
+        .firstLook(bookId, looksAt, looked.current.pages, looked.current.scale)
+        .catch(() => [])
+      if (!seen.length) return
+      setEarly({ version: versionNow.current, pages: new Map(seen.map(s => [s.page, s.bitmap])) })
+      performance.measure('porchlight first look', { start })
+    },
   })
   const params = useSearchParams()
   const asked = params.get('page')

@@ -5,7 +5,7 @@ import type { OutletProfile } from '@/core/trade'
 import { kindWords } from '@/parts/kinds'
 import { Lamp } from '@/parts/Lamp'
 import { type Pair, pairLamp } from '@/parts/pairs'
-import { chooseEdition } from '@/parts/useOpenBook'
+import { chooseEdition } from '@/parts/openBook'
 
 /** What stops a pair: in its files, in what the listing says; or why its files could not be looked into. */
 export interface Stops {

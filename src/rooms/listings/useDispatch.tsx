@@ -8,7 +8,7 @@ import type { OutletProfile } from '@/core/trade'
 import { orderProof, send } from '@/data/listings'
 import type { Pair } from '@/parts/pairs'
 import { saveAs } from '@/parts/saveAs'
-import { bringUpToDate } from '@/parts/useOpenBook'
+import { bringUpToDate } from '@/parts/openBook'
 import { useSay } from '@/parts/useSay'
 import { press, proxied } from '@/workers/client'
 

@@ -6,7 +6,7 @@ import type { PagePlan, Section } from '@/core/book'
 import { BookTop, NoBook } from '@/parts/BookTop'
 import { Sill, sillOf } from '@/parts/Sill'
 import { useCommit } from '@/parts/useCommit'
-import { type OpenBook, useOpenBook } from '@/parts/useOpenBook'
+import { type OpenBook, useOpenBook } from '@/parts/openBook'
 import { WriterOnly } from '@/parts/WriterOnly'
 import { PlanSentence } from './PlanSentence'
 import { PlanSpread } from './PlanSpread'
@@ -16,7 +16,7 @@ import './pageplan.css'
 
 /** The page plan: the book's pages run by run, a balance of all of them, beside the spread. */
 export function PagePlanRoom({ bookId }: { bookId: string }) {
-  const view = useOpenBook(bookId, true, 'print')
+  const view = useOpenBook(bookId, { leaves: true, print: true })
   const { book, edition, leaves, figures, version } = view
   const [chosen, setChosen] = useState<string>()
   const [at, setAt] = useState<number>()

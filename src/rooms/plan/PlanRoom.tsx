@@ -1,7 +1,7 @@
 'use client'
 import { BookTop, NoBook } from '@/parts/BookTop'
 import { Sill, sillOf } from '@/parts/Sill'
-import { useOpenBook } from '@/parts/useOpenBook'
+import { useOpenBook } from '@/parts/openBook'
 import { WriterOnly } from '@/parts/WriterOnly'
 import { AddEdition } from './AddEdition'
 import { EditionPart } from './EditionPart'

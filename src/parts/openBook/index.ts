@@ -1,0 +1,2 @@
+export type { OpenBook } from './OpenedBook'
+export { bringUpToDate, chooseEdition, useOpenBook } from './useOpenBook'
