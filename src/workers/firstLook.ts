@@ -47,7 +47,10 @@ export async function firstLook(
       '',
       -1,
     ] as [string, number])
-    const set = await tools.setter.setOne(b.text, style, spec, section, start, i => before.pages[i]?.label ?? '')
+    const set = await tools.setter.setOne(
+      { book: b.text, style, spec },
+      { section, start, label: i => before.pages[i]?.label ?? '' },
+    )
     if (!set) continue
     const first = set.starts.get(section)!
     const x = (page % 2 === 0 ? before.block.x : before.outside) + 2

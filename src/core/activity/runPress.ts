@@ -71,7 +71,7 @@ export class RunPress {
       const { words, from } = run.heading
       const style = await styleOf(HEADING.face, HEADING.size)
       const frag = style.frag(from === undefined ? words : `${words} ${from + index}`)
-      setFrag(out, frag, 1, Math.max(0, (room.width - frag.width) / 2), HEADING.size, place)
+      setFrag(out, frag, { x: Math.max(0, (room.width - frag.width) / 2), y: HEADING.size, place })
       top = HEADING.height
     }
     await kind.draw({ out, params: run.params, made, index, room, top, place, styleOf })
@@ -82,5 +82,5 @@ export class RunPress {
 /** Text of planned pages: their folios, headings, heads of columns. Signs that the face lacks come from the house's own. */
 export async function smallPrint(face: string, size: number, language: string, shelf: FontShelf): Promise<TextStyle> {
   const faces = [await shelf.face(face), await shelf.face('eb-garamond/regular')]
-  return new TextStyle(faces, size, ['lnum'], language, { k: 1 })
+  return new TextStyle({ faces, size, features: ['lnum'], language, colour: { k: 1 } })
 }

@@ -28,6 +28,7 @@ export {
   eachInline,
   type FootnoteJson,
   type HardBreakJson,
+  type HeadingJson,
   type ImageJson,
   type ImageStand,
   imageStands,

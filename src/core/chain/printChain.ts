@@ -100,7 +100,7 @@ export function printChain(inputs: PrintInputs, { setter, runs, shelf, ports, ti
         exceptions,
         planned: plans + (plans % 2),
       }
-      const interior = await settleInterior(setter, text, style, page, asked, still)
+      const interior = await settleInterior(setter, { book: text, style, spec: page }, asked, still)
       const { pageMultiple } = bindingRules(profile, spec.binding)
       if (!text.plan) return filledUp(interior, pageMultiple)
       const strictest = (zone: 'safe' | 'safeWithBleed'): number =>

@@ -112,7 +112,7 @@ describe('each rule finds its fault, with place, amount and remedy', () => {
     const gutter = profileGutter(60)
     const lettered = (text: string, x: number): PageMarks => {
       const out = new LayerBuilder()
-      setFrag(out, style.frag(text), 1, x, 300, { section: 's1', block: 'b1' })
+      setFrag(out, style.frag(text), { x, y: 300, place: { section: 's1', block: 'b1' } })
       return page(out.build())
     }
     const pages = (p: PageMarks): PageMarks[] => Array.from({ length: 60 }, () => p)

@@ -30,13 +30,13 @@ export function barcodeLayer(isbn: string, face: Face): Layer {
   }
   out.add({ kind: 'path', path: bars.build(), fill: BLACK })
   const size = 8.6
-  const style = new TextStyle([face], size, ['tnum', 'lnum'], 'en', BLACK)
+  const style = new TextStyle({ faces: [face], size, features: ['tnum', 'lnum'], language: 'en', colour: BLACK })
   const place = { section: '', block: '' }
   const y = BAR_HEIGHT + 2.75 * MM
   // Each figure is centred under its seven modules; the first stands in the left quiet zone.
   const figure = (d: string, centre: number): void => {
     const f = style.frag(d)
-    setFrag(out, f, 1, centre * m - f.width / 2, y, place)
+    setFrag(out, f, { x: centre * m - f.width / 2, y, place })
   }
   figure(isbn[0]!, 5)
   for (let i = 0; i < 6; i++) {

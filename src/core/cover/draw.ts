@@ -173,7 +173,15 @@ async function setPiece(
   const scale = along ? 1 : Math.sqrt((flat.panels.front.width * flat.panels.front.height) / (432 * 648))
   const fit = fitText(
     text,
-    size => new TextStyle([face, fallback], size, ['-onum', 'lnum'], language, colour, 0, p.tracking),
+    size =>
+      new TextStyle({
+        faces: [face, fallback],
+        size,
+        features: ['-onum', 'lnum'],
+        language,
+        colour,
+        tracking: p.tracking,
+      }),
     p,
     box,
     p.size * scale,
@@ -188,7 +196,11 @@ async function setPiece(
   let y = top + cap
   for (const l of fit.lines)
     for (let i = 0; i < l.broken.count; i++) {
-      setLine(out, linePieces(l.paragraph, l.broken, i), l.rules, 0, box.x, y, { section: 'cover', block: p.id })
+      setLine(out, linePieces(l.paragraph, l.broken, i), l.rules, {
+        x: box.x,
+        y,
+        place: { section: 'cover', block: p.id },
+      })
       y += lead
     }
   const layer = out.build()

@@ -40,7 +40,12 @@ export async function blankPages(
 ): Promise<NamedFile> {
   const rules = printRules(profile)
   const inside = insideMargin(profile, spec.binding, pages)
-  const style = new TextStyle([await shelf.face('figtree/regular')], 7.5, [], 'en', BLACK)
+  const style = new TextStyle({
+    faces: [await shelf.face('figtree/regular')],
+    size: 7.5,
+    language: 'en',
+    colour: BLACK,
+  })
   const trim = formatTrim(spec.trim)
   const { width, height } = interior.spec
   const leaves = templates(

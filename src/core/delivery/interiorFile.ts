@@ -79,7 +79,12 @@ function pagesOf(interior: Interior, section: string): PageMarks[] {
 
 /** Pages with crop marks, and what they are on each. */
 async function proofsOf(pages: PageMarks[], { data }: Book, trim: string, shelf: FontShelf): Promise<PageMarks[]> {
-  const style = new TextStyle([await shelf.face('figtree/regular')], 7, [], data.language, BLACK)
+  const style = new TextStyle({
+    faces: [await shelf.face('figtree/regular')],
+    size: 7,
+    language: data.language,
+    colour: BLACK,
+  })
   const size = formatTrim(trim)
   return proofPages(pages, p => `Proof, not for press · ${data.title} · ${size} · page ${p.label}`, style)
 }

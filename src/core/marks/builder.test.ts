@@ -108,7 +108,7 @@ describe('a layer', () => {
         b.placeAs = undefined
         for (const c of calls) {
           if (c.do === 'run') {
-            b.run(faces[c.face]!, c.size, c.stretch, c.baseline, colours[c.colour]!, places[c.place]!, c.letter)
+            b.run({ ...c, face: faces[c.face]!, colour: colours[c.colour]!, place: places[c.place]! })
             state = {
               face: faces[c.face]!.key,
               size: f32(c.size),
@@ -151,7 +151,7 @@ describe('a layer', () => {
   test('one built before is not touched by what comes after', () => {
     const b = new LayerBuilder(1, 1)
     const put = (pair: number, x: number): void => {
-      b.run(faces[0]!, 11, 1, 10, BLACK, places[0]!)
+      b.run({ face: faces[0]!, size: 11, baseline: 10, colour: BLACK, place: places[0]! })
       b.word([pair, pair], [0, 500], x, 0.011, 0)
     }
     put(1, 10)
@@ -166,7 +166,7 @@ describe('a layer', () => {
 describe('reading a page', () => {
   const layerOf = (pair: number, baseline: number) => {
     const b = new LayerBuilder()
-    b.run(faces[0]!, 10, 1, baseline, BLACK, places[0]!)
+    b.run({ face: faces[0]!, size: 10, baseline, colour: BLACK, place: places[0]! })
     b.word([pair, pair + 1], [0, 500], 0, 0.01, 0)
     b.add({ kind: 'path', path: new PathBuilder().rect(0, 0, 1, 1).build() })
     return b.build()

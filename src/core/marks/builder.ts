@@ -1,5 +1,19 @@
 import { type Colour, type GlyphFace, type Item, type Layer, type MarkPlace, type TextTable } from './marks'
 
+/** What all glyphs of a run have in common. */
+export interface RunStart {
+  face: GlyphFace
+  /** Points. */
+  size: number
+  baseline: number
+  colour: Colour
+  place: MarkPlace
+  /** Their width, 1 = as drawn. */
+  stretch?: number
+  /** Letter-spacing, ems. */
+  letter?: number
+}
+
 /** Builds layers: growable typed arrays for text, a list for the rest. Once a layer is built the builder is empty again, and ready for the next. */
 export class LayerBuilder {
   private faces: GlyphFace[] = []
@@ -18,15 +32,7 @@ export class LayerBuilder {
   private x: Float32Array
   private length = 0
   // What `run` was asked last: words of a line ask for the same thing over and over.
-  private asked: {
-    face?: GlyphFace
-    size: number
-    stretch: number
-    letter: number
-    baseline: number
-    colour?: Colour
-    place?: MarkPlace
-  } = { size: 0, stretch: 0, letter: 0, baseline: 0 }
+  private asked: Partial<RunStart> & Pick<RunStart, 'size' | 'baseline'> = { size: 0, baseline: 0 }
   private items: Item[] = []
   /** Added to the x of every glyph and picture: cells of a table draw as if their left edge were 0. */
   dx = 0
@@ -47,15 +53,7 @@ export class LayerBuilder {
   }
 
   /** Begins a run; glyphs follow by `glyph`. Continues the last run where nothing differs. */
-  run(
-    face: GlyphFace,
-    size: number,
-    stretch: number,
-    baseline: number,
-    colour: Colour,
-    from: MarkPlace,
-    letter = 0,
-  ): void {
+  run({ face, size, baseline, colour, place: from, stretch = 1, letter = 0 }: RunStart): void {
     const place = this.placeAs ?? from
     const { asked } = this
     if (

@@ -141,7 +141,7 @@ describe('painting', () => {
     ] as const) {
       const shaped = shapeIn(face, text, [], 'en')
       const b = new LayerBuilder()
-      b.run(face, 20, stretch, 28, BLACK, { section: '', block: '' })
+      b.run({ face, size: 20, stretch, baseline: 28, colour: BLACK, place: { section: '', block: '' } })
       b.word(shaped.pairs, shaped.x, 5, 0.02 * stretch, 0)
       const [x0, y0, x1, y1] = pathBox(face.outline(face.pairGlyph(shaped.pairs[0]!))).map(v => v * 0.02) as [
         number,
@@ -162,7 +162,7 @@ describe('a page as SVG', () => {
     const { shapeIn } = await import('../type')
     const b = new LayerBuilder()
     const shaped = shapeIn(face, 'Quay & mole', [], 'en')
-    b.run(face, 9, 1, 20, rgb('#15343d'), { section: '', block: '' })
+    b.run({ face, size: 9, baseline: 20, colour: rgb('#15343d'), place: { section: '', block: '' } })
     b.word(shaped.pairs, shaped.x, 4, 0.009, 0)
     b.add(rect(2, 26, 30, 4, { k: 0.4 }))
     b.add({ kind: 'path', path: new PathBuilder().circle(48, 28, 6).build(), stroke: { colour: BLACK, width: 1.5 } })

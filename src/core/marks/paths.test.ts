@@ -42,7 +42,7 @@ describe('layers', () => {
     const b = new LayerBuilder(1, 1)
     const place = { section: 's', block: 'b' }
     for (let i = 0; i < 100; i++) {
-      b.run(face, 11, 1, i < 50 ? 10 : 24, BLACK, place)
+      b.run({ face, size: 11, baseline: i < 50 ? 10 : 24, colour: BLACK, place })
       b.glyph(i, i * 2)
     }
     const t = b.build().text!
@@ -53,9 +53,9 @@ describe('layers', () => {
   })
   test('colours are shared and shown', () => {
     const b = new LayerBuilder()
-    b.run(face, 1, 1, 1, rgb('#15343d'), { section: '', block: '' })
+    b.run({ face, size: 1, baseline: 1, colour: rgb('#15343d'), place: { section: '', block: '' } })
     b.glyph(0, 0)
-    b.run(face, 1, 1, 2, rgb('#15343d'), { section: '', block: '' })
+    b.run({ face, size: 1, baseline: 2, colour: rgb('#15343d'), place: { section: '', block: '' } })
     b.glyph(0, 0)
     expect(b.build().text!.colours).toHaveLength(1)
     expect(css(rgb('#15343d'))).toBe('rgb(21,52,61)')

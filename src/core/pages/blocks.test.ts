@@ -634,13 +634,13 @@ describe('items', () => {
     const [h] = flowItems(
       withIds([{ type: 'heading', attrs: { id: '', level: 1 }, content: [text('A heading of the first level')] }]),
       ctx,
-      false,
+      { opens: false },
     )
     expect(lines(h!)).toBe(2)
     expect(h).toMatchObject({ keepNext: true, breakable: false, before: 2, after: 1 })
   })
   test('an empty paragraph makes nothing; a table with no words still has its rows', () => {
-    expect(flowItems({ type: 'doc', content: [paragraph('b1', '')] }, ctx, false)).toEqual([])
+    expect(flowItems({ type: 'doc', content: [paragraph('b1', '')] }, ctx, { opens: false })).toEqual([])
     const cell = { type: 'cell' as const, attrs: { span: 1 }, content: [paragraph('', '')] }
     expect(
       flowItems(
@@ -652,15 +652,15 @@ describe('items', () => {
           },
         ]),
         ctx,
-        false,
+        { opens: false },
       ),
     ).toHaveLength(1)
   })
   test('drawing part of an item draws those lines and no others', () => {
-    const [item] = flowItems(withIds([p(text(prose.repeat(6)))]), ctx, false)
+    const [item] = flowItems(withIds([p(text(prose.repeat(6)))]), ctx, { opens: false })
     const part = (from: number, to: number): string => {
       const out = new LayerBuilder()
-      item!.draw(out, 0, from, to, 0, () => undefined)
+      item!.draw(out, { variant: 0, from, to, row: 0 }, () => undefined)
       const t = out.build().text
       let s = ''
       if (t) for (let g = 0; g < t.glyphs.length; g++) s += t.faces[0]!.pairText(t.glyphs[g]!)

@@ -1,23 +1,33 @@
-import type { BlockJson, DocJson, InlineJson, ListJson } from '../book'
-import type { MarkPlace } from '../marks'
-import { setFrag, type TextStyle } from '../type'
-import { baselineIn, type BlockContext, type NoteCounter, type Setting } from './context'
+import type { BlockJson, DocJson, HeadingJson, ListJson, ParagraphJson, QuoteJson, VerseJson } from '../book'
+import { setFrag } from '../type'
+import { baselineIn, type BlockContext, type NoteCounter, type Setting, type Spot } from './context'
 import { type FlowItem, itemOf, ofLines } from './flow'
 import { drawOrnament } from './ornaments'
 import { addImage, restBeside, standBeside } from './pictures'
 import { drawOwnOrnament } from './smallPictures'
 import { addTable } from './tables'
-import { type EndNote, restOfNotes } from './notes'
+import type { EndNote } from './endNotes'
+import { restOfNotes } from './notes'
 import { type Beginning, textItems } from './textItems'
+import type { TextBase } from './typefaces'
 
-/** Turns a section's document into items on the grid. `opens`: the first paragraph opens a chapter. `apart`: a dedication or epigraph, set in italic, centred. */
+/** How a section's text begins and what is done on the way. */
+export interface FlowOptions {
+  /** The first paragraph opens a chapter. */
+  opens: boolean
+  /** A dedication or epigraph, set in italic, centred. */
+  apart?: boolean
+  /** Hears how many blocks are made. */
+  done?: (blocks: number) => void
+  /** Takes the notes that do not stand at the foot. */
+  keepNotes?: EndNote[]
+}
+
+/** Turns a section's document into items on the grid. */
 export function flowItems(
   doc: DocJson,
   ctx: BlockContext,
-  opens: boolean,
-  apart = false,
-  done?: (blocks: number) => void,
-  keepNotes?: EndNote[],
+  { opens, apart = false, done, keepNotes }: FlowOptions,
 ): FlowItem[] {
   const out: FlowItem[] = []
   let noteNumber = 0
@@ -44,7 +54,7 @@ export function flowItems(
       breakBefore = true
       continue
     }
-    addBlock(out, block, ctx, setting, notes, following)
+    addBlock(out, block, { ctx, notes }, setting, following)
     if (block.type !== 'image' && block.type !== 'heading' && block.type !== 'scene_break') setting.begins = undefined
     if (breakBefore && out.length > from) {
       out[from]!.breakBefore = true
@@ -55,126 +65,126 @@ export function flowItems(
   return out
 }
 
-function addBlock(
-  out: FlowItem[],
-  block: BlockJson,
-  ctx: BlockContext,
-  s: Setting,
-  notes: NoteCounter,
-  following?: BlockJson,
-): void {
-  const place: MarkPlace = { section: ctx.section, block: block.attrs.id }
-  const { style } = ctx
+/** Where a block is set; its own place in the text is added as it comes up. */
+type Stream = Omit<Spot, 'place'>
+
+function addBlock(out: FlowItem[], block: BlockJson, at: Stream, s: Setting, following?: BlockJson): void {
+  const spot: Spot = { ...at, place: { section: at.ctx.section, block: block.attrs.id } }
+  const { firsts } = at.ctx.style
   switch (block.type) {
     case 'paragraph':
-      out.push(...standBeside(paragraph(block.content, ctx, s, place, notes, block.attrs.align ?? null), s, following))
+      out.push(...standBeside(paragraph(block, spot, s), s, following))
       // A date or signature on the right, a centred line, a salutation: what follows still begins flush.
       s.flush &&= block.attrs.align === 'right' || block.attrs.align === 'center'
       break
-    case 'heading': {
-      const level = Math.min(3, Math.max(1, block.attrs.level))
-      const base = ctx.bases.heads[level - 1]!
-      out.push(
-        ...textItems(
-          block.content,
-          ctx,
-          {
-            base,
-            left: s.left,
-            right: s.right,
-            indent: 0,
-            align: level === 1 ? style.headings.align : 'left',
-            even: true,
-            hyphenate: false,
-          },
-          place,
-          notes,
-          { before: level === 1 ? 2 : 1, after: level === 3 ? 0 : 1, keepNext: true, breakable: false },
-        ),
-      )
-      s.flush = style.firsts.flush
+    case 'heading':
+      out.push(...heading(block, spot, s))
+      s.flush = firsts.flush
       s.begins ??= 'break'
       break
-    }
     case 'quote':
-    case 'letter': {
-      const inset = style.quotes.inset * style.text.size
-      const inner: Setting = {
-        base: block.type === 'quote' ? ctx.bases.quote : s.base,
-        left: s.left + inset,
-        right: s.right + inset,
-        flush: true,
-      }
-      const from = out.length
-      for (const b of block.content) addBlock(out, b, ctx, inner, notes)
-      if (block.type === 'letter') holdEnds(out, from)
-      spaceAround(out, from, 1)
+    case 'letter':
+      addInset(out, block, at, s)
       s.flush = false
       break
-    }
-    case 'verse': {
-      const inset = style.quotes.inset * style.text.size * 1.5
-      const from = out.length
-      const ends = (i: number): boolean => block.content[i + 1]?.attrs.stanza ?? true
-      block.content.forEach((line, i) => {
-        const hang = style.text.size * 1.5
-        const left = s.left + inset + line.attrs.indent * style.text.size
-        const stanza = line.attrs.stanza && i > 0
-        // Neither the first line of a stanza nor its last stands alone on a page.
-        out.push(
-          ...textItems(
-            line.content,
-            ctx,
-            { base: s.base, left: left + hang, right: s.right, indent: -hang, align: 'left', hyphenate: false },
-            place,
-            notes,
-            {
-              before: stanza ? 1 : 0,
-              after: 0,
-              keepNext: !ends(i) && (i === 0 || line.attrs.stanza || ends(i + 1)),
-              breakable: true,
-            },
-          ),
-        )
-      })
-      spaceAround(out, from, 1)
+    case 'verse':
+      addVerse(out, block, spot, s)
       s.flush = false
       break
-    }
     case 'list':
-      addList(out, block, ctx, s, notes, place, 0)
+      addList(out, block, spot, s)
       s.flush = false
       break
     case 'table':
-      addTable(out, block, ctx, s, notes, place)
+      addTable(out, block, spot, s)
       s.flush = true
       break
     case 'image':
-      addImage(out, block, ctx, s, place, notes, following)
+      addImage(out, block, spot, s, following)
       break
-    case 'scene_break': {
-      const space = style.breaks.space
-      out.push(
-        itemOf({
-          before: space,
-          after: space,
-          flex: 1,
-          keepNext: true,
-          variants: ofLines(1),
-          draw: (layer, _v, _f, _t, row) => {
-            const { leading, size } = style.text
-            const y = row * leading + baselineIn(leading) - size * 0.28
-            // A picture may use some of the space around the break.
-            if (!drawOwnOrnament(layer, style.breaks.picture, ctx.measure / 2, y, leading * (0.9 + space * 0.8), ctx))
-              drawOrnament(layer, style.breaks.ornament, ctx.measure / 2, y, size)
-          },
-        }),
-      )
-      s.flush = style.firsts.flush
+    case 'scene_break':
+      out.push(sceneBreak(at.ctx))
+      s.flush = firsts.flush
       s.begins = 'break'
       break
-    }
   }
+}
+
+function heading({ attrs, content }: HeadingJson, spot: Spot, s: Setting): FlowItem[] {
+  const { bases, style } = spot.ctx
+  const level = Math.min(3, Math.max(1, attrs.level))
+  return textItems(
+    content,
+    spot,
+    {
+      base: bases.heads[level - 1]!,
+      left: s.left,
+      right: s.right,
+      indent: 0,
+      align: level === 1 ? style.headings.align : 'left',
+      even: true,
+      hyphenate: false,
+    },
+    { before: level === 1 ? 2 : 1, after: level === 3 ? 0 : 1, keepNext: true, breakable: false },
+  )
+}
+
+/** A quotation or a letter: its blocks stand in from both sides. */
+function addInset(out: FlowItem[], block: QuoteJson, at: Stream, s: Setting): void {
+  const { bases, style } = at.ctx
+  const inset = style.quotes.inset * style.text.size
+  const inner: Setting = {
+    base: block.type === 'quote' ? bases.quote : s.base,
+    left: s.left + inset,
+    right: s.right + inset,
+    flush: true,
+  }
+  const from = out.length
+  for (const b of block.content) addBlock(out, b, at, inner)
+  if (block.type === 'letter') holdEnds(out, from)
+  spaceAround(out, from, 1)
+}
+
+function addVerse(out: FlowItem[], { content }: VerseJson, spot: Spot, s: Setting): void {
+  const { quotes, text } = spot.ctx.style
+  const inset = quotes.inset * text.size * 1.5
+  const hang = text.size * 1.5
+  const from = out.length
+  const ends = (i: number): boolean => content[i + 1]?.attrs.stanza ?? true
+  content.forEach((line, i) => {
+    const left = s.left + inset + line.attrs.indent * text.size + hang
+    const stanza = line.attrs.stanza && i > 0
+    // Neither the first line of a stanza nor its last stands alone on a page.
+    const keepNext = !ends(i) && (i === 0 || line.attrs.stanza || ends(i + 1))
+    out.push(
+      ...textItems(
+        line.content,
+        spot,
+        { base: s.base, left, right: s.right, indent: -hang, align: 'left', hyphenate: false },
+        { before: stanza ? 1 : 0, after: 0, keepNext, breakable: true },
+      ),
+    )
+  })
+  spaceAround(out, from, 1)
+}
+
+function sceneBreak(ctx: BlockContext): FlowItem {
+  const { breaks, text } = ctx.style
+  return itemOf({
+    before: breaks.space,
+    after: breaks.space,
+    flex: 1,
+    keepNext: true,
+    variants: ofLines(1),
+    draw: (layer, { row }) => {
+      const { leading, size } = text
+      const y = row * leading + baselineIn(leading) - size * 0.28
+      // A picture may use some of the space around the break.
+      const own = { cx: ctx.measure / 2, cy: y, height: leading * (0.9 + breaks.space * 0.8) }
+      if (!drawOwnOrnament(layer, breaks.picture, own, ctx))
+        drawOrnament(layer, breaks.ornament, ctx.measure / 2, y, size)
+    },
+  })
 }
 
 function spaceAround(out: FlowItem[], from: number, lines: number): void {
@@ -183,21 +193,15 @@ function spaceAround(out: FlowItem[], from: number, lines: number): void {
   out[out.length - 1] = { ...out[out.length - 1]!, after: Math.max(lines, out[out.length - 1]!.after) }
 }
 
-function paragraph(
-  content: InlineJson[] | undefined,
-  ctx: BlockContext,
-  s: Setting,
-  place: MarkPlace,
-  notes: NoteCounter,
-  align: string | null,
-): FlowItem[] {
-  const { text } = ctx.style
+function paragraph({ attrs, content }: ParagraphJson, spot: Spot, s: Setting): FlowItem[] {
+  const { text } = spot.ctx.style
+  const { align } = attrs
   const a = align === 'center' || align === 'right' ? align : align === 'left' ? 'left' : (s.align ?? text.align)
   const spaced = text.paragraphs === 'space'
   const indent = s.flush || spaced || a === 'center' || a === 'right' ? 0 : text.indent * text.size
   return textItems(
     content,
-    ctx,
+    spot,
     {
       base: s.base,
       left: s.left,
@@ -207,10 +211,8 @@ function paragraph(
       hyphenate: text.hyphenate,
       ...(s.beside ? { beside: s.beside } : {}),
     },
-    place,
-    notes,
     { before: 0, after: spaced && s.left === 0 ? 1 : 0, keepNext: false, breakable: true },
-    a === text.align ? beginningOf(ctx, s) : undefined,
+    a === text.align ? beginningOf(spot.ctx, s) : undefined,
   )
 }
 
@@ -238,42 +240,26 @@ function holdEnds(out: FlowItem[], from: number): void {
   for (let i = out.length - 1; i > out.length - 4 && single(i) && i > from; i--) out[i - 1]!.holdNext = true
 }
 
-function addList(
-  out: FlowItem[],
-  list: ListJson,
-  ctx: BlockContext,
-  s: Setting,
-  notes: NoteCounter,
-  place: MarkPlace,
-  depth: number,
-): void {
-  const { size, leading } = ctx.style.text
+function addList(out: FlowItem[], list: ListJson, spot: Spot, s: Setting, depth = 0): void {
+  const { ctx } = spot
+  const { align, hyphenate, size } = ctx.style.text
   const step = size * (list.attrs.ordered ? 2 : 1.5)
   const from = out.length
   list.content.forEach((item, i) => {
     const mark = list.attrs.ordered ? `${list.attrs.start + i}.` : depth % 2 ? '–' : '•'
     let first = true
     for (const block of item.content) {
-      if (block.type === 'list') addList(out, block, ctx, { ...s, left: s.left + step }, notes, place, depth + 1)
+      if (block.type === 'list') addList(out, block, spot, { ...s, left: s.left + step }, depth + 1)
       else {
-        const own: MarkPlace = { section: ctx.section, block: block.attrs.id || place.block }
+        const own: Spot = { ...spot, place: { section: ctx.section, block: block.attrs.id || spot.place.block } }
         const inner = textItems(
           block.content,
-          ctx,
-          {
-            base: s.base,
-            left: s.left + step,
-            right: s.right,
-            indent: 0,
-            align: ctx.style.text.align,
-            hyphenate: ctx.style.text.hyphenate,
-          },
           own,
-          notes,
+          { base: s.base, left: s.left + step, right: s.right, indent: 0, align, hyphenate },
           { before: 0, after: 0, keepNext: false, breakable: true },
         )
         if (first && inner[0])
-          inner[0] = withMark(inner[0], mark, ctx.faces.of(s.base), s.left + step - size * 0.5, leading, own)
+          inner[0] = withMark(inner[0], mark, own, { base: s.base, right: s.left + step - size * 0.5 })
         out.push(...inner)
       }
       first = false
@@ -282,26 +268,27 @@ function addList(
   if (depth === 0) spaceAround(out, from, 1)
 }
 
-/** The item with a list's mark in its margin, beside the first line. */
+/** The item with a list's mark in its margin, beside the first line; it ends at `right`. */
 function withMark(
   item: FlowItem,
   mark: string,
-  style: TextStyle,
-  right: number,
-  leading: number,
-  place: MarkPlace,
+  spot: Spot,
+  { base, right }: { base: TextBase; right: number },
 ): FlowItem {
+  const { ctx } = spot
+  const { leading } = ctx.style.text
+  const style = ctx.faces.of(base)
   return {
     ...item,
-    draw: (out, v, from, to, row, report) => {
-      if (from === 0) {
+    draw: (out, part, report) => {
+      if (part.from === 0) {
         const f = style.frag(mark)
-        const y = row * leading + baselineIn(leading)
-        const end = setFrag(out, f, 1, right - f.width, y, { ...place, label: true })
+        const y = part.row * leading + baselineIn(leading)
+        const end = setFrag(out, f, { x: right - f.width, y, place: { ...spot.place, label: true } })
         // A space, so that mark and text extract as two words.
         out.glyph(style.spacePair, end)
       }
-      item.draw(out, v, from, to, row, report)
+      item.draw(out, part, report)
     },
   }
 }

@@ -74,6 +74,13 @@ export interface NoteCounter {
   waiting?: FlowNote[]
 }
 
+/** Where something of a section is set: in which context, by whom its notes are numbered, for which place of the text. */
+export interface Spot {
+  ctx: BlockContext
+  notes: NoteCounter
+  place: MarkPlace
+}
+
 /** How blocks stand at a place: insets, and what the next paragraph does. */
 export interface Setting {
   base: TextBase

@@ -1,6 +1,9 @@
 import type { Edges, LayerBuilder } from '../marks'
 import type { SetLine } from '../type'
 
+/** Hears how each line came out. */
+export type Report = (line: SetLine) => void
+
 /** What a chapter is made of before it is cut into pages: items that stand on the grid of lines. */
 export interface FlowItem {
   /** Lines of space above; dropped at a page's top. */
@@ -23,19 +26,34 @@ export interface FlowItem {
   solid: boolean
   variants: FlowVariant[]
   /** Set again above this item where it begins a page by a turn: a table's head. */
-  lead: { lines: number; draw(out: LayerBuilder, row: number, report: (line: SetLine) => void): void } | undefined
+  lead: { lines: number; draw(out: LayerBuilder, row: number, report: Report): void } | undefined
   /** Takes a page of its own behind the one that the text has come to; it has no lines, and the text goes on before it. */
   leaf: Leaf | undefined
-  /** Draws lines `from`…`to` of a variant; `row` is the grid row of line `from`, counted from the text block's top. */
-  draw(out: LayerBuilder, variant: number, from: number, to: number, row: number, report: (line: SetLine) => void): void
+  draw(out: LayerBuilder, part: ItemPart, report: Report): void
 }
+
+/** What is drawn of an item: lines `from`…`to` of a variant; `row` is the grid row of line `from`, counted from the text block's top. */
+export interface ItemPart {
+  variant: number
+  from: number
+  to: number
+  row: number
+}
+
+/** An item that is never parted, as it stands at a row. */
+export const wholeAt = (item: FlowItem, row: number): ItemPart => ({
+  variant: 0,
+  from: 0,
+  to: item.variants[0]!.lines,
+  row,
+})
 
 /** A page that holds one picture. */
 export interface Leaf {
   /** Draws what runs over the edges of the leaf; the layer's origin is the trim's top left. */
   ground?(out: LayerBuilder, on: LeafFrame): void
   /** Draws what stands in the text block. */
-  draw(out: LayerBuilder, report: (line: SetLine) => void): void
+  draw(out: LayerBuilder, report: Report): void
 }
 
 /** The leaf that such a page is drawn on, points. */
@@ -83,7 +101,7 @@ export interface FlowNote {
   /** Points. */
   height: number
   /** Lines, for parting a note that is longer than a page. */
-  draw(out: LayerBuilder, y: number, report: (line: SetLine) => void): void
+  draw(out: LayerBuilder, y: number, report: Report): void
 }
 
 /** A picture that stands beside the text: how many rows it still takes, and its side. */

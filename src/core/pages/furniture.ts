@@ -1,9 +1,8 @@
 import { BLACK, type LayerBuilder, PathBuilder } from '../marks'
-import { setFrag, type TextStyle } from '../type'
-import type { BlockContext } from './context'
+import { setWords, type TextStyle } from '../type'
+import type { BookContext } from './section'
 import { legible } from './style'
 
-type Context = Omit<BlockContext, 'section' | 'lacks'>
 type Side = 'recto' | 'verso'
 type Align = 'left' | 'center' | 'right'
 
@@ -13,24 +12,18 @@ const nowhere = { section: '', block: '' }
 const outsideOf = (side: Side): Align => (side === 'recto' ? 'right' : 'left')
 
 /** A running head above the text block, centred or at the outside; shortened with an ellipsis where there is no room for it. `folio`: set in the same line, at the outside. */
-export function runningHead(out: LayerBuilder, text: string, side: Side, ctx: Context, folio = ''): void {
+export function runningHead(out: LayerBuilder, text: string, side: Side, ctx: BookContext, folio = ''): void {
   const { heads, folios } = ctx.style
   const size = legible(ctx.style, heads.size)
   const style = ctx.faces.of(side === 'verso' ? { size, smallCaps: true, tracking: 0.06 } : { size, italic: true })
   const figures = ctx.faces.of({ size: legible(ctx.style, folios.size), lining: true })
   const taken = folio ? widthOf([folio], figures) + size * 1.4 : 0
   const words = text ? fitted(text, style, ctx.measure * 0.92 - taken) : ''
-  if (folio) line(out, folio, figures, -heads.distance, ctx.measure, outsideOf(side), 0)
-  if (words)
-    line(
-      out,
-      words,
-      style,
-      -heads.distance,
-      ctx.measure,
-      heads.align === 'outside' ? outsideOf(side) : 'center',
-      heads.align === 'outside' ? taken : 0,
-    )
+  const y = -heads.distance
+  if (folio) line(out, folio, figures, { y, measure: ctx.measure, align: outsideOf(side) })
+  const outside = heads.align === 'outside'
+  const align = outside ? outsideOf(side) : 'center'
+  if (words) line(out, words, style, { y, measure: ctx.measure, align, inset: outside ? taken : 0 })
   if (heads.rule && (words || folio))
     out.add({
       kind: 'path',
@@ -40,17 +33,13 @@ export function runningHead(out: LayerBuilder, text: string, side: Side, ctx: Co
 }
 
 /** The folio below the text block. */
-export function folio(out: LayerBuilder, text: string, side: Side, ctx: Context): void {
+export function folio(out: LayerBuilder, text: string, side: Side, ctx: BookContext): void {
   const { folios, text: t } = ctx.style
-  line(
-    out,
-    text,
-    ctx.faces.of({ size: legible(ctx.style, folios.size), lining: true }),
-    ctx.lines * t.leading + folios.distance,
-    ctx.measure,
-    folios.at === 'foot, outside' ? outsideOf(side) : 'center',
-    0,
-  )
+  line(out, text, ctx.faces.of({ size: legible(ctx.style, folios.size), lining: true }), {
+    y: ctx.lines * t.leading + folios.distance,
+    measure: ctx.measure,
+    align: folios.at === 'foot, outside' ? outsideOf(side) : 'center',
+  })
 }
 
 const widthOf = (words: string[], style: TextStyle): number =>
@@ -63,25 +52,17 @@ function fitted(text: string, style: TextStyle, room: number): string {
   return [...words.slice(0, -1), '…'].join(' ')
 }
 
-/** One line at a baseline; `inset` from the side it stands at. */
-function line(
-  out: LayerBuilder,
-  text: string,
-  style: TextStyle,
-  y: number,
-  measure: number,
-  align: Align,
-  inset: number,
-): void {
+/** Where a single line stands: on the baseline `y`, `inset` from the side that it is set to; points. */
+interface SingleLine {
+  y: number
+  measure: number
+  align: Align
+  inset?: number
+}
+
+function line(out: LayerBuilder, text: string, style: TextStyle, { y, measure, align, inset = 0 }: SingleLine): void {
   const words = text.split(/\s+/).filter(Boolean)
   const width = widthOf(words, style)
-  let x = align === 'center' ? (measure - width) / 2 : align === 'left' ? inset : measure - width - inset
-  words.forEach((w, i) => {
-    x = setFrag(out, style.frag(w), 1, x, y, nowhere)
-    if (i < words.length - 1) {
-      out.run(style.face, style.size, 1, y, style.colour, nowhere)
-      out.glyph(style.spacePair, x)
-      x += style.space
-    }
-  })
+  const x = align === 'center' ? (measure - width) / 2 : align === 'left' ? inset : measure - width - inset
+  setWords(out, words, style, { x, y, place: nowhere })
 }

@@ -67,8 +67,8 @@ export function initialOf(
     draw: (out, row, place) => {
       const baseline = (row + lines - 1) * leading + baselineIn(leading)
       const hung = quotes ? body.frag(quotes) : undefined
-      if (hung) setFrag(out, hung, 1, -hung.width - base.size * 0.06, row * leading + baselineIn(leading), place)
-      setFrag(out, set, 1, -left, baseline, place)
+      if (hung) setFrag(out, hung, { x: -hung.width - base.size * 0.06, y: row * leading + baselineIn(leading), place })
+      setFrag(out, set, { x: -left, y: baseline, place })
     },
   }
 }

@@ -1,34 +1,28 @@
-import { authorLine, type Book, labels, roles, roman, type Section, type SectionLabel, shortName } from '../book'
-import { type Layer, LayerBuilder, type PageMarks } from '../marks'
-import { Fault, type Ticker } from '../trade'
+import { roles, roman, type Section, type SectionLabel, shortName } from '../book'
+import type { Book } from '../book'
+import type { PageMarks } from '../marks'
+import type { Ticker } from '../trade'
 import type { FontShelf } from '../type'
-import { type BlockContext, basesOf } from './context'
-import { folio, runningHead } from './furniture'
-import { type ContentsEntry, contentsItems, copyrightPage, halfTitlePage, titlePage } from './made'
+import type { BlockContext } from './context'
+import { endNoteItems, type EndNote, notesHead } from './endNotes'
 import type { Lack } from './lacks'
-import { bleedEdges, setSection, type SetSection, type SetStats } from './section'
-import { endNoteItems, type EndNote, notesTitle } from './notes'
-import { textItems } from './textItems'
-import { type InteriorStyle, marginsOf } from './style'
-import { mayBeExcepted, type StyleChanges, withChanges } from './styleChanges'
+import {
+  blockOf,
+  holdsNotes,
+  isPrinted,
+  type Layout,
+  layoutOf,
+  opensOnRecto,
+  type PageSpec,
+  type ToSet,
+} from './layout'
+import { leafOf, type Leaves, sectionLeaves, type Side, sideOf } from './leaves'
+import { type ContentsEntry, contentsItems, copyrightPage, halfTitlePage, titlePage } from './made'
 import type { UnmetAt } from './paginate'
+import { setSection, type SetSection } from './section'
+import { mergeStats, type SetStats } from './setStats'
+import type { InteriorStyle } from './style'
 import { type Lent, Typefaces } from './typefaces'
-
-/** The leaf that an interior is set on. Points. */
-export interface PageSpec {
-  width: number
-  height: number
-  /** Inside margin; the style's own is the least. */
-  inside: number
-  /** What a plate prints past the trim, and whether on the edge at the spine, too. No bleed where absent. */
-  bleed?: number
-  bleedsInside?: boolean
-  isbn?: string
-  /** Pages that a plan sets between the front and what comes after it: numbers go on behind them. */
-  planned?: number
-  /** Departures at one section, by its id: see `mayBeExcepted`. */
-  exceptions?: Record<string, StyleChanges>
-}
 
 export interface Interior {
   pages: PageMarks[]
@@ -51,6 +45,16 @@ export interface Interior {
   outside: number
 }
 
+/** What each section was set as, by its id. */
+type SetBook = Map<string, SetSection>
+
+/** Where sections begin, how many pages there are, and what each is called. */
+interface Order {
+  starts: Map<string, number>
+  total: number
+  label(index: number): string
+}
+
 /**
  * Sets interiors. Keeps what it has shaped and set: a section whose document, style, measure and side did not change is
  * not set again, which is what makes a keystroke cheap.
@@ -62,159 +66,29 @@ export class Setter {
 
   constructor(private readonly shelf: FontShelf) {}
 
-  /** What all sections of a book have in common for a setting: the block on the leaf, faces, names, and what each departs in. */
-  private async layout(book: Book, style: InteriorStyle, spec: PageSpec) {
-    const faces = await this.faces(style, book.data.language)
-    const margins = marginsOf(style)
-    const inside = Math.max(spec.inside, margins.inside)
-    const measure = spec.width - inside - margins.outside
-    const lines = Math.floor((spec.height - margins.head - margins.foot) / style.text.leading)
-    if (measure < style.text.size * 8 || lines < 8)
-      throw new Fault('page-too-small', 'The margins leave no room for text on this trim.')
-    const ctx: Omit<BlockContext, 'section' | 'lacks'> = {
-      faces,
-      style,
-      bases: basesOf(style),
-      measure,
-      noteMeasure: measure,
-      lines,
-      leaf: {
-        width: spec.width,
-        height: spec.height,
-        bleed: spec.bleed ?? 0,
-        bleedsInside: !!spec.bleedsInside,
-        top: margins.head,
-      },
-      assets: new Map(book.assets.map(a => [a.id, a])),
-    }
-    const sections = withNotes(book.sections, style, book.data.language)
-    const excepted = new Map(
-      Object.entries(spec.exceptions ?? {}).map(([id, changes]) => [
-        id,
-        withChanges(style, Object.fromEntries(Object.entries(changes).filter(([path]) => mayBeExcepted(path)))),
-      ]),
-    )
-    const key = `${this.styleKey(style)}|${measure}|${lines}|${book.data.language}|${spec.width}|${spec.bleed}|${spec.bleedsInside}`
-    const styleOf = (s: Section): InteriorStyle => excepted.get(s.id) ?? style
-    return {
-      faces,
-      margins,
-      inside,
-      measure,
-      lines,
-      ctx,
-      sections,
-      names: labels(sections, book.data.language),
-      styleOf,
-      keyOf: (s: Section): string => (styleOf(s) === style ? key : `${key}|${JSON.stringify(spec.exceptions![s.id])}`),
-    }
-  }
-
   async set(book: Book, style: InteriorStyle, spec: PageSpec, ticker?: Ticker): Promise<Interior> {
-    const layout = await this.layout(book, style, spec)
-    const { faces, ctx, sections, names, styleOf, keyOf } = layout
-
+    const layout = await this.layout({ book, style, spec })
+    const chosen = layout.sections.filter(isPrinted)
     // Contents first with empty folios, to know how many pages they take; the numbers are put in when they are known.
-    const set = new Map<string, SetSection>()
-    const pagesOf = (parts: Section[], startIndex: number): number => {
-      let at = startIndex
-      for (const s of parts) {
-        at = this.opensOnRecto(s, styleOf(s)) && at % 2 === 1 ? at + 1 : at
-        starts.set(s.id, at)
-        const done = set.get(s.id)!
-        at += done.pages.length
-      }
-      return at
-    }
-    const starts = new Map<string, number>()
-    const chosen = sections.filter(s => this.printed(s))
-    const endNotes: { title: string; notes: EndNote[] }[] = []
-    const front = chosen.filter(s => s.part === 'front')
-    const rest = chosen.filter(s => s.part !== 'front')
-    let at = 0
-    const blocks = chosen.reduce((n, s) => n + s.doc.content.length, 0)
-    let doneBlocks = 0
-    // Inside a section the ticker only hears: the section is set in one breath, a wish to stop is met after it.
-    const within =
-      ticker &&
-      ((n: number): void =>
-        void Promise.resolve(ticker({ stage: 'Setting pages', done: doneBlocks + n, of: blocks })).catch(
-          () => undefined,
-        ))
-    for (const s of chosen) {
-      if (s === rest[0] && at % 2 === 1) at++
-      if (this.opensOnRecto(s, styleOf(s)) && at % 2 === 1) at++
-      const side = at % 2 === 0 ? 'recto' : 'verso'
-      const done =
-        s.id === NOTES
-          ? this.setNotes(s, names.get(s.id)!, ctx, side, endNotes)
-          : s.made
-            ? this.setMade(book, s, names.get(s.id)!, ctx, spec.isbn, side, [])
-            : this.setText(
-                s,
-                names.get(s.id)!,
-                styleOf(s) === style ? ctx : { ...ctx, style: styleOf(s) },
-                side,
-                keyOf(s),
-                within,
-              )
-      set.set(s.id, done)
-      if (done.endNotes.length) endNotes.push({ title: shortName(names.get(s.id)!), notes: done.endNotes })
-      at += done.pages.length
-      doneBlocks += s.doc.content.length
-      await ticker?.({ stage: 'Setting pages', done: doneBlocks, of: blocks })
-    }
-    let frontPages = pagesOf(front, 0)
-    if (rest.length && frontPages % 2 === 1) frontPages++
-    const bodyEnd = pagesOf(rest, frontPages)
-    const total = bodyEnd + (bodyEnd % 2)
-    const label = (index: number): string =>
-      index < frontPages || !rest.length ? roman(index + 1) : String(index - frontPages + 1 + (spec.planned ?? 0))
-
+    const set = await this.setAll(layout, chosen, ticker)
+    const order = orderOf(layout, chosen, set)
     for (const s of chosen)
-      if (s.made && s.role === 'contents') {
-        const entries = contentsEntries(chosen, names, id => label(starts.get(id)!))
-        set.set(
-          s.id,
-          this.setMade(
-            book,
-            s,
-            names.get(s.id)!,
-            ctx,
-            spec.isbn,
-            starts.get(s.id)! % 2 === 0 ? 'recto' : 'verso',
-            entries,
-          ),
-        )
-      }
-
-    const pages: PageMarks[] = []
-    // One plate gives every leaf its bleed: all pages of a file have one size.
-    const bleeds = chosen.some(s => set.get(s.id)!.pages.some(p => p.ground))
-    const blank = (): void => void pages.push(leafOf(spec, ctx, pages.length, label(pages.length), bleeds, []))
-    for (const s of chosen) {
-      while (pages.length < starts.get(s.id)!) blank()
-      for (const page of this.leavesOf(book, s, set.get(s.id)!, layout, pages.length, label, bleeds, spec))
-        pages.push(page)
-    }
-    while (pages.length < total) blank()
-
-    const stats = mergeStats([...set.values()].map(s => s.stats))
-    const unmetAt = chosen.flatMap(s => set.get(s.id)!.unmetAt.map(u => ({ ...u, page: starts.get(s.id)! + u.page })))
-    const lacks = chosen.flatMap(s => set.get(s.id)!.lacks)
-    const missing = lacks.filter(l => !l.from)
-    const borrowed = lacks.flatMap(l => (l.from ? [{ ...l, from: l.from }] : []))
+      if (s.made && s.role === 'contents')
+        set.set(s.id, setMade(layout, s, sideOf(order.starts.get(s.id)!), entriesOf(layout, order)))
+    const { starts } = order
+    const parts = chosen.map(s => set.get(s.id)!)
+    const lacks = parts.flatMap(p => p.lacks)
     return {
-      pages,
+      pages: bound(layout, chosen, set, order),
       spec: { ...spec, inside: layout.inside },
       style,
       starts,
-      stats,
-      unmetAt,
-      lent: faces.lent(),
-      missing,
-      borrowed,
-      ...blockOf(layout, style),
+      stats: mergeStats(parts.map(p => p.stats)),
+      unmetAt: chosen.flatMap(s => set.get(s.id)!.unmetAt.map(u => ({ ...u, page: starts.get(s.id)! + u.page }))),
+      lent: layout.ctx.faces.lent(),
+      missing: lacks.filter(l => !l.from),
+      borrowed: lacks.flatMap(l => (l.from ? [{ ...l, from: l.from }] : [])),
+      ...blockOf(layout),
     }
   }
 
@@ -223,63 +97,72 @@ export class Setter {
    * `label` gives. What is set here is not set again when the whole book is. Undefined where the section has no text of its own.
    */
   async setOne(
-    book: Book,
-    style: InteriorStyle,
-    spec: PageSpec,
-    sectionId: string,
-    start: number,
-    label: (index: number) => string,
+    of: ToSet,
+    { section, start, label }: { section: string; start: number; label: (index: number) => string },
   ): Promise<Pick<Interior, 'pages' | 'block' | 'outside' | 'starts'> | undefined> {
-    const layout = await this.layout(book, style, spec)
-    const s = layout.sections.find(x => x.id === sectionId)
-    if (!s || s.made || s.id === NOTES || !this.printed(s)) return undefined
-    const { ctx, names, styleOf, keyOf } = layout
-    const at = this.opensOnRecto(s, styleOf(s)) && start % 2 === 1 ? start + 1 : start
-    const done = this.setText(
-      s,
-      names.get(s.id)!,
-      styleOf(s) === style ? ctx : { ...ctx, style: styleOf(s) },
-      at % 2 === 0 ? 'recto' : 'verso',
-      keyOf(s),
-    )
-    const bleeds = done.pages.some(p => p.ground)
-    const pages = Array.from({ length: at }, (_, i) => leafOf(spec, ctx, i, label(i), bleeds, []))
+    const layout = await this.layout(of)
+    const s = layout.sections.find(x => x.id === section)
+    if (!s || s.made || holdsNotes(s) || !isPrinted(s)) return undefined
+    const at = fromRecto(s, layout, start)
+    const done = this.setText(layout, s, sideOf(at))
+    const leaves: Leaves = { label, bleeds: done.pages.some(p => p.ground) }
+    const before = Array.from({ length: at }, (_, i) => leafOf(layout, leaves, i))
     return {
-      pages: [...pages, ...this.leavesOf(book, s, done, layout, at, label, bleeds, spec)],
+      pages: [...before, ...sectionLeaves(layout, s, done, leaves, at)],
       starts: new Map([[s.id, at]]),
-      ...blockOf(layout, style),
+      ...blockOf(layout),
     }
   }
 
-  /** A section's pages on their leaves, with head and folio. */
-  private leavesOf(
-    book: Book,
-    s: Section,
-    done: SetSection,
-    { names, ctx, margins, inside }: Awaited<ReturnType<Setter['layout']>>,
-    from: number,
-    label: (index: number) => string,
-    bleeds: boolean,
-    spec: PageSpec,
-  ): PageMarks[] {
-    const headText = this.headFor(book, names.get(s.id)!, ctx.style)
-    return done.pages.map((page, i) => {
-      const index = from + i
-      const side = index % 2 === 0 ? 'recto' : 'verso'
-      const x = index % 2 === 0 ? inside : margins.outside
-      const y = margins.head
-      const furniture =
-        roles[s.role].headed && !page.opens && !page.leaf
-          ? this.furniture(headText[side], label(index), side, ctx)
-          : s.role === 'contents' && i > 0
-            ? this.furniture('', label(index), side, ctx)
-            : undefined
-      return leafOf(spec, ctx, index, label(index), bleeds, [
-        ...(page.ground ? [{ layer: page.ground, x: 0, y: 0 }] : []),
-        { layer: page.layer, x, y },
-        ...(furniture ? [{ layer: furniture, x, y }] : []),
-      ])
+  private async layout(of: ToSet): Promise<Layout> {
+    return layoutOf(of, await this.faces(of.style, of.book.data.language), this.styleKey(of.style))
+  }
+
+  private async setAll(layout: Layout, chosen: Section[], ticker: Ticker | undefined): Promise<SetBook> {
+    const set: SetBook = new Map()
+    const endNotes: { title: string; notes: EndNote[] }[] = []
+    const firstBehind = chosen.find(s => s.part !== 'front')
+    const blocks = chosen.reduce((n, s) => n + s.doc.content.length, 0)
+    const said = (done: number): ReturnType<Ticker> | undefined =>
+      ticker?.({ stage: 'Setting pages', done, of: blocks })
+    let doneBlocks = 0
+    // Inside a section the ticker only hears: the section is set in one breath, a wish to stop is met after it.
+    const within = ticker && ((n: number): void => void Promise.resolve(said(doneBlocks + n)).catch(() => undefined))
+    let at = 0
+    for (const s of chosen) {
+      if (s === firstBehind && at % 2 === 1) at++
+      at = fromRecto(s, layout, at)
+      const side = sideOf(at)
+      const done = holdsNotes(s)
+        ? setNotes(layout, s, side, endNotes)
+        : s.made
+          ? setMade(layout, s, side, [])
+          : this.setText(layout, s, side, within)
+      set.set(s.id, done)
+      if (done.endNotes.length) endNotes.push({ title: shortName(layout.names.get(s.id)!), notes: done.endNotes })
+      at += done.pages.length
+      doneBlocks += s.doc.content.length
+      await said(doneBlocks)
+    }
+    return set
+  }
+
+  private setText(layout: Layout, s: Section, side: Side, done?: (blocks: number) => void): SetSection {
+    const label = layout.names.get(s.id)!
+    const key = `${layout.keyOf(s)}|${side}|${s.id}|${s.role}|${label.numberWords}|${label.title}|${s.subtitle}`
+    let byKey = this.sections.get(s.doc)
+    if (!byKey) this.sections.set(s.doc, (byKey = new Map()))
+    const known = byKey.get(key)
+    if (known) return known
+    // A few settings of a document are kept (sides, styles being compared), not every one there ever was.
+    if (byKey.size > 5) byKey.delete(byKey.keys().next().value!)
+    const quiet = s.role === 'dedication' || s.role === 'epigraph' || s.role === 'copyright'
+    const set = setSection(s, quiet ? { title: '' } : label, layout.ctxOf(s), {
+      first: side,
+      ...(done ? { done } : {}),
     })
+    byKey.set(key, set)
+    return set
   }
 
   private faces(style: InteriorStyle, language: string): Promise<Typefaces> {
@@ -294,235 +177,104 @@ export class Setter {
     if (!k) this.styleKeys.set(style, (k = JSON.stringify(style)))
     return k
   }
-
-  /** Sections without words stay out of print. */
-  private printed(s: Section): boolean {
-    return (
-      s.made || s.role === 'part' || !!s.title || s.doc.content.some(b => b.type !== 'paragraph' || !!b.content?.length)
-    )
-  }
-
-  private opensOnRecto(s: Section, style: InteriorStyle): boolean {
-    if (s.role === 'copyright') return false
-    if (s.part === 'front' || s.role === 'part') return true
-    return style.openings.recto
-  }
-
-  private setText(
-    s: Section,
-    label: SectionLabel,
-    ctx: Omit<BlockContext, 'section' | 'lacks'>,
-    side: 'recto' | 'verso',
-    key: string,
-    within?: (blocks: number) => void,
-  ): SetSection {
-    const full = `${key}|${side}|${s.id}|${s.role}|${label.numberWords}|${label.title}|${s.subtitle}`
-    let byKey = this.sections.get(s.doc)
-    if (!byKey) this.sections.set(s.doc, (byKey = new Map()))
-    let done = byKey.get(full)
-    if (!done) {
-      // A few settings of a document are kept (sides, styles being compared), not every one there ever was.
-      if (byKey.size > 5) byKey.delete(byKey.keys().next().value!)
-      const quiet = s.role === 'dedication' || s.role === 'epigraph' || s.role === 'copyright'
-      byKey.set(full, (done = setSection(s, quiet ? { title: '' } : label, ctx, side, undefined, within)))
-    }
-    return done
-  }
-
-  private setMade(
-    book: Book,
-    s: Section,
-    label: SectionLabel,
-    ctx: Omit<BlockContext, 'section' | 'lacks'>,
-    isbn: string | undefined,
-    side: 'recto' | 'verso',
-    entries: ContentsEntry[],
-  ): SetSection {
-    const lacks: Lack[] = []
-    const full: BlockContext = { ...ctx, section: s.id, lacks: lack => lacks.push(lack) }
-    if (s.role === 'contents') {
-      const list = entries.length
-        ? entries
-        : contentsEntries(
-            withNotes(book.sections, ctx.style, book.data.language).filter(x => this.printed(x)),
-            labels(withNotes(book.sections, ctx.style, book.data.language), book.data.language),
-            () => '',
-          )
-      return setSection(s, label, ctx, side, contentsItems(list, s, full))
-    }
-    const layer =
-      s.role === 'title-page'
-        ? titlePage(book, s, full)
-        : s.role === 'half-title'
-          ? halfTitlePage(book, s, full)
-          : s.role === 'copyright'
-            ? copyrightPage(book, s, isbn, full)
-            : undefined
-    const empty = setSection(
-      { ...s, doc: { type: 'doc', content: [] }, title: '', subtitle: undefined },
-      { title: '' },
-      { ...ctx, style: { ...ctx.style, openings: { ...ctx.style.openings, sink: 0 } } },
-      side,
-    )
-    return layer
-      ? { pages: [{ layer, opens: true, filled: 0 }], stats: empty.stats, unmetAt: [], lacks, endNotes: [] }
-      : empty
-  }
-
-  /** Notes at the end of the book, under the names of their sections. */
-  private setNotes(
-    s: Section,
-    label: SectionLabel,
-    ctx: Omit<BlockContext, 'section' | 'lacks'>,
-    side: 'recto' | 'verso',
-    all: { title: string; notes: EndNote[] }[],
-  ): SetSection {
-    const lacks: Lack[] = []
-    const full: BlockContext = { ...ctx, section: s.id, lacks: lack => lacks.push(lack) }
-    const items = all.flatMap(({ title, notes }) => [
-      ...textItems(
-        [{ type: 'text', text: title }],
-        full,
-        { base: ctx.bases.heads[1]!, left: 0, right: 0, indent: 0, align: ctx.style.headings.align, hyphenate: false },
-        { section: s.id, block: '' },
-        { next: () => '' },
-        { before: 1, after: 0, keepNext: true, breakable: false },
-      ),
-      ...endNoteItems(notes, full),
-    ])
-    const set = setSection(s, label, ctx, side, items)
-    return { ...set, lacks: [...set.lacks, ...lacks] }
-  }
-
-  private headFor(book: Book, label: SectionLabel, style: InteriorStyle): { recto: string; verso: string } {
-    return {
-      verso:
-        style.heads.verso === 'author'
-          ? authorLine(book.data) || book.data.title
-          : style.heads.verso === 'title'
-            ? book.data.title
-            : '',
-      recto:
-        style.heads.recto === 'section'
-          ? shortName(label) || book.data.title
-          : style.heads.recto === 'title'
-            ? book.data.title
-            : '',
-    }
-  }
-
-  private furniture(
-    head: string,
-    folioText: string,
-    side: 'recto' | 'verso',
-    ctx: Omit<BlockContext, 'section' | 'lacks'>,
-  ): Layer {
-    const out = new LayerBuilder(4, 64)
-    runningHead(out, head, side, ctx, ctx.style.folios.at === 'head, outside' ? folioText : '')
-    if (ctx.style.folios.at !== 'head, outside') folio(out, folioText, side, ctx)
-    return out.build()
-  }
 }
 
-/** A leaf of a book: all have one size, and bleed where any of them needs it. */
-function leafOf(
-  spec: PageSpec,
-  ctx: Pick<BlockContext, 'leaf'>,
-  index: number,
-  label: string,
-  bleeds: boolean,
-  layers: PageMarks['layers'],
-): PageMarks {
-  const side = index % 2 === 0 ? 'recto' : 'verso'
+/** The index that a section begins at, where pages are set up to `at`. */
+const fromRecto = (s: Section, layout: Layout, at: number): number =>
+  opensOnRecto(s, layout.ctxOf(s).style) && at % 2 === 1 ? at + 1 : at
+
+/** Front matter is numbered by itself, in roman numerals; what follows begins on a recto with 1. */
+function orderOf(layout: Layout, chosen: Section[], set: SetBook): Order {
+  const starts = new Map<string, number>()
+  const through = (parts: Section[], from: number): number =>
+    parts.reduce((at, s) => {
+      const start = fromRecto(s, layout, at)
+      starts.set(s.id, start)
+      return start + set.get(s.id)!.pages.length
+    }, from)
+  const behind = chosen.filter(s => s.part !== 'front')
+  const front = through(
+    chosen.filter(s => s.part === 'front'),
+    0,
+  )
+  const frontPages = behind.length ? front + (front % 2) : front
+  const end = through(behind, frontPages)
+  const before = layout.spec.planned ?? 0
   return {
-    width: spec.width,
-    height: spec.height,
-    bleed: bleedEdges(bleeds ? ctx.leaf : { bleed: 0, bleedsInside: false }, side),
-    layers,
-    label,
-    side,
+    starts,
+    total: end + (end % 2),
+    label: index => (index < frontPages || !behind.length ? roman(index + 1) : String(index - frontPages + 1 + before)),
   }
 }
 
-const blockOf = (
-  {
-    inside,
-    margins,
-    measure,
-    lines,
-  }: { inside: number; margins: InteriorStyle['margins']; measure: number; lines: number },
-  style: InteriorStyle,
-): Pick<Interior, 'block' | 'outside'> => ({
-  block: { x: inside, y: margins.head, width: measure, height: lines * style.text.leading },
-  outside: margins.outside,
-})
-
-/** The section that notes at the end of the book stand in: made while setting, not part of the book. */
-const NOTES = 'notes-of-the-book'
-const hasNotes = (s: Section): boolean => !s.made && JSON.stringify(s.doc).includes('"footnote"')
-
-/** The sections, and one for the book's notes behind the text that calls them, where the style keeps notes for the end. */
-function withNotes(sections: Section[], style: InteriorStyle, language: string): Section[] {
-  if (style.notes.at !== 'book') return sections
-  const last = sections.findLastIndex(hasNotes)
-  if (last < 0) return sections
-  const body = sections.findLastIndex(s => s.part === 'body')
-  const at = Math.max(last, body) + 1
-  return [
-    ...sections.slice(0, at),
-    {
-      id: NOTES,
-      part: 'back',
-      role: 'notes',
-      title: notesTitle(language),
-      numbered: false,
-      made: false,
-      doc: { type: 'doc', content: [] },
-    },
-    ...sections.slice(at),
-  ]
+/** All pages, one behind the other, with blank ones where a section begins later. */
+function bound(layout: Layout, chosen: Section[], set: SetBook, { starts, total, label }: Order): PageMarks[] {
+  const leaves: Leaves = { label, bleeds: chosen.some(s => set.get(s.id)!.pages.some(p => p.ground)) }
+  const pages: PageMarks[] = []
+  const blankTo = (index: number): void => {
+    while (pages.length < index) pages.push(leafOf(layout, leaves, pages.length))
+  }
+  for (const s of chosen) {
+    blankTo(starts.get(s.id)!)
+    for (const page of sectionLeaves(layout, s, set.get(s.id)!, leaves, pages.length)) pages.push(page)
+  }
+  blankTo(total)
+  return pages
 }
 
-function contentsEntries(
-  sections: Section[],
-  names: Map<string, SectionLabel>,
-  folioOf: (id: string) => string,
-): ContentsEntry[] {
+/** Sets a page that the book makes from its own data. Contents without `entries` take the room that they will take. */
+function setMade(layout: Layout, s: Section, side: Side, entries: ContentsEntry[]): SetSection {
+  const { book, ctx, names, spec } = layout
+  const lacks: Lack[] = []
+  const full: BlockContext = { ...ctx, section: s.id, lacks: lack => lacks.push(lack) }
+  if (s.role === 'contents') {
+    const items = contentsItems(entries.length ? entries : entriesOf(layout), s, full)
+    return setSection(s, names.get(s.id)!, ctx, { first: side, items })
+  }
+  const layer =
+    s.role === 'title-page'
+      ? titlePage(book, full)
+      : s.role === 'half-title'
+        ? halfTitlePage(book, full)
+        : s.role === 'copyright'
+          ? copyrightPage(book, spec.isbn, full)
+          : undefined
+  const empty = setSection(
+    { ...s, doc: { type: 'doc', content: [] }, title: '', subtitle: undefined },
+    { title: '' },
+    { ...ctx, style: { ...ctx.style, openings: { ...ctx.style.openings, sink: 0 } } },
+    { first: side },
+  )
+  return layer
+    ? { pages: [{ layer, opens: true, filled: 0 }], stats: empty.stats, unmetAt: [], lacks, endNotes: [] }
+    : empty
+}
+
+/** Notes at the end of the book, under the names of their sections. */
+function setNotes(
+  { ctx, names }: Layout,
+  s: Section,
+  side: Side,
+  all: { title: string; notes: EndNote[] }[],
+): SetSection {
+  const lacks: Lack[] = []
+  const full: BlockContext = { ...ctx, section: s.id, lacks: lack => lacks.push(lack) }
+  const items = all.flatMap(({ title, notes }) => [...notesHead(title, full, 1), ...endNoteItems(notes, full)])
+  const set = setSection(s, names.get(s.id)!, ctx, { first: side, items })
+  return { ...set, lacks: [...set.lacks, ...lacks] }
+}
+
+/** What the contents list, with the folios of an order where there is one. */
+function entriesOf({ sections, names }: Layout, order?: Order): ContentsEntry[] {
+  const entryOf = (s: Section, { title, numberWords }: SectionLabel): ContentsEntry => ({
+    id: s.id,
+    title,
+    number: numberWords,
+    folio: order ? order.label(order.starts.get(s.id)!) : '',
+    part: s.role === 'part',
+  })
   return sections
-    .filter(s => roles[s.role].listed && s.role !== 'contents')
-    .map(s => {
-      const label = names.get(s.id)!
-      return { id: s.id, title: label.title, number: label.numberWords, folio: folioOf(s.id), part: s.role === 'part' }
-    })
+    .filter(s => isPrinted(s) && roles[s.role].listed && s.role !== 'contents')
+    .map(s => entryOf(s, names.get(s.id)!))
     .filter(e => e.title || e.number)
-}
-
-function mergeStats(all: SetStats[]): SetStats {
-  const out: SetStats = {
-    lines: 0,
-    fullLines: 0,
-    hyphens: 0,
-    over: 0,
-    gaps: [],
-    unmet: { widows: 0, strandedHeads: 0, unevenSpreads: 0, shortLastPage: 0, hyphensAtRectoFoot: 0 },
-  }
-  for (const s of all) {
-    out.lines += s.lines
-    out.fullLines += s.fullLines
-    out.hyphens += s.hyphens
-    out.over += s.over
-    for (const g of s.gaps) out.gaps.push(g)
-    for (const k of Object.keys(out.unmet) as (keyof typeof out.unmet)[]) out.unmet[k] += s.unmet[k]
-  }
-  return out
-}
-
-/** Evenness of the gaps of full lines: standard deviation ÷ mean, and the share wider than 1.6 × the median. */
-export function evenness(stats: SetStats): { unevenness: number; wide: number } {
-  const g = stats.gaps
-  if (!g.length) return { unevenness: 0, wide: 0 }
-  const mean = g.reduce((a, b) => a + b, 0) / g.length
-  const sd = Math.sqrt(g.reduce((a, b) => a + (b - mean) ** 2, 0) / g.length)
-  const median = [...g].sort((a, b) => a - b)[g.length >> 1]!
-  return { unevenness: sd / mean, wide: g.filter(x => x > 1.6 * median).length / g.length }
 }

@@ -7,96 +7,66 @@ import { setAlone } from './opening'
 import { legible } from './style'
 import type { TextBase } from './typefaces'
 
-/** Sets stacked lines of text from `y` (a baseline) down; returns the baseline after the last. */
-function stack(
-  out: LayerBuilder,
-  text: string,
-  base: TextBase,
-  y: number,
-  leading: number,
-  ctx: BlockContext,
-  place: MarkPlace,
-  align: 'center' | 'left' = 'center',
-): number {
+/** Words that stand by themselves: their face, the baseline of their first line and the distance of the next, points. */
+interface Stacked {
+  base: TextBase
+  y: number
+  leading: number
+}
+
+/** Sets centred lines of text from `y` down; returns the baseline after the last. */
+function stack(out: LayerBuilder, text: string, { base, y, leading }: Stacked, ctx: BlockContext): number {
   if (!text) return y
-  const { paragraph, lines, rules } = setAlone(text, base, ctx, align)
+  const { paragraph, lines, rules } = setAlone(text, base, ctx)
+  const place = { section: ctx.section, block: '' }
   for (let i = 0; i < lines.count; i++)
-    setLine(out, linePieces(paragraph, lines, i), rules, 0, 0, y + i * leading, place)
+    setLine(out, linePieces(paragraph, lines, i), rules, { y: y + i * leading, place })
   return y + lines.count * leading
 }
 
 /** The title page from the book's data: title and subtitle above the middle, author below, imprint at the foot. */
-export function titlePage(book: Book, section: Section, ctx: BlockContext): Layer {
+export function titlePage({ data, ...book }: Book, ctx: BlockContext): Layer {
   const out = new LayerBuilder()
-  const { size } = ctx.style.text
-  const height = ctx.lines * ctx.style.text.leading
-  const place = { section: section.id, block: '' }
+  const { leading, size } = ctx.style.text
+  const height = ctx.lines * leading
+  const set = (text: string | undefined, of: Stacked): number => stack(out, text ?? '', of, ctx)
   const titleSize = size * 2.9
-  let y = stack(out, book.data.title, { size: titleSize }, height * 0.26, titleSize * 1.14, ctx, place)
-  if (book.data.subtitle)
-    y = stack(out, book.data.subtitle, { size: size * 1.35, italic: true }, y + size * 0.4, size * 1.8, ctx, place)
-  const series = seriesLine(book)
-  if (series)
-    y = stack(
-      out,
-      series,
-      { size: size * 1.05, smallCaps: true, tracking: 0.06 },
-      y + size * 0.8,
-      size * 1.5,
-      ctx,
-      place,
-    )
-  stack(out, authorLine(book.data), { size: size * 1.5 }, Math.max(y + size * 2, height * 0.56), size * 1.9, ctx, place)
+  let y = set(data.title, { base: { size: titleSize }, y: height * 0.26, leading: titleSize * 1.14 })
+  if (data.subtitle)
+    y = set(data.subtitle, { base: { size: size * 1.35, italic: true }, y: y + size * 0.4, leading: size * 1.8 })
+  const series = seriesLine({ ...book, data })
+  if (series) {
+    const base = { size: size * 1.05, smallCaps: true, tracking: 0.06 }
+    y = set(series, { base, y: y + size * 0.8, leading: size * 1.5 })
+  }
+  const author = { base: { size: size * 1.5 }, y: Math.max(y + size * 2, height * 0.56), leading: size * 1.9 }
+  set(authorLine(data), author)
   const foot = height - size * 0.4
-  if (book.data.imprint.place) {
-    stack(
-      out,
-      book.data.imprint.name,
-      { size: size * 1.05, smallCaps: true, tracking: 0.08 },
-      foot - size * 1.5,
-      size * 1.5,
-      ctx,
-      place,
-    )
-    stack(out, book.data.imprint.place, { size, italic: true }, foot, size * 1.5, ctx, place)
-  } else
-    stack(
-      out,
-      book.data.imprint.name,
-      { size: size * 1.05, smallCaps: true, tracking: 0.08 },
-      foot,
-      size * 1.5,
-      ctx,
-      place,
-    )
+  const { name, place } = data.imprint
+  const imprint = { base: { size: size * 1.05, smallCaps: true, tracking: 0.08 }, leading: size * 1.5 }
+  set(name, { ...imprint, y: place ? foot - size * 1.5 : foot })
+  set(place, { base: { size, italic: true }, y: foot, leading: size * 1.5 })
   return out.build()
 }
 
-export function halfTitlePage(book: Book, section: Section, ctx: BlockContext): Layer {
+export function halfTitlePage(book: Book, ctx: BlockContext): Layer {
   const out = new LayerBuilder()
-  stack(
-    out,
-    book.data.title,
-    { size: ctx.style.text.size * 1.5 },
-    ctx.lines * ctx.style.text.leading * 0.3,
-    ctx.style.text.size * 1.9,
-    ctx,
-    { section: section.id, block: '' },
-  )
+  const { leading, size } = ctx.style.text
+  stack(out, book.data.title, { base: { size: size * 1.5 }, y: ctx.lines * leading * 0.3, leading: size * 1.9 }, ctx)
   return out.build()
 }
 
-export function copyrightPage(book: Book, section: Section, isbn: string | undefined, ctx: BlockContext): Layer {
+export function copyrightPage(book: Book, isbn: string | undefined, ctx: BlockContext): Layer {
   const out = new LayerBuilder()
   const base = { size: legible(ctx.style, ctx.style.text.size - 2) }
   const leading = Math.max(base.size * 1.2, ctx.style.text.leading - 2)
   const lines = copyrightLines(book, isbn).map(t => setAlone(t, base, ctx, 'left'))
-  const place = { section: section.id, block: '' }
+  const place = { section: ctx.section, block: '' }
   const total = lines.reduce((n, l) => n + l.lines.count * leading + leading * 0.45, 0)
   let y = ctx.lines * ctx.style.text.leading - total + leading
   for (const l of lines) {
     for (let i = 0; i < l.lines.count; i++) {
-      setLine(out, linePieces(l.paragraph, l.lines, i), l.rules, 0, 0, y, place)
+      setLine(out, linePieces(l.paragraph, l.lines, i), l.rules, { y, place })
       y += leading
     }
     y += leading * 0.45
@@ -153,26 +123,20 @@ export function contentsItems(entries: ContentsEntry[], section: Section, ctx: B
       keepNext: e.part,
       solid: true,
       variants: ofLines(count),
-      draw: (out, _v, _f, _t, row, report) => {
+      draw: (out, { row }, report) => {
         for (let i = 0; i < lines.count; i++) {
           const y = (row + i) * leading + baselineIn(leading)
-          report(setLine(out, linePieces(paragraph, lines, i), rules, i ? size : 0, 0, y, place))
-          if (i === lines.count - 1 && e.folio) {
-            const figures = ctx.faces.of({ size, lining: true })
-            const f = figures.frag(e.folio)
-            if (ctx.style.contents.leaders && !e.part)
-              leaders(
-                out,
-                lineEnd(paragraph, lines, i, rules) + size * 0.5,
-                ctx.measure - f.width - size * 0.4,
-                y,
-                size,
-              )
-            // A space between title and folio, so that they extract as two words.
-            out.run(figures.face, size, 1, y, figures.colour, place)
-            out.glyph(figures.spacePair, ctx.measure - f.width - figures.space)
-            setFrag(out, f, 1, ctx.measure - f.width, y, place)
-          }
+          report(setLine(out, linePieces(paragraph, lines, i), rules, { indent: i ? size : 0, y, place }))
+          if (i < lines.count - 1 || !e.folio) continue
+          const figures = ctx.faces.of({ size, lining: true })
+          const f = figures.frag(e.folio)
+          const x = ctx.measure - f.width
+          if (ctx.style.contents.leaders && !e.part)
+            leaders(out, lineEnd(paragraph, lines, i, rules) + size * 0.5, x - size * 0.4, y, size)
+          // A space between title and folio, so that they extract as two words.
+          out.run({ face: figures.face, size, baseline: y, colour: figures.colour, place })
+          out.glyph(figures.spacePair, x - figures.space)
+          setFrag(out, f, { x, y, place })
         }
       },
     })

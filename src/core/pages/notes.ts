@@ -1,4 +1,4 @@
-import { type FootnoteJson, printedWords } from '../book'
+import type { FootnoteJson } from '../book'
 import type { MarkPlace } from '../marks'
 import {
   breakParagraph,
@@ -13,13 +13,6 @@ import { baselineIn, type BlockContext } from './context'
 import { type FlowItem, type FlowNote, itemOf, ofLines } from './flow'
 import { buildText, rulesFor } from './text'
 
-/** A note that stands with others at the end of its chapter or of the book. */
-export interface EndNote {
-  note: FootnoteJson
-  mark: string
-  place: MarkPlace
-}
-
 /** Lines of each part of a long note behind its first: small, so that they fill a page's foot. */
 const PART = 3
 
@@ -33,10 +26,8 @@ export function setNote(note: FootnoteJson, mark: string, ctx: BlockContext, pla
       { type: 'text', text: '\u00a0' },
       ...(note.content ?? []),
     ],
-    ctx,
+    { ctx, place },
     base,
-    place,
-    () => '',
   )
   const rules: BreakRules = {
     ...rulesFor(
@@ -61,7 +52,10 @@ export function setNote(note: FootnoteJson, mark: string, ctx: BlockContext, pla
       draw: (out, y, report) => {
         for (let i = from; i < to; i++)
           report(
-            setLine(out, linePieces(fitted, b, i), rules, 0, 0, y + (i - from) * leading + baselineIn(leading), place),
+            setLine(out, linePieces(fitted, b, i), rules, {
+              y: y + (i - from) * leading + baselineIn(leading),
+              place,
+            }),
           )
       },
     }
@@ -69,63 +63,6 @@ export function setNote(note: FootnoteJson, mark: string, ctx: BlockContext, pla
     parts.push(part)
   }
   return parts
-}
-
-/** What notes at an end are called. */
-export const notesTitle = (language: string): string => printedWords(language).notes
-
-/** Notes that stand together at the end of a chapter or of the book, one item each, on their own leading; whole lines of the grid pass below. */
-export function endNoteItems(notes: EndNote[], ctx: BlockContext): FlowItem[] {
-  const { leading } = ctx.style.text
-  const own = ctx.style.notes.leading
-  const base = ctx.bases.note
-  const hang = base.size * 1.9
-  return notes.flatMap(({ note, mark, place }, i): FlowItem[] => {
-    const p = buildText(
-      [{ type: 'text', text: `${mark}.` }, { type: 'text', text: ' ' }, ...(note.content ?? [])],
-      ctx,
-      base,
-      place,
-      () => '',
-    )
-    if (!p.frags.length) return []
-    const rules: BreakRules = {
-      ...rulesFor(
-        ctx,
-        { base, left: hang, right: 0, indent: 0, align: ctx.style.text.align, hyphenate: ctx.style.text.hyphenate },
-        ctx.measure - hang,
-      ),
-      indents: [-hang * 0.55, 0],
-    }
-    const fitted = splitLong(p, rules.measure)
-    const b = breakParagraph(fitted, rules)[0]!
-    // As many lines of the grid as hold its own; a note of more than a page is parted like text.
-    const rows = Math.ceil((b.count * own) / leading - 1e-6)
-    const parted = rows > ctx.lines / 2
-    return [
-      itemOf({
-        before: i ? 0 : 1,
-        breakable: parted,
-        solid: !parted,
-        variants: ofLines(parted ? b.count : rows),
-        draw: (out, _v, from, to, row, report) => {
-          const step = parted ? leading : own
-          for (let k = from; k < (parted ? to : b.count); k++)
-            report(
-              setLine(
-                out,
-                linePieces(fitted, b, k),
-                rules,
-                0,
-                k ? hang : hang * 0.45,
-                row * leading + (k - from) * step + baselineIn(leading),
-                place,
-              ),
-            )
-        },
-      }),
-    ]
-  })
 }
 
 /**
@@ -168,6 +105,6 @@ export const restOfNotes = (rest: FlowNote[], leading: number): FlowItem[] =>
       breakBefore: i === 0,
       solid: true,
       variants: ofLines(Math.ceil(note.height / leading - 1e-6)),
-      draw: (out, _v, _f, _t, row, report) => note.draw(out, row * leading, report),
+      draw: (out, { row }, report) => note.draw(out, row * leading, report),
     }),
   )

@@ -54,19 +54,20 @@ export function opening(section: Section, label: SectionLabel, ctx: BlockContext
     itemOf({
       keepNext: true,
       variants: ofLines(rows),
-      draw: (out, _v, _f, _t, row, report) => {
+      draw: (out, { row }, report) => {
         let y = (row + head) * text.leading
         picture?.draw(out, row)
         set.forEach((s, i) => {
           if (i) y += s.down
           if (s.ornament) {
             const cx = openings.align === 'left' ? text.size * 2.2 : ctx.measure / 2
-            if (!drawOwnOrnament(out, openings.ornamentPicture, cx, y - text.size * 0.3, text.size * 2.6, ctx))
-              drawOrnament(out, openings.ornament, cx, y - text.size * 0.3, text.size * 1.25)
+            const cy = y - text.size * 0.3
+            if (!drawOwnOrnament(out, openings.ornamentPicture, { cx, cy, height: text.size * 2.6 }, ctx))
+              drawOrnament(out, openings.ornament, cx, cy, text.size * 1.25)
           }
           for (let k = 0; k < s.lines.count; k++) {
             if (k) y += s.base.size * 1.22
-            report(setLine(out, linePieces(s.paragraph, s.lines, k), s.rules, 0, 0, y, place))
+            report(setLine(out, linePieces(s.paragraph, s.lines, k), s.rules, { y, place }))
           }
         })
       },

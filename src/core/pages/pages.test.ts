@@ -277,16 +277,18 @@ describe('the gutter settles with the page count', () => {
     const profile = profileOf('harrowmere', shippedProfiles)
     const narrow = { ...harbourRoman, margins: { ...harbourRoman.margins, inside: 20 / 72 } }
     const rule = (pages: number) => insideMargin(profile, 'paperback', pages)
-    const interior = await settleInterior(new Setter(shelf), book, narrow, { width: 432, height: 648 }, rule)
+    const interior = await settleInterior(
+      new Setter(shelf),
+      { book, style: narrow, spec: { width: 432, height: 648 } },
+      rule,
+    )
     expect(interior.spec.inside).toBeGreaterThanOrEqual(rule(interior.pages.length) - 1e-6)
     expect(interior.spec.inside).toBeCloseTo(rule(interior.pages.length), 3)
   })
   test('a rule that grows with every page still ends', async () => {
     const interior = await settleInterior(
       new Setter(shelf),
-      bookOf(longText(4000, 2)),
-      harbourRoman,
-      { width: 432, height: 648 },
+      { book: bookOf(longText(4000, 2)), style: harbourRoman, spec: { width: 432, height: 648 } },
       pages => 50 + pages,
     )
     expect(interior.spec.inside).toBeGreaterThanOrEqual(50 + interior.pages.length - 1e-6)

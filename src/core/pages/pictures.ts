@@ -1,55 +1,52 @@
 import type { Asset, BlockJson, ImageJson } from '../book'
 import { type LayerBuilder, type MarkPlace, PathBuilder } from '../marks'
-import { baselineIn, type BlockContext, type NoteCounter, type Setting } from './context'
-import { type Beside, type FlowItem, itemOf, type LeafFrame, ofLines } from './flow'
+import { baselineIn, type NoteCounter, type Setting, type Spot } from './context'
+import { type Beside, type FlowItem, itemOf, type LeafFrame, ofLines, type Report, wholeAt } from './flow'
 import { isContinuation } from './notes'
 import { altOf, sharpWidth } from './smallPictures'
 import { textItems } from './textItems'
 
 /** A picture and its caption where it stands. One beside the text waits in the setting for the paragraphs that follow. */
-export function addImage(
-  out: FlowItem[],
-  block: ImageJson,
-  ctx: BlockContext,
-  s: Setting,
-  place: MarkPlace,
-  notes: NoteCounter,
-  following?: BlockJson,
-): void {
-  const asset = ctx.assets.get(block.attrs.asset)
+export function addImage(out: FlowItem[], block: ImageJson, spot: Spot, s: Setting, following?: BlockJson): void {
+  const asset = spot.ctx.assets.get(block.attrs.asset)
   if (!asset) {
-    const caption = captionOf(block, ctx, s.left, s.right, place, notes)
+    const caption = captionOf(block, spot, s)
     if (caption) out.push({ ...caption, before: 1, after: 1, solid: true })
     return
   }
   const { stands = 'measure' } = block.attrs
-  if (stands === 'page' || stands === 'plate') out.push(leafItem(block, asset, ctx, place, notes))
+  if (stands === 'page' || stands === 'plate') out.push(leafItem({ block, asset }, spot))
   else {
     const beside =
       stands !== 'measure' && following?.type === 'paragraph' && !s.beside
-        ? besideText(block, asset, stands, ctx, s, place, notes)
+        ? besideText({ block, asset }, stands, spot, s)
         : undefined
     if (beside) s.beside = beside
-    else out.push(inMeasure(block, asset, ctx, s, place, notes))
+    else out.push(inMeasure({ block, asset }, spot, s))
   }
 }
 
+/** A picture's block with the picture. */
+interface Picture {
+  block: ImageJson
+  asset: Asset
+}
+
+/** What stands under a picture, between insets in points. */
 const captionOf = (
   block: ImageJson,
-  ctx: BlockContext,
-  left: number,
-  right: number,
-  place: MarkPlace,
-  notes: NoteCounter,
+  spot: Spot,
+  { left, right }: Pick<Setting, 'left' | 'right'>,
 ): FlowItem | undefined =>
   textItems(
     block.content,
-    ctx,
-    { base: ctx.bases.caption, left, right, indent: 0, align: 'center', hyphenate: false },
-    place,
-    notes,
+    spot,
+    { base: spot.ctx.bases.caption, left, right, indent: 0, align: 'center', hyphenate: false },
     { before: 0, after: 0, keepNext: false, breakable: false },
   )[0]
+
+const drawCaption = (caption: FlowItem | undefined, out: LayerBuilder, row: number, report: Report): void =>
+  caption?.draw(out, wholeAt(caption, row), report)
 
 const linesOf = (caption: FlowItem | undefined): number => caption?.variants[0]!.lines ?? 0
 
@@ -61,16 +58,10 @@ function notesOf(caption: FlowItem | undefined, counter: NoteCounter): Beside['n
 }
 
 /** On lines of its own, with its caption below. */
-function inMeasure(
-  block: ImageJson,
-  asset: Asset,
-  ctx: BlockContext,
-  s: Setting,
-  place: MarkPlace,
-  notes: NoteCounter,
-): FlowItem {
+function inMeasure({ block, asset }: Picture, spot: Spot, s: Setting): FlowItem {
+  const { ctx, place } = spot
   const { leading } = ctx.style.text
-  const caption = captionOf(block, ctx, s.left, s.right, place, notes)
+  const caption = captionOf(block, spot, s)
   const measure = ctx.measure - s.left - s.right
   // Never larger than its pixels allow in print, never higher than the page.
   let width = Math.min(measure * Math.min(1, Math.max(0.05, block.attrs.share)), sharpWidth(asset))
@@ -81,13 +72,13 @@ function inMeasure(
     height = most
   }
   const rows = Math.ceil(height / leading - 1e-6)
-  const called = notesOf(caption, notes)
+  const called = notesOf(caption, spot.notes)
   return itemOf({
     before: 1,
     after: 1,
     solid: true,
     variants: ofLines(rows + linesOf(caption), called),
-    draw: (layer, _v, _f, _t, row, report) => {
+    draw: (layer, { row }, report) => {
       layer.add({
         kind: 'image',
         asset: asset.id,
@@ -98,7 +89,7 @@ function inMeasure(
         alt: altOf(block.attrs),
         place,
       })
-      caption?.draw(layer, 0, 0, linesOf(caption), row + rows, report)
+      drawCaption(caption, layer, row + rows, report)
     },
   })
 }
@@ -110,15 +101,8 @@ const LEAST_BESIDE = 11
  * Beside the text: its top level with the first line's capitals, its foot on a baseline. Undefined where the lines beside
  * it would be too narrow, or the page too low.
  */
-function besideText(
-  block: ImageJson,
-  asset: Asset,
-  side: 'left' | 'right',
-  ctx: BlockContext,
-  s: Setting,
-  place: MarkPlace,
-  notes: NoteCounter,
-): Beside | undefined {
+function besideText({ block, asset }: Picture, side: 'left' | 'right', spot: Spot, s: Setting): Beside | undefined {
+  const { ctx, place } = spot
   const { leading, size } = ctx.style.text
   const measure = ctx.measure - s.left - s.right
   const caps = ctx.faces.of(s.base).face.metrics.capHeight * s.base.size
@@ -134,13 +118,13 @@ function besideText(
   const height = (lines - 1) * leading + caps
   const width = height / ratio
   const x = side === 'left' ? s.left : ctx.measure - s.right - width
-  const caption = captionOf(block, ctx, x, ctx.measure - x - width, place, notes)
+  const caption = captionOf(block, spot, { left: x, right: ctx.measure - x - width })
   return {
     rows: lines + linesOf(caption),
     side,
     room: width + space,
-    notes: notesOf(caption, notes),
-    draw: (layer, _v, _f, _t, row, report) => {
+    notes: notesOf(caption, spot.notes),
+    draw: (layer, { row }, report) => {
       layer.add({
         kind: 'image',
         asset: asset.id,
@@ -151,7 +135,7 @@ function besideText(
         alt: altOf(block.attrs),
         place,
       })
-      caption?.draw(layer, 0, 0, linesOf(caption), row + lines, report)
+      drawCaption(caption, layer, row + lines, report)
     },
   }
 }
@@ -179,9 +163,9 @@ export function standBeside(items: FlowItem[], s: Setting, next: BlockJson | und
     breakable: !holds && ends && item.breakable,
     // One line may stand at a page's foot if the picture's last row does.
     keepFirst: ends ? (item.keepFirst > 2 ? Math.max(rows, item.keepFirst) : rows) : item.keepFirst,
-    draw: (layer, v, from, to, row, report) => {
-      if (from === 0) draw?.(layer, 0, 0, 0, row, report)
-      item.draw(layer, v, from, to, row, report)
+    draw: (layer, part, report) => {
+      if (part.from === 0) draw?.(layer, part, report)
+      item.draw(layer, part, report)
     },
   }
   return holds && next?.type !== 'paragraph' ? [set, ...items.slice(1), ...restBeside(s)] : [set, ...items.slice(1)]
@@ -197,15 +181,16 @@ export function restBeside(s: Setting): FlowItem[] {
       after: 1,
       solid: true,
       variants: ofLines(beside.rows, beside.notes),
-      draw: (layer, v, from, to, row, report) => beside.draw?.(layer, v, from, to, row, report),
+      draw: (layer, part, report) => beside.draw?.(layer, part, report),
     }),
   ]
 }
 
 /** A page of its own: in the text block with its caption, or as a plate over the edges of the leaf (down to its caption, where it has one). */
-function leafItem(block: ImageJson, asset: Asset, ctx: BlockContext, place: MarkPlace, notes: NoteCounter): FlowItem {
+function leafItem({ block, asset }: Picture, spot: Spot): FlowItem {
+  const { ctx, notes, place } = spot
   const { leading } = ctx.style.text
-  const caption = captionOf(block, ctx, 0, 0, place, notes)
+  const caption = captionOf(block, spot, { left: 0, right: 0 })
   // Notes that the caption calls stand under the text that follows: the leaf has no foot of its own.
   notes.waiting?.push(...(caption?.variants[0]!.notes ?? []).map(n => n.note))
   const bleeds = block.attrs.stands === 'plate'
@@ -216,7 +201,7 @@ function leafItem(block: ImageJson, asset: Asset, ctx: BlockContext, place: Mark
     draw: () => undefined,
     leaf: {
       ...(bleeds
-        ? { ground: (layer, on) => plate(layer, asset, block, on, caption ? on.top + room : undefined, place) }
+        ? { ground: (layer, on) => plate(layer, { block, asset }, on, caption ? on.top + room : undefined, place) }
         : {}),
       draw: (layer, report) => {
         if (!bleeds) {
@@ -237,7 +222,7 @@ function leafItem(block: ImageJson, asset: Asset, ctx: BlockContext, place: Mark
             place,
           })
         }
-        caption?.draw(layer, 0, 0, linesOf(caption), ctx.lines - linesOf(caption), report)
+        drawCaption(caption, layer, ctx.lines - linesOf(caption), report)
       },
     },
   })
@@ -246,8 +231,7 @@ function leafItem(block: ImageJson, asset: Asset, ctx: BlockContext, place: Mark
 /** A picture that fills the leaf and its bleed: scaled to cover, cut evenly, never distorted. */
 function plate(
   layer: LayerBuilder,
-  asset: Asset,
-  block: ImageJson,
+  { block, asset }: Picture,
   { width, height, bleed }: LeafFrame,
   foot: number | undefined,
   place: MarkPlace,

@@ -3,7 +3,8 @@ import type { Book, PagePlan } from '../book'
 import { type Layer, LayerBuilder, type PageMarks, PathBuilder } from '../marks'
 import type { Ticker } from '../trade'
 import { type FontShelf, setFrag } from '../type'
-import type { Interior, PageSpec } from './interior'
+import type { Interior } from './interior'
+import type { PageSpec } from './layout'
 import { bleedEdges } from './section'
 
 /** Margins of planned pages that say nothing else, points: a ruled page fills its leaf. */
@@ -78,7 +79,7 @@ export async function withPlan(
         const x = plan.folios === 'centre' ? middle : recto ? width - outer - frag.width : outer
         // In the middle of the foot margin, but never nearer to the edge than print may stand.
         const y = height - Math.max(least, (foot - FOLIO.size) / 2)
-        setFrag(out, frag, 1, x, y, { section: `run:${run.id}`, block: 'folio' })
+        setFrag(out, frag, { x, y, place: { section: `run:${run.id}`, block: 'folio' } })
         layers.push({ layer: out.build(), x: 0, y: 0 })
       }
       add(label, layers)

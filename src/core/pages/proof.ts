@@ -1,5 +1,5 @@
 import { BLACK, LayerBuilder, type PageMarks, PathBuilder } from '../marks'
-import { setFrag, type TextStyle } from '../type'
+import { setWords, type TextStyle } from '../type'
 
 /** Room round the trim for crop marks and words, points. */
 const SLUG = 30
@@ -42,13 +42,8 @@ export function proofPages(
           .build(),
       })
     }
-    let x = clear + LENGTH * 0.4
-    for (const w of words(p, index).split(' ')) {
-      x = setFrag(out, style.frag(w), 1, x, p.height + edge.bottom - 9, nowhere)
-      out.run(style.face, style.size, 1, p.height + edge.bottom - 9, style.colour, nowhere)
-      out.glyph(style.spacePair, x)
-      x += style.space
-    }
+    const at = { x: clear + LENGTH * 0.4, y: p.height + edge.bottom - 9, place: nowhere }
+    setWords(out, words(p, index).split(' '), style, at)
     return { ...p, bleed: edge, layers: [...p.layers, { layer: out.build(), x: 0, y: 0 }] }
   })
 }

@@ -1,14 +1,13 @@
 import { roles, type Section, type SectionLabel } from '../book'
 import { BLACK, type Edges, type Layer, LayerBuilder, PathBuilder } from '../marks'
-import type { SetLine } from '../type'
 import { flowItems } from './blocks'
 import type { BlockContext } from './context'
-import type { FlowItem } from './flow'
+import type { FlowItem, Report } from './flow'
 import type { Lack } from './lacks'
 import { opening } from './opening'
-import { endNoteItems, type EndNote, notesTitle } from './notes'
-import { textItems } from './textItems'
+import { endNoteItems, type EndNote, notesHead, notesTitle } from './endNotes'
 import { type CutPage, type PageFrame, paginate, type Unmet, type UnmetAt } from './paginate'
+import { emptyStats, reportTo, type SetStats } from './setStats'
 
 /** A page of a section without head and folio; the layer's origin is the text block's top left. */
 export interface ContentPage {
@@ -23,17 +22,6 @@ export interface ContentPage {
   filled: number
 }
 
-/** How the lines of a section came out; gaps as parts of the natural gap. */
-export interface SetStats {
-  lines: number
-  fullLines: number
-  hyphens: number
-  over: number
-  /** Width of the gaps of every full line ÷ natural width. */
-  gaps: number[]
-  unmet: Unmet
-}
-
 export interface SetSection {
   pages: ContentPage[]
   stats: SetStats
@@ -44,69 +32,38 @@ export interface SetSection {
   endNotes: EndNote[]
 }
 
-/** Sets a section: its items are made, cut into pages, drawn. `first` is the side that its first page will be; `done` hears how many blocks are set. */
+/** What all sections of a book have in common. */
+export type BookContext = Omit<BlockContext, 'section' | 'lacks'>
+
+export interface SectionOptions {
+  /** The side that its first page will be. */
+  first: 'recto' | 'verso'
+  /** In place of its text: a made page, the contents, notes of the book. */
+  items?: FlowItem[]
+  /** Hears how many blocks are set. */
+  done?: (blocks: number) => void
+}
+
+/** Sets a section: its items are made, cut into pages, drawn. */
 export function setSection(
   section: Section,
   label: SectionLabel,
-  ctx: Omit<BlockContext, 'section' | 'lacks'>,
-  first: 'recto' | 'verso',
-  items?: FlowItem[],
-  done?: (blocks: number) => void,
+  ctx: BookContext,
+  { first, items, done }: SectionOptions,
 ): SetSection {
   const lacks: Lack[] = []
   const full: BlockContext = { ...ctx, section: section.id, lacks: lack => lacks.push(lack) }
-  const opens = opening(section, label, full)
+  const { make, endNotes } = itemsOf(section, opening(section, label, full), full, { items, done })
   // What the opening lacks stays said when the text is set again.
   const lackedByOpening = lacks.length
-  const { at } = ctx.style.notes
-  const kept: EndNote[] | undefined = at === 'foot' ? undefined : []
-  const made = (c: BlockContext): FlowItem[] => (
-    kept && (kept.length = 0),
-    [
-      ...opens,
-      ...(items ??
-        flowItems(
-          section.doc,
-          c,
-          opens.length > 0 && !!roles[section.role].headed,
-          section.role === 'dedication' || section.role === 'epigraph',
-          done,
-          kept,
-        )),
-    ]
-  )
-  let flow = made(full)
-  const noted = (flow: FlowItem[]): FlowItem[] =>
-    at === 'chapter' && kept?.length
-      ? [
-          ...flow,
-          ...textItems(
-            [{ type: 'text', text: notesTitle(ctx.faces.language) }],
-            full,
-            {
-              base: ctx.bases.heads[1]!,
-              left: 0,
-              right: 0,
-              indent: 0,
-              align: ctx.style.headings.align,
-              hyphenate: false,
-            },
-            { section: section.id, block: '' },
-            { next: () => '' },
-            { before: 2, after: 0, keepNext: true, breakable: false },
-          ),
-          ...endNoteItems(kept, full),
-        ]
-      : flow
-  flow = noted(flow)
-  const endNotes = at === 'book' ? (kept ?? []) : []
-  if (!flow.length) return { pages: [], stats: emptyStats(), unmetAt: [], lacks, endNotes }
+  let flow = make(full)
+  if (!flow.length) return { pages: [], stats: emptyStats(), unmetAt: [], lacks, endNotes: endNotes() }
   const frame: PageFrame = { lines: ctx.lines, leading: ctx.style.text.leading, noteRule: NOTE_RULE, first }
   let { pages, unmet, unmetAt } = paginate(flow, frame)
   // A chapter whose pages do not level, or whose last has too few lines, is tried again with spreads a line long, then with every length that its paragraphs can take: that costs, and is rare.
   const further = [
     () => flow,
-    () => (items ? undefined : ((lacks.length = lackedByOpening), noted(made({ ...full, everyLength: true })))),
+    () => (items ? undefined : ((lacks.length = lackedByOpening), make({ ...full, everyLength: true }))),
   ]
   for (const [i, other] of further.entries()) {
     if (worth(unmet) < 10) break
@@ -122,13 +79,47 @@ export function setSection(
   const out = new LayerBuilder(96, 3072)
   const side = (i: number): 'recto' | 'verso' => ((i % 2 === 0) === (first === 'recto') ? 'recto' : 'verso')
   return {
-    pages: pages.map((p, i) => draw(out, p, flow, full, stats, i === 0, side(i))),
+    pages: pages.map((p, i) => drawPage(out, p, flow, { ctx: full, stats, opens: i === 0, side: side(i) })),
     stats,
     unmetAt,
     lacks,
-    endNotes,
+    endNotes: endNotes(),
   }
 }
+
+/** Makes a section's items, once or again in another context: its opening, its text, and its notes where they stand at its end. */
+function itemsOf(
+  section: Section,
+  opens: FlowItem[],
+  ctx: BlockContext,
+  { items, done }: Pick<SectionOptions, 'items' | 'done'>,
+): { make: (ctx: BlockContext) => FlowItem[]; endNotes: () => EndNote[] } {
+  const { at } = ctx.style.notes
+  const apart = section.role === 'dedication' || section.role === 'epigraph'
+  let kept: EndNote[] = []
+  const textOf = (c: BlockContext): FlowItem[] => {
+    kept = []
+    return flowItems(section.doc, c, {
+      opens: opens.length > 0 && !!roles[section.role].headed,
+      apart,
+      ...(done ? { done } : {}),
+      ...(at === 'foot' ? {} : { keepNotes: kept }),
+    })
+  }
+  return {
+    make: c => {
+      const flow = [...opens, ...(items ?? textOf(c))]
+      return at === 'chapter' && kept.length ? [...flow, ...notesUnder(ctx, kept)] : flow
+    },
+    endNotes: () => (at === 'book' ? kept : []),
+  }
+}
+
+/** The notes of a chapter under their title. */
+const notesUnder = (ctx: BlockContext, notes: EndNote[]): FlowItem[] => [
+  ...notesHead(notesTitle(ctx.faces.language), ctx, 2),
+  ...endNoteItems(notes, ctx),
+]
 
 /** How much is unmet, in the order of the wishes. */
 const worth = (u: Unmet): number =>
@@ -141,28 +132,21 @@ const roomBelow = ({ style }: Pick<BlockContext, 'style'>): boolean =>
 /** Space between text and notes, with the hairline in it. */
 const NOTE_RULE = 9
 
-function draw(
-  out: LayerBuilder,
-  page: CutPage,
-  flow: FlowItem[],
-  ctx: BlockContext,
-  stats: SetStats,
-  opens: boolean,
-  side: 'recto' | 'verso',
-): ContentPage {
-  const report = (line: SetLine): void => {
-    stats.lines++
-    if (line.hyphen) stats.hyphens++
-    if (line.over > 0) stats.over++
-    if (line.full) {
-      stats.fullLines++
-      if (line.naturalGap > 0) stats.gaps.push(line.gap / line.naturalGap)
-    }
-  }
+interface Drawing {
+  ctx: BlockContext
+  /** Takes how each line came out. */
+  stats: SetStats
+  opens: boolean
+  side: 'recto' | 'verso'
+}
+
+function drawPage(out: LayerBuilder, page: CutPage, flow: FlowItem[], on: Drawing): ContentPage {
+  const { ctx, opens } = on
+  const report = reportTo(on.stats)
   const leaf = page.leaf === undefined ? undefined : flow[page.leaf]!.leaf!
   if (leaf) {
     const { width, height, top } = ctx.leaf
-    leaf.ground?.(out, { width, height, bleed: bleedEdges(ctx.leaf, side), top })
+    leaf.ground?.(out, { width, height, bleed: bleedEdges(ctx.leaf, on.side), top })
     const ground = leaf.ground ? out.build() : undefined
     leaf.draw(out, report)
     return { layer: out.build(), ...(ground ? { ground } : {}), leaf: true, opens, filled: 0 }
@@ -170,24 +154,26 @@ function draw(
   for (const p of page.placements) {
     const item = flow[p.item]!
     if (p.led) item.lead?.draw(out, p.row - item.lead.lines, report)
-    item.draw(out, p.variant, p.from, p.to, p.row, report)
+    item.draw(out, p, report)
   }
-  if (page.notes.length) {
-    const { leading } = ctx.style.text
-    const height = page.notes.reduce((h, n) => h + n.height, 0)
-    // Notes stand on the foot of a full page, so that all pages end alike.
-    let y = (ctx.lines - page.short) * leading - height
-    out.add({
-      kind: 'path',
-      path: new PathBuilder().rect(0, y - NOTE_RULE * 0.45, ctx.measure * 0.22, 0.4).build(),
-      fill: BLACK,
-    })
-    for (const n of page.notes) {
-      n.draw(out, y, report)
-      y += n.height
-    }
-  }
+  if (page.notes.length) drawNotes(out, page, ctx, report)
   return { layer: out.build(), opens, filled: page.filled }
+}
+
+/** Notes stand on the foot of a full page, so that all pages end alike. */
+function drawNotes(out: LayerBuilder, page: CutPage, ctx: BlockContext, report: Report): void {
+  const { leading } = ctx.style.text
+  const height = page.notes.reduce((h, n) => h + n.height, 0)
+  let y = (ctx.lines - page.short) * leading - height
+  out.add({
+    kind: 'path',
+    path: new PathBuilder().rect(0, y - NOTE_RULE * 0.45, ctx.measure * 0.22, 0.4).build(),
+    fill: BLACK,
+  })
+  for (const n of page.notes) {
+    n.draw(out, y, report)
+    y += n.height
+  }
 }
 
 /** What is printed past each edge of a leaf on one side of the spine, points. */
@@ -198,12 +184,3 @@ export const bleedEdges = (
   const inner = bleedsInside ? bleed : 0
   return { top: bleed, bottom: bleed, left: side === 'recto' ? inner : bleed, right: side === 'recto' ? bleed : inner }
 }
-
-const emptyStats = (): SetStats => ({
-  lines: 0,
-  fullLines: 0,
-  hyphens: 0,
-  over: 0,
-  gaps: [],
-  unmet: { widows: 0, strandedHeads: 0, unevenSpreads: 0, shortLastPage: 0, hyphensAtRectoFoot: 0 },
-})

@@ -1,7 +1,7 @@
-import type { Book } from '../book'
 import type { Ticker } from '../trade'
-import type { Interior, PageSpec, Setter } from './interior'
-import { type InteriorStyle, marginsOf } from './style'
+import type { Interior, Setter } from './interior'
+import type { PageSpec, ToSet } from './layout'
+import { marginsOf } from './style'
 
 /**
  * Settles gutter and page count together: more pages may ask for a wider inside margin, which makes more pages. The
@@ -10,9 +10,7 @@ import { type InteriorStyle, marginsOf } from './style'
  */
 export async function settleInterior(
   setter: Setter,
-  book: Book,
-  style: InteriorStyle,
-  spec: Omit<PageSpec, 'inside'>,
+  { book, style, spec }: Omit<ToSet, 'spec'> & { spec: Omit<PageSpec, 'inside'> },
   rule: (pages: number) => number,
   ticker?: Ticker,
 ): Promise<Interior> {

@@ -17,9 +17,7 @@ export const altOf = (attrs: ImageJson['attrs'] | SignJson['attrs']): string => 
 export function drawOwnOrnament(
   out: LayerBuilder,
   id: string,
-  cx: number,
-  cy: number,
-  height: number,
+  { cx, cy, height }: { cx: number; cy: number; height: number },
   ctx: BlockContext,
 ): boolean {
   const asset = id ? ctx.assets.get(id) : undefined
@@ -51,12 +49,12 @@ export function addSign(b: ParagraphBuilder, sign: SignJson, ctx: BlockContext, 
   )
   const height = Math.min(most, base.size * Math.min(2, Math.max(0.3, sign.attrs.height)))
   const width = (height * asset.width) / asset.height
-  b.sign(width, ctx.faces.of(base), (out, x, baseline, scale, place) =>
+  b.sign(width, ctx.faces.of(base), (out, { x, y, scale = 1, place }) =>
     out.add({
       kind: 'image',
       asset: asset.id,
       x,
-      y: baseline - height,
+      y: y - height,
       width: width * scale,
       height,
       alt: altOf(sign.attrs),

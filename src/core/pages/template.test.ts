@@ -9,7 +9,7 @@ import { templates } from '.'
 const words = { trim: 'the trim', bleed: 'the bleed', safe: 'safe & sound', inside: 'the inside' }
 let style: TextStyle
 beforeAll(async () => {
-  style = new TextStyle([await shelf.face('figtree/regular')], 7.5, [], 'en', BLACK)
+  style = new TextStyle({ faces: [await shelf.face('figtree/regular')], size: 7.5, language: 'en', colour: BLACK })
 })
 const boxes = (p: PageMarks): { box: number[]; fill: boolean }[] => {
   const out: { box: number[]; fill: boolean }[] = []

@@ -1,5 +1,5 @@
 import { type Colour, LayerBuilder, type PageMarks, PathBuilder, rgb } from '../marks'
-import { setFrag, type TextStyle } from '../type'
+import { setWords, type TextStyle } from '../type'
 
 /** The leaf that a blank template is for, points. */
 export interface TemplateSpec {
@@ -71,16 +71,9 @@ function leaf(
   const right = atRight ? Math.max(safe, inside) : safe
   box(left, safe, width - left - right, height - 2 * safe, SAFE)
   const lines = [words.trim, ...(bleed ? [words.bleed] : []), words.safe, words.inside]
-  lines.forEach((line, i) => {
-    let x = left + 8
-    const y = safe + 16 + i * style.size * 1.5
-    for (const w of line.split(' ')) {
-      x = setFrag(out, style.frag(w), 1, x, y, { section: '', block: '' })
-      out.run(style.face, style.size, 1, y, style.colour, { section: '', block: '' })
-      out.glyph(style.spacePair, x)
-      x += style.space
-    }
-  })
+  const place = { section: '', block: '' }
+  for (const [i, line] of lines.entries())
+    setWords(out, line.split(' '), style, { x: left + 8, y: safe + 16 + i * style.size * 1.5, place })
   return {
     width,
     height,

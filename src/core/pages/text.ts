@@ -1,4 +1,4 @@
-import type { InlineJson } from '../book'
+import type { FootnoteJson, InlineJson } from '../book'
 import { addSign } from './smallPictures'
 import type { MarkPlace } from '../marks'
 import { type BreakRules, type Paragraph, ParagraphBuilder, type TextStyle } from '../type'
@@ -67,13 +67,18 @@ export interface LeadIn {
   exact: boolean
 }
 
-/** Collects inline content into a paragraph; `onNote` is told of each note and gives its mark. */
+/** Where a paragraph's words are set; `onNote` is told of each note and gives its mark, none without it. */
+interface Words {
+  ctx: BlockContext
+  place: MarkPlace
+  onNote?: (note: FootnoteJson) => string
+}
+
+/** Collects inline content into a paragraph. */
 export function buildText(
   content: InlineJson[] | undefined,
-  ctx: BlockContext,
+  { ctx, place, onNote }: Words,
   base: TextBase,
-  place: MarkPlace,
-  onNote: (note: Extract<InlineJson, { type: 'footnote' }>) => string,
   lead?: LeadIn,
 ): Paragraph {
   const b = new ParagraphBuilder()
@@ -97,7 +102,7 @@ export function buildText(
       if (rest) b.text(rest, faceOf(base))
     } else if (n.type === 'hard_break') b.lineBreak()
     else if (n.type === 'sign') addSign(b, n, ctx, base)
-    else b.note(n.attrs.id, onNote(n), ctx.faces.of(base, 8))
+    else b.note(n.attrs.id, onNote?.(n) ?? '', ctx.faces.of(base, 8))
   }
   const p = b.build()
   reportLacks(p, ctx, place)

@@ -1,5 +1,4 @@
-import type { InlineJson } from '../book'
-import type { MarkPlace } from '../marks'
+import type { FootnoteJson, InlineJson } from '../book'
 import {
   breakParagraph,
   type BreakRules,
@@ -11,7 +10,7 @@ import {
   splitLong,
   takenRight,
 } from '../type'
-import { baselineIn, type BlockContext, type NoteCounter } from './context'
+import { baselineIn, type NoteCounter, type Spot } from './context'
 import { type FlowItem, type FlowNote, type FlowVariant, itemOf } from './flow'
 import { type Initial, initialOf } from './initial'
 import { notesByLine, setNote } from './notes'
@@ -25,7 +24,7 @@ export interface Beginning {
 }
 
 /** A text broken into lines, with its alternatives. */
-interface Set {
+interface BrokenText {
   paragraph: Paragraph
   rules: BreakRules
   broken: BrokenParagraph[]
@@ -33,19 +32,24 @@ interface Set {
   initial?: Initial
 }
 
+/** What a paragraph's first words are given: how they are set, and an initial before them. */
+interface First {
+  leadIn?: Beginning['leadIn']
+  initial?: Initial
+}
+
 /** One text as one item; nothing where it is empty. */
 export function textItems(
   content: InlineJson[] | undefined,
-  ctx: BlockContext,
+  spot: Spot,
   t: TextSetting,
-  place: MarkPlace,
-  notes: NoteCounter,
   flow: Pick<FlowItem, 'before' | 'after' | 'keepNext' | 'breakable'>,
   begins?: Beginning,
 ): FlowItem[] {
+  const { ctx, notes, place } = spot
   const set = begins?.initial
-    ? withInitial(content, ctx, t, place, notes, begins)
-    : begun(content, ctx, t, place, notes, begins?.leadIn)
+    ? withInitial(content, spot, t, begins)
+    : begun(content, spot, t, { leadIn: begins?.leadIn })
   if (!set) return []
   const { paragraph, rules, called, initial } = set
   const leading = ctx.style.text.leading
@@ -74,8 +78,8 @@ export function textItems(
       variants,
       breakable: flow.breakable && rowsALine === 1,
       ...(initial ? { keepFirst: initial.lines } : {}),
-      draw: (out, v, from, to, row, report) => {
-        const b = broken[v]!
+      draw: (out, { variant, from, to, row }, report) => {
+        const b = broken[variant]!
         const rowHeight = leading * rowsALine
         if (initial && from === 0) initial.draw(out, row, place)
         for (let i = from / rowsALine; i < to / rowsALine; i++) {
@@ -83,15 +87,12 @@ export function textItems(
             row * leading + (i - from / rowsALine) * rowHeight + (rowsALine - 1) * leading * 0.8 + baselineIn(leading)
           const right = takenRight(rules, i)
           report(
-            setLine(
-              out,
-              linePieces(paragraph, b, i),
-              right ? { ...rules, measure: rules.measure - right } : rules,
-              Math.max(0, indentOf(i)),
-              t.left + Math.min(0, indentOf(i)),
+            setLine(out, linePieces(paragraph, b, i), right ? { ...rules, measure: rules.measure - right } : rules, {
+              indent: Math.max(0, indentOf(i)),
+              x: t.left + Math.min(0, indentOf(i)),
               y,
               place,
-            ),
+            }),
           )
         }
       },
@@ -102,83 +103,65 @@ export function textItems(
 /** Sets a text with an initial; where the paragraph is too short for it the initial takes fewer lines, or there is none. */
 function withInitial(
   content: InlineJson[] | undefined,
-  ctx: BlockContext,
+  spot: Spot,
   t: TextSetting,
-  place: MarkPlace,
-  notes: NoteCounter,
-  begins: Beginning,
-): Set | undefined {
-  for (let lines = begins.initial; lines > 1; lines--) {
-    const initial = initialOf(content, lines, ctx, t.base)
+  { initial: most, leadIn }: Beginning,
+): BrokenText | undefined {
+  for (let lines = most; lines > 1; lines--) {
+    const initial = initialOf(content, lines, spot.ctx, t.base)
     if (!initial) break
     // Tried in silence: notes are counted once it is known how the paragraph is set.
-    const counter: NoteCounter = { next: () => '0' }
-    const fits = begun(initial.rest, ctx, t, place, counter, begins.leadIn, initial)
+    const fits = begun(initial.rest, silent(spot), t, { leadIn, initial })
     if (fits && fits.broken.every(b => b.count >= lines))
-      return called(initial.rest) ? begun(initial.rest, ctx, t, place, notes, begins.leadIn, initial) : fits
+      return called(initial.rest) ? begun(initial.rest, spot, t, { leadIn, initial }) : fits
   }
-  return begun(content, ctx, t, place, notes, begins.leadIn)
+  return begun(content, spot, t, { leadIn })
 }
+
+/** The same spot, where notes get no number of their own. */
+const silent = (spot: Spot): Spot => ({ ...spot, notes: NO_NUMBERS })
+const NO_NUMBERS: NoteCounter = { next: () => '0' }
 
 const called = (content: InlineJson[]): boolean => content.some(n => n.type === 'footnote')
 
 /** Sets a text with its lead-in. `line`: exactly what stands in the first line is in small capitals. */
 function begun(
   content: InlineJson[] | undefined,
-  ctx: BlockContext,
+  spot: Spot,
   t: TextSetting,
-  place: MarkPlace,
-  notes: NoteCounter,
-  leadIn: Beginning['leadIn'],
-  initial?: Initial,
-): Set | undefined {
-  if (leadIn !== 'line') return broken(content, ctx, t, place, notes, leadIn, initial)
-  const silent: NoteCounter = { next: () => '0' }
+  { leadIn, initial }: First,
+): BrokenText | undefined {
+  const set = (at: Spot, leadIn?: LeadIn): BrokenText | undefined => broken(content, at, t, leadIn, initial)
+  if (leadIn !== 'line') return set(spot, leadIn)
+  const tried = silent(spot)
   const seen = new Map<number, number>()
   // Small capitals are wider than letters, so the first line holds fewer words than without: it is asked until it holds what is set so.
-  let words = wordsInFirstLine(broken(content, ctx, t, place, silent, undefined, initial))
+  let words = wordsInFirstLine(set(tried))
   while (words > 0 && !seen.has(words)) {
-    const set = broken(content, ctx, t, place, silent, { words, exact: true }, initial)
-    const holds = wordsInFirstLine(set)
+    const holds = wordsInFirstLine(set(tried, { words, exact: true }))
     seen.set(words, holds)
-    if (holds === words) return broken(content, ctx, t, place, notes, { words, exact: true }, initial)
+    if (holds === words) return set(spot, { words, exact: true })
     words = holds
   }
   // No count answers to itself (a word fits as letters only): the first words stand for the line.
-  return broken(
-    content,
-    ctx,
-    t,
-    place,
-    notes,
-    { words: Math.max(1, Math.min(4, ...seen.keys())), exact: false },
-    initial,
-  )
+  return set(spot, { words: Math.max(1, Math.min(4, ...seen.keys())), exact: false })
 }
 
 function broken(
   content: InlineJson[] | undefined,
-  ctx: BlockContext,
+  { ctx, notes, place }: Spot,
   t: TextSetting,
-  place: MarkPlace,
-  notes: NoteCounter,
   leadIn: LeadIn | undefined,
   initial: Initial | undefined,
-): Set | undefined {
+): BrokenText | undefined {
   const noted: FlowNote[] = []
-  const p = buildText(
-    content,
-    ctx,
-    t.base,
-    place,
-    note => {
-      const mark = notes.next()
-      if (!notes.apart?.(note, mark, { section: place.section, block: note.attrs.id }))
-        noted.push(...setNote(note, mark, ctx, { section: place.section, block: note.attrs.id }))
-      return mark
-    },
-    leadIn,
-  )
+  const onNote = (note: FootnoteJson): string => {
+    const mark = notes.next()
+    const at = { section: place.section, block: note.attrs.id }
+    if (!notes.apart?.(note, mark, at)) noted.push(...setNote(note, mark, ctx, at))
+    return mark
+  }
+  const p = buildText(content, { ctx, place, onNote }, t.base, leadIn)
   if (!p.frags.length) return undefined
   const rules = rulesFor(ctx, t, ctx.measure - t.left - t.right)
   if (initial) rules.indents = [...initial.indents, 0]
@@ -193,7 +176,7 @@ function broken(
 }
 
 /** Words that begin in the first line of the best setting and, where it ends in a hyphen, the one that is divided. */
-function wordsInFirstLine(set: Set | undefined): number {
+function wordsInFirstLine(set: BrokenText | undefined): number {
   const b = set?.broken[0]
   if (!set || !b) return 0
   const { boxStart, gap } = set.paragraph

@@ -171,19 +171,19 @@ export class Typefaces {
     if (!s)
       this.styles.set(
         key,
-        (s = new TextStyle(
-          [face, ...this.fallbacks],
+        (s = new TextStyle({
+          faces: [face, ...this.fallbacks],
           size,
           features,
-          this.language,
+          language: this.language,
           colour,
           rise,
           tracking,
-          this.hyphenator,
-          this.style.text.hyphenCapitals,
-          lent,
-          href,
-        )),
+          dividesNames: this.style.text.hyphenCapitals,
+          asCapitals: lent,
+          ...(this.hyphenator ? { hyphenator: this.hyphenator } : {}),
+          ...(href === undefined ? {} : { href }),
+        })),
       )
     return s
   }

@@ -1,7 +1,7 @@
 import type { LayerBuilder, MarkPlace } from '../marks'
 import type { BreakRules, BrokenParagraph } from './break'
 import { Gap, type Paragraph } from './paragraph'
-import type { Frag } from './textStyle'
+import type { Frag, TextStyle } from './textStyle'
 
 /** How a line came out, for measuring evenness and finding loose lines. Points. */
 export interface SetLine {
@@ -65,21 +65,70 @@ function boxOf(p: Paragraph, frag: number): number {
   return lo
 }
 
-/** Sets a line into a layer: `x` is the left edge of the measure, `y` the baseline. */
-export function setLine(
-  out: LayerBuilder,
-  pieces: LinePieces,
-  rules: BreakRules,
-  indent: number,
-  x: number,
-  y: number,
-  place: MarkPlace,
-): SetLine {
+/** Where a line stands: `x` is the left edge of its measure, `y` the baseline; points. */
+export interface LineAt {
+  x?: number
+  y: number
+  indent?: number
+  place: MarkPlace
+}
+
+/** How the pieces of a line fill it: where the first begins, and what widens them and their gaps. */
+interface Fitted {
+  pen: number
+  /** Glyph scaling, letter-spacing in ems, and what gaps are multiplied with. */
+  scale: number
+  letter: number
+  factor: number
+  full: boolean
+  over: number
+}
+
+/** Sets a line into a layer. */
+export function setLine(out: LayerBuilder, pieces: LinePieces, rules: BreakRules, at: LineAt): SetLine {
   const { frags, gaps } = pieces
+  const { y, place } = at
+  const { pen, scale, letter, factor, full, over } = fitLine(pieces, rules, at)
+  // One object for all pieces of the line: there are many of them.
+  const to: Required<FragAt> = { x: pen, y, place, scale, letter }
+  let gapCount = 0
+  let firstGap = 0
+  for (let i = 0; i < frags.length; i++) {
+    const f = frags[i]!
+    to.x = setFrag(out, f, to)
+    const g = gaps[i]!
+    if (g > 0) {
+      // The gap inside a link is part of it.
+      const { face, size, colour, href } = f.style
+      const inLink = href && frags[i + 1]?.style.href === href
+      out.run({
+        face,
+        size,
+        stretch: scale,
+        baseline: y,
+        colour,
+        place: inLink ? leadingTo(place, href) : place,
+        letter,
+      })
+      out.glyph(f.style.spacePair, to.x)
+      to.x += g * factor
+      if (!gapCount++) firstGap = g
+    }
+  }
+  return {
+    gap: gapCount ? firstGap * factor : 0,
+    naturalGap: firstGap,
+    full: full && gapCount > 0,
+    scale,
+    over,
+    hyphen: !!frags.length && frags[frags.length - 1]!.text.endsWith('\u00ad'),
+  }
+}
+
+/** Works out how a line is filled: by glyph scaling and letter-spacing first, then by its gaps. */
+function fitLine({ frags, gaps, last }: LinePieces, rules: BreakRules, { x = 0, indent = 0 }: LineAt): Fitted {
   const room = rules.measure - indent
-  let width = 0
-  let ems = 0
-  let glue = 0
+  let [width, ems, glue] = [0, 0, 0]
   for (let i = 0; i < frags.length; i++) {
     width += frags[i]!.width
     ems += frags[i]!.ems
@@ -91,14 +140,14 @@ export function setLine(
   // An indented first line keeps its indent: hanging there would read as a ragged edge.
   const hangLeft = justify && rules.optical && first && indent <= 0 ? first.hangLeft : 0
   const hangRight = justify && rules.optical && end ? end.hangRight : 0
-  const hyphen = !!end && end.text.endsWith('\u00ad')
-  let scale = 1
-  let letter = 0
-  let factor = 1
   const natural = width + glue - hangLeft - hangRight
-  let pen = x + indent - hangLeft
   const diff = room - natural
-  const full = justify && !pieces.last
+  const full = justify && !last
+  const over = Math.max(0, -diff - (glue * rules.shrink + width * rules.scaling + ems * rules.tracking) - 0.05)
+  const left = x + indent
+  if (!justify && rules.align !== 'left')
+    return { pen: left + (rules.align === 'center' ? diff / 2 : diff), scale: 1, letter: 0, factor: 1, full, over }
+  let [scale, letter, factor] = [1, 0, 1]
   if (full || (justify && diff < 0)) {
     // No space stands behind the last letter.
     if (end) ems -= end.style.size
@@ -110,43 +159,8 @@ export function setLine(
     if (glue > 0) factor = (room + hangLeft + hangRight - (width + ems * letter) * scale) / glue
     // A line without a gap cannot be filled; a single word is never spaced out.
     else if (diff >= 0) scale = 1 + (letter = 0)
-  } else if (!justify && rules.align !== 'left') pen = x + indent + (rules.align === 'center' ? diff / 2 : diff)
-  let gapCount = 0
-  let firstGap = 0
-  for (let i = 0; i < frags.length; i++) {
-    const f = frags[i]!
-    pen = setFrag(out, f, scale, pen, y, place, letter)
-    const g = gaps[i]!
-    if (g > 0) {
-      // The gap inside a link is part of it.
-      const href = f.style.href
-      out.run(
-        f.style.face,
-        f.style.size,
-        scale,
-        y,
-        f.style.colour,
-        href && frags[i + 1]?.style.href === href ? leadingTo(place, href) : place,
-        letter,
-      )
-      out.glyph(f.style.spacePair, pen)
-      pen += g * factor
-      if (!gapCount++) firstGap = g
-    }
   }
-  return {
-    gap: gapCount ? firstGap * factor : 0,
-    naturalGap: firstGap,
-    full: full && gapCount > 0,
-    scale,
-    over: Math.max(
-      0,
-      -(room - natural) -
-        (glue * rules.shrink + width * rules.scaling + (ems + (end?.style.size ?? 0)) * rules.tracking) -
-        0.05,
-    ),
-    hyphen,
-  }
+  return { pen: left - hangLeft, scale, letter, factor, full, over }
 }
 
 const linked = new WeakMap<MarkPlace, Map<string, MarkPlace>>()
@@ -160,39 +174,61 @@ function leadingTo(place: MarkPlace, href: string): MarkPlace {
   return p
 }
 
-/** Sets one piece from `x`, `letter` ems apart; returns where it ends. */
-export function setFrag(
-  out: LayerBuilder,
-  f: Frag,
-  scale: number,
-  x: number,
-  y: number,
-  from: MarkPlace,
-  letter = 0,
-): number {
+/** Where a piece stands: from `x` on the baseline `y`, points; widened by `scale`, its letters `letter` ems apart. */
+export interface FragAt {
+  x: number
+  y: number
+  place: MarkPlace
+  scale?: number
+  letter?: number
+}
+
+/** Sets one piece; returns where it ends. */
+export function setFrag(out: LayerBuilder, f: Frag, { x, y, place: from, scale = 1, letter = 0 }: FragAt): number {
   const { size, rise, colour, href } = f.style
   const place = href ? leadingTo(from, href) : from
   let pen = x
   if (f.drawn) {
-    f.drawn(out, x, y - rise, scale, place)
+    f.drawn(out, { x, y: y - rise, scale, place })
     return x + f.width * scale
   }
   for (const s of f.shaped) {
+    const { face } = s
     // What a font unit is here, and what letter-spacing adds, in the same units.
-    const unit = (size * scale) / s.face.unitsPerEm
-    const apart = letter * s.face.unitsPerEm
+    const unit = (size * scale) / face.unitsPerEm
+    const apart = letter * face.unitsPerEm
     if (!s.y && (letter === 0 || s.letters === s.pairs.length)) {
-      out.run(s.face, size, scale, y - rise, colour, place, letter)
+      out.run({ face, size, stretch: scale, baseline: y - rise, colour, place, letter })
       out.word(s.pairs, s.x, pen, unit, apart)
     } else {
       let n = -1
       for (let i = 0; i < s.pairs.length; i++) {
         if (i === 0 || s.cluster[i] !== s.cluster[i - 1]) n++
-        out.run(s.face, size, scale, y - rise - (s.y ? (s.y[i]! * size) / s.face.unitsPerEm : 0), colour, place, letter)
+        const baseline = y - rise - (s.y ? (s.y[i]! * size) / face.unitsPerEm : 0)
+        out.run({ face, size, stretch: scale, baseline, colour, place, letter })
         out.glyph(s.pairs[i]!, pen + (s.x[i]! + n * apart) * unit)
       }
     }
     pen += (s.advance + s.letters * apart) * unit
   }
+  return pen
+}
+
+/** Sets words with natural gaps from `x`; returns where the last ends. */
+export function setWords(
+  out: LayerBuilder,
+  words: readonly string[],
+  style: TextStyle,
+  { x, y, place }: FragAt,
+): number {
+  let pen = x
+  words.forEach((word, i) => {
+    if (i) {
+      out.run({ face: style.face, size: style.size, baseline: y, colour: style.colour, place })
+      out.glyph(style.spacePair, pen)
+      pen += style.space
+    }
+    pen = setFrag(out, style.frag(word), { x: pen, y, place })
+  })
   return pen
 }

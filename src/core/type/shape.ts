@@ -55,7 +55,7 @@ export function shapeTogether(
     const stop = start + text.length
     let to = from
     while (to < infos.length && infos[to]!.cluster < stop) to++
-    out.push(word(face, all, start, stop, infos, positions, from, to))
+    out.push(word(face, all.slice(start, stop), { infos, positions, from, to, start }))
     // The separator's own glyph is passed over.
     from = to + 1
     start = stop + APART.length
@@ -63,17 +63,17 @@ export function shapeTogether(
   return out
 }
 
-/** One string of several: characters `start` to `stop` of what was shaped, glyphs `from` to `to`. */
-function word(
-  face: Face,
-  all: string,
-  start: number,
-  stop: number,
-  infos: { cluster: number; codepoint: number }[],
-  positions: { xAdvance: number; xOffset: number; yOffset: number }[],
-  from: number,
-  to: number,
-): Shaped {
+/** Glyphs `from` to `to` of what was shaped together; `start`: where their string begins in it. */
+interface ShapedPart {
+  infos: { cluster: number; codepoint: number }[]
+  positions: { xAdvance: number; xOffset: number; yOffset: number }[]
+  from: number
+  to: number
+  start: number
+}
+
+/** One string of several that were shaped together. */
+function word(face: Face, string: string, { infos, positions, from, to, start }: ShapedPart): Shaped {
   const pairs: number[] = []
   const x: number[] = []
   const cluster: number[] = []
@@ -88,7 +88,7 @@ function word(
     if (at !== before) {
       let next = g + 1
       while (next < to && infos[next]!.cluster === at) next++
-      text = all.slice(at, next < to ? infos[next]!.cluster : stop)
+      text = string.slice(at - start, next < to ? infos[next]!.cluster - start : undefined)
       letters++
       before = at
     }

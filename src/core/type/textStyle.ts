@@ -1,5 +1,6 @@
-import type { Colour, LayerBuilder, MarkPlace } from '../marks'
+import type { Colour, LayerBuilder } from '../marks'
 import type { Face } from './face'
+import type { FragAt } from './line'
 import { runsByCoverage, type Shaped, shapeIn, shapeTogether } from './shape'
 
 /** A piece of text shaped in a style: what lines are made of. Widths in points. */
@@ -16,7 +17,7 @@ export interface Frag {
   /** Places where the word may be divided; found when first asked for. */
   divisions: Division[] | undefined
   /** A picture in place of glyphs: drawn at the pen, on the baseline, its width multiplied by the line's scale. */
-  drawn: ((out: LayerBuilder, x: number, baseline: number, scale: number, place: MarkPlace) => void) | undefined
+  drawn: ((out: LayerBuilder, at: FragAt) => void) | undefined
 }
 
 /** A place to divide a word: before character `at`; `before` is the width up to it, hyphen not counted. */
@@ -54,10 +55,44 @@ function shapedIn(face: Face, key: string): Map<string, Shaped> {
   return words
 }
 
+/** How text looks and is shaped. */
+export interface TextStyleOf {
+  /** The face, then those asked where it lacks a character. */
+  faces: Face[]
+  /** Points. */
+  size: number
+  /** Features of the face that are on, as OpenType names them. */
+  features?: string[]
+  language: string
+  colour: Colour
+  /** Points above the baseline. */
+  rise?: number
+  /** Extra space after each glyph, ems. */
+  tracking?: number
+  hyphenator?: Hyphenator
+  /** Words that begin with a capital may be divided. */
+  dividesNames?: boolean
+  /** Letters are shown as capitals, and still say what they are. */
+  asCapitals?: boolean
+  /** An address that its words lead to. */
+  href?: string
+}
+
 /** One resolved way of setting characters. Shapes and remembers whole words. */
 export class TextStyle {
   private readonly words = new Map<string, Frag>()
   private readonly dividedWords = new Map<string, Frag>()
+  readonly faces: Face[]
+  readonly size: number
+  readonly features: string[]
+  readonly language: string
+  readonly colour: Colour
+  readonly rise: number
+  readonly tracking: number
+  readonly href: string | undefined
+  private readonly hyphenator: Hyphenator | undefined
+  private readonly dividesNames: boolean
+  private readonly asCapitals: boolean
   readonly space: number
   readonly spacePair: number
   readonly hyphenWidth: number
@@ -66,27 +101,20 @@ export class TextStyle {
   /** Shared with the styles that differ only in size, colour and spacing. */
   private readonly known: Map<string, Shaped>
 
-  constructor(
-    /** The face, then those asked where it lacks a character. */
-    readonly faces: Face[],
-    /** Points. */
-    readonly size: number,
-    readonly features: string[],
-    readonly language: string,
-    readonly colour: Colour,
-    /** Points above the baseline. */
-    readonly rise = 0,
-    /** Extra space after each glyph, ems. */
-    readonly tracking = 0,
-    private readonly hyphenator?: Hyphenator,
-    /** Words that begin with a capital may be divided. */
-    private readonly dividesNames = false,
-    /** Letters are shown as capitals, and still say what they are. */
-    private readonly asCapitals = false,
-    /** An address that its words lead to. */
-    readonly href?: string,
-  ) {
-    this.known = shapedIn(this.face, `${features.join()}|${language}|${asCapitals}`)
+  constructor(of: TextStyleOf) {
+    const { faces, size, features = [], language, colour, rise = 0, tracking = 0 } = of
+    this.faces = faces
+    this.size = size
+    this.features = features
+    this.language = language
+    this.colour = colour
+    this.rise = rise
+    this.tracking = tracking
+    this.hyphenator = of.hyphenator
+    this.dividesNames = of.dividesNames ?? false
+    this.asCapitals = of.asCapitals ?? false
+    this.href = of.href
+    this.known = shapedIn(this.face, `${features.join()}|${language}|${this.asCapitals}`)
     const space = shapeIn(this.face, ' ', features, language)
     this.spacePair = space.pairs[0]!
     this.space = (inEms(space, space.advance) + tracking) * size

@@ -28,7 +28,14 @@ let style: TextStyle
 beforeAll(async () => {
   face = await shelf.face('eb-garamond/regular')
   serif = await shelf.face('source-serif/regular')
-  style = new TextStyle([face, serif], 11, ['onum'], 'en-GB', BLACK, 0, 0, await loadHyphenator('en-GB'))
+  style = new TextStyle({
+    faces: [face, serif],
+    size: 11,
+    features: ['onum'],
+    language: 'en-GB',
+    colour: BLACK,
+    hyphenator: await loadHyphenator('en-GB'),
+  })
 })
 
 const rules: BreakRules = {
@@ -180,7 +187,7 @@ describe('breaking lines', () => {
               text +=
                 pieces.frags.map((f, k) => f.text.replace('\u00ad', '') + (pieces.gaps[k]! > 0 ? ' ' : '')).join('') +
                 (b.toChar[i] ? '' : i < b.count - 1 && p.gap[boxEnding(p, b.toFrag[i]!)] !== Gap.none ? ' ' : '')
-              const set = setLine(layer, pieces, own, 0, 0, i, { section: 's', block: 'b' })
+              const set = setLine(layer, pieces, own, { y: i, place: { section: 's', block: 'b' } })
               // Only a paragraph that needed the last pass may have a line that cannot be squeezed.
               if (!b.loose) expect(set.over).toBe(0)
             }
@@ -199,7 +206,7 @@ describe('breaking lines', () => {
     for (let i = 0; i < b!.count - 1; i++) {
       const layer = new LayerBuilder()
       const pieces = linePieces(p, b!, i)
-      setLine(layer, pieces, own, 0, 0, 10, { section: 's', block: 'b' })
+      setLine(layer, pieces, own, { y: 10, place: { section: 's', block: 'b' } })
       const t = layer.build().text!
       const last = pieces.frags[pieces.frags.length - 1]!
       const end = t.x[t.x.length - 1]!
@@ -265,7 +272,9 @@ describe('shaping', () => {
     const texts = [...f.shaped[0]!.pairs].map(p => face.pairText(p))
     expect(texts.join('')).toBe('office')
     expect(texts.length).toBeLessThan(6)
-    const caps = new TextStyle([face], 11, ['smcp'], 'en', BLACK).frag('tide')
+    const caps = new TextStyle({ faces: [face], size: 11, features: ['smcp'], language: 'en', colour: BLACK }).frag(
+      'tide',
+    )
     expect([...caps.shaped[0]!.pairs].map(p => face.pairText(p)).join('')).toBe('tide')
     expect([...caps.shaped[0]!.pairs].map(p => face.pairGlyph(p))).not.toEqual(
       [...style.frag('tide').shaped[0]!.pairs].map(p => face.pairGlyph(p)),

@@ -77,7 +77,12 @@ export const log = aKind<LogParams, undefined>({
       if (c.name) {
         const words = style.frag(c.name)
         const narrowed = Math.min(1, roomOf(c) / words.width)
-        setFrag(out, words, narrowed, x + (width - roomOf(c)) / 2, y0 + COLUMN.height - 6, place)
+        setFrag(out, words, {
+          x: x + (width - roomOf(c)) / 2,
+          y: y0 + COLUMN.height - 6,
+          place,
+          scale: narrowed,
+        })
       }
       x += width
     }
