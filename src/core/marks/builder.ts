@@ -53,8 +53,9 @@ export class LayerBuilder {
   }
 
   /** Begins a run; glyphs follow by `glyph`. Continues the last run where nothing differs. */
-  run({ face, size, baseline, colour, place: from, stretch = 1, letter = 0 }: RunStart): void {
-    const place = this.placeAs ?? from
+  run(start: RunStart): void {
+    const { face, size, baseline, colour, stretch = 1, letter = 0 } = start
+    const place = this.placeAs ?? start.place
     const { asked } = this
     if (
       asked.face === face &&

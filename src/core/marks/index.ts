@@ -1,4 +1,4 @@
-export { LayerBuilder } from './builder'
+export { LayerBuilder, type RunStart } from './builder'
 export {
   BLACK,
   type Colour,

@@ -1,3 +1,4 @@
+import type { GlyphFace } from '../marks'
 import type { Interior } from './interior'
 import { counts } from './places'
 
@@ -16,6 +17,7 @@ export interface PageStart {
 export function pageStarts(interior: Interior): PageStart[] {
   const set = new Map<string, number>()
   const out: PageStart[] = []
+  const counter = countersOf()
   for (const page of interior.pages) {
     let found = false
     for (const { layer } of page.layers) {
@@ -37,13 +39,26 @@ export function pageStarts(interior: Interior): PageStart[] {
           out.push({ label: page.label, section: place.section, block: place.block, chars: before })
           found = true
         }
-        const face = t.faces[t.face[i]!]!
+        const countOf = counter(t.faces[t.face[i]!]!)
         let n = 0
-        for (let g = t.start[i]!; g < t.start[i + 1]!; g++)
-          for (const c of face.pairText(t.glyphs[g]!)) if (counts(c)) n++
+        for (let g = t.start[i]!; g < t.start[i + 1]!; g++) n += countOf(t.glyphs[g]!)
         set.set(key, before + n)
       }
     }
   }
   return out
+}
+
+/** How many characters each glyph of a face stands for that count; asked once for each. */
+function countersOf(): (face: GlyphFace) => (pair: number) => number {
+  const known = new Map<GlyphFace, (pair: number) => number>()
+  return face => {
+    let countOf = known.get(face)
+    if (!countOf) {
+      const counted: number[] = []
+      countOf = pair => (counted[pair] ??= [...face.pairText(pair)].filter(counts).length)
+      known.set(face, countOf)
+    }
+    return countOf
+  }
 }

@@ -95,6 +95,8 @@ class Search {
 
   run(): Setting[] | undefined {
     const { p, rules } = this
+    // One object for all words: there are many of them.
+    const next: Spot = { frag: 0, char: 0, w: 0, g: 0, e: 0, hang: 0 }
     for (let i = 0; i < p.gap.length; i++) {
       const gap = p.gap[i]!
       const width = this.w + p.boxWidth[i]!
@@ -102,14 +104,11 @@ class Search {
       const reached = width >= this.nearest
       if (this.hyphenate && !final && reached) this.divide(i)
       const end = p.boxStart[i + 1]!
-      const next = {
-        frag: end,
-        char: 0,
-        w: width + p.glue[i]!,
-        g: this.g + p.glue[i]!,
-        e: this.e + p.boxEms[i]!,
-        hang: 0,
-      }
+      next.frag = end
+      next.w = width + p.glue[i]!
+      next.g = this.g + p.glue[i]!
+      next.e = this.e + p.boxEms[i]!
+      next.hang = 0
       if (gap !== Gap.tie && (reached || final || forced)) {
         const hangRight = rules.optical ? p.frags[end - 1]!.hangRight : 0
         const penalty = gap === Gap.none ? DASH : 0

@@ -1,4 +1,4 @@
-import type { LayerBuilder, MarkPlace } from '../marks'
+import type { LayerBuilder, MarkPlace, RunStart } from '../marks'
 import type { BreakRules, BrokenParagraph } from './break'
 import { Gap, type Paragraph } from './paragraph'
 import type { Frag, TextStyle } from './textStyle'
@@ -183,6 +183,17 @@ export interface FragAt {
   letter?: number
 }
 
+/** What is told to the layer of each word: one object, since there are so many of them. */
+const run: Required<RunStart> = {
+  face: undefined as never,
+  size: 0,
+  baseline: 0,
+  colour: { k: 1 },
+  place: { section: '', block: '' },
+  stretch: 1,
+  letter: 0,
+}
+
 /** Sets one piece; returns where it ends. */
 export function setFrag(out: LayerBuilder, f: Frag, { x, y, place: from, scale = 1, letter = 0 }: FragAt): number {
   const { size, rise, colour, href } = f.style
@@ -192,20 +203,26 @@ export function setFrag(out: LayerBuilder, f: Frag, { x, y, place: from, scale =
     f.drawn(out, { x, y: y - rise, scale, place })
     return x + f.width * scale
   }
+  run.size = size
+  run.colour = colour
+  run.place = place
+  run.stretch = scale
+  run.letter = letter
   for (const s of f.shaped) {
-    const { face } = s
+    const face = (run.face = s.face)
     // What a font unit is here, and what letter-spacing adds, in the same units.
     const unit = (size * scale) / face.unitsPerEm
     const apart = letter * face.unitsPerEm
     if (!s.y && (letter === 0 || s.letters === s.pairs.length)) {
-      out.run({ face, size, stretch: scale, baseline: y - rise, colour, place, letter })
+      run.baseline = y - rise
+      out.run(run)
       out.word(s.pairs, s.x, pen, unit, apart)
     } else {
       let n = -1
       for (let i = 0; i < s.pairs.length; i++) {
         if (i === 0 || s.cluster[i] !== s.cluster[i - 1]) n++
-        const baseline = y - rise - (s.y ? (s.y[i]! * size) / face.unitsPerEm : 0)
-        out.run({ face, size, stretch: scale, baseline, colour, place, letter })
+        run.baseline = y - rise - (s.y ? (s.y[i]! * size) / face.unitsPerEm : 0)
+        out.run(run)
         out.glyph(s.pairs[i]!, pen + (s.x[i]! + n * apart) * unit)
       }
     }
