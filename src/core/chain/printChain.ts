@@ -68,52 +68,64 @@ function bleedOf(printers: OutletProfile[]): { bleed: number; bleedsInside: bool
   return { bleed: Math.max(0, ...rules.map(r => pts(r.bleed))), bleedsInside: rules.some(r => r.bleedEdges === 4) }
 }
 
+/** What an interior is set from. */
+type SettingOf = Pick<PrintInputs, 'text' | 'style' | 'profile' | 'spec' | 'isbn' | 'exceptions' | 'others'>
+
+/** Sets the interior for all its printers: margins, bleed and page count as the strictest of them asks, planned pages among the rest. */
+async function setInterior(
+  { text, style, profile, spec, isbn, exceptions, others }: SettingOf,
+  { setter, runs, shelf, ticker }: Required<Pick<Tools, 'setter' | 'runs' | 'shelf' | 'ticker'>>,
+): Promise<Interior> {
+  const trim = parseTrim(spec.trim)
+  if (!trim) throw new Fault('no-trim', `“${spec.trim}” is no trim.`)
+  const printers = [profile, ...others].filter(p => p.print?.bindings.some(b => b.kind === spec.binding))
+  const plans = text.plan ? plannedPages(text.plan) : 0
+  const rounded = (p: OutletProfile, pages: number): number =>
+    roundPages(pages + plans, bindingRules(p, spec.binding).pageMultiple)
+  const asked = (pages: number): number =>
+    Math.max(...printers.map(p => insideMargin(p, spec.binding, rounded(p, pages))))
+  const page = {
+    width: trim.width,
+    height: trim.height,
+    ...bleedOf(printers),
+    isbn,
+    exceptions,
+    planned: plans + (plans % 2),
+  }
+  const interior = await settleInterior(setter, { book: text, style, spec: page }, asked, ticker)
+  const { pageMultiple } = bindingRules(profile, spec.binding)
+  if (!text.plan) return filledUp(interior, pageMultiple)
+  const strictest = (zone: 'safe' | 'safeWithBleed'): number => Math.max(...printers.map(p => pts(printRules(p)[zone])))
+  const planned = await withPlan(interior, text, text.plan, {
+    inside: asked(interior.pages.length),
+    safe: strictest('safe'),
+    safeWithBleed: strictest('safeWithBleed'),
+    runs,
+    shelf,
+    ticker,
+  })
+  return filledUp(planned, pageMultiple)
+}
+
 /** The graph for a print edition at an outlet. */
 export function printChain(inputs: PrintInputs, { setter, runs, shelf, ports, ticker }: Tools): Graph<PrintChain> {
   return createGraph<PrintChain>(inputs, {
     interior: async (get, wanted) => {
-      const [text, style, profile, spec] = [
-        await get('text'),
-        await get('style'),
-        await get('profile'),
-        await get('spec'),
-      ]
-      const [isbn, exceptions, others] = [await get('isbn'), await get('exceptions'), await get('others')]
       // Setting a long book stops as soon as what it is set from has changed; sections that are set stay set.
       const still: Ticker = async p => {
         await ticker?.(p)
         if (!wanted()) throw new Cancelled()
       }
-      const trim = parseTrim(spec.trim)
-      if (!trim) throw new Fault('no-trim', `“${spec.trim}” is no trim.`)
-      const printers = [profile, ...others].filter(p => p.print?.bindings.some(b => b.kind === spec.binding))
-      const plans = text.plan ? plannedPages(text.plan) : 0
-      const rounded = (p: OutletProfile, pages: number): number =>
-        roundPages(pages + plans, bindingRules(p, spec.binding).pageMultiple)
-      const asked = (pages: number): number =>
-        Math.max(...printers.map(p => insideMargin(p, spec.binding, rounded(p, pages))))
-      const page = {
-        width: trim.width,
-        height: trim.height,
-        ...bleedOf(printers),
-        isbn,
-        exceptions,
-        planned: plans + (plans % 2),
+      const asked: SettingOf = {
+        text: await get('text'),
+        style: await get('style'),
+        profile: await get('profile'),
+        spec: await get('spec'),
+        isbn: await get('isbn'),
+        exceptions: await get('exceptions'),
+        others: await get('others'),
       }
-      const interior = await settleInterior(setter, { book: text, style, spec: page }, asked, still)
-      const { pageMultiple } = bindingRules(profile, spec.binding)
-      if (!text.plan) return filledUp(interior, pageMultiple)
-      const strictest = (zone: 'safe' | 'safeWithBleed'): number =>
-        Math.max(...printers.map(p => pts(printRules(p)[zone])))
-      const planned = await withPlan(interior, text, text.plan, {
-        inside: asked(interior.pages.length),
-        safe: strictest('safe'),
-        safeWithBleed: strictest('safeWithBleed'),
-        runs,
-        shelf,
-        ticker: still,
-      })
-      return filledUp(planned, pageMultiple)
+      return setInterior(asked, { setter, runs, shelf, ticker: still })
     },
     pages: async get => {
       const { pageMultiple } = bindingRules(await get('profile'), (await get('spec')).binding)

@@ -35,6 +35,20 @@ export function pageContent(page: PageMarks, resources: ContentResources): Uint8
   return w.out.bytes()
 }
 
+/** What of a text's state was said last. */
+interface Said {
+  font: FontUse | undefined
+  size: number
+  stretch: number
+  spaced: number
+}
+
+/** A line's end is no space on paper; a reading machine needs one between the words. */
+const endsLine = (t: TextTable, i: number): boolean =>
+  t.place[i + 1] === t.place[i] &&
+  t.baseline[i + 1] !== t.baseline[i] &&
+  !/[\u00ad\s]$/.test(t.faces[t.face[i]!]!.pairText(t.glyphs[t.start[i + 1]! - 1]!))
+
 class Writer {
   readonly out = new ByteWriter(16384)
   private fill = ''
@@ -95,86 +109,84 @@ class Writer {
 
   private text(t: TextTable, m: Matrix): void {
     const { out } = this
-    out.ascii('BT\n')
-    let font: FontUse | undefined
-    let size = -1
-    let stretch = -1
-    let spaced = 0
     const { tags } = this.res
+    out.ascii('BT\n')
+    const said: Said = { font: undefined, size: -1, stretch: -1, spaced: 0 }
     let tagged = -1
     for (let i = 0; i < t.count; i++) {
       if (tags && t.place[i] !== tagged) {
         if (tagged >= 0) out.ascii('EMC\n')
         out.ascii(tags.text(t.places[(tagged = t.place[i]!)]!))
       }
-      const face = t.faces[t.face[i]!] as Face
-      const use = this.res.font(face)
-      const sz = t.size[i]!
-      const st = t.stretch[i]!
+      const use = this.res.font(t.faces[t.face[i]!] as Face)
       this.setFill(t.colours[t.colour[i]!]!)
-      if (use !== font || sz !== size) {
-        out.ascii(`/${use.name} `)
-        out.num(sz)
-        out.ascii('Tf ')
-        font = use
-        size = sz
-      }
-      if (st !== stretch) {
-        out.num(st * 100)
-        out.ascii('Tz ')
-        stretch = st
-      }
-      // Letter-spacing is said once (Tc, unscaled points: PDF 32000-1, 9.3.2), not glyph by glyph.
-      const letter = t.letter[i]!
-      const tc = Math.round(letter * sz * 1e3) / 1e3
-      if (tc !== spaced) {
-        out.num(tc)
-        out.ascii('Tc ')
-        spaced = tc
-      }
-      const from = t.start[i]!
-      const to = t.start[i + 1]!
-      const x0 = t.x[from]!
-      const y0 = t.baseline[i]!
-      // Text space is y up: turn the page's y over.
-      out.num(m[0])
-      out.num(m[1])
-      out.num(-m[2])
-      out.num(-m[3])
-      out.num(m[0] * x0 + m[2] * y0 + m[4])
-      out.num(m[1] * x0 + m[3] * y0 + m[5])
-      out.ascii('Tm [(')
-      const em = sz * st
-      const unit = 1000 / face.unitsPerEm
-      const letters = (tc / sz) * 1000
-      let pen = 0
-      for (let g = from; g < to; g++) {
-        const pair = t.glyphs[g]!
-        const want = ((t.x[g]! - x0) / em) * 1000
-        const shift = Math.round(pen - want)
-        if (shift) {
-          out.byte(41)
-          out.int(shift)
-          out.byte(40)
-          pen -= shift
-        }
-        out.code(use.code(pair))
-        pen += face.advance(face.pairGlyph(pair)) * unit + letters
-      }
-      // A line's end is no space on paper; a reading machine needs one between the words.
-      if (
-        tags &&
-        use.space !== undefined &&
-        t.place[i + 1] === t.place[i] &&
-        t.baseline[i + 1] !== t.baseline[i] &&
-        !/[\u00ad\s]$/.test(face.pairText(t.glyphs[to - 1]!))
-      )
-        out.code(use.space)
-      out.ascii(')]TJ\n')
+      this.state(t, i, use, said)
+      this.show(t, i, use, said.spaced, m)
     }
     if (tagged >= 0) out.ascii('EMC\n')
-    if (spaced) out.ascii('0 Tc ')
+    if (said.spaced) out.ascii('0 Tc ')
     out.ascii('ET\n')
+  }
+
+  /** Says the font, width and letter-spacing of a run, where they are not what was said last. */
+  private state(t: TextTable, i: number, use: FontUse, said: Said): void {
+    const { out } = this
+    const size = t.size[i]!
+    const stretch = t.stretch[i]!
+    if (use !== said.font || size !== said.size) {
+      out.ascii(`/${use.name} `)
+      out.num((said.size = size))
+      out.ascii('Tf ')
+      said.font = use
+    }
+    if (stretch !== said.stretch) {
+      out.num((said.stretch = stretch) * 100)
+      out.ascii('Tz ')
+    }
+    // Letter-spacing is said once (Tc, unscaled points: PDF 32000-1, 9.3.2), not glyph by glyph.
+    const spaced = Math.round(t.letter[i]! * size * 1e3) / 1e3
+    if (spaced !== said.spaced) {
+      out.num((said.spaced = spaced))
+      out.ascii('Tc ')
+    }
+  }
+
+  /** Shows a run's glyphs, moved where they do not stand as far apart as the font says. */
+  private show(t: TextTable, i: number, use: FontUse, spaced: number, m: Matrix): void {
+    const { out } = this
+    const face = t.faces[t.face[i]!] as Face
+    const size = t.size[i]!
+    const from = t.start[i]!
+    const to = t.start[i + 1]!
+    const x0 = t.x[from]!
+    const y0 = t.baseline[i]!
+    // Text space is y up: turn the page's y over.
+    out.num(m[0])
+    out.num(m[1])
+    out.num(-m[2])
+    out.num(-m[3])
+    out.num(m[0] * x0 + m[2] * y0 + m[4])
+    out.num(m[1] * x0 + m[3] * y0 + m[5])
+    out.ascii('Tm [(')
+    const em = size * t.stretch[i]!
+    const unit = 1000 / face.unitsPerEm
+    const letters = (spaced / size) * 1000
+    let pen = 0
+    for (let g = from; g < to; g++) {
+      const pair = t.glyphs[g]!
+      const want = ((t.x[g]! - x0) / em) * 1000
+      const shift = Math.round(pen - want)
+      if (shift) {
+        out.byte(41)
+        out.int(shift)
+        out.byte(40)
+        pen -= shift
+      }
+      out.code(use.code(pair))
+      pen += face.advance(face.pairGlyph(pair)) * unit + letters
+    }
+    if (this.res.tags && use.space !== undefined && endsLine(t, i)) out.code(use.space)
+    out.ascii(')]TJ\n')
   }
 
   /** A marked box where a picture should stand and cannot: seen on screen and on paper alike. */
