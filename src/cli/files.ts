@@ -8,8 +8,11 @@ import { Fault } from '@/core/trade'
 /** A path as the person typed it: relative to where they stand, not to where npm runs. */
 export const typedPath = (path: string): string => resolve(process.env.INIT_CWD ?? process.cwd(), path)
 
+/** What a file was understood as. */
+export type OpenedFile = Understood & { project?: Project }
+
 /** Reads a manuscript or a project file. */
-export async function openBook(path: string): Promise<Understood & { project?: Project }> {
+export async function openBook(path: string): Promise<OpenedFile> {
   const full = typedPath(path)
   const bytes = await readWhole(full)
   if (isProject(bytes)) {

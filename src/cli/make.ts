@@ -7,88 +7,127 @@ import { ebookChain, ebookInputs, printChain, printInputs, wordsOf } from '@/cor
 import { remedyWords } from '@/core/check'
 import { outlineOf } from '@/core/delivery'
 import { homeOutlet, profileOf, shippedProfiles } from '@/core/outlets'
-import { evenness, Setter, shippedStyles, withChanges } from '@/core/pages'
+import { evenness, type InteriorStyle, Setter, shippedStyles, withChanges } from '@/core/pages'
 import { asPrinted, pdfBytes } from '@/core/pdf'
-import { Fault, parseIsbn, parseTrim } from '@/core/trade'
+import { Fault, type OutletProfile, parseIsbn, parseTrim } from '@/core/trade'
 import { FontShelf } from '@/core/type'
-import { openBook, typedPath } from './files'
+import { openBook, type OpenedFile, typedPath } from './files'
 import { fontSource, nodePorts } from './ports'
+
+const options = {
+  out: { type: 'string' },
+  trim: { type: 'string' },
+  paper: { type: 'string' },
+  outlet: { type: 'string' },
+  title: { type: 'string' },
+  author: { type: 'string' },
+  isbn: { type: 'string' },
+  style: { type: 'string' },
+  date: { type: 'string' },
+} as const
+
+/** What was asked for on the command line, by option. */
+type Asked = Partial<Record<keyof typeof options, string>>
 
 /** `press make FILE --out DIR …`: interior.pdf, book.epub, cover.pdf, cover.jpg and report.json. */
 export async function runMake(args: string[]): Promise<void> {
-  const { values, positionals } = parseArgs({
-    args,
-    allowPositionals: true,
-    options: {
-      out: { type: 'string' },
-      trim: { type: 'string' },
-      paper: { type: 'string' },
-      outlet: { type: 'string' },
-      title: { type: 'string' },
-      author: { type: 'string' },
-      isbn: { type: 'string' },
-      style: { type: 'string' },
-      date: { type: 'string' },
-    },
-  })
+  const { values, positionals } = parseArgs({ args, allowPositionals: true, options })
   if (positionals.length !== 1 || !values.out)
     throw new Fault('usage', 'Say which file, and where to: press make FILE --out DIR')
   const clock = stopwatch()
   const opened = await openBook(positionals[0]!)
   clock.lap('read')
+  const order = orderOf(values, opened)
+  const out = typedPath(values.out)
+  await mayWriteTo(out, values.out)
+  clock.skip()
+  const { files, report } = await made(order, opened, clock)
+  // Nothing is written before everything is made: a failure leaves no half of a book behind.
+  await mkdir(out, { recursive: true })
+  for (const [name, bytes] of Object.entries(files)) await writeFile(join(out, name), bytes)
+  await writeFile(join(out, 'report.json'), JSON.stringify(report, null, 2) + '\n')
+  process.stdout.write(
+    `${report.pages} pages, ${report.words} words, ${report.findings.length} findings: ${values.out}\n`,
+  )
+}
+
+/** What is to be made: the book, the edition, where it goes, its style, and the day it is made. */
+interface MakeOrder {
+  book: Book
+  edition: Edition
+  profile: OutletProfile
+  style: InteriorStyle
+  date: string
+}
+
+/** What was asked for, over what the file says. Throws a Fault where a value cannot be understood. */
+function orderOf(values: Asked, opened: OpenedFile): MakeOrder {
   const edition = opened.book.editions.find(e => e.kind !== 'ebook')
   const known = [...(opened.project?.outlets ?? []), ...shippedProfiles]
   const profile = profileOf(values.outlet ?? homeOutlet(edition ?? { kind: 'paperback', outlets: [] }, known), known)
   const trim = parseTrim(values.trim ?? edition?.trim ?? '6x9in')
   if (!trim) throw new Fault('trim', `“${values.trim}” is no trim: write it like 6x9in, 156x234mm or A5.`)
-  const shipped = shippedStyles.find(s => s.id === (values.style ?? edition?.style ?? shippedStyles[0]!.id))
-  if (!shipped)
-    throw new Fault(
-      'style',
-      `There is no style “${values.style}”: known are ${shippedStyles.map(s => s.id).join(', ')}.`,
-    )
-  const style = withChanges(shipped, values.style ? undefined : edition?.styleChanges)
-  const isbnText = values.isbn ?? edition?.isbn ?? opened.isbn
-  const isbn = isbnText ? parseIsbn(isbnText) : undefined
-  if (isbnText && !isbn) throw new Fault('isbn', `“${isbnText.slice(0, 40)}” is no ISBN: its check figure is wrong.`)
-  const date = readDate(values.date)
-  const book: Book = {
-    ...opened.book,
-    data: {
-      ...opened.book.data,
-      ...(values.title ? { title: values.title } : {}),
-      ...(values.author ? { contributors: [{ name: values.author, role: 'aut' }] } : {}),
+  const style = styleOf(values.style, edition)
+  const isbn = isbnOf(values.isbn ?? edition?.isbn ?? opened.isbn)
+  const { data } = opened.book
+  const title = values.title ?? data.title
+  const contributors = values.author ? [{ name: values.author, role: 'aut' }] : data.contributors
+  return {
+    book: { ...opened.book, data: { ...data, title, contributors } },
+    edition: {
+      id: 'asked',
+      kind: edition?.kind ?? 'paperback',
+      outlets: [profile.id],
+      style: style.id,
+      trim: trim.id,
+      paper: values.paper ?? edition?.paper ?? 'cream',
+      ink: edition?.ink ?? 'black',
+      ...(isbn ? { isbn } : {}),
+      ...(edition?.prices ? { prices: edition.prices } : {}),
+      ...(edition?.finish ? { finish: edition.finish } : {}),
+      ...(edition?.exceptions ? { exceptions: edition.exceptions } : {}),
     },
+    profile,
+    style,
+    date: readDate(values.date),
   }
+}
+
+function styleOf(asked: string | undefined, edition: Edition | undefined): InteriorStyle {
+  const id = asked ?? edition?.style ?? shippedStyles[0]!.id
+  const shipped = shippedStyles.find(s => s.id === id)
+  if (!shipped)
+    throw new Fault('style', `There is no style “${asked}”: known are ${shippedStyles.map(s => s.id).join(', ')}.`)
+  return withChanges(shipped, asked ? undefined : edition?.styleChanges)
+}
+
+function isbnOf(text: string | undefined): string | undefined {
+  const isbn = text ? parseIsbn(text) : undefined
+  if (text && !isbn) throw new Fault('isbn', `“${text.slice(0, 40)}” is no ISBN: its check figure is wrong.`)
+  return isbn
+}
+
+/** The chains of an order, and the tools that they work with. */
+function chainsOf({ book, edition, profile, style, date }: MakeOrder, pictures: Map<string, Uint8Array>) {
   const shelf = new FontShelf(fontSource)
-  shelf.addFamilies(book.fonts ?? [], opened.pictures)
-  const ports = nodePorts(opened.pictures)
+  shelf.addFamilies(book.fonts ?? [], pictures)
+  const ports = nodePorts(pictures)
   const tools = { setter: new Setter(shelf), runs: new RunPress(shelf), shelf, ports }
-  const asked: Edition = {
-    id: 'asked',
-    kind: edition?.kind ?? 'paperback',
-    outlets: [profile.id],
-    style: style.id,
-    trim: trim.id,
-    paper: values.paper ?? edition?.paper ?? 'cream',
-    ink: edition?.ink ?? 'black',
-    ...(isbn ? { isbn } : {}),
-    ...(edition?.prices ? { prices: edition.prices } : {}),
-    ...(edition?.finish ? { finish: edition.finish } : {}),
-    ...(edition?.exceptions ? { exceptions: edition.exceptions } : {}),
-  }
-  const inputs = { ...printInputs({ book, text: book, edition: asked, profile, date }, []), style }
-  const chain = printChain(inputs, tools)
+  const inputs = { ...printInputs({ book, text: book, edition, profile, date }, []), style }
+  const print = printChain(inputs, tools)
   const ebook = ebookChain(
-    ebookInputs({ book, text: book, edition: { ...asked, isbn: undefined }, profile, date }, profile),
-    { printCover: () => chain.get('cover'), printInterior: () => chain.get('interior') },
+    ebookInputs({ book, text: book, edition: { ...edition, isbn: undefined }, profile, date }, profile),
+    { printCover: () => print.get('cover'), printInterior: () => print.get('interior') },
     tools,
   )
-  const out = typedPath(values.out)
+  return { print, ebook, ports, spec: inputs.spec }
+}
 
-  await mayWriteTo(out, values.out)
-  clock.skip()
-  const interior = await chain.get('interior')
+/** Makes all files and what is reported of them. */
+async function made(order: MakeOrder, { pictures, dropped }: OpenedFile, clock: Stopwatch) {
+  const { book, profile, date } = order
+  const { print, ebook, ports, spec } = chainsOf(order, pictures)
+  const interior = await print.get('interior')
   clock.lap('set')
   const pdfPorts = await ports.pdf()
   const about = { author: authorLine(book.data), language: book.data.language, date }
@@ -97,54 +136,48 @@ export async function runMake(args: string[]): Promise<void> {
     {
       title: book.data.title,
       ...about,
-      ...asPrinted(profile, inputs.spec.ink === 'black'),
+      ...asPrinted(profile, spec.ink === 'black'),
       outline: outlineOf(book, interior),
       sectionPages: interior.starts,
     },
     pdfPorts,
   )
   clock.lap('pdf')
-  const cover = await chain.get('cover')
-  const wrap = await chain.get('wrap')
-  const coverPdf = await pdfBytes(
-    [cover.page],
-    { title: `${book.data.title}: cover`, ...about, ...asPrinted(profile, false) },
-    pdfPorts,
-  )
+  const { page } = await print.get('cover')
+  const coverAbout = { title: `${book.data.title}: cover`, ...about, ...asPrinted(profile, false) }
+  const coverPdf = await pdfBytes([page], coverAbout, pdfPorts)
   const front = await ebook.get('front')
   clock.lap('cover')
   const epub = await ebook.get('epub')
   clock.lap('epub')
-  const money = await chain.get('money')
-  const report = {
+  return {
+    files: { 'interior.pdf': pdf, 'cover.pdf': coverPdf, 'cover.jpg': front.bytes, 'book.epub': epub.bytes },
+    report: { ...(await reported(order, print, dropped)), milliseconds: clock.laps },
+  }
+}
+
+async function reported(
+  { book, profile, edition }: MakeOrder,
+  print: ReturnType<typeof printChain>,
+  dropped: OpenedFile['dropped'],
+) {
+  const [interior, wrap, money] = [await print.get('interior'), await print.get('wrap'), await print.get('money')]
+  const findings = await print.get('findings')
+  return {
     title: book.data.title,
     outlet: profile.id,
-    trim: trim.id,
-    paper: inputs.spec.paper,
-    pages: await chain.get('pages'),
+    trim: edition.trim,
+    paper: edition.paper,
+    pages: await print.get('pages'),
     words: wordsOf(book),
-    spinePt: round(await chain.get('spine')),
+    spinePt: round(await print.get('spine')),
     cover: { widthPt: round(wrap.width), heightPt: round(wrap.height) },
     insideMarginPt: round(interior.spec.inside),
     cost: { currency: money.currency, minor: money.cost, leastPrice: money.leastPrice },
     setting: { lines: interior.stats.lines, ...evenness(interior.stats), unmet: interior.stats.unmet },
-    dropped: opened.dropped,
-    findings: (await chain.get('findings')).map(({ remedy, remedyValue, ...f }) => ({
-      ...f,
-      remedy: remedyWords({ remedy, remedyValue }),
-    })),
-    milliseconds: clock.laps,
+    dropped,
+    findings: findings.map(({ remedy, remedyValue, ...f }) => ({ ...f, remedy: remedyWords({ remedy, remedyValue }) })),
   }
-  // Nothing is written before everything is made: a failure leaves no half of a book behind.
-  await mkdir(out, { recursive: true })
-  await writeFile(join(out, 'interior.pdf'), pdf)
-  await writeFile(join(out, 'cover.pdf'), coverPdf)
-  await writeFile(join(out, 'cover.jpg'), front.bytes)
-  await writeFile(join(out, 'book.epub'), epub.bytes)
-  await writeFile(join(out, 'report.json'), JSON.stringify(report, null, 2) + '\n')
-  process.stdout.write(
-    `${report.pages} pages, ${report.words} words, ${report.findings.length} findings: ${values.out}\n`,
-  )
 }
 
 /** Throws a Fault where a folder cannot be written, before anything is made for it; it is not made yet. */
@@ -180,7 +213,14 @@ function readDate(text: string | undefined): string {
   return day.length === 10 ? `${day}T00:00:00Z` : day
 }
 
-function stopwatch(): { laps: Record<string, number>; lap(name: string): void; skip(): void } {
+interface Stopwatch {
+  /** Milliseconds, by name. */
+  laps: Record<string, number>
+  lap(name: string): void
+  skip(): void
+}
+
+function stopwatch(): Stopwatch {
   const laps: Record<string, number> = {}
   let last = performance.now()
   return {

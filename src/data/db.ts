@@ -1,7 +1,4 @@
-import Dexie, { type Table } from 'dexie'
-import { withCurrentProfiles, withLeadInAsChoice, withPricesByCurrency, withRunParams } from '@/core/archive'
-import { uidOf, withOwnIds } from '@/core/book'
-import type { OldChange } from './oldChanges'
+import Dexie, { type Table, type Transaction } from 'dexie'
 import type {
   BlobRecord,
   BookRecord,
@@ -13,10 +10,7 @@ import type {
   SettingRecord,
   VersionRecord,
 } from './records'
-
-/** The outlets that ship: no part of the program's start, but for the first. */
-const shippedRecords = async (): Promise<OutletRecord[]> =>
-  (await Dexie.waitFor(import('./shippedOutlets'))).shippedRecords
+import type * as Upgrades from './upgrades'
 
 class PorchlightDb extends Dexie {
   books!: Table<BookRecord, string>
@@ -38,31 +32,10 @@ class PorchlightDb extends Dexie {
     this.version(2).stores({ changes: '++id, book' })
     this.version(3)
       .stores({ sections: '[book+id], book, [book+id+rev]', listings: 'key, book' })
-      .upgrade(tx =>
-        tx
-          .table('sections')
-          .toCollection()
-          .modify((s: SectionRecord) => {
-            s.rev = 1
-          }),
-      )
+      .upgrade(tx => upgrade(tx, 'numberSections'))
     this.version(4)
       .stores({})
-      .upgrade(async tx => {
-        await tx
-          .table('books')
-          .toCollection()
-          .modify((b, ref) => {
-            ref.value = withLeadInAsChoice(b)
-          })
-        await tx
-          .table('changes')
-          .toCollection()
-          .modify((c, ref) => {
-            ref.value = withLeadInAsChoice(c)
-          })
-      })
-    // Ids unique in the book; a history of differences, its ends found by index; versions; words that found no place.
+      .upgrade(tx => upgrade(tx, 'sayLeadInAsChoice'))
     this.version(5)
       .stores({
         changes: '++id, book, [book+state+id]',
@@ -70,74 +43,25 @@ class PorchlightDb extends Dexie {
         pieces: '++id, book',
         previews: 'hash',
       })
-      .upgrade(async tx => {
-        const sections = tx.table<SectionRecord, [string, string]>('sections')
-        for (const id of (await tx.table('books').toCollection().primaryKeys()) as string[]) {
-          const record = (await tx.table<BookRecord, string>('books').get(id))!
-          const own = new Map((await sections.where('book').equals(id).toArray()).map(s => [s.id, s]))
-          const old = record.order.map(x => own.get(x)).filter(s => s !== undefined)
-          const { lastId, sections: named } = withOwnIds({ ...record, sections: old })
-          await tx.table('books').put({ ...record, lastId, order: named.map(s => s.id) })
-          for (const [i, s] of named.entries())
-            if (s !== old[i]) await sections.put({ ...(s as SectionRecord), rev: old[i]!.rev + 1 })
-        }
-        // Wanted once in the life of a store: it is no part of the program's start.
-        const { asSteps } = await Dexie.waitFor(import('./oldChanges'))
-        await tx
-          .table('changes')
-          .toCollection()
-          .modify((c: OldChange, ref) => {
-            ref.value = asSteps(c)
-          })
-      })
-    // What a run is stands under the values of its kind.
+      .upgrade(tx => upgrade(tx, 'giveOwnIds'))
     this.version(6)
       .stores({})
-      .upgrade(async tx => {
-        for (const name of ['books', 'changes'])
-          await tx
-            .table(name)
-            .toCollection()
-            .modify((v: unknown, ref) => {
-              ref.value = withRunParams(v)
-            })
-        await tx
-          .table('books')
-          .toCollection()
-          .modify((b: BookRecord) => {
-            try {
-              b.uid = uidOf(b)
-            } catch {
-              // A broken record stops no other: it waits to be mended, and gets its UUID when it is put again.
-            }
-          })
-      })
-    // Outlets are the author's: those that ship are there to begin with. Prices are by currency; a profile that was frozen into a
-    // listing says in fields what it said in notes.
+      .upgrade(tx => upgrade(tx, 'putRunsUnderParams'))
     this.version(7)
       .stores({ outlets: 'id, place' })
-      .upgrade(async tx => {
-        await tx.table('outlets').bulkPut(await shippedRecords())
-        for (const [name, now] of [
-          ['books', withPricesByCurrency],
-          ['changes', withPricesByCurrency],
-          ['listings', withCurrentProfiles],
-        ] as const)
-          await tx
-            .table(name)
-            .toCollection()
-            .modify((v: unknown, ref) => {
-              try {
-                ref.value = now(v)
-              } catch {
-                // A broken record stops no other: it stays as it is, to be mended.
-              }
-            })
-      })
+      .upgrade(tx => upgrade(tx, 'makeOutletsTheAuthors'))
     this.on('populate', async tx => {
-      await tx.table('outlets').bulkPut(await shippedRecords())
+      // The outlets that ship: no part of the program's start, but for the first.
+      const { shippedRecords } = await Dexie.waitFor(import('./shippedOutlets'))
+      await tx.table('outlets').bulkPut(shippedRecords)
     })
   }
+}
+
+/** Each is wanted once in the life of a store: they are no part of the program's start. */
+async function upgrade(tx: Transaction, name: keyof typeof Upgrades): Promise<void> {
+  const upgrades = await Dexie.waitFor(import('./upgrades'))
+  await upgrades[name](tx)
 }
 
 export const db = new PorchlightDb()

@@ -42,7 +42,7 @@ export class RunPress {
       let layer = kept.layers.get(page)
       if (!layer) {
         await ticker?.({ stage: 'Drawing pages', done: i, of: pages })
-        kept.layers.set(page, (layer = await this.draw(kind, run, kept.made, page, room, language)))
+        kept.layers.set(page, (layer = await this.draw(kind, run, { made: kept.made, index: page }, room, language)))
       }
       layers.push(layer)
     }
@@ -58,8 +58,7 @@ export class RunPress {
   private async draw(
     kind: RunKind,
     run: Run,
-    made: unknown,
-    index: number,
+    { made, index }: { made: unknown; index: number },
     room: Room,
     language: string,
   ): Promise<Layer> {

@@ -58,7 +58,7 @@ export function ebookChain(
         const print = await get('printCover')
         if (print) return print
         const [flat, design, data] = [await get('plainFlat'), await get('design'), await get('data')]
-        return drawCover(flat, design, data, undefined, shelf, await get('assets'))
+        return drawCover(flat, design, data, { shelf, assets: await get('assets') })
       },
       front: async get => frontPicture(await get('cover'), frontHeight(await get('profile')), ports),
       starts: async get => {

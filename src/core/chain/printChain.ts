@@ -143,7 +143,7 @@ export function printChain(inputs: PrintInputs, { setter, runs, shelf, ports, ti
         fitted === undefined
           ? await get('flat')
           : flatFor(await get('profile'), { ...(await get('spec')), pages: fitted, language: data.language })
-      return drawCover(flat, design, data, await get('isbn'), shelf, await get('assets'))
+      return drawCover(flat, design, data, { isbn: await get('isbn'), shelf, assets: await get('assets') })
     },
     ground: async get => {
       const page = groundPage(await get('cover'))

@@ -13,5 +13,6 @@ export async function quickCover(
   const rules = profile.print?.bindings.find(b => b.kind === spec.binding)
   if (!rules) return undefined
   const pages = coverPages ?? Math.min(rules.mostPages, Math.max(rules.leastPages, ANY_PAGES))
-  return drawCover(flatFor(profile, { ...spec, pages, language: data.language }), design, data, isbn, shelf, assets)
+  const flat = flatFor(profile, { ...spec, pages, language: data.language })
+  return drawCover(flat, design, data, { isbn, shelf, assets })
 }

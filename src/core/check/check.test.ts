@@ -25,7 +25,7 @@ beforeAll(async () => {
 })
 
 const coverFor = (pages: number, design: CoverDesign = lampOverTide, data = book.data) =>
-  drawCover(flatFor(profile, { ...spec, pages }), design, data, '9780000000002', shelf)
+  drawCover(flatFor(profile, { ...spec, pages }), design, data, { isbn: '9780000000002', shelf })
 const subject = (more: Partial<NonNullable<Subject['print']>> = {}, whole: Partial<Subject> = {}): Subject => ({
   book,
   profile,
@@ -300,9 +300,7 @@ describe('each rule finds its fault, with place, amount and remedy', () => {
         flatFor(profile, { ...spec, pages: interior.pages.length }),
         { ...lampOverTide, picture: { asset: id, over: 'sheet' } },
         book.data,
-        '9780000000002',
-        shelf,
-        [{ id, type: 'image/png', width: 60, height: 90 }],
+        { isbn: '9780000000002', shelf, assets: [{ id, type: 'image/png', width: 60, height: 90 }] },
       )
       const ground = await groundOf(pictured, new Map([[id, bytes]]))
       return named(check(subject({ cover: pictured, ground })), 'contrast').map(

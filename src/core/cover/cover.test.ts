@@ -87,7 +87,7 @@ describe('a design on a flat', () => {
         fc.constantFrom('5x8in', '6x9in', '8.5x11in'),
         async (pages, trim) => {
           const flat = flatFor(profileOf('ostrevane', shippedProfiles), { ...spec, pages, trim })
-          const cover = await drawCover(flat, lampOverTide, data, '9780000000002', shelf)
+          const cover = await drawCover(flat, lampOverTide, data, { isbn: '9780000000002', shelf })
           for (const p of cover.pieces) {
             const zone = p.panel === 'spine' ? zoneOf(flat, 'spine text', 'spine')! : zoneOf(flat, 'safe', p.panel)!
             expect(p.box.x).toBeGreaterThanOrEqual(zone.x - 0.5)
@@ -105,7 +105,7 @@ describe('a design on a flat', () => {
   test('spines run down, and up where the language area reads them so; boxes are found again on the flat', async () => {
     const setIn = async (language: string) => {
       const flat = flatFor(profileOf('ostrevane', shippedProfiles), { ...spec, pages: 300, language })
-      return drawCover(flat, lampOverTide, { ...data, language }, undefined, shelf)
+      return drawCover(flat, lampOverTide, { ...data, language }, { shelf })
     }
     for (const [language, reads] of [
       ['en-GB', 'down'],
@@ -141,13 +141,7 @@ describe('a design on a flat', () => {
   })
   test('a refit keeps what was placed: the same parts of the panel, the same words', async () => {
     const at = async (pages: number) =>
-      drawCover(
-        flatFor(profileOf('ostrevane', shippedProfiles), { ...spec, pages }),
-        lampOverTide,
-        data,
-        undefined,
-        shelf,
-      )
+      drawCover(flatFor(profileOf('ostrevane', shippedProfiles), { ...spec, pages }), lampOverTide, data, { shelf })
     const [a, b] = [await at(218), await at(300)]
     expect(b.pieces.map(p => [p.id, p.text])).toEqual(a.pieces.map(p => [p.id, p.text]))
     const front = (c: typeof a, id: string) => c.pieces.find(p => p.id === id)!.box.x - c.flat.panels.front.x
@@ -159,19 +153,12 @@ describe('a design on a flat', () => {
       flatFor(profileOf('ostrevane', shippedProfiles), spec),
       lampOverTide,
       { ...data, title: 'Tide '.repeat(1800) },
-      undefined,
-      shelf,
+      { shelf },
     )
     expect(cover.pieces.find(p => p.id === 'title')!.tooLong).toBe(true)
   })
   test('the front alone is the front panel', async () => {
-    const cover = await drawCover(
-      flatFor(profileOf('ostrevane', shippedProfiles), spec),
-      lampOverTide,
-      data,
-      undefined,
-      shelf,
-    )
+    const cover = await drawCover(flatFor(profileOf('ostrevane', shippedProfiles), spec), lampOverTide, data, { shelf })
     const f = frontPage(cover)
     expect([f.width, f.height]).toEqual([432, 648])
     expect(f.layers[0]!.x).toBeCloseTo(-cover.flat.panels.front.x)

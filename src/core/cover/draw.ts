@@ -59,14 +59,20 @@ export function fieldText(data: TitleData, field: Field): string {
   }
 }
 
+/** What a cover is drawn with. */
+interface CoverNeeds {
+  /** No barcode without it. */
+  isbn?: string | undefined
+  shelf: FontShelf
+  assets?: Asset[]
+}
+
 /** Draws a design on a flat for a book. The barcode stands where the profile says, if there is an ISBN. */
 export async function drawCover(
   flat: Flat,
   design: CoverDesign,
   data: TitleData,
-  isbn: string | undefined,
-  shelf: FontShelf,
-  assets: Asset[] = [],
+  { isbn, shelf, assets = [] }: CoverNeeds,
 ): Promise<Cover> {
   const layers: Layer[] = [
     {
@@ -83,15 +89,8 @@ export async function drawCover(
     if (!text) continue
     const zone = p.panel === 'spine' ? zoneOf(flat, 'spine text', 'spine') : zoneOf(flat, 'safe', p.panel)
     if (!zone) continue
-    const set = await setPiece(
-      p,
-      p.capitals ? text.toLocaleUpperCase(data.language) : text,
-      zone,
-      flat,
-      data.language,
-      shelf,
-      barcode,
-    )
+    const said = p.capitals ? text.toLocaleUpperCase(data.language) : text
+    const set = await setPiece(p, said, { zone, flat, barcode }, data.language, shelf)
     layers.push(set.layer)
     pieces.push({ id: p.id, panel: p.panel, field: p.field, text, ...set.facts })
   }
@@ -155,11 +154,9 @@ const LEAST_SIZE = 6.5
 async function setPiece(
   p: CoverPiece,
   text: string,
-  zone: Rect,
-  flat: Flat,
+  { zone, flat, barcode }: { zone: Rect; flat: Flat; barcode: Rect | undefined },
   language: string,
   shelf: FontShelf,
-  barcode: Rect | undefined,
 ): Promise<{ layer: Layer; facts: Pick<SetPiece, 'box' | 'size' | 'colour' | 'tooLong' | 'missing'> }> {
   const face = await shelf.face(p.face)
   const fallback = await shelf.face('eb-garamond/regular')

@@ -1,45 +1,40 @@
-import { type Colour, type Item, PathBuilder, rgb } from '../marks'
+import { type Colour, type Item, type Path, PathBuilder, rgb } from '../marks'
 import type { CoverDesign } from './design'
-import type { Flat } from './geometry'
+import type { Flat, Rect } from './geometry'
 
 /** The drawing under the pieces, over the whole sheet to the bleed. */
 export function motifItems(design: CoverDesign, flat: Flat): Item[] {
   const { bleed } = flat
-  const left = -bleed.left
-  const top = -bleed.top
-  const width = flat.width + bleed.left + bleed.right
-  const height = flat.height + bleed.top + bleed.bottom
+  const sheet: Rect = {
+    x: -bleed.left,
+    y: -bleed.top,
+    width: flat.width + bleed.left + bleed.right,
+    height: flat.height + bleed.top + bleed.bottom,
+  }
   const ground: Item = {
     kind: 'path',
-    path: new PathBuilder().rect(left, top, width, height).build(),
+    path: new PathBuilder().rect(sheet.x, sheet.y, sheet.width, sheet.height).build(),
     fill: rgb(design.ground.colour),
   }
   switch (design.motif.kind) {
     case 'plain':
       return [ground]
     case 'rows':
-      return [ground, ...rowsOf(design, left, top, width, height)]
+      return [ground, ...rowsOf(design, sheet)]
     case 'tide and lamp':
-      return [ground, ...lampAndTide(design, flat, left, top, width, height)]
+      return [ground, ...lampAndTide(design, flat, sheet)]
   }
 }
 
-function rowsOf(design: CoverDesign, left: number, top: number, width: number, height: number): Item[] {
+function rowsOf(design: CoverDesign, { x, y: top, width, height }: Rect): Item[] {
   const step = 9
   const p = new PathBuilder()
-  for (let y = top; y < top + height; y += step) p.rect(left, y, width, step * 0.28)
+  for (let y = top; y < top + height; y += step) p.rect(x, y, width, step * 0.28)
   return [{ kind: 'path', path: p.build(), fill: rgb(design.motif.accent) }]
 }
 
 /** A lamp low over the water on the front, its light in even steps, and swells that run on over spine and back. */
-function lampAndTide(
-  design: CoverDesign,
-  flat: Flat,
-  left: number,
-  top: number,
-  width: number,
-  height: number,
-): Item[] {
+function lampAndTide(design: CoverDesign, flat: Flat, sheet: Rect): Item[] {
   const out: Item[] = []
   const front = flat.panels.front
   const cx = front.x + front.width * 0.5
@@ -64,10 +59,10 @@ function lampAndTide(
   for (let i = 0; i < swells; i++) {
     const t = i / (swells - 1)
     const y = horizon + (flat.height + flat.bleed.bottom - horizon) * t * 0.82
-    const amp = flat.height * (0.006 + 0.012 * t)
+    const wave = { height: flat.height * (0.006 + 0.012 * t), length: front.width * (0.3 + 0.12 * t), phase: i * 1.7 }
     out.push({
       kind: 'path',
-      path: swell(left, y, width, amp, front.width * (0.3 + 0.12 * t), i * 1.7, top + height),
+      path: swell(sheet, y, wave),
       fill: mix(rgb(design.motif.accent), rgb(design.motif.dark), 0.12 + 0.88 * t),
     })
   }
@@ -106,18 +101,21 @@ function lamp(cx: number, cy: number, r: number) {
   return b.build()
 }
 
-function swell(left: number, y: number, width: number, amp: number, wave: number, phase: number, bottom: number) {
-  const b = new PathBuilder().move(left, bottom).line(left, y)
-  const n = Math.ceil(width / (wave / 2))
-  const step = width / n
-  let sign = Math.sin(phase) > 0 ? 1 : -1
+/** Water from a line of waves down to the sheet's foot. `phase`: whether it begins with a crest or a trough, radians. */
+function swell(sheet: Rect, y: number, wave: { height: number; length: number; phase: number }): Path {
+  const bottom = sheet.y + sheet.height
+  const b = new PathBuilder().move(sheet.x, bottom).line(sheet.x, y)
+  const n = Math.ceil(sheet.width / (wave.length / 2))
+  const step = sheet.width / n
+  let sign = Math.sin(wave.phase) > 0 ? 1 : -1
   for (let i = 0; i < n; i++) {
-    const x = left + i * step
-    b.cubic(x + step * 0.36, y - amp * sign, x + step * 0.64, y - amp * sign, x + step, y)
+    const x = sheet.x + i * step
+    const crest = y - wave.height * sign
+    b.cubic(x + step * 0.36, crest, x + step * 0.64, crest, x + step, y)
     sign = -sign
   }
   return b
-    .line(left + width, bottom)
+    .line(sheet.x + sheet.width, bottom)
     .close()
     .build()
 }

@@ -9,6 +9,7 @@ import type {
   ListJson,
   ParagraphJson,
   QuoteJson,
+  TableJson,
   VerseJson,
 } from '../book'
 import { hashOf, type Ids, inlineText, safeHref } from '../book'
@@ -62,119 +63,148 @@ export function toDoc(raw: RawBlock[], conversion: Conversion, headingBase: numb
 }
 
 function convert(raw: RawBlock[], conversion: Conversion, headingBase: number): BlockJson[] {
-  const { ids, into } = conversion
+  const { ids } = conversion
   const out: BlockJson[] = []
-  for (let i = 0; i < raw.length; i++) {
+  for (let i = 0; i < raw.length;) {
     const b = raw[i]!
-    if (b.type === 'para' && i > 0 && b.newPage) out.push({ type: 'page_break', attrs: { id: ids.block() } })
-    switch (b.type) {
-      case 'para': {
-        if (b.list) {
-          let j = i
-          while (j < raw.length && raw[j]!.type === 'para' && (raw[j] as RawPara).list?.key === b.list.key) j++
-          out.push(list(raw.slice(i, j) as RawPara[], 0, conversion))
-          i = j - 1
-          break
-        }
-        const text = inlineText(b.content)
-        if (
-          b.level === undefined &&
-          isSceneBreak(text) &&
-          b.content.every(n => n.type === 'text' || n.type === 'hard_break')
-        ) {
-          into.cleaned.add('typed scene breaks made into breaks', '', 1, lettersIn(text))
-          out.push({ type: 'scene_break', attrs: { id: ids.block() } })
-        } else if (b.level !== undefined) {
-          out.push({
-            type: 'heading',
-            attrs: { id: ids.block(), level: Math.min(3, Math.max(1, b.level - headingBase)) },
-            content: inline(b.content, conversion),
-          })
-        } else if (b.quote) {
-          let j = i
-          const inner: ParagraphJson[] = []
-          while (j < raw.length && raw[j]!.type === 'para' && (raw[j] as RawPara).quote && !(raw[j] as RawPara).list)
-            inner.push(para(raw[j++] as RawPara, conversion))
-          out.push({ type: 'quote', attrs: { id: ids.block() }, content: inner })
-          i = j - 1
-        } else out.push(para(b, conversion))
-        break
-      }
-      case 'scene':
-        out.push({ type: 'scene_break', attrs: { id: ids.block() } })
-        break
-      case 'page':
-        out.push({ type: 'page_break', attrs: { id: ids.block() } })
-        break
-      case 'table':
-        out.push({
-          ...b.table,
-          attrs: { id: ids.block() },
-          content: b.table.content.map(r => ({
-            ...r,
-            content: r.content.map(c => ({
-              ...c,
-              content: c.content
-                .map(p => ({
-                  ...p,
-                  attrs: { ...p.attrs, id: ids.block() },
-                  ...(p.content?.length ? { content: inline(p.content, conversion) } : { content: undefined }),
-                }))
-                .map(tidy),
-            })),
-          })),
-        })
-        break
-      case 'verse':
-        out.push({
-          type: 'verse',
-          attrs: { id: ids.block() },
-          content: b.lines.map(l =>
-            tidy({
-              type: 'line' as const,
-              attrs: { indent: l.indent, stanza: l.stanza },
-              content: l.content.length ? inline(l.content, conversion) : undefined,
-            }),
-          ),
-        })
-        break
-      case 'container': {
-        const inner = convert(b.blocks, conversion, headingBase).map(x =>
-          x.type === 'heading'
-            ? ({
-                type: 'paragraph',
-                attrs: { id: x.attrs.id, align: 'center' },
-                ...(x.content ? { content: x.content } : {}),
-              } satisfies ParagraphJson)
-            : x,
-        )
-        const kept = inner.filter(
-          (x): x is ParagraphJson | ListJson | VerseJson =>
-            x.type === 'paragraph' || x.type === 'list' || x.type === 'verse',
-        )
-        if (kept.length) out.push({ type: b.kind, attrs: { id: ids.block() }, content: kept } satisfies QuoteJson)
-        for (const x of inner)
-          if (!kept.includes(x as ParagraphJson) && x.type !== 'page_break') out.push(x as BlockJson)
-        break
-      }
-      case 'picture': {
-        const asset = assetOf(b.key, b.alt, conversion)
-        const caption = b.caption?.length ? inline(b.caption, conversion) : undefined
-        if (asset)
-          out.push(
-            tidy<ImageJson>({
-              type: 'image',
-              attrs: { id: ids.block(), asset, alt: b.alt, decoration: false, share: 1 },
-              content: caption,
-            }),
-          )
-        // The words under a picture that cannot be used are still the author's.
-        else if (caption) out.push({ type: 'paragraph', attrs: { id: ids.block(), align: null }, content: caption })
-        break
-      }
+    if (b.type === 'para') {
+      if (i > 0 && b.newPage) out.push({ type: 'page_break', attrs: { id: ids.block() } })
+      const together = groupAt(raw, i)
+      out.push(fromParas(together, conversion, headingBase))
+      i += together.length
+    } else {
+      out.push(...fromBlock(b, conversion, headingBase))
+      i++
     }
   }
   return out
+}
+
+/** The paragraphs from `at` on that are one block: those of a list, those of a quotation, or the one. */
+function groupAt(raw: RawBlock[], at: number): RawPara[] {
+  const first = raw[at] as RawPara
+  const belongs = (b: RawBlock): boolean =>
+    b.type === 'para' && (first.list ? b.list?.key === first.list.key : !!first.quote && !!b.quote && !b.list)
+  // A heading or a break stands alone, whatever it is marked as.
+  if (!first.list && (!first.quote || first.level !== undefined || isTypedBreak(first))) return [first]
+  let end = at
+  while (end < raw.length && belongs(raw[end]!)) end++
+  return raw.slice(at, end) as RawPara[]
+}
+
+const isTypedBreak = ({ content, level }: RawPara): boolean =>
+  level === undefined &&
+  isSceneBreak(inlineText(content)) &&
+  content.every(n => n.type === 'text' || n.type === 'hard_break')
+
+function fromParas(paras: RawPara[], conversion: Conversion, headingBase: number): BlockJson {
+  const { ids, into } = conversion
+  const b = paras[0]!
+  if (b.list) return list(paras, 0, conversion)
+  if (isTypedBreak(b)) {
+    into.cleaned.add('typed scene breaks made into breaks', '', 1, lettersIn(inlineText(b.content)))
+    return { type: 'scene_break', attrs: { id: ids.block() } }
+  }
+  if (b.level !== undefined)
+    return {
+      type: 'heading',
+      attrs: { id: ids.block(), level: Math.min(3, Math.max(1, b.level - headingBase)) },
+      content: inline(b.content, conversion),
+    }
+  if (!b.quote) return para(b, conversion)
+  const content = paras.map(p => para(p, conversion))
+  return { type: 'quote', attrs: { id: ids.block() }, content }
+}
+
+type Other = Exclude<RawBlock, RawPara>
+
+function fromBlock(b: Other, conversion: Conversion, headingBase: number): BlockJson[] {
+  const { ids } = conversion
+  switch (b.type) {
+    case 'scene':
+      return [{ type: 'scene_break', attrs: { id: ids.block() } }]
+    case 'page':
+      return [{ type: 'page_break', attrs: { id: ids.block() } }]
+    case 'table':
+      return [table(b.table, conversion)]
+    case 'verse':
+      return [verse(b.lines, conversion)]
+    case 'container':
+      return container(b, conversion, headingBase)
+    case 'picture':
+      return picture(b, conversion)
+  }
+}
+
+const table = (raw: TableJson, conversion: Conversion): TableJson => ({
+  ...raw,
+  attrs: { id: conversion.ids.block() },
+  content: raw.content.map(r => ({
+    ...r,
+    content: r.content.map(c => ({ ...c, content: c.content.map(p => cellPara(p, conversion)) })),
+  })),
+})
+
+const cellPara = (p: ParagraphJson, conversion: Conversion): ParagraphJson =>
+  tidy({
+    ...p,
+    attrs: { ...p.attrs, id: conversion.ids.block() },
+    content: p.content?.length ? inline(p.content, conversion) : undefined,
+  })
+
+const verse = (lines: Extract<RawBlock, { type: 'verse' }>['lines'], conversion: Conversion): VerseJson => ({
+  type: 'verse',
+  attrs: { id: conversion.ids.block() },
+  content: lines.map(l =>
+    tidy({
+      type: 'line' as const,
+      attrs: { indent: l.indent, stanza: l.stanza },
+      content: l.content.length ? inline(l.content, conversion) : undefined,
+    }),
+  ),
+})
+
+/** A quotation or letter with what it may hold; what it may not stands behind it. */
+function container(
+  b: Extract<RawBlock, { type: 'container' }>,
+  conversion: Conversion,
+  headingBase: number,
+): BlockJson[] {
+  const inner = convert(b.blocks, conversion, headingBase).map(x =>
+    x.type === 'heading'
+      ? ({
+          type: 'paragraph',
+          attrs: { id: x.attrs.id, align: 'center' },
+          ...(x.content ? { content: x.content } : {}),
+        } satisfies ParagraphJson)
+      : x,
+  )
+  const kept = inner.filter(
+    (x): x is ParagraphJson | ListJson | VerseJson => x.type === 'paragraph' || x.type === 'list' || x.type === 'verse',
+  )
+  const behind = inner.filter(x => !kept.includes(x as ParagraphJson) && x.type !== 'page_break')
+  return [
+    ...(kept.length
+      ? [{ type: b.kind, attrs: { id: conversion.ids.block() }, content: kept } satisfies QuoteJson]
+      : []),
+    ...behind,
+  ]
+}
+
+function picture(b: Extract<RawBlock, { type: 'picture' }>, conversion: Conversion): BlockJson[] {
+  const { ids } = conversion
+  const asset = assetOf(b.key, b.alt, conversion)
+  const caption = b.caption?.length ? inline(b.caption, conversion) : undefined
+  if (asset)
+    return [
+      tidy<ImageJson>({
+        type: 'image',
+        attrs: { id: ids.block(), asset, alt: b.alt, decoration: false, share: 1 },
+        content: caption,
+      }),
+    ]
+  // The words under a picture that cannot be used are still the author's.
+  return caption ? [{ type: 'paragraph', attrs: { id: ids.block(), align: null }, content: caption }] : []
 }
 
 /** Takes a picture over; undefined, and counted, where books cannot use it. */

@@ -56,13 +56,14 @@ export function readDocx(bytes: Uint8Array, report?: Report, salvage = false): R
           external: r.attrs.TargetMode === 'External',
         })
   }
-  const reader = new DocxReader(
-    readStyles(part('styles.xml')),
-    readNumbering(part('numbering.xml')),
+  const styles = readStyles(part('styles.xml'))
+  const reader = new DocxReader({
+    styles,
+    numbering: readNumbering(part('numbering.xml')),
     relations,
     folder,
     parts,
-  )
+  })
   reader.notes('footnote', part('footnotes.xml'))
   reader.notes('endnote', part('endnotes.xml'))
   const body = find(parseXml(doc, 'its text', report, salvage), 'w:body')
@@ -94,8 +95,8 @@ export function readDocx(bytes: Uint8Array, report?: Report, salvage = false): R
     meta.author = read('dc:creator')
     meta.language = read('dc:language')
   }
-  meta.language ??= reader.styles.language
-  return { blocks, pictures: reader.pictures, meta, bodySize: reader.styles.bodySize, dropped: reader.dropped }
+  meta.language ??= styles.language
+  return { blocks, pictures: reader.pictures, meta, bodySize: styles.bodySize, dropped: reader.dropped }
 }
 
 interface NumberingLevel {
@@ -132,6 +133,24 @@ export function small(v: string | undefined, or: number): number {
   return Number.isFinite(n) && n >= 0 && n <= 99999 ? n : or
 }
 
+/** What a document's text refers to. */
+interface DocxFile {
+  styles: StyleSheet
+  numbering: Map<string, NumberingLevel[]>
+  /** By id. */
+  relations: Map<string, { target: string; external: boolean }>
+  /** Where the text lies; targets are relative to it. */
+  folder: string
+  parts: Map<string, Uint8Array>
+}
+
+/** The text of an element itself, not of those inside it. */
+function ownText({ children }: XmlElement): string {
+  let text = ''
+  for (const s of children) if (typeof s === 'string') text += s
+  return text
+}
+
 class DocxReader {
   readonly dropped = new DropCounter()
   readonly pictures = new Map<string, Uint8Array>()
@@ -146,14 +165,10 @@ class DocxReader {
   private fields: { code: string; shows: boolean; kind: 'link' | 'contents' | 'drop' | 'plain'; href?: string }[] = []
   private near = ''
 
-  constructor(
-    readonly styles: StyleSheet,
-    private readonly numbering: Map<string, NumberingLevel[]>,
-    private readonly relations: Map<string, { target: string; external: boolean }>,
-    private readonly folder: string,
-    private readonly parts: Map<string, Uint8Array>,
-    private relPrefix = '',
-  ) {}
+  /** Before the ids of relations: those of notes are apart. */
+  private relPrefix = ''
+
+  constructor(private readonly file: DocxFile) {}
 
   notes(kind: 'footnote' | 'endnote', root: XmlElement | undefined): void {
     this.relPrefix = kind === 'footnote' ? 'f:' : 'e:'
@@ -204,7 +219,7 @@ class DocxReader {
 
   /** What stands at the head and foot of the manuscript's own pages: the book makes its own. */
   countHeads(): void {
-    for (const [name, bytes] of this.parts)
+    for (const [name, bytes] of this.file.parts)
       if (/\/(header|footer)\d*\.xml$/.test(name)) {
         const words = textIn(parseXml(bytes, name)).trim()
         if (words) this.dropped.add('heads and feet of pages', words, 1, words)
@@ -283,8 +298,8 @@ class DocxReader {
   private paragraph(e: XmlElement, out: RawBlock[]): void {
     const ppr = child(e, 'w:pPr')
     const styleId = child(ppr, 'w:pStyle')?.attrs['w:val']
-    const style = this.styles.paragraph(styleId)
-    const direct = this.styles.paragraphProps(ppr)
+    const style = this.file.styles.paragraph(styleId)
+    const direct = this.file.styles.paragraphProps(ppr)
     const props = { ...style.para, ...direct }
     const outer = out.length
     const inline: Collected = {
@@ -339,7 +354,7 @@ class DocxReader {
     if ((props.left ?? 0) || (props.right ?? 0)) para.indent = { left: props.left ?? 0, right: props.right ?? 0 }
     const num = props.num
     if (num && num.id !== '0' && para.level === undefined) {
-      const level = this.numbering.get(num.id)?.[num.level]
+      const level = this.file.numbering.get(num.id)?.[num.level]
       if (level && !level.none)
         para.list = { key: num.id, level: Math.min(8, num.level), ordered: level.ordered, start: level.start }
     }
@@ -359,7 +374,7 @@ class DocxReader {
           this.run(e, base, marks, into)
           break
         case 'w:hyperlink': {
-          const rel = e.attrs['r:id'] ? this.relations.get(this.relPrefix + e.attrs['r:id']) : undefined
+          const rel = e.attrs['r:id'] ? this.file.relations.get(this.relPrefix + e.attrs['r:id']) : undefined
           const href = rel?.external ? rel.target : undefined
           if (!href && textIn(e)) this.dropped.add('links inside the document: their words are kept', textIn(e))
           this.runs(e, base, href ? [...marks, { type: 'link', attrs: { href } }] : marks, into)
@@ -407,72 +422,29 @@ class DocxReader {
   }
 
   private run(e: XmlElement, base: RunProps, marks: MarkJson[], into: Collected): void {
-    const props = this.styles.run(base, child(e, 'w:rPr'))
+    const props = this.file.styles.run(base, child(e, 'w:rPr'))
     if (props.hidden) return this.pass(e, 'hidden text', inlineText(into.content) || this.near)
     for (const c of elements(e)) this.runChild(c, props, marks, into)
   }
 
   private runChild(c: XmlElement, props: RunProps, marks: MarkJson[], into: Collected): void {
-    const field = this.fields[this.fields.length - 1]
     switch (c.name) {
-      case 'w:t': {
-        let t = ''
-        for (const s of c.children) if (typeof s === 'string') t += s
-        this.text(t, props, marks, into)
-        break
-      }
-      case 'w:tab':
-      case 'w:ptab':
-        this.text(' ', props, marks, into)
-        break
-      case 'w:noBreakHyphen':
-        this.text('\u2011', props, marks, into)
-        break
-      case 'w:softHyphen':
-        break
-      case 'w:sym': {
-        // Symbol fonts map their own codes into the private area: only what is a real character is kept.
-        const code = parseInt(c.attrs['w:char'] ?? '', 16)
-        if (code > 0x20 && (code < 0xe000 || code > 0xf8ff) && code < 0xd800)
-          this.text(String.fromCharCode(code), props, marks, into)
-        else this.dropped.add('symbols of a private font', inlineText(into.content) || this.near)
-        break
-      }
-      case 'w:cr':
-        if (!field || field.shows) into.content.push({ type: 'hard_break' })
-        break
-      case 'w:br':
-        if (c.attrs['w:type'] === 'page') {
-          if (into.content.length) into.pageAfter = true
-          else this.newPage = into.pageAfter = true
-        } else if (c.attrs['w:type'] !== 'column' && (!field || field.shows)) into.content.push({ type: 'hard_break' })
-        break
       case 'w:fldChar':
-        this.field(c, inlineText(into.content) || this.near, into)
+        this.field(c, this.nearby(into), into)
         break
-      case 'w:instrText':
-        if (field && !field.shows) field.code += c.children.filter(s => typeof s === 'string').join('')
-        break
-      case 'w:footnoteReference':
-      case 'w:endnoteReference': {
-        const content = this.noteTexts.get(
-          (c.name === 'w:footnoteReference' ? 'footnote' : 'endnote') + c.attrs['w:id'],
-        )
-        const key = (c.name === 'w:footnoteReference' ? 'footnote' : 'endnote') + c.attrs['w:id']
-        if (this.relPrefix) {
-          this.dropped.add('calls of notes inside notes', inlineText(into.content) || this.near)
-          break
-        }
-        if (!content) this.dropped.add('calls of notes that are not in the file', inlineText(into.content) || this.near)
-        // A note stands once; who calls it again means the same words.
-        else if (this.called.has(key))
-          this.dropped.add('further calls of a note that stands already', inlineText(into.content) || this.near)
-        else into.content.push({ type: 'footnote', attrs: { id: '' }, content })
-        this.called.add(key)
+      case 'w:instrText': {
+        const field = this.fields.at(-1)
+        if (field && !field.shows) field.code += ownText(c)
         break
       }
+      case 'w:footnoteReference':
+        this.call(`footnote${c.attrs['w:id']}`, into)
+        break
+      case 'w:endnoteReference':
+        this.call(`endnote${c.attrs['w:id']}`, into)
+        break
       case 'w:commentReference':
-        this.dropped.add('comments', inlineText(into.content) || this.near)
+        this.dropped.add('comments', this.nearby(into))
         break
       case 'w:drawing':
       case 'w:pict':
@@ -488,19 +460,75 @@ class DocxReader {
         this.ruby(c, props, marks, into)
         break
       case 'w:delText':
-        this.dropped.add('deleted text of tracked changes', inlineText(into.content) || this.near, 1, textIn(c))
+        this.dropped.add('deleted text of tracked changes', this.nearby(into), 1, textIn(c))
         break
       case 'w:r':
         this.run(c, props, marks, into)
         break
-      default: {
-        if (silent.has(c.name)) break
-        const words = textIn(c)
-        if (!words) break
-        this.dropped.add('unknown parts: their words are kept as text', words)
-        this.text(words, props, marks, into)
-      }
+      default:
+        if (!this.character(c, props, marks, into)) this.unknown(c, props, marks, into)
     }
+  }
+
+  /** Words, and what stands for a single character; false where the element is none of these. */
+  private character(c: XmlElement, props: RunProps, marks: MarkJson[], into: Collected): boolean {
+    const field = this.fields.at(-1)
+    const shows = !field || field.shows
+    switch (c.name) {
+      case 'w:t':
+        this.text(ownText(c), props, marks, into)
+        return true
+      case 'w:tab':
+      case 'w:ptab':
+        this.text(' ', props, marks, into)
+        return true
+      case 'w:noBreakHyphen':
+        this.text('\u2011', props, marks, into)
+        return true
+      case 'w:softHyphen':
+        return true
+      case 'w:sym': {
+        // Symbol fonts map their own codes into the private area: only what is a real character is kept.
+        const code = parseInt(c.attrs['w:char'] ?? '', 16)
+        if (code > 0x20 && (code < 0xe000 || code > 0xf8ff) && code < 0xd800)
+          this.text(String.fromCharCode(code), props, marks, into)
+        else this.dropped.add('symbols of a private font', this.nearby(into))
+        return true
+      }
+      case 'w:cr':
+        if (shows) into.content.push({ type: 'hard_break' })
+        return true
+      case 'w:br':
+        if (c.attrs['w:type'] === 'page') {
+          if (into.content.length) into.pageAfter = true
+          else this.newPage = into.pageAfter = true
+        } else if (c.attrs['w:type'] !== 'column' && shows) into.content.push({ type: 'hard_break' })
+        return true
+    }
+    return false
+  }
+
+  /** The call of a note. A note stands once; who calls it again means the same words. */
+  private call(key: string, into: Collected): void {
+    if (this.relPrefix) return this.dropped.add('calls of notes inside notes', this.nearby(into))
+    const content = this.noteTexts.get(key)
+    if (!content) this.dropped.add('calls of notes that are not in the file', this.nearby(into))
+    else if (this.called.has(key)) this.dropped.add('further calls of a note that stands already', this.nearby(into))
+    else into.content.push({ type: 'footnote', attrs: { id: '' }, content })
+    this.called.add(key)
+  }
+
+  /** What is not understood is kept as text, and counted. */
+  private unknown(c: XmlElement, props: RunProps, marks: MarkJson[], into: Collected): void {
+    const words = silent.has(c.name) ? '' : textIn(c)
+    if (!words) return
+    this.dropped.add('unknown parts: their words are kept as text', words)
+    this.text(words, props, marks, into)
+  }
+
+  /** The words by which a loss is found again. */
+  private nearby(into: Collected): string {
+    return inlineText(into.content) || this.near
   }
 
   /** A sign of a complex field: where it begins, where what it shows begins, where it ends. */
@@ -533,9 +561,9 @@ class DocxReader {
 
   /** A document inside the document: its words, as far as they can be read. */
   private chunk(e: XmlElement, out: RawBlock[]): void {
-    const rel = e.attrs['r:id'] ? this.relations.get(this.relPrefix + e.attrs['r:id']) : undefined
-    const path = rel && !rel.external ? resolve(this.folder, rel.target) : undefined
-    const bytes = path ? this.parts.get(path) : undefined
+    const rel = e.attrs['r:id'] ? this.file.relations.get(this.relPrefix + e.attrs['r:id']) : undefined
+    const path = rel && !rel.external ? resolve(this.file.folder, rel.target) : undefined
+    const bytes = path ? this.file.parts.get(path) : undefined
     const text = bytes && !(bytes[0] === 0x50 && bytes[1] === 0x4b) ? plainWords(new TextDecoder().decode(bytes)) : ''
     if (!text) return this.dropped.add('embedded documents that cannot be read', rel?.target ?? this.near)
     this.dropped.add('embedded documents: their words are kept as text', text.slice(0, 60))
@@ -586,9 +614,9 @@ class DocxReader {
     }
     const blip = find(e, 'a:blip')
     const id = blip?.attrs['r:embed'] ?? find(e, 'v:imagedata')?.attrs['r:id']
-    const rel = id ? this.relations.get(this.relPrefix + id) : undefined
-    const path = rel && !rel.external ? resolve(this.folder, rel.target) : undefined
-    const bytes = path ? this.parts.get(path) : undefined
+    const rel = id ? this.file.relations.get(this.relPrefix + id) : undefined
+    const path = rel && !rel.external ? resolve(this.file.folder, rel.target) : undefined
+    const bytes = path ? this.file.parts.get(path) : undefined
     if (!path || !bytes) {
       this.dropped.add(find(e, 'a:graphic') || blip || id ? 'pictures that are not in the file' : 'drawings', this.near)
       return
@@ -600,7 +628,7 @@ class DocxReader {
     const height =
       Number((inLine && child(inLine, 'wp:extent')?.attrs.cy) ?? 0) /
       EMU_A_POINT /
-      (props.size ?? this.styles.bodySize ?? 12)
+      (props.size ?? this.file.styles.bodySize ?? 12)
     // What stands in the line and is no higher than two is a sign.
     if (height > 0 && height <= SIGN_HEIGHT)
       into.content.push({

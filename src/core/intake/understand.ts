@@ -41,112 +41,140 @@ export function understand(raw: RawManuscript, name = ''): Understood {
   const blocks = clean(raw.blocks, into)
   const bodySize = commonSize(blocks) ?? raw.bodySize ?? 0
   const proposals = choose(blocks, bodySize)
-  const data: TitleData = {
-    title: '',
-    contributors: [],
-    language: languageTag(raw.meta.language),
-    imprint: { name: raw.meta.imprint ?? '', ...(raw.meta.place ? { place: raw.meta.place } : {}) },
-    subjects: [],
-    ...(raw.meta.subtitle ? { subtitle: raw.meta.subtitle } : {}),
-    ...(raw.meta.description ? { description: raw.meta.description } : {}),
-    ...(raw.meta.series
-      ? { series: { name: raw.meta.series, ...(raw.meta.seriesNumber ? { number: raw.meta.seriesNumber } : {}) } }
-      : {}),
-  }
-
-  const conversion: Conversion = { ids: new Ids(0), pictures: raw.pictures, dropped: raw.dropped, into }
-  const sections: Section[] = []
-  let isbn: string | undefined
-  const add = (s: Omit<Section, 'id' | 'made' | 'doc'>, content: RawBlock[], base: number): void => {
-    sections.push({ ...s, id: `s${sections.length + 1}`, made: false, doc: toDoc(content, conversion, base) })
-  }
+  const data = statedData(raw)
+  const found = new Sections({ ids: new Ids(0), pictures: raw.pictures, dropped: raw.dropped, into })
 
   const prelude = blocks.slice(0, proposals[0]?.index ?? 0)
   for (const p of readPrelude(prelude, data, raw)) {
-    if (p.isbn) isbn = p.isbn
-    if (p.role)
-      add({ part: roles[p.role].part, role: p.role, title: '', numbered: false, evidence: [p.why] }, p.blocks, 0)
+    if (p.isbn) found.isbn = p.isbn
+    if (p.role) found.add({ role: p.role, title: '', numbered: false, evidence: [p.why] }, p.blocks)
+  }
+  if (!proposals.length) {
+    const evidence = ['no headings were found: the text is one section']
+    found.add({ role: 'chapter', title: '', numbered: false, evidence }, blocks.slice(prelude.length))
   }
   const chapterLevel = Math.min(...proposals.map(p => p.level ?? 9))
-  if (!proposals.length) {
-    const rest = blocks.slice(prelude.length)
-    add(
-      {
-        part: 'body',
-        role: 'chapter',
-        title: '',
-        numbered: false,
-        evidence: ['no headings were found: the text is one section'],
-      },
-      rest,
-      0,
-    )
-  }
   proposals.forEach((p, i) => {
-    const end = proposals[i + 1]?.index ?? blocks.length
-    let from = p.index + 1
-    let { title } = p
-    const next = blocks[from]
-    const evidence = [...p.evidence]
-    if (p.bare && from < end && looksLikeTitle(next, bodySize)) {
-      title = inlineText(next.content).trim()
-      evidence.push('the line below is its title')
-      from++
-    }
-    const heading = blocks.slice(p.index, from)
-    const role = placed(p.role, i, proposals)
-    const content = blocks.slice(from, end)
-    if (role === 'contents') {
-      // A typed contents list gives way to the made one.
-      raw.dropped.add(
-        'typed contents list',
-        title || 'Contents',
-        Math.max(1, content.length),
-        [...heading, ...content].map(textOfBlock).join('\n'),
-      )
-      return
-    }
-    for (const b of heading) if (b.type === 'para') countLostInTitle(b.content, title, raw)
-    const made = heading.reduce(
-      (n, b) => n + (b.type === 'para' ? lettersIn(inlineText(b.content)) : 0),
-      -lettersIn(title),
-    )
-    if (made > 0) into.cleaned.add('typed chapter numbers, which the book now makes by itself', '', 1, made)
-    if (role === 'copyright') isbn ??= findIsbn(content)
-    add(
-      { part: roles[role].part, role, title, numbered: p.numbered && !!roles[role].numbered, evidence },
-      content,
-      p.level ?? (chapterLevel < 9 ? chapterLevel : 0),
-    )
+    const part = readSection(blocks, proposals, i, bodySize)
+    if (part.role === 'contents') leaveContents(part, raw)
+    else found.addHeaded(part, p, p.level ?? (chapterLevel < 9 ? chapterLevel : 0), raw)
   })
 
-  // A title page typed in front may say its title only in the file's properties.
-  if (!data.title) data.title = raw.meta.title ?? ''
-  if (!data.title)
-    data.title =
-      name
-        .replace(/\.[^.]*$/, '')
-        .replace(/[_-]+/g, ' ')
-        .trim() || 'Untitled'
-  if (!data.contributors.length && raw.meta.author)
-    data.contributors = raw.meta.author
+  completeData(data, raw, name)
+  const sections = renamed([...counted(found.list, proposals.length > 1)].sort((a, b) => partRank(a) - partRank(b)))
+  const assets = [...into.assets.values()]
+  return {
+    book: { ...createBook('book', data, sections), assets: assets.map(a => a.asset) },
+    pictures: new Map(assets.map(a => [a.asset.id, a.bytes])),
+    dropped: raw.dropped.list(),
+    cleaned: into.cleaned.list(),
+    ...(found.isbn ? { isbn: found.isbn } : {}),
+  }
+}
+
+/** What the file says of the book; its title is looked for in the text first. */
+function statedData({ meta }: RawManuscript): TitleData {
+  return {
+    title: '',
+    contributors: [],
+    language: languageTag(meta.language),
+    imprint: { name: meta.imprint ?? '', ...(meta.place ? { place: meta.place } : {}) },
+    subjects: [],
+    ...(meta.subtitle ? { subtitle: meta.subtitle } : {}),
+    ...(meta.description ? { description: meta.description } : {}),
+    ...(meta.series
+      ? { series: { name: meta.series, ...(meta.seriesNumber ? { number: meta.seriesNumber } : {}) } }
+      : {}),
+  }
+}
+
+/** A title page typed in front may say its title only in the file's properties; else the file's name stands for it. */
+function completeData(data: TitleData, { meta }: RawManuscript, name: string): void {
+  const named = name
+    .replace(/\.[^.]*$/, '')
+    .replace(/[_-]+/g, ' ')
+    .trim()
+  data.title ||= meta.title || named || 'Untitled'
+  if (!data.contributors.length && meta.author)
+    data.contributors = meta.author
       .split(/;|\band\b|&/)
       .map(n => ({ name: n.trim(), role: 'aut' }))
       .filter(c => c.name)
-  const numberedAny = sections.some(s => s.role === 'chapter' && s.numbered)
-  // Chapters that only carry titles are counted too, unless others carry numbers and they do not.
-  const counted = numberedAny
-    ? sections
-    : sections.map(s => (s.role === 'chapter' && s.title && proposals.length > 1 ? { ...s, numbered: false } : s))
-  const ordered = [...counted].sort((a, b) => partRank(a) - partRank(b))
-  const book = { ...createBook('book', data, renamed(ordered)), assets: [...into.assets.values()].map(a => a.asset) }
-  return {
-    book,
-    pictures: new Map([...into.assets.values()].map(a => [a.asset.id, a.bytes])),
-    dropped: raw.dropped.list(),
-    cleaned: into.cleaned.list(),
-    ...(isbn ? { isbn } : {}),
+}
+
+/** A section as its heading proposes it. */
+interface Headed {
+  role: Role
+  title: string
+  evidence: string[]
+  heading: RawBlock[]
+  content: RawBlock[]
+}
+
+/** The sections as they are found, with what is read out of them on the way. */
+class Sections {
+  readonly list: Section[] = []
+  isbn: string | undefined
+
+  constructor(private readonly conversion: Conversion) {}
+
+  add(of: Pick<Section, 'role' | 'title' | 'numbered' | 'evidence'>, content: RawBlock[], base = 0): void {
+    this.list.push({
+      part: roles[of.role].part,
+      ...of,
+      id: `s${this.list.length + 1}`,
+      made: false,
+      doc: toDoc(content, this.conversion, base),
+    })
   }
+
+  /** Adds a section under its heading, whose words become its title. */
+  addHeaded({ role, title, evidence, heading, content }: Headed, p: Proposal, base: number, raw: RawManuscript): void {
+    let typed = -lettersIn(title)
+    for (const b of heading)
+      if (b.type === 'para') {
+        countLostInTitle(b.content, title, raw)
+        typed += lettersIn(inlineText(b.content))
+      }
+    if (typed > 0)
+      this.conversion.into.cleaned.add('typed chapter numbers, which the book now makes by itself', '', 1, typed)
+    if (role === 'copyright') this.isbn ??= findIsbn(content)
+    this.add({ role, title, numbered: p.numbered && !!roles[role].numbered, evidence }, content, base)
+  }
+}
+
+/** What stands from a proposal to the next, its heading parted from the rest. */
+function readSection(blocks: RawBlock[], proposals: Proposal[], i: number, bodySize: number): Headed {
+  const p = proposals[i]!
+  const end = proposals[i + 1]?.index ?? blocks.length
+  const evidence = [...p.evidence]
+  let from = p.index + 1
+  let { title } = p
+  const next = blocks[from]
+  if (p.bare && from < end && looksLikeTitle(next, bodySize)) {
+    title = inlineText(next.content).trim()
+    evidence.push('the line below is its title')
+    from++
+  }
+  return {
+    role: placed(p.role, i, proposals),
+    title,
+    evidence,
+    heading: blocks.slice(p.index, from),
+    content: blocks.slice(from, end),
+  }
+}
+
+/** A typed contents list gives way to the made one. */
+function leaveContents({ title, heading, content }: Headed, { dropped }: RawManuscript): void {
+  const words = [...heading, ...content].map(textOfBlock).join('\n')
+  dropped.add('typed contents list', title || 'Contents', Math.max(1, content.length), words)
+}
+
+/** Chapters that only carry titles are counted too, unless others carry numbers and they do not. */
+function counted(sections: Section[], several: boolean): Section[] {
+  if (sections.some(s => s.role === 'chapter' && s.numbered)) return sections
+  return sections.map(s => (s.role === 'chapter' && s.title && several ? { ...s, numbered: false } : s))
 }
 
 const partRank = (s: Section): number => ({ front: 0, body: 1, back: 2 })[s.part]

@@ -40,22 +40,64 @@ export interface Market {
 const WORDS_ASKED = 8
 
 /** Makes a marketplace of about `size` titles; the same for the same seed, on every machine. It keeps what it once worked out. */
-export function createMarket(seed: number, size: number): Market {
-  const { niches, titles, perNiche, phrases } = makeStock(seed, size)
-  const index = wordIndex(
-    phrases.map(p => p.phrase),
-    titles.map(t => t.title),
-  )
-  const numberOf = new Map(phrases.map((p, i) => [p.phrase, i]))
+export const createMarket = (seed: number, size: number): Market => new SimulatedMarket(seed, makeStock(seed, size))
 
-  const firstTitles = (p: PhraseSeed, count: number): MarketTitle[] => {
+class SimulatedMarket implements Market {
+  readonly niches: readonly Niche[]
+  readonly titles: readonly MarketTitle[]
+  readonly phrases: readonly PhraseSeed[]
+  private readonly index: ReturnType<typeof wordIndex>
+  private readonly numberOf: Map<string, number>
+  /** Figures of each phrase, by market. */
+  private readonly measured: Map<MarketId, (phrase: number) => PhraseFigures>
+
+  constructor(
+    private readonly seed: number,
+    private readonly stock: ReturnType<typeof makeStock>,
+  ) {
+    const { niches, titles, phrases } = stock
+    this.niches = niches
+    this.titles = titles
+    this.phrases = phrases
+    this.index = wordIndex(
+      phrases.map(p => p.phrase),
+      titles.map(t => t.title),
+    )
+    this.numberOf = new Map(phrases.map((p, i) => [p.phrase, i]))
+    this.measured = new Map(markets.map(m => [m.id, remembering((i: number) => this.measure(i, m.id))]))
+  }
+
+  related(word: string, market: MarketId, limit = 80): PhraseFigures[] {
+    const hits = this.hitsOf(wordsOf(word).slice(0, WORDS_ASKED))
+    const best = Math.max(0, ...hits.values())
+    const own = [...hits].filter(([, n]) => n === best).map(([i]) => i)
+    const found = this.byRoom(own, market)
+    if (own.length >= limit / 2) return found.slice(0, limit)
+    // Neighbours widen the search when the word alone gives little.
+    const near = new Set(own.map(i => this.kinOf(i)))
+    const isNear = (i: number): boolean => this.phrases[i]!.share === 1 && !hits.has(i) && near.has(this.kinOf(i))
+    return [...found, ...this.byRoom([...this.phrases.keys()].filter(isNear), market)].slice(0, limit)
+  }
+
+  figuresOf(phrase: string, market: MarketId): PhraseFigures | undefined {
+    const i = this.numberOf.get(phrase.toLowerCase())
+    return i === undefined ? undefined : this.measured.get(market)!(i)
+  }
+
+  titlesOf(phrase: string, count = 10): MarketTitle[] {
+    const i = this.numberOf.get(phrase.toLowerCase())
+    return i === undefined ? [] : this.firstTitles(this.phrases[i]!, count)
+  }
+
+  private firstTitles(p: PhraseSeed, count: number): MarketTitle[] {
+    const { perNiche } = this.stock
     const start = p.niche * perNiche
     const says = new Uint8Array(perNiche)
     for (const w of new Set(wordsOf(p.phrase))) {
-      const list = index.get(w)!.titles
+      const list = this.index.get(w)!.titles
       for (let i = placeIn(list, start); list[i]! < start + perNiche; i++) says[list[i]! - start]!++
     }
-    return titles
+    return this.titles
       .slice(start, start + perNiche)
       .map((t, i) => [t, Math.log10(t.rank) - says[i]!] as const)
       .sort((a, b) => a[1] - b[1])
@@ -63,25 +105,23 @@ export function createMarket(seed: number, size: number): Market {
       .map(([t]) => t)
   }
 
-  // A phrase's first page is the same in all markets: its strength and middle price are worked out once.
-  const firstPage = remembering((i: number): { strength: number; price: number } => {
-    const first = firstTitles(phrases[i]!, 10)
+  /** A phrase's first page is the same in all markets: its strength and middle price are worked out once. */
+  private readonly firstPage = remembering((i: number): { strength: number; price: number } => {
+    const { phrase } = this.phrases[i]!
+    const first = this.firstTitles(this.phrases[i]!, 10)
     const prices = first.map(t => t.price).sort((a, b) => a - b)
-    return {
-      strength: first.reduce((s, t) => s + strengthOf(t, phrases[i]!.phrase), 0),
-      price: prices[prices.length >> 1]!,
-    }
+    return { strength: first.reduce((s, t) => s + strengthOf(t, phrase), 0), price: prices[prices.length >> 1]! }
   })
 
-  const measure = (i: number, id: MarketId): PhraseFigures => {
-    const p = phrases[i]!
-    const n = niches[p.niche]!
+  private measure(i: number, id: MarketId): PhraseFigures {
+    const p = this.phrases[i]!
+    const n = this.niches[p.niche]!
     const m = markets.find(x => x.id === id)!
-    const rnd = seeded(seedOf(`${seed}|${id}|${p.phrase}`))
+    const rnd = seeded(seedOf(`${this.seed}|${id}|${p.phrase}`))
     const drawn = n.form.searches * (0.25 + n.theme.pull) * p.share * m.size * (m.leans === n.theme.near ? 1.5 : 1)
     const searches = Math.max(10, Math.round((drawn * (0.6 + 0.8 * rnd())) / 10) * 10)
     const buyShare = Math.min(0.6, n.form.buyers * p.buyers * (0.75 + 0.5 * rnd()))
-    const { strength, price } = firstPage(i)
+    const { strength, price } = this.firstPage(i)
     const crowding = Math.round(Math.min(10, strength * 1.25 * p.crowd * (0.85 + 0.3 * rnd())) * 10) / 10
     const demand = Math.round(searches * buyShare)
     return {
@@ -95,12 +135,14 @@ export function createMarket(seed: number, size: number): Market {
       price,
     }
   }
-  const measured = new Map(markets.map(m => [m.id, remembering((i: number) => measure(i, m.id))]))
-  const sorted = (list: number[], market: MarketId): PhraseFigures[] =>
-    list.map(measured.get(market)!).sort((a, b) => b.room - a.room || (a.phrase < b.phrase ? -1 : 1))
 
-  // How many of the words each phrase holds. "light" finds "lighthouse": from three letters on, a word may be a beginning.
-  const hitsOf = (words: string[]): Map<number, number> => {
+  private byRoom(phrases: number[], market: MarketId): PhraseFigures[] {
+    return phrases.map(this.measured.get(market)!).sort((a, b) => b.room - a.room || (a.phrase < b.phrase ? -1 : 1))
+  }
+
+  /** How many of the words each phrase holds. "light" finds "lighthouse": from three letters on, a word may be a beginning. */
+  private hitsOf(words: string[]): Map<number, number> {
+    const { index } = this
     const hits = new Map<number, number>()
     for (const w of words) {
       const keys = index.has(w) ? [w] : w.length >= 3 ? [...index.keys()].filter(k => k.startsWith(w)) : []
@@ -108,31 +150,11 @@ export function createMarket(seed: number, size: number): Market {
     }
     return hits
   }
-  // Neighbours: the same form with a theme nearby.
-  const kin = (i: number): string => `${niches[phrases[i]!.niche]!.theme.near}/${niches[phrases[i]!.niche]!.form.word}`
 
-  return {
-    niches,
-    titles,
-    phrases,
-    related(word, market, limit = 80) {
-      const hits = hitsOf(wordsOf(word).slice(0, WORDS_ASKED))
-      const best = Math.max(0, ...hits.values())
-      const own = [...hits].filter(([, n]) => n === best).map(([i]) => i)
-      if (own.length >= limit / 2) return sorted(own, market).slice(0, limit)
-      // They widen the search when the word alone gives little.
-      const near = new Set(own.map(kin))
-      const neighbours = [...phrases.keys()].filter(i => phrases[i]!.share === 1 && !hits.has(i) && near.has(kin(i)))
-      return [...sorted(own, market), ...sorted(neighbours, market)].slice(0, limit)
-    },
-    figuresOf(phrase, market) {
-      const i = numberOf.get(phrase.toLowerCase())
-      return i === undefined ? undefined : measured.get(market)!(i)
-    },
-    titlesOf(phrase, count = 10) {
-      const i = numberOf.get(phrase.toLowerCase())
-      return i === undefined ? [] : firstTitles(phrases[i]!, count)
-    },
+  /** Neighbours have the same form, and themes that are near each other. */
+  private kinOf(i: number): string {
+    const { form, theme } = this.niches[this.phrases[i]!.niche]!
+    return `${theme.near}/${form.word}`
   }
 }
 

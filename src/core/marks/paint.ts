@@ -1,4 +1,4 @@
-import { type Colour, type GlyphFace, type Layer, type PageMarks } from './marks'
+import { type Colour, type Layer, type PageMarks } from './marks'
 import { Op, type Path } from './path'
 
 /** What the painter needs of a canvas: the common part of the browser's and the server's 2D contexts. */
@@ -95,21 +95,31 @@ function paintLayer(ctx: Canvas2D, layer: Layer, pictures: Pictures): void {
     ctx.fillStyle = css(t.colours[t.colour[i]!]!)
     ctx.beginPath()
     for (let g = t.start[i]!; g < t.start[i + 1]!; g++)
-      glyph(ctx, face, t.glyphs[g]!, t.x[g]!, t.baseline[i]!, scale * t.stretch[i]!, scale)
+      draw(ctx, face.outline(face.pairGlyph(t.glyphs[g]!)), {
+        x: t.x[g]!,
+        y: t.baseline[i]!,
+        sx: scale * t.stretch[i]!,
+        sy: -scale,
+      })
     ctx.fill()
   }
 }
 
-function glyph(ctx: Canvas2D, face: GlyphFace, pair: number, x: number, y: number, sx: number, sy: number): void {
-  draw(ctx, face.outline(face.pairGlyph(pair)), x, y, sx, -sy)
-}
-
 function trace(ctx: Canvas2D, p: Path): void {
   ctx.beginPath()
-  draw(ctx, p, 0, 0, 1, 1)
+  draw(ctx, p, AS_IT_IS)
 }
 
-function draw(ctx: Canvas2D, p: Path, x: number, y: number, sx: number, sy: number): void {
+/** Where a path's origin stands, and what its coordinates are multiplied with. */
+interface Placed {
+  x: number
+  y: number
+  sx: number
+  sy: number
+}
+const AS_IT_IS: Placed = { x: 0, y: 0, sx: 1, sy: 1 }
+
+function draw(ctx: Canvas2D, p: Path, { x, y, sx, sy }: Placed): void {
   const c = p.xy
   let k = 0
   for (let i = 0; i < p.ops.length; i++) {

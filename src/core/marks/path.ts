@@ -27,6 +27,8 @@ export class PathBuilder {
     this.xy.push(x1, y1, x, y)
     return this
   }
+  // Six coordinates, as every path has them.
+  // eslint-disable-next-line max-params
   cubic(x1: number, y1: number, x2: number, y2: number, x: number, y: number): this {
     this.ops.push(Op.cubic)
     this.xy.push(x1, y1, x2, y2, x, y)

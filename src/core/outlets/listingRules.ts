@@ -68,18 +68,17 @@ interface Said {
 }
 type ListingRule = (s: Said) => Finding[]
 
+/** What is found at a field of the listing. */
 const found = (
   rule: string,
   severity: Finding['severity'],
   field: string,
-  message: string,
-  remedy: RemedyCode,
-  amount?: string,
-): Finding => ({ rule, severity, place: { kind: 'data', field }, message, remedy, ...(amount ? { amount } : {}) })
+  said: Pick<Finding, 'message' | 'amount'> & { remedy: RemedyCode },
+): Finding => ({ rule, severity, place: { kind: 'data', field }, ...said })
 
 const priced: ListingRule = ({ edition, profile }) =>
   edition.prices?.[profile.currency] === undefined
-    ? [found('price', 'stop', 'price', 'No price is set.', 'enter the price')]
+    ? [found('price', 'stop', 'price', { message: 'No price is set.', remedy: 'enter the price' })]
     : []
 
 const described: ListingRule = ({ book: { data }, profile }) => {
@@ -87,7 +86,7 @@ const described: ListingRule = ({ book: { data }, profile }) => {
   if (most === undefined) return []
   const text = data.description ?? ''
   const say = (message: string, remedy: RemedyCode, amount?: string): Finding =>
-    found('description', 'stop', 'description', message, remedy, amount)
+    found('description', 'stop', 'description', { message, remedy, ...(amount ? { amount } : {}) })
   return [
     ...(text ? [] : [say(`${profile.name} wants a description.`, 'write the description')]),
     ...(text.length > most
@@ -107,7 +106,8 @@ const described: ListingRule = ({ book: { data }, profile }) => {
 
 const slotsFit: ListingRule = ({ slots, profile }) => {
   const { keywordSlots, keywordCharacters, keywordCount } = profile.listing
-  const say = (rule: string, message: string): Finding => found(rule, 'stop', 'slots', message, 'take some out')
+  const say = (rule: string, message: string): Finding =>
+    found(rule, 'stop', 'slots', { message, remedy: 'take some out' })
   const all = slots.join(KEYWORDS_APART).length
   return [
     ...(keywordSlots && slots.length > keywordSlots.count
@@ -125,7 +125,12 @@ const slotsFit: ListingRule = ({ slots, profile }) => {
 const slotsSay: ListingRule = ({ slots, book, profile }) => {
   if (!keywordRoom(profile)) return []
   if (!slots.length)
-    return [found('slots', 'remark', 'slots', 'No slot is filled: the title alone has to be found.', 'fill a slot')]
+    return [
+      found('slots', 'remark', 'slots', {
+        message: 'No slot is filled: the title alone has to be found.',
+        remedy: 'fill a slot',
+      }),
+    ]
   return slots.flatMap((slot, i) =>
     slotProblems(
       slot,
@@ -135,7 +140,7 @@ const slotsSay: ListingRule = ({ slots, book, profile }) => {
     ).map(p => {
       const stops = p.marked.some(m => m.rule !== 'said already')
       const message = `Slot ${i + 1}: ${p.message}`
-      return found('slots', stops ? 'stop' : 'mend', 'slots', message, 'change the marked words')
+      return found('slots', stops ? 'stop' : 'mend', 'slots', { message, remedy: 'change the marked words' })
     }),
   )
 }
@@ -145,7 +150,7 @@ const categories: ListingRule = ({ draft, profile }) => {
   if (!rules) return []
   const n = draft.categories?.length ?? 0
   const say = (message: string, remedy: RemedyCode): Finding =>
-    found('categories', 'stop', 'categories', message, remedy)
+    found('categories', 'stop', 'categories', { message, remedy })
   const some = (count: number): string => (count === 1 ? 'one category' : `${count} categories`)
   return [
     ...(n < rules.least
@@ -167,10 +172,15 @@ const adultsOnly: ListingRule = ({ draft, profile }) => {
   if (!draft.adult) return []
   switch (profile.listing.adults) {
     case 'refused':
-      return [found('adults only', 'stop', 'adults', `${profile.name} takes no books for adults only.`, 'go elsewhere')]
+      return [
+        found('adults only', 'stop', 'adults', {
+          message: `${profile.name} takes no books for adults only.`,
+          remedy: 'go elsewhere',
+        }),
+      ]
     case 'apart': {
       const message = `${profile.name} shows books for adults only to those who ask for them.`
-      return [found('adults only', 'remark', 'adults', message, 'nothing wanted')]
+      return [found('adults only', 'remark', 'adults', { message, remedy: 'nothing wanted' })]
     }
     default:
       return []
@@ -178,7 +188,9 @@ const adultsOnly: ListingRule = ({ draft, profile }) => {
 }
 
 const rightsStated: ListingRule = ({ draft }) =>
-  draft.rights ? [] : [found('rights', 'stop', 'rights', 'The rights are not stated.', 'state the rights')]
+  draft.rights
+    ? []
+    : [found('rights', 'stop', 'rights', { message: 'The rights are not stated.', remedy: 'state the rights' })]
 
 const listingRules: ListingRule[] = [priced, described, slotsFit, slotsSay, categories, adultsOnly, rightsStated]
 

@@ -70,6 +70,9 @@ const BEAM = 32
 /** How an item holds to what follows it. */
 const Keep = { free: 0, hadBetter: 1, must: 2 } as const
 type Keep = (typeof Keep)[keyof typeof Keep]
+/** How a page ends, in one number: how short it is, and how its last item holds to the next. */
+const endOf = (short: number, keep: Keep): number => (short + 1) * 4 + keep
+
 const keepOf = (item: FlowItem): Keep => (item.keepNext ? Keep.must : item.holdNext ? Keep.hadBetter : Keep.free)
 
 /** A stretch of an item on one page, with the page's shortness. */
@@ -128,6 +131,8 @@ class Cutter {
   private next = new Map<number, State>()
   /** Entries at the top of the next page, by line and shortness: filled while one item is laid on one page. */
   private readonly turned = new Map<number, Entry>()
+  /** Height of the notes under the first k lines that are laid where `layOn` is at; only counted out where there are notes. */
+  private heights: number[] | undefined
 
   constructor(private readonly frame: PageFrame) {
     this.lines = frame.lines
@@ -165,8 +170,8 @@ class Cutter {
   }
 
   /** A state's key in its beam: of two with the same key only the cheaper can lead to the best. */
-  private keyOf(page: number, leaves: number, fill: number, short: number, keep: Keep, noteHeight: number): number {
-    return ((((page * 64 + leaves) * 256 + fill) * 4 + short + 1) * 4 + keep) * 128 + this.noteRows(noteHeight)
+  private keyOf(page: number, leaves: number, fill: number, end: number, noteHeight: number): number {
+    return (((page * 64 + leaves) * 256 + fill) * 16 + end) * 128 + this.noteRows(noteHeight)
   }
 
   /** A picture with a page of its own: the next page that comes, or this one while nothing stands on it. */
@@ -176,7 +181,7 @@ class Cutter {
       const page = open ? s.page + 1 : s.page
       const leaves = open ? 0 : s.leaves + 1
       const cost = s.cost + (open ? this.turnCost(short, page, true) : 0)
-      const key = this.keyOf(page, leaves, s.fill, short, s.keep, s.noteHeight)
+      const key = this.keyOf(page, leaves, s.fill, endOf(short, s.keep), s.noteHeight)
       const known = this.next.get(key)
       if (known && known.cost <= cost) continue
       this.next.set(key, {
@@ -255,7 +260,6 @@ class Cutter {
     const cap = this.lines - short
     const onOldPage = segments.length === 0 && page === s.page && s.fill > 0
     let fit = 0
-    // Height of the notes under the first k lines set here; only counted out where there are notes.
     let heights: number[] | undefined
     if (variant.notes) {
       let height = noteHeight
@@ -267,9 +271,10 @@ class Cutter {
         heights.push((height = h))
       }
     } else fit = Math.max(0, Math.min(rest, cap - this.noteRows(noteHeight) - fill))
+    this.heights = heights
     if (fit === rest) {
       const height = heights ? heights[fit]! : noteHeight
-      const key = this.keyOf(page, leaves, fill + rest, short, keepOf(item), height)
+      const key = this.keyOf(page, leaves, fill + rest, endOf(short, keepOf(item)), height)
       const known = this.next.get(key)
       // The state is only made if it is new or better.
       if (!known || cost < known.cost) {
@@ -292,17 +297,17 @@ class Cutter {
       // may rows of a table or of the contents, so that their last page gets its lines.
       const mayTurn = keepOf(item) || (item.solid && onOldPage && cap - s.fill <= LEAST_LAST)
       if (!mayTurn) return
-      if (item.breakable) for (let k = rest - 2; k >= Math.max(1, rest - 3); k--) this.turn(s, item, v, e, k, heights)
+      if (item.breakable) for (let k = rest - 2; k >= Math.max(1, rest - 3); k--) this.turn(s, item, v, e, k)
     }
-    if (onOldPage) this.turn(s, item, v, e, 0, heights)
+    if (onOldPage) this.turn(s, item, v, e, 0)
     if (fit === rest) return
-    if (item.breakable) for (let k = fit; k >= Math.max(1, fit - 2); k--) this.turn(s, item, v, e, k, heights)
+    if (item.breakable) for (let k = fit; k >= Math.max(1, fit - 2); k--) this.turn(s, item, v, e, k)
     if (!onOldPage && (fit === 0 || !item.breakable)) {
       // Nothing fits on an empty page: set one line (or the whole of what cannot be parted) all the same.
-      if (item.breakable && rest > 1) return this.turn(s, item, v, e, 1, heights)
+      if (item.breakable && rest > 1) return this.turn(s, item, v, e, 1)
       let h = noteHeight
       if (variant.notes) for (const n of variant.notes) if (n.line >= done) h += n.note.height
-      const key = this.keyOf(page, leaves, Math.min(cap, fill + rest), short, keepOf(item), h)
+      const key = this.keyOf(page, leaves, Math.min(cap, fill + rest), endOf(short, keepOf(item)), h)
       if (!this.next.has(key))
         this.next.set(key, {
           page,
@@ -320,15 +325,15 @@ class Cutter {
     }
   }
 
-  /** Turns the page after k more lines of an item; `heights` as in `layOn`. */
+  /** Turns the page after k more lines of an item. */
   private turn(
     s: State,
     item: FlowItem,
     v: number,
     { page, leaves, fill, noteHeight, short, done, segments, cost, led }: Entry,
     k: number,
-    heights: number[] | undefined,
   ): void {
+    const { heights } = this
     const variant = item.variants[v]!
     const rest = variant.lines - done
     const onOldPage = segments.length === 0 && page === s.page && s.fill > 0

@@ -64,7 +64,7 @@ export async function embedImage(
   const [w, h] = tooWide(width)
     ? [Math.max(1, Math.round(mostPixels!)), Math.max(1, Math.round((mostPixels! * height) / width))]
     : [width, height]
-  return file.stream(w === width ? out : shrunk(out, width, height, channels, w, h), {
+  return file.stream(w === width ? out : shrunk(out, { width, height }, channels, { width: w, height: h }), {
     Type: 'XObject',
     Subtype: 'Image',
     Width: w,

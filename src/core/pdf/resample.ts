@@ -1,11 +1,14 @@
+interface PixelSize {
+  width: number
+  height: number
+}
+
 /** Makes a picture smaller by averaging the pixels under each new one. `channels` bytes a pixel. */
 export function shrunk(
   from: Uint8Array,
-  width: number,
-  height: number,
+  { width, height }: PixelSize,
   channels: number,
-  toWidth: number,
-  toHeight: number,
+  { width: toWidth, height: toHeight }: PixelSize,
 ): Uint8Array {
   const out = new Uint8Array(toWidth * toHeight * channels)
   for (let y = 0; y < toHeight; y++) {

@@ -123,7 +123,9 @@ export function InteriorRoom({ bookId }: { bookId: string }) {
   if (view.missing) return <NoBook />
   const base = styleById(edition?.style ?? '', book?.styles)
   const change = (path: string, value: number | boolean | string): void => {
-    if (edition) void changeStyle(commit, edition.id, path, value, readStyle(base, path), valueNames[path] ?? path)
+    if (!edition) return
+    const [shipped, words] = [readStyle(base, path), valueNames[path] ?? path]
+    void changeStyle(commit, edition.id, { path, value, shipped, words })
   }
   // A click on a page opens the text that stands there.
   const open = (page: number, x: number, y: number): void => {

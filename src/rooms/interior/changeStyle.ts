@@ -1,14 +1,21 @@
 import { styleValue } from '@/core/pages'
 import type { Commit } from '@/parts/useCommit'
 
+type StyleValue = number | boolean | string
+
+/** A value of the style: where it stands, what it shall be, what it is in the style as it ships, and what it is called. */
+interface StyleValueChange {
+  path: string
+  value: StyleValue
+  shipped: StyleValue
+  words: string
+}
+
 /** Changes one value of the edition's style; back at the shipped style's own value, the departure is dropped. */
 export function changeStyle(
   commit: Commit,
   editionId: string,
-  path: string,
-  value: number | boolean | string,
-  shipped: number | boolean | string,
-  words: string,
+  { path, value, shipped, words }: StyleValueChange,
 ): Promise<boolean> {
   const v = styleValue(path)
   const shownValue =
