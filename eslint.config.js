@@ -44,6 +44,16 @@ export default tseslint.config(
     },
   },
   {
+    // What is longer holds more than one idea.
+    files: ['src/**/*.ts'],
+    ignores: ['**/*.test.ts'],
+    rules: { 'max-lines-per-function': ['error', { max: 80 }], 'max-params': ['error', 5] },
+  },
+  {
+    files: ['src/**/*.tsx'],
+    rules: { 'max-lines-per-function': ['error', { max: 150 }], 'max-params': ['error', 5] },
+  },
+  {
     files: ['src/{app,rooms,parts,look}/**/*.{ts,tsx}'],
     plugins: { 'react-hooks': reactHooks },
     rules: {

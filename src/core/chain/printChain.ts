@@ -19,7 +19,7 @@ import {
   spineThickness,
   type Ticker,
 } from '../trade'
-import { createGraph, type Graph } from './graph'
+import { createGraph, type Derive, type Graph } from './graph'
 import { type SharedInputs, statedInputs, type Tools } from './inputs'
 
 /** What a print edition at an outlet starts from. */
@@ -107,6 +107,22 @@ async function setInterior(
   return filledUp(planned, pageMultiple)
 }
 
+const findingsOf: Derive<PrintChain, 'findings'> = async get =>
+  check({
+    book: await get('text'),
+    profile: await get('profile'),
+    print: {
+      spec: await get('spec'),
+      interior: await get('interior'),
+      cover: await get('cover'),
+      ground: await get('ground'),
+      isbn: await get('isbn'),
+      price: await get('price'),
+      leastPrice: (await get('money')).leastPrice,
+      finish: await get('finish'),
+    },
+  })
+
 /** The graph for a print edition at an outlet. */
 export function printChain(inputs: PrintInputs, { setter, runs, shelf, ports, ticker }: Tools): Graph<PrintChain> {
   return createGraph<PrintChain>(inputs, {
@@ -162,23 +178,7 @@ export function printChain(inputs: PrintInputs, { setter, runs, shelf, ports, ti
         flat: await get('flat'),
         money: await get('money'),
       }),
-    findings: async get => {
-      const money = await get('money')
-      return check({
-        book: await get('text'),
-        profile: await get('profile'),
-        print: {
-          spec: await get('spec'),
-          interior: await get('interior'),
-          cover: await get('cover'),
-          ground: await get('ground'),
-          isbn: await get('isbn'),
-          price: await get('price'),
-          leastPrice: money.leastPrice,
-          finish: await get('finish'),
-        },
-      })
-    },
+    findings: findingsOf,
     snapshot: async get => {
       const { plan } = await get('text')
       return printSnapshot(await statedInputs(get), {

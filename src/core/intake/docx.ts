@@ -46,21 +46,11 @@ export function readDocx(bytes: Uint8Array, report?: Report, salvage = false): R
     const b = parts.get(folder + name)
     return b && parseXml(b, name, undefined, salvage)
   }
-  const relations = new Map<string, { target: string; external: boolean }>()
-  for (const file of [main.slice(folder.length), 'footnotes.xml', 'endnotes.xml']) {
-    const b = parts.get(`${folder}_rels/${file}.rels`)
-    if (b)
-      for (const r of elements(parseXml(b, 'its index')))
-        relations.set((file.startsWith('foot') ? 'f:' : file.startsWith('end') ? 'e:' : '') + r.attrs.Id!, {
-          target: r.attrs.Target ?? '',
-          external: r.attrs.TargetMode === 'External',
-        })
-  }
   const styles = readStyles(part('styles.xml'))
   const reader = new DocxReader({
     styles,
     numbering: readNumbering(part('numbering.xml')),
-    relations,
+    relations: readRelations(parts, folder, main.slice(folder.length)),
     folder,
     parts,
   })
@@ -79,24 +69,38 @@ export function readDocx(bytes: Uint8Array, report?: Report, salvage = false): R
         : 'parts of the file that are damaged: words in them may be wrong or missing',
       name,
     )
-  const core = parts.get('docProps/core.xml')
-  const meta: RawManuscript['meta'] = {}
-  if (core) {
-    const e = parseXml(core, 'its properties')
-    const read = (name: string): string | undefined => {
-      const t = elements(e)
-        .find(c => c.name === name)
-        ?.children.filter(c => typeof c === 'string')
-        .join('')
-        .trim()
-      return t || undefined
-    }
-    meta.title = read('dc:title')
-    meta.author = read('dc:creator')
-    meta.language = read('dc:language')
-  }
+  const meta = readProperties(parts.get('docProps/core.xml'))
   meta.language ??= styles.language
   return { blocks, pictures: reader.pictures, meta, bodySize: styles.bodySize, dropped: reader.dropped }
+}
+
+/** What the text and its notes refer to, by id; those of notes are told apart. */
+function readRelations(parts: Map<string, Uint8Array>, folder: string, text: string): DocxFile['relations'] {
+  const relations: DocxFile['relations'] = new Map()
+  for (const [file, prefix] of [
+    [text, ''],
+    ['footnotes.xml', 'f:'],
+    ['endnotes.xml', 'e:'],
+  ] as const) {
+    const b = parts.get(`${folder}_rels/${file}.rels`)
+    for (const r of b ? elements(parseXml(b, 'its index')) : [])
+      relations.set(prefix + r.attrs.Id!, {
+        target: r.attrs.Target ?? '',
+        external: r.attrs.TargetMode === 'External',
+      })
+  }
+  return relations
+}
+
+/** What the file says of itself. */
+function readProperties(core: Uint8Array | undefined): RawManuscript['meta'] {
+  if (!core) return {}
+  const properties = elements(parseXml(core, 'its properties'))
+  const read = (name: string): string | undefined => {
+    const e = properties.find(c => c.name === name)
+    return (e && ownText(e).trim()) || undefined
+  }
+  return { title: read('dc:title'), author: read('dc:creator'), language: read('dc:language') }
 }
 
 interface NumberingLevel {

@@ -2,47 +2,15 @@ import { PDFName, type PDFRef } from '@cantoo/pdf-lib'
 import type { PageMarks } from '../marks'
 import { Fault, joinBytes, type Ticker } from '../trade'
 import { pageContent } from './content'
-import type { Deflate } from './deflate'
 import { PdfFile, type Sink } from './file'
 import { greyProfile, rgbProfile } from './icc'
-import type { PictureSource } from './images'
 import { pageLinks } from './links'
+import type { PdfOptions, PdfPorts } from './options'
 import { outline, pageLabels } from './outline'
 import { Resources } from './resources'
 import { round } from './round'
-import type { Subsetter } from './subset'
-import { StructureTree, type TagSource } from './tags'
+import { StructureTree } from './tags'
 import { xmp } from './xmp'
-
-export interface PdfOptions {
-  title: string
-  author?: string
-  language: string
-  /** ISO 8601, UTC: dates are inputs. */
-  date: string
-  /** Pictures are made grey, as black books want. */
-  grey: boolean
-  /**
-   * Prepared for a standard of exchange: PDF/X-1a:2003 (ISO 15930-4), for black books, or PDF/X-4 (ISO 15930-7). No checker here
-   * certifies it. Such files carry no links, and say what their greys or colours mean.
-   */
-  preparedFor?: 'X-1a' | 'X-4'
-  /** Pictures with more pixels an inch than this are made smaller. */
-  ppi?: number
-  /** First page of each section: where places that lead somewhere lead to. No links are written without it, nor where a standard forbids them. */
-  sectionPages?: ReadonlyMap<string, number>
-  /** Says what each part is, in reading order, for those who do not see it. Left out where a standard of exchange is prepared for. */
-  tags?: TagSource
-  /** Named places for the outline. */
-  outline?: { title: string; page: number }[]
-}
-
-/** What writing a PDF asks of the world. */
-export interface PdfPorts {
-  subsetter: Subsetter
-  pictures: PictureSource
-  deflate: Deflate
-}
 
 /** How many pages are made before those before them must be packed and written: what waits is in memory unpacked. */
 const AHEAD = 8

@@ -1,5 +1,5 @@
 import { type OutletProfile, printRules } from '../trade'
-import type { PdfOptions } from './document'
+import type { PdfOptions } from './options'
 
 /** Pixels an inch that pictures keep where nothing else is chosen: what presses ask for. */
 export const PRESS_PPI = 300

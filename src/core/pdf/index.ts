@@ -1,4 +1,5 @@
-export { pdfBytes, type PdfOptions, type PdfPorts } from './document'
+export { pdfBytes } from './document'
+export type { PdfOptions, PdfPorts } from './options'
 export { asPrinted, PRESS_PPI } from './forPress'
 export { tagSource, type TagSource } from './tags'
 export { type Pixels, type PictureSource, jpegHeader } from './images'

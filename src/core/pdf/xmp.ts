@@ -1,5 +1,5 @@
 import { xml } from '../trade'
-import type { PdfOptions } from './document'
+import type { PdfOptions } from './options'
 
 /** The file's metadata, as XML (XMP, ISO 16684-1). */
 export function xmp(o: PdfOptions): Uint8Array {

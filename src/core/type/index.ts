@@ -1,4 +1,5 @@
-export { breakParagraph, type BreakRules, type BrokenParagraph } from './break'
+export { breakParagraph } from './break'
+export type { BreakRules, BrokenParagraph } from './breakRules'
 export { takenRight } from './measures'
 export { splitLong } from './splitLong'
 export { Face } from './face'

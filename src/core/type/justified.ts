@@ -1,4 +1,4 @@
-import type { BreakRules, BrokenParagraph } from './break'
+import type { BreakRules, BrokenParagraph } from './breakRules'
 import { lineWidths, unlike, widthOf } from './measures'
 import { Gap, type Paragraph } from './paragraph'
 import { ragged } from './ragged'
@@ -56,6 +56,12 @@ export function attempt(p: Paragraph, rules: BreakRules, tolerance: number, hyph
   return found ?? (tolerance === Infinity ? overfull(p, rules) : undefined)
 }
 
+/**
+ * Optimal line breaking over the whole paragraph, after Knuth and Plass ("Breaking Paragraphs into Lines", Software:
+ * Practice and Experience 11, 1981), with hanging punctuation and glyph scaling counted into each line's natural width
+ * and stretch (after Hàn Thế Thành, "Micro-typographic extensions", 2000). Division points of a word are asked for only
+ * where a line can end in it.
+ */
 class Search {
   private readonly widths: number[]
   /** How wide a line's words may be made at most, as a part of their own width, and what one gap may add to that: from this each start knows before which width no line of it can end, and words before that are passed over. */

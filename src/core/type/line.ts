@@ -1,7 +1,7 @@
 import type { LayerBuilder, MarkPlace, RunStart } from '../marks'
-import type { BreakRules, BrokenParagraph } from './break'
+import type { BreakRules, BrokenParagraph } from './breakRules'
 import { Gap, type Paragraph } from './paragraph'
-import type { Frag, TextStyle } from './textStyle'
+import type { Frag, FragAt, TextStyle } from './textStyle'
 
 /** How a line came out, for measuring evenness and finding loose lines. Points. */
 export interface SetLine {
@@ -172,15 +172,6 @@ function leadingTo(place: MarkPlace, href: string): MarkPlace {
   let p = byHref.get(href)
   if (!p) byHref.set(href, (p = { ...place, href }))
   return p
-}
-
-/** Where a piece stands: from `x` on the baseline `y`, points; widened by `scale`, its letters `letter` ems apart. */
-export interface FragAt {
-  x: number
-  y: number
-  place: MarkPlace
-  scale?: number
-  letter?: number
 }
 
 /** What is told to the layer of each word: one object, since there are so many of them. */

@@ -1,4 +1,4 @@
-import type { BreakRules } from './break'
+import type { BreakRules } from './breakRules'
 
 /** What is taken from a line on one side. */
 const taken = (indents: number[] | undefined, line: number): number =>

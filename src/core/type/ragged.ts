@@ -1,4 +1,4 @@
-import type { BreakRules, BrokenParagraph } from './break'
+import type { BreakRules, BrokenParagraph } from './breakRules'
 import { lineWidths, widthOf } from './measures'
 import { Gap, type Paragraph } from './paragraph'
 

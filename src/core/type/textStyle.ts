@@ -1,7 +1,15 @@
-import type { Colour, LayerBuilder } from '../marks'
+import type { Colour, LayerBuilder, MarkPlace } from '../marks'
 import type { Face } from './face'
-import type { FragAt } from './line'
 import { runsByCoverage, type Shaped, shapeIn, shapeTogether } from './shape'
+
+/** Where a piece stands: from `x` on the baseline `y`, points; widened by `scale`, its letters `letter` ems apart. */
+export interface FragAt {
+  x: number
+  y: number
+  place: MarkPlace
+  scale?: number
+  letter?: number
+}
 
 /** A piece of text shaped in a style: what lines are made of. Widths in points. */
 export interface Frag {

@@ -29,7 +29,7 @@ export function Find({
   version: number
   /** The page that is looked at: the next match from there is gone to first. */ from: number
   onGo: (page: number) => void
-  onFound: (m: Match[], at: number) => void
+  onFound: (m: Match[]) => void
 }) {
   const [text, setText] = useState('')
   const [at, setAt] = useState(0)
@@ -47,7 +47,7 @@ export function Find({
   })
   useEffect(() => begin(found), [begin, found])
   const show = useLatest((list: Match[], i: number) => {
-    onFound(list, i)
+    onFound(list)
     const match = list[i]
     if (match) onGo(match.page)
   })

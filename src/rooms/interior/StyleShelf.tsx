@@ -4,12 +4,11 @@ import { useLiveQuery } from 'dexie-react-hooks'
 import { useState } from 'react'
 import type { Edition, StyleDocument } from '@/core/book'
 import { type InteriorStyle, readStyleDocument, shippedStyles } from '@/core/pages'
-import { forgetStyle, freshStyleId, keepStyle, keptStyles, setInStyle } from '@/data/styles'
-import { saveAs } from '@/parts/saveAs'
-import { useFollows } from '@/parts/WriterOnly'
-import { StyleSample } from './StyleSample'
-import { useSay } from '@/parts/useSay'
+import { freshStyleId, keepStyle, keptStyles, setInStyle } from '@/data/styles'
 import { FilePick } from '@/parts/FilePick'
+import { useSay } from '@/parts/useSay'
+import { useFollows } from '@/parts/WriterOnly'
+import { type ShownStyle, StyleCard } from './StyleCard'
 
 /** The styles there are, each shown by this book's own first page: set the book in one, hold one against the present, keep, bring in and give away own ones. */
 export function StyleShelf({
@@ -24,7 +23,8 @@ export function StyleShelf({
 }: {
   bookId: string
   edition: Edition
-  /** The style as it stands, with its changes. */ present: InteriorStyle
+  /** The style as it stands, with its changes. */
+  present: InteriorStyle
   version: number
   ratio: number
   open: boolean
@@ -32,108 +32,36 @@ export function StyleShelf({
   onCompare: (style: string | StyleDocument, name: string) => void
 }) {
   const own = useLiveQuery(keptStyles) ?? []
-  const [name, setName] = useState('')
   const say = useSay()
   const follows = useFollows(bookId)
+  const freeId = (name: string): string =>
+    freshStyleId(
+      name,
+      [...shippedStyles, ...own].map(s => s.id),
+    )
 
-  const keep = async (): Promise<void> => {
-    const style = {
-      ...present,
-      id: freshStyleId(
-        name,
-        [...shippedStyles, ...own].map(s => s.id),
-      ),
-      name: name.trim(),
-    } as StyleDocument
+  const keep = async (name: string): Promise<void> => {
+    const style = { ...present, id: freeId(name), name } as StyleDocument
     await keepStyle(style)
     await setInStyle(bookId, edition.id, style, style)
-    setName('')
-    say.done(`“${style.name}” is kept, and this edition is set in it.`)
+    say.done(`“${name}” is kept, and this edition is set in it.`)
   }
   const bringIn = async (file: File): Promise<void> => {
-    let data: unknown
-    try {
-      data = JSON.parse(await file.text())
-    } catch {
-      throw new Error(`${file.name} is no style: it cannot be read as JSON.`)
-    }
-    const style = readStyleDocument(data)
+    const style = await readStyleFile(file)
     const taken = [...shippedStyles, ...own].some(s => s.id === style.id)
-    const kept = {
-      ...style,
-      id: taken
-        ? freshStyleId(
-            style.name,
-            [...shippedStyles, ...own].map(s => s.id),
-          )
-        : style.id,
-    } as StyleDocument
+    const kept = { ...style, id: taken ? freeId(style.name) : style.id } as StyleDocument
     await keepStyle(kept)
     say.done(`“${kept.name}” stands among your styles.`)
   }
-  const choose = (style: { id: string; name: string }, document?: StyleDocument): void => {
-    setInStyle(bookId, edition.id, style, document).then(onClose, say.failed)
-  }
-  const card = (s: { id: string; name: string }, words: string, document?: StyleDocument) => {
-    const current = s.id === edition.style
-    return (
-      <li key={s.id} aria-current={current ? 'true' : undefined}>
-        <StyleSample
-          bookId={bookId}
-          editionId={edition.id}
-          style={document ?? s.id}
-          version={version}
-          width={132}
-          ratio={ratio}
-          label={`The first chapter in ${s.name}`}
-        />
-        <div>
-          <h3>{s.name}</h3>
-          <p>{words}</p>
-          <p className="acts">
-            {current ? (
-              <span className="now">{edition.styleChanges ? 'set in it, with changes' : 'set in it'}</span>
-            ) : (
-              <Button size="small" type="primary" disabled={follows} onClick={() => choose(s, document)}>
-                Set the book in it
-              </Button>
-            )}
-            {!current && (
-              <Button size="small" onClick={() => onCompare(document ?? s.id, s.name)}>
-                Hold against the present
-              </Button>
-            )}
-            <Button
-              size="small"
-              type="text"
-              onClick={() =>
-                saveAs(
-                  new TextEncoder().encode(
-                    JSON.stringify(document ?? shippedStyles.find(x => x.id === s.id), null, 2) + '\n',
-                  ),
-                  `${s.id}.json`,
-                  'application/json',
-                )
-              }
-              aria-label={`Save ${s.name} as a file`}
-            >
-              Save as a file
-            </Button>
-            {document && !current && (
-              <Button
-                size="small"
-                type="text"
-                onClick={() => void forgetStyle(s.id).catch(say.failed)}
-                aria-label={`Forget ${s.name}`}
-              >
-                Forget
-              </Button>
-            )}
-          </p>
-        </div>
-      </li>
-    )
-  }
+  const card = (style: ShownStyle) => (
+    <StyleCard
+      key={style.id}
+      style={style}
+      of={{ bookId, edition, version, ratio, follows }}
+      onChoose={() => void setInStyle(bookId, edition.id, style, style.document).then(onClose, say.failed)}
+      onCompare={() => onCompare(style.document ?? style.id, style.name)}
+    />
+  )
   return (
     <Drawer
       title="Styles"
@@ -143,31 +71,10 @@ export function StyleShelf({
       rootClassName="styleshelf"
       getContainer={() => document.querySelector<HTMLElement>('.frame') ?? document.body}
     >
-      <form
-        className="keep"
-        onSubmit={e => {
-          e.preventDefault()
-          if (name.trim()) keep().catch(say.failed)
-        }}
-      >
-        <label htmlFor="style-name">Keep the present style, changes and all, as one of your own</label>
-        <span>
-          <Input
-            id="style-name"
-            disabled={follows}
-            value={name}
-            maxLength={60}
-            placeholder="Its name"
-            onChange={e => setName(e.target.value)}
-          />
-          <Button htmlType="submit" disabled={follows || !name.trim()}>
-            Keep
-          </Button>
-        </span>
-      </form>
+      <Keep follows={follows} onKeep={name => keep(name).then(() => true, say.failed)} />
       <h2>Your own</h2>
       {own.length ? (
-        <ul>{own.map(s => card(s, String(s.words ?? ''), s))}</ul>
+        <ul>{own.map(s => card({ id: s.id, name: s.name, words: String(s.words ?? ''), document: s }))}</ul>
       ) : (
         <p className="none">None yet. A style is one file: keep one here, or bring in what somebody gave you.</p>
       )}
@@ -185,7 +92,46 @@ export function StyleShelf({
         </FilePick>
       </p>
       <h2>Made for Porchlight</h2>
-      <ul>{shippedStyles.map(s => card(s, s.words))}</ul>
+      <ul>{shippedStyles.map(({ id, name, words }) => card({ id, name, words }))}</ul>
     </Drawer>
+  )
+}
+
+async function readStyleFile(file: File): Promise<ReturnType<typeof readStyleDocument>> {
+  let data: unknown
+  try {
+    data = JSON.parse(await file.text())
+  } catch {
+    throw new Error(`${file.name} is no style: it cannot be read as JSON.`)
+  }
+  return readStyleDocument(data)
+}
+
+/** Keeps the present style under a name. `onKeep` resolves to true where it is kept. */
+function Keep({ follows, onKeep }: { follows: boolean; onKeep: (name: string) => Promise<true | void> }) {
+  const [name, setName] = useState('')
+  return (
+    <form
+      className="keep"
+      onSubmit={e => {
+        e.preventDefault()
+        if (name.trim()) void onKeep(name.trim()).then(kept => kept && setName(''))
+      }}
+    >
+      <label htmlFor="style-name">Keep the present style, changes and all, as one of your own</label>
+      <span>
+        <Input
+          id="style-name"
+          disabled={follows}
+          value={name}
+          maxLength={60}
+          placeholder="Its name"
+          onChange={e => setName(e.target.value)}
+        />
+        <Button htmlType="submit" disabled={follows || !name.trim()}>
+          Keep
+        </Button>
+      </span>
+    </form>
   )
 }

@@ -4,6 +4,7 @@ import { memo } from 'react'
 import { type Book, joinSections, type Role, roles, type Section, setRole } from '@/core/book'
 import { OpeningPicture } from './OpeningPicture'
 import { TypedQuotes } from './TypedQuotes'
+import type { SectionActs } from './useSectionActs'
 
 /** The kinds of section, in their three parts. */
 export const roleOptions = (['front', 'body', 'back'] as const).map(part => ({
@@ -18,11 +19,7 @@ interface SectionSettingsProps {
   section: Section
   name: string
   readOnly: boolean
-  /** An operation on the whole book, as one step; and a change of this section. */
-  onOperate: (label: string, operation: (b: Book) => Book) => Promise<boolean>
-  onChange: (label: string, patch: Partial<Section>) => Promise<boolean>
-  onSplit: () => void
-  onRemove: () => void
+  acts: SectionActs
   onGo: (place: { section: string; block: string }) => void
 }
 
@@ -32,12 +29,10 @@ export const SectionSettings = memo(function SectionSettings({
   section,
   name,
   readOnly,
-  onOperate,
-  onChange,
-  onSplit,
-  onRemove,
+  acts,
   onGo,
 }: SectionSettingsProps) {
+  const { operate, change } = acts
   return (
     <>
       <label className="role" htmlFor="section-role">
@@ -49,7 +44,7 @@ export const SectionSettings = memo(function SectionSettings({
         value={section.role}
         disabled={readOnly}
         options={roleOptions}
-        onChange={r => void onOperate(`“${name}” is ${roles[r].name.toLowerCase()}`, b => setRole(b, section.id, r))}
+        onChange={r => void operate(`“${name}” is ${roles[r].name.toLowerCase()}`, b => setRole(b, section.id, r))}
         style={{ width: '100%' }}
         popupMatchSelectWidth={190}
       />
@@ -58,7 +53,7 @@ export const SectionSettings = memo(function SectionSettings({
           checked={section.numbered}
           disabled={readOnly}
           onChange={e =>
-            void onChange(e.target.checked ? `Number “${name}”` : `“${name}” without number`, {
+            void change(e.target.checked ? `Number “${name}”` : `“${name}” without number`, {
               numbered: e.target.checked,
             })
           }
@@ -73,28 +68,28 @@ export const SectionSettings = memo(function SectionSettings({
           assets={book.assets}
           picture={section.picture}
           readOnly={readOnly}
-          onChange={(picture, label) => void onChange(label, { picture })}
+          onChange={(picture, label) => void change(label, { picture })}
         />
       )}
       <div className="acts">
-        <Button size="small" disabled={readOnly || section.made} onClick={onSplit}>
+        <Button size="small" disabled={readOnly || section.made} onClick={acts.split}>
           Split before the cursor’s paragraph
         </Button>
         <Button
           size="small"
           disabled={readOnly || !joinable(book, section)}
-          onClick={() => void onOperate(`Join “${name}” to the one before`, b => joinSections(b, section.id))}
+          onClick={() => void operate(`Join “${name}” to the one before`, b => joinSections(b, section.id))}
         >
           Join to the section before
         </Button>
-        <Button size="small" type="text" disabled={readOnly} onClick={onRemove}>
+        <Button size="small" type="text" disabled={readOnly} onClick={acts.remove}>
           Remove it
         </Button>
       </div>
       <TypedQuotes
         book={book}
         readOnly={readOnly}
-        onTurn={operation => void onOperate('Turn typed quotes', operation)}
+        onTurn={operation => void operate('Turn typed quotes', operation)}
         onGo={onGo}
       />
       {!!section.evidence?.length && (

@@ -1,5 +1,6 @@
 'use client'
 import { Editor } from '@tiptap/core'
+import type { Node, Slice } from '@tiptap/pm/model'
 import type { Transaction } from '@tiptap/pm/state'
 import { useEffect, useRef, useState } from 'react'
 import { eachNamed, type Book, type Section } from '@/core/book'
@@ -18,70 +19,21 @@ const ELSEWHERE = 'elsewhere'
  * window) comes through the pen, too. The editor keeps no history: undo is the book's.
  */
 export function useSectionEditor(
-  book: Book | undefined,
+  book: Book,
   section: Section | undefined,
-  rev: number,
-  readOnly: boolean,
-  onUpdate: (editor: Editor) => void,
+  { rev, readOnly }: { rev: number; readOnly: boolean },
+  onUpdate: () => void,
 ): { editor: Editor | undefined; saving: Saving; flush: () => Promise<void> } {
   const [editor, setEditor] = useState<Editor>()
   const [saving, setSaving] = useState<Saving>('saved')
   const pen = useRef<Pen>(undefined)
-  const update = useRef(onUpdate)
-  update.current = onUpdate
-  const newest = useRef(book)
-  newest.current = book
-  const say = useSay()
-  const takeOver = useRef<(ids: string[]) => void>(() => undefined)
-  takeOver.current = ids =>
-    void takePictures(bookId, ids).then(
-      missing =>
-        missing.length &&
-        say.warn(
-          `${missing.length === 1 ? 'A picture' : `${missing.length} pictures`} of what was pasted ${missing.length === 1 ? 'is' : 'are'} not in this library: a marked box stands there.`,
-        ),
-      say.failed,
-    )
-  const [bookId, language] = [book?.id ?? '', book?.data.language ?? 'en']
+  const updated = useLatest(onUpdate)
+  const pasted = usePasted(book, section)
 
   const open = useLatest(() => {
-    if (!section || section.made || !bookId) return undefined
-    const p = penFor(bookId, section.id, rev, section.doc)
-    // An id is free where neither this section nor any other of the book bears it.
-    const free = (id: string): boolean => {
-      let taken = false
-      const look = (other: string): void => void (taken ||= other === id)
-      e.state.doc.descendants(n => look(n.attrs.id as string))
-      for (const s of newest.current?.sections ?? []) if (s.id !== section.id) eachNamed(s.doc, look)
-      return !taken
-    }
-    const e: Editor = new Editor({
-      extensions: textExtensions(bookId, language),
-      content: p.doc.toJSON() as never,
-      editable: !readOnly,
-      enableCoreExtensions: { delete: false } as never,
-      editorProps: {
-        attributes: {
-          'aria-label': 'Text of the section',
-          role: 'textbox',
-          'aria-multiline': 'true',
-          spellcheck: 'true',
-          lang: language,
-        },
-        transformPasted: slice => {
-          const has = new Set(newest.current?.assets.map(a => a.id))
-          const wanted = picturesIn(slice).filter(id => !has.has(id))
-          if (wanted.length) takeOver.current(wanted)
-          return withOwnNames(slice, bookId, free)
-        },
-      },
-      onTransaction: ({ editor: x, transaction, appendedTransactions }) => {
-        for (const tr of [transaction, ...appendedTransactions])
-          if (tr.docChanged && !tr.getMeta(ELSEWHERE)) p.write(tr.steps, tr.docs, tr.doc)
-        update.current(x)
-      },
-    })
-    e.view.setProps({ clipboardSerializer: clipboardSerializer(e.schema, bookId) })
+    if (!section || section.made) return undefined
+    const p = penFor(book.id, section.id, rev, section.doc)
+    const e = editorOn(p, { book, readOnly, pasted, updated })
     const detach = p.attach(work => {
       const tr: Transaction = e.state.tr.setMeta(ELSEWHERE, true).setMeta('addToHistory', false)
       const done = work(tr)
@@ -101,7 +53,7 @@ export function useSectionEditor(
     }
   })
   const [id, made] = [section?.id, section?.made]
-  useEffect(() => open(), [open, bookId, id, made])
+  useEffect(() => open(), [open, book.id, id, made])
 
   useEffect(() => {
     editor?.setEditable(!readOnly)
@@ -113,4 +65,64 @@ export function useSectionEditor(
   }, [editor, rev, saving])
 
   return { editor, saving, flush: () => pen.current?.flush() ?? Promise.resolve() }
+}
+
+interface EditorNeeds {
+  book: Book
+  readOnly: boolean
+  /** What is pasted, as it comes into the section that the editor has. */
+  pasted: (slice: Slice, doc: Node) => Slice
+  updated: () => void
+}
+
+/** An editor on what a pen writes. */
+function editorOn(pen: Pen, { book, readOnly, pasted, updated }: EditorNeeds): Editor {
+  const { language } = book.data
+  const e: Editor = new Editor({
+    extensions: textExtensions(book.id, language),
+    content: pen.doc.toJSON() as never,
+    editable: !readOnly,
+    enableCoreExtensions: { delete: false } as never,
+    editorProps: {
+      attributes: {
+        'aria-label': 'Text of the section',
+        role: 'textbox',
+        'aria-multiline': 'true',
+        spellcheck: 'true',
+        lang: language,
+      },
+      transformPasted: slice => pasted(slice, e.state.doc),
+    },
+    onTransaction: ({ transaction, appendedTransactions }) => {
+      for (const tr of [transaction, ...appendedTransactions])
+        if (tr.docChanged && !tr.getMeta(ELSEWHERE)) pen.write(tr.steps, tr.docs, tr.doc)
+      updated()
+    },
+  })
+  e.view.setProps({ clipboardSerializer: clipboardSerializer(e.schema, book.id) })
+  return e
+}
+
+/** Takes what is pasted: its pictures come into the book, its ids are free here. */
+function usePasted(book: Book, section: Section | undefined): EditorNeeds['pasted'] {
+  const say = useSay()
+  const sayMissing = ({ length: missing }: string[]): void => {
+    if (!missing) return
+    const some = missing === 1 ? 'A picture of what was pasted is' : `${missing} pictures of what was pasted are`
+    say.warn(`${some} not in this library: a marked box stands there.`)
+  }
+  return useLatest((slice: Slice, doc: Node): Slice => {
+    const has = new Set(book.assets.map(a => a.id))
+    const wanted = picturesIn(slice).filter(id => !has.has(id))
+    if (wanted.length) takePictures(book.id, wanted).then(sayMissing, say.failed)
+    // An id is free where neither this section nor any other of the book bears it.
+    const free = (id: string): boolean => {
+      let taken = false
+      const look = (other: string): void => void (taken ||= other === id)
+      doc.descendants(n => look(n.attrs.id as string))
+      for (const s of book.sections) if (s.id !== section?.id) eachNamed(s.doc, look)
+      return !taken
+    }
+    return withOwnNames(slice, book.id, free)
+  })
 }

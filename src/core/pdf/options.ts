@@ -1,0 +1,34 @@
+import type { Deflate } from './deflate'
+import type { PictureSource } from './images'
+import type { Subsetter } from './subset'
+import type { TagSource } from './tags'
+
+export interface PdfOptions {
+  title: string
+  author?: string
+  language: string
+  /** ISO 8601, UTC: dates are inputs. */
+  date: string
+  /** Pictures are made grey, as black books want. */
+  grey: boolean
+  /**
+   * Prepared for a standard of exchange: PDF/X-1a:2003 (ISO 15930-4), for black books, or PDF/X-4 (ISO 15930-7). No checker here
+   * certifies it. Such files carry no links, and say what their greys or colours mean.
+   */
+  preparedFor?: 'X-1a' | 'X-4'
+  /** Pictures with more pixels an inch than this are made smaller. */
+  ppi?: number
+  /** First page of each section: where places that lead somewhere lead to. No links are written without it, nor where a standard forbids them. */
+  sectionPages?: ReadonlyMap<string, number>
+  /** Says what each part is, in reading order, for those who do not see it. Left out where a standard of exchange is prepared for. */
+  tags?: TagSource
+  /** Named places for the outline. */
+  outline?: { title: string; page: number }[]
+}
+
+/** What writing a PDF asks of the world. */
+export interface PdfPorts {
+  subsetter: Subsetter
+  pictures: PictureSource
+  deflate: Deflate
+}
