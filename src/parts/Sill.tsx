@@ -3,7 +3,8 @@ import { Popover } from 'antd'
 import { useSyncExternalStore } from 'react'
 import { formatLength, formatMoney, inUnit } from '@/core/trade'
 import type { Figures } from '@/core/chain'
-import { type AtWork, onPressAtWork, pressAtWork, stopPress } from '@/workers/client'
+import { stopPress } from '@/workers/client'
+import { type AtWork, onPressAtWork, pressAtWork } from '@/workers/waitingFor'
 import { preferences } from './preferences'
 
 /** One figure of the sill: a name and its value. */

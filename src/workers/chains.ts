@@ -1,77 +1,25 @@
 import { RunPress } from '@/core/activity'
-import {
-  type EbookChain,
-  ebookChain,
-  type EbookInputs,
-  ebookInputs,
-  type EditionSource,
-  type Graph,
-  type PrintChain,
-  printChain,
-  type PrintInputs,
-  printInputs,
-  type Tools,
-} from '@/core/chain'
 import { type Edition, pairKey } from '@/core/book'
+import { ebookChain, type EbookChain, type Graph, printChain, type PrintChain, type Tools } from '@/core/chain'
 import { homeOutlet } from '@/core/outlets'
 import { type InteriorStyle, Setter } from '@/core/pages'
-import { Fault, type OutletProfile } from '@/core/trade'
+import { Fault } from '@/core/trade'
+import { ebookInputsOf, printInputsOf } from './editionInputs'
 import { shelf } from './fontShelf'
+import { chains, chainsOf, type Live, renew } from './liveChains'
 import { bookOf, follow, type OpenedBook } from './openBooks'
-import { knownOutlets, onOutlets, outlet } from './outlets'
-import { ports, today } from './ports'
+import { knownOutlets, onOutlets } from './outlets'
+import { ports } from './ports'
 import { tellAndHear } from './telling'
 
 /** What all chains work with: what is set once serves every edition and outlet. */
 export const tools: Tools = { setter: new Setter(shelf), runs: new RunPress(shelf), shelf, ports, ticker: tellAndHear }
-
-/** A chain of an edition at an outlet, with what it was given last. */
-interface Live<V extends object, I extends object> {
-  edition: string
-  outlet: string
-  graph: Graph<V>
-  given: I
-}
-
-/** The chains of an open book, and the styles that its editions are tried in. */
-interface Chains {
-  print: Map<string, Live<PrintChain, PrintInputs>>
-  ebook: Map<string, Live<EbookChain, EbookInputs>>
-  trials: Map<string, { style: InteriorStyle; live: Live<PrintChain, PrintInputs> }>
-}
-const chains = new Map<string, Chains>()
-
-function chainsOf(bookId: string): Chains {
-  let own = chains.get(bookId)
-  if (!own) chains.set(bookId, (own = { print: new Map(), ebook: new Map(), trials: new Map() }))
-  return own
-}
 
 /** Before an edition's id: the edition in the style that it is tried in. */
 const TRIAL = 'trial:'
 
 /** Chains of a book that are kept now: for tests, and for the curious. */
 export const chainCount = (bookId: string): number => chainsOf(bookId).print.size + chainsOf(bookId).ebook.size
-
-const sourceOf = ({ book, text }: OpenedBook, edition: Edition, profile: OutletProfile): EditionSource => ({
-  book,
-  text,
-  edition,
-  profile,
-  date: today(),
-})
-
-export const printInputsOf = (b: OpenedBook, e: Edition, outletId: string): PrintInputs =>
-  printInputs(
-    sourceOf(b, e, outlet(outletId)),
-    knownOutlets().filter(p => p.id !== outletId && e.outlets.includes(p.id)),
-  )
-
-const ebookInputsOf = (b: OpenedBook, e: Edition, outletId: string): EbookInputs =>
-  ebookInputs(
-    sourceOf(b, e, outlet(outletId)),
-    outlet(homeOutlet({ ...e, kind: 'paperback', outlets: [] }, knownOutlets())),
-  )
 
 /** An edition of an open book. Throws a Fault where it is not in it any more. */
 export function editionOf(bookId: string, id: string): Edition {
@@ -163,14 +111,4 @@ function renewAll(b: OpenedBook): void {
   }
   all(chainsOf(b.book.id).print, printInputsOf)
   all(chainsOf(b.book.id).ebook, ebookInputsOf)
-}
-
-/** Sets the inputs that say something else. Small records come anew each time, and identity is what a chain goes by; a text is told by identity alone. */
-function renew<V extends object, I extends object>(live: Live<V, I>, now: I): void {
-  for (const name of Object.keys(now) as (keyof I)[]) {
-    const [old, value] = [live.given[name], now[name]]
-    if (old === value || (name !== 'text' && JSON.stringify(old) === JSON.stringify(value))) continue
-    live.graph.set(name as never, value as never)
-    live.given = { ...live.given, [name]: value }
-  }
 }

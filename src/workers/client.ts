@@ -1,35 +1,11 @@
 import * as Comlink from 'comlink'
 import type { Book, Section } from '@/core/book'
-import { Cancelled, Fault, type OutletProfile, type Progress } from '@/core/trade'
+import { Cancelled, Fault, type OutletProfile } from '@/core/trade'
 import './faults'
 import type { PressApi } from './press.worker'
+import { awaited, hear, isAwaited, latestStage, refuseAll } from './waitingFor'
 
 export type PressClient = Comlink.Remote<PressApi>
-
-/** The press at work for longer than a moment: how far it has come, as far as it says so. */
-export interface AtWork {
-  progress?: Progress
-}
-
-/** Work that ends sooner is not worth a word. */
-const A_MOMENT = 450
-/** Pictures, which come one by one where they are looked at, and work whose room shows how far it is with its own way to stop it. */
-const silent = new Set([
-  'pack',
-  'paint',
-  'paintCover',
-  'sample',
-  'placeAt',
-  'pageOf',
-  'boxOn',
-  'ruled',
-  'wordInPages',
-  'firstLook',
-  'front',
-  'lines',
-  'find',
-  'setOutlets',
-])
 
 let worker: Worker | undefined
 let client: PressClient | undefined
@@ -38,16 +14,8 @@ const sent = new Map<string, { sections: Map<string, Section>; turn: number }>()
 let turns = 0
 /** The outlets that it was told of. */
 let told: readonly OutletProfile[] | undefined
-/** Calls that wait for an answer, by the way to refuse them. */
-const waiting = new Set<(e: Error) => void>()
-/** How many of them the sill speaks of. */
-let spoken = 0
-let timer: ReturnType<typeof setTimeout> | undefined
-let latest: Progress | undefined
 /** The picture that it decodes just now, by name. */
 let picture: string | undefined
-let atWork: AtWork | undefined
-const listeners = new Set<() => void>()
 
 /** The press worker, started when first asked for. */
 export function press(): PressClient {
@@ -60,10 +28,7 @@ export function press(): PressClient {
       get: (r, name) =>
         typeof name === 'string'
           ? (...args: unknown[]) =>
-              awaited(
-                (r[name as keyof PressClient] as (...a: unknown[]) => Promise<unknown>)(...args),
-                !silent.has(name),
-              )
+              awaited((r[name as keyof PressClient] as (...a: unknown[]) => Promise<unknown>)(...args), name)
           : Reflect.get(r, name),
     })
     void remote.tellTo(Comlink.proxy(hear))
@@ -80,11 +45,7 @@ function end(why: () => Error): void {
   worker = client = watch = picture = undefined
   sent.clear()
   told = undefined
-  const refused = [...waiting]
-  waiting.clear()
-  spoken = 0
-  settle()
-  for (const refuse of refused) refuse(why())
+  refuseAll(why)
 }
 
 /** The press's own pulse. It works without a pause for seconds at times (a file of a long book); what is silent longer is dead. */
@@ -100,7 +61,8 @@ function listenTo(at: Worker): void {
   const died = (): void => {
     if (at !== worker) return
     const cause = picture
-    const where = cause ? ` at the picture “${cause}”` : latest ? ` while it was at “${latest.stage}”` : ''
+    const stage = latestStage()
+    const where = cause ? ` at the picture “${cause}”` : stage ? ` while it was at “${stage}”` : ''
     end(() => new Fault(pressDied, `The press broke down${where}. Nothing you wrote is touched by it.`, cause))
   }
   // The pulse comes beside the answers; it counts only while somebody waits, since a press at rest is let be by the browser.
@@ -111,53 +73,9 @@ function listenTo(at: Worker): void {
   })
   at.addEventListener('error', died)
   watch = setInterval(() => {
-    if (!waiting.size) heard = Date.now()
+    if (!isAwaited()) heard = Date.now()
     else if (Date.now() - heard > SILENT_FOR) died()
   }, 1000)
-}
-
-export const pressAtWork = (): AtWork | undefined => atWork
-export function onPressAtWork(l: () => void): () => void {
-  listeners.add(l)
-  return () => listeners.delete(l)
-}
-
-/** An answer of the press, or a refusal when it is stopped: an ended worker answers no more. */
-function awaited<T>(call: Promise<T>, aloud: boolean): Promise<T> {
-  return new Promise((resolve, reject) => {
-    if (aloud && spoken++ === 0) timer = setTimeout(() => show({ progress: latest }), A_MOMENT)
-    waiting.add(reject)
-    const done = (): void => {
-      if (waiting.delete(reject) && aloud && --spoken === 0) settle()
-    }
-    call.then(
-      v => {
-        done()
-        resolve(v)
-      },
-      (e: Error) => {
-        done()
-        reject(e)
-      },
-    )
-  })
-}
-
-function hear(progress: Progress): void {
-  latest = progress
-  if (atWork) show({ progress })
-}
-
-function settle(): void {
-  clearTimeout(timer)
-  latest = undefined
-  show(undefined)
-}
-
-function show(next: AtWork | undefined): void {
-  if (next === atWork) return
-  atWork = next
-  listeners.forEach(l => l())
 }
 
 /**

@@ -2,7 +2,8 @@ import { type Book, filesOf, type OwnFamily } from '@/core/book'
 import type { Dropped } from '@/core/intake'
 import type { Progress } from '@/core/trade'
 import { readFont } from '@/core/type'
-import { callThem, lend, makePreview } from './pictureShelf'
+import { callThem } from './decoding'
+import { lend, makePreview } from './pictureShelf'
 
 /** What is found out about a book's files before it is let in. */
 export interface LookedOver {

@@ -1,7 +1,8 @@
 import type { PageMarks } from '@/core/marks'
 import { type Interior, type InteriorStyle, pageOf, placeAt } from '@/core/pages'
 import { insideMargin } from '@/core/trade'
-import { chainOf, outletOf, printInputsOf, tools } from './chains'
+import { chainOf, outletOf, tools } from './chains'
+import { printInputsOf } from './editionInputs'
 import { bookOf, follow } from './openBooks'
 
 /** Interiors as they were last looked at, by book and edition. */

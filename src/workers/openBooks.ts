@@ -1,6 +1,7 @@
 import { type Book, filesOf, type Section } from '@/core/book'
 import { Fault } from '@/core/trade'
-import { callThem, lend, originalBytes } from './pictureShelf'
+import { callThem } from './decoding'
+import { lend, originalBytes } from './pictureShelf'
 import { shelf } from './fontShelf'
 import { knownOutlets } from './outlets'
 

@@ -57,7 +57,7 @@ describe('pictures at the press', () => {
       const b = (await real(blob)) as ImageBitmap & { close?: () => void }
       return Object.assign(b, { close: () => void open-- })
     }) as never
-    const { decodedWhole } = await import('./pictureShelf')
+    const { decodedWhole } = await import('./decoding')
     const bytes = new Uint8Array(await createCanvas(600, 600).encode('png'))
     await Promise.all(Array.from({ length: 8 }, () => decodedWhole('one', bytes, b => b.width)))
     globalThis.createImageBitmap = real

@@ -2,7 +2,8 @@ import type { BlankPorts } from '@/core/delivery'
 import type { PictureSource, Subsetter } from '@/core/pdf'
 import { Fault } from '@/core/trade'
 import { draw, withBleed } from './draw'
-import { decodedWhole, originalBytes, withOriginals, withPreviews } from './pictureShelf'
+import { decodedWhole } from './decoding'
+import { originalBytes, withOriginals, withPreviews } from './pictureShelf'
 
 /** What the press asks of the browser: a canvas, pictures from the store, the font subsetter, the day. */
 

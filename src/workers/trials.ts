@@ -13,7 +13,8 @@ import type { PageMarks } from '@/core/marks'
 import { printChain, styleOf } from '@/core/chain'
 import { parseTrim } from '@/core/trade'
 import { tell } from './telling'
-import { editionOf, outletOf, printInputsOf, tools, tryStyle } from './chains'
+import { editionOf, outletOf, tools, tryStyle } from './chains'
+import { printInputsOf } from './editionInputs'
 import { bookOf } from './openBooks'
 
 /** What an edition comes to in a style: what the author weighs one against another by. */

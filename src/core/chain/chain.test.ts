@@ -266,6 +266,11 @@ describe('consequences of one change', () => {
     ebook.set('draft', { slots: ['tide'] })
     expect((await ebook.get('snapshot')).slots).toEqual(['tide'])
     expect(ebook.runs('epub')).toBe(epubs)
+    // What the outlet asks of its files changes them.
+    const covered = async (): Promise<boolean> => 'OEBPS/text/cover.xhtml' in unzipSync((await ebook.get('epub')).bytes)
+    expect(await covered()).toBe(true)
+    ebook.set('profile', { ...source.profile, ebook: { ...source.profile.ebook!, coverPage: false } })
+    expect(await covered()).toBe(false)
   })
 })
 

@@ -66,17 +66,9 @@ export function ebookChain(
         return interior && pageStarts(interior)
       },
       epub: async get => {
-        const [isbn, date, front, pages] = [
-          await get('isbn'),
-          await get('date'),
-          await get('front'),
-          await get('starts'),
-        ]
-        return makeEbook(
-          await get('text'),
-          { date, front, ...(isbn ? { isbn } : {}), ...(pages ? { pages } : {}) },
-          ports,
-        )
+        const [isbn, pages] = [await get('isbn'), await get('starts')]
+        const parts = { date: await get('date'), front: await get('front'), rules: (await get('profile')).ebook }
+        return makeEbook(await get('text'), { ...parts, ...(isbn ? { isbn } : {}), ...(pages ? { pages } : {}) }, ports)
       },
       money: async get => {
         const price = await get('price')

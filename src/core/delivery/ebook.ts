@@ -1,6 +1,7 @@
 import { type Book, picturesIn } from '../book'
 import type { EpubTrouble } from '../epub'
 import type { PageStart } from '../pages'
+import type { EbookRules } from '../trade'
 import type { DeliveryPorts, PaintedPage } from './ports'
 
 /** An ebook as it was made: its file, and what an inspection of the file found. */
@@ -15,6 +16,8 @@ export interface EbookParts {
   /** ISO 8601, UTC, whole seconds. */
   date: string
   front: PaintedPage
+  /** What the outlet's rules make of it. */
+  rules: Pick<EbookRules, 'coverPage' | 'contentsPage'> | undefined
   /** Where the pages of the print edition begin, if there is one. */
   pages?: PageStart[]
 }
@@ -22,7 +25,7 @@ export interface EbookParts {
 /** Makes the ebook and looks it over. The writer is loaded when it is first wanted. */
 export async function makeEbook(
   book: Book,
-  { isbn, date, front, pages }: EbookParts,
+  { isbn, date, front, rules, pages }: EbookParts,
   { pictures }: DeliveryPorts,
 ): Promise<MadeEbook> {
   const { inspectEpub, writeEpub } = await import('../epub')
@@ -36,6 +39,8 @@ export async function makeEbook(
     date,
     cover: { bytes: front.bytes, type: 'image/jpeg' },
     picture: id => originals.get(id),
+    coverPage: rules?.coverPage,
+    contentsPage: rules?.contentsPage,
     ...(pages ? { pages } : {}),
   })
   return { bytes, troubles: inspectEpub(bytes) }

@@ -136,6 +136,29 @@ describe('ebook', () => {
     }
     expect(nav).toContain('epub:type="bodymatter" href="s1.xhtml"')
   })
+  test('an outlet may want no page with the cover, or none with the contents; both are still there for readers to show', () => {
+    const cover = { bytes: new Uint8Array([0xff, 0xd8]), type: 'image/jpeg' } as const
+    const of = (variant: { coverPage?: boolean; contentsPage?: boolean }) => {
+      const bytes = writeEpub(book, { date, picture: () => undefined, cover, ...variant })
+      expect(inspectEpub(bytes)).toEqual([])
+      const opf = files(bytes)['OEBPS/content.opf']!
+      return {
+        // Beside the made pages.
+        read: [...opf.matchAll(/<itemref idref="(cover|nav|s1|s2)"/g)].map(m => m[1]),
+        guide: [...opf.matchAll(/<reference type="(\w+)"/g)].map(m => m[1]),
+        opf,
+        nav: files(bytes)['OEBPS/text/nav.xhtml']!,
+      }
+    }
+    expect(of({})).toMatchObject({ read: ['cover', 'nav', 's1', 's2'], guide: ['cover', 'toc', 'text'] })
+    const coverless = of({ coverPage: false })
+    expect(coverless).toMatchObject({ read: ['nav', 's1', 's2'], guide: ['toc', 'text'] })
+    expect(coverless.opf).toContain('properties="cover-image"')
+    expect(coverless.opf).not.toContain('cover.xhtml')
+    const flowing = of({ contentsPage: false })
+    expect(flowing).toMatchObject({ read: ['cover', 's1', 's2'], guide: ['cover', 'text'] })
+    expect(flowing.nav).toContain('Chapter Two: Two')
+  })
   test('same book, same bytes', () => {
     expect(writeEpub(book, { date, picture: () => undefined, isbn: '9780000000002' })).toEqual(made)
   })

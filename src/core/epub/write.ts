@@ -34,6 +34,9 @@ export interface EpubOptions {
   picture(asset: string): Uint8Array | undefined
   /** Where printed pages begin, for the page list. */
   pages?: PageStart[]
+  /** Whether the cover, and the contents, are pages that are read through. They are, where it is not said. */
+  coverPage?: boolean
+  contentsPage?: boolean
 }
 
 const extensions: Record<Asset['type'], string> = {
@@ -54,7 +57,7 @@ export function writeEpub(book: Book, options: EpubOptions): Uint8Array {
     options.isbn ? `urn:isbn:${options.isbn}` : `urn:uuid:${uidOf(book)}`,
     new Map(assets.map(a => [a.id, a])),
   )
-  if (options.cover) addCover(publication, book, words, options.cover)
+  if (options.cover) addCover(publication, book, words, options)
   addSections(publication, book, sections, options)
   const { nav, spine, files } = publication
   if (!nav.length && spine.length)
@@ -89,13 +92,15 @@ function addCover(
   publication: Publication,
   { data }: Book,
   words: PrintedWords,
-  { bytes, type }: NonNullable<EpubOptions['cover']>,
+  { cover, coverPage = true }: EpubOptions,
 ): void {
+  const { bytes, type } = cover!
   const ext = type === 'image/png' ? 'png' : 'jpg'
   const author = authorLine(data)
   const alt = `${words.cover}: ${author ? filled(words.by, { title: data.title, author }) : data.title}`
   const path = `images/cover.${ext}`
   publication.add({ path, id: 'cover-image', type, data: bytes, properties: 'cover-image' })
+  if (!coverPage) return
   publication.addText(
     'text/cover.xhtml',
     'cover',
@@ -128,6 +133,7 @@ function addSections(publication: Publication, book: Book, sections: Section[], 
   for (const s of sections) {
     const label = names.get(s.id)!
     if (s.role === 'contents' && s.made) {
+      if (options.contentsPage === false) continue
       spine.push('nav')
       landmarks.push({ type: 'toc', title: label.title, href: 'text/nav.xhtml' })
       continue

@@ -28,6 +28,7 @@ export {
 } from './print'
 export {
   type BindingKind,
+  type EbookRules,
   type Ink,
   type OutletProfile,
   profileSchema,

@@ -23,7 +23,13 @@ function printed({ print }: OutletProfile): string[] {
 }
 
 const ebooks = ({ ebook }: OutletProfile): string[] =>
-  ebook ? [`Ebooks to ${ebook.epubMb} MB; front ${ebook.frontLeast} to ${ebook.frontMost} pixels.`] : []
+  ebook
+    ? [
+        `Ebooks to ${ebook.epubMb} MB; front ${ebook.frontLeast} to ${ebook.frontMost} pixels.`,
+        ebook.coverPage ? '' : 'The file has no page with the cover: it is put before the text there.',
+        ebook.contentsPage ? '' : 'The file has no contents page: readers there show the contents by themselves.',
+      ]
+    : []
 
 function sold({ territories, reach }: OutletProfile): string {
   const where = listed(

@@ -1,6 +1,7 @@
 import { designOf, quickCover } from '@/core/chain'
 import { type Cover, type CoverDesign, type Flat, frontPage, type SetPiece } from '@/core/cover'
-import { chainOf, ebookOf, editionOf, outletOf, printInputsOf, tools } from '../chains'
+import { chainOf, ebookOf, editionOf, outletOf, tools } from '../chains'
+import { printInputsOf } from '../editionInputs'
 import { draw, withBleed } from '../draw'
 import { handed } from '../handing'
 import { bookOf } from '../openBooks'
