@@ -67,3 +67,52 @@ test('data and editions: each change shows its consequences, bad input keeps the
   await page.goto('/')
   await expect(page.getByRole('heading', { name: 'The Harbour Bell' })).toBeVisible({ timeout: 60_000 })
 })
+
+test('runs of pages stand before and behind what is written, by keyboard, and numbers go on through all of it', async ({
+  page,
+}) => {
+  await page.goto('/')
+  await expect(page.getByRole('listitem')).toHaveCount(4, { timeout: 60_000 })
+  await page.goto('/book/small-apiary-logbook/text')
+  await page.getByRole('button', { name: 'Add a section' }).click({ timeout: 30_000 })
+  await page.getByRole('menuitem', { name: 'Afterword' }).click()
+  await page.getByRole('textbox', { name: 'Text of the section' }).click()
+  await page.keyboard.type('What the bees taught me.')
+  await expect(page.locator('.saving')).toHaveText('saved')
+  await page.goto('/book/small-apiary-logbook/pages')
+  const rows = page.getByRole('region', { name: 'Runs' }).locator('tbody tr')
+  const names = (): Promise<string[]> =>
+    rows.evaluateAll(all =>
+      all.map(r => `${r.querySelector('a, .name')?.firstChild?.textContent?.trim()} ${r.children[3]?.textContent}`),
+    )
+  const before = [
+    'Front pages i – ii',
+    'Inspections 1 – 96',
+    'Harvests 97 – 116',
+    'The stand 117 – 128',
+    'Afterword 129 – 130',
+    'undefined even',
+  ]
+  await expect.poll(names, { timeout: 30_000 }).toEqual(before)
+  await page.getByLabel('Move Inspections', { exact: true }).focus()
+  await page.keyboard.press('Space')
+  for (let i = 0; i < 3; i++) {
+    await page.waitForTimeout(300)
+    await page.keyboard.press('ArrowDown')
+  }
+  await page.waitForTimeout(300)
+  await page.keyboard.press('Space')
+  const after = [
+    'Front pages i – ii',
+    'Harvests 1 – 20',
+    'The stand 21 – 32',
+    'Afterword 33 – 34',
+    'Inspections 35 – 130',
+    'undefined even',
+  ]
+  await expect.poll(names, { timeout: 30_000 }).toEqual(after)
+  await page.reload()
+  await expect.poll(names, { timeout: 30_000 }).toEqual(after)
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect.poll(names, { timeout: 30_000 }).toEqual(before)
+})

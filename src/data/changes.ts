@@ -88,10 +88,14 @@ export async function commitSections(book: string, label: string, operation: (bo
     const [was, is] = [stored.book.sections.map(s => s.id), next.sections.map(s => s.id)]
     if (!sections.length && was.join() === is.join()) return
     await db.changes.bulkDelete(await ofState(book, 1).primaryKeys())
-    const record = was.join() === is.join() ? [] : [{ path: ['order'], before: was, after: is }]
+    const record = [
+      ...(was.join() === is.join() ? [] : [{ path: ['order'], before: was, after: is }]),
+      // Runs of pages may stand behind another section now.
+      ...(stored.book.plan === next.plan ? [] : patchesBetween({ plan: stored.book.plan }, { plan: next.plan })),
+    ]
     await db.changes.add({ book, state: 0, at: Date.now(), label, ...(record.length ? { record } : {}), sections })
     // The counter of ids is no part of the change: undone, it does not go back.
-    await db.books.update(book, { order: is, lastId: next.lastId })
+    await db.books.update(book, { order: is, lastId: next.lastId, ...(next.plan ? { plan: next.plan } : {}) })
     const fresh = new Map(next.sections.map(s => [s.id, s]))
     for (const c of sections) await putSection(book, c.id, fresh.get(c.id), c.text?.forward)
   })

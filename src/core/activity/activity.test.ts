@@ -1,12 +1,13 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { bookOf, shelf } from '../../../tests/support/core'
-import type { PagePlan, Run, Section } from '../book'
+import { cases } from '../../../tests/support/deep'
+import { type Book, joinSections, type PagePlan, removeSection, type Run, type Section } from '../book'
 import { type Layer, pageText, visitPage } from '../marks'
 import { pathBox } from '../marks/path'
-import { harbourRoman, type Interior, Setter, withPlan } from '../pages'
+import { harbourRoman, type Interior, pagesInAll, Setter, withPlan } from '../pages'
 import { Cancelled } from '../trade'
-import { evenly, kindOf, newRun, plannedPages, RunPress, runKinds } from '.'
+import { evenly, kindOf, newRun, planOrder, plannedPages, RunPress, runKinds, runsInOrder } from '.'
 
 const run = (patch: Partial<Run> = {}): Run => ({
   id: 'r1',
@@ -173,7 +174,7 @@ describe('planned pages', () => {
   const setWith = async (p: PagePlan, safe = 20): Promise<Interior> => {
     const book = bookOf([])
     const spec = { width: 432, height: 648, inside: 0, bleed: 9 }
-    const front = await new Setter(shelf).set({ ...book, sections: [] }, harbourRoman, spec)
+    const front = await new Setter(shelf).set({ ...book, sections: [] }, harbourRoman, { ...spec, planned: p.runs })
     return withPlan(front, book, p, { inside: 50, safe, safeWithBleed: safe, runs: new RunPress(shelf), shelf })
   }
   /** The left and right of what is ruled on a page, from the trim. */
@@ -257,7 +258,7 @@ describe('planned pages', () => {
         { ...two, part: 'back', role: 'about-author', title: 'Orla Fenwright' },
       ]
       const book = { ...made, sections, plan: { runs } }
-      const spec = { width: 432, height: 648, inside: 0, planned: planned + (planned % 2) }
+      const spec = { width: 432, height: 648, inside: 0, planned: runs }
       const alone = await new Setter(shelf).set(book, harbourRoman, spec)
       const set = await withPlan(alone, book, book.plan, {
         inside: 50,
@@ -277,6 +278,63 @@ describe('planned pages', () => {
       expect(words(front!)).toContain('The tide went out.')
       expect(words(back!)).toContain('It came in again.')
     }
+  })
+  test('stand behind any section: what is written keeps its side and words, numbers go on through all of it', async () => {
+    const page = fc.record({ behind: fc.constantFrom(undefined, 's2', 's3', 'gone'), pages: fc.nat(5) })
+    await fc.assert(
+      fc.asyncProperty(fc.array(page, { maxLength: 4 }), fc.boolean(), async (asked, recto) => {
+        const runs = asked.map(({ behind, pages }, i) =>
+          run({ id: `r${i + 1}`, pages, ...(behind === undefined ? {} : { behind }) }),
+        )
+        const made = bookOf([['The tide went out.'], ['It came in again.'], ['And stood.']])
+        const sections = made.sections.filter(x => x.role === 'chapter')
+        const book = { ...made, sections, plan: { runs } }
+        const style = { ...harbourRoman, openings: { ...harbourRoman.openings, recto } }
+        const spec = { width: 432, height: 648, inside: 0, planned: runs }
+        const alone = await new Setter(shelf).set(book, style, spec)
+        const tools = { inside: 50, safe: 20, safeWithBleed: 20, runs: new RunPress(shelf), shelf }
+        const set = await withPlan(alone, book, book.plan, tools)
+        expect(set.pages.length).toBe(pagesInAll(alone))
+        expect(set.pages.length % 2).toBe(0)
+        expect(set.pages.map(p => p.label)).toEqual(set.pages.map((_, i) => String(i + 1)))
+        expect(set.pages.map(p => p.side)).toEqual(set.pages.map((_, i) => (i % 2 ? 'verso' : 'recto')))
+        const starts = [...set.starts].map(([, at]) => at)
+        expect(starts).toEqual([...starts].sort((a, b) => a - b))
+        for (const s of sections) {
+          const at = set.starts.get(s.id)!
+          expect(at % 2).toBe(alone.starts.get(s.id)! % 2)
+          expect(pageText(set.pages[at]!)).toBe(pageText(alone.pages[alone.starts.get(s.id)!]!))
+        }
+        // In the order that the plan says, each run from a right-hand page on or right behind another run.
+        const order = planOrder(book.plan, sections).flatMap(part =>
+          'section' in part ? [part.section.id] : part.run.pages ? [`run:${part.run.id}`] : [],
+        )
+        expect([...set.starts.keys()]).toEqual(order)
+      }),
+      { numRuns: cases(12, 200) },
+    )
+  })
+  test('an order and the runs that say it are the same thing', () => {
+    const sections = ['s1', 's2', 's3'].map(id => ({ id, part: id === 's1' ? 'front' : 'body' }) as Section)
+    const runs = [run({ id: 'r1', behind: 's3' }), run({ id: 'r2' }), run({ id: 'r3', behind: 's2' })]
+    const order = planOrder({ runs }, sections)
+    expect(order.map(p => ('run' in p ? p.run.id : p.section.id))).toEqual(['r2', 's2', 'r3', 's3', 'r1'])
+    const said = runsInOrder(order)
+    expect(said.map(r => [r.id, r.behind])).toEqual([
+      ['r2', undefined],
+      ['r3', 's2'],
+      ['r1', 's3'],
+    ])
+    expect(planOrder({ runs: said }, sections)).toEqual(order)
+    // A run goes on where it stood, whatever becomes of its section.
+    const book = { ...bookOf([['One.'], ['Two.']]), plan: { runs: [run({ id: 'r1' })] } } as Book
+    const [one, two] = book.sections.filter(s => s.part === 'body').map(s => s.id) as [string, string]
+    const at = (b: Book): string | undefined => b.plan!.runs[0]!.behind
+    const behind = (id: string): Book => ({ ...book, plan: { runs: [run({ id: 'r1', behind: id })] } })
+    expect(at(removeSection(behind(two), two))).toBe(one)
+    expect(at(removeSection(behind(one), one))).toBeUndefined()
+    expect(at(joinSections(behind(two), two))).toBe(one)
+    expect(at(joinSections(behind(one), two))).toBe(one)
   })
   test('a new run of each kind has an id of its own and begins as its kind does', () => {
     let p: PagePlan = { runs: [] }

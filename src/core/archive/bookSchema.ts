@@ -133,6 +133,7 @@ const runSchema = shape({
   id: text(40).required(),
   kind: one(...runKinds.map(k => k.id)).required(),
   pages: whole(0, MOST_PLANNED).required(),
+  behind: text(40),
   heading: optional(shape({ words: text(300).required(), from: whole(0, 100_000) })),
   ground: optional(shape({ tone: amount(0, 1).required() })),
   seed: whole(0, 2 ** 32 - 1).required(),

@@ -53,11 +53,24 @@ export function newSection(book: Pick<Book, 'lastId'>, role: Role, title = ''): 
   }
 }
 
-export const removeSection = (book: Book, id: string): Book =>
-  withSections(
-    book,
+export function removeSection(book: Book, id: string): Book {
+  const at = book.sections.findIndex(s => s.id === id)
+  const before = book.sections[at - 1]
+  return withSections(
+    runsBehind(book, id, before && before.part !== 'front' ? before.id : undefined),
     book.sections.filter(s => s.id !== id),
   )
+}
+
+/** The book with the runs that stood behind one section behind another; without one, behind the front pages. */
+function runsBehind(book: Book, was: string, is: string | undefined): Book {
+  if (!book.plan?.runs.some(r => r.behind === was)) return book
+  const runs = book.plan.runs.map(({ behind, ...r }) => ({
+    ...r,
+    ...(behind === was ? (is === undefined ? {} : { behind: is }) : behind === undefined ? {} : { behind }),
+  }))
+  return { ...book, plan: { ...book.plan, runs } }
+}
 
 /** Moves a section to an index. Dropped into another part, it takes on that part and the part's plain role. */
 export function moveSection(book: Book, id: string, to: number): Book {
@@ -122,7 +135,11 @@ export function splitSection(book: Book, id: string, blockId: string): Book {
   const second: Section = { ...s, id: ids.section(), title, doc: docOf(tail, ids), evidence: undefined }
   delete second.subtitle
   delete second.evidence
-  return withSections(book, [...book.sections.slice(0, at), shortened, second, ...book.sections.slice(at + 1)], ids)
+  return withSections(
+    runsBehind(book, id, second.id),
+    [...book.sections.slice(0, at), shortened, second, ...book.sections.slice(at + 1)],
+    ids,
+  )
 }
 
 // A title is plain text: notes and breaks in a heading keep it a heading.
@@ -146,7 +163,7 @@ export function joinSections(book: Book, id: string): Book {
     ...(isEmpty(second.doc) ? [] : second.doc.content),
   ]
   return withSections(
-    book,
+    runsBehind(book, id, first.id),
     [...book.sections.slice(0, at - 1), { ...first, doc: docOf(written, ids) }, ...book.sections.slice(at + 1)],
     ids,
   )

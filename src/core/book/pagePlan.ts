@@ -19,6 +19,8 @@ export interface Run {
   id: string
   kind: string
   pages: number
+  /** The section that it stands behind, of those that come after the front pages; where absent, it follows on the front pages. */
+  behind?: string
   /** Printed at the head of each page; `from`: numbered, the first page bears this number. */
   heading?: { words: string; from?: number }
   /** Printed under the whole leaf and over its edge; tone 0 (paper) to 1 (black). */

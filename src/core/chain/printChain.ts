@@ -1,10 +1,17 @@
-import { plannedPages } from '../activity'
 import type { Edition } from '../book'
 import { check, type Finding } from '../check'
 import { type Cover, type CoverGround, drawCover, type Flat, flatFor, groundPage, sheetSize } from '../cover'
 import { frontHeight, frontPicture, type PaintedPage, printSnapshot, type Worked, workedPrint } from '../delivery'
 import { type ListingSnapshot, printMoney, type PrintMoney } from '../outlets'
-import { filledUp, type Interior, type InteriorStyle, settleInterior, type StyleChanges, withPlan } from '../pages'
+import {
+  filledUp,
+  type Interior,
+  type InteriorStyle,
+  pagesInAll,
+  settleInterior,
+  type StyleChanges,
+  withPlan,
+} from '../pages'
 import {
   bindingRules,
   Cancelled,
@@ -79,32 +86,29 @@ async function setInterior(
   const trim = parseTrim(spec.trim)
   if (!trim) throw new Fault('no-trim', `“${spec.trim}” is no trim.`)
   const printers = [profile, ...others].filter(p => p.print?.bindings.some(b => b.kind === spec.binding))
-  const plans = text.plan ? plannedPages(text.plan) : 0
-  const rounded = (p: OutletProfile, pages: number): number =>
-    roundPages(pages + plans, bindingRules(p, spec.binding).pageMultiple)
+  const multipleOf = (p: OutletProfile): number => bindingRules(p, spec.binding).pageMultiple
   const asked = (pages: number): number =>
-    Math.max(...printers.map(p => insideMargin(p, spec.binding, rounded(p, pages))))
+    Math.max(...printers.map(p => insideMargin(p, spec.binding, roundPages(pages, multipleOf(p)))))
   const page = {
     width: trim.width,
     height: trim.height,
     ...bleedOf(printers),
     isbn,
     exceptions,
-    planned: plans + (plans % 2),
+    planned: text.plan?.runs,
   }
   const interior = await settleInterior(setter, { book: text, style, spec: page }, asked, ticker)
-  const { pageMultiple } = bindingRules(profile, spec.binding)
-  if (!text.plan) return filledUp(interior, pageMultiple)
+  if (!text.plan) return filledUp(interior, multipleOf(profile))
   const strictest = (zone: 'safe' | 'safeWithBleed'): number => Math.max(...printers.map(p => pts(printRules(p)[zone])))
   const planned = await withPlan(interior, text, text.plan, {
-    inside: asked(interior.pages.length),
+    inside: asked(pagesInAll(interior)),
     safe: strictest('safe'),
     safeWithBleed: strictest('safeWithBleed'),
     runs,
     shelf,
     ticker,
   })
-  return filledUp(planned, pageMultiple)
+  return filledUp(planned, multipleOf(profile))
 }
 
 const findingsOf: Derive<PrintChain, 'findings'> = async get =>

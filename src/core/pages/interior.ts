@@ -39,6 +39,10 @@ export interface Interior {
   missing: Lack[]
   /** What another family lends. */
   borrowed: Required<Lack>[]
+  /** Where planned pages are still to go in; none where there is no plan, or they have. */
+  inserts: Insert[]
+  /** Index of the first page that is numbered 1, planned pages not counted. */
+  numbered: number
   /** The text block's box on a recto: x, y, width, height. */
   block: { x: number; y: number; width: number; height: number }
   /** The outside margin, points. */
@@ -48,8 +52,16 @@ export interface Interior {
 /** What each section was set as, by its id. */
 type SetBook = Map<string, SetSection>
 
+/** Planned pages among those that are set: before which they go in, and how many, blanks that keep right-hand pages on the right counted. */
+export interface Insert {
+  at: number
+  pages: number
+  /** Ids of their runs, in order. */
+  runs: string[]
+}
+
 /** Where sections begin, how many pages there are, and what each is called. */
-interface Order {
+interface Order extends Pick<Interior, 'inserts' | 'numbered'> {
   starts: Map<string, number>
   total: number
   label(index: number): string
@@ -88,6 +100,8 @@ export class Setter {
       lent: layout.ctx.faces.lent(),
       missing: lacks.filter(l => !l.from),
       borrowed: lacks.flatMap(l => (l.from ? [{ ...l, from: l.from }] : [])),
+      inserts: order.inserts,
+      numbered: order.numbered,
       ...blockOf(layout),
     }
   }
@@ -199,12 +213,40 @@ function orderOf(layout: Layout, chosen: Section[], set: SetBook): Order {
   )
   const frontPages = behind.length ? front + (front % 2) : front
   const end = through(behind, frontPages)
-  const before = layout.spec.planned ?? 0
+  const total = end + (end % 2)
+  const numbered = behind.length ? frontPages : total
+  const inserts = insertsOf(layout, behind, { starts, numbered, total })
+  const moved = (index: number): number => index + inserts.reduce((n, i) => n + (i.at <= index ? i.pages : 0), 0)
   return {
     starts,
-    total: end + (end % 2),
-    label: index => (index < frontPages || !behind.length ? roman(index + 1) : String(index - frontPages + 1 + before)),
+    total,
+    inserts,
+    numbered,
+    label: index => (index < numbered ? roman(index + 1) : String(moved(index) - numbered + 1)),
   }
+}
+
+/** Where the runs of a plan go in: each before the section that follows the one it stands behind. What follows keeps its side. */
+function insertsOf(
+  { spec, sections }: Layout,
+  behind: Section[],
+  { starts, numbered, total }: Pick<Order, 'starts' | 'numbered' | 'total'>,
+): Insert[] {
+  const place = (s: Section): number => sections.findIndex(x => x.id === s.id)
+  const before = (run: { behind?: string }): number =>
+    sections.findIndex(s => s.id === run.behind && s.part !== 'front')
+  const byPlace = new Map<number, { id: string; pages: number }[]>()
+  for (const run of [...(spec.planned ?? [])].sort((a, b) => before(a) - before(b))) {
+    const next = before(run) < 0 ? undefined : behind.find(s => place(s) > before(run))
+    const at = before(run) < 0 ? numbered : next ? starts.get(next.id)! : total
+    byPlace.set(at, [...(byPlace.get(at) ?? []), run])
+  }
+  return [...byPlace]
+    .map(([index, runs]) => {
+      const pages = (index % 2) + runs.reduce((n, r) => n + r.pages, 0)
+      return { at: index, pages: pages + (pages % 2), runs: runs.map(r => r.id) }
+    })
+    .sort((a, b) => a.at - b.at)
 }
 
 /** All pages, one behind the other, with blank ones where a section begins later. */

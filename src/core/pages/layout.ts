@@ -1,4 +1,4 @@
-import { type Book, labels, type Section, type SectionLabel } from '../book'
+import { type Book, labels, type Run, type Section, type SectionLabel } from '../book'
 import { Fault } from '../trade'
 import { basesOf } from './context'
 import { notesTitle } from './endNotes'
@@ -17,8 +17,8 @@ export interface PageSpec {
   bleed?: number
   bleedsInside?: boolean
   isbn?: string
-  /** Pages that a plan sets between the front and what comes after it: numbers go on behind them. */
-  planned?: number
+  /** Runs that a plan sets among the sections: room is kept for them, and numbers go on behind them. */
+  planned?: readonly Pick<Run, 'id' | 'pages' | 'behind'>[]
   /** Departures at one section, by its id: see `mayBeExcepted`. */
   exceptions?: Record<string, StyleChanges>
 }

@@ -1,8 +1,8 @@
 import { kindOf, type RunPress, smallPrint } from '../activity'
-import type { Book, PagePlan } from '../book'
+import type { Book, PagePlan, Run } from '../book'
 import { type Layer, LayerBuilder, type PageMarks, PathBuilder } from '../marks'
 import type { Ticker } from '../trade'
-import { type FontShelf, setFrag } from '../type'
+import { type FontShelf, setFrag, type TextStyle } from '../type'
 import type { Interior } from './interior'
 import type { PageSpec } from './layout'
 import { bleedEdges } from './section'
@@ -26,81 +26,117 @@ export interface PlanSetting {
 }
 
 /**
- * Sets the pages of a plan between a book's front pages and the sections after them: from a right-hand page, numbered from 1, margins
- * mirrored; pages that look alike share one layer. What comes after begins on a right-hand page again; the interior was set knowing
- * how many are planned (`PageSpec.planned`). Where a run has a ground, every leaf has the bleed: all pages of a file have one size.
+ * Sets the pages of a plan among those of the sections: each run behind the section that it says (`Interior.inserts`), from a
+ * right-hand page, margins mirrored, numbered as the pages come; pages that look alike share one layer. What comes after stands on
+ * the side where it stood. Where a run has a ground, every leaf has the bleed: all pages of a file have one size.
  */
 export async function withPlan(
   interior: Interior,
-  book: Pick<Book, 'data' | 'sections'>,
+  { data: { language } }: Pick<Book, 'data'>,
   plan: PagePlan,
   { inside, safe, safeWithBleed, runs, shelf, ticker }: PlanSetting,
 ): Promise<Interior> {
   const { width, height } = interior.spec
-  const { language } = book.data
   const bleeds = plan.runs.some(r => r.ground && r.pages) || interior.pages.some(p => anyEdge(p.bleed))
   const least = (bleeds ? safeWithBleed : safe) + SAFER
   const margin = (side: 'head' | 'foot' | 'inside' | 'outside'): number =>
     Math.max(plan.margins?.[side] ?? PLAIN_MARGIN, least, side === 'inside' ? inside : 0)
   const [head, foot, inner, outer] = [margin('head'), margin('foot'), margin('inside'), margin('outside')]
   const room = { width: Math.max(1, width - inner - outer), height: Math.max(1, height - head - foot) }
-  const bleedAt = (index: number): PageMarks['bleed'] => edgesOf(interior.spec, bleeds, index)
-
-  const cut = frontPages(interior, book)
-  const leaves = interior.pages.map((p, i) => (anyEdge(p.bleed) ? p : { ...p, bleed: bleedAt(i) }))
-  const pages = leaves.slice(0, cut)
-  const starts = new Map([...interior.starts].filter(([, page]) => page < cut))
-  const folio = await smallPrint(FOLIO.face, FOLIO.size, language, shelf)
+  const folio =
+    plan.folios && plan.folios !== 'none'
+      ? { at: plan.folios, style: await smallPrint(FOLIO.face, FOLIO.size, language, shelf) }
+      : undefined
+  const leaf: PlannedLeaf = { spec: interior.spec, bleeds, least, head, foot, inner, outer, room, folio }
   const grounds = new Map<string, Layer>()
-  let number = 0
-  const add = (label: string, layers: PageMarks['layers']): void => {
-    const index = pages.length
-    const side = index % 2 === 0 ? 'recto' : 'verso'
-    pages.push({ width, height, bleed: bleedAt(index), layers, label, side })
+
+  const pages: PageMarks[] = []
+  const runStarts = new Map<string, number>()
+  const add = (run?: Run, layer?: Layer): void => {
+    const label = String(pages.length - interior.numbered + 1)
+    pages.push(plannedLeaf(leaf, pages.length, label, { run, layer, grounds }))
   }
-  for (const run of plan.runs) {
-    if (run.pages) starts.set(`run:${run.id}`, pages.length)
-    for (const layer of await runs.layersOf(run, room, language, ticker)) {
-      const recto = pages.length % 2 === 0
-      const label = String(++number)
-      const layers: PageMarks['layers'] = []
-      if (run.ground) {
-        const bleed = bleedAt(pages.length)
-        const key = JSON.stringify([run.ground, bleed])
-        if (!grounds.has(key)) grounds.set(key, groundOf(run.ground.tone, { width, height }, bleed))
-        layers.push({ layer: grounds.get(key)!, x: 0, y: 0 })
-      }
-      layers.push({ layer, x: recto ? inner : outer, y: head })
-      if (plan.folios && plan.folios !== 'none' && !isBare(run)) {
-        const out = new LayerBuilder()
-        const frag = folio.frag(label)
-        const left = recto ? inner : outer
-        const middle = left + (room.width - frag.width) / 2
-        const x = plan.folios === 'centre' ? middle : recto ? width - outer - frag.width : outer
-        // In the middle of the foot margin, but never nearer to the edge than print may stand.
-        const y = height - Math.max(least, (foot - FOLIO.size) / 2)
-        setFrag(out, frag, { x, y, place: { section: `run:${run.id}`, block: 'folio' } })
-        layers.push({ layer: out.build(), x: 0, y: 0 })
-      }
-      add(label, layers)
+  let taken = 0
+  const takeTo = (end: number): void => {
+    for (const p of interior.pages.slice(taken, end))
+      pages.push(anyEdge(p.bleed) ? p : { ...p, bleed: edgesOf(interior.spec, bleeds, pages.length) })
+    taken = end
+  }
+  for (const insert of interior.inserts) {
+    takeTo(insert.at)
+    const begins = pages.length
+    if (begins % 2) add()
+    for (const run of insert.runs.map(id => plan.runs.find(r => r.id === id)!)) {
+      if (run.pages) runStarts.set(`run:${run.id}`, pages.length)
+      for (const layer of await runs.layersOf(run, room, language, ticker)) add(run, layer)
     }
+    while (pages.length < begins + insert.pages) add()
   }
+  takeTo(interior.pages.length)
   runs.turn()
-  if (pages.length % 2) add(String(++number), [])
-  const moved = pages.length - cut
-  pages.push(...leaves.slice(cut))
-  for (const [id, page] of interior.starts) if (page >= cut) starts.set(id, page + moved)
-  const unmetAt = interior.unmetAt.map(u => (u.page < cut ? u : { ...u, page: u.page + moved }))
-  return { ...interior, pages, starts, unmetAt, block: leaves.length ? interior.block : { x: inner, y: head, ...room } }
+  const moved = (page: number): number => page + interior.inserts.reduce((n, i) => n + (i.at <= page ? i.pages : 0), 0)
+  const starts = [...[...interior.starts].map(([id, page]) => [id, moved(page)] as const), ...runStarts]
+  return {
+    ...interior,
+    pages,
+    inserts: [],
+    starts: new Map(starts.sort((a, b) => a[1] - b[1])),
+    unmetAt: interior.unmetAt.map(u => ({ ...u, page: moved(u.page) })),
+    block: interior.pages.length ? interior.block : { x: inner, y: head, ...room },
+  }
 }
 
-/** How many pages stand before the plan: those of the front sections. */
-function frontPages({ pages, starts }: Interior, { sections }: Pick<Book, 'sections'>): number {
-  const front = new Set(sections.filter(s => s.part === 'front').map(s => s.id))
-  return Math.min(pages.length, ...[...starts].flatMap(([id, page]) => (front.has(id) ? [] : [page])))
+/** What all planned leaves have in common. Lengths in points. */
+interface PlannedLeaf {
+  spec: PageSpec
+  bleeds: boolean
+  /** How near to the edge print may stand. */
+  least: number
+  head: number
+  foot: number
+  inner: number
+  outer: number
+  room: { width: number; height: number }
+  folio: { at: 'outside' | 'centre'; style: TextStyle } | undefined
 }
 
-const isBare = (run: PagePlan['runs'][number]): boolean => !!kindOf(run.kind)?.bare
+/** One leaf: a page of a run on its ground, with its folio; without a run, a blank one. */
+function plannedLeaf(
+  of: PlannedLeaf,
+  index: number,
+  label: string,
+  { run, layer, grounds }: { run?: Run | undefined; layer?: Layer | undefined; grounds: Map<string, Layer> },
+): PageMarks {
+  const { width, height } = of.spec
+  const side = index % 2 === 0 ? 'recto' : 'verso'
+  const bleed = edgesOf(of.spec, of.bleeds, index)
+  const layers: PageMarks['layers'] = []
+  if (run?.ground) {
+    const key = JSON.stringify([run.ground, bleed])
+    if (!grounds.has(key)) grounds.set(key, groundOf(run.ground.tone, { width, height }, bleed))
+    layers.push({ layer: grounds.get(key)!, x: 0, y: 0 })
+  }
+  if (layer) layers.push({ layer, x: side === 'recto' ? of.inner : of.outer, y: of.head })
+  if (run && of.folio && !isBare(run)) layers.push({ layer: folioOf(of, side, label, run.id), x: 0, y: 0 })
+  return { width, height, bleed, layers, label, side }
+}
+
+/** The number of a page, in the foot margin. */
+function folioOf(of: PlannedLeaf, side: 'recto' | 'verso', label: string, run: string): Layer {
+  const { width, height } = of.spec
+  const { at, style } = of.folio!
+  const out = new LayerBuilder()
+  const frag = style.frag(label)
+  const left = side === 'recto' ? of.inner : of.outer
+  const middle = left + (of.room.width - frag.width) / 2
+  const x = at === 'centre' ? middle : side === 'recto' ? width - of.outer - frag.width : of.outer
+  // In the middle of the foot margin, but never nearer to the edge than print may stand.
+  const y = height - Math.max(of.least, (of.foot - FOLIO.size) / 2)
+  setFrag(out, frag, { x, y, place: { section: `run:${run}`, block: 'folio' } })
+  return out.build()
+}
+
+const isBare = (run: Run): boolean => !!kindOf(run.kind)?.bare
 const anyEdge = (b: PageMarks['bleed']): boolean => b.top + b.right + b.bottom + b.left > 0
 
 const edgesOf = ({ bleed = 0, bleedsInside = false }: PageSpec, bleeds: boolean, index: number): PageMarks['bleed'] =>

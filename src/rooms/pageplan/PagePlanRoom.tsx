@@ -1,7 +1,7 @@
 'use client'
 import { Button, Dropdown } from 'antd'
 import { useEffect, useState } from 'react'
-import { kindOf, newRun, plannedPages, runKinds } from '@/core/activity'
+import { kindOf, newRun, runKinds } from '@/core/activity'
 import type { PagePlan, Section } from '@/core/book'
 import { BookTop, NoBook } from '@/parts/BookTop'
 import { Sill, sillOf } from '@/parts/Sill'
@@ -25,16 +25,8 @@ export function PagePlanRoom({ bookId }: { bookId: string }) {
   if (view.missing) return <NoBook />
   const plan: PagePlan = book?.plan ?? { runs: [] }
   const run = plan.runs.find(r => r.id === chosen) ?? plan.runs[0]
-  const planned = plannedPages(plan)
-  const total = leaves?.pages.length ?? 0
-  const first = plan.runs.find(r => r.pages)
-  const begins = leaves?.pages.findIndex(p => p.section === `run:${first?.id}`) ?? -1
-  const front = begins < 0 ? Math.max(0, total - planned) : begins
-  const behind = new Set(book?.sections.filter(s => s.part !== 'front').map(s => s.id))
-  const ends = leaves?.pages.findIndex(p => p.section !== undefined && behind.has(p.section)) ?? -1
-  const back = ends < 0 ? 0 : total - ends
-  const before = plan.runs.slice(0, run ? plan.runs.indexOf(run) : 0)
-  const start = front + plannedPages({ runs: before })
+  const starts = new Map(leaves?.pages.flatMap((p, i) => (p.section === undefined ? [] : [[p.section, i] as const])))
+  const start = (run && starts.get(`run:${run.id}`)) ?? 0
   // The first view is a spread inside the run where there is one: both sides of a leaf are seen.
   const shown = run && run.pages > 2 ? start + 2 : start
   const left = at ?? (shown % 2 === 0 ? shown - 1 : shown)
@@ -52,7 +44,7 @@ export function PagePlanRoom({ bookId }: { bookId: string }) {
                   plan={plan}
                   chosen={run?.id}
                   sections={book.sections}
-                  set={{ front, back, total, labels: leaves?.pages.map(p => p.label) ?? [] }}
+                  set={{ labels: leaves?.pages.map(p => p.label) ?? [], starts }}
                   onChoose={setChosen}
                 />
               </WriterOnly>

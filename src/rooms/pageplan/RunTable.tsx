@@ -19,7 +19,7 @@ import {
 import { CSS } from '@dnd-kit/utilities'
 import { Button } from 'antd'
 import Link from 'next/link'
-import { kindOf, plannedPages, runName } from '@/core/activity'
+import { kindOf, planOrder, type PlanPart, runName, runsInOrder } from '@/core/activity'
 import { type PagePlan, roles, type Run, type Section } from '@/core/book'
 import { NumberValue } from '@/parts/Sentence'
 import type { ChangeRun } from './RunSentence'
@@ -27,12 +27,10 @@ import type { ChangeRun } from './RunSentence'
 const COUNT = { factor: 1, step: 1, digits: 0, unit: '' }
 const MOST_PAGES = 2000
 
-/** Pages as they were set: before the plan, behind it, in all; and their labels. */
+/** Pages as they were set: their labels, and the index at which each section and run begins. */
 export interface SetPages {
-  front: number
-  back: number
-  total: number
   labels: string[]
+  starts: Map<string, number>
 }
 
 interface RunTableProps {
@@ -54,13 +52,19 @@ export function RunTable(props: RunTableProps) {
     useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
     useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
   )
+  const order = planOrder(plan, sections)
   const dropped = ({ active, over }: DragEndEvent): void => {
     if (!over || active.id === over.id) return
-    const at = (runs: Run[], id: unknown): number => runs.findIndex(r => r.id === id)
-    onChange('Move a run', p => ({ ...p, runs: arrayMove(p.runs, at(p.runs, active.id), at(p.runs, over.id)) }))
+    onChange('Move a run', p => {
+      const now = planOrder(p, sections)
+      const at = (id: unknown): number => now.findIndex(part => idOf(part) === id)
+      return { ...p, runs: runsInOrder(arrayMove(now, at(active.id), at(over.id))) }
+    })
   }
-  const blanks = Math.max(0, set.total - set.front - set.back - plannedPages(plan))
-  let first = 0
+  const labelsOf = labelling(set)
+  const front = sections.filter(s => s.part === 'front')
+  const begins = Math.min(set.labels.length, ...order.flatMap(part => startOf(set, part) ?? []))
+  const counted = order.reduce((n, part) => n + ('run' in part ? part.run.pages : labelsOf(part).length), begins)
   return (
     <table>
       <thead>
@@ -73,42 +77,57 @@ export function RunTable(props: RunTableProps) {
         </tr>
       </thead>
       <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={dropped}>
-        <SortableContext items={plan.runs.map(r => r.id)} strategy={verticalListSortingStrategy} disabled={readOnly}>
+        <SortableContext items={order.map(idOf)} strategy={verticalListSortingStrategy} disabled={readOnly}>
           <tbody>
-            <Written
-              name="Front pages"
-              bookId={bookId}
-              sections={sections.filter(s => s.part === 'front')}
-              labels={set.labels.slice(0, set.front)}
-            />
-            {plan.runs.map(r => {
-              const from = first + 1
-              first += r.pages
-              return (
+            <tr className="fixed">
+              <td />
+              <td>
+                <Link prefetch={false} href={textOf(bookId, front[0])}>
+                  Front pages
+                </Link>{' '}
+                <em>{front.map(s => roles[s.role].name.toLowerCase()).join(', ') || 'none yet: write some'}</em>
+              </td>
+              <Labels labels={set.labels.slice(0, begins)} />
+              <td />
+            </tr>
+            {order.map(part =>
+              'section' in part ? (
+                <Written key={part.section.id} section={part.section} bookId={bookId} labels={labelsOf(part)} />
+              ) : (
                 <Row
-                  key={r.id}
-                  run={r}
-                  where={r.pages ? `${from} – ${first}` : 'none'}
-                  chosen={r.id === chosen}
-                  onChoose={() => onChoose(r.id)}
-                  onChange={onChangeRun(r.id)}
+                  key={part.run.id}
+                  run={part.run}
+                  labels={labelsOf(part)}
+                  chosen={part.run.id === chosen}
+                  onChoose={() => onChoose(part.run.id)}
+                  onChange={onChangeRun(part.run.id)}
                   onRemove={() =>
-                    onChange(`Remove ${runName(r)}`, p => ({ ...p, runs: p.runs.filter(x => x.id !== r.id) }))
+                    onChange(`Remove ${runName(part.run)}`, p => ({
+                      ...p,
+                      runs: p.runs.filter(x => x.id !== part.run.id),
+                    }))
                   }
                 />
-              )
-            })}
-            <Written
-              name="Back pages"
-              bookId={bookId}
-              sections={sections.filter(s => s.part !== 'front')}
-              labels={set.back ? set.labels.slice(-set.back) : []}
-            />
+              ),
+            )}
+            {order.every(part => 'run' in part) && (
+              <tr className="fixed">
+                <td />
+                <td>
+                  <Link prefetch={false} href={textOf(bookId, undefined)}>
+                    Back pages
+                  </Link>{' '}
+                  <em>none yet: write some</em>
+                </td>
+                <Labels labels={[]} />
+                <td />
+              </tr>
+            )}
             <tr className="sum">
               <td />
               <td>The book</td>
-              <td className="n">{set.total}</td>
-              <td className="n">{blankWords(blanks)}</td>
+              <td className="n">{set.labels.length}</td>
+              <td className="n">{blankWords(Math.max(0, set.labels.length - counted))}</td>
               <td />
             </tr>
           </tbody>
@@ -118,32 +137,48 @@ export function RunTable(props: RunTableProps) {
   )
 }
 
-/** Pages that are written, before the runs or behind them: the way to the room where they are. */
-function Written({
-  name,
-  bookId,
-  sections,
-  labels,
-}: {
-  name: string
-  bookId: string
-  sections: Section[]
-  labels: string[]
-}) {
-  const [first] = sections
-  const names = sections.map(s => roles[s.role].name.toLowerCase()).join(', ')
-  const to = `/book/${encodeURIComponent(bookId)}/text${first ? `?section=${encodeURIComponent(first.id)}` : ''}`
+/** What a row is called where rows are told apart. */
+const idOf = (part: PlanPart): string => ('run' in part ? part.run.id : part.section.id)
+
+const startOf = ({ starts }: SetPages, part: PlanPart): number | undefined =>
+  starts.get('run' in part ? `run:${part.run.id}` : part.section.id)
+
+const textOf = (bookId: string, section: Section | undefined): string =>
+  `/book/${encodeURIComponent(bookId)}/text${section ? `?section=${encodeURIComponent(section.id)}` : ''}`
+
+/** The labels of the pages that a run, or a section, takes. A section goes to where the next part begins, a run as far as its pages go. */
+function labelling(set: SetPages): (part: PlanPart) => string[] {
+  const { labels } = set
+  const all = [...set.starts.values()].sort((a, b) => a - b)
+  return part => {
+    const from = startOf(set, part)
+    if (from === undefined) return []
+    return labels.slice(from, 'run' in part ? from + part.run.pages : (all.find(s => s > from) ?? labels.length))
+  }
+}
+
+function Labels({ labels }: { labels: string[] }) {
   return (
-    <tr className="fixed">
-      <td />
-      <td>
-        <Link prefetch={false} href={to}>
-          {name}
-        </Link>{' '}
-        <em>{names || 'none yet: write some'}</em>
-      </td>
+    <>
       <td className="n">{labels.length}</td>
       <td className="n">{labels.length ? `${labels[0]} – ${labels.at(-1)}` : ''}</td>
+    </>
+  )
+}
+
+/** A section that is written, among the runs: the way to the room where it is. Runs are dropped before and behind it. */
+function Written({ section, bookId, labels }: { section: Section; bookId: string; labels: string[] }) {
+  const { setNodeRef, transform, transition } = useSortable({ id: section.id, disabled: { draggable: true } })
+  return (
+    <tr ref={setNodeRef} className="fixed" style={{ transform: CSS.Transform.toString(transform), transition }}>
+      <td />
+      <td>
+        <Link prefetch={false} href={textOf(bookId, section)}>
+          {section.title || roles[section.role].name}
+        </Link>{' '}
+        <em>{section.title ? roles[section.role].name.toLowerCase() : 'written'}</em>
+      </td>
+      <Labels labels={labels} />
       <td />
     </tr>
   )
@@ -154,14 +189,14 @@ const blankWords = (n: number): string =>
 
 interface RowProps {
   run: Run
-  where: string
+  labels: string[]
   chosen: boolean
   onChoose: () => void
   onChange: ChangeRun
   onRemove: () => void
 }
 
-function Row({ run, where, chosen, onChoose, onChange, onRemove }: RowProps) {
+function Row({ run, labels, chosen, onChoose, onChange, onRemove }: RowProps) {
   const { attributes, listeners, setNodeRef, transform, transition } = useSortable({ id: run.id })
   const kind = kindOf(run.kind)
   const name = runName(run)
@@ -187,7 +222,7 @@ function Row({ run, where, chosen, onChoose, onChange, onRemove }: RowProps) {
           onChange={n => void onChange(`${name}: ${n} pages`, () => ({ pages: n }), true)}
         />
       </td>
-      <td className="n">{where}</td>
+      <td className="n">{labels.length ? `${labels[0]} – ${labels.at(-1)}` : 'none'}</td>
       <td>
         <Button size="small" type="text" aria-label={`Remove ${name}`} icon={<DeleteOutlined />} onClick={onRemove} />
       </td>
