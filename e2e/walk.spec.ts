@@ -293,7 +293,8 @@ test('the walk: from a .docx to on sale, and a revision behind it', async ({ pag
 
   await test.step('preferences: millimetres on the sill, the desk', async () => {
     await rail(page, 'Preferences')
-    await page.getByText('millimetres', { exact: true }).first().click()
+    await page.getByRole('combobox', { name: 'Lengths in' }).click()
+    await page.getByTitle('millimetres').click()
     await page.goto('/book/the-ferry-at-low-water/interior')
     await expect(figure(page, 'Spine')).toContainText('mm', { timeout: 60_000 })
   })
