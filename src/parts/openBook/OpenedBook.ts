@@ -77,7 +77,8 @@ interface State {
   /** Null where there is no such book. */
   held?: HeldBook | null
   outlets?: readonly OutletProfile[]
-  history: History
+  undo?: string | undefined
+  redo?: string | undefined
   hold: Hold
   choice: { edition?: string; outlet?: string }
   /** By edition and outlet. */
@@ -99,7 +100,6 @@ const A_MOMENT = 120
  */
 export class OpenedBook {
   private state: State = {
-    history: {},
     hold: 'asking',
     choice: {},
     shown: new Map(),
@@ -158,7 +158,7 @@ export class OpenedBook {
         fail,
       ),
       sources.watchOutlets(outlets => this.change({ outlets }), fail),
-      sources.watchHistory(history => this.change({ history }), fail),
+      sources.watchHistory(({ undo, redo }) => this.change({ undo, redo }), fail),
       sources.watchHold(hold => this.change({ hold })),
     ]
     return () => {
@@ -188,8 +188,12 @@ export class OpenedBook {
   }
 
   private change(part: Partial<State>): void {
-    this.state = { ...this.state, ...part }
-    for (const l of this.listeners) l()
+    // What says the same as before is drawn by nobody.
+    const names = Object.keys(part) as (keyof State)[]
+    if (names.some(name => this.state[name] !== part[name])) {
+      this.state = { ...this.state, ...part }
+      for (const l of this.listeners) l()
+    }
     this.ask()
   }
 
@@ -219,7 +223,8 @@ export class OpenedBook {
       stopped: s.stopped,
       again: this.again,
       missing: s.held === null,
-      ...s.history,
+      undo: s.undo,
+      redo: s.redo,
       hold: s.hold,
     }
   }
@@ -238,16 +243,10 @@ export class OpenedBook {
     clearTimeout(this.late)
     this.late = setTimeout(() => this.change({ settling: true }), A_MOMENT)
     const pages = !!this.wanted.leaves && edition.kind !== 'ebook'
-    void this.settle(held.book, outlets, { editionId: edition.id, outletId, pages })
-      .then(
-        answer => this.turn === turn && this.show(key, { ...answer, version: turn }),
-        e => this.turn === turn && this.fail(e),
-      )
-      .finally(() => {
-        if (this.turn !== turn) return
-        clearTimeout(this.late)
-        this.change({ settling: false })
-      })
+    void this.settle(held.book, outlets, { editionId: edition.id, outletId, pages }).then(
+      answer => this.turn === turn && this.show(key, { ...answer, version: turn }),
+      e => this.turn === turn && this.fail(e),
+    )
   }
 
   private async settle(
@@ -268,17 +267,20 @@ export class OpenedBook {
 
   private show(key: string, answer: Shown): void {
     this.restarted = false
+    clearTimeout(this.late)
     const was = this.state.shown.get(key)?.figures
-    this.change({ shown: new Map(this.state.shown).set(key, { ...answer, was }), trouble: undefined })
+    const shown = new Map(this.state.shown).set(key, { ...answer, was })
+    this.change({ shown, trouble: undefined, settling: false })
   }
 
   private fail(e: Error): void {
     const died = this.sources.died(e)
-    if (e instanceof Cancelled) this.change({ stopped: true })
+    clearTimeout(this.late)
+    if (e instanceof Cancelled) this.change({ stopped: true, settling: false })
     // Once it is started anew by itself; what breaks it again is the book's own trouble, and said.
     else if (died && !this.restarted) {
       this.restarted = true
       this.again()
-    } else this.change({ trouble: died ?? e.message })
+    } else this.change({ trouble: died ?? e.message, settling: false })
   }
 }

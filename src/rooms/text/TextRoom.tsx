@@ -1,7 +1,7 @@
 'use client'
 import type { Editor } from '@tiptap/core'
 import { useSearchParams } from 'next/navigation'
-import { type RefObject, useMemo, useRef, useState } from 'react'
+import { type RefObject, useDeferredValue, useMemo, useRef, useState } from 'react'
 import { type Book, docWords, labels, roles, type Section, shortName } from '@/core/book'
 import { redo, undo } from '@/data/changes'
 import { bringInPicture, pictureTypes } from '@/data/pictures'
@@ -55,6 +55,8 @@ function Desk({ book, view }: { book: Book; view: OpenBook }) {
   const [chosen, setChosen] = useState<string>()
   const [turn, setTurn] = useState(0)
   const readOnly = view.hold === 'following'
+  // What stands beside the text is drawn when there is time: neither the next key nor the press's answer waits for it.
+  const beside = useDeferredValue(book)
   const section = useSection(book, chosen)
   const rev = view.revs?.get(section?.id ?? '') ?? 0
   const { editor, saving, flush } = useSectionEditor(book, section, { rev, readOnly }, () => setTurn(t => t + 1))
@@ -76,7 +78,7 @@ function Desk({ book, view }: { book: Book; view: OpenBook }) {
   return (
     <div className="desk">
       <aside className="left">
-        <SectionList book={book} chosen={section?.id} readOnly={readOnly} onChoose={choose} />
+        <SectionList book={beside} chosen={section?.id} readOnly={readOnly} onChoose={choose} />
         <AddSection readOnly={readOnly} onAdd={acts.add} />
       </aside>
       <div className="column">
@@ -97,7 +99,7 @@ function Desk({ book, view }: { book: Book; view: OpenBook }) {
       </div>
       <aside className="right" aria-label="This section">
         <Pieces
-          book={book}
+          book={beside}
           section={section?.id}
           editor={section?.made ? undefined : editor}
           readOnly={readOnly}
@@ -118,7 +120,7 @@ function Desk({ book, view }: { book: Book; view: OpenBook }) {
                 onLeave={flush}
               />
             )}
-            <SectionSettings book={book} section={section} name={name} readOnly={readOnly} acts={acts} onGo={go} />
+            <SectionSettings book={beside} section={section} name={name} readOnly={readOnly} acts={acts} onGo={go} />
           </>
         )}
       </aside>
