@@ -346,7 +346,7 @@ test('a coil book of planned pages: runs, mirrored margins, and on sale at the p
   await page.keyboard.type('She writes in Merrow Sound.')
   await expect.poll(() => pages(page), { timeout: 30_000 }).toBe(100)
   await page.getByRole('link', { name: '96 planned pages' }).click()
-  await expect(page.getByRole('row', { name: /^Back pages about the author/ })).toContainText('97 – 98')
+  await expect(page.getByRole('row', { name: /^About the author written/ })).toContainText('97 – 98')
   await expect(page.getByRole('spinbutton', { name: 'Height of a row' })).toHaveCount(0)
   await page.getByRole('button', { name: /^Log table/ }).click()
   await expect(page.getByRole('spinbutton', { name: 'Height of a row' })).toHaveValue('30')
