@@ -119,10 +119,10 @@ const ebookSchema = object({
   epubMb: number().min(1).required(),
   frontLeast: number().integer().min(100).required(),
   frontMost: number().integer().max(20000).required(),
-  /** The file has a page with the cover; shops that put one before the text themselves want none. */
-  coverPage: boolean().default(true),
-  /** The contents can be read as a page, beside what readers show of them by themselves. */
-  contentsPage: boolean().default(true),
+  /** The file has a page with the cover, unless this says no: shops that put one before the text themselves want none. */
+  coverPage: boolean(),
+  /** The contents can be read as a page, beside what readers show of them by themselves; unless this says no. */
+  contentsPage: boolean(),
 }).noUnknown()
 
 const listingSchema = object({

@@ -1,4 +1,4 @@
-import type { Book, Edition } from '@/core/book'
+import { type Book, type Edition, pairKey } from '@/core/book'
 import type { Figures, Leaves } from '@/core/chain'
 import { Cancelled, type OutletProfile } from '@/core/trade'
 import type { HeldBook } from '@/data/books'
@@ -204,7 +204,7 @@ export class OpenedBook {
       editions?.find(e => e.id === choice.edition) ?? editions?.find(e => e.kind !== 'ebook') ?? editions?.[0]
     const own = choice.outlet && choice.edition === edition?.id && edition?.outlets.includes(choice.outlet)
     const outletId = own ? choice.outlet : edition?.outlets[0]
-    return { edition, outletId, key: `${edition?.id}/${outletId}` }
+    return { edition, outletId, key: pairKey(edition?.id ?? '', outletId ?? '') }
   }
 
   private viewOf(s: State, print: boolean): OpenBook {

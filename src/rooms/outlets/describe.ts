@@ -26,8 +26,10 @@ const ebooks = ({ ebook }: OutletProfile): string[] =>
   ebook
     ? [
         `Ebooks to ${ebook.epubMb} MB; front ${ebook.frontLeast} to ${ebook.frontMost} pixels.`,
-        ebook.coverPage ? '' : 'The file has no page with the cover: it is put before the text there.',
-        ebook.contentsPage ? '' : 'The file has no contents page: readers there show the contents by themselves.',
+        ebook.coverPage === false ? 'The file has no page with the cover: it is put before the text there.' : '',
+        ebook.contentsPage === false
+          ? 'The file has no contents page: readers there show the contents by themselves.'
+          : '',
       ]
     : []
 
