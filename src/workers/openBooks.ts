@@ -41,8 +41,6 @@ export function bookOf(id: string): OpenedBook {
   return b
 }
 
-/** The checker of records is on its way while the rest of the worker is still being read. */
-const checking = import('./bookCheck')
 /** The parts of each book's record as they were last found in order, without texts, as JSON by name. */
 const sound = new Map<string, Map<string, string>>()
 const queues = new Map<string, Promise<void>>()
@@ -76,7 +74,7 @@ async function take(update: BookUpdate): Promise<void> {
   const known = sound.get(head.id)
   const unchanged = known ? [...parts.keys()].filter(name => known.get(name) === parts.get(name)) : []
   if (unchanged.length < Math.max(parts.size, known?.size ?? 1)) {
-    const [trouble] = (await checking).recordTroubles(record, knownOutlets(), unchanged)
+    const [trouble] = (await import('./bookCheck')).recordTroubles(record, knownOutlets(), unchanged)
     if (trouble) throw new Fault('book', trouble.sentence, trouble.place)
     sound.set(head.id, parts)
   }

@@ -1,36 +1,25 @@
-// First: its fonts are fetched while the rest is read.
+// First: its fonts and HarfBuzz are fetched while the rest is read.
 import './fontShelf'
 import * as Comlink from 'comlink'
-import type { OutletProfile, Progress } from '@/core/trade'
-import { books } from './answers/books'
-import { covers } from './answers/covers'
-import type { delivery as Delivery } from './answers/delivery'
-import { files } from './answers/files'
-import { pages } from './answers/pages'
 import './faults'
-import { setOutlets } from './outlets'
-import { tellTo } from './telling'
 
-// What makes files is loaded when one is made: it has no part in a book's first pages.
-const delivery = async (): Promise<typeof Delivery> => (await import('./answers/delivery')).delivery
+const answers = import('./answers')
 
-/** The press: the core in a worker. A thin entry; what it answers is computed by the core. */
-const api = {
-  /** Who hears how far long work has come. */
-  tellTo: (report: (p: Progress) => void): void => tellTo(report),
-  /** The outlets that there are. */
-  setOutlets: (known: OutletProfile[]): void => setOutlets(known),
-  ...files,
-  ...books,
-  ...pages,
-  ...covers,
-  interiorFile: async (...of: Parameters<typeof Delivery.interiorFile>) => (await delivery()).interiorFile(...of),
-  templates: async (...of: Parameters<typeof Delivery.templates>) => (await delivery()).templates(...of),
-  pack: async (...of: Parameters<typeof Delivery.pack>) => (await delivery()).pack(...of),
-}
+/**
+ * The press: the core in a worker. A thin entry; what it answers is computed by the core. Calls that come before all of it is read
+ * wait, and are answered in their order.
+ */
+export type PressApi = Awaited<typeof answers>['answers']
+type Call = (...of: unknown[]) => unknown
 
-export type PressApi = typeof api
-Comlink.expose(api)
+Comlink.expose(
+  new Proxy({} as PressApi, {
+    get:
+      (_none, name) =>
+      async (...of: unknown[]) =>
+        ((await answers).answers[name as keyof PressApi] as Call)(...of),
+  }),
+)
 
 // While work lets messages out, the page hears that the press lives.
 setInterval(() => postMessage({ pulse: true }), 1000)

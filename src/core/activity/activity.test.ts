@@ -46,8 +46,8 @@ describe.each(runKinds.map(k => [k.id, k] as const))('the kind “%s”', (_id, 
   const values = Object.keys(kind.plain)
   const controls = kind.controls as Record<string, (typeof kind.controls)[never]>
   test('begins in order, and says every value it has in its sentence once', () => {
-    expect(kind.schema.isValidSync(kind.plain)).toBe(true)
-    expect(kind.schema.isValidSync({ ...kind.plain, nothingOfTheKind: 1 })).toBe(false)
+    expect(kind.schema().isValidSync(kind.plain)).toBe(true)
+    expect(kind.schema().isValidSync({ ...kind.plain, nothingOfTheKind: 1 })).toBe(false)
     expect(Object.keys(controls).sort()).toEqual([...values].sort())
     expect([...kind.sentence.matchAll(/\{(\w+)\}/g)].map(m => m[1]).sort()).toEqual([...values].sort())
     for (const c of Object.values(controls) as { says: string }[]) expect(c.says).toMatch(/^[A-Z]/)
@@ -55,8 +55,8 @@ describe.each(runKinds.map(k => [k.id, k] as const))('the kind “%s”', (_id, 
   test('takes no value that it cannot draw: what is missing or out of its range is refused', () => {
     for (const name of values) {
       const { [name as never]: _gone, ...rest } = kind.plain
-      expect(kind.schema.isValidSync(rest)).toBe(false)
-      expect(kind.schema.isValidSync({ ...kind.plain, [name]: -1 })).toBe(false)
+      expect(kind.schema().isValidSync(rest)).toBe(false)
+      expect(kind.schema().isValidSync({ ...kind.plain, [name]: -1 })).toBe(false)
     }
   })
   test('stays in its room at both ends of every range, with and without a heading', async () => {

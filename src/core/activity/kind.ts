@@ -43,8 +43,8 @@ export interface RunKind<P extends object = object, M = unknown> {
   name: string
   /** What its pages are for, in a few words. */
   says: string
-  /** The shape of its values, held against everything that comes in. */
-  schema: ObjectSchema<P>
+  /** The shape of its values, held against everything that comes in; made when it is asked for. */
+  schema: () => ObjectSchema<P>
   /** How a new run of it begins. */
   plain: P
   /** Its values in a sentence: "Lines {spacing} apart". */

@@ -1,8 +1,8 @@
-import { type InferType, lazy, mixed, object, type Schema, ValidationError } from 'yup'
+import { lazy, mixed, object, type Schema, ValidationError } from 'yup'
 import { type Book, type Role, roles, uidForm } from '../book'
 import { isStyleChange, readStyleDocument, shippedStyles } from '../pages'
 import { kindOf, runKinds } from '../activity'
-import { fields, type OutletProfile, parseTrim, strangeKey } from '../trade'
+import { fields, once, type OutletProfile, parseTrim, strangeKey } from '../trade'
 import { ownFamilyForm } from '../type'
 
 const { amount, like, list, one, optional, shape, text, whole, yesNo } = fields
@@ -29,200 +29,222 @@ const record = (key: RegExp, words: string, value: (key: string) => Schema, most
     return object(Object.fromEntries(keys.map(k => [k, value(k)]))).strict()
   })
 
-const dataSchema = shape({
-  title: text(500).defined(),
-  subtitle: text(500),
-  series: optional(shape({ name: text(300).defined(), number: amount(0, 99999) })),
-  contributors: list(
-    shape({
-      name: text(300).defined(),
-      sortName: text(300),
-      role: like(/^[a-z]{3}$/, 'wants three small letters, as MARC has them').required(),
-    }),
-    200,
-  ).required(),
-  language: like(/^[A-Za-z]{2,3}(-[A-Za-z0-9]{1,8})*$/, 'wants a language tag such as “en-GB”').required(),
-  imprint: shape({ name: text(300).defined(), place: text(300), site: text(500) }).required(),
-  year: whole(0, 9999),
-  rights: text(4000),
-  description: text(40_000),
-  subjects: list(text(300).defined(), 200).required(),
-})
+const dataSchema = () =>
+  shape({
+    title: text(500).defined(),
+    subtitle: text(500),
+    series: optional(shape({ name: text(300).defined(), number: amount(0, 99999) })),
+    contributors: list(
+      shape({
+        name: text(300).defined(),
+        sortName: text(300),
+        role: like(/^[a-z]{3}$/, 'wants three small letters, as MARC has them').required(),
+      }),
+      200,
+    ).required(),
+    language: like(/^[A-Za-z]{2,3}(-[A-Za-z0-9]{1,8})*$/, 'wants a language tag such as “en-GB”').required(),
+    imprint: shape({ name: text(300).defined(), place: text(300), site: text(500) }).required(),
+    year: whole(0, 9999),
+    rights: text(4000),
+    description: text(40_000),
+    subjects: list(text(300).defined(), 200).required(),
+  })
 
-const sectionSchema = shape({
-  id: like(sectionIdForm, 'wants letters and figures').required(),
-  part: one('front', 'body', 'back').required(),
-  role: one(...(Object.keys(roles) as Role[])).required(),
-  title: text(2000).defined(),
-  subtitle: text(2000),
-  numbered: yesNo().required(),
-  made: yesNo().required(),
-  picture: optional(shape({ asset: text(64).required(), alt: text(10_000).defined(), decoration: yesNo().required() })),
-  evidence: list(text(600).defined(), 100),
-  doc: mixed(),
-})
+const sectionSchema = () =>
+  shape({
+    id: like(sectionIdForm, 'wants letters and figures').required(),
+    part: one('front', 'body', 'back').required(),
+    role: one(...(Object.keys(roles) as Role[])).required(),
+    title: text(2000).defined(),
+    subtitle: text(2000),
+    numbered: yesNo().required(),
+    made: yesNo().required(),
+    picture: optional(
+      shape({ asset: text(64).required(), alt: text(10_000).defined(), decoration: yesNo().required() }),
+    ),
+    evidence: list(text(600).defined(), 100),
+    doc: mixed(),
+  })
 
 const styleChange = (key: string): Schema =>
   mixed().test('change', `\${path} is nothing that a style has, or is out of its range`, v => isStyleChange(key, v))
 const styleChanges = record(/^[a-z]+\.[A-Za-z]+$/, 'which is nothing that a style has', styleChange, 200)
 
-const editionSchema = shape({
-  id: like(idForm, 'wants small letters, figures and hyphens').required(),
-  kind: one('paperback', 'case', 'coil', 'saddle', 'ebook').required(),
-  isbn: text(32),
-  trim: text(40).test('trim', '${path} is no trim such as “6x9in”', v => v === undefined || !!parseTrim(v)),
-  paper: text(60),
-  ink: one('black', 'colour'),
-  outlets: list(text(60).required(), 60).required(),
-  style: text(60).required(),
-  styleChanges: styleChanges as never,
-  exceptions: record(sectionIdForm, 'which is no section', () => styleChanges as never, 5000) as never,
-  finish: text(40),
-  prices: record(/^[A-Z]{3}$/, 'which is no currency', () => whole(0, 100_000_000), 40) as never,
-  coverPages: whole(1, 10_000),
-})
+const editionSchema = () =>
+  shape({
+    id: like(idForm, 'wants small letters, figures and hyphens').required(),
+    kind: one('paperback', 'case', 'coil', 'saddle', 'ebook').required(),
+    isbn: text(32),
+    trim: text(40).test('trim', '${path} is no trim such as “6x9in”', v => v === undefined || !!parseTrim(v)),
+    paper: text(60),
+    ink: one('black', 'colour'),
+    outlets: list(text(60).required(), 60).required(),
+    style: text(60).required(),
+    styleChanges: styleChanges as never,
+    exceptions: record(sectionIdForm, 'which is no section', () => styleChanges as never, 5000) as never,
+    finish: text(40),
+    prices: record(/^[A-Z]{3}$/, 'which is no currency', () => whole(0, 100_000_000), 40) as never,
+    coverPages: whole(1, 10_000),
+  })
 
-const assetSchema = shape({
-  id: text(64).required(),
-  type: one('image/png', 'image/jpeg', 'image/gif', 'image/svg+xml').required(),
-  width: whole(1, 100_000).required(),
-  height: whole(1, 100_000).required(),
-  name: text(400),
-  damaged: yesNo(),
-})
+const assetSchema = () =>
+  shape({
+    id: text(64).required(),
+    type: one('image/png', 'image/jpeg', 'image/gif', 'image/svg+xml').required(),
+    width: whole(1, 100_000).required(),
+    height: whole(1, 100_000).required(),
+    name: text(400),
+    damaged: yesNo(),
+  })
 
 const colour = () => like(/^#[0-9a-fA-F]{6}$/, 'wants a colour such as “#15343d”')
-const coverSchema = shape({
-  id: text(60).required(),
-  name: text(200).defined(),
-  ground: shape({ colour: colour().required(), spine: colour() }).required(),
-  motif: shape({
-    kind: one('tide and lamp', 'rows', 'plain').required(),
-    light: colour().required(),
-    dark: colour().required(),
-    accent: colour().required(),
-  }).required(),
-  picture: optional(shape({ asset: text(64).required(), over: one('front', 'sheet').required() })),
-  pieces: list(
-    shape({
-      id: text(60).required(),
-      panel: one('back', 'spine', 'front').required(),
-      field: one('title', 'subtitle', 'author', 'series', 'imprint', 'description').required(),
-      box: shape({
-        x: amount(-2, 3).required(),
-        y: amount(-2, 3).required(),
-        width: amount(0, 4).required(),
-        height: amount(0, 4).required(),
-      }).required(),
-      face: text(80).required(),
-      size: amount(1, 400).required(),
-      leading: amount(0.3, 5).required(),
-      tracking: amount(-1, 3).required(),
-      capitals: yesNo().required(),
-      align: one('left', 'center', 'right').required(),
-      vertical: one('top', 'middle', 'bottom').required(),
-      colour: colour().required(),
-    }),
-    200,
-  ).required(),
-})
+const coverSchema = () =>
+  shape({
+    id: text(60).required(),
+    name: text(200).defined(),
+    ground: shape({ colour: colour().required(), spine: colour() }).required(),
+    motif: shape({
+      kind: one('tide and lamp', 'rows', 'plain').required(),
+      light: colour().required(),
+      dark: colour().required(),
+      accent: colour().required(),
+    }).required(),
+    picture: optional(shape({ asset: text(64).required(), over: one('front', 'sheet').required() })),
+    pieces: list(
+      shape({
+        id: text(60).required(),
+        panel: one('back', 'spine', 'front').required(),
+        field: one('title', 'subtitle', 'author', 'series', 'imprint', 'description').required(),
+        box: shape({
+          x: amount(-2, 3).required(),
+          y: amount(-2, 3).required(),
+          width: amount(0, 4).required(),
+          height: amount(0, 4).required(),
+        }).required(),
+        face: text(80).required(),
+        size: amount(1, 400).required(),
+        leading: amount(0.3, 5).required(),
+        tracking: amount(-1, 3).required(),
+        capitals: yesNo().required(),
+        align: one('left', 'center', 'right').required(),
+        vertical: one('top', 'middle', 'bottom').required(),
+        colour: colour().required(),
+      }),
+      200,
+    ).required(),
+  })
 
 /** Pages that all runs of a plan may take together. */
 const MOST_PLANNED = 5000
-const runSchema = shape({
-  id: text(40).required(),
-  kind: one(...runKinds.map(k => k.id)).required(),
-  pages: whole(0, MOST_PLANNED).required(),
-  behind: text(40),
-  heading: optional(shape({ words: text(300).required(), from: whole(0, 100_000) })),
-  ground: optional(shape({ tone: amount(0, 1).required() })),
-  seed: whole(0, 2 ** 32 - 1).required(),
-  // Each kind says what its own values are.
-  params: lazy(
-    (_v, { parent }: { parent?: { kind?: string } }) => kindOf(String(parent?.kind))?.schema ?? shape({}),
-  ) as never,
-})
-const planSchema = shape({
-  margins: optional(
-    shape({
-      head: amount(0, 300).required(),
-      foot: amount(0, 300).required(),
-      inside: amount(0, 300).required(),
-      outside: amount(0, 300).required(),
-    }),
-  ),
-  folios: one('none', 'outside', 'centre'),
-  runs: list(runSchema, 500)
-    .required()
-    .test(
-      'pages',
-      `\${path} plan more than ${MOST_PLANNED} pages together`,
-      v =>
-        ((v as { pages?: number }[] | undefined)?.reduce?.((n, r) => n + (Number(r?.pages) || 0), 0) as number) <=
-        MOST_PLANNED,
+const runSchema = () =>
+  shape({
+    id: text(40).required(),
+    kind: one(...runKinds.map(k => k.id)).required(),
+    pages: whole(0, MOST_PLANNED).required(),
+    behind: text(40),
+    heading: optional(shape({ words: text(300).required(), from: whole(0, 100_000) })),
+    ground: optional(shape({ tone: amount(0, 1).required() })),
+    seed: whole(0, 2 ** 32 - 1).required(),
+    // Each kind says what its own values are.
+    params: lazy(
+      (_v, { parent }: { parent?: { kind?: string } }) => kindOf(String(parent?.kind))?.schema() ?? shape({}),
+    ) as never,
+  })
+const planSchema = () =>
+  shape({
+    margins: optional(
+      shape({
+        head: amount(0, 300).required(),
+        foot: amount(0, 300).required(),
+        inside: amount(0, 300).required(),
+        outside: amount(0, 300).required(),
+      }),
     ),
-})
+    folios: one('none', 'outside', 'centre'),
+    runs: list(runSchema(), 500)
+      .required()
+      .test(
+        'pages',
+        `\${path} plan more than ${MOST_PLANNED} pages together`,
+        v =>
+          ((v as { pages?: number }[] | undefined)?.reduce?.((n, r) => n + (Number(r?.pages) || 0), 0) as number) <=
+          MOST_PLANNED,
+      ),
+  })
 
-const fontSchema = shape({
-  id: like(ownFamilyForm, 'is no family of the author’s own').required(),
-  name: text(120).defined(),
-  files: shape({
-    'regular': like(HASH, 'is no file').required(),
-    'italic': like(HASH, 'is no file'),
-    'bold': like(HASH, 'is no file'),
-    'bold-italic': like(HASH, 'is no file'),
-  }).required(),
-})
+const fontSchema = () =>
+  shape({
+    id: like(ownFamilyForm, 'is no family of the author’s own').required(),
+    name: text(120).defined(),
+    files: shape({
+      'regular': like(HASH, 'is no file').required(),
+      'italic': like(HASH, 'is no file'),
+      'bold': like(HASH, 'is no file'),
+      'bold-italic': like(HASH, 'is no file'),
+    }).required(),
+  })
 
-const phraseSchema = shape({
-  phrase: text(300).defined(),
-  market: text(60).defined(),
-  searches: amount(0, 1e10).required(),
-  demand: amount(0, 1e10).required(),
-  crowding: amount(0, 10).required(),
-  note: text(10_000),
-  place: one('headline', 'support', 'slot', 'description'),
-})
+const phraseSchema = () =>
+  shape({
+    phrase: text(300).defined(),
+    market: text(60).defined(),
+    searches: amount(0, 1e10).required(),
+    demand: amount(0, 1e10).required(),
+    crowding: amount(0, 10).required(),
+    note: text(10_000),
+    place: one('headline', 'support', 'slot', 'description'),
+  })
 
-const listingSchema = shape({
-  slots: list(text(1000).defined(), 100),
-  categories: list(text(300).defined(), 100),
-  rights: yesNo(),
-  lowContent: yesNo(),
-  adult: yesNo(),
-})
+const listingSchema = () =>
+  shape({
+    slots: list(text(1000).defined(), 100),
+    categories: list(text(300).defined(), 100),
+    rights: yesNo(),
+    lowContent: yesNo(),
+    adult: yesNo(),
+  })
 
 /** A style document of the author's own; what is wrong in it is said by the styles' own schema. */
-const styleDocument = mixed().test('style', '${path} is no style', function (v) {
-  try {
-    readStyleDocument(v)
-    return true
-  } catch (e) {
-    return this.createError({ message: `${this.path}: ${(e as Error).message}` })
-  }
-})
+const styleDocument = () =>
+  mixed().test('style', '${path} is no style', function (v) {
+    try {
+      readStyleDocument(v)
+      return true
+    } catch (e) {
+      return this.createError({ message: `${this.path}: ${(e as Error).message}` })
+    }
+  })
 
-export const bookSchema = shape({
-  id: like(idForm, 'wants small letters, figures and hyphens').required(),
-  uid: like(uidForm, 'is no UUID'),
-  lastId: whole(0, 1e14).required(),
-  data: dataSchema.required(),
-  sections: list(sectionSchema, 5000).required(),
-  editions: list(editionSchema, 40).required(),
-  assets: list(assetSchema, 20_000).required(),
-  cover: optional(coverSchema),
-  plan: optional(planSchema),
-  styles: list(styleDocument, 100),
-  fonts: list(fontSchema, 100),
-  words: list(phraseSchema, 20_000),
-  listings: record(
-    /^[a-z0-9-]{1,60}\/[a-z0-9-]{1,60}$/,
-    'which is no edition at an outlet',
-    () => listingSchema,
-    2000,
+/** Each part of a record with its schema, made when a book that has the part is first checked. */
+const partSchemas: Record<string, () => Schema> = {
+  id: once(() => like(idForm, 'wants small letters, figures and hyphens').required()),
+  uid: once(() => like(uidForm, 'is no UUID')),
+  lastId: once(() => whole(0, 1e14).required()),
+  data: once(() => dataSchema().required()),
+  sections: once(() => list(sectionSchema(), 5000).required()),
+  editions: once(() => list(editionSchema(), 40).required()),
+  assets: once(() => list(assetSchema(), 20_000).required()),
+  cover: once(() => optional(coverSchema())),
+  plan: once(() => optional(planSchema())),
+  styles: once(() => list(styleDocument(), 100)),
+  fonts: once(() => list(fontSchema(), 100)),
+  words: once(() => list(phraseSchema(), 20_000)),
+  listings: once(() =>
+    record(/^[a-z0-9-]{1,60}\/[a-z0-9-]{1,60}$/, 'which is no edition at an outlet', once(listingSchema), 2000),
   ) as never,
-})
-export type BookShape = InferType<typeof bookSchema>
+}
+/** Parts that every record has. */
+const needed = ['id', 'lastId', 'data', 'sections', 'editions', 'assets']
+
+/** The schema that a record is held against, but for parts that are known to be sound. */
+const schemaFor = (book: unknown, sound: readonly string[]): Schema =>
+  shape(
+    Object.fromEntries(
+      Object.entries(partSchemas)
+        .filter(([name]) => !sound.includes(name) && (needed.includes(name) || Object.hasOwn(Object(book), name)))
+        .map(([name, schema]) => [name, schema()]),
+    ),
+  )
 
 /** Something in a book that is not in order: where, and what in a plain sentence. */
 export interface Trouble {
@@ -308,8 +330,7 @@ export function bookTroubles(book: unknown, known: readonly OutletProfile[], sou
       },
     ]
   try {
-    const schema = sound.length ? bookSchema.omit(sound as (keyof BookShape)[]) : bookSchema
-    schema.validateSync(wanted, { abortEarly: false, strict: true })
+    schemaFor(wanted, sound).validateSync(wanted, { abortEarly: false, strict: true })
   } catch (e) {
     if (e instanceof ValidationError) return (e.inner.length ? e.inner : [e]).slice(0, 100).map(sentenceOf)
     return [{ place: '', sentence: 'The book’s record cannot be read.' }]

@@ -65,7 +65,7 @@ const event = lazy((v: unknown) =>
         kind: string().oneOf(['sent', 'proof ordered']).required(),
         at: time().required(),
         submission: submission.required(),
-        profile: profileSchema.required(),
+        profile: profileSchema().required(),
       })
         .strict()
         .noUnknown(),
@@ -141,7 +141,7 @@ const librarySchema = object({
     .max(100_000)
     .required(),
   settings: array(setting).strict().max(1000).required(),
-  outlets: array(profileSchema.required()).strict().max(1000).required(),
+  outlets: array(profileSchema().required()).strict().max(1000).required(),
   versions: array(
     object({
       book: text(60).required(),

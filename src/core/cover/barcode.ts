@@ -1,4 +1,3 @@
-import * as bwip from 'bwip-js/generic'
 import { type Item, LayerBuilder, type Layer, PathBuilder } from '../marks'
 import { Fault, MM } from '../trade'
 import { type Face, setFrag, TextStyle } from '../type'
@@ -13,7 +12,7 @@ const BAR_HEIGHT = 22.85 * MM
 const GUARD = 5
 
 /** An EAN-13 as vector bars at nominal size with its figures, on white; the layer's origin is the symbol's top left. */
-export function barcodeLayer(isbn: string, face: Face): Layer {
+export async function barcodeLayer(isbn: string, face: Face): Promise<Layer> {
   if (!/^97[89]\d{10}$/.test(isbn)) throw new Fault('isbn', 'The barcode wants an ISBN of thirteen figures.')
   const out = new LayerBuilder()
   const m = BARCODE.module
@@ -24,7 +23,7 @@ export function barcodeLayer(isbn: string, face: Face): Layer {
   }
   out.add(white)
   const bars = new PathBuilder()
-  for (const { at, width } of encode(isbn)) {
+  for (const { at, width } of await encode(isbn)) {
     const guard = at < 3 || (at >= 45 && at < 50) || at >= 92
     bars.rect((QUIET_LEFT + at) * m, 0, width * m, BAR_HEIGHT + (guard ? GUARD * m : 0) - 0.2 * MM)
   }
@@ -47,7 +46,9 @@ export function barcodeLayer(isbn: string, face: Face): Layer {
 }
 
 /** The bars of a symbol in modules from its left edge, as the encoding library draws them at one unit a module. */
-function encode(isbn: string): { at: number; width: number }[] {
+async function encode(isbn: string): Promise<{ at: number; width: number }[]> {
+  // Loaded with the first cover that has a barcode: the library is large, and no page waits for it.
+  const bwip = await import('bwip-js/generic')
   const bars: { at: number; width: number }[] = []
   const nothing = (): void => undefined
   return bwip.ean13<{ at: number; width: number }[]>(

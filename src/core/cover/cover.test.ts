@@ -164,10 +164,10 @@ describe('a design on a flat', () => {
     expect(f.layers[0]!.x).toBeCloseTo(-cover.flat.panels.front.x)
   })
   test('the barcode has its nominal size and 30 bars', async () => {
-    const layer = barcodeLayer('9780000000002', await shelf.face('figtree/regular'))
+    const layer = await barcodeLayer('9780000000002', await shelf.face('figtree/regular'))
     expect((BARCODE.width / 72) * 25.4).toBeCloseTo(37.29, 2)
     const bars = layer.items[1]!
     expect(bars.kind === 'path' && bars.path.ops.filter(o => o === 0).length).toBe(30)
-    expect(() => barcodeLayer('123', layer.text!.faces[0] as never)).toThrow(/thirteen/)
+    await expect(barcodeLayer('123', layer.text!.faces[0] as never)).rejects.toThrow(/thirteen/)
   })
 })

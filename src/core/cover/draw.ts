@@ -101,7 +101,7 @@ export async function drawCover(
           kind: 'group',
           role: 'barcode',
           transform: [1, 0, 0, 1, barcode.x, barcode.y],
-          layers: [barcodeLayer(isbn!, await shelf.face('figtree/regular'))],
+          layers: [await barcodeLayer(isbn!, await shelf.face('figtree/regular'))],
         },
       ],
     })

@@ -45,7 +45,7 @@ export function paintPage(ctx: Canvas2D, page: PageMarks, pictures: Pictures, pa
 function paintLayer(ctx: Canvas2D, layer: Layer, pictures: Pictures): void {
   for (const item of layer.items) {
     if (item.kind === 'path') {
-      trace(ctx, item.path)
+      trace(ctx, item.path, item.stroke !== undefined)
       if (item.fill) {
         ctx.fillStyle = css(item.fill)
         ctx.fill()
@@ -105,21 +105,22 @@ function paintLayer(ctx: Canvas2D, layer: Layer, pictures: Pictures): void {
   }
 }
 
-function trace(ctx: Canvas2D, p: Path): void {
+function trace(ctx: Canvas2D, p: Path, stroked = false): void {
   ctx.beginPath()
-  draw(ctx, p, AS_IT_IS)
+  draw(ctx, p, { ...AS_IT_IS, stroked })
 }
 
-/** Where a path's origin stands, and what its coordinates are multiplied with. */
+/** Where a path's origin stands, and what its coordinates are multiplied with; whether its outline is drawn, too. */
 interface Placed {
   x: number
   y: number
   sx: number
   sy: number
+  stroked?: boolean
 }
 const AS_IT_IS: Placed = { x: 0, y: 0, sx: 1, sy: 1 }
 
-function draw(ctx: Canvas2D, p: Path, { x, y, sx, sy }: Placed): void {
+function draw(ctx: Canvas2D, p: Path, { x, y, sx, sy, stroked }: Placed): void {
   const c = p.xy
   let k = 0
   for (let i = 0; i < p.ops.length; i++) {
@@ -148,7 +149,8 @@ function draw(ctx: Canvas2D, p: Path, { x, y, sx, sy }: Placed): void {
         k += 6
         break
       default:
-        ctx.closePath()
+        // What is filled closes by itself; browsers measure the whole path at each call, a line's glyphs would cost their square.
+        if (stroked || (i + 1 < p.ops.length && p.ops[i + 1] !== Op.move)) ctx.closePath()
     }
   }
 }

@@ -5,6 +5,7 @@ export { ceil, compare, div, exact, type Exact, mul, roundHalfUp, sub, toNumber 
 export { Fault } from './fault'
 export * as fields from './fields'
 export { formatIsbn, parseIsbn } from './isbn'
+export { once } from './once'
 export { formatLength, IN, inUnit, MM, trimZeros } from './length'
 export { atDisplay, currencySign, formatMoney } from './money'
 export {

@@ -8,7 +8,7 @@ export const blank = aKind<object, undefined>({
   id: 'blank',
   name: 'Blank',
   says: 'nothing printed',
-  schema: shape({}),
+  schema: () => shape({}),
   plain: {},
   sentence: 'Nothing is printed on them.',
   controls: {},

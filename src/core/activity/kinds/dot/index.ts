@@ -13,7 +13,7 @@ export const dot = aKind<{ spacing: number; tone: number }, undefined>({
   id: 'dot',
   name: 'Dot grid',
   says: 'a grid of dots',
-  schema: shape({ spacing: amount(4, 400).required(), tone: amount(0, 1).required() }),
+  schema: () => shape({ spacing: amount(4, 400).required(), tone: amount(0, 1).required() }),
   plain: { spacing: 14.4, tone: 0.45 },
   sentence: 'Dots {spacing} apart both ways, {tone} dark.',
   controls: {

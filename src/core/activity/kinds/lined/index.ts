@@ -10,7 +10,7 @@ export const lined = aKind<{ spacing: number; tone: number }, undefined>({
   id: 'lined',
   name: 'Lined',
   says: 'lines to write on',
-  schema: shape({ spacing: amount(4, 400).required(), tone: amount(0, 1).required() }),
+  schema: () => shape({ spacing: amount(4, 400).required(), tone: amount(0, 1).required() }),
   plain: { spacing: 20, tone: 0.35 },
   sentence: 'Lines {spacing} apart, {tone} dark.',
   controls: {

@@ -27,13 +27,14 @@ export const log = aKind<LogParams, undefined>({
   id: 'log',
   name: 'Log table',
   says: 'a table with your own columns',
-  schema: shape({
-    spacing: amount(4, 400).required(),
-    tone: amount(0, 1).required(),
-    columns: list(shape({ name: text(200).defined(), share: amount(0.01, 1000).required() }), 60)
-      .min(1, '${path} has no entry')
-      .required(),
-  }) as never,
+  schema: () =>
+    shape({
+      spacing: amount(4, 400).required(),
+      tone: amount(0, 1).required(),
+      columns: list(shape({ name: text(200).defined(), share: amount(0.01, 1000).required() }), 60)
+        .min(1, '${path} has no entry')
+        .required(),
+    }) as never,
   plain: {
     spacing: 22,
     tone: 0.5,

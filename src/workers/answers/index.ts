@@ -1,0 +1,26 @@
+import type { OutletProfile, Progress } from '@/core/trade'
+import { setOutlets } from '../outlets'
+import { tellTo } from '../telling'
+import { books } from './books'
+import { covers } from './covers'
+import type { delivery as Delivery } from './delivery'
+import { files } from './files'
+import { pages } from './pages'
+
+// What makes files is loaded when one is made: it has no part in a book's first pages.
+const delivery = async (): Promise<typeof Delivery> => (await import('./delivery')).delivery
+
+/** All that the press answers. */
+export const answers = {
+  /** Who hears how far long work has come. */
+  tellTo: (report: (p: Progress) => void): void => tellTo(report),
+  /** The outlets that there are. */
+  setOutlets: (known: OutletProfile[]): void => setOutlets(known),
+  ...files,
+  ...books,
+  ...pages,
+  ...covers,
+  interiorFile: async (...of: Parameters<typeof Delivery.interiorFile>) => (await delivery()).interiorFile(...of),
+  templates: async (...of: Parameters<typeof Delivery.templates>) => (await delivery()).templates(...of),
+  pack: async (...of: Parameters<typeof Delivery.pack>) => (await delivery()).pack(...of),
+}
