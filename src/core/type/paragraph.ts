@@ -1,5 +1,6 @@
 import type { Face } from './face'
 import type { Frag, TextStyle } from './textStyle'
+import { nextHash } from './wordTable'
 
 /** What stands between one box and the next. */
 export const Gap = { glue: 1, none: 2, forced: 3, tie: 4, end: 0 } as const
@@ -59,12 +60,16 @@ export class ParagraphBuilder {
         i++
       } else {
         let j = i + 1
+        let hash = nextHash(0, c)
         while (j < n) {
           const d = text.charCodeAt(j)
           if (d === 32 || d === 10 || d === 9 || d === 13 || d === 0xa0 || d === 0x202f) break
+          hash = nextHash(hash, d)
           j++
         }
-        this.word(text.slice(i, j), style)
+        const known = style.met.find(text, i, j, hash)
+        if (known) this.push(known)
+        else this.word(text.slice(i, j), style, hash)
         i = j
       }
     }
@@ -127,7 +132,7 @@ export class ParagraphBuilder {
     return p
   }
 
-  private word(word: string, style: TextStyle): void {
+  private word(word: string, style: TextStyle, hash: number): void {
     // A string that no language calls a word is parted by force: nothing else would ever fit a line.
     if (word.length > LONGEST_WORD) {
       const pieces = word.match(byForce) ?? [word]
@@ -136,7 +141,11 @@ export class ParagraphBuilder {
         if (i < pieces.length - 1) this.close(Gap.none, 0)
       })
     }
-    if (word.length < 4 || !/[—–‐-]/.test(word)) return this.piece(word, style)
+    if (word.length < 4 || !/[—–‐-]/.test(word)) {
+      const frag = this.piece(word, style)
+      if (frag) style.met.add(hash, frag)
+      return
+    }
     const pieces = word.match(parts) ?? [word]
     pieces.forEach((piece, i) => {
       this.piece(piece, style)
@@ -144,12 +153,19 @@ export class ParagraphBuilder {
     })
   }
 
-  private piece(text: string, style: TextStyle): void {
+  private piece(text: string, style: TextStyle): Frag | undefined {
     // A soft hyphen typed by hand is an old manuscript's idea of a line end: the patterns know better.
     const clean = text.includes('\u00ad') ? text.replace(/\u00ad/g, '') : text
-    if (!clean) return
+    if (!clean) return undefined
+    const frag = style.later(clean)
+    this.push(frag)
+    // What holds a soft hyphen is not what the text says.
+    return clean === text ? frag : undefined
+  }
+
+  private push(frag: Frag): void {
     this.ensure()
-    this.p.frags.push(style.later(clean))
+    this.p.frags.push(frag)
   }
 
   private ensure(): void {

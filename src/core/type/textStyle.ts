@@ -1,6 +1,7 @@
 import type { Colour, LayerBuilder, MarkPlace } from '../marks'
 import type { Face } from './face'
 import { runsByCoverage, type Shaped, shapeIn, shapeTogether } from './shape'
+import { WordTable } from './wordTable'
 
 /** Where a piece stands: from `x` on the baseline `y`, points; widened by `scale`, its letters `letter` ems apart. */
 export interface FragAt {
@@ -89,6 +90,8 @@ export interface TextStyleOf {
 /** One resolved way of setting characters. Shapes and remembers whole words. */
 export class TextStyle {
   private readonly words = new Map<string, Frag>()
+  /** Words that stand in texts as they are set. */
+  readonly met = new WordTable()
   private readonly dividedWords = new Map<string, Frag>()
   readonly faces: Face[]
   readonly size: number
