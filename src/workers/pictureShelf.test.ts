@@ -47,7 +47,27 @@ describe('pictures at the press', () => {
       expect(await withPreviews([pageOf(id)], pictures => !!pictures(id))).toBe(true)
       expect(pixelsHeld()).toBeLessThanOrEqual(60e6 + 1400 * 1400 * 4)
     }
-    expect(pixelsHeld()).toBeGreaterThan(30e6)
+    expect(pixelsHeld()).toBeGreaterThan(50e6)
+  })
+  test('pages that are asked for at the same time do not hold all their pictures together', async () => {
+    const ids = await Promise.all(Array.from({ length: 15 }, (_, i) => picture(60 + i, 1390, 1390)))
+    let most = 0
+    const watch = (): number => (most = Math.max(most, pixelsHeld()))
+    const pages = Array.from({ length: 5 }, (_, i) => ids.slice(3 * i, 3 * i + 3))
+    const seen = await Promise.all(
+      pages.map(on => withPreviews([pageOf(...on)], p => (watch(), on.every(id => !!p(id))))),
+    )
+    expect(seen).toEqual(pages.map(() => true))
+    expect(most).toBeLessThanOrEqual(60e6 + 3 * 1390 * 1390 * 4)
+  })
+  test('a page without pictures does not wait for those of others', async () => {
+    const order: string[] = []
+    const id = await picture(90, 1380, 1380)
+    await Promise.all([
+      withPreviews([pageOf(id)], () => order.push('picture')),
+      withPreviews([pageOf()], () => order.push('plain')),
+    ])
+    expect(order).toEqual(['plain', 'picture'])
   })
   test('originals are opened one at a time', async () => {
     let [open, most] = [0, 0]

@@ -55,7 +55,6 @@ interface Held {
 const held = new Map<string, Held>()
 let heldBytes = 0
 const broken = new Set<string>()
-const loading = new Map<string, Promise<void>>()
 
 async function load(id: string): Promise<void> {
   if (held.has(id) || broken.has(id)) return
@@ -97,13 +96,23 @@ export function wantsOriginals(page: PageMarks, scale: number): boolean {
   return any
 }
 
-/** Draws with the pictures that stand on these pages as screens show them. */
-export async function withPreviews<T>(pages: PageMarks[], draw: (pictures: Pictures) => T): Promise<T> {
+let drawing: Promise<unknown> = Promise.resolve()
+
+/**
+ * Draws with the pictures that stand on these pages as screens show them. Pages with pictures are drawn one after the other: a strip
+ * of twenty that comes into view would hold those of all twenty otherwise.
+ */
+export function withPreviews<T>(pages: PageMarks[], draw: (pictures: Pictures) => T): Promise<T> {
   const ids = new Set(pages.flatMap(p => [...imagesOn(p)]))
+  if (!ids.size) return Promise.resolve().then(() => draw(() => undefined))
+  const next = drawing.then(() => drawWith(ids, draw))
+  drawing = next.catch(() => undefined)
+  return next
+}
+
+async function drawWith<T>(ids: Set<string>, draw: (pictures: Pictures) => T): Promise<T> {
   for (const id of ids) {
-    let wait = loading.get(id)
-    if (!wait) loading.set(id, (wait = load(id).finally(() => loading.delete(id))))
-    await wait
+    await load(id)
     const h = held.get(id)
     if (h) {
       held.delete(id)
