@@ -1,0 +1,49 @@
+import { Fault, seedOf, type Ticker } from '../trade'
+import type { Made, PuzzleKind } from './puzzle'
+
+/** Seeds that are tried for one puzzle before it is said that there are no more. */
+const TRIES = 400
+
+/** What puzzles are made by beside their kind's values. */
+export interface Making {
+  seed: number
+  count: number
+  /** Twins of these are not made: puzzles of the author's other books. */
+  avoid?: ReadonlySet<string> | undefined
+  ticker?: Ticker | undefined
+}
+
+/**
+ * Makes puzzles of a kind, each proven by the kind's own second solver, no two of them twins. The first ones are the same however
+ * many are asked for. Throws a Fault where the values lead to no more of them.
+ */
+export async function makePuzzles(
+  kind: PuzzleKind,
+  params: object,
+  { seed, count, avoid, ticker }: Making,
+): Promise<Made[]> {
+  const work = await kind.work()
+  const made: Made[] = []
+  const seen = new Set<string>()
+  for (let i = 0; i < count; i++) {
+    await ticker?.({ stage: `Making ${kind.name.toLowerCase()} puzzles`, done: i, of: count })
+    let next: Made | undefined
+    for (let attempt = 0; attempt < TRIES && !next; attempt++) {
+      const own = seedOf(`${kind.id}/${seed}/${i}/${attempt}`)
+      const candidate = work.make(params, own)
+      if (!candidate || seen.has(candidate.twin) || avoid?.has(candidate.twin)) continue
+      const proof = work.prove(candidate.puzzle)
+      if (proof.answers === 1 && proof.agrees) next = { ...candidate, seed: own }
+    }
+    if (!next)
+      throw new Fault(
+        'puzzles',
+        `${made.length ? `After ${made.length}, no more` : 'No'} ${kind.name.toLowerCase()} puzzles were found that differ and are ${
+          (params as { band?: string }).band ?? 'as wanted'
+        }: ask for fewer, or choose other values.`,
+      )
+    seen.add(next.twin)
+    made.push(next)
+  }
+  return made
+}

@@ -1,0 +1,76 @@
+import type { ObjectSchema } from 'yup'
+import type { LayerBuilder, MarkPlace } from '../marks'
+import type { TextStyle } from '../type'
+import type { Difficulty } from './difficulty'
+
+/** A puzzle as its maker hands it over. */
+export interface Candidate<Z> {
+  puzzle: Z
+  difficulty: Difficulty
+  /** The same for twins: puzzles that a turn, a mirror or other names for the same signs make of each other. */
+  twin: string
+}
+
+/** A puzzle that was made and proven. */
+export interface Made<Z = unknown> extends Candidate<Z> {
+  /** What its own chance began with. */
+  seed: number
+}
+
+/** What a solver that shares no code with the maker says of a puzzle: how many answers it has (2: two or more), and whether the only one is the maker's. */
+export interface Proof {
+  answers: 0 | 1 | 2
+  agrees: boolean
+}
+
+/** Where a puzzle, or its answer, is drawn: a box of points with its left top at the origin. */
+export interface PuzzleBox<Z> {
+  out: LayerBuilder
+  puzzle: Z
+  answer: boolean
+  width: number
+  height: number
+  place: MarkPlace
+  /** A style of text for small print: face key, size in points. */
+  styleOf(face: string, size: number): Promise<TextStyle>
+}
+
+/** What a kind of puzzle does; all of it the same for the same values on every machine. */
+export interface PuzzleWork<P extends object, Z> {
+  /** A puzzle, or nothing where this seed leads to none within a budget of steps. Throws a Fault where the values lead to none at all. */
+  make(params: P, seed: number): Candidate<Z> | undefined
+  prove(puzzle: Z): Proof
+  /** Width by height of its drawing. */
+  ratio(puzzle: Z): number
+  draw(on: PuzzleBox<Z>): void | Promise<void>
+  /** What `press puzzles` prints of it: puzzle and answer, complete enough for another program to check. docs/formats.md. */
+  record(puzzle: Z): object
+}
+
+/** What a value of a kind is chosen from. */
+export interface Choice {
+  as: 'choice'
+  says: string
+  choices: readonly { value: string; words: string }[]
+}
+
+/** A kind of puzzle: one folder of `core/puzzles`. `P`: its values. `Z`: one puzzle with its answer. */
+export interface PuzzleKind<P extends object = object, Z = unknown> {
+  id: string
+  /** "Sudoku". */
+  name: string
+  /** What it asks of whoever solves it, in a few words. */
+  says: string
+  /** The shape of its values, held against everything that comes in; made when it is asked for. */
+  schema: () => ObjectSchema<P>
+  /** How a new one begins. */
+  plain: P
+  /** Its values in a sentence: "{band} squares of {size}". */
+  sentence: string
+  controls: { [K in keyof P & string]: Choice }
+  /** Its maker, solver and drawing: loaded when a puzzle is first wanted. */
+  work(): Promise<PuzzleWork<P, Z>>
+}
+
+/** Kinds are written with their own types and kept without them: values were checked against the kind's schema. */
+export const aPuzzle = <P extends object, Z>(kind: PuzzleKind<P, Z>): PuzzleKind => kind as unknown as PuzzleKind

@@ -1,0 +1,8 @@
+import type { PuzzleKind } from './puzzle'
+import { sudoku } from './sudoku'
+
+/** Every kind of puzzle there is, in the order they are offered. A new one is a folder of its own and a line here. */
+export const puzzleKinds: readonly PuzzleKind[] = [sudoku]
+
+const byId = new Map(puzzleKinds.map(k => [k.id, k]))
+export const puzzleKind = (id: string): PuzzleKind | undefined => byId.get(id)

@@ -1,0 +1,140 @@
+import type { Grid } from './grid'
+
+/** What the cells of a grid may still be, as bits; `left` are without a number. */
+export interface State {
+  may: Uint32Array
+  left: number
+}
+
+export const openState = (grid: Grid): State => ({
+  may: new Uint32Array(grid.size ** 2).fill(2 ** grid.size - 1),
+  left: grid.size ** 2,
+})
+export const copied = (s: State): State => ({ may: s.may.slice(), left: s.left })
+
+/** A cell that has its number is marked by this bit beside the number's own. */
+export const SET = 1 << 20
+
+export const bitCount = (x: number): number => {
+  let n = 0
+  for (; x; x &= x - 1) n++
+  return n
+}
+export const lowest = (x: number): number => 31 - Math.clz32(x & -x)
+
+/** Puts a number into a cell and follows what it leaves only one number. False where a cell is left none. */
+export function assign({ flat: { peers, peersEach } }: Grid, state: State, cell: number, bit: number): boolean {
+  const { may } = state
+  if (may[cell]! & SET) return (may[cell]! & bit) !== 0
+  if (!(may[cell]! & bit)) return false
+  const stack = [cell]
+  may[cell] = bit
+  while (stack.length) {
+    const at = stack.pop()!
+    if (may[at]! & SET) continue
+    const value = may[at]!
+    may[at] = value | SET
+    state.left--
+    for (let i = at * peersEach; i < (at + 1) * peersEach; i++) {
+      const p = peers[i]!
+      const m = may[p]!
+      if (!(m & value)) continue
+      if (m & SET) return false
+      const rest = m & ~value
+      if (!rest) return false
+      may[p] = rest
+      if (!(rest & (rest - 1))) stack.push(p)
+    }
+  }
+  return true
+}
+
+/** Numbers that have one place left in a unit are put there, as long as there are any. False on a contradiction. */
+function placeHidden(grid: Grid, state: State): boolean {
+  const { may } = state
+  const { size } = grid
+  const { units } = grid.flat
+  const all = 2 ** size - 1
+  for (let again = true; again && state.left;) {
+    again = false
+    for (let from = 0; from < units.length; from += size) {
+      let once = 0
+      let twice = 0
+      let placed = 0
+      for (let i = from; i < from + size; i++) {
+        const m = may[units[i]!]!
+        if (m & SET) placed |= m
+        else {
+          twice |= once & m
+          once |= m
+        }
+      }
+      if (((once | placed) & all) !== all) return false
+      let single = once & ~twice & ~placed
+      while (single) {
+        const bit = single & -single
+        single ^= bit
+        for (let i = from; i < from + size; i++) {
+          const cell = units[i]!
+          if (may[cell]! & SET || !(may[cell]! & bit)) continue
+          if (!assign(grid, state, cell, bit)) return false
+          again = true
+          break
+        }
+      }
+    }
+  }
+  return true
+}
+
+/** How far a search may go: it ends when its steps are used up. */
+export interface Budget {
+  steps: number
+}
+
+/**
+ * Counts how many ways a grid can be filled, up to `limit`, trying numbers in the order that `order` puts them in. `filled` gets each
+ * as bits. Undefined where the budget was used up.
+ */
+export function countFillings(
+  grid: Grid,
+  state: State,
+  {
+    limit,
+    budget,
+    order,
+    filled,
+  }: { limit: number; budget: Budget; order?: (bits: number[]) => number[]; filled?: (may: Uint32Array) => void },
+): number | undefined {
+  if (budget.steps-- <= 0) return undefined
+  if (!placeHidden(grid, state)) return 0
+  if (!state.left) {
+    filled?.(state.may)
+    return 1
+  }
+  let best = -1
+  let least = 99
+  for (let c = 0; c < state.may.length && least > 2; c++) {
+    const m = state.may[c]!
+    if (m & SET) continue
+    const n = bitCount(m)
+    if (n < least) [best, least] = [c, n]
+  }
+  const bits: number[] = []
+  for (let m = state.may[best]!; m; m &= m - 1) bits.push(m & -m)
+  let count = 0
+  for (const bit of order ? order(bits) : bits) {
+    const next = copied(state)
+    if (!assign(grid, next, best, bit)) continue
+    const n = countFillings(grid, next, {
+      limit: limit - count,
+      budget,
+      ...(order && { order }),
+      ...(filled && { filled }),
+    })
+    if (n === undefined) return undefined
+    count += n
+    if (count >= limit) break
+  }
+  return count
+}
