@@ -116,3 +116,40 @@ test('runs of pages stand before and behind what is written, by keyboard, and nu
   await page.getByRole('button', { name: 'Undo' }).click()
   await expect.poll(names, { timeout: 30_000 }).toEqual(before)
 })
+
+test('puzzles are added to a planned book with answers that follow their number, and say what they are', async ({
+  page,
+}) => {
+  await page.goto('/')
+  await expect(page.getByRole('listitem')).toHaveCount(4, { timeout: 60_000 })
+  await page.goto('/book/small-apiary-logbook/pages')
+  const add = async (name: RegExp): Promise<void> => {
+    await page.getByRole('button', { name: 'Add a run' }).click({ timeout: 30_000 })
+    await page.getByRole('menuitem', { name }).click()
+  }
+  const row = (name: string) => page.getByRole('row').filter({ has: page.getByLabel(`Move ${name}`, { exact: true }) })
+  const labels = (name: string) => row(name).getByRole('cell').nth(3)
+  await add(/^Sudoku:/)
+  await expect(labels('Sudoku')).toHaveText('129 – 148', { timeout: 30_000 })
+  await add(/^Answers:/)
+  await expect(labels('Answers')).toHaveText('149 – 153', { timeout: 30_000 })
+  await page.getByLabel('Pages of Sudoku').fill('30')
+  await page.getByLabel('Pages of Sudoku').press('Enter')
+  await expect(labels('Answers')).toHaveText('159 – 166', { timeout: 30_000 })
+  // A value that cannot be is said where the run is, with its controls still there.
+  await row('Sudoku')
+    .getByRole('button', { name: /^Sudoku/ })
+    .click()
+  await page.getByRole('combobox', { name: 'Size' }).click()
+  await page.getByTitle('4 by 4').click()
+  await expect(page.getByText('A sudoku of 4 by 4 is never middling', { exact: false }).first()).toBeVisible({
+    timeout: 30_000,
+  })
+  await page.getByRole('combobox', { name: 'Difficulty' }).click()
+  await page.getByTitle('gentle').click()
+  await expect(labels('Sudoku')).toHaveText('129 – 158', { timeout: 30_000 })
+  await row('Sudoku').getByRole('button', { name: 'Remove Sudoku' }).click()
+  await expect(row('Answers').getByRole('cell').nth(2)).toHaveText('0')
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(labels('Answers')).toHaveText('159 – 166', { timeout: 30_000 })
+})

@@ -61,3 +61,14 @@ const comma = JSON.parse(spawnSync(process.execPath, [commaEntry, '100000'], { c
 line('a comma, all of print and ebook anew', `${comma.ms.toFixed(0)} ms`, '')
 line('… nodes computed anew', String(comma.anew.length), comma.anew.join(', '))
 line('… nodes that stay as they are', String(comma.still.length), comma.still.join(', '))
+const puzzlesEntry = await bundle('scripts/bench-puzzles.ts', 'bench-puzzles')
+const puzzles = spawnSync(process.execPath, [puzzlesEntry], { cwd: root, encoding: 'utf8' })
+if (puzzles.status !== 0) throw new Error(puzzles.stderr)
+const paced = pace()
+console.log('')
+for (const p of puzzles.stdout.trim().split('\n').map(JSON.parse))
+  line(
+    `${p.count} × ${p.name}, proven`,
+    `${p.ms.toFixed(0)} ms`,
+    `budget ${p.budgetMs} ms (${(p.ms / paced).toFixed(1)} × the machine’s pace)`,
+  )

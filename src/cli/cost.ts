@@ -13,6 +13,7 @@ import {
   specProblems,
   spineThickness,
 } from '@/core/trade'
+import { whole } from './whole'
 
 /** `press cost …`: spine, wrap, inside margin, cost, least price and royalty, as JSON. */
 export function runCost(args: string[]): void {
@@ -80,14 +81,3 @@ export function runCost(args: string[]): void {
 }
 
 const r = (x: number): number => Math.round(x * 1e5) / 1e5
-
-function whole(text: string | undefined, name: string, least: number, most: number): number {
-  if (text === undefined) throw new Fault('usage', `Say how many ${name}: --${name} N`)
-  const n = /^\d{1,12}$/.test(text) ? Number(text) : NaN
-  if (!(n >= least && n <= most))
-    throw new Fault(
-      'number',
-      `“${text.slice(0, 30)}” cannot be the ${name}: a whole number from ${least} to ${most} is wanted.`,
-    )
-  return n
-}

@@ -3,11 +3,11 @@ import fc from 'fast-check'
 import { bookOf, shelf } from '../../../tests/support/core'
 import { cases } from '../../../tests/support/deep'
 import { type Book, joinSections, type PagePlan, removeSection, type Run, type Section } from '../book'
-import { type Layer, pageText, visitPage } from '../marks'
+import { type Layer, type PageMarks, pageText, visitPage } from '../marks'
 import { pathBox } from '../marks/path'
 import { harbourRoman, type Interior, pagesInAll, Setter, withPlan } from '../pages'
-import { Cancelled } from '../trade'
-import { evenly, kindOf, newRun, planOrder, plannedPages, RunPress, runKinds, runsInOrder } from '.'
+import { Cancelled, type Ticker } from '../trade'
+import { evenly, fitted, kindOf, newRun, planOrder, plannedPages, RunPress, runKinds, runsInOrder } from '.'
 
 const run = (patch: Partial<Run> = {}): Run => ({
   id: 'r1',
@@ -75,11 +75,11 @@ describe.each(runKinds.map(k => [k.id, k] as const))('the kind “%s”', (_id, 
             }),
           )
           const heading = headed ? { heading: { words: 'Tides' } } : {}
-          const layers = await new RunPress(shelf).layersOf(
-            run({ kind: kind.id, pages: 3, params, ...heading }),
-            { width, height },
-            'en-GB',
-          )
+          const layers = await new RunPress(shelf).layersOf(run({ kind: kind.id, pages: 3, params, ...heading }), {
+            runs: [],
+            room: { width, height },
+            language: 'en-GB',
+          })
           expect(layers).toHaveLength(3)
           for (const layer of new Set(layers)) {
             const [x0, y0, x1, y1] = boxOf(layer) ?? [0, 0, 0, 0]
@@ -98,8 +98,7 @@ describe.each(runKinds.map(k => [k.id, k] as const))('the kind “%s”', (_id, 
       (
         await new RunPress(shelf).layersOf(
           run({ kind: kind.id, pages: 2, seed: 7, params: kind.plain as Run['params'] }),
-          { width: 300, height: 500 },
-          'en-GB',
+          { runs: [], room: { width: 300, height: 500 }, language: 'en-GB' },
         )
       ).map(l => [l.items, l.text?.glyphs, l.text?.x, l.text?.baseline])
     expect(await drawn()).toEqual(await drawn())
@@ -107,14 +106,14 @@ describe.each(runKinds.map(k => [k.id, k] as const))('the kind “%s”', (_id, 
 })
 
 describe('the press of runs', () => {
-  const room = { width: 300, height: 500 }
+  const on = { runs: [], room: { width: 300, height: 500 }, language: 'en-GB' }
   const drawing = (): { press: RunPress; drawn: (r: Run) => Promise<{ layers: Layer[]; drawn: number }> } => {
     const press = new RunPress(shelf)
     return {
       press,
       drawn: async r => {
         let drawn = 0
-        const layers = await press.layersOf(r, room, 'en-GB', () => void drawn++)
+        const layers = await press.layersOf(r, { ...on, ticker: () => void drawn++ })
         return { layers, drawn }
       },
     }
@@ -145,16 +144,76 @@ describe('the press of runs', () => {
   test('stops when nobody waits any more, and goes on from where it was', async () => {
     const press = new RunPress(shelf)
     const week = run({ pages: 30, heading: { words: 'Week', from: 1 } })
-    const stopping = press.layersOf(week, room, 'en-GB', p => {
-      if (p.done === 12) throw new Cancelled()
+    const stopping = press.layersOf(week, {
+      ...on,
+      ticker: p => {
+        if (p.done === 12) throw new Cancelled()
+      },
     })
     await expect(stopping).rejects.toThrow(Cancelled)
     const done: number[] = []
-    await press.layersOf(week, room, 'en-GB', p => void done.push(p.done))
+    await press.layersOf(week, { ...on, ticker: p => void done.push(p.done) })
     expect(done).toEqual(Array.from({ length: 18 }, (_, i) => i + 12))
   })
   test('says of which run it knows no kind', async () => {
     await expect(drawing().drawn(run({ kind: 'carved' }))).rejects.toThrow('no kind of page called “carved”')
+  })
+})
+
+describe('answers', () => {
+  const puzzles = run({
+    id: 'p',
+    kind: 'sudoku',
+    pages: 6,
+    seed: 5,
+    params: { size: '4', band: 'gentle' },
+    heading: { words: 'Square', from: 7 },
+  })
+  const key = run({ id: 'k', kind: 'answers', pages: 2, params: { of: 'p', count: '4' } })
+  const drawn = (runs: Run[], which: Run, press = new RunPress(shelf), ticker?: Ticker): Promise<Layer[]> =>
+    press.layersOf(which, { runs, room: { width: 300, height: 500 }, language: 'en-GB', ticker })
+  const textOf = (layer: Layer): string => pageText({ layers: [{ layer, x: 0, y: 0 }] } as unknown as PageMarks)
+
+  test('repeat the heading of each puzzle and show all of its numbers', async () => {
+    const pages = (await drawn([puzzles, key], key)).map(textOf)
+    const asked = (await drawn([puzzles, key], puzzles)).map(textOf)
+    expect(pages).toHaveLength(2)
+    expect(pages.join(' ').match(/Square \d+/g)).toEqual([7, 8, 9, 10, 11, 12].map(n => `Square ${n}`))
+    expect(
+      pages
+        .join(' ')
+        .replace(/Square \d+/g, '')
+        .match(/\d/g),
+    ).toHaveLength(6 * 16)
+    for (const page of asked) expect(page.replace(/Square \d+/, '').match(/\d/g)!.length).toBeLessThan(16)
+  })
+  test('are made from the puzzles as they stand: once for both, anew when these change', async () => {
+    const press = new RunPress(shelf)
+    let made = 0
+    const count: Ticker = p => void (/^Making/.test(p.stage) && p.done === 0 && made++)
+    await drawn([puzzles, key], puzzles, press, count)
+    const first = await drawn([puzzles, key], key, press, count)
+    expect(made).toBe(1)
+    const other = { ...puzzles, seed: 6 }
+    const then = await drawn([other, key], key, press, count)
+    expect(made).toBe(2)
+    expect(then.map(textOf)).not.toEqual(first.map(textOf))
+    expect((await drawn([puzzles, key], key, press, count)).map(textOf)).toEqual(first.map(textOf))
+  })
+  test('take as many pages as the puzzles need, and none where these are gone', () => {
+    const pagesOf = (p: PagePlan): number[] => fitted(p).runs.map(r => r.pages)
+    expect(pagesOf({ runs: [puzzles, key] })).toEqual([6, 2])
+    expect(pagesOf({ runs: [{ ...puzzles, pages: 13 }, key] })).toEqual([13, 4])
+    expect(pagesOf({ runs: [key] })).toEqual([0])
+    // Answers to answers, or to themselves, are none.
+    const odd = { ...key, id: 'o', params: { of: 'k', count: '4' } }
+    expect(pagesOf({ runs: [puzzles, key, odd] })).toEqual([6, 2, 0])
+  })
+  test('begin as those of the last puzzles that have none', () => {
+    const more = { ...puzzles, id: 'q' }
+    expect(newRun({ runs: [puzzles, more, key] }, kindOf('answers')!, 1).params.of).toBe('q')
+    expect(newRun({ runs: [puzzles, key] }, kindOf('answers')!, 1).params.of).toBe('p')
+    expect(newRun({ runs: [] }, kindOf('answers')!, 1).params.of).toBe('none')
   })
 })
 
@@ -341,7 +400,9 @@ describe('planned pages', () => {
     for (const kind of runKinds) p = { runs: [...p.runs, newRun(p, kind, 9)] }
     expect(new Set(p.runs.map(r => r.id)).size).toBe(runKinds.length)
     for (const r of p.runs) {
-      expect(r.params).toEqual(kindOf(r.kind)!.plain)
+      // Answers begin as those of the puzzles that are there.
+      const { of: _run, ...own } = r.params
+      expect({ ...kindOf(r.kind)!.plain, ...own }).toEqual(kindOf(r.kind)!.plain)
       expect(r.params).not.toBe(kindOf(r.kind)!.plain)
     }
   })

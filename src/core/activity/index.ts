@@ -1,6 +1,7 @@
+export { fitted, pagesAsked, referred } from './referred'
 export { evenly } from './evenly'
 export type { Control, DrawnPage, Room, RunKind } from './kind'
 export type { LogColumn } from './kinds/log'
 export { kindOf, runKinds } from './registry'
-export { freshRunId, newRun, planOrder, type PlanPart, plannedPages, runName, runsInOrder } from './run'
+export { asking, freshRunId, newRun, planOrder, type PlanPart, plannedPages, runName, runsInOrder } from './run'
 export { RunPress, smallPrint } from './runPress'

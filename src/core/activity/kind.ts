@@ -1,4 +1,5 @@
 import type { ObjectSchema } from 'yup'
+import type { Run } from '../book'
 import type { MarkPlace } from '../marks'
 import type { LayerBuilder } from '../marks'
 import type { Ticker } from '../trade'
@@ -9,6 +10,7 @@ export type Control = { says: string } & (
   | { as: 'length' | 'share'; least: number; most: number; step: number }
   | { as: 'choice'; choices: readonly { value: string; words: string }[] }
   | { as: 'columns'; most: number }
+  | { as: 'run' }
 )
 
 /** Room of a page between its margins, points. What is drawn has the room's left top at the origin. */
@@ -33,6 +35,24 @@ export interface DrawnPage<P, M> {
   styleOf(face: string, size: number): Promise<TextStyle>
 }
 
+/** What the pages of a run are made from. */
+export interface Making<P> {
+  params: P
+  seed: number
+  pages: number
+  /** The run that it refers to and what was made for it, where its kind refers to one and it is there. */
+  other?: MadeRun | undefined
+  /** Hears how far it has come, and throws when nobody waits any more. */
+  ticker?: Ticker | undefined
+}
+
+/** A run with what its kind made for it. */
+export interface MadeRun {
+  run: Run
+  kind: RunKind
+  made: unknown
+}
+
 /**
  * A kind of run. It is one folder: its values with their schema, the sentence they are said in, what makes and what draws it, its
  * tests. `P`: its values. `M`: what is made of them once for the whole run, before pages are drawn (a puzzle's grids, say).
@@ -54,9 +74,26 @@ export interface RunKind<P extends object = object, M = unknown> {
   alike: boolean
   /** It prints nothing, not even a folio. */
   bare?: boolean
-  /** Makes what its pages show: the same for the same values and seed. Reports to the ticker, which throws when nobody waits any more. */
-  make(params: P, seed: number, pages: number, ticker?: Ticker): M | Promise<M>
+  /** The run that its values name: its pages show what belongs to that one's. */
+  refersTo?(params: P): string
+  /** How many pages it takes for a run it refers to; where absent, as many as the run says. */
+  pagesFor?(params: P, other: Run | undefined): number
+  /** What its pages ask of the reader, to be answered elsewhere in the book. */
+  answers?: DrawsAnswers
+  /** Makes what its pages show: the same for the same values and seed. */
+  make(of: Making<P>): M | Promise<M>
   draw(page: DrawnPage<P, M>): void | Promise<void>
+}
+
+/** How a kind whose pages ask something draws the answers, a page's answer in a box. */
+export interface DrawsAnswers {
+  /** Width by height of one. */
+  ratio(made: unknown, index: number): number | Promise<number>
+  draw(
+    made: unknown,
+    index: number,
+    on: Pick<DrawnPage<object, unknown>, 'out' | 'place' | 'styleOf'> & Room,
+  ): void | Promise<void>
 }
 
 /** Kinds are written with their own types and kept without them: what a run holds was checked against its kind's schema. */

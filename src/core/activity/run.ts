@@ -1,5 +1,5 @@
 import type { PagePlan, Run, Section } from '../book'
-import type { RunKind } from './kind'
+import type { Control, RunKind } from './kind'
 import { kindOf } from './registry'
 
 /** Pages that the runs of a plan take. */
@@ -42,11 +42,21 @@ export function freshRunId(plan: PagePlan): string {
   return `r${n + 1}`
 }
 
-/** A new run of a kind; `seed`: where its chance begins. */
-export const newRun = (plan: PagePlan, kind: RunKind, seed: number, pages = 20): Run => ({
-  id: freshRunId(plan),
-  kind: kind.id,
-  pages,
-  seed,
-  params: structuredClone(kind.plain) as Record<string, unknown>,
-})
+/** Runs whose pages ask something: what answers can be given to. */
+export const asking = (plan: PagePlan): Run[] => plan.runs.filter(r => kindOf(r.kind)?.answers)
+
+/**
+ * A new run of a kind; `seed`: where its chance begins. Pages that ask something are numbered under their kind's name; answers begin
+ * as those of the last run that has none yet.
+ */
+export function newRun(plan: PagePlan, kind: RunKind, seed: number, pages = 20): Run {
+  const params = structuredClone(kind.plain) as Record<string, unknown>
+  const names = Object.entries(kind.controls as Record<string, Control>).find(([, c]) => c.as === 'run')?.[0]
+  if (names) {
+    const answered = new Set(plan.runs.map(r => kindOf(r.kind)?.refersTo?.(r.params)))
+    const open = asking(plan).filter(r => !answered.has(r.id))
+    params[names] = (open.at(-1) ?? asking(plan).at(-1))?.id ?? params[names]
+  }
+  const heading = kind.answers ? { words: kind.name, from: 1 } : names ? { words: kind.name } : undefined
+  return { id: freshRunId(plan), kind: kind.id, pages, ...(heading && { heading }), seed, params }
+}

@@ -2,17 +2,23 @@ import type { Run } from '../book'
 import { type Layer, LayerBuilder } from '../marks'
 import { Fault, type Ticker } from '../trade'
 import { type FontShelf, setFrag, TextStyle } from '../type'
-import type { Room, RunKind } from './kind'
+import type { MadeRun, Room, RunKind } from './kind'
+import { referred } from './referred'
 import { kindOf } from './registry'
 
 /** The heading of a page, points. */
 const HEADING = { face: 'fraunces/bold', size: 13, height: 26 }
 
-/** A run's pages as they were drawn last. */
-interface Kept {
-  made: unknown
-  /** By page; one for all where they are alike. */
-  layers: Map<number, Layer>
+/** A run's pages as they were drawn last: by page; one for all where they are alike. */
+type Drawn = Map<number, Layer>
+
+/** What a plan's pages are drawn in. */
+export interface Drawing {
+  /** All runs of the plan: those that others refer to are among them. */
+  runs: readonly Run[]
+  room: Room
+  language: string
+  ticker?: Ticker | undefined
 }
 
 /**
@@ -20,39 +26,53 @@ interface Kept {
  * made of changes. What has not been asked for since the last two whole plans is let go.
  */
 export class RunPress {
-  private kept = new Map<string, Kept>()
-  private before = new Map<string, Kept>()
+  private readonly drawn = new Kept<Drawn>()
+  private readonly made = new Kept<unknown>()
 
   constructor(private readonly shelf: FontShelf) {}
 
   /** Layers of all pages of a run, in order; the same object where pages look alike. Throws a Fault where nothing knows its kind. */
-  async layersOf(run: Run, room: Room, language: string, ticker?: Ticker): Promise<Layer[]> {
-    const kind = kindOf(run.kind)
-    if (!kind) throw new Fault('run', `There is no kind of page called “${run.kind}”.`, run.id)
+  async layersOf(run: Run, { runs, room, language, ticker }: Drawing): Promise<Layer[]> {
+    const kind = knownKind(run)
     const { pages, ...rest } = run
     const alike = kind.alike && run.heading?.from === undefined
+    const other = await this.otherOf(run, runs, ticker)
+    const made = await this.madeFor(run, kind, other, ticker)
     // Where pages are alike, how many there are changes none of them.
-    const key = JSON.stringify([rest, room, language, kind.alike ? 0 : pages])
-    const known = this.kept.get(key) ?? this.before.get(key)
-    const kept = known ?? { made: await kind.make(run.params, run.seed, pages, ticker), layers: new Map() }
-    this.kept.set(key, kept)
+    const key = JSON.stringify([rest, room, language, kind.alike ? 0 : pages, other?.run])
+    const drawn = this.drawn.get(key) ?? this.drawn.set(key, new Map<number, Layer>())
     const layers: Layer[] = []
     for (let i = 0; i < pages; i++) {
       const page = alike ? 0 : i
-      let layer = kept.layers.get(page)
+      let layer = drawn.get(page)
       if (!layer) {
         await ticker?.({ stage: 'Drawing pages', done: i, of: pages })
-        kept.layers.set(page, (layer = await this.draw(kind, run, { made: kept.made, index: page }, room, language)))
+        drawn.set(page, (layer = await this.draw(kind, run, { made, index: page }, room, language)))
       }
       layers.push(layer)
     }
     return layers
   }
 
+  /** The run that this one refers to, with what was made for it. */
+  private async otherOf(run: Run, runs: readonly Run[], ticker: Ticker | undefined): Promise<MadeRun | undefined> {
+    const other = referred(run, runs)
+    if (!other) return undefined
+    const of = knownKind(other)
+    return { run: other, kind: of, made: await this.madeFor(other, of, undefined, ticker) }
+  }
+
+  private async madeFor(run: Run, kind: RunKind, other: MadeRun | undefined, ticker?: Ticker): Promise<unknown> {
+    const { params, seed, pages } = run
+    const key = JSON.stringify([kind.id, params, seed, kind.alike ? 0 : pages, other?.run])
+    if (this.made.has(key)) return this.made.get(key)
+    return this.made.set(key, await kind.make({ params, seed, pages, other, ticker }))
+  }
+
   /** Says that a whole plan was drawn: what neither it nor the one before asked for is let go. */
   turn(): void {
-    this.before = this.kept
-    this.kept = new Map()
+    this.drawn.turn()
+    this.made.turn()
   }
 
   private async draw(
@@ -76,6 +96,34 @@ export class RunPress {
     await kind.draw({ out, params: run.params, made, index, room, top, place, styleOf })
     return out.build()
   }
+}
+
+/** Values by what they were made from; what was not asked for between two turns is let go. */
+class Kept<V> {
+  private now = new Map<string, V>()
+  private before = new Map<string, V>()
+
+  has(key: string): boolean {
+    return this.now.has(key) || this.before.has(key)
+  }
+  get(key: string): V | undefined {
+    if (!this.now.has(key) && this.before.has(key)) this.now.set(key, this.before.get(key)!)
+    return this.now.get(key)
+  }
+  set<W extends V>(key: string, value: W): W {
+    this.now.set(key, value)
+    return value
+  }
+  turn(): void {
+    this.before = this.now
+    this.now = new Map()
+  }
+}
+
+function knownKind(run: Run): RunKind {
+  const kind = kindOf(run.kind)
+  if (!kind) throw new Fault('run', `There is no kind of page called “${run.kind}”.`, run.id)
+  return kind
 }
 
 /** Text of planned pages: their folios, headings, heads of columns. Signs that the face lacks come from the house's own. */

@@ -226,6 +226,18 @@ describe('each rule finds its fault, with place, amount and remedy', () => {
     )
     expect(named(g, 'resolution')[0]).toMatchObject({ severity: 'remark' })
   })
+  test('answers: each has its puzzles and a page, and puzzles have answers', () => {
+    const run = { id: 'p', kind: 'sudoku', pages: 9, seed: 1, params: { size: '9', band: 'easy' } }
+    const key = { id: 'k', kind: 'answers', pages: 3, seed: 1, params: { of: 'p', count: '4' } }
+    const withRuns = (...runs: (typeof run | typeof key)[]): Finding[] =>
+      named(check(subject({}, { book: { ...book, plan: { runs } as Book['plan'] } })), 'answers')
+    expect(withRuns(run, key)).toEqual([])
+    expect(withRuns(run)).toMatchObject([{ severity: 'remark', message: expect.stringMatching(/“Sudoku” asks/) }])
+    expect(withRuns(key)).toMatchObject([{ severity: 'mend', message: expect.stringMatching(/no puzzles/) }])
+    const short = withRuns(run, { ...key, pages: 1 })
+    expect(short).toMatchObject([{ severity: 'stop', message: expect.stringMatching(/lacks 2 pages/) }])
+    sound(short)
+  })
   test('overfull line, page ends, blank pages', () => {
     const bad = {
       ...interior,

@@ -68,7 +68,7 @@ export async function withPlan(
     if (begins % 2) add()
     for (const run of insert.runs.map(id => plan.runs.find(r => r.id === id)!)) {
       if (run.pages) runStarts.set(`run:${run.id}`, pages.length)
-      for (const layer of await runs.layersOf(run, room, language, ticker)) add(run, layer)
+      for (const layer of await runs.layersOf(run, { runs: plan.runs, room, language, ticker })) add(run, layer)
     }
     while (pages.length < begins + insert.pages) add()
   }

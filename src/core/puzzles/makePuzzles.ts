@@ -2,7 +2,7 @@ import { Fault, seedOf, type Ticker } from '../trade'
 import type { Made, PuzzleKind } from './puzzle'
 
 /** Seeds that are tried for one puzzle before it is said that there are no more. */
-const TRIES = 400
+const TRIES = 3000
 
 /** What puzzles are made by beside their kind's values. */
 export interface Making {
@@ -26,9 +26,9 @@ export async function makePuzzles(
   const made: Made[] = []
   const seen = new Set<string>()
   for (let i = 0; i < count; i++) {
-    await ticker?.({ stage: `Making ${kind.name.toLowerCase()} puzzles`, done: i, of: count })
     let next: Made | undefined
     for (let attempt = 0; attempt < TRIES && !next; attempt++) {
+      await ticker?.({ stage: `Making ${kind.name.toLowerCase()} puzzles`, done: i, of: count })
       const own = seedOf(`${kind.id}/${seed}/${i}/${attempt}`)
       const candidate = work.make(params, own)
       if (!candidate || seen.has(candidate.twin) || avoid?.has(candidate.twin)) continue

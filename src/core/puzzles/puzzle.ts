@@ -65,7 +65,7 @@ export interface PuzzleKind<P extends object = object, Z = unknown> {
   schema: () => ObjectSchema<P>
   /** How a new one begins. */
   plain: P
-  /** Its values in a sentence: "{band} squares of {size}". */
+  /** Its values in a sentence: "Grids of {size}, {band} to solve." */
   sentence: string
   controls: { [K in keyof P & string]: Choice }
   /** Its maker, solver and drawing: loaded when a puzzle is first wanted. */

@@ -91,7 +91,7 @@ export interface TextStyleOf {
 export class TextStyle {
   private readonly words = new Map<string, Frag>()
   /** Words that stand in texts as they are set. */
-  readonly met = new WordTable()
+  readonly met = new WordTable<Frag>()
   private readonly dividedWords = new Map<string, Frag>()
   readonly faces: Face[]
   readonly size: number

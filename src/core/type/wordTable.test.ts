@@ -1,6 +1,5 @@
 import { expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import type { Frag } from './textStyle'
 import { nextHash, WordTable } from './wordTable'
 
 const hashOf = (word: string): number => [...word].reduce((h, _c, i) => nextHash(h, word.charCodeAt(i)), 0)
@@ -12,9 +11,9 @@ const words = fc.uniqueArray(fc.string({ unit: fc.constantFrom('a', 'b', 'é'), 
 test('a word is found where it stands in a text once it was added, and no other in its place', () => {
   fc.assert(
     fc.property(words, fc.nat(), (all, chosen) => {
-      const table = new WordTable()
+      const table = new WordTable<{ text: string }>()
       const known = all.slice(0, 1 + (chosen % all.length))
-      for (const word of known) table.add(hashOf(word), { text: word } as Frag)
+      for (const word of known) table.add(hashOf(word), { text: word })
       for (const word of all) {
         const found = table.find(`a ${word}b`, 2, 2 + word.length, hashOf(word))
         expect(found?.text).toBe(known.includes(word) ? word : undefined)
@@ -27,10 +26,10 @@ test('two words with the same hash are told apart', () => {
   // 31 · 98 + 0 = 31 · 97 + 31
   const [one, other] = ['b\u0000', 'a\u001f']
   expect(hashOf(one)).toBe(hashOf(other))
-  const table = new WordTable()
-  table.add(hashOf(one), { text: one } as Frag)
+  const table = new WordTable<{ text: string }>()
+  table.add(hashOf(one), { text: one })
   expect(table.find(other, 0, 2, hashOf(other))).toBeUndefined()
-  table.add(hashOf(other), { text: other } as Frag)
+  table.add(hashOf(other), { text: other })
   expect(table.find(one, 0, 2, hashOf(one))!.text).toBe(one)
   expect(table.find(other, 0, 2, hashOf(other))!.text).toBe(other)
 })

@@ -1,7 +1,7 @@
 'use client'
 import { Button, Dropdown } from 'antd'
 import { useEffect, useState } from 'react'
-import { kindOf, newRun, runKinds } from '@/core/activity'
+import { fitted, kindOf, newRun, runKinds } from '@/core/activity'
 import type { PagePlan, Section } from '@/core/book'
 import { BookTop, NoBook } from '@/parts/BookTop'
 import { Sill, sillOf } from '@/parts/Sill'
@@ -90,7 +90,7 @@ interface RunsProps {
 function Runs({ view, bookId, plan, chosen, sections, set, onChoose }: RunsProps) {
   const commit = useCommit(bookId)
   const change = (label: string, next: (p: PagePlan) => PagePlan, merge = false): Promise<boolean> =>
-    commit(label, r => ({ plan: next(r.plan ?? { runs: [] }) }), merge)
+    commit(label, r => ({ plan: fitted(next(r.plan ?? { runs: [] })) }), merge)
   const changeRun =
     (id: string): ChangeRun =>
     (label, next, merge = false) =>
@@ -126,11 +126,11 @@ function Runs({ view, bookId, plan, chosen, sections, set, onChoose }: RunsProps
       </Dropdown>
       {!plan.runs.length && (
         <p className="teach">
-          A run is a block of like pages: lined, dotted, a table to keep a log in, or blank. The plan adds them up, and
-          spine, cover, cost and price follow.
+          A run is a block of like pages: lined, dotted, a table to keep a log in, puzzles and their answers. The plan
+          adds them up, and spine, cover, cost and price follow.
         </p>
       )}
-      {run && <RunSentence key={run.id} run={run} onChange={changeRun(run.id)} />}
+      {run && <RunSentence key={run.id} plan={plan} run={run} onChange={changeRun(run.id)} />}
       {plan.runs.length > 0 && <PlanSentence plan={plan} onChange={change} />}
     </>
   )

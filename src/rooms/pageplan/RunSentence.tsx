@@ -1,8 +1,8 @@
 'use client'
 import { Input } from 'antd'
 import { type ReactNode, useState } from 'react'
-import { type Control, kindOf, type LogColumn, runName } from '@/core/activity'
-import type { Run } from '@/core/book'
+import { asking, type Control, kindOf, type LogColumn, runName } from '@/core/activity'
+import type { PagePlan, Run } from '@/core/book'
 import { ChoiceValue, NumberValue, Sentence } from '@/parts/Sentence'
 import { Columns } from './Columns'
 
@@ -16,7 +16,7 @@ const COUNT = { factor: 1, step: 1, digits: 0, unit: '' }
 const FIRST_GROUND = 0.06
 
 /** What a run is, in a sentence: its kind's own values, its heading, its ground. */
-export function RunSentence({ run, onChange }: { run: Run; onChange: ChangeRun }) {
+export function RunSentence({ plan, run, onChange }: { plan: PagePlan; run: Run; onChange: ChangeRun }) {
   const kind = kindOf(run.kind)
   const controls = kind?.controls as Record<string, Control> | undefined
   const table = controls && Object.keys(controls).find(k => controls[k]!.as === 'columns')
@@ -28,6 +28,10 @@ export function RunSentence({ run, onChange }: { run: Run; onChange: ChangeRun }
     const now = run.params[name]
     const take = (v: unknown): void => void set(name, c.says, v)
     if (c.as === 'choice') return <ChoiceValue label={c.says} value={String(now)} choices={c.choices} onChange={take} />
+    if (c.as === 'run')
+      return (
+        <ChoiceValue label={c.says} value={String(now)} choices={runsToAnswer(plan, String(now))} onChange={take} />
+      )
     if (c.as === 'columns') return <b>{countOf(now as LogColumn[])}</b>
     return (
       <NumberValue
@@ -61,6 +65,12 @@ export function RunSentence({ run, onChange }: { run: Run; onChange: ChangeRun }
       <Ground run={run} onChange={onChange} />
     </section>
   )
+}
+
+/** Runs that ask something, by what they are called; one that is gone is said to be. */
+function runsToAnswer(plan: PagePlan, chosen: string): { value: string; words: string }[] {
+  const runs = asking(plan).map(r => ({ value: r.id, words: `${runName(r)}, ${r.pages} pages` }))
+  return runs.some(r => r.value === chosen) ? runs : [{ value: chosen, words: 'no run yet' }, ...runs]
 }
 
 const countOf = (columns: LogColumn[]): string => (columns.length === 1 ? 'one column' : `${columns.length} columns`)

@@ -184,8 +184,7 @@ function Written({ section, bookId, labels }: { section: Section; bookId: string
   )
 }
 
-const blankWords = (n: number): string =>
-  n ? `with ${n === 1 ? 'one blank page' : `${n} blank pages`} to come out even` : 'even'
+const blankWords = (n: number): string => (n ? `with ${n === 1 ? 'one blank page' : `${n} blank pages`}` : 'even')
 
 interface RowProps {
   run: Run
@@ -209,18 +208,22 @@ function Row({ run, labels, chosen, onChoose, onChange, onRemove }: RowProps) {
       </td>
       <td>
         <button type="button" className="name" onClick={onChoose}>
-          {name} <em>{run.heading ? kind?.name.toLowerCase() : kind?.says}</em>
+          {name} <em>{name === kind?.name ? kind.says : kind?.name.toLowerCase()}</em>
         </button>
       </td>
       <td className="n">
-        <NumberValue
-          label={`Pages of ${name}`}
-          value={run.pages}
-          least={0}
-          most={MOST_PAGES}
-          form={COUNT}
-          onChange={n => void onChange(`${name}: ${n} pages`, () => ({ pages: n }), true)}
-        />
+        {kind?.pagesFor ? (
+          run.pages
+        ) : (
+          <NumberValue
+            label={`Pages of ${name}`}
+            value={run.pages}
+            least={0}
+            most={MOST_PAGES}
+            form={COUNT}
+            onChange={n => void onChange(`${name}: ${n} pages`, () => ({ pages: n }), true)}
+          />
+        )}
       </td>
       <td className="n">{labels.length ? `${labels[0]} – ${labels.at(-1)}` : 'none'}</td>
       <td>

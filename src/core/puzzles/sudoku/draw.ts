@@ -34,7 +34,7 @@ export async function draw({ out, puzzle, answer, width, height, place, styleOf 
   }
   out.add({ kind: 'path', path: lines.build(), fill: { k: 1 } })
   const points = cell * (size > 9 ? FIGURE_OF_TWO : FIGURE)
-  const [given, found] = [await styleOf('figtree/semi-bold', points), await styleOf('figtree/regular', points)]
+  const [given, found] = [await styleOf('figtree/bold', points), await styleOf('figtree/regular', points)]
   for (let r = 0; r < size; r++)
     for (let c = 0; c < size; c++) {
       const value = givens[r]![c]! || (answer ? solution[r]![c]! : 0)

@@ -13,6 +13,9 @@ const UNIQUE_STEPS = 400
 const HELPINGS = 6
 /** Greater grids are hard enough as they are emptied in pairs. */
 const LARGEST_SINGLY = 9
+const SMALL = 6
+/** Of the numbers that a gentle grid could do without, as many as this are given back, by chance from none. */
+const GENEROUS = 0.4
 
 /**
  * A sudoku of a size and band: a full grid by chance, numbers taken out as long as one answer is left, then given back until the
@@ -25,6 +28,13 @@ export function make(size: number, band: Band, seed: number): Candidate<Sudoku> 
   if (!solution) return undefined
   const given = [...solution]
   takeOut(grid, given, { solution, chance, singly: band !== 'gentle' && size <= LARGEST_SINGLY })
+  if (band === 'gentle') {
+    const open = shuffled(
+      [...given.keys()].filter(c => given[c]! < 0),
+      chance,
+    )
+    for (const c of open.slice(0, Math.floor(open.length * GENEROUS * chance()))) given[c] = solution[c]!
+  }
   const best = heldTo(band, grid, given, { solution, chance })
   if (!best) return undefined
   const rows = (cells: number[]): number[][] =>
@@ -89,7 +99,8 @@ function takeOut(
     if (!hasOneAnswer(grid, given, cells, solution)) for (const c of cells) given[c] = solution[c]!
   }
   const half = Array.from({ length: (last >> 1) + 1 }, (_, i) => i)
-  for (const c of shuffled(half, chance)) empty(c === last - c ? [c] : [c, last - c])
+  // Small grids that lose their numbers in pairs are hardly ever hard.
+  if (!singly || grid.size > SMALL) for (const c of shuffled(half, chance)) empty(c === last - c ? [c] : [c, last - c])
   if (singly) for (const c of shuffled([...solution.keys()], chance)) if (given[c]! >= 0) empty([c])
 }
 

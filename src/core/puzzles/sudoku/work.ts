@@ -4,7 +4,7 @@ import { draw } from './draw'
 import type { Sudoku } from './grid'
 import { make } from './make'
 import { prove } from './solve'
-import { hardestOf, type SudokuValues } from '.'
+import { hardestOf, type SudokuValues } from './values'
 
 export const work: PuzzleWork<SudokuValues, Sudoku> = {
   make: ({ size, band }, seed) => {

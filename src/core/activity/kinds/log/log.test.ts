@@ -17,8 +17,7 @@ test('columns share the width as they say, and no heading runs into the next', a
       async (columns, width) => {
         const [layer] = await new RunPress(shelf).layersOf(
           { id: 'r1', kind: 'log', pages: 1, seed: 1, params: { spacing: 20, tone: 0.4, columns } },
-          { width, height: 400 },
-          'en-GB',
+          { runs: [], room: { width, height: 400 }, language: 'en-GB' },
         )
         const whole = columns.reduce((n, c) => n + c.share, 0)
         let edge = 0

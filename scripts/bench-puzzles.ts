@@ -1,0 +1,14 @@
+import { performance } from 'node:perf_hooks'
+import { makePuzzles, puzzleKind } from '@/core/puzzles'
+
+/** Makes puzzles as budgets name them; prints what each took, as JSON lines. One process, one core. */
+const wanted: { name: string; kind: string; params: object; count: number; budgetMs: number }[] = [
+  { name: 'sudoku 9, middling', kind: 'sudoku', params: { size: '9', band: 'middling' }, count: 500, budgetMs: 3000 },
+  { name: 'sudoku 9, stubborn', kind: 'sudoku', params: { size: '9', band: 'stubborn' }, count: 100, budgetMs: 5000 },
+  { name: 'sudoku 16, middling', kind: 'sudoku', params: { size: '16', band: 'middling' }, count: 20, budgetMs: 10000 },
+]
+for (const { name, kind, params, count, budgetMs } of wanted) {
+  const start = performance.now()
+  await makePuzzles(puzzleKind(kind)!, params, { seed: 7, count })
+  process.stdout.write(`${JSON.stringify({ name, count, budgetMs, ms: performance.now() - start })}\n`)
+}

@@ -1,0 +1,51 @@
+import { parseArgs } from 'node:util'
+import { makePuzzles, type PuzzleKind, puzzleKind, puzzleKinds } from '@/core/puzzles'
+import { Fault } from '@/core/trade'
+import { whole } from './whole'
+
+const MOST = 100_000
+
+/** `press puzzles KIND …`: puzzles with their answers, one JSON object a line. docs/formats.md. */
+export async function runPuzzles(args: string[]): Promise<void> {
+  const { values, positionals } = parseArgs({
+    args,
+    allowPositionals: true,
+    options: {
+      count: { type: 'string' },
+      seed: { type: 'string' },
+      set: { type: 'string', multiple: true },
+      json: { type: 'boolean' },
+    },
+  })
+  const kind = puzzleKind(positionals[0] ?? '')
+  if (!kind)
+    throw new Fault(
+      'kind',
+      `${positionals[0] ? `There is no kind of puzzle called “${positionals[0].slice(0, 40)}”` : 'Say which kind of puzzle'}: ${puzzleKinds.map(k => k.id).join(', ')}.`,
+    )
+  const count = whole(values.count ?? '1', 'puzzles', 1, MOST)
+  const seed = whole(values.seed ?? '1', 'seed', 0, 2 ** 32 - 1)
+  const params = valuesOf(kind, values.set ?? [])
+  const work = await kind.work()
+  for (const { puzzle, difficulty, seed: own } of await makePuzzles(kind, params, { seed, count }))
+    process.stdout.write(`${JSON.stringify({ kind: kind.id, seed: own, difficulty, ...work.record(puzzle) })}\n`)
+}
+
+/** The kind's values as it begins, with those that are said as `key=value`. */
+function valuesOf(kind: PuzzleKind, said: string[]): object {
+  const controls = kind.controls as Record<string, { choices: readonly { value: string }[] }>
+  const params: Record<string, unknown> = { ...kind.plain }
+  for (const text of said) {
+    const [, key, value] = /^([^=]+)=(.*)$/s.exec(text) ?? []
+    if (key === undefined || !Object.hasOwn(controls, key))
+      throw new Fault(
+        'set',
+        `“${text.slice(0, 40)}” sets nothing: ${kind.name} has ${Object.keys(controls).join(' and ')}, as in --set ${Object.keys(controls)[0]}=…`,
+      )
+    const choices = controls[key]!.choices.map(c => c.value)
+    if (!choices.includes(value!))
+      throw new Fault('set', `“${key}” cannot be “${value!.slice(0, 40)}”: it is ${choices.join(', ')}.`)
+    params[key] = value
+  }
+  return params
+}

@@ -1,0 +1,50 @@
+import { LayerBuilder, type MarkPlace } from '../../../marks'
+import { type Made, makePuzzles, type PuzzleKind } from '../../../puzzles'
+import type { TextStyle } from '../../../type'
+import { aKind, type Control, type Room, type RunKind } from '../../kind'
+
+/** Of the height that a puzzle leaves free, this much stands above it: the eye's middle is higher than a ruler's. */
+const ABOVE = 0.4
+
+/** Where a puzzle or its answer goes: the largest drawing of its shape in a room. */
+interface Placed extends Room {
+  out: LayerBuilder
+  place: MarkPlace
+  styleOf(face: string, size: number): Promise<TextStyle>
+}
+
+/** Pages of a kind of puzzle: one a page, as large as the page allows. */
+export function puzzleRun(kind: PuzzleKind): RunKind {
+  const drawIn = async (
+    made: Made,
+    { out, place, styleOf, ...room }: Placed,
+    answer: boolean,
+    top = 0,
+  ): Promise<void> => {
+    const work = await kind.work()
+    const ratio = work.ratio(made.puzzle)
+    const width = Math.min(room.width, (room.height - top) * ratio)
+    const height = width / ratio
+    const own = new LayerBuilder()
+    await work.draw({ out: own, puzzle: made.puzzle, answer, width, height, place, styleOf })
+    const [x, y] = [(room.width - width) / 2, top + (room.height - top - height) * ABOVE]
+    out.add({ kind: 'group', transform: [1, 0, 0, 1, x, y], layers: [own.build()] })
+  }
+  return aKind<object, Made[]>({
+    id: kind.id,
+    name: kind.name,
+    says: kind.says,
+    schema: kind.schema,
+    plain: kind.plain,
+    sentence: kind.sentence,
+    controls: kind.controls as Record<string, Control> as never,
+    alike: false,
+    make: ({ params, seed, pages, ticker }) => makePuzzles(kind, params, { seed, count: pages, ticker }),
+    draw: ({ made, index, out, place, styleOf, room, top }) =>
+      drawIn(made[index]!, { out, place, styleOf, ...room }, false, top),
+    answers: {
+      ratio: async (made, index) => (await kind.work()).ratio((made as Made[])[index]!.puzzle),
+      draw: (made, index, on) => drawIn((made as Made[])[index]!, on, true),
+    },
+  })
+}

@@ -1,0 +1,55 @@
+import { asking, kindOf, pagesAsked, referred, runName } from '../activity'
+import type { Run } from '../book'
+import type { Finding } from './finding'
+import type { Rule } from './pageRules'
+import type { Subject } from './subject'
+
+/** Rules over the plan of a book of runs. */
+
+/** Where a run begins, where it has pages. */
+function placeOf(s: Subject, run: Run): Finding['place'] {
+  const page = s.print?.interior.starts.get(`run:${run.id}`)
+  return page === undefined
+    ? { kind: 'edition' }
+    : { kind: 'page', page, label: s.print!.interior.pages[page]?.label ?? '' }
+}
+
+/** Every puzzle has its answer, and every answer a page and a puzzle. */
+export const answers: Rule = s => {
+  const { plan } = s.book
+  if (!plan || !s.print) return []
+  const found = (run: Run, of: Pick<Finding, 'severity' | 'message' | 'remedy'>): Finding => ({
+    rule: 'answers',
+    place: placeOf(s, run),
+    ...of,
+  })
+  const key = plan.runs.filter(r => kindOf(r.kind)?.refersTo)
+  const answered = new Set(key.map(r => referred(r, plan.runs)?.id))
+  return [
+    ...key.flatMap(run => {
+      if (!referred(run, plan.runs))
+        return found(run, {
+          severity: 'mend',
+          message: `“${runName(run)}” are answers to no puzzles: these are not in the plan.`,
+          remedy: 'choose the puzzles',
+        })
+      const lacking = pagesAsked(run, plan.runs) - run.pages
+      return lacking > 0
+        ? found(run, {
+            severity: 'stop',
+            message: `“${runName(run)}” lacks ${lacking === 1 ? 'a page' : `${lacking} pages`}: some answers are not printed.`,
+            remedy: 'give the answers room',
+          })
+        : []
+    }),
+    ...asking(plan)
+      .filter(r => r.pages && !answered.has(r.id))
+      .map(run =>
+        found(run, {
+          severity: 'remark',
+          message: `“${runName(run)}” asks for answers that the book does not give.`,
+          remedy: 'add the answers',
+        }),
+      ),
+  ]
+}
