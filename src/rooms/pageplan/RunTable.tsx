@@ -186,6 +186,13 @@ function Written({ section, bookId, labels }: { section: Section; bookId: string
 
 const blankWords = (n: number): string => (n ? `with ${n === 1 ? 'one blank page' : `${n} blank pages`}` : 'even')
 
+/** What a run is, as far as its name does not say it. */
+function besides(run: Run): string | undefined {
+  const kind = kindOf(run.kind)
+  if (!run.heading) return kind?.says
+  return runName(run) === kind?.name ? undefined : kind?.name.toLowerCase()
+}
+
 interface RowProps {
   run: Run
   labels: string[]
@@ -208,7 +215,7 @@ function Row({ run, labels, chosen, onChoose, onChange, onRemove }: RowProps) {
       </td>
       <td>
         <button type="button" className="name" onClick={onChoose}>
-          {name} <em>{name === kind?.name ? kind.says : kind?.name.toLowerCase()}</em>
+          {name} <em>{besides(run)}</em>
         </button>
       </td>
       <td className="n">

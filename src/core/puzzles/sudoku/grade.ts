@@ -82,18 +82,26 @@ function nakedSingle(p: Pencil): boolean {
 
 /** A number that a unit has only where it crosses another unit is struck out of the rest of that one. */
 function lockedCandidates(p: Pencil): boolean {
-  const { units, unitsOf, size } = p.grid
-  for (const unit of units)
-    for (let v = 0; v < size; v++) {
-      const at = unit.filter(c => p.may[c]! & (1 << v))
-      if (at.length < 2 || at.length > size) continue
-      for (const other of unitsOf[at[0]!]!) {
-        if (units[other] === unit || !at.every(c => unitsOf[c]!.includes(other))) continue
-        let any = false
-        for (const c of units[other]!) if (!at.includes(c)) any = p.strike(c, 1 << v) || any
-        if (any) return true
-      }
+  const bitsIn = (cells: number[]): number => {
+    let bits = 0
+    for (const c of cells) bits |= p.may[c]!
+    return bits
+  }
+  for (const { shared, box, line } of p.grid.crossings) {
+    const here = bitsIn(shared)
+    if (!here) continue
+    const [inBox, inLine] = [bitsIn(box), bitsIn(line)]
+    for (const [bits, cells] of [
+      [here & ~inBox & inLine, line],
+      [here & ~inLine & inBox, box],
+    ] as const) {
+      if (!bits) continue
+      const bit = bits & -bits
+      let any = false
+      for (const c of cells) any = p.strike(c, bit) || any
+      if (any) return true
     }
+  }
   return false
 }
 
@@ -226,8 +234,8 @@ const techniques: Technique[] = [
   { name: 'single number in a cell', band: 'easy', step: nakedSingle },
   { name: 'locked numbers', band: 'middling', step: lockedCandidates },
   { name: 'open pair', band: 'middling', step: nakedSet(2) },
-  { name: 'hidden pair', band: 'hard', step: hiddenSet(2) },
-  { name: 'open triple', band: 'hard', step: nakedSet(3) },
+  { name: 'hidden pair', band: 'middling', step: hiddenSet(2) },
+  { name: 'open triple', band: 'middling', step: nakedSet(3) },
   { name: 'hidden triple', band: 'hard', step: hiddenSet(3) },
   { name: 'two lines', band: 'hard', step: fish(2) },
   { name: 'wing of pairs', band: 'hard', step: wing },

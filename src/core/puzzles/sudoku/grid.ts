@@ -18,6 +18,8 @@ export interface Grid {
   unitsOf: number[][]
   /** Cells that share a unit with each. */
   peers: number[][]
+  /** Where boxes and lines cross: the cells they share, and the rest of each. */
+  crossings: { shared: number[]; box: number[]; line: number[] }[]
   /** The same units and peers, one after the other: what a search reads all the time. */
   flat: { units: Int16Array; peers: Int16Array; peersEach: number }
 }
@@ -53,5 +55,13 @@ function makeGrid(size: number, boxRows: number, boxCols: number): Grid {
     peers: Int16Array.from(peers.flat()),
     peersEach: peers[0]!.length,
   }
-  return { size, boxRows, boxCols, units, unitsOf, peers, flat }
+  const crossings = units.slice(0, size).flatMap(box =>
+    units.slice(size).flatMap(line => {
+      const shared = box.filter(c => line.includes(c))
+      return shared.length > 1
+        ? [{ shared, box: box.filter(c => !line.includes(c)), line: line.filter(c => !box.includes(c)) }]
+        : []
+    }),
+  )
+  return { size, boxRows, boxCols, units, unitsOf, peers, crossings, flat }
 }

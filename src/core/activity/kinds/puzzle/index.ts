@@ -27,7 +27,9 @@ export function puzzleRun(kind: PuzzleKind): RunKind {
     const height = width / ratio
     const own = new LayerBuilder()
     await work.draw({ out: own, puzzle: made.puzzle, answer, width, height, place, styleOf })
-    const [x, y] = [(room.width - width) / 2, top + (room.height - top - height) * ABOVE]
+    // An answer stands under its heading.
+    const free = answer ? 0 : room.height - top - height
+    const [x, y] = [(room.width - width) / 2, top + free * ABOVE]
     out.add({ kind: 'group', transform: [1, 0, 0, 1, x, y], layers: [own.build()] })
   }
   return aKind<object, Made[]>({
