@@ -5,6 +5,13 @@ import { makePuzzles, puzzleKind } from '@/core/puzzles'
 const wanted: { name: string; kind: string; params: object; count: number; budgetMs: number }[] = [
   { name: 'sudoku 9, middling', kind: 'sudoku', params: { size: '9', band: 'middling' }, count: 500, budgetMs: 3000 },
   { name: 'sudoku 9, stubborn', kind: 'sudoku', params: { size: '9', band: 'stubborn' }, count: 100, budgetMs: 5000 },
+  {
+    name: 'mazes of 40 by 29',
+    kind: 'maze',
+    params: { size: 'large', ends: 'long', band: 'middling' },
+    count: 500,
+    budgetMs: 1000,
+  },
   { name: 'sudoku 16, middling', kind: 'sudoku', params: { size: '16', band: 'middling' }, count: 20, budgetMs: 10000 },
 ]
 for (const { name, kind, params, count, budgetMs } of wanted) {

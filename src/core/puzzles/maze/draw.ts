@@ -1,0 +1,60 @@
+import { PathBuilder } from '../../marks'
+import type { PuzzleBox } from '../puzzle'
+import { E, type Maze, N, S, W } from './grid'
+
+/** A wall by the side of a cell, and the least and most that print well; points. */
+const WALL = { share: 0.14, least: 0.6, most: 2 }
+/** The way through of an answer, by the side of a cell; darkness. */
+const WAY = { share: 0.34, tone: 0.45 }
+
+/** Walls, with a gap where one goes in and out; an answer has the way through. */
+export function draw({ out, puzzle, answer, width, height }: PuzzleBox<Maze>): void {
+  const { rows, cols, open, start, end, path } = puzzle
+  const roughly = Math.min(width / cols, height / rows)
+  const wall = Math.min(WALL.most, Math.max(WALL.least, roughly * WALL.share))
+  const cell = Math.min((width - wall) / cols, (height - wall) / rows)
+  const [x0, y0] = [(width - cols * cell) / 2, (height - rows * cell) / 2]
+  if (answer) {
+    const way = new PathBuilder()
+    const [r0, r1] = [Math.floor(start / cols), Math.floor(end / cols)]
+    const centre = (c: number): [number, number] => [
+      x0 + ((c % cols) + 0.5) * cell,
+      y0 + (Math.floor(c / cols) + 0.5) * cell,
+    ]
+    way.move(centre(start)[0], y0 + r0 * cell)
+    for (const c of path) way.line(...centre(c))
+    way.line(centre(end)[0], y0 + (r1 + 1) * cell)
+    out.add({ kind: 'path', path: way.build(), stroke: { colour: { k: WAY.tone }, width: cell * WAY.share } })
+  }
+  const walls = new PathBuilder()
+  // A wall goes on as long as it can: one shape for each.
+  const run = (length: number, stands: (i: number) => boolean, draws: (from: number, to: number) => void): void => {
+    let from = -1
+    for (let i = 0; i <= length; i++) {
+      const here = i < length && stands(i)
+      if (here && from < 0) from = i
+      if (!here && from >= 0) {
+        draws(from, i)
+        from = -1
+      }
+    }
+  }
+  for (let r = 0; r <= rows; r++)
+    run(
+      cols,
+      c => {
+        const below = r * cols + c
+        if (r === 0) return below !== start
+        const above = below - cols
+        return r === rows ? above !== end : !(open[above]! & S) && !(open[below]! & N)
+      },
+      (from, to) => walls.rect(x0 + from * cell - wall / 2, y0 + r * cell - wall / 2, (to - from) * cell + wall, wall),
+    )
+  for (let c = 0; c <= cols; c++)
+    run(
+      rows,
+      r => c === 0 || c === cols || (!(open[r * cols + c - 1]! & E) && !(open[r * cols + c]! & W)),
+      (from, to) => walls.rect(x0 + c * cell - wall / 2, y0 + from * cell - wall / 2, wall, (to - from) * cell + wall),
+    )
+  out.add({ kind: 'path', path: walls.build(), fill: { k: 1 } })
+}

@@ -1,0 +1,39 @@
+import { fields } from '../../trade'
+import { bandChoices, bands } from '../difficulty'
+import { aPuzzle } from '../puzzle'
+import { type Maze, sizes } from './grid'
+import type { MazeValues } from './values'
+
+const { one, shape } = fields
+
+/** A way through walls from the head of the page to its foot. */
+export const maze = aPuzzle<MazeValues, Maze>({
+  id: 'maze',
+  name: 'Maze',
+  says: 'one way through from head to foot',
+  schema: () =>
+    shape({
+      size: one(...Object.keys(sizes)).required(),
+      ends: one('long', 'short').required(),
+      band: one(...bands).required(),
+    }) as never,
+  plain: { size: 'medium', ends: 'long', band: 'middling' },
+  sentence: 'Of {size}, dead ends {ends}, {band} to find through.',
+  controls: {
+    size: {
+      as: 'choice',
+      says: 'Size',
+      choices: Object.entries(sizes).map(([value, [rows, cols]]) => ({ value, words: `${cols} by ${rows} cells` })),
+    },
+    ends: {
+      as: 'choice',
+      says: 'Dead ends',
+      choices: [
+        { value: 'long', words: 'few and long' },
+        { value: 'short', words: 'many and short' },
+      ],
+    },
+    band: { as: 'choice', says: 'Difficulty', choices: bandChoices },
+  },
+  work: async () => (await import('./work')).work,
+})

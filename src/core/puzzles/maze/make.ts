@@ -1,0 +1,148 @@
+import { seeded, seedOf } from '../../trade'
+import { type Band, bands, type Difficulty } from '../difficulty'
+import type { Candidate } from '../puzzle'
+import { E, type Maze, N, opposite, S, W, ways } from './grid'
+
+/** How often a maze with long dead ends is carried on from a cell by chance, and one with short ones from the newest. */
+const STRAY = { long: 0.02, short: 0.75 }
+/** Pairs of a way in and a way out that are tried in one maze. */
+const PAIRS = 12
+
+interface MazeSize {
+  rows: number
+  cols: number
+  /** Dead ends: few and long, or many and short. */
+  ends: 'long' | 'short'
+}
+
+/** A maze of a size whose way through is as hard as the band. Nothing where no pair of ways in and out makes it so. */
+export function make(size: MazeSize, band: Band, seed: number): Candidate<Maze> | undefined {
+  const { rows, cols, ends } = size
+  const chance = seeded(seed)
+  const open = carve(rows, cols, STRAY[ends], chance)
+  for (let i = 0; i < PAIRS; i++) {
+    const start = Math.floor(chance() * cols)
+    const end = (rows - 1) * cols + Math.floor(chance() * cols)
+    const path = route(cols, open, start, end)
+    const difficulty = effort(size, open, path)
+    if (difficulty.band !== band) continue
+    return { puzzle: { rows, cols, open, start, end, path }, difficulty, twin: twinOf(rows, cols, open, start, end) }
+  }
+  return undefined
+}
+
+const stepTo = (cols: number, way: number): number => (way === E ? 1 : way === W ? -1 : way === S ? cols : -cols)
+
+function leads(rows: number, cols: number, cell: number, way: number): boolean {
+  if (way === E) return cell % cols < cols - 1
+  if (way === W) return cell % cols > 0
+  if (way === S) return cell < (rows - 1) * cols
+  return cell >= cols
+}
+
+/** A tree over all cells: each step goes on from the newest cell, or, as often as it strays, from any. */
+function carve(rows: number, cols: number, strays: number, chance: () => number): Uint8Array {
+  const open = new Uint8Array(rows * cols)
+  const active = [Math.floor(chance() * rows * cols)]
+  const reached = new Uint8Array(rows * cols)
+  reached[active[0]!] = 1
+  while (active.length) {
+    const at = chance() < strays ? Math.floor(chance() * active.length) : active.length - 1
+    const cell = active[at]!
+    let count = 0
+    let chosen = 0
+    // One of the ways that lead to a new cell, each as likely as the others.
+    for (const way of ways)
+      if (leads(rows, cols, cell, way) && !reached[cell + stepTo(cols, way)]! && chance() * ++count < 1) chosen = way
+    if (!chosen) {
+      active[at] = active[active.length - 1]!
+      active.pop()
+      continue
+    }
+    const next = cell + stepTo(cols, chosen)
+    open[cell]! |= chosen
+    open[next]! |= opposite(chosen)
+    reached[next] = 1
+    active.push(next)
+  }
+  return open
+}
+
+/** The cells between two, in a tree. */
+function route(cols: number, open: Uint8Array, start: number, end: number): number[] {
+  const from = new Int32Array(open.length).fill(-1)
+  const queue = [end]
+  from[end] = end
+  for (let i = 0; from[start]! < 0; i++)
+    for (const way of ways) {
+      const cell = queue[i]!
+      if (!(open[cell]! & way)) continue
+      const next = cell + stepTo(cols, way)
+      if (from[next]! >= 0) continue
+      from[next] = cell
+      queue.push(next)
+    }
+  const path = [start]
+  while (path[path.length - 1] !== end) path.push(from[path[path.length - 1]!]!)
+  return path
+}
+
+/** What a maze costs grows with its area to this power: measured over three hundred mazes of each size. */
+const GROWTH = 0.6
+/** Where the bands begin, by how its dead ends are: about a fifth of the mazes of a kind falls in each. */
+const BEGINS = { long: [0, 0.95, 1.12, 1.27, 1.46], short: [0, 1.66, 1.85, 2.02, 2.2] }
+
+/**
+ * What a person needs: at each junction of the way, a wrong turn costs the more the longer it leads astray (by the logarithm of its
+ * cells: one sees the end of a short one), against what the size of the sheet lets expect.
+ */
+function effort({ rows, cols, ends }: MazeSize, open: Uint8Array, path: number[]): Difficulty {
+  const on = new Uint8Array(open.length)
+  for (const c of path) on[c] = 1
+  let cost = 0
+  let turns = 0
+  let longest = 0
+  for (const c of path)
+    for (const way of ways) {
+      if (!(open[c]! & way)) continue
+      const first = c + stepTo(cols, way)
+      if (on[first]) continue
+      const stack: [number, number][] = [[first, c]]
+      let cells = 0
+      while (stack.length) {
+        const [at, before] = stack.pop()!
+        cells++
+        for (const w of ways)
+          if (open[at]! & w && at + stepTo(cols, w) !== before) stack.push([at + stepTo(cols, w), at])
+      }
+      turns++
+      longest = Math.max(longest, cells)
+      cost += Math.log2(1 + cells)
+    }
+  const measured = cost / (rows * cols) ** GROWTH
+  const level = BEGINS[ends].filter(b => measured >= b).length - 1
+  return {
+    band: bands[level]!,
+    steps: { 'wrong turns': turns, 'cells of the way': path.length, 'longest wrong way': longest },
+  }
+}
+
+/** The same for a maze that is mirrored or turned, and for one that is walked the other way. */
+function twinOf(rows: number, cols: number, open: Uint8Array, start: number, end: number): string {
+  const swap = (bits: number, a: number, b: number): number =>
+    (bits & ~(a | b)) | (bits & a ? b : 0) | (bits & b ? a : 0)
+  const forms = [0, 1, 2, 3].map(form => {
+    const to = (cell: number): number => {
+      const [r, c] = [Math.floor(cell / cols), cell % cols]
+      return (form & 1 ? rows - 1 - r : r) * cols + (form & 2 ? cols - 1 - c : c)
+    }
+    const turned = new Uint8Array(open.length)
+    open.forEach((bits, cell) => {
+      const up = form & 1 ? swap(bits, N, S) : bits
+      turned[to(cell)] = form & 2 ? swap(up, E, W) : up
+    })
+    return `${turned.join('')}|${[to(start), to(end)].sort((a, b) => a - b).join()}`
+  })
+  const [least] = forms.sort()
+  return `${rows}x${cols}-${seedOf(least!).toString(36)}${seedOf([...least!].reverse().join('')).toString(36)}`
+}
