@@ -4,8 +4,9 @@ import { E, type Maze, N, S, W } from './grid'
 
 /** A wall by the side of a cell, and the least and most that print well; points. */
 const WALL = { share: 0.14, least: 0.6, most: 2 }
-/** The way through of an answer, by the side of a cell; darkness. */
-const WAY = { share: 0.34, tone: 0.45 }
+/** The way through of an answer, by the side of a cell; the walls step back behind it. */
+const WAY = 0.36
+const ANSWERED = 0.4
 
 /** Walls, with a gap where one goes in and out; an answer has the way through. */
 export function draw({ out, puzzle, answer, width, height }: PuzzleBox<Maze>): void {
@@ -24,7 +25,7 @@ export function draw({ out, puzzle, answer, width, height }: PuzzleBox<Maze>): v
     way.move(centre(start)[0], y0 + r0 * cell)
     for (const c of path) way.line(...centre(c))
     way.line(centre(end)[0], y0 + (r1 + 1) * cell)
-    out.add({ kind: 'path', path: way.build(), stroke: { colour: { k: WAY.tone }, width: cell * WAY.share } })
+    out.add({ kind: 'path', path: way.build(), stroke: { colour: { k: 1 }, width: cell * WAY } })
   }
   const walls = new PathBuilder()
   // A wall goes on as long as it can: one shape for each.
@@ -56,5 +57,5 @@ export function draw({ out, puzzle, answer, width, height }: PuzzleBox<Maze>): v
       r => c === 0 || c === cols || (!(open[r * cols + c - 1]! & E) && !(open[r * cols + c]! & W)),
       (from, to) => walls.rect(x0 + c * cell - wall / 2, y0 + from * cell - wall / 2, wall, (to - from) * cell + wall),
     )
-  out.add({ kind: 'path', path: walls.build(), fill: { k: 1 } })
+  out.add({ kind: 'path', path: walls.build(), fill: { k: answer ? ANSWERED : 1 } })
 }
