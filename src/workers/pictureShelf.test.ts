@@ -45,9 +45,9 @@ describe('pictures at the press', () => {
     for (let i = 0; i < 40; i++) {
       const id = await picture(10 + i, 1400, 1400)
       expect(await withPreviews([pageOf(id)], pictures => !!pictures(id))).toBe(true)
-      expect(pixelsHeld()).toBeLessThanOrEqual(60e6 + 1400 * 1400 * 4)
+      expect(pixelsHeld()).toBeLessThanOrEqual(40e6 + 1400 * 1400 * 4)
     }
-    expect(pixelsHeld()).toBeGreaterThan(50e6)
+    expect(pixelsHeld()).toBeGreaterThan(30e6)
   })
   test('pages that are asked for at the same time do not hold all their pictures together', async () => {
     const ids = await Promise.all(Array.from({ length: 15 }, (_, i) => picture(60 + i, 1390, 1390)))
@@ -58,7 +58,7 @@ describe('pictures at the press', () => {
       pages.map(on => withPreviews([pageOf(...on)], p => (watch(), on.every(id => !!p(id))))),
     )
     expect(seen).toEqual(pages.map(() => true))
-    expect(most).toBeLessThanOrEqual(60e6 + 3 * 1390 * 1390 * 4)
+    expect(most).toBeLessThanOrEqual(40e6 + 3 * 1390 * 1390 * 4)
   })
   test('a page without pictures does not wait for those of others', async () => {
     const order: string[] = []

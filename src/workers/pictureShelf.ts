@@ -11,7 +11,7 @@ import { keepPreview, storedBytes, storedPreview } from './storeReader'
 
 /** Longest side of a preview, pixels; and the bytes of pixels that are held, of all books together. */
 const PREVIEW_SIDE = 1400
-const HELD_BYTES = 60e6
+const HELD_BYTES = 40e6
 
 /** Bytes that are not in the store: a manuscript that is looked over before it becomes a book. */
 const unsaved = new Map<string, Blob>()
