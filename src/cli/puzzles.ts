@@ -5,7 +5,7 @@ import { whole } from './whole'
 
 const MOST = 100_000
 
-/** `press puzzles KIND …`: puzzles with their answers, one JSON object a line. docs/formats.md. */
+/** `press puzzles KIND …`: with `--json` puzzles and their answers, one object a line (docs/formats.md); without, how hard each is. */
 export async function runPuzzles(args: string[]): Promise<void> {
   const { values, positionals } = parseArgs({
     args,
@@ -27,8 +27,14 @@ export async function runPuzzles(args: string[]): Promise<void> {
   const seed = whole(values.seed ?? '1', 'seed', 0, 2 ** 32 - 1)
   const params = valuesOf(kind, values.set ?? [])
   const work = await kind.work()
-  for (const { puzzle, difficulty, seed: own } of await makePuzzles(kind, params, { seed, count }))
-    process.stdout.write(`${JSON.stringify({ kind: kind.id, seed: own, difficulty, ...work.record(puzzle) })}\n`)
+  for (const { puzzle, difficulty, seed: own } of await makePuzzles(kind, params, { seed, count })) {
+    const steps = Object.entries(difficulty.steps).map(([name, n]) => `${name} ${n}`)
+    process.stdout.write(
+      values.json
+        ? `${JSON.stringify({ kind: kind.id, seed: own, difficulty, ...work.record(puzzle) })}\n`
+        : `${kind.name}, ${difficulty.band}: ${steps.join(', ')}\n`,
+    )
+  }
 }
 
 /** The kind's values as it begins, with those that are said as `key=value`. */

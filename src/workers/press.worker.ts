@@ -4,6 +4,12 @@ import * as Comlink from 'comlink'
 import './faults'
 
 const answers = import('./answers')
+// What cannot be read ends the press aloud: the page notices, and starts another.
+answers.catch((e: unknown) =>
+  setTimeout(() => {
+    throw e
+  }),
+)
 
 /**
  * The press: the core in a worker. A thin entry; what it answers is computed by the core. Calls that come before all of it is read

@@ -34,7 +34,7 @@ export const remedies = {
   'change a paragraph or the leading': 'Lengthen or shorten a paragraph nearby, or change the leading.',
   'change a paragraph': 'Lengthen or shorten a paragraph nearby.',
   'choose the puzzles': 'Say in Pages which puzzles they answer, or remove them.',
-  'give the answers room': 'Open Pages and change anything of the run: it takes the pages it needs.',
+  'give the answers room': 'Say in Pages how many answers stand on a page: the run then takes the pages it needs.',
   'add the answers': 'Add a run of answers in Pages, or leave it so on purpose.',
   'remove empty pages': 'Remove empty sections, or let chapters begin on either side.',
   'enter the price': 'Enter the list price.',

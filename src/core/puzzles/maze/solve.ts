@@ -2,8 +2,8 @@ import type { Proof } from '../puzzle'
 import type { Maze } from './grid'
 
 /**
- * Solves a maze by filling dead ends until only ways that lead on are left. There is one way exactly where all cells hang together by
- * one passage less than there are cells, and what is left is a line from the way in to the way out.
+ * Solves a maze by filling dead ends until only ways that lead on are left: one way where that is a line from the way in to the way
+ * out; a ring anywhere counts as a second. It agrees where that line is the maker's and all cells hang together.
  */
 export function prove({ rows, cols, open, start, end, path }: Maze): Proof {
   const neighbours = (cell: number): number[] => {
@@ -39,13 +39,22 @@ export function prove({ rows, cols, open, start, end, path }: Maze): Proof {
     for (const n of all[cell]!) if (!filled[n] && --left[n]! === 1 && n !== start && n !== end) ends.push(n)
   }
   const line = walked(all, filled, start, end)
-  if (!sound || !line) return { answers: 0, agrees: false }
+  if (!sound || !hangTogether(all, start, end)) return { answers: 0, agrees: false }
   const rest = filled.reduce((n, f) => n + (f ? 0 : 1), 0)
-  const answers = passages === count - 1 && line.length === rest ? 1 : 2
-  return { answers, agrees: answers === 1 && line.join() === path.join() }
+  // A line has one passage less than it has cells: one more is a short cut.
+  const between = all.reduce((n, to, c) => n + (filled[c] ? 0 : to.filter(t => !filled[t]).length), 0) / 2
+  const answers = line?.length === rest && between === rest - 1 ? 1 : 2
+  return { answers, agrees: answers === 1 && passages === count - 1 && line?.join() === path.join() }
 }
 
-/** The cells that are left, from the way in; nothing where they lead nowhere. */
+/** Whether one cell can be reached from another. */
+function hangTogether(all: number[][], from: number, to: number): boolean {
+  const reached = new Set([from])
+  for (const cell of reached) for (const n of all[cell]!) reached.add(n)
+  return reached.has(to)
+}
+
+/** The cells that are left, from the way in; nothing where they lead astray. */
 function walked(all: number[][], filled: Uint8Array, start: number, end: number): number[] | undefined {
   const line = [start]
   const seen = new Set(line)
