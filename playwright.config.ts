@@ -14,6 +14,9 @@ export default defineConfig({
     baseURL: 'http://localhost:4311',
     viewport: { width: 1280, height: 800 },
     screenshot: 'only-on-failure',
+    // Each test comes as a first visit, and would lay in the whole app for days without a network: a fifth of all the time. The
+    // walks that show the app without a network, and the long one from manuscript to sale, allow it.
+    serviceWorkers: 'block',
     launchOptions: {
       executablePath: '/usr/bin/chromium',
       args: [

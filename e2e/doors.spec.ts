@@ -9,42 +9,45 @@ async function demo(page: Page): Promise<void> {
   await expect(page.getByRole('listitem')).toHaveCount(4, { timeout: 60_000 })
 }
 
-test('pages run their own scripts by a nonce and no others, with or without a network', async ({ page, context }) => {
-  const refused: string[] = []
-  page.on('console', m => /Content Security Policy|Refused to/.test(m.text()) && refused.push(m.text()))
-  await demo(page)
-  for (const path of ['/', '/research', `${book}/plan`, `${book}/text`, `${book}/interior`, '/backup']) {
-    const answer = (await page.goto(path))!
-    const csp = answer.headers()['content-security-policy']!
-    const scripts = /script-src ([^;]+)/.exec(csp)![1]!
-    expect(scripts).toMatch(/'nonce-[^']+'/)
-    expect(scripts).not.toContain('unsafe-inline')
-    expect(scripts).not.toContain("'unsafe-eval'")
-    expect(answer.headers()['cache-control']).not.toMatch(/s-maxage|public|max-age=[1-9]/)
-    expect([
-      answer.headers()['cross-origin-opener-policy'],
-      answer.headers()['permissions-policy']?.includes('camera=()'),
-    ]).toEqual(['same-origin', true])
-    await page.locator('#room').waitFor({ timeout: 30_000 })
-    await page.evaluate(() => {
-      const s = document.createElement('script')
-      s.textContent = 'window.ran = 1'
-      document.body.append(s)
-    })
-    expect(await page.evaluate(() => (window as unknown as { ran?: number }).ran)).toBeUndefined()
-  }
-  expect(refused.filter(r => !/script-src/.test(r) || !/inline/.test(r))).toEqual([])
-  await expect
-    .poll(() => page.evaluate(async () => (await navigator.serviceWorker.getRegistration())?.active?.state), {
-      timeout: 60_000,
-    })
-    .toBe('activated')
-  await context.setOffline(true)
-  await page.goto(`${book}/plan`)
-  await expect(page.getByRole('heading', { name: 'The title' })).toBeVisible({ timeout: 30_000 })
-  await page.goto('/book/small-apiary-logbook/pages')
-  await expect(page.locator('#room')).toBeVisible({ timeout: 30_000 })
-  await context.setOffline(false)
+test.describe('with what serves without a network', () => {
+  test.use({ serviceWorkers: 'allow' })
+  test('pages run their own scripts by a nonce and no others, with or without a network', async ({ page, context }) => {
+    const refused: string[] = []
+    page.on('console', m => /Content Security Policy|Refused to/.test(m.text()) && refused.push(m.text()))
+    await demo(page)
+    for (const path of ['/', '/research', `${book}/plan`, `${book}/text`, `${book}/interior`, '/backup']) {
+      const answer = (await page.goto(path))!
+      const csp = answer.headers()['content-security-policy']!
+      const scripts = /script-src ([^;]+)/.exec(csp)![1]!
+      expect(scripts).toMatch(/'nonce-[^']+'/)
+      expect(scripts).not.toContain('unsafe-inline')
+      expect(scripts).not.toContain("'unsafe-eval'")
+      expect(answer.headers()['cache-control']).not.toMatch(/s-maxage|public|max-age=[1-9]/)
+      expect([
+        answer.headers()['cross-origin-opener-policy'],
+        answer.headers()['permissions-policy']?.includes('camera=()'),
+      ]).toEqual(['same-origin', true])
+      await page.locator('#room').waitFor({ timeout: 30_000 })
+      await page.evaluate(() => {
+        const s = document.createElement('script')
+        s.textContent = 'window.ran = 1'
+        document.body.append(s)
+      })
+      expect(await page.evaluate(() => (window as unknown as { ran?: number }).ran)).toBeUndefined()
+    }
+    expect(refused.filter(r => !/script-src/.test(r) || !/inline/.test(r))).toEqual([])
+    await expect
+      .poll(() => page.evaluate(async () => (await navigator.serviceWorker.getRegistration())?.active?.state), {
+        timeout: 60_000,
+      })
+      .toBe('activated')
+    await context.setOffline(true)
+    await page.goto(`${book}/plan`)
+    await expect(page.getByRole('heading', { name: 'The title' })).toBeVisible({ timeout: 30_000 })
+    await page.goto('/book/small-apiary-logbook/pages')
+    await expect(page.locator('#room')).toBeVisible({ timeout: 30_000 })
+    await context.setOffline(false)
+  })
 })
 
 const nameOf = (w: Worker): Promise<string> =>

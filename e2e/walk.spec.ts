@@ -6,6 +6,8 @@ import { longText } from '../scripts/lib/longText'
 
 /** One book from the porch to on sale: the whole job in the real interface. */
 
+test.use({ serviceWorkers: 'allow' })
+
 const chapters = longText(15_000, 8, 3)
 
 async function manuscript(): Promise<Buffer> {

@@ -133,31 +133,34 @@ test('HTML that comes in is inert: pasted and imported', async ({ page, context 
   expect(await page.evaluate(() => (window as unknown as { ran?: number }).ran)).toBeUndefined()
 })
 
-test('without a network after the first visit: porch, text and pages are there', async ({ page, context }) => {
-  await demo(page)
-  await expect
-    .poll(
-      () =>
-        page.evaluate(
-          async () =>
-            !!navigator.serviceWorker.controller &&
-            (await navigator.serviceWorker.getRegistration())?.active?.state === 'activated',
-        ),
-      { timeout: 60_000 },
-    )
-    .toBe(true)
-  await context.setOffline(true)
-  await page.goto('/')
-  await expect(page.getByRole('listitem')).toHaveCount(4, { timeout: 60_000 })
-  await page.goto(`${book}/text`)
-  await textOf(page).locator('p').first().click({ timeout: 30_000 })
-  await page.keyboard.type('Offline ')
-  await expect(page.locator('.saving')).toHaveText('saved')
-  await page.goto('/book/small-apiary-logbook/pages')
-  await expect(page.locator('.spread canvas[data-painted=true]').first()).toBeVisible({ timeout: 30_000 })
-  await page.goto('/research')
-  await page.getByRole('textbox', { name: 'A word or phrase' }).fill('tide')
-  await page.keyboard.press('Enter')
-  await expect(page.getByRole('alert').filter({ hasText: 'cannot be reached' })).toBeVisible()
-  await context.setOffline(false)
+test.describe('with what serves without a network', () => {
+  test.use({ serviceWorkers: 'allow' })
+  test('without a network after the first visit: porch, text and pages are there', async ({ page, context }) => {
+    await demo(page)
+    await expect
+      .poll(
+        () =>
+          page.evaluate(
+            async () =>
+              !!navigator.serviceWorker.controller &&
+              (await navigator.serviceWorker.getRegistration())?.active?.state === 'activated',
+          ),
+        { timeout: 60_000 },
+      )
+      .toBe(true)
+    await context.setOffline(true)
+    await page.goto('/')
+    await expect(page.getByRole('listitem')).toHaveCount(4, { timeout: 60_000 })
+    await page.goto(`${book}/text`)
+    await textOf(page).locator('p').first().click({ timeout: 30_000 })
+    await page.keyboard.type('Offline ')
+    await expect(page.locator('.saving')).toHaveText('saved')
+    await page.goto('/book/small-apiary-logbook/pages')
+    await expect(page.locator('.spread canvas[data-painted=true]').first()).toBeVisible({ timeout: 30_000 })
+    await page.goto('/research')
+    await page.getByRole('textbox', { name: 'A word or phrase' }).fill('tide')
+    await page.keyboard.press('Enter')
+    await expect(page.getByRole('alert').filter({ hasText: 'cannot be reached' })).toBeVisible()
+    await context.setOffline(false)
+  })
 })
