@@ -17,6 +17,8 @@ export default defineConfig({
     // Each test comes as a first visit, and would lay in the whole app for days without a network: a fifth of all the time. The
     // walks that show the app without a network, and the long one from manuscript to sale, allow it.
     serviceWorkers: 'block',
+    // A menu that still unfolds is not where it was when a slow machine looked.
+    contextOptions: { reducedMotion: 'reduce' },
     launchOptions: {
       executablePath: '/usr/bin/chromium',
       args: [

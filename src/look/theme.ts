@@ -32,8 +32,8 @@ export const tones = {
 
 export type Tone = keyof typeof tones
 
-/** Ant Design's theme in our tokens. */
-export function antTheme(tone: Tone): ThemeConfig {
+/** Ant Design's theme in our tokens. Where nothing may move, it waits for the end of no movement either. */
+export function antTheme(tone: Tone, still: boolean): ThemeConfig {
   const t = tones[tone]
   return {
     algorithm: tone === 'dark' ? theme.darkAlgorithm : theme.defaultAlgorithm,
@@ -59,6 +59,7 @@ export function antTheme(tone: Tone): ThemeConfig {
       borderRadius: 5,
       sizeStep: 4,
       controlHeight: 32,
+      motion: !still,
       motionDurationMid: '0.12s',
       motionDurationSlow: '0.16s',
       boxShadow: '0 2px 10px rgba(21, 52, 61, 0.14)',

@@ -4,7 +4,7 @@ import { MoonOutlined, SunOutlined } from '@ant-design/icons'
 import { App, ConfigProvider } from 'antd'
 import Link from 'next/link'
 import { usePathname } from 'next/navigation'
-import { type ReactNode, useSyncExternalStore } from 'react'
+import { type ReactNode, useCallback, useSyncExternalStore } from 'react'
 import { antTheme, type Tone, toneVariables } from '@/look/theme'
 import { setPreferences, usePreferences } from './preferences'
 import { Keeping } from './Keeping'
@@ -12,20 +12,27 @@ import { Offline } from './Offline'
 import { Shortcuts } from './Shortcuts'
 import { deskVariables } from './desk'
 
-const listenToMachine = (l: () => void): (() => void) => {
-  const q = matchMedia('(prefers-color-scheme: dark)')
-  q.addEventListener('change', l)
-  return () => q.removeEventListener('change', l)
+/** What the machine says of a wish of its user now, and while the page stands; false on the server. */
+function useMachine(query: string): boolean {
+  const listen = useCallback(
+    (l: () => void) => {
+      const q = matchMedia(query)
+      q.addEventListener('change', l)
+      return () => q.removeEventListener('change', l)
+    },
+    [query],
+  )
+  return useSyncExternalStore(
+    listen,
+    () => matchMedia(query).matches,
+    () => false,
+  )
 }
 
 /** The tone now: the author's, or the machine's. */
 function useTone(): Tone {
   const { tone } = usePreferences()
-  const machine = useSyncExternalStore(
-    listenToMachine,
-    () => (matchMedia('(prefers-color-scheme: dark)').matches ? 'dark' : 'light') as Tone,
-    () => 'light' as Tone,
-  )
+  const machine = useMachine('(prefers-color-scheme: dark)') ? 'dark' : 'light'
   return tone === 'system' ? machine : tone
 }
 
@@ -101,10 +108,11 @@ function Drawn({ children }: { children: ReactNode }) {
   // The program opens on the porch.
   const path = usePathname().replace(/^\/$/, '/porch')
   const tone = useTone()
+  const still = useMachine('(prefers-reduced-motion: reduce)')
   const { desk } = usePreferences()
   return (
     <AntdRegistry>
-      <ConfigProvider theme={antTheme(tone)}>
+      <ConfigProvider theme={antTheme(tone, still)}>
         <App>
           <a className="skip" href="#room">
             To the room
