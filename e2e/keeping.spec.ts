@@ -232,7 +232,7 @@ test('a disk that is full: words wait over sections, rooms and a reload; every d
   const cdp = await context.newCDPSession(page)
   // The browser's own quota, from the first visit on: it holds the demo library and little more.
   await page.goto('/preferences')
-  await cdp.send('Storage.overrideQuotaForOrigin', { origin: 'http://localhost:4311', quotaSize: 24_000_000 })
+  await cdp.send('Storage.overrideQuotaForOrigin', { origin: 'http://localhost:4311', quotaSize: 9_000_000 })
   await demo(page)
   await page.goto(`${book}/text`)
   await textOf(page).locator('p').first().waitFor()
