@@ -1,7 +1,8 @@
-import { seeded, seedOf } from '../../trade'
+import { seeded } from '../../trade'
 import { type Band, bands, type Difficulty } from '../difficulty'
 import type { Candidate } from '../puzzle'
-import { E, type Maze, N, opposite, S, W, ways } from './grid'
+import { sharedName, turns } from '../turns'
+import { E, type Maze, opposite, S, W, ways } from './grid'
 
 /** How often a maze with long dead ends is carried on from a cell by chance, and one with short ones from the newest. */
 const STRAY = { long: 0.02, short: 0.75 }
@@ -129,20 +130,20 @@ function effort({ rows, cols, ends }: MazeSize, open: Uint8Array, path: number[]
 
 /** The same for a maze that is mirrored or turned, and for one that is walked the other way. */
 function twinOf(rows: number, cols: number, open: Uint8Array, start: number, end: number): string {
-  const swap = (bits: number, a: number, b: number): number =>
-    (bits & ~(a | b)) | (bits & a ? b : 0) | (bits & b ? a : 0)
-  const forms = [0, 1, 2, 3].map(form => {
-    const to = (cell: number): number => {
-      const [r, c] = [Math.floor(cell / cols), cell % cols]
-      return (form & 1 ? rows - 1 - r : r) * cols + (form & 2 ? cols - 1 - c : c)
-    }
-    const turned = new Uint8Array(open.length)
-    open.forEach((bits, cell) => {
-      const up = form & 1 ? swap(bits, N, S) : bits
-      turned[to(cell)] = form & 2 ? swap(up, E, W) : up
-    })
-    return `${turned.join('')}|${[to(start), to(end)].sort((a, b) => a - b).join()}`
-  })
-  const [least] = forms.sort()
-  return `${rows}x${cols}-${seedOf(least!).toString(36)}${seedOf([...least!].reverse().join('')).toString(36)}`
+  return sharedName(
+    turns(rows, cols).map(turn => {
+      const to = (cell: number): number => {
+        const [r, c] = turn.to(Math.floor(cell / cols), cell % cols)
+        return r * turn.cols + c
+      }
+      // Where each way leads after the turn, seen at a cell of the middle: all sixteen sets of them at once.
+      const [middle, own] = [cols + 1, to(cols + 1)]
+      const turnedWay = ways.map(w => ways.find(v => stepTo(turn.cols, v) === to(middle + stepTo(cols, w)) - own)!)
+      const turnedSet = Array.from({ length: 16 }, (_, set) => ways.reduce((s, w, i) => s | (set & w && turnedWay[i]!), 0))
+      const turned = new Uint8Array(open.length)
+      for (let cell = 0; cell < open.length; cell++) turned[to(cell)] = 97 + turnedSet[open[cell]!]!
+      const letters = String.fromCharCode(...turned)
+      return `${turn.rows}x${turn.cols}:${letters}|${[to(start), to(end)].sort((a, b) => a - b).join()}`
+    }),
+  )
 }

@@ -1,4 +1,5 @@
 import { seeded } from '../../trade'
+import { shuffled } from '../chance'
 import { type Band, type Difficulty } from '../difficulty'
 import type { Candidate } from '../puzzle'
 import { grade, help } from './grade'
@@ -63,14 +64,6 @@ function heldTo(
     if (!helped.length) return undefined
   }
   return undefined
-}
-
-function shuffled<T>(list: T[], chance: () => number): T[] {
-  for (let i = list.length - 1; i > 0; i--) {
-    const k = Math.floor(chance() * (i + 1))
-    ;[list[i], list[k]] = [list[k]!, list[i]!]
-  }
-  return list
 }
 
 function fullGrid(grid: Grid, chance: () => number): number[] | undefined {

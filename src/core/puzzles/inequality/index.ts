@@ -1,0 +1,21 @@
+import { fields } from '../../trade'
+import { bandChoices, bands } from '../difficulty'
+import { aPuzzle } from '../puzzle'
+import { type Inequality, type InequalityValues, sizes } from './grid'
+
+const { one, shape } = fields
+
+/** Each number once in every row and column, and signs between neighbours that say which is the greater. */
+export const inequality = aPuzzle<InequalityValues, Inequality>({
+  id: 'inequality',
+  name: 'Inequality square',
+  says: 'each number once in every row and column, and signs that say which is greater',
+  schema: () => shape({ size: one(...sizes).required(), band: one(...bands).required() }) as never,
+  plain: { size: '5', band: 'middling' },
+  sentence: 'Squares of {size}, {band} to solve.',
+  controls: {
+    size: { as: 'choice', says: 'Size', choices: sizes.map(value => ({ value, words: `${value} by ${value}` })) },
+    band: { as: 'choice', says: 'Difficulty', choices: bandChoices },
+  },
+  work: async () => (await import('./work')).work,
+})
