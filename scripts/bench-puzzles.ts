@@ -13,6 +13,20 @@ const wanted: { name: string; kind: string; params: object; count: number; budge
     budgetMs: 1000,
   },
   { name: 'sudoku 16, middling', kind: 'sudoku', params: { size: '16', band: 'middling' }, count: 20, budgetMs: 10000 },
+  {
+    name: 'mines 12 by 12, middling',
+    kind: 'mines',
+    params: { rows: 12, cols: 12, share: 20, band: 'middling' },
+    count: 200,
+    budgetMs: 4000,
+  },
+  {
+    name: 'inequality squares of 5, middling',
+    kind: 'inequality',
+    params: { size: '5', band: 'middling' },
+    count: 200,
+    budgetMs: 4000,
+  },
 ]
 for (const { name, kind, params, count, budgetMs } of wanted) {
   const start = performance.now()

@@ -1,5 +1,5 @@
 import { parseArgs } from 'node:util'
-import { makePuzzles, type PuzzleKind, puzzleKind, puzzleKinds } from '@/core/puzzles'
+import { makePuzzles, type PuzzleControl, type PuzzleKind, puzzleKind, puzzleKinds } from '@/core/puzzles'
 import { Fault } from '@/core/trade'
 import { whole } from './whole'
 
@@ -39,7 +39,7 @@ export async function runPuzzles(args: string[]): Promise<void> {
 
 /** The kind's values as it begins, with those that are said as `key=value`. */
 function valuesOf(kind: PuzzleKind, said: string[]): object {
-  const controls = kind.controls as Record<string, { choices: readonly { value: string }[] }>
+  const controls = kind.controls as Record<string, PuzzleControl>
   const params: Record<string, unknown> = { ...kind.plain }
   for (const text of said) {
     const [, key, value] = /^([^=]+)=(.*)$/s.exec(text) ?? []
@@ -48,10 +48,15 @@ function valuesOf(kind: PuzzleKind, said: string[]): object {
         'set',
         `“${text.slice(0, 40)}” sets nothing: ${kind.name} has ${Object.keys(controls).join(' and ')}, as in --set ${Object.keys(controls)[0]}=…`,
       )
-    const choices = controls[key]!.choices.map(c => c.value)
-    if (!choices.includes(value!))
-      throw new Fault('set', `“${key}” cannot be “${value!.slice(0, 40)}”: it is ${choices.join(', ')}.`)
-    params[key] = value
+    params[key] = valueOf(key, controls[key]!, value!)
   }
   return params
+}
+
+function valueOf(key: string, control: PuzzleControl, said: string): string | number {
+  if (control.as === 'count') return whole(said, key, control.least, control.most)
+  const choices = control.choices.map(c => c.value)
+  if (!choices.includes(said))
+    throw new Fault('set', `“${key}” cannot be “${said.slice(0, 40)}”: it is ${choices.join(', ')}.`)
+  return said
 }

@@ -5,9 +5,10 @@ import type { LayerBuilder } from '../marks'
 import type { Ticker } from '../trade'
 import type { TextStyle } from '../type'
 
-/** What a value of a sentence is set with. Lengths in points, shares 0 to 1; `says` is its name for those who cannot see the sentence. */
+/** What a value of a sentence is set with. Lengths in points, shares 0 to 1, counts whole; `says` is its name for those who cannot see the sentence. */
 export type Control = { says: string } & (
   | { as: 'length' | 'share'; least: number; most: number; step: number }
+  | { as: 'count'; least: number; most: number }
   | { as: 'choice'; choices: readonly { value: string; words: string }[] }
   | { as: 'columns'; most: number }
   | { as: 'run' }

@@ -47,12 +47,10 @@ export interface PuzzleWork<P extends object, Z> {
   record(puzzle: Z): object
 }
 
-/** What a value of a kind is chosen from. */
-export interface Choice {
-  as: 'choice'
-  says: string
-  choices: readonly { value: string; words: string }[]
-}
+/** What a value of a kind is set with: one of a few words, or a whole number; `says` is its name for those who cannot see the sentence. */
+export type PuzzleControl = { says: string } & (
+  { as: 'choice'; choices: readonly { value: string; words: string }[] } | { as: 'count'; least: number; most: number }
+)
 
 /** A kind of puzzle: one folder of `core/puzzles`. `P`: its values. `Z`: one puzzle with its answer. */
 export interface PuzzleKind<P extends object = object, Z = unknown> {
@@ -67,7 +65,7 @@ export interface PuzzleKind<P extends object = object, Z = unknown> {
   plain: P
   /** Its values in a sentence: "Grids of {size}, {band} to solve." */
   sentence: string
-  controls: { [K in keyof P & string]: Choice }
+  controls: { [K in keyof P & string]: PuzzleControl }
   /** Its maker, solver and drawing: loaded when a puzzle is first wanted. */
   work(): Promise<PuzzleWork<P, Z>>
 }

@@ -3,7 +3,7 @@ import { Input } from 'antd'
 import { type ReactNode, useState } from 'react'
 import { asking, type Control, kindOf, type LogColumn, runName } from '@/core/activity'
 import type { PagePlan, Run } from '@/core/book'
-import { ChoiceValue, NumberValue, Sentence } from '@/parts/Sentence'
+import { ChoiceValue, type NumberForm, NumberValue, Sentence } from '@/parts/Sentence'
 import { Columns } from './Columns'
 
 /** A change of a run, worked out of the run as the store has it when it is written. */
@@ -34,14 +34,7 @@ export function RunSentence({ plan, run, onChange }: { plan: PagePlan; run: Run;
       )
     if (c.as === 'columns') return <b>{countOf(now as LogColumn[])}</b>
     return (
-      <NumberValue
-        label={c.says}
-        value={Number(now)}
-        least={c.least}
-        most={c.most}
-        form={{ ...(c.as === 'share' ? PERCENT : POINTS), step: c.as === 'share' ? c.step * 100 : c.step }}
-        onChange={take}
-      />
+      <NumberValue label={c.says} value={Number(now)} least={c.least} most={c.most} form={formOf(c)} onChange={take} />
     )
   }
   return (
@@ -65,6 +58,11 @@ export function RunSentence({ plan, run, onChange }: { plan: PagePlan; run: Run;
       <Ground run={run} onChange={onChange} />
     </section>
   )
+}
+
+function formOf(control: Control & { as: 'length' | 'share' | 'count' }): NumberForm {
+  if (control.as === 'count') return COUNT
+  return control.as === 'share' ? { ...PERCENT, step: control.step * 100 } : { ...POINTS, step: control.step }
 }
 
 /** Runs that ask something, by what they are called; one that is gone is said to be. */

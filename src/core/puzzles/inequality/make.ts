@@ -22,18 +22,18 @@ export function make(size: number, band: Band, seed: number): Candidate<Inequali
     const cell = open[Math.floor(chance() * open.length)]!
     givens[cell] = solution[cell]!
   }
-  /** Takes signs and numbers away that the ways of a band do not need; whether it came to the wanted band on the way. */
+  /** Takes numbers and then signs away that the ways of a band do not need; whether it came to the wanted band on the way. */
   const takeAway = (by: Band): boolean => {
+    for (const cell of shuffled([...givens.keys()], chance).filter(c => givens[c])) {
+      givens[cell] = 0
+      if (!reasoned(by).difficulty) givens[cell] = solution[cell]!
+    }
     for (const sign of shuffled([...signs], chance)) {
       const before = signs
       signs = signs.filter(s => s !== sign)
       const { difficulty } = reasoned(by)
       if (!difficulty) signs = before
       else if (by === band && difficulty.band === band) return true
-    }
-    for (const cell of shuffled([...givens.keys()], chance).filter(c => givens[c])) {
-      givens[cell] = 0
-      if (!reasoned(by).difficulty) givens[cell] = solution[cell]!
     }
     return false
   }

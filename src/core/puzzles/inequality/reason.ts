@@ -188,7 +188,7 @@ function supposed(notes: Notes): Way | undefined {
 /** Single numbers and signs, as far as they lead: what `supposed` follows, all of a kind at once. */
 function settle(notes: Notes): void {
   const { sets, square, lines } = notes
-  for (let moved = true; moved && !notes.broken; ) {
+  for (let moved = true; moved && !notes.broken;) {
     moved = false
     for (const line of lines) {
       let [once, more, alone, twice] = [0, 0, 0, 0]

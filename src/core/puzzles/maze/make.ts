@@ -139,7 +139,9 @@ function twinOf(rows: number, cols: number, open: Uint8Array, start: number, end
       // Where each way leads after the turn, seen at a cell of the middle: all sixteen sets of them at once.
       const [middle, own] = [cols + 1, to(cols + 1)]
       const turnedWay = ways.map(w => ways.find(v => stepTo(turn.cols, v) === to(middle + stepTo(cols, w)) - own)!)
-      const turnedSet = Array.from({ length: 16 }, (_, set) => ways.reduce((s, w, i) => s | (set & w && turnedWay[i]!), 0))
+      const turnedSet = Array.from({ length: 16 }, (_, set) =>
+        ways.reduce((s, w, i) => s | (set & w && turnedWay[i]!), 0),
+      )
       const turned = new Uint8Array(open.length)
       for (let cell = 0; cell < open.length; cell++) turned[to(cell)] = 97 + turnedSet[open[cell]!]!
       const letters = String.fromCharCode(...turned)
