@@ -21,11 +21,11 @@ const wanted: { name: string; kind: string; params: object; count: number; budge
     budgetMs: 4000,
   },
   {
-    name: 'inequality squares of 5, middling',
-    kind: 'inequality',
-    params: { size: '5', band: 'middling' },
+    name: 'picture logic 15 by 15, middling',
+    kind: 'picture-logic',
+    params: { rows: 15, cols: 15, band: 'middling' },
     count: 200,
-    budgetMs: 4000,
+    budgetMs: 3000,
   },
 ]
 for (const { name, kind, params, count, budgetMs } of wanted) {

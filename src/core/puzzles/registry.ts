@@ -1,11 +1,12 @@
 import { inequality } from './inequality'
 import { maze } from './maze'
 import { mines } from './mines'
+import { pictureLogic } from './picture-logic'
 import type { PuzzleKind } from './puzzle'
 import { sudoku } from './sudoku'
 
 /** Every kind of puzzle there is, in the order they are offered. A new one is a folder of its own and a line here. */
-export const puzzleKinds: readonly PuzzleKind[] = [sudoku, inequality, mines, maze]
+export const puzzleKinds: readonly PuzzleKind[] = [sudoku, inequality, mines, pictureLogic, maze]
 
 const byId = new Map(puzzleKinds.map(k => [k.id, k]))
 export const puzzleKind = (id: string): PuzzleKind | undefined => byId.get(id)

@@ -1,0 +1,27 @@
+import { fields } from '../../trade'
+import { bandChoices, bands } from '../difficulty'
+import { aPuzzle } from '../puzzle'
+import { LEAST, MOST, type PictureLogic, type PictureValues } from './picture'
+
+const { one, shape, whole } = fields
+
+/** A picture in cells, told by the lengths of its filled stretches along each row and column. */
+export const pictureLogic = aPuzzle<PictureValues, PictureLogic>({
+  id: 'picture-logic',
+  name: 'Picture logic',
+  says: 'fill cells by the lengths along rows and columns until a picture stands',
+  schema: () =>
+    shape({
+      rows: whole(LEAST, MOST).required(),
+      cols: whole(LEAST, MOST).required(),
+      band: one(...bands).required(),
+    }) as never,
+  plain: { rows: 15, cols: 15, band: 'middling' },
+  sentence: 'Pictures of {cols} by {rows} cells, {band} to find.',
+  controls: {
+    rows: { as: 'count', says: 'Rows', least: LEAST, most: MOST },
+    cols: { as: 'count', says: 'Columns', least: LEAST, most: MOST },
+    band: { as: 'choice', says: 'Difficulty', choices: bandChoices },
+  },
+  work: async () => (await import('./work')).work,
+})

@@ -1,0 +1,57 @@
+import { seeded } from '../../trade'
+import type { Candidate } from '../puzzle'
+import { nameOfCells } from '../turns'
+import { asked, type PictureLogic, type PictureValues } from './picture'
+import { reason } from './reason'
+
+/** How often left and right of a picture are alike: the eye takes it for something. */
+const MIRRORED = 0.6
+/** Filled cells of a picture, the least and most share. */
+const FILLED = [0.42, 0.62] as const
+/** How often a cell is made like most of those around it. */
+const SMOOTHINGS = 2
+
+/** A picture of blots whose puzzle is as hard as the band; nothing where this one is not. */
+export function make({ rows, cols, band }: PictureValues, seed: number): Candidate<PictureLogic> | undefined {
+  const filled = blots(rows, cols, seeded(seed))
+  const puzzle = asked(rows, cols, filled)
+  // A line without anything in it says all at once; more than a few of them leave half a picture.
+  const bare = [...puzzle.rowClues, ...puzzle.colClues].filter(c => !c.length).length
+  if (bare > 2) return undefined
+  const difficulty = reason(puzzle, band)
+  if (difficulty?.band !== band) return undefined
+  return { puzzle, difficulty, twin: nameOfCells(rows, cols, (r, c) => String(filled[r * cols + c])) }
+}
+
+/** Cells filled by chance, then drawn together: what most of the cells around say goes. */
+function blots(rows: number, cols: number, chance: () => number): Uint8Array {
+  const share = FILLED[0] + chance() * (FILLED[1] - FILLED[0])
+  const mirrored = chance() < MIRRORED
+  let filled = Uint8Array.from({ length: rows * cols }, () => (chance() < share ? 1 : 0))
+  const mirror = (): void => {
+    if (!mirrored) return
+    for (let r = 0; r < rows; r++)
+      for (let c = 0; c < cols >> 1; c++) filled[r * cols + cols - 1 - c] = filled[r * cols + c]!
+  }
+  mirror()
+  for (let i = 0; i < SMOOTHINGS; i++) {
+    filled = filled.map((own, cell) => {
+      const [r, c] = [Math.floor(cell / cols), cell % cols]
+      let sum = own
+      let of = 1
+      for (let y = Math.max(0, r - 1); y <= Math.min(rows - 1, r + 1); y++)
+        for (let x = Math.max(0, c - 1); x <= Math.min(cols - 1, c + 1); x++) {
+          if (y === r && x === c) continue
+          sum += filled[y * cols + x]!
+          of++
+        }
+      return sum * 2 === of ? own : sum * 2 > of ? 1 : 0
+    })
+  }
+  // A little roughness keeps lines from saying all at once.
+  for (let cell = 0; cell < filled.length; cell++) if (chance() < ROUGH) filled[cell]! ^= 1
+  mirror()
+  return filled
+}
+
+const ROUGH = 0.06
