@@ -27,6 +27,13 @@ const wanted: { name: string; kind: string; params: object; count: number; budge
     count: 200,
     budgetMs: 3000,
   },
+  {
+    name: 'loops 10 by 10, middling',
+    kind: 'loop',
+    params: { rows: 10, cols: 10, band: 'middling' },
+    count: 100,
+    budgetMs: 5000,
+  },
 ]
 for (const { name, kind, params, count, budgetMs } of wanted) {
   const start = performance.now()
