@@ -69,6 +69,7 @@ const debian = {
   ghostscript: '/usr/bin/gs',
   'libreoffice-writer-nogui': '/usr/bin/soffice',
   pandoc: '/usr/bin/pandoc',
+  z3: '/usr/bin/z3',
   'default-jre-headless': '/usr/bin/java',
 }
 
