@@ -34,6 +34,13 @@ const wanted: { name: string; kind: string; params: object; count: number; budge
     count: 100,
     budgetMs: 5000,
   },
+  {
+    name: 'kakuro 8 by 8, middling',
+    kind: 'kakuro',
+    params: { rows: 8, cols: 8, band: 'middling' },
+    count: 200,
+    budgetMs: 5000,
+  },
 ]
 for (const { name, kind, params, count, budgetMs } of wanted) {
   const start = performance.now()

@@ -65,6 +65,26 @@ function inequality({ size, givens, signs, solution }: Square & { signs: Sign[] 
   return { rules: [...numbers(size), ...lines(size), ...less, ...given(givens)], answer: filledIn(solution) }
 }
 
+interface Sums {
+  rows: number
+  cols: number
+  runs: { row: number; col: number; length: number; direction: 'across' | 'down'; sum: number }[]
+  solution: number[][]
+}
+
+function kakuro({ rows, cols, runs, solution }: Sums): Told {
+  const open = cellsOf(rows, cols).filter(([r, c]) => solution[r]![c])
+  const rules = open.flatMap(([r, c]) => [
+    `(declare-const ${name(r, c)} Int)`,
+    `(assert (and (<= 1 ${name(r, c)}) (<= ${name(r, c)} 9)))`,
+  ])
+  for (const { row, col, length, direction, sum } of runs) {
+    const cells = all(length).map((i): Cell => (direction === 'down' ? [row + i, col] : [row, col + i]))
+    rules.push(different(cells), `(assert (= ${sum} (+ ${cells.map(([r, c]) => name(r, c)).join(' ')})))`)
+  }
+  return { rules, answer: and(open.map(([r, c]) => `(= ${name(r, c)} ${solution[r]![c]})`)) }
+}
+
 interface Field {
   rows: number
   cols: number
@@ -230,6 +250,8 @@ const told: [kind: string, tell: (record: never) => Told, params: object][] = [
   ['sudoku', sudoku, { size: '6', band: 'easy' }],
   ['inequality', inequality, { size: '5', band: 'middling' }],
   ['inequality', inequality, { size: '6', band: 'easy' }],
+  ['kakuro', kakuro, { rows: 8, cols: 8, band: 'middling' }],
+  ['kakuro', kakuro, { rows: 7, cols: 7, band: 'hard' }],
   ['mines', mines, { rows: 10, cols: 12, share: 20, band: 'hard' }],
   ['picture-logic', pictureLogic, { rows: 10, cols: 12, band: 'middling' }],
   ['picture-logic', pictureLogic, { rows: 10, cols: 10, band: 'stubborn' }],
