@@ -1,6 +1,6 @@
 import { seeded } from '../../trade'
 import { shuffled } from '../chance'
-import type { Band } from '../difficulty'
+import type { Band, Difficulty } from '../difficulty'
 import type { Candidate } from '../puzzle'
 import { nameOfCells } from '../turns'
 import { latticeOf, type Loop, type LoopValues } from './lattice'
@@ -20,14 +20,21 @@ export function make({ rows, cols, band }: LoopValues, seed: number): Candidate<
   const line = Uint8Array.from({ length: sides }, (_, s) => cellsOfSide[s]!.reduce((n, c) => n + within[c]!, 0) & 1)
   const all = Int8Array.from(sidesOfCell, own => own.reduce((n, s) => n + line[s]!, 0))
   const clues = all.slice()
-  let difficulty = reason(rows, cols, clues, band)
+  /** How hard the loop is by the ways of a band as it stands; numbers that say nothing on the way go at once. */
+  const held = (by: Band): Difficulty | undefined => {
+    const found = reason(rows, cols, clues, by)
+    found?.needed.forEach((needed, c) => needed || (clues[c] = -1))
+    return found?.difficulty
+  }
+  let difficulty = held(band)
   if (!difficulty) return undefined
   const order = shuffled([...clues.keys()], chance)
   /** Hides numbers, as many at once as the ways of a band can do without; whether it came to the wanted band on the way. */
-  const hide = (cells: number[], by: Band): boolean => {
+  const hide = (among: number[], by: Band): boolean => {
+    const cells = among.filter(c => clues[c]! >= 0)
     if (!cells.length) return false
     for (const c of cells) clues[c] = -1
-    const without = reason(rows, cols, clues, by)
+    const without = held(by)
     if (without) {
       difficulty = without
       return band !== 'gentle' && without.band === band

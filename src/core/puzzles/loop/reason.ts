@@ -51,6 +51,9 @@ class Known {
   private rings = 0
   /** Steps of what is only supposed are nobody's. */
   private counts = true
+  /** Numbers that said something on the way. */
+  readonly needed: Uint8Array
+  private asked: number[] = []
   /** When something became known around a point last, and a side was looked ahead from. */
   private clock = 0
   readonly moved: Int32Array
@@ -63,6 +66,7 @@ class Known {
   ) {
     const { sides, points, rows, cols, sidesOfPoint } = lattice
     this.state = new Uint8Array(sides)
+    this.needed = new Uint8Array(rows * cols)
     this.linesOfCell = new Int8Array(rows * cols)
     this.openOfCell = new Int8Array(rows * cols).fill(4)
     this.linesOfPoint = new Int8Array(points)
@@ -142,6 +146,11 @@ class Known {
     if (this.rings && !this.broken) this.held()
   }
 
+  private need(cell: number): void {
+    if (this.counts) this.needed[cell] = 1
+    else this.asked.push(cell)
+  }
+
   private use(way: Way): void {
     if (this.counts) this.steps[way] = (this.steps[way] ?? 0) + 1
   }
@@ -152,9 +161,11 @@ class Known {
     const [lines, open] = [this.linesOfCell[c]!, this.openOfCell[c]!]
     if (lines > clue || lines + open < clue) {
       this.broken = true
+      this.need(c)
       return
     }
     if (!open || (lines !== clue && lines + open !== clue)) return
+    this.need(c)
     this.rest(this.lattice.sidesOfCell[c]!, lines === clue ? BARE : LINE)
     this.use('number that has its sides')
   }
@@ -192,7 +203,9 @@ class Known {
     const [p] = this.lattice.pointsOfSide[side]!
     if (this.pieceFrom(p) !== this.drawn) return false
     const beside = this.lattice.cellsOfSide[side]!
-    return this.clues.every((clue, c) => clue < 0 || this.linesOfCell[c]! + (beside.includes(c) ? 1 : 0) === clue)
+    const short = this.clues.findIndex((n, c) => n >= 0 && this.linesOfCell[c]! + (beside.includes(c) ? 1 : 0) !== n)
+    if (short >= 0) this.need(short)
+    return short < 0
   }
 
   /** Sides of the piece of line that ends at a point. */
@@ -213,7 +226,11 @@ class Known {
 
   /** A ring is closed: it must be all there is. */
   private held(): void {
-    if (this.clues.some((clue, c) => clue >= 0 && this.linesOfCell[c] !== clue)) this.broken = true
+    const short = this.clues.findIndex((clue, c) => clue >= 0 && this.linesOfCell[c] !== clue)
+    if (short >= 0) {
+      this.broken = true
+      this.need(short)
+    }
     const first = this.state.indexOf(LINE)
     if (this.pieceFrom(this.lattice.pointsOfSide[first]![0]) !== this.drawn) this.broken = true
   }
@@ -223,6 +240,7 @@ class Known {
     const mark = this.trail.length
     this.counts = false
     for (const to of [LINE, BARE]) {
+      this.asked = []
       this.set(side, to)
       this.settle(most)
       const refuted = this.broken
@@ -230,6 +248,7 @@ class Known {
       this.takeBack(mark)
       if (!refuted) continue
       this.counts = true
+      for (const c of this.asked) this.needed[c] = 1
       this.use(ahead.find(([, n]) => followed <= n + 4)?.[0] ?? 'one supposed and refuted')
       this.set(side, to === LINE ? BARE : LINE)
       return true
@@ -260,8 +279,13 @@ class Known {
   }
 }
 
-/** How hard a loop is by the ways of a band; nothing where they do not lead to its end. */
-export function reason(rows: number, cols: number, clues: Int8Array, band: Band): Difficulty | undefined {
+/** How hard a loop is by the ways of a band, and which numbers said something; nothing where they do not lead to its end. */
+export function reason(
+  rows: number,
+  cols: number,
+  clues: Int8Array,
+  band: Band,
+): { difficulty: Difficulty; needed: Uint8Array } | undefined {
   const lattice = latticeOf(rows, cols)
   const known = new Known(lattice, clues)
   clues.forEach((_n, c) => known.cell(c))
@@ -285,5 +309,5 @@ export function reason(rows: number, cols: number, clues: Int8Array, band: Band)
   if (known.broken || known.length < lattice.sides) return undefined
   const cost = Object.entries(known.steps).reduce((sum, [way, n]) => sum + costs[way as Way] * n, 0)
   const level = begins.filter(b => (cost / (rows * cols)) * 100 >= b).length - 1
-  return { band: bands[level]!, steps: known.steps }
+  return { difficulty: { band: bands[level]!, steps: known.steps }, needed: known.needed }
 }
