@@ -31,6 +31,11 @@ describe.each(puzzleKinds.map(k => [k.id, k] as const))('puzzles of the kind “
       expect(Object.values(difficulty.steps).reduce((a, b) => a + b, 0)).toBeGreaterThan(0)
   })
 
+  test('values that the kind does not have are refused before anything is made of them', async () => {
+    for (const params of [{}, { ...kind.plain, rows: 7.5 }, { ...kind.plain, band: 'fiendish' }])
+      await expect(makePuzzles(kind, params, { seed: 1, count: 1 })).rejects.toThrow('These values make no')
+  })
+
   test('what is printed of it for other programs is whole', async () => {
     const [made] = await makePuzzles(kind, kind.plain, { seed: 8, count: 1 })
     const record = (await kind.work()).record(made!.puzzle)

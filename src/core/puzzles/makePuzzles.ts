@@ -22,6 +22,9 @@ export async function makePuzzles(
   params: object,
   { seed, count, avoid, ticker }: Making,
 ): Promise<Made[]> {
+  // A maker trusts its values: what is no size at all could keep it for ever.
+  if (!kind.schema().isValidSync(params))
+    throw new Fault('values', `These values make no ${kind.name.toLowerCase()} puzzle: set them anew.`)
   const work = await kind.work()
   const made: Made[] = []
   const seen = new Set<string>()
