@@ -20,7 +20,6 @@ export function make({ rows, cols, band }: KakuroValues, seed: number): Candidat
   const bare = runsOf(rows, cols, open)
   const digits = filled(rows * cols, bare, chance)
   if (!digits) return undefined
-  const runsAt = open.reduce<Run[][]>((all, _o, c) => [...all, bare.filter(run => run.cells.includes(c))], [])
   const unclear = (sets: Uint16Array): number[] => [...sets.keys()].filter(c => sets[c]! & (sets[c]! - 1))
   const cells = [...open.keys()].filter(c => open[c])
   // The easy ways are quick: what is hard is what they nearly lead through.
@@ -42,7 +41,7 @@ export function make({ rows, cols, band }: KakuroValues, seed: number): Candidat
     const from = left.length ? left : cells
     const cell = from[Math.floor(chance() * from.length)]!
     const was = digits[cell]!
-    const taken = new Set(runsAt[cell]!.flatMap(run => run.cells.map(c => digits[c]!)))
+    const taken = new Set(bare.filter(run => run.cells.includes(cell)).flatMap(run => run.cells.map(c => digits[c]!)))
     const others = [1, 2, 3, 4, 5, 6, 7, 8, 9].filter(d => !taken.has(d))
     if (!others.length) continue
     digits[cell] = others[Math.floor(chance() * others.length)]!

@@ -36,7 +36,6 @@ class Notes {
   readonly steps: Partial<Record<Way, number>> = {}
   constructor(
     readonly runs: Run[],
-    readonly runsAt: number[][],
     readonly sets: Uint16Array,
   ) {}
 
@@ -143,7 +142,7 @@ function supposed(notes: Notes): boolean {
   cells.sort((a, b) => bitsIn(notes.sets[a]!) - bitsIn(notes.sets[b]!) || a - b)
   for (const cell of cells)
     for (let set = notes.sets[cell]!; set; set &= set - 1) {
-      const trial = new Notes(notes.runs, notes.runsAt, notes.sets.slice())
+      const trial = new Notes(notes.runs, notes.sets.slice())
       trial.sets[cell] = set & -set
       while (!trial.broken && (taken(trial) || madeOf(trial)));
       if (trial.broken) {
@@ -160,9 +159,8 @@ const waysUpTo: Record<Band, number> = { gentle: 3, easy: 3, middling: 3, hard: 
 /** How far the ways of a band lead: what each cell can still hold, and how hard it was where they lead to the end. */
 export function reason(runs: Run[], cells: number, band: Band): { sets: Uint16Array; difficulty?: Difficulty } {
   const sets = new Uint16Array(cells)
-  const runsAt = Array.from({ length: cells }, (): number[] => [])
-  runs.forEach((run, i) => run.cells.forEach(c => runsAt[c]!.push(i) && (sets[c] = ALL)))
-  const notes = new Notes(runs, runsAt, sets)
+  for (const run of runs) for (const c of run.cells) sets[c] = ALL
+  const notes = new Notes(runs, sets)
   const allowed = ways.slice(0, waysUpTo[band])
   while (!notes.broken && allowed.some(way => way(notes)));
   const open = sets.reduce((n, s) => n + (s ? 1 : 0), 0)
