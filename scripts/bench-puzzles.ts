@@ -41,6 +41,13 @@ const wanted: { name: string; kind: string; params: object; count: number; budge
     count: 200,
     budgetMs: 5000,
   },
+  {
+    name: 'nurikabe 8 by 8, middling',
+    kind: 'nurikabe',
+    params: { rows: 8, cols: 8, band: 'middling' },
+    count: 100,
+    budgetMs: 10000,
+  },
 ]
 for (const { name, kind, params, count, budgetMs } of wanted) {
   const start = performance.now()

@@ -3,12 +3,22 @@ import { kakuro } from './kakuro'
 import { loop } from './loop'
 import { maze } from './maze'
 import { mines } from './mines'
+import { nurikabe } from './nurikabe'
 import { pictureLogic } from './picture-logic'
 import type { PuzzleKind } from './puzzle'
 import { sudoku } from './sudoku'
 
 /** Every kind of puzzle there is, in the order they are offered. A new one is a folder of its own and a line here. */
-export const puzzleKinds: readonly PuzzleKind[] = [sudoku, kakuro, inequality, loop, mines, pictureLogic, maze]
+export const puzzleKinds: readonly PuzzleKind[] = [
+  sudoku,
+  kakuro,
+  inequality,
+  loop,
+  nurikabe,
+  mines,
+  pictureLogic,
+  maze,
+]
 
 const byId = new Map(puzzleKinds.map(k => [k.id, k]))
 export const puzzleKind = (id: string): PuzzleKind | undefined => byId.get(id)
