@@ -120,6 +120,8 @@ function Runs({ view, bookId, plan, chosen, sections, set, onChoose }: RunsProps
         menu={{
           items: runKinds.map(k => ({ key: k.id, label: `${k.name}: ${k.says}` })),
           onClick: ({ key }) => add(key),
+          // There are many kinds: the list scrolls before it leaves the window.
+          style: { maxHeight: '45vh', overflowY: 'auto' },
         }}
       >
         <Button>Add a run</Button>

@@ -9,7 +9,7 @@ const { one, shape } = fields
 export const inequality = aPuzzle<InequalityValues, Inequality>({
   id: 'inequality',
   name: 'Inequality square',
-  says: 'each number once in every row and column, and signs that say which is greater',
+  says: 'each number once in every line, and signs that say which is greater',
   schema: () => shape({ size: one(...sizes).required(), band: one(...bands).required() }) as never,
   plain: { size: '5', band: 'middling' },
   sentence: 'Squares of {size}, {band} to solve.',
