@@ -8,7 +8,7 @@ const GAP = 0.42
 const FIGURE = 0.56
 /** Half the height, and half the width, of a sign by the gap it stands in. */
 const SIGN = { half: 0.34, deep: 0.3 }
-/** A cell's corners are a little round: the squares stand apart. */
+/** The line around a cell, by its side. */
 const LINE = { share: 1 / 42, least: 0.45, most: 1.1 }
 
 /** Squares that stand apart, with signs in the gaps between them that open towards the greater number. */

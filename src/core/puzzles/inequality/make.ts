@@ -47,7 +47,7 @@ export function make(size: number, band: Band, seed: number): Candidate<Inequali
   return { puzzle, difficulty, twin: twinOf(puzzle) }
 }
 
-/** Rows and columns that have each number once: a plain one with its rows, columns and numbers shuffled. */
+/** Rows and columns that have each number once. */
 function latinSquare(size: number, chance: () => number): number[] {
   const order = (): number[] => shuffled([...Array(size).keys()], chance)
   for (;;) {

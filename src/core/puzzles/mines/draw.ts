@@ -4,7 +4,7 @@ import type { PuzzleBox } from '../puzzle'
 import type { Mines } from './field'
 
 const FIGURE = 0.56
-/** A mine of an answer, by the side of a cell; the cells without one are toned. */
+/** Half a mine's width in an answer, by the side of a cell; how dark a cell with a number is. */
 const MINE = 0.3
 const SHOWN = 0.08
 
