@@ -14,6 +14,7 @@ const core = [
   'marks',
   'type',
   'intake',
+  'words',
   'puzzles',
   'activity',
   'pages',

@@ -3,6 +3,14 @@ import { makePuzzles, puzzleKind } from '@/core/puzzles'
 
 /** Makes puzzles as budgets name them; prints what each took, as JSON lines. One process, one core. */
 const wanted: { name: string; kind: string; params: object; count: number; budgetMs: number }[] = [
+  { name: 'word searches 15 by 15, 15 words', kind: 'word-search', params: {}, count: 500, budgetMs: 1500 },
+  {
+    name: 'word searches 30 by 30, 40 words',
+    kind: 'word-search',
+    params: { rows: 30, cols: 30, count: 40 },
+    count: 50,
+    budgetMs: 2000,
+  },
   { name: 'sudoku 9, middling', kind: 'sudoku', params: { size: '9', band: 'middling' }, count: 500, budgetMs: 3000 },
   { name: 'sudoku 9, stubborn', kind: 'sudoku', params: { size: '9', band: 'stubborn' }, count: 100, budgetMs: 5000 },
   {
@@ -51,6 +59,7 @@ const wanted: { name: string; kind: string; params: object; count: number; budge
 ]
 for (const { name, kind, params, count, budgetMs } of wanted) {
   const start = performance.now()
-  await makePuzzles(puzzleKind(kind)!, params, { seed: 7, count })
+  const of = puzzleKind(kind)!
+  await makePuzzles(of, { ...of.plain, ...params }, { seed: 7, count })
   process.stdout.write(`${JSON.stringify({ name, count, budgetMs, ms: performance.now() - start })}\n`)
 }

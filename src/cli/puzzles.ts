@@ -1,11 +1,13 @@
 import { parseArgs } from 'node:util'
 import { makePuzzles, type PuzzleControl, type PuzzleKind, puzzleKind, puzzleKinds } from '@/core/puzzles'
 import { Fault } from '@/core/trade'
+import { readWordTable } from '@/core/words'
+import { readFile } from 'node:fs/promises'
 import { whole } from './whole'
 
 const MOST = 100_000
 
-/** `press puzzles KIND …`: with `--json` puzzles and their answers, one object a line (docs/formats.md); without, how hard each is. */
+/** `press puzzles KIND …`: with `--words FILE` of the words in it; with `--json` puzzles and their answers, one object a line (docs/formats.md); without, how hard each is. */
 export async function runPuzzles(args: string[]): Promise<void> {
   const { values, positionals } = parseArgs({
     args,
@@ -14,6 +16,7 @@ export async function runPuzzles(args: string[]): Promise<void> {
       count: { type: 'string' },
       seed: { type: 'string' },
       set: { type: 'string', multiple: true },
+      words: { type: 'string' },
       json: { type: 'boolean' },
     },
   })
@@ -25,7 +28,7 @@ export async function runPuzzles(args: string[]): Promise<void> {
     )
   const count = whole(values.count ?? '1', 'puzzles', 1, MOST)
   const seed = whole(values.seed ?? '1', 'seed', 0, 2 ** 32 - 1)
-  const params = valuesOf(kind, values.set ?? [])
+  const params = { ...valuesOf(kind, values.set ?? []), ...(values.words && (await wordsOf(kind, values.words))) }
   const work = await kind.work()
   for (const { puzzle, difficulty, seed: own } of await makePuzzles(kind, params, { seed, count })) {
     const steps = Object.entries(difficulty.steps).map(([name, n]) => `${name} ${n}`)
@@ -53,7 +56,18 @@ function valuesOf(kind: PuzzleKind, said: string[]): object {
   return params
 }
 
-function valueOf(key: string, control: PuzzleControl, said: string): string | number {
+/** The lists of a file, as the value of the kind that wants words. */
+async function wordsOf(kind: PuzzleKind, file: string): Promise<object> {
+  const [key] = Object.entries(kind.controls as Record<string, PuzzleControl>).find(([, c]) => c.as === 'words') ?? []
+  if (!key) throw new Fault('words', `${kind.name} is made of no words.`)
+  const text = await readFile(file, 'utf8')
+  const { left } = readWordTable(text, 'Words')
+  for (const { line, words, why } of left) process.stderr.write(`Line ${line}, “${words}”: ${why}; left out.\n`)
+  return { [key]: { bank: '', text } }
+}
+
+function valueOf(key: string, control: PuzzleControl, said: string): unknown {
+  if (control.as === 'words') return { bank: said, text: '' }
   if (control.as === 'count') return whole(said, key, control.least, control.most)
   const choices = control.choices.map(c => c.value)
   if (!choices.includes(said))

@@ -66,7 +66,13 @@ export class RunPress {
     const { params, seed, pages } = run
     const key = JSON.stringify([kind.id, params, seed, kind.alike ? 0 : pages, other?.run])
     if (this.made.has(key)) return this.made.get(key)
-    return this.made.set(key, await kind.make({ params, seed, pages, other, ticker }))
+    try {
+      return this.made.set(key, await kind.make({ params, seed, pages, other, ticker }))
+    } catch (e) {
+      // What is wrong with values is wrong with those of this run.
+      if (e instanceof Fault && e.place === undefined) throw new Fault(e.code, e.message, run.id, e.remedy)
+      throw e
+    }
   }
 
   /** Says that a whole plan was drawn: what neither it nor the one before asked for is let go. */

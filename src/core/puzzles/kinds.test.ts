@@ -45,7 +45,6 @@ describe.each(puzzleKinds.map(k => [k.id, k] as const))('puzzles of the kind “
   test('is drawn within its box, small and large, high and wide; its answer is another drawing', async () => {
     const work = await kind.work()
     const [made] = await makePuzzles(kind, kind.plain, { seed: 8, count: 1 })
-    const ratio = work.ratio(made!.puzzle)
     const drawn = async (answer: boolean, width: number, height: number): Promise<Layer> => {
       const out = new LayerBuilder()
       await work.draw({
@@ -59,13 +58,13 @@ describe.each(puzzleKinds.map(k => [k.id, k] as const))('puzzles of the kind “
       })
       return out.build()
     }
-    for (const [width, height] of [
-      [80, 80 / ratio],
-      [300, 300 / ratio],
-      [560, 560 / ratio],
-      [400, 300],
-    ] as const) {
-      const [puzzle, answer] = [await drawn(false, width, height), await drawn(true, width, height)]
+    const boxes = (answer: boolean): [number, number][] => {
+      const ratio = work.ratio(made!.puzzle, answer)
+      return [...[80, 300, 560].map((w): [number, number] => [w, w / ratio]), [400, 300]]
+    }
+    const answers = boxes(true)
+    for (const [i, [width, height]] of boxes(false).entries()) {
+      const [puzzle, answer] = [await drawn(false, width, height), await drawn(true, ...answers[i]!)]
       expect(answer).not.toEqual(puzzle)
       for (const item of [...puzzle.items, ...answer.items]) {
         if (item.kind !== 'path') continue
@@ -79,7 +78,8 @@ describe.each(puzzleKinds.map(k => [k.id, k] as const))('puzzles of the kind “
       }
       const words = (layer: Layer): number =>
         pageText({ layers: [{ layer, x: 0, y: 0 }] } as PageMarks).replace(/\s/g, '').length
-      expect(words(answer)).toBeGreaterThanOrEqual(words(puzzle))
+      // Lists and clues may stay behind; what is answered is there.
+      if (words(puzzle)) expect(words(answer)).toBeGreaterThan(0)
     }
   })
 })

@@ -33,7 +33,7 @@ export async function makePuzzles(
     for (let attempt = 0; attempt < TRIES && !next; attempt++) {
       await ticker?.({ stage: `Making ${kind.name.toLowerCase()} puzzles`, done: i, of: count })
       const own = seedOf(`${kind.id}/${seed}/${i}/${attempt}`)
-      const candidate = work.make(params, own)
+      const candidate = work.make(params, own, { index: i, run: seed })
       if (!candidate || seen.has(candidate.twin) || avoid?.has(candidate.twin)) continue
       const proof = work.prove(candidate.puzzle)
       if (proof.answers === 1 && proof.agrees) next = { ...candidate, seed: own }

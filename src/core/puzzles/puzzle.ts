@@ -35,21 +35,32 @@ export interface PuzzleBox<Z> {
   styleOf(face: string, size: number): Promise<TextStyle>
 }
 
+/** Which puzzle of its run one is, from 0, and the run's own seed: what is dealt over all of them is dealt by both. */
+export interface InRun {
+  index: number
+  run: number
+}
+
 /** What a kind of puzzle does; all of it the same for the same values on every machine. */
 export interface PuzzleWork<P extends object, Z> {
   /** A puzzle, or nothing where this seed leads to none within a budget of steps. Throws a Fault where the values lead to none at all. */
-  make(params: P, seed: number): Candidate<Z> | undefined
+  make(params: P, seed: number, at: InRun): Candidate<Z> | undefined
   prove(puzzle: Z): Proof
-  /** Width by height of its drawing. */
-  ratio(puzzle: Z): number
+  /** Width by height of its drawing, or of its answer's. */
+  ratio(puzzle: Z, answer: boolean): number
   draw(on: PuzzleBox<Z>): void | Promise<void>
   /** What `press puzzles` prints of it: puzzle and answer, complete enough for another program to check. docs/formats.md. */
   record(puzzle: Z): object
 }
 
-/** What a value of a kind is set with: one of a few words, or a whole number; `says` is its name for those who cannot see the sentence. */
+/**
+ * What a value of a kind is set with: one of a few words, a whole number, or a source of words (`clued`: each wants its clue); `says` is
+ * its name for those who cannot see the sentence.
+ */
 export type PuzzleControl = { says: string } & (
-  { as: 'choice'; choices: readonly { value: string; words: string }[] } | { as: 'count'; least: number; most: number }
+  | { as: 'choice'; choices: readonly { value: string; words: string }[] }
+  | { as: 'count'; least: number; most: number }
+  | { as: 'words'; clued: boolean }
 )
 
 /** A kind of puzzle: one folder of `core/puzzles`. `P`: its values. `Z`: one puzzle with its answer. */

@@ -60,11 +60,12 @@ export function PagePlanRoom({ bookId }: { bookId: string }) {
                   onTurn={setAt}
                 />
               )}
-              {!leaves && (
+              {!leaves && !view.trouble && (
                 <p className="waiting" role="status">
-                  {view.trouble ?? 'drawing …'}
+                  drawing …
                 </p>
               )}
+              <RunTrouble bookId={bookId} view={view} />
             </aside>
           </div>
         )}
@@ -74,6 +75,30 @@ export function PagePlanRoom({ bookId }: { bookId: string }) {
         asks={view.trouble ?? (view.settling && figures ? 'settling …' : figures?.findings[0]?.message)}
       />
     </>
+  )
+}
+
+/** What keeps the plan from being drawn, and what would mend it where the press knows. */
+function RunTrouble({ bookId, view: { trouble, remedy, book } }: { bookId: string; view: OpenBook }) {
+  const commit = useCommit(bookId)
+  if (!trouble) return null
+  const run = book?.plan?.runs.find(r => r.id === remedy?.run)
+  const mend = (): void =>
+    void commit('Mend a run', r => ({
+      plan: {
+        ...r.plan!,
+        runs: r.plan!.runs.map(x => (x.id === remedy!.run ? { ...x, params: { ...x.params, ...remedy!.values } } : x)),
+      },
+    }))
+  return (
+    <p className="waiting" role="alert">
+      {trouble}{' '}
+      {run && (
+        <Button size="small" onClick={mend}>
+          {remedy!.says}
+        </Button>
+      )}
+    </p>
   )
 }
 

@@ -3,8 +3,10 @@ import { Input } from 'antd'
 import { type ReactNode, useState } from 'react'
 import { asking, type Control, kindOf, type LogColumn, runName } from '@/core/activity'
 import type { PagePlan, Run } from '@/core/book'
+import type { WordSource } from '@/core/words'
 import { ChoiceValue, type NumberForm, NumberValue, Sentence } from '@/parts/Sentence'
 import { Columns } from './Columns'
+import { WordsOf, WordsValue } from './Words'
 
 /** A change of a run, worked out of the run as the store has it when it is written. */
 export type ChangeRun = (label: string, next: (r: Run) => Partial<Run>, merge?: boolean) => Promise<boolean>
@@ -20,6 +22,7 @@ export function RunSentence({ plan, run, onChange }: { plan: PagePlan; run: Run;
   const kind = kindOf(run.kind)
   const controls = kind?.controls as Record<string, Control> | undefined
   const table = controls && Object.keys(controls).find(k => controls[k]!.as === 'columns')
+  const words = controls && Object.keys(controls).find(k => controls[k]!.as === 'words')
   const set = (name: string, says: string, value: unknown, merge = true): Promise<boolean> =>
     onChange(`${says} of ${runName(run)}`, r => ({ params: { ...r.params, [name]: value } }), merge)
 
@@ -32,6 +35,8 @@ export function RunSentence({ plan, run, onChange }: { plan: PagePlan; run: Run;
       return (
         <ChoiceValue label={c.says} value={String(now)} choices={runsToAnswer(plan, String(now))} onChange={take} />
       )
+    if (c.as === 'words')
+      return <WordsValue source={now as WordSource} onChange={(v, merge) => set(name, c.says, v, merge)} />
     if (c.as === 'columns') return <b>{countOf(now as LogColumn[])}</b>
     return (
       <NumberValue label={c.says} value={Number(now)} least={c.least} most={c.most} form={formOf(c)} onChange={take} />
@@ -52,6 +57,13 @@ export function RunSentence({ plan, run, onChange }: { plan: PagePlan; run: Run;
           onChange={(label, next, merge) =>
             onChange(label, r => ({ params: { ...r.params, [table]: next(r.params[table] as LogColumn[]) } }), merge)
           }
+        />
+      )}
+      {words && (
+        <WordsOf
+          source={run.params[words] as WordSource}
+          clued={(controls[words] as Control & { clued: boolean }).clued}
+          onChange={(source, merge) => set(words, 'Words', source, merge)}
         />
       )}
       <Heading run={run} onChange={onChange} />

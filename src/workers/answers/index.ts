@@ -6,6 +6,7 @@ import { covers } from './covers'
 import type { delivery as Delivery } from './delivery'
 import { files } from './files'
 import { pages } from './pages'
+import { words } from './words'
 
 // What makes files is loaded when one is made: it has no part in a book's first pages.
 const delivery = async (): Promise<typeof Delivery> => (await import('./delivery')).delivery
@@ -20,6 +21,7 @@ export const answers = {
   ...books,
   ...pages,
   ...covers,
+  ...words,
   interiorFile: async (...of: Parameters<typeof Delivery.interiorFile>) => (await delivery()).interiorFile(...of),
   templates: async (...of: Parameters<typeof Delivery.templates>) => (await delivery()).templates(...of),
   pack: async (...of: Parameters<typeof Delivery.pack>) => (await delivery()).pack(...of),

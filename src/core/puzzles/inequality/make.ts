@@ -1,5 +1,4 @@
-import { seeded } from '../../trade'
-import { shuffled } from '../chance'
+import { seeded, shuffled } from '../../trade'
 import { type Band, bands } from '../difficulty'
 import type { Candidate } from '../puzzle'
 import { sharedName, turns } from '../turns'

@@ -1,5 +1,4 @@
-import { seeded } from '../../trade'
-import { shuffled } from '../chance'
+import { seeded, shuffled } from '../../trade'
 import type { Band, Difficulty } from '../difficulty'
 import type { Candidate } from '../puzzle'
 import { nameOfCells } from '../turns'

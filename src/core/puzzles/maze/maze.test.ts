@@ -102,7 +102,7 @@ test('is drawn within its box at any size, the way through only in the answer', 
   for (const width of [60, 300, 560])
     for (const answer of [false, true]) {
       const out = new LayerBuilder()
-      const height = width / work.ratio(made!.puzzle)
+      const height = width / work.ratio(made!.puzzle, false)
       await work.draw({
         out,
         puzzle: made!.puzzle,

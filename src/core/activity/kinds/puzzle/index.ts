@@ -22,7 +22,7 @@ export function puzzleRun(kind: PuzzleKind): RunKind {
     top = 0,
   ): Promise<void> => {
     const work = await kind.work()
-    const ratio = work.ratio(made.puzzle)
+    const ratio = work.ratio(made.puzzle, answer)
     const width = Math.min(room.width, (room.height - top) * ratio)
     const height = width / ratio
     const own = new LayerBuilder()
@@ -45,7 +45,7 @@ export function puzzleRun(kind: PuzzleKind): RunKind {
     draw: ({ made, index, out, place, styleOf, room, top }) =>
       drawIn(made[index]!, { out, place, styleOf, ...room }, false, top),
     answers: {
-      ratio: async (made, index) => (await kind.work()).ratio((made as Made[])[index]!.puzzle),
+      ratio: async (made, index) => (await kind.work()).ratio((made as Made[])[index]!.puzzle, true),
       draw: (made, index, on) => drawIn((made as Made[])[index]!, on, true),
     },
   })

@@ -1,0 +1,1 @@
+export { offences } from '@/core/words/offence'

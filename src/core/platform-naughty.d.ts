@@ -1,0 +1,5 @@
+declare module 'naughty-words' {
+  /** Words by language. */
+  const lists: Record<string, string[]>
+  export default lists
+}

@@ -1,0 +1,34 @@
+import { fields } from '../../trade'
+import { bandChoices, bands } from '../difficulty'
+import { type LetterGrid, marked, markedChoices } from '../letter-grid/grid'
+import { aPuzzle } from '../puzzle'
+import type { NumberSearchValues } from './values'
+
+const { one, shape, whole } = fields
+
+/** Numbers to be found in a grid of figures. */
+export const numberSearch = aPuzzle<NumberSearchValues, LetterGrid>({
+  id: 'number-search',
+  name: 'Number search',
+  says: 'find the numbers of a list among the figures',
+  schema: () =>
+    shape({
+      count: whole(3, 80).required(),
+      figures: whole(3, 9).required(),
+      rows: whole(6, 40).required(),
+      cols: whole(6, 40).required(),
+      band: one(...bands).required(),
+      marked: one(...marked).required(),
+    }) as never,
+  plain: { count: 18, figures: 6, rows: 15, cols: 15, band: 'middling', marked: 'tone' },
+  sentence: '{count} numbers of {figures} figures in grids of {cols} by {rows}, {band} to find. Answers have {marked}.',
+  controls: {
+    count: { as: 'count', says: 'Numbers in a puzzle', least: 3, most: 80 },
+    figures: { as: 'count', says: 'Figures of a number', least: 3, most: 9 },
+    rows: { as: 'count', says: 'Rows', least: 6, most: 40 },
+    cols: { as: 'count', says: 'Columns', least: 6, most: 40 },
+    band: { as: 'choice', says: 'Difficulty', choices: bandChoices },
+    marked: { as: 'choice', says: 'Marks of an answer', choices: markedChoices },
+  },
+  work: async () => (await import('./work')).work,
+})

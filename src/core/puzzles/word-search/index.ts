@@ -1,0 +1,88 @@
+import { fields } from '../../trade'
+import { sourceSchema } from '../../words'
+import { bandChoices, bands } from '../difficulty'
+import { type LetterGrid, marked, markedChoices } from '../letter-grid/grid'
+import { aPuzzle } from '../puzzle'
+import { LEAST, MOST, ways, type WordSearchValues } from './values'
+
+const { one, shape, whole } = fields
+
+/** Words to be found in a grid of letters, along its lines in up to eight directions. */
+export const wordSearch = aPuzzle<WordSearchValues, LetterGrid>({
+  id: 'word-search',
+  name: 'Word search',
+  says: 'find the words of a list among the letters',
+  schema: () =>
+    shape({
+      words: sourceSchema(),
+      count: whole(3, 80).required(),
+      deal: one('once', 'again').required(),
+      rows: whole(LEAST, MOST).required(),
+      cols: whole(LEAST, MOST).required(),
+      size: one('held', 'grown').required(),
+      directions: one(...ways).required(),
+      overlap: whole(0, 40).required(),
+      message: one('none', 'saying').required(),
+      band: one(...bands).required(),
+      marked: one(...marked).required(),
+    }) as never,
+  plain: {
+    words: { bank: 'harbour', text: '' },
+    count: 15,
+    deal: 'again',
+    rows: 15,
+    cols: 15,
+    size: 'held',
+    directions: 'band',
+    overlap: 10,
+    message: 'none',
+    band: 'middling',
+    marked: 'tone',
+  },
+  sentence:
+    '{count} words of {words}, {deal}, in grids of {cols} by {rows} letters {size}. They read {directions}, {overlap} in a hundred of their letters crossed, {band} to find. The letters left over {message}. Answers have {marked}.',
+  controls: {
+    words: { as: 'words', says: 'Words', clued: false },
+    count: { as: 'count', says: 'Words in a puzzle', least: 3, most: 80 },
+    deal: {
+      as: 'choice',
+      says: 'How often words come',
+      choices: [
+        { value: 'again', words: 'all of them before one comes again' },
+        { value: 'once', words: 'each only once' },
+      ],
+    },
+    rows: { as: 'count', says: 'Rows', least: LEAST, most: MOST },
+    cols: { as: 'count', says: 'Columns', least: LEAST, most: MOST },
+    size: {
+      as: 'choice',
+      says: 'Size of the grid',
+      choices: [
+        { value: 'held', words: 'and no more' },
+        { value: 'grown', words: 'or as many as the words want' },
+      ],
+    },
+    directions: {
+      as: 'choice',
+      says: 'Directions',
+      choices: [
+        { value: 'band', words: 'as the difficulty asks' },
+        { value: 'forward', words: 'along and down' },
+        { value: 'slanting', words: 'along, down and slanting' },
+        { value: 'all', words: 'in all eight directions' },
+      ],
+    },
+    overlap: { as: 'count', says: 'Crossed letters in a hundred', least: 0, most: 40 },
+    message: {
+      as: 'choice',
+      says: 'Letters left over',
+      choices: [
+        { value: 'none', words: 'say nothing' },
+        { value: 'saying', words: 'begin with a saying' },
+      ],
+    },
+    band: { as: 'choice', says: 'Difficulty', choices: bandChoices },
+    marked: { as: 'choice', says: 'Marks of an answer', choices: markedChoices },
+  },
+  work: async () => (await import('./work')).work,
+})

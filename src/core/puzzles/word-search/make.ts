@@ -1,0 +1,119 @@
+import { Fault, once, seeded, seedOf, shuffled } from '../../trade'
+import { type DealtWord, dealt, gridLetters, listsOf, offences, sayings } from '../../words'
+import { type Direction, directions, type LetterGrid, wholeBed } from '../letter-grid/grid'
+import { fill } from '../letter-grid/fill'
+import { type Laid, lay } from '../letter-grid/lay'
+import { measure, mixes } from '../letter-grid/measure'
+import { pool } from '../letter-grid/pool'
+import type { Candidate, InRun } from '../puzzle'
+import { nameOfCells } from '../turns'
+import { MOST, type WordSearchValues } from './values'
+
+/** Layings that are tried before it is said that a word has no place. */
+const LAYINGS = 12
+
+const allowed: Record<WordSearchValues['directions'], readonly Direction[]> = {
+  band: directions,
+  forward: ['E', 'S'],
+  slanting: ['E', 'S', 'SE', 'NE'],
+  all: directions,
+}
+
+/** Words dealt to this puzzle, laid, and the rest filled. Throws a Fault where words lack, or find no place. */
+export function make(values: WordSearchValues, seed: number, at: InRun): Candidate<LetterGrid> | undefined {
+  const chance = seeded(seed)
+  const words = dealt(listsOf(values.words), {
+    count: values.count,
+    index: at.index,
+    seed: at.run,
+    once: values.deal === 'once',
+    suits: w => w.letters.length >= 3 && w.letters.length <= longest(values),
+    agree: apart,
+  })
+  const { bed, laid } = layAll(values, words, chance)
+  const free = bed.open.filter((open, cell) => open && laid.letters[cell] === '').length
+  const message = values.message === 'saying' ? sayingFor(free, at, chance) : undefined
+  const letters = fill(bed, laid, { pool: pool(words, values.band), message: message?.letters ?? '', chance })
+  if (!letters) return undefined
+  const difficulty = measure(bed, laid.placed, letters)
+  if (difficulty.band !== values.band) return undefined
+  const puzzle = { ...bed, letters, words: laid.placed, marked: values.marked, message }
+  return { puzzle, difficulty, twin: nameOfCells(bed.rows, bed.cols, (r, c) => letters[r * bed.cols + c]!) }
+}
+
+const longest = ({ rows, cols, size }: WordSearchValues): number => (size === 'grown' ? MOST : Math.max(rows, cols))
+
+/** A word that stands inside another, forth or back, would be found there as well. */
+function apart(a: DealtWord, b: DealtWord): boolean {
+  const [short, long] = a.letters.length < b.letters.length ? [a, b] : [b, a]
+  return !long.letters.includes(short.letters) && !long.letters.includes(backwards(short.letters))
+}
+const backwards = (letters: string): string => Array.from(letters).reverse().join('')
+
+/** Lays the words in a grid as large as said, or grown until they fit. */
+function layAll(values: WordSearchValues, words: DealtWord[], chance: () => number) {
+  const mix = { ...mixes[values.band] }
+  for (const d of directions) if (!allowed[values.directions].includes(d)) mix[d] = 0
+  if (directions.every(d => !mix[d]))
+    throw new Fault('band', `Words that read only so are never ${values.band}: choose other directions.`)
+  const laying = { mix, overlap: values.overlap / 100, chance }
+  const tryAt = (more: number): { laid?: Extract<Laid, { placed: unknown }>; homeless: string[] } => {
+    const bed = wholeBed(values.rows + more, values.cols + more)
+    const homeless: string[] = []
+    for (let i = 0; i < LAYINGS; i++) {
+      const laid = lay(bed, words, laying)
+      if ('placed' in laid) return { laid, homeless }
+      homeless.push(laid.homeless)
+    }
+    return { homeless }
+  }
+  const most = MOST - Math.max(values.rows, values.cols)
+  for (let more = 0; more <= most; more++) {
+    const { laid, homeless } = tryAt(more)
+    if (laid && (more === 0 || values.size === 'grown'))
+      return { bed: wholeBed(values.rows + more, values.cols + more), laid }
+    if (laid || more === most)
+      throw noPlace([...new Set(values.size === 'grown' ? homeless : tryAt(0).homeless)], values, laid ? more : 0)
+  }
+  throw noPlace([], values, 0)
+}
+
+/** Which words, and what would help: a grid that was tried and takes them. */
+function noPlace(homeless: readonly string[], { rows, cols, directions: way }: WordSearchValues, more: number): Fault {
+  const named = homeless.slice(0, 4).map(w => `“${w}”`)
+  const which = named.length ? named.join(', ') : 'Some words'
+  return new Fault(
+    'no-place',
+    `${which} ${named.length > 1 || !named.length ? 'find' : 'finds'} no place in ${cols} by ${rows}: ${
+      more ? `${cols + more} by ${rows + more} takes them; so may fewer words` : 'fewer words would help'
+    }${way === 'forward' || way === 'slanting' ? ', or more directions' : ''}.`,
+    undefined,
+    more
+      ? { says: `Make it ${cols + more} by ${rows + more}`, values: { rows: rows + more, cols: cols + more } }
+      : undefined,
+  )
+}
+
+/** Sayings none of whose letters, read on or back, spell a word that offends: their lines stand in the grid as they are. */
+const clean = once(() => {
+  const bad = offences()
+  return sayings
+    .map(words => ({ words, letters: gridLetters(words) }))
+    .filter(({ letters }) => !bad.some(b => letters.includes(b) || letters.includes(backwards(b))))
+})
+/** Of so many in turn the one is taken that leaves the least over. */
+const FEW = 8
+
+/** A saying for the letters left over; others for other puzzles of the run, as far as they go. */
+function sayingFor(free: number, { index, run }: InRun, chance: () => number): { words: string; letters: string } {
+  const fits = shuffled([...clean()], seeded(seedOf(`sayings/${run}`))).filter(s => s.letters.length <= free)
+  if (!fits.length)
+    throw new Fault(
+      'message',
+      `Only ${free} letters are left over, too few for a saying: take fewer words or a larger grid.`,
+    )
+  const few = Array.from({ length: Math.min(FEW, fits.length) }, (_, i) => fits[(index * FEW + i) % fits.length]!)
+  few.sort((a, b) => b.letters.length - a.letters.length)
+  // Where the first makes no grid, another try may take the second.
+  return few[Math.floor(chance() ** 3 * few.length)]!
+}

@@ -1,0 +1,26 @@
+import type { WordSource } from '../../words'
+import type { Band } from '../difficulty'
+import type { Marked } from '../letter-grid/grid'
+
+export const ways = ['band', 'forward', 'slanting', 'all'] as const
+
+export interface WordSearchValues {
+  words: WordSource
+  /** Words in a puzzle. */
+  count: number
+  /** Each word once in the run, or again when all are through. */
+  deal: 'once' | 'again'
+  rows: number
+  cols: number
+  /** The grid as large as said, or from there as large as the words want. */
+  size: 'held' | 'grown'
+  directions: (typeof ways)[number]
+  /** Letters in a hundred that stand in a cell of another word. */
+  overlap: number
+  message: 'none' | 'saying'
+  band: Band
+  marked: Marked
+}
+
+export const LEAST = 6
+export const MOST = 40

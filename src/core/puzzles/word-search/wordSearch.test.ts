@@ -1,0 +1,188 @@
+import { describe, expect, test } from '@jest/globals'
+import fc from 'fast-check'
+import { cases } from '../../../../tests/support/deep'
+import { type Fault, seeded } from '../../trade'
+import { offences, plainLetters } from '../../words'
+import { type Bed, directions, type LetterGrid, steps, wholeBed } from '../letter-grid/grid'
+import { fill } from '../letter-grid/fill'
+import { prove } from '../letter-grid/find'
+import { lay } from '../letter-grid/lay'
+import { makePuzzles } from '../makePuzzles'
+import { puzzleKind } from '../registry'
+
+const kind = puzzleKind('word-search')!
+const made = async (params: object, count: number, seed = 6): Promise<LetterGrid[]> =>
+  (await makePuzzles(kind, { ...kind.plain, ...params }, { seed, count })).map(m => m.puzzle as LetterGrid)
+const own = (text: string) => ({ words: { bank: '', text } })
+
+/** A third opinion: from every open cell in every direction, letter by letter. Cells of each place, in order. */
+function placesOf(word: string, { rows, cols, letters }: Pick<LetterGrid, 'rows' | 'cols' | 'letters'>): number[][] {
+  const out: number[][] = []
+  for (let row = 0; row < rows; row++)
+    for (let col = 0; col < cols; col++)
+      for (const d of directions) {
+        const cells: number[] = []
+        for (let i = 0; i < word.length; i++) {
+          const [r, c] = [row + steps[d][0] * i, col + steps[d][1] * i]
+          if (r < 0 || c < 0 || r >= rows || c >= cols || letters[r * cols + c] !== word[i]) break
+          cells.push(r * cols + c)
+        }
+        if (cells.length === word.length) out.push(cells)
+      }
+  return out
+}
+const key = (cells: number[]): string => [...cells].sort((a, b) => a - b).join()
+
+/** Lines of a grid, with what stands in them without accents. */
+function linesOf({ rows, cols, letters }: LetterGrid): { text: string; cells: number[] }[] {
+  const out: { text: string; cells: number[] }[] = []
+  for (const d of directions)
+    for (let row = 0; row < rows; row++)
+      for (let col = 0; col < cols; col++) {
+        const [down, right] = steps[d]
+        const before = [row - down, col - right]
+        if (before[0]! >= 0 && before[1]! >= 0 && before[0]! < rows && before[1]! < cols) continue
+        const cells: number[] = []
+        for (let r = row, c = col; r >= 0 && c >= 0 && r < rows && c < cols; r += down, c += right)
+          cells.push(r * cols + c)
+        out.push({ text: cells.map(at => plainLetters(letters[at]!) || '.').join(''), cells })
+      }
+  return out
+}
+
+test('every word stands once, and no line spells a word that offends but within one of the list', async () => {
+  const grids = [
+    ...(await made({}, cases(10, 300))),
+    ...(await made(
+      { words: { bank: 'birds', text: '' }, rows: 20, cols: 12, count: 24, band: 'stubborn' },
+      cases(4, 100),
+    )),
+  ]
+  const bad = offences()
+  for (const grid of grids) {
+    const homes = grid.words.map(w => {
+      const places = placesOf(w.letters, grid)
+      expect([w.word, new Set(places.map(key)).size]).toEqual([w.word, 1])
+      return new Set(places[0])
+    })
+    for (const { text, cells } of linesOf(grid))
+      for (const word of bad)
+        for (let at = text.indexOf(word); at >= 0; at = text.indexOf(word, at + 1)) {
+          const here = cells.slice(at, at + word.length)
+          expect([word, homes.some(h => here.every(c => h.has(c)))]).toEqual([word, true])
+        }
+  }
+})
+
+test('a word that reads the same both ways is found once; accents stay, and phrases lose their spaces', async () => {
+  const words = 'level\nkayak\nÉclair\nrowing boat\nmañana\nStraße\nquay\nbuoy'
+  const [grid] = await made({ ...own(words), count: 8, rows: 13, cols: 13, band: 'hard' }, 1)
+  expect(new Set(grid!.words.map(w => w.letters))).toEqual(
+    new Set(['LEVEL', 'KAYAK', 'ÉCLAIR', 'ROWINGBOAT', 'MAÑANA', 'STRASSE', 'QUAY', 'BUOY']),
+  )
+  expect(prove(grid!)).toEqual({ answers: 1, agrees: true })
+  expect(new Set(placesOf('LEVEL', grid!).map(key)).size).toBe(1)
+})
+
+test('letters cross about as often as wanted', async () => {
+  for (const overlap of [0, 10, 20]) {
+    const grids = await made({ overlap, rows: 16, cols: 16, count: 20 }, cases(6, 100))
+    for (const { words, letters, cols } of grids) {
+      const all = words.reduce((n, w) => n + w.letters.length, 0)
+      const cells = new Set(
+        words.flatMap(w =>
+          Array.from(
+            w.letters,
+            (_l, i) => (w.row + steps[w.direction][0] * i) * cols + w.col + steps[w.direction][1] * i,
+          ),
+        ),
+      )
+      expect(letters).toHaveLength(256)
+      expect(Math.abs(((all - cells.size) / all) * 100 - overlap)).toBeLessThanOrEqual(5)
+    }
+  }
+})
+
+test('the letters left over say the message, in the order of reading', async () => {
+  for (const grid of await made({ message: 'saying' }, cases(5, 100))) {
+    const covered = new Set(grid.words.flatMap(w => placesOf(w.letters, grid)[0]!))
+    const left = grid.letters.filter((_l, at) => !covered.has(at)).join('')
+    expect(grid.message!.letters).toBe(plainLetters(grid.message!.words))
+    expect(left.startsWith(grid.message!.letters)).toBe(true)
+  }
+})
+
+test('what has no place is said by name, with a grid that takes it; grown, the grid takes it at once', async () => {
+  const values = { rows: 8, cols: 8, count: 12 }
+  const fault = await made(values, 1).then(
+    () => undefined,
+    e => e as Fault,
+  )
+  expect(fault!.message).toMatch(/^“.+ no place in 8 by 8: (\d+) by \1 takes them; so may fewer words\.$/)
+  const [mended] = await made({ ...values, ...fault!.remedy!.values }, 1)
+  expect(mended!.rows).toBe(fault!.remedy!.values.rows)
+  const [grown] = await made({ ...values, size: 'grown' }, 1)
+  expect(grown!.words).toHaveLength(12)
+  expect(grown!.rows).toBeGreaterThan(8)
+})
+
+test('words that only read forwards are never stubborn, and that is said', async () => {
+  await expect(made({ directions: 'forward', band: 'stubborn', words: { bank: 'sea', text: '' } }, 1)).rejects.toThrow()
+  const [grid] = await made({ directions: 'forward', band: 'gentle' }, 1)
+  expect(new Set(grid!.words.map(w => w.direction)).size).toBeLessThanOrEqual(2)
+})
+
+test('one list is dealt over all puzzles: no word comes again before the others', async () => {
+  const grids = await made({ count: 15, deal: 'once' }, 4)
+  const words = grids.flatMap(g => g.words.map(w => w.letters))
+  expect(new Set(words).size).toBe(60)
+  await expect(made({ count: 15, deal: 'once' }, 5)).rejects.toThrow('enough for 4 puzzles of 15')
+})
+
+describe('the second solver', () => {
+  const cell = fc.constantFrom(...'ABC')
+  const some = fc.record({
+    rows: fc.integer({ min: 1, max: 5 }),
+    cols: fc.integer({ min: 1, max: 5 }),
+    signs: fc.array(fc.oneof({ weight: 8, arbitrary: cell }, fc.constant('')), { minLength: 25, maxLength: 25 }),
+    word: fc.string({ unit: cell, minLength: 2, maxLength: 4 }),
+  })
+  test('counts places as somebody does who reads from every cell', () => {
+    fc.assert(
+      fc.property(some, ({ rows, cols, signs, word }) => {
+        const letters = signs.slice(0, rows * cols)
+        const open = Uint8Array.from(letters, l => (l ? 1 : 0))
+        const places = placesOf(word, { rows, cols, letters })
+        const different = new Set(places.map(key)).size
+        const at = places[0]?.[0] ?? 0
+        const grid: LetterGrid = {
+          ...{ rows, cols, open, letters, marked: 'tone' },
+          words: [{ word, letters: word, row: Math.floor(at / cols), col: at % cols, direction: 'E' }],
+        }
+        const proof = prove(grid)
+        expect(proof.answers).toBe(Math.min(2, different))
+        if (different === 1) {
+          expect(proof.agrees).toBe(true)
+          // The word's other end is not where it begins, but where it reads the same from there.
+          const back = { ...grid.words[0]!, row: Math.floor(places[0]!.at(-1)! / cols), col: places[0]!.at(-1)! % cols }
+          const same = Array.from(word).reverse().join('') === word
+          expect(prove({ ...grid, words: [back] }).agrees).toBe(same)
+        }
+      }),
+      { numRuns: cases(500, 20_000) },
+    )
+  })
+})
+
+test('closed cells stay empty, and words are laid and filled around them', () => {
+  const bed: Bed = wholeBed(9, 9)
+  for (const at of [40, 39, 41, 31, 49, 0, 8, 72, 80]) bed.open[at] = 0
+  const chance = seeded(4)
+  const words = ['ANCHOR', 'BUOY', 'CARGO', 'PIER', 'TIDE'].map(word => ({ word, letters: word }))
+  const mix = Object.fromEntries(directions.map(d => [d, 1])) as never
+  const laid = lay(bed, words, { mix, overlap: 0.1, chance })
+  if (!('placed' in laid)) throw new Error(laid.homeless)
+  const letters = fill(bed, laid, { pool: [...'ETAOIN'], message: '', chance })!
+  letters.forEach((sign, at) => expect(!!sign).toBe(!!bed.open[at]))
+  expect(prove({ ...bed, letters, words: laid.placed, marked: 'tone' })).toEqual({ answers: 1, agrees: true })
+})
