@@ -101,5 +101,19 @@ const wordsOf = ({ clues, words }: BankFile): Word[] => [
   ...words.split(', ').map(word => ({ word })),
 ]
 
-/** Every bank, in the order they are offered. A new one is a file and a line here. */
+/** Every themed bank, in the order they are offered. A new one is a file and a line here. */
 export const banks: readonly Bank[] = files.map(f => ({ id: f.id, name: f.name, words: wordsOf(f) }))
+
+/** The words of all banks, each once, with its first clue. */
+export const allBanks: Bank = {
+  id: 'all',
+  name: 'Everything',
+  words: [
+    ...banks
+      .flatMap(b => b.words)
+      // Those with a clue come first: of two that are alike the first one stays.
+      .sort((a, b) => Number(!!b.clue) - Number(!!a.clue))
+      .reduce((all, w) => (all.has(w.word) ? all : all.set(w.word, w)), new Map<string, Word>())
+      .values(),
+  ],
+}

@@ -1,7 +1,8 @@
 import { Fault, seeded, seedOf, shuffled } from '../trade'
-import { banks } from './banks'
+import { allBanks, banks } from './banks'
 import { gridLetters } from './letters'
 import { readWordTable } from './readTable'
+import { sayingBank } from './sayings'
 import type { Word, WordList, WordSource } from './wordList'
 
 /** A word with its letters as a grid has them. */
@@ -33,7 +34,7 @@ export function listsOf({ bank, text }: WordSource): readonly WordList[] {
     if (last?.text !== text) last = { text, lists: readWordTable(text, 'Words').lists }
     return last.lists
   }
-  const found = banks.find(b => b.id === bank)
+  const found = [allBanks, sayingBank, ...banks].find(b => b.id === bank)
   if (!found) throw new Fault('words', `There is no bank of words called “${bank}”: choose another.`)
   return [found]
 }

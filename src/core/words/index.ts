@@ -1,4 +1,4 @@
-export { type Bank, banks } from './banks'
+export { allBanks, type Bank, banks } from './banks'
 export { type Deal, type DealtWord, dealt, listsOf } from './deal'
 export { type Dictionary, dictionary, meaningOf } from './dictionary'
 export { gridLetters, plainLetters } from './letters'

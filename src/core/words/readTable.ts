@@ -9,6 +9,9 @@ export interface ReadTable {
   left: { line: number; words: string; why: string }[]
 }
 
+/** Letters of a word, or of a saying. */
+const LONGEST = 160
+
 /** Names that a column may have, by what it holds. */
 const columns = {
   list: ['list', 'theme', 'page', 'heading'],
@@ -76,7 +79,7 @@ class Gathered {
     const say = (why: string): void => void this.left.push({ line, words: (word || clue).slice(0, 80), why })
     const letters = gridLetters(word)
     if (!letters) return say('no letters in it')
-    if (word.length > 80) return say('longer than 80 letters')
+    if (word.length > LONGEST) return say(`longer than ${LONGEST} letters`)
     const key = (list || this.name).slice(0, 120)
     if (!this.lists.has(key) && this.lists.size === MOST_LISTS) return say(`more than ${MOST_LISTS} lists`)
     const into = this.lists.get(key) ?? { words: [], known: new Set<string>() }

@@ -36,7 +36,13 @@ export function RunSentence({ plan, run, onChange }: { plan: PagePlan; run: Run;
         <ChoiceValue label={c.says} value={String(now)} choices={runsToAnswer(plan, String(now))} onChange={take} />
       )
     if (c.as === 'words')
-      return <WordsValue source={now as WordSource} onChange={(v, merge) => set(name, c.says, v, merge)} />
+      return (
+        <WordsValue
+          source={now as WordSource}
+          sayings={!!c.sayings}
+          onChange={(v, merge) => set(name, c.says, v, merge)}
+        />
+      )
     if (c.as === 'columns') return <b>{countOf(now as LogColumn[])}</b>
     return (
       <NumberValue label={c.says} value={Number(now)} least={c.least} most={c.most} form={formOf(c)} onChange={take} />

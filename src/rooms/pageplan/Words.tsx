@@ -20,11 +20,13 @@ const LOOK = 400
 type Take = (source: WordSource, merge: boolean) => Promise<boolean>
 
 /** Where the words of a run come from: a value of its sentence. */
-export function WordsValue({ source, onChange }: { source: WordSource; onChange: Take }) {
+export function WordsValue({ source, sayings, onChange }: { source: WordSource; sayings: boolean; onChange: Take }) {
   const { answer: banks } = usePress(p => p.banks(), [])
   const choices = [
     { value: OWN, words: 'a list of my own' },
-    ...(banks ?? []).map(b => ({ value: b.id, words: `“${b.name}”` })),
+    ...(sayings
+      ? [{ value: 'sayings', words: 'sayings that ship' }]
+      : (banks ?? []).map(b => ({ value: b.id, words: `“${b.name}”` }))),
   ]
   const choose = (id: string): void => void onChange({ ...source, bank: id === OWN ? '' : id }, false)
   return <ChoiceValue label="Words" value={source.bank || OWN} choices={choices} onChange={choose} />

@@ -1,8 +1,8 @@
 import { fields } from '../../trade'
-import { sourceSchema } from '../../words'
 import { bandChoices, bands } from '../difficulty'
 import { type LetterGrid, marked, markedChoices } from '../letter-grid/grid'
 import { aPuzzle } from '../puzzle'
+import { wordControls, wordFields } from '../wordValues'
 import { LEAST, MOST, ways, type WordSearchValues } from './values'
 
 const { one, shape, whole } = fields
@@ -14,9 +14,7 @@ export const wordSearch = aPuzzle<WordSearchValues, LetterGrid>({
   says: 'find the words of a list among the letters',
   schema: () =>
     shape({
-      words: sourceSchema(),
-      count: whole(3, 80).required(),
-      deal: one('once', 'again').required(),
+      ...wordFields(3, 80),
       rows: whole(LEAST, MOST).required(),
       cols: whole(LEAST, MOST).required(),
       size: one('held', 'grown').required(),
@@ -42,16 +40,7 @@ export const wordSearch = aPuzzle<WordSearchValues, LetterGrid>({
   sentence:
     '{count} words of {words}, {deal}, in grids of {cols} by {rows} letters {size}. They read {directions}, {overlap} in a hundred of their letters crossed, {band} to find. The letters left over {message}. Answers have {marked}.',
   controls: {
-    words: { as: 'words', says: 'Words', clued: false },
-    count: { as: 'count', says: 'Words in a puzzle', least: 3, most: 80 },
-    deal: {
-      as: 'choice',
-      says: 'How often words come',
-      choices: [
-        { value: 'again', words: 'all of them before one comes again' },
-        { value: 'once', words: 'each only once' },
-      ],
-    },
+    ...wordControls(3, 80),
     rows: { as: 'count', says: 'Rows', least: LEAST, most: MOST },
     cols: { as: 'count', says: 'Columns', least: LEAST, most: MOST },
     size: {

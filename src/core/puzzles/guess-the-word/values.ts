@@ -1,0 +1,19 @@
+import type { WordSource } from '../../words'
+import type { Band } from '../difficulty'
+
+export interface GuessValues {
+  words: WordSource
+  /** Rounds on a page. */
+  count: number
+  deal: 'once' | 'again'
+  /** Misses that end a round. */
+  lamps: number
+  band: Band
+}
+
+/** A sheet for two: one knows the words, the other asks for letters. */
+export interface GuessSheet {
+  theme: string
+  lamps: number
+  rounds: { word: string; letters: string }[]
+}
