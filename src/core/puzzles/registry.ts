@@ -1,6 +1,7 @@
 import { codeword } from './codeword'
 import { crossword } from './crossword'
 import { cryptogram } from './cryptogram'
+import { dotToDot } from './dot-to-dot'
 import { guessTheWord } from './guess-the-word'
 import { inequality } from './inequality'
 import { kakuro } from './kakuro'
@@ -14,6 +15,7 @@ import { pictureLogic } from './picture-logic'
 import { numberSearch } from './number-search'
 import type { PuzzleKind } from './puzzle'
 import { scramble } from './word-scramble'
+import { shadeByNumber } from './shade-by-number'
 import { sudoku } from './sudoku'
 import { wordLadder } from './word-ladder'
 import { wordSearch } from './word-search'
@@ -38,6 +40,8 @@ export const puzzleKinds: readonly PuzzleKind[] = [
   mines,
   pictureLogic,
   maze,
+  dotToDot,
+  shadeByNumber,
 ]
 
 const byId = new Map(puzzleKinds.map(k => [k.id, k]))

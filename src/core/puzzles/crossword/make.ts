@@ -8,9 +8,12 @@ import { nameOfCells } from '../turns'
 import type { CrosswordValues } from './values'
 import { weave } from './weave'
 
-/** Weavings that are tried, of which the one with the fewest cells is taken; and how many before it is said that words have no place. */
-const WEAVINGS = 4
+/** Weavings that are tried, of which the densest is taken; and how many before it is said that words have no place. */
+const WEAVINGS = 80
 const MOST = 150
+
+/** Cells of the grid that one crossing outweighs. */
+const DENSE = 6
 
 /** Where the bands begin: bits that a clue has to tell. */
 const begins = [0, 3, 4.5, 6, 7.2]
@@ -36,7 +39,8 @@ export function make(
   let best: ReturnType<typeof weave> | undefined
   for (let i = 0; i < MOST && (i < WEAVINGS || best!.left.length); i++) {
     const next = weave([...byLetters.keys()], side, chance)
-    const worth = ({ woven, left }: ReturnType<typeof weave>): number => left.length * 10_000 + woven.rows * woven.cols
+    const worth = ({ woven, left }: ReturnType<typeof weave>): number =>
+      left.length * 10_000 + woven.rows * woven.cols + woven.letters.filter(Boolean).length * DENSE
     if (!best || worth(next) < worth(best)) best = next
   }
   const { woven, left } = best!

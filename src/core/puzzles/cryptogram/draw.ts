@@ -4,7 +4,7 @@ import type { PuzzleBox } from '../puzzle'
 import type { Cryptogram } from './values'
 
 /** Letters in a line, and height of a line by a letter's width: the answer above, its line, the cipher under it. */
-const LINE = 24
+const LINE = 16
 const HIGH = 2.9
 /** The table of all letters at the foot: two rows, by a letter's width. */
 const TABLE = 3.4
@@ -22,7 +22,7 @@ export function linesOf(cipher: string): string[] {
   }
   return lines
 }
-const wide = (lines: string[]): number => Math.max(18, ...lines.map(l => l.length))
+const wide = (lines: string[]): number => Math.max(12, ...lines.map(l => l.length))
 const high = (lines: string[], answer: boolean): number => lines.length * HIGH + (answer ? 0 : TABLE + 0.6)
 
 export const ratio = ({ cipher }: Cryptogram, answer: boolean): number => {

@@ -5,20 +5,22 @@ import type { PuzzleBox } from '../puzzle'
 import type { GuessSheet } from './values'
 
 /** A round's measures, by the width of a letter of the strip: what it is called, the blanks, the strip, and air below it. */
-const HEAD = 1.5
+const HEAD = 1.9
 const BLANK = 1.5
-const BLANKS = 2.6
+const BLANKS = 3.2
 const STRIP = 1.5
-const AIR = 1.1
+const AIR = 2.2
 const ROUND = HEAD + BLANKS + STRIP + AIR
 const STRIPPED = 26
 /** A lamp's radius. */
 const LAMP = 0.36
 
 const wide = ({ rounds }: GuessSheet): number => Math.max(STRIPPED, ...rounds.map(r => r.letters.length * BLANK))
-const high = ({ rounds }: GuessSheet): number => rounds.length * ROUND - AIR
+/** An answer has the words only. */
+const round = (answer: boolean): number => (answer ? HEAD + BLANKS : ROUND)
+const high = ({ rounds }: GuessSheet, answer: boolean): number => rounds.length * round(answer) - (answer ? 0 : AIR)
 
-export const ratio = (puzzle: GuessSheet): number => wide(puzzle) / high(puzzle)
+export const ratio = (puzzle: GuessSheet, answer: boolean): number => wide(puzzle) / high(puzzle, answer)
 
 /** For each round its number and lamps to cross out, a blank a letter, and the strip of letters that may be asked for. */
 export async function draw({
@@ -31,8 +33,8 @@ export async function draw({
   styleOf,
 }: PuzzleBox<GuessSheet>): Promise<void> {
   const { rounds, lamps, theme } = puzzle
-  const unit = Math.min(width / wide(puzzle), height / high(puzzle))
-  const [x0, y0] = [(width - wide(puzzle) * unit) / 2, (height - high(puzzle) * unit) / 2]
+  const unit = Math.min(width / wide(puzzle), height / high(puzzle, answer))
+  const [x0, y0] = [(width - wide(puzzle) * unit) / 2, (height - high(puzzle, answer) * unit) / 2]
   const sizes = { head: unit * 0.78, blank: unit * 1.1, strip: unit * 0.66 }
   const [head, word, strip] = await Promise.all([
     styleOf('fraunces/bold', sizes.head),
@@ -42,9 +44,13 @@ export async function draw({
   const hair = held(CELL_LINE, width)
   const [lines, rings] = [new PathBuilder(), new PathBuilder()]
   rounds.forEach(({ letters }, r) => {
-    const top = y0 + r * ROUND * unit
-    setFrag(out, head.frag(`${theme}, ${letters.length} letters`), { x: x0, y: top + 0.75 * unit, place })
-    for (let i = 0; i < lamps; i++)
+    const top = y0 + r * round(answer) * unit
+    setFrag(out, head.frag(`${theme === undefined ? '' : `${theme}, `}${letters.length} letters`), {
+      x: x0,
+      y: top + 0.75 * unit,
+      place,
+    })
+    for (let i = 0; i < lamps && !answer; i++)
       rings.circle(x0 + (wide(puzzle) - (lamps - i - 0.5)) * unit, top + 0.5 * unit, LAMP * unit)
     const blanksFrom = x0 + ((wide(puzzle) - letters.length * BLANK) / 2) * unit
     Array.from(letters).forEach((sign, i) => {
@@ -53,12 +59,13 @@ export async function draw({
       lines.rect(x - 0.6 * unit, y, 1.2 * unit, Math.max(hair, unit * 0.06))
       if (answer) setMiddle(out, sign, { style: word, size: sizes.blank, x, y: y - 0.6 * unit, place })
     })
+    if (answer) return
     const stripFrom = x0 + ((wide(puzzle) - STRIPPED) / 2) * unit
     Array.from('ABCDEFGHIJKLMNOPQRSTUVWXYZ').forEach((sign, i) => {
       const x = stripFrom + (i + 0.5) * unit
       setMiddle(out, sign, { style: strip, size: sizes.strip, x, y: top + (HEAD + BLANKS + 0.4) * unit, place })
     })
   })
-  out.add({ kind: 'path', path: rings.build(), stroke: { colour: { k: 1 }, width: Math.max(0.4, hair) } })
+  if (!answer) out.add({ kind: 'path', path: rings.build(), stroke: { colour: { k: 1 }, width: Math.max(0.4, hair) } })
   out.add({ kind: 'path', path: lines.build(), fill: { k: 1 } })
 }

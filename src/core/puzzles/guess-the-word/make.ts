@@ -1,5 +1,5 @@
 import { once } from '../../trade'
-import { type DealtWord, dealt, dictionary, gridLetters, listsOf } from '../../words'
+import { allBanks, type DealtWord, dealt, dictionary, gridLetters, listsOf } from '../../words'
 import { bands, type Difficulty } from '../difficulty'
 import type { Candidate, InRun } from '../puzzle'
 import { sharedName } from '../turns'
@@ -78,7 +78,7 @@ export function make(values: GuessValues, _seed: number, at: InRun): Candidate<G
   const rounds = dealt(lists, { count, index: at.index, seed: at.run, once: deal === 'once', suits })
   const difficulty = measure(rounds.map(r => r.letters))
   if (difficulty.band !== band) return undefined
-  const theme = lists[lists.length > 1 ? at.index % lists.length : 0]!.name
+  const theme = words.bank === allBanks.id ? undefined : lists[lists.length > 1 ? at.index % lists.length : 0]!.name
   const puzzle = { theme, lamps, rounds: rounds.map(({ word }) => ({ word, letters: gridLetters(word) })) }
   return {
     puzzle,

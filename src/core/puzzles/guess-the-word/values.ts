@@ -13,7 +13,8 @@ export interface GuessValues {
 
 /** A sheet for two: one knows the words, the other asks for letters. */
 export interface GuessSheet {
-  theme: string
+  /** What the words have in common, where that can be said. */
+  theme?: string | undefined
   lamps: number
   rounds: { word: string; letters: string }[]
 }

@@ -10,7 +10,7 @@ export const work: PuzzleWork<GuessValues, GuessSheet> = {
   ratio,
   draw,
   record: ({ theme, lamps, rounds }) => ({
-    theme,
+    ...(theme !== undefined && { theme }),
     lamps,
     words: rounds.map(({ word, letters }) => ({ word: letters, print: word })),
   }),

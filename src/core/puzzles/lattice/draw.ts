@@ -8,14 +8,14 @@ import type { Crossword } from './crossword'
 const LETTER = 0.58
 const NUMBER = 0.3
 /** Clues, in sides of a cell: their size, leading, the gap above them and between columns. */
-const CLUE = 0.5
+const CLUE = 0.36
 const LEADING = 1.24
 const GAP = 0.8
-const BETWEEN = 0.7
+const BETWEEN = 0.5
 /** Width of a letter of a clue, by its size: as the shape is told before its face is loaded. */
 const WIDE = 0.5
 
-const columnsOf = ({ cols }: Crossword): number => (cols > 16 ? 3 : 2)
+const columnsOf = ({ cols }: Crossword): number => (cols > 10 ? 3 : 2)
 
 /** Clue lines that a column must hold, about. */
 function high(puzzle: Crossword): number {

@@ -11,13 +11,15 @@ const linesOf = ({ items }: MissingVowels, answer: boolean): SheetLine[] =>
 
 /** Share of the height that the theme stands in, over the lines. */
 const THEME = 0.06
+/** No larger than the heading of its page, points. */
+const THEME_MOST = 12
 const head = ({ theme }: MissingVowels): number => (theme === undefined ? 0 : THEME)
 
 async function draw(on: PuzzleBox<MissingVowels>): Promise<void> {
   const { puzzle, width, height, place, styleOf, out, answer } = on
   const top = head(puzzle) * height
   if (puzzle.theme !== undefined) {
-    const size = top * 0.62
+    const size = Math.min(top * 0.62, THEME_MOST)
     const style = await styleOf('fraunces/bold', Math.min(size, (width / puzzle.theme.length) * 1.6))
     setMiddle(out, puzzle.theme, { style, size, x: width / 2, y: top * 0.4, place })
   }

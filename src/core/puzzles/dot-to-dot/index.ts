@@ -1,0 +1,33 @@
+import { fields } from '../../trade'
+import { bandChoices, bands } from '../difficulty'
+import { aPuzzle } from '../puzzle'
+import type { DotToDot, DotValues } from './values'
+
+const { one, shape } = fields
+
+/** Numbered dots that a line joins to a picture. */
+export const dotToDot = aPuzzle<DotValues, DotToDot>({
+  id: 'dot-to-dot',
+  name: 'Dot to dot',
+  says: 'join the dots in the order of their numbers to a picture',
+  schema: () => shape({ band: one(...bands).required() }) as never,
+  plain: { band: 'middling' },
+  sentence: 'Pictures out of {band} dots.',
+  controls: {
+    band: {
+      as: 'choice',
+      says: 'Difficulty',
+      choices: bandChoices.map(({ value }) => ({
+        value,
+        words: {
+          gentle: '20 to 40',
+          easy: '41 to 70',
+          middling: '71 to 110',
+          hard: '111 to 160',
+          stubborn: '161 to 300',
+        }[value],
+      })),
+    },
+  },
+  work: async () => (await import('./work')).work,
+})

@@ -1,0 +1,83 @@
+import type { Silhouette } from './silhouette'
+
+/** Lines that are read through a cell each way: what it is covered by is told to a sixteenth. */
+const FINE = 4
+
+/** A shape laid on a grid, in the middle and as large as it goes. */
+export interface Cover {
+  rows: number
+  cols: number
+  /** Share of each cell that the shape covers, 0 to 1; row by row. */
+  share: Float32Array
+}
+
+/** How a shape covers the cells of a grid; `margin`: cells that are left free around it. */
+export function coverOf({ rings, width, height }: Silhouette, rows: number, cols: number, margin = 0): Cover {
+  const cell = Math.max(width / (cols - 2 * margin), height / (rows - 2 * margin))
+  const [x0, y0] = [(cols * cell - width) / 2, (rows * cell - height) / 2]
+  const share = new Float32Array(rows * cols)
+  for (let line = 0; line < rows * FINE; line++) {
+    const y = ((line + 0.5) / FINE) * cell - y0
+    // Where the line goes in and out of the shape.
+    const cuts: number[] = []
+    for (const ring of rings)
+      ring.forEach(([x1, y1], i) => {
+        const [x2, y2] = ring[(i + 1) % ring.length]!
+        if (y1 > y !== y2 > y) cuts.push(x1 + ((y - y1) / (y2 - y1)) * (x2 - x1) + x0)
+      })
+    cuts.sort((a, b) => a - b)
+    for (let k = 0; k + 1 < cuts.length; k += 2) {
+      const [from, to] = [cuts[k]! / cell, cuts[k + 1]! / cell]
+      for (let c = Math.max(0, Math.floor(from)); c < Math.min(cols, to); c++)
+        share[Math.floor(line / FINE) * cols + c]! += Math.max(0, Math.min(to, c + 1) - Math.max(from, c)) / FINE
+    }
+  }
+  return { rows, cols, share }
+}
+
+/** Cells that are more covered than not: 1. */
+export const cellsOf = ({ share }: Cover): Uint8Array => Uint8Array.from(share, s => (s >= 0.5 ? 1 : 0))
+
+/** How well a shape reads on a grid, 0 to 1: the overlap of its cells with it, less what is lost of its parts. */
+export function likeness(shape: Silhouette, rows: number, cols: number): number {
+  const cover = coverOf(shape, rows, cols)
+  const cells = cellsOf(cover)
+  let [both, either] = [0, 0]
+  cover.share.forEach((s, at) => {
+    both += cells[at] ? s : 0
+    either += cells[at] ? 1 : s
+  })
+  // Against the same on a grid so fine that nothing is lost: parts and holes that are there, and those that are left.
+  const fine = cellsOf(coverOf(shape, rows * 6, cols * 6))
+  const [own, kept] = [pieces(fine, rows * 6, cols * 6), pieces(cells, rows, cols)]
+  const parts = Math.min(own, kept) / Math.max(own, kept, 1)
+  return (both / either) * (0.6 + 0.4 * parts)
+}
+
+/** Parts of cells that hang together, full ones and empty ones. */
+function pieces(cells: Uint8Array, rows: number, cols: number): number {
+  const seen = new Uint8Array(cells.length)
+  let n = 0
+  for (let first = 0; first < cells.length; first++) {
+    if (seen[first]) continue
+    n++
+    const edge = [first]
+    seen[first] = 1
+    while (edge.length) {
+      const at = edge.pop()!
+      const [r, c] = [Math.floor(at / cols), at % cols]
+      for (const [y, x] of [
+        [r - 1, c],
+        [r + 1, c],
+        [r, c - 1],
+        [r, c + 1],
+      ] as const) {
+        const next = y * cols + x
+        if (y < 0 || x < 0 || y >= rows || x >= cols || seen[next] || cells[next] !== cells[first]) continue
+        seen[next] = 1
+        edge.push(next)
+      }
+    }
+  }
+  return n
+}
