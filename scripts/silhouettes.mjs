@@ -51,7 +51,10 @@ for (const name of chosen) {
     .map(ring => {
       // A ring's end is its beginning: halves are simplified, so that both stay.
       const half = ring.length >> 1
-      return [...simplified(ring.slice(0, half + 1), TOLERANCE).slice(0, -1), ...simplified(ring.slice(half), TOLERANCE)].slice(0, -1)
+      return [
+        ...simplified(ring.slice(0, half + 1), TOLERANCE).slice(0, -1),
+        ...simplified(ring.slice(half), TOLERANCE),
+      ].slice(0, -1)
     })
   const xs = rings.flat().map(p => p[0])
   const ys = rings.flat().map(p => p[1])
@@ -68,4 +71,17 @@ writeFileSync(
     .map(s => `    ${JSON.stringify(s)}`)
     .join(',\n')}\n  ]\n}\n`,
 )
-console.log(out.length, 'silhouettes,', out.reduce((n, s) => n + s.rings.reduce((m, r) => m + r.length / 2, 0), 0), 'points')
+writeFileSync(
+  join(root, 'src/core/puzzles/silhouettes/names.json'),
+  `${JSON.stringify(
+    out.map(s => s.id),
+    null,
+    2,
+  )}\n`,
+)
+console.log(
+  out.length,
+  'silhouettes,',
+  out.reduce((n, s) => n + s.rings.reduce((m, r) => m + r.length / 2, 0), 0),
+  'points',
+)

@@ -15,18 +15,20 @@ const BETWEEN = 0.5
 /** Width of a letter of a clue, by its size: as the shape is told before its face is loaded. */
 const WIDE = 0.5
 
-const columnsOf = ({ cols }: Crossword): number => (cols > 10 ? 3 : 2)
+/** Cells that clues are as wide as where the grid is narrower. */
+const CLUES = 15
+const COLUMNS = 3
+const wide = ({ cols }: Crossword, answer: boolean): number => (answer ? cols : Math.max(cols, CLUES))
 
 /** Clue lines that a column must hold, about. */
 function high(puzzle: Crossword): number {
-  const columns = columnsOf(puzzle)
-  const room = (puzzle.cols - (columns - 1) * BETWEEN) / columns / (CLUE * WIDE) - 3
+  const room = (wide(puzzle, false) - (COLUMNS - 1) * BETWEEN) / COLUMNS / (CLUE * WIDE) - 3
   const lines = puzzle.entries.reduce((n, e) => n + Math.ceil((e.clue.length + 4) / room), 0) + 3
-  return GAP + (Math.ceil(lines / columns) + 1) * CLUE * LEADING
+  return GAP + (Math.ceil(lines / COLUMNS) + 1) * CLUE * LEADING
 }
 
 export const ratio = (puzzle: Crossword, answer: boolean): number =>
-  (puzzle.cols + 0.1) / (puzzle.rows + 0.1 + (answer ? 0 : high(puzzle)))
+  (wide(puzzle, answer) + 0.1) / (puzzle.rows + 0.1 + (answer ? 0 : high(puzzle)))
 
 /** Where the cells of a grid lie. */
 export interface Laid {
@@ -40,7 +42,7 @@ export async function draw(on: PuzzleBox<Crossword>): Promise<void> {
   const { puzzle, answer, width, height, place, styleOf, out } = on
   const { rows, cols, letters, entries, given } = puzzle
   const frame = held(FRAME, Math.min(width, height))
-  const cell = Math.min((width - frame) / cols, (height - frame) / (rows + (answer ? 0 : high(puzzle))))
+  const cell = Math.min((width - frame) / wide(puzzle, answer), (height - frame) / (rows + (answer ? 0 : high(puzzle))))
   const laid = { cell, x0: (width - cols * cell) / 2, y0: frame / 2 }
   drawCells(on, laid)
   const [size, small] = [cell * LETTER, cell * NUMBER]
@@ -94,18 +96,18 @@ interface Line {
 }
 
 /** Clues in columns, as large as lets them all stand. */
-async function clues({ out, puzzle, height, place, styleOf }: PuzzleBox<Crossword>, laid: Laid): Promise<void> {
-  const { cell, x0, y0 } = laid
+async function clues({ out, puzzle, width, height, place, styleOf }: PuzzleBox<Crossword>, laid: Laid): Promise<void> {
+  const { cell, y0 } = laid
+  const x0 = (width - wide(puzzle, false) * cell) / 2
   const top = y0 + (puzzle.rows + GAP) * cell
-  const columns = columnsOf(puzzle)
-  const room = (puzzle.cols * cell - (columns - 1) * BETWEEN * cell) / columns
+  const room = ((wide(puzzle, false) - (COLUMNS - 1) * BETWEEN) * cell) / COLUMNS
   for (let size = CLUE * cell; ; size *= 0.95) {
     const [text, head] = [await styleOf('figtree/regular', size), await styleOf('figtree/bold', size)]
     const lines = linesOf(puzzle, { text, room, indent: size * 1.7 })
     const most = Math.floor((height - top) / (size * LEADING))
-    const each = Math.max(Math.ceil(lines.length / columns), 1)
+    const each = Math.max(Math.ceil(lines.length / COLUMNS), 1)
     // Columns are broken where no heading is left alone at a foot.
-    const parts = split(lines, columns, Math.max(each, 1))
+    const parts = split(lines, COLUMNS, Math.max(each, 1))
     if (parts.some(p => p.length > most) && size > cell * 0.12) continue
     parts.forEach((part, c) =>
       part.forEach((line, i) => {

@@ -14,13 +14,22 @@ export const pictureLogic = aPuzzle<PictureValues, PictureLogic>({
     shape({
       rows: whole(LEAST, MOST).required(),
       cols: whole(LEAST, MOST).required(),
+      pictures: one('blots', 'silhouettes').required(),
       band: one(...bands).required(),
     }) as never,
-  plain: { rows: 15, cols: 15, band: 'middling' },
-  sentence: 'Pictures of {cols} by {rows} cells, {band} to find.',
+  plain: { rows: 15, cols: 15, pictures: 'silhouettes', band: 'middling' },
+  sentence: 'Pictures of {cols} by {rows} cells, {pictures}, {band} to find.',
   controls: {
     rows: { as: 'count', says: 'Rows', least: LEAST, most: MOST },
     cols: { as: 'count', says: 'Columns', least: LEAST, most: MOST },
+    pictures: {
+      as: 'choice',
+      says: 'What they show',
+      choices: [
+        { value: 'silhouettes', words: 'silhouettes' },
+        { value: 'blots', words: 'blots of chance' },
+      ],
+    },
     band: { as: 'choice', says: 'Difficulty', choices: bandChoices },
   },
   work: async () => (await import('./work')).work,

@@ -1,5 +1,7 @@
 import { seeded } from '../../trade'
 import type { Candidate } from '../puzzle'
+import { coverOf, likeness } from '../silhouettes/cover'
+import { mirrored, silhouettes } from '../silhouettes/silhouette'
 import { nameOfCells } from '../turns'
 import { asked, type PictureLogic, type PictureValues } from './picture'
 import { reason } from './reason'
@@ -11,9 +13,11 @@ const FILLED = [0.42, 0.62] as const
 /** How often a cell is made like most of those around it. */
 const SMOOTHINGS = 2
 
-/** A picture of blots whose puzzle is as hard as the band; nothing where this one is not. */
-export function make({ rows, cols, band }: PictureValues, seed: number): Candidate<PictureLogic> | undefined {
-  const filled = blots(rows, cols, seeded(seed))
+/** A picture whose puzzle is as hard as the band; nothing where this one is not. */
+export function make({ rows, cols, pictures, band }: PictureValues, seed: number): Candidate<PictureLogic> | undefined {
+  const chance = seeded(seed)
+  const filled = pictures === 'blots' ? blots(rows, cols, chance) : shape(rows, cols, chance)
+  if (!filled) return undefined
   const puzzle = asked(rows, cols, filled)
   // A line without anything in it says all at once; more than a few of them leave half a picture.
   const bare = [...puzzle.rowClues, ...puzzle.colClues].filter(c => !c.length).length
@@ -21,6 +25,21 @@ export function make({ rows, cols, band }: PictureValues, seed: number): Candida
   const difficulty = reason(puzzle, band)
   if (difficulty?.band !== band) return undefined
   return { puzzle, difficulty, twin: nameOfCells(rows, cols, (r, c) => String(filled[r * cols + c])) }
+}
+
+/** How well a silhouette must read on the grid; from what share of a cell on it is filled. */
+const READS = 0.6
+const COVERED = [0.35, 0.65] as const
+
+/** A silhouette by chance, either way round, on its cells or on those around it. */
+function shape(rows: number, cols: number, chance: () => number): Uint8Array | undefined {
+  const all = silhouettes()
+  const picked = all[Math.floor(chance() * all.length)]!
+  if (likeness(picked, rows, cols) < READS) return undefined
+  const from = COVERED[0] + chance() * (COVERED[1] - COVERED[0])
+  const turned = chance() < 0.5 ? picked : mirrored(picked)
+  const [margin, around] = [chance() < 0.3 ? 1 : 0, chance() < 0.25 ? 1 : 0]
+  return Uint8Array.from(coverOf(turned, rows, cols, margin).share, s => (s >= from ? 1 - around : around))
 }
 
 /** Cells filled by chance, then drawn together: what most of the cells around say goes. */

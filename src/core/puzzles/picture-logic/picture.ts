@@ -13,6 +13,7 @@ export interface PictureLogic {
 export interface PictureValues {
   rows: number
   cols: number
+  pictures: 'blots' | 'silhouettes'
   band: Band
 }
 

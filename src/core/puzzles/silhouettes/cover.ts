@@ -38,8 +38,27 @@ export function coverOf({ rings, width, height }: Silhouette, rows: number, cols
 /** Cells that are more covered than not: 1. */
 export const cellsOf = ({ share }: Cover): Uint8Array => Uint8Array.from(share, s => (s >= 0.5 ? 1 : 0))
 
-/** How well a shape reads on a grid, 0 to 1: the overlap of its cells with it, less what is lost of its parts. */
+const laid = new Map<string, Uint8Array>()
+
+/** Cells of a silhouette as it ships, found once for each grid. */
+export function cellsIn(shape: Silhouette, rows: number, cols: number, margin: number): Uint8Array {
+  const key = `${shape.id}/${rows}/${cols}/${margin}`
+  let cells = laid.get(key)
+  if (!cells) laid.set(key, (cells = cellsOf(coverOf(shape, rows, cols, margin))))
+  return cells
+}
+
+const measured = new Map<string, number>()
+
+/** How well a shape reads on a grid, 0 to 1: the overlap of its cells with it, less what is lost of its parts. Measured once. */
 export function likeness(shape: Silhouette, rows: number, cols: number): number {
+  const key = `${shape.id}/${rows}/${cols}`
+  let like = measured.get(key)
+  if (like === undefined) measured.set(key, (like = measuredLikeness(shape, rows, cols)))
+  return like
+}
+
+function measuredLikeness(shape: Silhouette, rows: number, cols: number): number {
   const cover = coverOf(shape, rows, cols)
   const cells = cellsOf(cover)
   let [both, either] = [0, 0]
@@ -48,8 +67,8 @@ export function likeness(shape: Silhouette, rows: number, cols: number): number 
     either += cells[at] ? 1 : s
   })
   // Against the same on a grid so fine that nothing is lost: parts and holes that are there, and those that are left.
-  const fine = cellsOf(coverOf(shape, rows * 6, cols * 6))
-  const [own, kept] = [pieces(fine, rows * 6, cols * 6), pieces(cells, rows, cols)]
+  const fine = cellsOf(coverOf(shape, rows * 4, cols * 4))
+  const [own, kept] = [pieces(fine, rows * 4, cols * 4), pieces(cells, rows, cols)]
   const parts = Math.min(own, kept) / Math.max(own, kept, 1)
   return (both / either) * (0.6 + 0.4 * parts)
 }

@@ -1,6 +1,7 @@
 import { fields } from '../../trade'
 import { bandChoices, bands } from '../difficulty'
 import { type LetterGrid, marked, markedChoices } from '../letter-grid/grid'
+import { outlineChoices } from '../silhouettes/choices'
 import { aPuzzle } from '../puzzle'
 import { wordControls, wordFields } from '../wordValues'
 import { LEAST, MOST, ways, type WordSearchValues } from './values'
@@ -20,6 +21,8 @@ export const wordSearch = aPuzzle<WordSearchValues, LetterGrid>({
       size: one('held', 'grown').required(),
       directions: one(...ways).required(),
       overlap: whole(0, 40).required(),
+      outline: one(...outlineChoices.map(o => o.value)).required(),
+      side: one('inside', 'outside').required(),
       message: one('none', 'saying').required(),
       band: one(...bands).required(),
       marked: one(...marked).required(),
@@ -33,12 +36,14 @@ export const wordSearch = aPuzzle<WordSearchValues, LetterGrid>({
     size: 'held',
     directions: 'band',
     overlap: 10,
+    outline: 'none',
+    side: 'inside',
     message: 'none',
     band: 'middling',
     marked: 'tone',
   },
   sentence:
-    '{count} words of {words}, {deal}, in grids of {cols} by {rows} letters {size}. They read {directions}, {overlap} in a hundred of their letters crossed, {band} to find. The letters left over {message}. Answers have {marked}.',
+    '{count} words of {words}, {deal}, in grids of {cols} by {rows} letters {size}, {side} {outline}. They read {directions}, {overlap} in a hundred of their letters crossed, {band} to find. The letters left over {message}. Answers have {marked}.',
   controls: {
     ...wordControls(3, 80),
     rows: { as: 'count', says: 'Rows', least: LEAST, most: MOST },
@@ -62,6 +67,15 @@ export const wordSearch = aPuzzle<WordSearchValues, LetterGrid>({
       ],
     },
     overlap: { as: 'count', says: 'Crossed letters in a hundred', least: 0, most: 40 },
+    outline: { as: 'choice', says: 'Outline', choices: outlineChoices },
+    side: {
+      as: 'choice',
+      says: 'Side of the outline',
+      choices: [
+        { value: 'inside', words: 'inside' },
+        { value: 'outside', words: 'around' },
+      ],
+    },
     message: {
       as: 'choice',
       says: 'Letters left over',

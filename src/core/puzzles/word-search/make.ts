@@ -1,11 +1,14 @@
 import { Fault, once, seeded, seedOf, shuffled } from '../../trade'
 import { type DealtWord, dealt, gridLetters, listsOf, offences, sayings } from '../../words'
-import { type Direction, directions, type LetterGrid, wholeBed } from '../letter-grid/grid'
+import { type Bed, type Direction, directions, type LetterGrid, wholeBed } from '../letter-grid/grid'
 import { fill } from '../letter-grid/fill'
 import { type Laid, lay } from '../letter-grid/lay'
 import { measure, mixes } from '../letter-grid/measure'
 import { pool } from '../letter-grid/pool'
 import type { Candidate, InRun } from '../puzzle'
+import { silhouetteFor } from '../silhouettes/choose'
+import { cellsIn, likeness } from '../silhouettes/cover'
+import type { Silhouette } from '../silhouettes/silhouette'
 import { nameOfCells } from '../turns'
 import { MOST, type WordSearchValues } from './values'
 
@@ -30,7 +33,10 @@ export function make(values: WordSearchValues, seed: number, at: InRun): Candida
     suits: w => w.letters.length >= 3 && w.letters.length <= longest(values),
     agree: apart,
   })
-  const { bed, laid } = layAll(values, words, chance)
+  const { bed, laid } = layAll(values, words, {
+    shape: silhouetteFor(values.outline, at, s => roomy(s, values, words)),
+    chance,
+  })
   const free = bed.open.filter((open, cell) => open && laid.letters[cell] === '').length
   const message = values.message === 'saying' ? sayingFor(free, at, chance) : undefined
   const letters = fill(bed, laid, { pool: pool(words, values.band), message: message?.letters ?? '', chance })
@@ -51,14 +57,19 @@ function apart(a: DealtWord, b: DealtWord): boolean {
 const backwards = (letters: string): string => Array.from(letters).reverse().join('')
 
 /** Lays the words in a grid as large as said, or grown until they fit. */
-function layAll(values: WordSearchValues, words: DealtWord[], chance: () => number) {
+function layAll(
+  values: WordSearchValues,
+  words: DealtWord[],
+  { shape, chance }: { shape: Silhouette | undefined; chance: () => number },
+) {
+  const bedOf = (more: number): Bed => bedFor(values, more, shape)
   const mix = { ...mixes[values.band] }
   for (const d of directions) if (!allowed[values.directions].includes(d)) mix[d] = 0
   if (directions.every(d => !mix[d]))
     throw new Fault('band', `Words that read only so are never ${values.band}: choose other directions.`)
   const laying = { mix, overlap: values.overlap / 100, chance }
   const tryAt = (more: number): { laid?: Extract<Laid, { placed: unknown }>; homeless: string[] } => {
-    const bed = wholeBed(values.rows + more, values.cols + more)
+    const bed = bedOf(more)
     const homeless: string[] = []
     for (let i = 0; i < LAYINGS; i++) {
       const laid = lay(bed, words, laying)
@@ -70,12 +81,30 @@ function layAll(values: WordSearchValues, words: DealtWord[], chance: () => numb
   const most = MOST - Math.max(values.rows, values.cols)
   for (let more = 0; more <= most; more++) {
     const { laid, homeless } = tryAt(more)
-    if (laid && (more === 0 || values.size === 'grown'))
-      return { bed: wholeBed(values.rows + more, values.cols + more), laid }
+    if (laid && (more === 0 || values.size === 'grown')) return { bed: bedOf(more), laid }
     if (laid || more === most)
       throw noPlace([...new Set(values.size === 'grown' ? homeless : tryAt(0).homeless)], values, laid ? more : 0)
   }
   throw noPlace([], values, 0)
+}
+
+/** Cells for each letter that words want between outlines; and how well an outline must read on its grid. */
+const ROOM = 1.7
+const READS = 0.7
+
+/** Whether an outline leaves room for words, and still reads. */
+function roomy(shape: Silhouette, values: WordSearchValues, words: readonly DealtWord[]): boolean {
+  if (likeness(shape, values.rows, values.cols) < READS) return false
+  const letters = words.reduce((n, w) => n + w.letters.length, 0)
+  return values.size === 'grown' || bedFor(values, 0, shape).open.reduce((n, o) => n + o, 0) >= letters * ROOM
+}
+
+/** The grid, so many cells larger than said; closed on the other side of an outline. */
+function bedFor({ rows, cols, side }: WordSearchValues, more: number, shape: Silhouette | undefined): Bed {
+  const bed = wholeBed(rows + more, cols + more)
+  if (!shape) return bed
+  const inside = cellsIn(shape, bed.rows, bed.cols, side === 'outside' ? Math.ceil(bed.rows / 10) : 0)
+  return { ...bed, open: side === 'inside' ? inside : inside.map(cell => 1 - cell) }
 }
 
 /** Which words, and what would help: a grid that was tried and takes them. */

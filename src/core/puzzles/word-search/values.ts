@@ -17,6 +17,9 @@ export interface WordSearchValues {
   directions: (typeof ways)[number]
   /** Letters in a hundred that stand in a cell of another word. */
   overlap: number
+  /** The grid whole, or cut to silhouettes: all of them in turn, or one; letters inside of them, or around. */
+  outline: string
+  side: 'inside' | 'outside'
   message: 'none' | 'saying'
   band: Band
   marked: Marked
