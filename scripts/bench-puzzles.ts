@@ -5,12 +5,21 @@ import { makePuzzles, puzzleKind } from '@/core/puzzles'
 const wanted: { name: string; kind: string; params: object; count: number; budgetMs: number }[] = [
   { name: 'word searches 15 by 15, 15 words', kind: 'word-search', params: {}, count: 500, budgetMs: 1500 },
   {
-    name: 'word searches 30 by 30, 40 words',
+    name: 'word searches in silhouettes 30 by 30, 40 words',
     kind: 'word-search',
-    params: { rows: 30, cols: 30, count: 40 },
+    params: { rows: 30, cols: 30, count: 40, outline: 'turn' },
     count: 50,
     budgetMs: 2000,
   },
+  {
+    name: 'woven crosswords, 20 words',
+    kind: 'crossword',
+    params: { count: 20, side: 18 },
+    count: 100,
+    budgetMs: 3000,
+  },
+  { name: 'lattices 13 by 13', kind: 'lattice-crossword', params: {}, count: 20, budgetMs: 20000 },
+  { name: 'codewords 13 by 13', kind: 'codeword', params: {}, count: 100, budgetMs: 20000 },
   { name: 'sudoku 9, middling', kind: 'sudoku', params: { size: '9', band: 'middling' }, count: 500, budgetMs: 3000 },
   { name: 'sudoku 9, stubborn', kind: 'sudoku', params: { size: '9', band: 'stubborn' }, count: 100, budgetMs: 5000 },
   {

@@ -76,7 +76,7 @@ export interface PuzzleKind<P extends object = object, Z = unknown> {
   plain: P
   /** Its values in a sentence: "Grids of {size}, {band} to solve." */
   sentence: string
-  controls: { [K in keyof P & string]: PuzzleControl }
+  controls: { [K in keyof P & string]-?: PuzzleControl }
   /** Its maker, solver and drawing: loaded when a puzzle is first wanted. */
   work(): Promise<PuzzleWork<P, Z>>
 }

@@ -30,7 +30,11 @@ export function RunSentence({ plan, run, onChange }: { plan: PagePlan; run: Run;
     const c = controls![name]!
     const now = run.params[name]
     const take = (v: unknown): void => void set(name, c.says, v)
-    if (c.as === 'choice') return <ChoiceValue label={c.says} value={String(now)} choices={c.choices} onChange={take} />
+    // A value that the kind has gained since stands as the first of its choices.
+    if (c.as === 'choice')
+      return (
+        <ChoiceValue label={c.says} value={String(now ?? c.choices[0]!.value)} choices={c.choices} onChange={take} />
+      )
     if (c.as === 'run')
       return (
         <ChoiceValue label={c.says} value={String(now)} choices={runsToAnswer(plan, String(now))} onChange={take} />

@@ -1,6 +1,6 @@
 import { PathBuilder } from '../../marks'
 import type { PuzzleBox } from '../puzzle'
-import { E, type Maze, N, S, W } from './grid'
+import { E, type Maze, S } from './grid'
 
 /** A wall by the side of a cell, and the least and most that print well; points. */
 const WALL = { share: 0.14, least: 0.6, most: 2 }
@@ -10,7 +10,7 @@ const ANSWERED = 0.4
 
 /** Walls, with a gap where one goes in and out; an answer has the way through. */
 export function draw({ out, puzzle, answer, width, height }: PuzzleBox<Maze>): void {
-  const { rows, cols, open, start, end, path } = puzzle
+  const { rows, cols, open, inside, start, end, path } = puzzle
   const roughly = Math.min(width / cols, height / rows)
   const wall = Math.min(WALL.most, Math.max(WALL.least, roughly * WALL.share))
   const cell = Math.min((width - wall) / cols, (height - wall) / rows)
@@ -40,21 +40,21 @@ export function draw({ out, puzzle, answer, width, height }: PuzzleBox<Maze>): v
       }
     }
   }
+  const isIn = (r: number, c: number): boolean => r >= 0 && c >= 0 && r < rows && c < cols && !!inside[r * cols + c]
   for (let r = 0; r <= rows; r++)
     run(
       cols,
       c => {
-        const below = r * cols + c
-        if (r === 0) return below !== start
-        const above = below - cols
-        return r === rows ? above !== end : !(open[above]! & S) && !(open[below]! & N)
+        const [above, below] = [(r - 1) * cols + c, r * cols + c]
+        if (isIn(r - 1, c) && isIn(r, c)) return !(open[above]! & S)
+        return isIn(r, c) ? below !== start : isIn(r - 1, c) && above !== end
       },
       (from, to) => walls.rect(x0 + from * cell - wall / 2, y0 + r * cell - wall / 2, (to - from) * cell + wall, wall),
     )
   for (let c = 0; c <= cols; c++)
     run(
       rows,
-      r => c === 0 || c === cols || (!(open[r * cols + c - 1]! & E) && !(open[r * cols + c]! & W)),
+      r => (isIn(r, c - 1) && isIn(r, c) ? !(open[r * cols + c - 1]! & E) : isIn(r, c - 1) || isIn(r, c)),
       (from, to) => walls.rect(x0 + c * cell - wall / 2, y0 + from * cell - wall / 2, wall, (to - from) * cell + wall),
     )
   out.add({ kind: 'path', path: walls.build(), fill: { k: answer ? ANSWERED : 1 } })

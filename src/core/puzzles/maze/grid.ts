@@ -6,11 +6,13 @@ export const N = 8
 export const ways = [E, S, W, N] as const
 export const opposite = (way: number): number => (way > 2 ? way >> 2 : way << 2)
 
-/** A rectangular maze: cells count from 0, row by row; `open` holds the ways out of each. The way in and the way out are in the border. */
+/** A maze in a grid: cells count from 0, row by row; `open` holds the ways out of each. One goes in from above and out below. */
 export interface Maze {
   rows: number
   cols: number
   open: Uint8Array
+  /** Cells that belong to it: 1. */
+  inside: Uint8Array
   start: number
   end: number
   /** Cells from the way in to the way out. */

@@ -14,20 +14,29 @@ interface MazeSize {
   cols: number
   /** Dead ends: few and long, or many and short. */
   ends: 'long' | 'short'
+  /** Cells that belong to it, where not all do. */
+  inside?: Uint8Array | undefined
 }
 
 /** A maze of a size whose way through is as hard as the band. Nothing where no pair of ways in and out makes it so. */
 export function make(size: MazeSize, band: Band, seed: number): Candidate<Maze> | undefined {
   const { rows, cols, ends } = size
+  const inside = size.inside ?? new Uint8Array(rows * cols).fill(1)
   const chance = seeded(seed)
-  const open = carve(rows, cols, STRAY[ends], chance)
+  const open = carve({ rows, cols, inside }, STRAY[ends], chance)
+  const [ins, outs] = borders({ rows, cols, inside })
   for (let i = 0; i < PAIRS; i++) {
-    const start = Math.floor(chance() * cols)
-    const end = (rows - 1) * cols + Math.floor(chance() * cols)
+    const start = ins[Math.floor(chance() * ins.length)]!
+    const end = outs[Math.floor(chance() * outs.length)]!
+    if (start === end) continue
     const path = route(cols, open, start, end)
     const difficulty = effort(size, open, path)
     if (difficulty.band !== band) continue
-    return { puzzle: { rows, cols, open, start, end, path }, difficulty, twin: twinOf(rows, cols, open, start, end) }
+    return {
+      puzzle: { rows, cols, open, inside, start, end, path },
+      difficulty,
+      twin: twinOf(rows, cols, open, start, end),
+    }
   }
   return undefined
 }
@@ -41,11 +50,30 @@ function leads(rows: number, cols: number, cell: number, way: number): boolean {
   return cell >= cols
 }
 
+type Sheet = Pick<Maze, 'rows' | 'cols' | 'inside'>
+
+/** Share of the rows, from the head and from the foot, in which one goes in and out. */
+const NEAR = 0.3
+
+/** Cells that one can go into from above, near the head, and out of below, near the foot. */
+function borders({ rows, cols, inside }: Sheet): [number[], number[]] {
+  const all = [...inside.keys()].filter(at => inside[at])
+  const [top, foot] = [Math.floor(all[0]! / cols), Math.floor(all.at(-1)! / cols)]
+  const near = Math.max(1, Math.ceil((foot - top) * (inside.every(Boolean) ? 0 : NEAR)))
+  const row = (at: number): number => Math.floor(at / cols)
+  return [
+    all.filter(at => row(at) < top + near && !inside[at - cols]),
+    all.filter(at => row(at) > foot - near && (row(at) === rows - 1 || !inside[at + cols])),
+  ]
+}
+
 /** A tree over all cells: each step goes on from the newest cell, or, as often as it strays, from any. */
-function carve(rows: number, cols: number, strays: number, chance: () => number): Uint8Array {
+function carve({ rows, cols, inside }: Sheet, strays: number, chance: () => number): Uint8Array {
   const open = new Uint8Array(rows * cols)
-  const active = [Math.floor(chance() * rows * cols)]
-  const reached = new Uint8Array(rows * cols)
+  const all = [...inside.keys()].filter(at => inside[at])
+  const active = [all[Math.floor(chance() * all.length)]!]
+  // What does not belong to it is never gone into.
+  const reached = inside.map(i => 1 - i)
   reached[active[0]!] = 1
   while (active.length) {
     const at = chance() < strays ? Math.floor(chance() * active.length) : active.length - 1
@@ -97,7 +125,7 @@ const BEGINS = { long: [0, 0.95, 1.12, 1.27, 1.46], short: [0, 1.66, 1.85, 2.02,
  * What a person needs: at each junction of the way, a wrong turn costs the more the longer it leads astray (by the logarithm of its
  * cells: one sees the end of a short one), against what the size of the sheet lets expect.
  */
-function effort({ rows, cols, ends }: MazeSize, open: Uint8Array, path: number[]): Difficulty {
+function effort({ rows, cols, ends, inside }: MazeSize, open: Uint8Array, path: number[]): Difficulty {
   const on = new Uint8Array(open.length)
   for (const c of path) on[c] = 1
   let cost = 0
@@ -120,7 +148,7 @@ function effort({ rows, cols, ends }: MazeSize, open: Uint8Array, path: number[]
       longest = Math.max(longest, cells)
       cost += Math.log2(1 + cells)
     }
-  const measured = cost / (rows * cols) ** GROWTH
+  const measured = cost / (inside?.reduce((n, i) => n + i, 0) ?? rows * cols) ** GROWTH
   const level = BEGINS[ends].filter(b => measured >= b).length - 1
   return {
     band: bands[level]!,

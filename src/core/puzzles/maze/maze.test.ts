@@ -57,6 +57,24 @@ describe.each(names.flatMap(size => (['long', 'short'] as const).map(ends => [si
   },
 )
 
+test('in a silhouette: all its cells and no others, in from above and out below', async () => {
+  for (const { puzzle } of await makePuzzles(
+    kind,
+    { ...kind.plain, outline: 'turn' },
+    { seed: 3, count: cases(8, 200) },
+  )) {
+    const maze = puzzle as Maze
+    const { inside, open, cols, rows, start, end } = maze
+    expect(prove(maze)).toEqual({ answers: 1, agrees: true })
+    expect(waysThrough(maze)).toBe(1)
+    expect(inside.some(i => !i)).toBe(true)
+    inside.forEach((i, at) => expect(open[at] !== 0).toBe(i === 1))
+    expect([inside[start], inside[end]]).toEqual([1, 1])
+    expect(start < cols || !inside[start - cols]).toBe(true)
+    expect(end >= (rows - 1) * cols || !inside[end + cols]).toBe(true)
+  }
+})
+
 test('a wall more cuts the sheet in two, a wall less makes a ring: neither is let pass', async () => {
   const [made] = await makePuzzles(kind, { size: 'small', ends: 'short', band: 'easy' }, { seed: 9, count: 1 })
   const maze = made!.puzzle as Maze

@@ -5,7 +5,7 @@ import type { Maze } from './grid'
  * Solves a maze by filling dead ends until only ways that lead on are left: one way where that is a line from the way in to the way
  * out; a ring anywhere counts as a second. It agrees where that line is the maker's and all cells hang together.
  */
-export function prove({ rows, cols, open, start, end, path }: Maze): Proof {
+export function prove({ rows, cols, open, inside, start, end, path }: Maze): Proof {
   const neighbours = (cell: number): number[] => {
     const bits = open[cell]!
     const out: number[] = []
@@ -24,10 +24,12 @@ export function prove({ rows, cols, open, start, end, path }: Maze): Proof {
   const sound = all.every((to, cell) =>
     to.every(
       n =>
+        inside[n] &&
         all[n]?.includes(cell) &&
         Math.abs((n % cols) - (cell % cols)) + Math.abs(((n / cols) | 0) - ((cell / cols) | 0)) === 1,
     ),
   )
+  const cells = inside.reduce((n, i) => n + i, 0)
   const passages = all.reduce((n, to) => n + to.length, 0) / 2
   const left = all.map(to => to.length)
   const filled = new Uint8Array(count)
@@ -44,7 +46,7 @@ export function prove({ rows, cols, open, start, end, path }: Maze): Proof {
   // A line has one passage less than it has cells: one more is a short cut.
   const between = all.reduce((n, to, c) => n + (filled[c] ? 0 : to.filter(t => !filled[t]).length), 0) / 2
   const answers = line?.length === rest && between === rest - 1 ? 1 : 2
-  return { answers, agrees: answers === 1 && passages === count - 1 && line?.join() === path.join() }
+  return { answers, agrees: answers === 1 && passages === cells - 1 && line?.join() === path.join() }
 }
 
 /** Whether one cell can be reached from another. */

@@ -5,22 +5,27 @@ import type { Candidate, InRun } from '../puzzle'
 import { sharedName } from '../turns'
 import type { MissingVowels, VowelValues } from './values'
 
-/** How what is left of a word is given, by band: with a dot for each vowel, in the words' own groups, or in others; with the theme or without. */
-const forms: Record<Band, { dots: boolean; groups: 'own' | 'others'; theme: boolean; long: boolean }> = {
-  gentle: { dots: true, groups: 'own', theme: true, long: false },
-  easy: { dots: false, groups: 'own', theme: true, long: false },
-  middling: { dots: false, groups: 'others', theme: true, long: false },
-  hard: { dots: false, groups: 'others', theme: false, long: false },
-  stubborn: { dots: false, groups: 'others', theme: false, long: true },
+/** How what is left of a word is given: with a dot for each vowel; in the words' own groups, in others, or in one; with the theme or without. */
+interface Form {
+  dots: boolean
+  groups: 'own' | 'others' | 'one'
+  theme: boolean
 }
-/** What each costs a person in the mean of its words: a vowel without its place, groups that mislead, no theme; and where the bands begin. */
-const VOWEL = 1
-const DOT = 0.4
-const GROUPS = 2.5
+const forms: Record<Band, Form> = {
+  gentle: { dots: true, groups: 'own', theme: true },
+  easy: { dots: false, groups: 'own', theme: true },
+  middling: { dots: false, groups: 'others', theme: true },
+  hard: { dots: false, groups: 'others', theme: false },
+  stubborn: { dots: false, groups: 'one', theme: false },
+}
+/** What each costs a person, in the mean of the words: a vowel without its place, or with it, groups that mislead, no theme; where the bands begin. */
+const VOWEL = 0.3
+const DOT = 0.05
+const groupCosts: Record<Form['groups'], number> = { own: 0, others: 2.5, one: 4 }
 const NO_THEME = 3
-const begins = [0, 1.7, 4.4, 7, 8.2]
-/** Letters of a word that counts as long, and consonants that are the least to go by. */
-const LONG = 8
+const begins = [0, 0.45, 2.6, 5.6, 7.35]
+/** Vowels and consonants of a word that can be asked for. */
+const MOST_VOWELS = 6
 const LEAST = 3
 
 const VOWELS = new Set(Array.from('AEIOUÀÁÂÃÄÅÆÈÉÊËÌÍÎÏÒÓÔÕÖØŒÙÚÛÜ'))
@@ -60,8 +65,8 @@ export function make(
     // Nothing but the letters to go by: no other known word may have them.
     const own = dictionary().rank.has(letters) ? 1 : 0
     if (theme === undefined && (readings().get(left) ?? 0) > own) return false
-    if (form.long) return letters.length >= LONG
-    return letters.length < (form.theme ? LONG + 3 : LONG)
+    const vowels = letters.length - left.length
+    return vowels >= (form.dots ? 1 : 2) && vowels <= MOST_VOWELS
   }
   const taken = dealt(lists, { count, index: at.index, seed: at.run, once: deal === 'once', suits })
   const items = taken.map(({ word, letters }) => ({ word, letters, given: given(word, form, chance) }))
@@ -82,7 +87,7 @@ export function make(
 }
 
 /** What is left of a word, as it is printed. */
-function given(word: string, { dots, groups }: (typeof forms)[Band], chance: () => number): string {
+function given(word: string, { dots, groups }: Form, chance: () => number): string {
   if (groups === 'own')
     return word
       .split(/\s+/)
@@ -93,6 +98,7 @@ function given(word: string, { dots, groups }: (typeof forms)[Band], chance: () 
       .filter(Boolean)
       .join(' ')
   const left = consonants(gridLetters(word))
+  if (groups === 'one') return left
   let out = ''
   for (let i = 0; i < left.length;) {
     // A single letter is never left over.
@@ -104,13 +110,15 @@ function given(word: string, { dots, groups }: (typeof forms)[Band], chance: () 
   return out
 }
 
-function measure(items: MissingVowels['items'], form: (typeof forms)[Band]): Difficulty {
+function measure(items: MissingVowels['items'], form: Form): Difficulty {
   const vowels = items.reduce((n, { letters }) => n + letters.length - consonants(letters).length, 0)
   const mean = vowels / items.length
-  const cost = mean * (form.dots ? DOT : VOWEL) + (form.groups === 'others' ? GROUPS : 0) + (form.theme ? 0 : NO_THEME)
+  const cost = mean * (form.dots ? DOT : VOWEL) + groupCosts[form.groups] + (form.theme ? 0 : NO_THEME)
   const steps = {
     [form.dots ? 'vowel at its dot' : 'vowel to be placed']: vowels,
-    ...(form.groups === 'others' && { 'letters in other groups': items.length }),
+    ...(form.groups !== 'own' && {
+      [form.groups === 'one' ? 'letters in one group' : 'letters in other groups']: items.length,
+    }),
     ...(!form.theme && { 'word without a theme': items.length }),
   }
   return { band: bands[begins.filter(b => cost >= b).length - 1]!, steps }

@@ -3,7 +3,7 @@ import { bandChoices, bands } from '../difficulty'
 import { aPuzzle } from '../puzzle'
 import { LEAST, MOST, type PictureLogic, type PictureValues } from './picture'
 
-const { one, shape, whole } = fields
+const { one, optional, shape, whole } = fields
 
 /** A picture in cells, told by the lengths of its filled stretches along each row and column. */
 export const pictureLogic = aPuzzle<PictureValues, PictureLogic>({
@@ -14,7 +14,8 @@ export const pictureLogic = aPuzzle<PictureValues, PictureLogic>({
     shape({
       rows: whole(LEAST, MOST).required(),
       cols: whole(LEAST, MOST).required(),
-      pictures: one('blots', 'silhouettes').required(),
+      // Runs from before there were silhouettes do not say it.
+      pictures: optional(one('blots', 'silhouettes')),
       band: one(...bands).required(),
     }) as never,
   plain: { rows: 15, cols: 15, pictures: 'silhouettes', band: 'middling' },
@@ -26,8 +27,8 @@ export const pictureLogic = aPuzzle<PictureValues, PictureLogic>({
       as: 'choice',
       says: 'What they show',
       choices: [
-        { value: 'silhouettes', words: 'silhouettes' },
         { value: 'blots', words: 'blots of chance' },
+        { value: 'silhouettes', words: 'silhouettes' },
       ],
     },
     band: { as: 'choice', says: 'Difficulty', choices: bandChoices },

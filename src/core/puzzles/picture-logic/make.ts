@@ -16,7 +16,7 @@ const SMOOTHINGS = 2
 /** A picture whose puzzle is as hard as the band; nothing where this one is not. */
 export function make({ rows, cols, pictures, band }: PictureValues, seed: number): Candidate<PictureLogic> | undefined {
   const chance = seeded(seed)
-  const filled = pictures === 'blots' ? blots(rows, cols, chance) : shape(rows, cols, chance)
+  const filled = pictures === 'silhouettes' ? shape(rows, cols, chance) : blots(rows, cols, chance)
   if (!filled) return undefined
   const puzzle = asked(rows, cols, filled)
   // A line without anything in it says all at once; more than a few of them leave half a picture.

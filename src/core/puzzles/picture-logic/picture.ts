@@ -13,7 +13,8 @@ export interface PictureLogic {
 export interface PictureValues {
   rows: number
   cols: number
-  pictures: 'blots' | 'silhouettes'
+  /** Blots where it is not said. */
+  pictures?: 'blots' | 'silhouettes' | undefined
   band: Band
 }
 

@@ -48,6 +48,45 @@ export function cellsIn(shape: Silhouette, rows: number, cols: number, margin: n
   return cells
 }
 
+/** The largest part of a silhouette's cells that hangs together. */
+export function wholeIn(shape: Silhouette, rows: number, cols: number): Uint8Array {
+  const cells = cellsIn(shape, rows, cols, 0)
+  const seen = new Uint8Array(cells.length)
+  let best: number[] = []
+  for (let first = 0; first < cells.length; first++) {
+    if (!cells[first] || seen[first]) continue
+    const part = alike(cells, { rows, cols, first, seen })
+    if (part.length > best.length) best = part
+  }
+  const out = new Uint8Array(cells.length)
+  for (const at of best) out[at] = 1
+  return out
+}
+
+/** Cells of the same kind that hang together with one; marks them as seen. */
+function alike(
+  cells: Uint8Array,
+  { rows, cols, first, seen }: { rows: number; cols: number; first: number; seen: Uint8Array },
+): number[] {
+  const part = [first]
+  seen[first] = 1
+  for (const at of part) {
+    const [r, c] = [Math.floor(at / cols), at % cols]
+    for (const [y, x] of [
+      [r - 1, c],
+      [r + 1, c],
+      [r, c - 1],
+      [r, c + 1],
+    ] as const) {
+      const next = y * cols + x
+      if (y < 0 || x < 0 || y >= rows || x >= cols || seen[next] || cells[next] !== cells[first]) continue
+      seen[next] = 1
+      part.push(next)
+    }
+  }
+  return part
+}
+
 const measured = new Map<string, number>()
 
 /** How well a shape reads on a grid, 0 to 1: the overlap of its cells with it, less what is lost of its parts. Measured once. */
@@ -80,23 +119,7 @@ function pieces(cells: Uint8Array, rows: number, cols: number): number {
   for (let first = 0; first < cells.length; first++) {
     if (seen[first]) continue
     n++
-    const edge = [first]
-    seen[first] = 1
-    while (edge.length) {
-      const at = edge.pop()!
-      const [r, c] = [Math.floor(at / cols), at % cols]
-      for (const [y, x] of [
-        [r - 1, c],
-        [r + 1, c],
-        [r, c - 1],
-        [r, c + 1],
-      ] as const) {
-        const next = y * cols + x
-        if (y < 0 || x < 0 || y >= rows || x >= cols || seen[next] || cells[next] !== cells[first]) continue
-        seen[next] = 1
-        edge.push(next)
-      }
-    }
+    alike(cells, { rows, cols, first, seen })
   }
   return n
 }

@@ -7,8 +7,6 @@ import type { Scramble, ScrambleValues } from './values'
 
 /** Where the bands begin: bits that the order of a word's letters holds, in the mean. */
 const begins = [0, 7, 10, 12.5, 15.5]
-/** How far a single word may lie beside its band. */
-const AROUND = 1.2
 /** Orders that are tried for one word. */
 const ORDERS = 40
 
@@ -41,7 +39,7 @@ export function make(
 ): Candidate<Scramble> | undefined {
   const chance = seeded(seed)
   const level = bands.indexOf(band)
-  const [from, to] = [begins[level]! - AROUND, (begins[level + 1] ?? Infinity) + AROUND]
+  const [from, to] = [begins[level]!, begins[level + 1] ?? Infinity]
   const lists = listsOf(words)
   const suits = ({ letters }: DealtWord): boolean => {
     if (letters.length < 3) return false
