@@ -353,8 +353,8 @@ class DocxReader {
     if (newPage) para.newPage = true
     const outline = props.outline ?? style.outline
     if (outline !== undefined && outline < 9) para.level = outline + 1
-    if (/^title$/i.test(style.name)) para.level = 0
-    if (/quot|extract|zitat|citation/i.test(style.name)) para.quote = true
+    if (style.titles) para.level = 0
+    if (style.quotes) para.quote = true
     if ((props.left ?? 0) || (props.right ?? 0)) para.indent = { left: props.left ?? 0, right: props.right ?? 0 }
     const num = props.num
     if (num && num.id !== '0' && para.level === undefined) {

@@ -29,16 +29,25 @@ export interface ParaProps {
 
 interface Style {
   name: string
+  /** What its name says paragraphs are. */
+  titles: boolean
+  quotes: boolean
   outline?: number
   run: RunProps
   para: ParaProps
 }
 
+const named = (name: string): Pick<Style, 'name' | 'titles' | 'quotes'> => ({
+  name,
+  titles: /^title$/i.test(name),
+  quotes: /quot|extract|zitat|citation/i.test(name),
+})
+
 /** The styles of a document, inheritance resolved. */
 export class StyleSheet {
   private readonly raw = new Map<string, XmlElement>()
   private readonly resolved = new Map<string, Style>()
-  private defaults: Style = { name: 'Normal', run: { size: 10 }, para: {} }
+  private defaults: Style = { ...named('Normal'), run: { size: 10 }, para: {} }
   private defaultId: string | undefined
   language: string | undefined
 
@@ -47,7 +56,7 @@ export class StyleSheet {
       if (e.name === 'w:docDefaults') {
         const rpr = child(child(e, 'w:rPrDefault'), 'w:rPr')
         this.defaults = {
-          name: 'Normal',
+          ...named('Normal'),
           run: { size: 10, ...this.runProps(rpr) },
           para: this.paragraphProps(child(child(e, 'w:pPrDefault'), 'w:pPr')),
         }
@@ -80,7 +89,7 @@ export class StyleSheet {
     const name = child(e, 'w:name')?.attrs['w:val'] ?? id
     const headed = /^heading (\d)$/i.exec(name)
     const style: Style = {
-      name,
+      ...named(name),
       run: { ...parent.run, ...this.runProps(child(e, 'w:rPr')) },
       para,
       outline: para.outline ?? (headed ? Number(headed[1]) - 1 : parent.outline),

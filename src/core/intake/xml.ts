@@ -46,7 +46,7 @@ export function parseXml(bytes: Uint8Array, what: string, report?: Report, ruine
   const stack: XmlElement[] = [root]
   const names = new Map<string, string>()
   let renamed = false
-  const parser = new SaxesParser({ fragment: false })
+  const parser = new SaxesParser({ fragment: false, position: false })
   parser.on('doctype', () => {
     throw new Fault('entities', `This file declares its own entities in ${what}; it is not read.`)
   })
