@@ -78,10 +78,14 @@ export interface RunKind<P extends object = object, M = unknown> {
   bare?: boolean
   /** The run that its values name: its pages show what belongs to that one's. */
   refersTo?(params: P): string
+  /** Its pages answer what those of the run ask that it refers to. */
+  givesAnswers?: boolean
   /** How many pages it takes for a run it refers to; where absent, as many as the run says. */
   pagesFor?(params: P, other: Run | undefined): number
   /** What its pages ask of the reader, to be answered elsewhere in the book. */
   answers?: DrawsAnswers
+  /** How what its pages ask is solved, in a few sentences, and values that make a small example. */
+  howTo?: { words: readonly string[]; values: Partial<P> }
   /** Makes what its pages show: the same for the same values and seed. */
   make(of: Making<P>): M | Promise<M>
   draw(page: DrawnPage<P, M>): void | Promise<void>

@@ -53,7 +53,7 @@ export function newRun(plan: PagePlan, kind: RunKind, seed: number, pages = 20):
   const params = structuredClone(kind.plain) as Record<string, unknown>
   const names = Object.entries(kind.controls as Record<string, Control>).find(([, c]) => c.as === 'run')?.[0]
   if (names) {
-    const answered = new Set(plan.runs.map(r => kindOf(r.kind)?.refersTo?.(r.params)))
+    const answered = new Set(plan.runs.filter(r => r.kind === kind.id).map(r => kind.refersTo?.(r.params)))
     const open = asking(plan).filter(r => !answered.has(r.id))
     params[names] = (open.at(-1) ?? asking(plan).at(-1))?.id ?? params[names]
   }

@@ -23,9 +23,17 @@ export const answers: Rule = s => {
     place: placeOf(s, run),
     ...of,
   })
-  const key = plan.runs.filter(r => kindOf(r.kind)?.refersTo)
+  const key = plan.runs.filter(r => kindOf(r.kind)?.givesAnswers)
+  const astray = plan.runs.filter(r => kindOf(r.kind)?.refersTo && !key.includes(r) && !referred(r, plan.runs))
   const answered = new Set(key.map(r => referred(r, plan.runs)?.id))
   return [
+    ...astray.map(run =>
+      found(run, {
+        severity: 'mend',
+        message: `“${runName(run)}” belongs to puzzles that are not in the plan.`,
+        remedy: 'choose the puzzles',
+      }),
+    ),
     ...key.flatMap(run => {
       if (!referred(run, plan.runs))
         return found(run, {

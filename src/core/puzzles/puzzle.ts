@@ -77,6 +77,8 @@ export interface PuzzleKind<P extends object = object, Z = unknown> {
   /** Its values in a sentence: "Grids of {size}, {band} to solve." */
   sentence: string
   controls: { [K in keyof P & string]-?: PuzzleControl }
+  /** How it is solved, in a few sentences, and values that make a small example. */
+  howTo: { words: readonly string[]; values: Partial<P> }
   /** Its maker, solver and drawing: loaded when a puzzle is first wanted. */
   work(): Promise<PuzzleWork<P, Z>>
 }

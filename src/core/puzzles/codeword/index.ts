@@ -19,5 +19,12 @@ export const codeword = aPuzzle<CodewordValues, Codeword>({
     cols: { as: 'count', says: 'Columns', least: 9, most: 17 },
     band: { as: 'choice', says: 'Difficulty', choices: bandChoices },
   },
+  howTo: {
+    words: [
+      'Every number is a letter, the same one wherever it stands. No two numbers are the same letter.',
+      'Begin with the letters that are given, and write each letter that you find under its number in the key.',
+    ],
+    values: { rows: 9, cols: 9, band: 'gentle' },
+  },
   work: async () => (await import('./work')).work,
 })

@@ -11,8 +11,9 @@ import type { Codeword, CodewordValues } from './values'
 
 /** The first so many known words fill the lattice. */
 const WORDS = 14_000
-/** Letters that a lattice has at the least. */
+/** Letters that a lattice has at the least; a small one has fewer. */
 const LETTERS = 19
+const CELLS_A_LETTER = 8
 /** Where the bands begin, costs of reading. */
 const begins = [0, 4, 7, 9.5, 12]
 
@@ -32,7 +33,7 @@ export function make({ rows, cols, band }: CodewordValues, seed: number): Candid
   const letters = pattern && fillLattice(pattern, stock(), chance)
   if (!letters) return undefined
   const signs = [...new Set(letters.filter(Boolean))]
-  if (signs.length < LETTERS) return undefined
+  if (signs.length < Math.min(LETTERS, (rows * cols) / CELLS_A_LETTER)) return undefined
   const words = entriesOf(pattern, letters).map(e => e.answer)
   const given = untold(words)
   const order = shuffled(

@@ -20,5 +20,12 @@ export const cryptogram = aPuzzle<CryptogramValues, Cryptogram>({
     words: { ...words, says: 'Sayings', sayings: true },
     band: { as: 'choice', says: 'Difficulty', choices: bandChoices },
   },
+  howTo: {
+    words: [
+      'Each letter stands for another, the same all through; none stands for itself.',
+      'Short words, and letters that come often, tell the most. Some letters are given.',
+    ],
+    values: { band: 'gentle' },
+  },
   work: async () => (await import('./work')).work,
 })

@@ -29,5 +29,9 @@ export const dotToDot = aPuzzle<DotValues, DotToDot>({
       })),
     },
   },
+  howTo: {
+    words: ['Draw a line from dot to dot in the order of their numbers, and from the last one back to the first.'],
+    values: { band: 'gentle' },
+  },
   work: async () => (await import('./work')).work,
 })

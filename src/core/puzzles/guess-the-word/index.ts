@@ -22,5 +22,12 @@ export const guessTheWord = aPuzzle<GuessValues, GuessSheet>({
     lamps: { as: 'count', says: 'Misses that end a round', least: 4, most: 12 },
     band: { as: 'choice', says: 'Difficulty', choices: bandChoices },
   },
+  howTo: {
+    words: [
+      'For two. One looks the words up among the answers, the other names a letter at a time and crosses it out on the strip.',
+      'Each time it is in the word, it is written wherever it stands; each time it is not, a lamp goes out. The word is to be found before all are out.',
+    ],
+    values: { count: 1, band: 'easy' },
+  },
   work: async () => (await import('./work')).work,
 })

@@ -17,5 +17,12 @@ export const inequality = aPuzzle<InequalityValues, Inequality>({
     size: { as: 'choice', says: 'Size', choices: sizes.map(value => ({ value, words: `${value} by ${value}` })) },
     band: { as: 'choice', says: 'Difficulty', choices: bandChoices },
   },
+  howTo: {
+    words: [
+      'Write a figure into every empty cell, so that each row and each column has every figure once.',
+      'Where a sign stands between two cells, its open side is to the larger figure.',
+    ],
+    values: { size: '4', band: 'gentle' },
+  },
   work: async () => (await import('./work')).work,
 })

@@ -23,5 +23,12 @@ export const kakuro = aPuzzle<KakuroValues, Kakuro>({
     cols: { as: 'count', says: 'Columns', least: LEAST, most: MOST },
     band: { as: 'choice', says: 'Difficulty', choices: bandChoices },
   },
+  howTo: {
+    words: [
+      'Write a figure from 1 to 9 into every empty cell. The figures of a run add up to the number before it, and no figure comes twice in a run.',
+      'There is one answer.',
+    ],
+    values: { rows: 5, cols: 5, band: 'gentle' },
+  },
   work: async () => (await import('./work')).work,
 })

@@ -42,5 +42,12 @@ export const latticeCrossword = aPuzzle<LatticeValues, Crossword>({
     },
     band: { as: 'choice', says: 'Difficulty', choices: bandChoices },
   },
+  howTo: {
+    words: [
+      'Each clue has one answer, written a letter a cell from the cell with its number, across or down.',
+      'The figure behind a clue is the length of its answer. Where words cross they share a letter.',
+    ],
+    values: { rows: 7, cols: 7, band: 'gentle' },
+  },
   work: async () => (await import('./work')).work,
 })

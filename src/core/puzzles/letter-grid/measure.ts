@@ -13,7 +13,7 @@ const says: Record<Direction, string> = {
   SW: 'word slanting down and back',
   NW: 'word slanting up and back',
 }
-/** A start that leads nowhere: three letters of a word, where it is not. */
+/** A start that leads nowhere: the first letters of a word, where it is not. */
 const FALSE_START = 'false start'
 const FALSE_COST = 0.15
 
@@ -29,8 +29,13 @@ export const mixes: Record<Band, Record<Direction, number>> = {
   stubborn: { E: 0, S: 1, SE: 1, NE: 3, N: 4, W: 4, SW: 4, NW: 5 },
 }
 
-/** How hard a grid of letters is to search. */
-export function measure({ rows, cols }: Bed, placed: readonly PlacedWord[], letters: readonly string[]): Difficulty {
+/** How hard a grid of letters is to search; `start`: letters by which a person thinks that a word begins. */
+export function measure(
+  { rows, cols }: Bed,
+  placed: readonly PlacedWord[],
+  letters: readonly string[],
+  start = 3,
+): Difficulty {
   const count: Record<string, number> = {}
   let cost = 0
   for (const { direction } of placed) {
@@ -38,17 +43,19 @@ export function measure({ rows, cols }: Bed, placed: readonly PlacedWord[], lett
     cost += costs[direction]
   }
   const firsts = new Set(placed.map(p => p.letters[0]))
-  const starts = new Set(placed.map(p => p.letters.slice(0, 3)))
+  const starts = new Set(placed.map(p => p.letters.slice(0, start)))
   let found = 0
   letters.forEach((sign, at) => {
     if (!firsts.has(sign)) return
     const [row, col] = [Math.floor(at / cols), at % cols]
     for (const direction of directions) {
       const [down, right] = steps[direction]
-      const [r, c] = [row + 2 * down, col + 2 * right]
+      const [r, c] = [row + (start - 1) * down, col + (start - 1) * right]
       if (r < 0 || c < 0 || r >= rows || c >= cols) continue
       const step = down * cols + right
-      if (starts.has(sign + letters[at + step]! + letters[at + 2 * step]!)) found++
+      let read = ''
+      for (let i = 0; i < start; i++) read += letters[at + i * step]!
+      if (starts.has(read)) found++
     }
   })
   const wrong = Math.max(0, found - placed.length)

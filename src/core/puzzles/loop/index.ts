@@ -23,5 +23,12 @@ export const loop = aPuzzle<LoopValues, Loop>({
     cols: { as: 'count', says: 'Columns', least: LEAST, most: MOST },
     band: { as: 'choice', says: 'Difficulty', choices: bandChoices },
   },
+  howTo: {
+    words: [
+      'Draw one closed line along the dots, which never crosses or touches itself.',
+      'A number says how many of its cell’s four sides belong to the line.',
+    ],
+    values: { rows: 5, cols: 5, band: 'gentle' },
+  },
   work: async () => (await import('./work')).work,
 })

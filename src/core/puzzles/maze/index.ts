@@ -39,5 +39,9 @@ export const maze = aPuzzle<MazeValues, Maze>({
     },
     band: { as: 'choice', says: 'Difficulty', choices: bandChoices },
   },
+  howTo: {
+    words: ['Find the way from the gap at the head to the one at the foot. There is one.'],
+    values: { size: 'small', band: 'gentle' },
+  },
   work: async () => (await import('./work')).work,
 })

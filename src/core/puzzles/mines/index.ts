@@ -25,5 +25,12 @@ export const mines = aPuzzle<MinesValues, Mines>({
     share: { as: 'count', says: 'Mines in a hundred cells', least: 8, most: 30 },
     band: { as: 'choice', says: 'Difficulty', choices: bandChoices },
   },
+  howTo: {
+    words: [
+      'A number says how many of the cells around it hold a mine, at corners too.',
+      'Find all the mines: reasoning leads to each, and no guess is needed.',
+    ],
+    values: { rows: 5, cols: 5, share: 16, band: 'gentle' },
+  },
   work: async () => (await import('./work')).work,
 })

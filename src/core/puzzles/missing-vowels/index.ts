@@ -15,5 +15,12 @@ export const missingVowels = aPuzzle<VowelValues, MissingVowels>({
   plain: { words: { bank: 'kitchen', text: '' }, count: 12, deal: 'again', band: 'middling' },
   sentence: '{count} words of {words}, {deal}, {band} to read.',
   controls: { ...wordControls(3, 24), band: { as: 'choice', says: 'Difficulty', choices: bandChoices } },
+  howTo: {
+    words: [
+      'The vowels of each word were taken out, and what is left may stand in other groups.',
+      'Write the word into the boxes, a letter in each.',
+    ],
+    values: { count: 4, band: 'easy' },
+  },
   work: async () => (await import('./work')).work,
 })

@@ -30,5 +30,12 @@ export const numberSearch = aPuzzle<NumberSearchValues, LetterGrid>({
     band: { as: 'choice', says: 'Difficulty', choices: bandChoices },
     marked: { as: 'choice', says: 'Marks of an answer', choices: markedChoices },
   },
+  howTo: {
+    words: [
+      'Every number of the list stands once among the figures: along a line, down it or slanting, forwards or backwards.',
+      'Mark each number where you find it.',
+    ],
+    values: { rows: 8, cols: 8, count: 5, figures: 4, band: 'easy' },
+  },
   work: async () => (await import('./work')).work,
 })

@@ -10,6 +10,8 @@ import type { NumberSearchValues } from './values'
 const FIGURES = Array.from('0123456789')
 /** Share of the figures that stand in two numbers. */
 const OVERLAP = 0.08
+/** Figures by which a person thinks that a number begins: by three of them many seem to. */
+const START = 4
 
 /** Numbers by chance, no two alike nor one the other read backwards, laid as words are; the rest is filled with figures. */
 export function make({ count, figures, rows, cols, band, marked }: NumberSearchValues, seed: number) {
@@ -33,7 +35,7 @@ export function make({ count, figures, rows, cols, band, marked }: NumberSearchV
   }
   const letters = fill(bed, laid, { pool: FIGURES, message: '', chance })
   if (!letters) return undefined
-  const difficulty = measure(bed, laid.placed, letters)
+  const difficulty = measure(bed, laid.placed, letters, Math.min(START, figures))
   if (difficulty.band !== band) return undefined
   const puzzle: LetterGrid = { ...bed, letters, words: laid.placed, marked }
   const made: Candidate<LetterGrid> = {

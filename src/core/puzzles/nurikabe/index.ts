@@ -23,5 +23,12 @@ export const nurikabe = aPuzzle<NurikabeValues, Nurikabe>({
     cols: { as: 'count', says: 'Columns', least: LEAST, most: MOST },
     band: { as: 'choice', says: 'Difficulty', choices: bandChoices },
   },
+  howTo: {
+    words: [
+      'Shade cells to be the sea; what stays white are islands. Each island has one number, and as many cells.',
+      'Islands touch only at corners; the sea hangs together, and nowhere fills a square of four cells.',
+    ],
+    values: { rows: 5, cols: 5, band: 'gentle' },
+  },
   work: async () => (await import('./work')).work,
 })

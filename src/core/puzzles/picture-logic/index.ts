@@ -33,5 +33,12 @@ export const pictureLogic = aPuzzle<PictureValues, PictureLogic>({
     },
     band: { as: 'choice', says: 'Difficulty', choices: bandChoices },
   },
+  howTo: {
+    words: [
+      'The numbers of a row or column are the lengths of its filled stretches in order, with one empty cell or more between them.',
+      'Fill what must be filled, mark what must stay empty, and a picture stands.',
+    ],
+    values: { rows: 8, cols: 8, band: 'gentle' },
+  },
   work: async () => (await import('./work')).work,
 })

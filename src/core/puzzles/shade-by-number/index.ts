@@ -25,5 +25,12 @@ export const shadeByNumber = aPuzzle<ShadeValues, Shaded>({
     tones: { as: 'count', says: 'Tones, paper counted', least: 3, most: 7 },
     band: { as: 'choice', says: 'Difficulty', choices: bandChoices },
   },
+  howTo: {
+    words: [
+      'Shade every square with the tone that its number has in the key.',
+      'A soft pencil does it: press harder for the darker ones.',
+    ],
+    values: { rows: 12, cols: 12, tones: 3, band: 'easy' },
+  },
   work: async () => (await import('./work')).work,
 })

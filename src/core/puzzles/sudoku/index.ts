@@ -18,5 +18,12 @@ export const sudoku = aPuzzle<SudokuValues, Sudoku>({
     size: { as: 'choice', says: 'Size', choices: sizes.map(value => ({ value, words: `${value} by ${value}` })) },
     band: { as: 'choice', says: 'Difficulty', choices: bandChoices },
   },
+  howTo: {
+    words: [
+      'Write a figure into every empty cell, so that each row, each column and each box has every figure once.',
+      'There is one answer, and it never needs a guess.',
+    ],
+    values: { size: '4', band: 'gentle' },
+  },
   work: async () => (await import('./work')).work,
 })

@@ -23,5 +23,12 @@ export const wordLadder = aPuzzle<LadderValues, WordLadder>({
     count: { as: 'count', says: 'Ladders in a puzzle', least: 1, most: 6 },
     band: { as: 'choice', says: 'Difficulty', choices: bandChoices },
   },
+  howTo: {
+    words: [
+      'Climb from the word at the head to the one at the foot. Each rung is a word, and differs in one letter from the one above.',
+      'There is one shortest way, with as many rungs as are drawn.',
+    ],
+    values: { letters: 3, count: 2, band: 'gentle' },
+  },
   work: async () => (await import('./work')).work,
 })

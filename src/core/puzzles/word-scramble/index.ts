@@ -15,5 +15,9 @@ export const scramble = aPuzzle<ScrambleValues, Scramble>({
   plain: { words: { bank: 'all', text: '' }, count: 12, deal: 'again', band: 'middling' },
   sentence: '{count} words of {words}, {deal}, {band} to put in order.',
   controls: { ...wordControls(3, 24), band: { as: 'choice', says: 'Difficulty', choices: bandChoices } },
+  howTo: {
+    words: ['The letters of each word are out of order. Write the word into the boxes.', 'Each has one answer.'],
+    values: { count: 4, band: 'gentle' },
+  },
   work: async () => (await import('./work')).work,
 })

@@ -87,5 +87,12 @@ export const wordSearch = aPuzzle<WordSearchValues, LetterGrid>({
     band: { as: 'choice', says: 'Difficulty', choices: bandChoices },
     marked: { as: 'choice', says: 'Marks of an answer', choices: markedChoices },
   },
+  howTo: {
+    words: [
+      'Every word of the list stands once among the letters: along a line, down it or slanting, forwards or backwards.',
+      'Mark each word where you find it; letters may belong to two.',
+    ],
+    values: { words: { bank: 'fruit', text: '' }, rows: 8, cols: 8, size: 'grown', count: 5, band: 'easy' },
+  },
   work: async () => (await import('./work')).work,
 })

@@ -44,6 +44,7 @@ export const answers = aKind<AnswerValues, MadeRun | undefined>({
     of: { as: 'run', says: 'Of which run' },
     count: { as: 'choice', says: 'On a page', choices: counts.map(value => ({ value, words: value })) },
   },
+  givesAnswers: true,
   alike: false,
   refersTo: ({ of }) => of,
   pagesFor: ({ count }, other) => (other ? Math.ceil(other.pages / Number(count)) : 0),

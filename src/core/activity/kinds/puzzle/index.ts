@@ -40,6 +40,7 @@ export function puzzleRun(kind: PuzzleKind): RunKind {
     plain: kind.plain,
     sentence: kind.sentence,
     controls: kind.controls as Record<string, Control> as never,
+    howTo: kind.howTo,
     alike: false,
     make: ({ params, seed, pages, ticker }) => makePuzzles(kind, params, { seed, count: pages, ticker }),
     draw: ({ made, index, out, place, styleOf, room, top }) =>

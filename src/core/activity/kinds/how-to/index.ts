@@ -1,0 +1,80 @@
+import { LayerBuilder } from '../../../marks'
+import { fields } from '../../../trade'
+import { setFrag, type TextStyle } from '../../../type'
+import { aKind, type MadeRun } from '../../kind'
+
+const { shape, text } = fields
+
+interface HowToValues {
+  of: string
+}
+
+/** What is shown: the run that it belongs to, and its example. */
+interface Taught {
+  other: MadeRun
+  example: unknown
+}
+
+/** Words, their leading; the gap before the example and between it and its answer; points. Half a page is the most they take. */
+const SIZE = { most: 11.5, least: 8 }
+const LEADING = 1.42
+const GAP = 18
+const LABEL = 16
+const HALF = 0.56
+
+/** How the puzzles of another run are solved: its rules in a few sentences, a small one, and its answer beside it. */
+export const howTo = aKind<HowToValues, Taught | undefined>({
+  id: 'how-to',
+  name: 'How to solve',
+  says: 'rules of another run’s puzzles with an example',
+  schema: () => shape({ of: text(40).required() }) as never,
+  plain: { of: 'none' },
+  sentence: 'For {of}.',
+  controls: { of: { as: 'run', says: 'For which run' } },
+  alike: false,
+  refersTo: ({ of }) => of,
+  pagesFor: (_params, other) => (other ? 1 : 0),
+  async make({ other, ticker }) {
+    const taught = other?.kind.howTo
+    if (!other || !taught) return undefined
+    const params = { ...other.kind.plain, ...taught.values }
+    return { other, example: await other.kind.make({ params, seed: 1, pages: 1, ticker }) }
+  },
+  async draw({ out, made, room, top, place, styleOf }) {
+    if (!made) return
+    const { kind } = made.other
+    const size = Math.min(SIZE.most, Math.max(SIZE.least, room.width / 32))
+    const [style, label] = [await styleOf('eb-garamond/regular', size), await styleOf('fraunces/bold', size * 0.85)]
+    let y = top + size
+    for (const sentence of kind.howTo!.words) {
+      for (const line of wrapped(style, sentence, room.width)) {
+        setFrag(out, style.frag(line), { x: 0, y, place })
+        y += size * LEADING
+      }
+      y += size * 0.4
+    }
+    y += GAP - size
+    const width = (room.width - GAP) / 2
+    const height = Math.max(width * 0.6, room.height * HALF - (y - top) - LABEL)
+    const on = { place, styleOf, width, height }
+    for (const [i, says] of ['An example', 'Its answer'].entries()) {
+      const x = i * (width + GAP)
+      setFrag(out, label.frag(says), { x, y, place })
+      const own = new LayerBuilder()
+      if (i) await kind.answers!.draw(made.example, 0, { ...on, out: own })
+      else await kind.draw({ ...on, out: own, params: kind.plain, made: made.example, index: 0, room: on, top: 0 })
+      out.add({ kind: 'group', transform: [1, 0, 0, 1, x, y + LABEL * 0.6], layers: [own.build()] })
+    }
+  },
+})
+
+/** A sentence in lines that are no wider than a room. */
+function wrapped(style: TextStyle, sentence: string, width: number): string[] {
+  const lines = ['']
+  for (const word of sentence.split(' ')) {
+    const longer = lines.at(-1) ? `${lines.at(-1)} ${word}` : word
+    if (lines.at(-1) && style.frag(longer).width > width) lines.push(word)
+    else lines[lines.length - 1] = longer
+  }
+  return lines
+}
