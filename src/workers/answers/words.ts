@@ -15,7 +15,11 @@ const core = () => import('@/core/words')
 export const words = {
   /** Banks that ship: how they are called, and how many words they have. */
   banks: async (): Promise<{ id: string; name: string; words: number }[]> =>
-    [(await core()).allBanks, ...(await core()).banks].map(({ id, name, words }) => ({ id, name, words: words.length })),
+    [(await core()).allBanks, ...(await core()).banks].map(({ id, name, words }) => ({
+      id,
+      name,
+      words: words.length,
+    })),
 
   wordsSaid: async (source: WordSource): Promise<WordsSaid> => {
     const { listsOf, readWordTable, reportOn } = await core()

@@ -15,16 +15,19 @@ const BETWEEN = 0.5
 /** Width of a letter of a clue, by its size: as the shape is told before its face is loaded. */
 const WIDE = 0.5
 
-/** Cells that clues are as wide as where the grid is narrower. */
+/** Cells that clues are as wide as where the grid is narrower; a small grid has them under itself, in two columns and larger. */
 const CLUES = 15
-const COLUMNS = 3
-const wide = ({ cols }: Crossword, answer: boolean): number => (answer ? cols : Math.max(cols, CLUES))
+const SMALL = 10
+const columnsOf = ({ cols }: Crossword): number => (cols < SMALL ? 2 : 3)
+const wide = ({ cols }: Crossword, answer: boolean): number => (answer || cols < SMALL ? cols : Math.max(cols, CLUES))
+const clueSize = ({ cols }: Crossword): number => (cols < SMALL ? CLUE * 1.35 : CLUE)
 
 /** Clue lines that a column must hold, about. */
 function high(puzzle: Crossword): number {
-  const room = (wide(puzzle, false) - (COLUMNS - 1) * BETWEEN) / COLUMNS / (CLUE * WIDE) - 3
+  const columns = columnsOf(puzzle)
+  const room = (wide(puzzle, false) - (columns - 1) * BETWEEN) / columns / (clueSize(puzzle) * WIDE) - 3
   const lines = puzzle.entries.reduce((n, e) => n + Math.ceil((e.clue.length + 4) / room), 0) + 3
-  return GAP + (Math.ceil(lines / COLUMNS) + 1) * CLUE * LEADING
+  return GAP + (Math.ceil(lines / columns) + 1) * clueSize(puzzle) * LEADING
 }
 
 export const ratio = (puzzle: Crossword, answer: boolean): number =>
@@ -100,14 +103,15 @@ async function clues({ out, puzzle, width, height, place, styleOf }: PuzzleBox<C
   const { cell, y0 } = laid
   const x0 = (width - wide(puzzle, false) * cell) / 2
   const top = y0 + (puzzle.rows + GAP) * cell
-  const room = ((wide(puzzle, false) - (COLUMNS - 1) * BETWEEN) * cell) / COLUMNS
-  for (let size = CLUE * cell; ; size *= 0.95) {
+  const columns = columnsOf(puzzle)
+  const room = ((wide(puzzle, false) - (columns - 1) * BETWEEN) * cell) / columns
+  for (let size = clueSize(puzzle) * cell; ; size *= 0.95) {
     const [text, head] = [await styleOf('figtree/regular', size), await styleOf('figtree/bold', size)]
     const lines = linesOf(puzzle, { text, room, indent: size * 1.7 })
     const most = Math.floor((height - top) / (size * LEADING))
-    const each = Math.max(Math.ceil(lines.length / COLUMNS), 1)
+    const each = Math.max(Math.ceil(lines.length / columns), 1)
     // Columns are broken where no heading is left alone at a foot.
-    const parts = split(lines, COLUMNS, Math.max(each, 1))
+    const parts = split(lines, columns, Math.max(each, 1))
     if (parts.some(p => p.length > most) && size > cell * 0.12) continue
     parts.forEach((part, c) =>
       part.forEach((line, i) => {

@@ -21,6 +21,8 @@ const LEADING = 1.42
 const GAP = 18
 const LABEL = 16
 const HALF = 0.56
+/** How much higher than its answer a puzzle may stand, with what is printed under it. */
+const LISTED = 1.4
 
 /** How the puzzles of another run are solved: its rules in a few sentences, a small one, and its answer beside it. */
 export const howTo = aKind<HowToValues, Taught | undefined>({
@@ -55,7 +57,9 @@ export const howTo = aKind<HowToValues, Taught | undefined>({
     }
     y += GAP - size
     const width = (room.width - GAP) / 2
-    const height = Math.max(width * 0.6, room.height * HALF - (y - top) - LABEL)
+    const most = Math.max(width * 0.6, room.height * HALF - (y - top) - LABEL)
+    // As high as the answer and its list below: both begin at one line.
+    const height = Math.min(most, (width / (await kind.answers!.ratio(made.example, 0))) * LISTED)
     const on = { place, styleOf, width, height }
     for (const [i, says] of ['An example', 'Its answer'].entries()) {
       const x = i * (width + GAP)
