@@ -153,3 +153,34 @@ test('puzzles are added to a planned book with answers that follow their number,
   await page.getByRole('button', { name: 'Undo' }).click()
   await expect(labels('Answers')).toHaveText('159 – 166', { timeout: 30_000 })
 })
+
+test('words of a run: a bank, then a list of one’s own, kept as it is typed; what lacks is said, and mended with a click', async ({
+  page,
+}) => {
+  await page.goto('/')
+  await expect(page.getByRole('listitem')).toHaveCount(4, { timeout: 60_000 })
+  await page.goto('/book/small-apiary-logbook/pages')
+  await page.getByRole('button', { name: 'Add a run' }).click({ timeout: 30_000 })
+  await page.getByRole('menuitem', { name: /^Word search:/ }).click()
+  await expect(page.getByText(/^64 words, the longest of 10 letters\./)).toBeVisible({ timeout: 30_000 })
+  await page.getByRole('combobox', { name: 'Words', exact: true }).click()
+  await page.getByTitle('a list of my own').click()
+  await expect(page.getByText(/^There are no words yet/).first()).toBeVisible({ timeout: 30_000 })
+  const list = page.getByRole('textbox', { name: 'List of words' })
+  const text = 'anchor\nbollard: Post that takes a rope\nseagull\nquay\nquay\nrowing boat\n'
+  await list.fill(text)
+  await expect(page.getByText(/^5 words, the longest of 10 letters\./)).toBeVisible({ timeout: 30_000 })
+  await expect(page.getByText('A line is left out: line 5, “quay”: twice in its list.', { exact: false })).toBeVisible()
+  const alert = page.getByRole('alert').filter({ hasText: 'has 5 words that can be used, and 15 are wanted' })
+  await expect(alert).toBeVisible({ timeout: 30_000 })
+  await alert.getByRole('button', { name: 'Take 5 words' }).click()
+  await expect(alert).toHaveCount(0, { timeout: 30_000 })
+  await expect(page.getByLabel('Words in a puzzle')).toHaveValue('5')
+  await page.reload()
+  await page
+    .getByRole('row')
+    .filter({ has: page.getByLabel('Move Word search', { exact: true }) })
+    .getByRole('button', { name: /^Word search/ })
+    .click({ timeout: 30_000 })
+  await expect(page.getByRole('textbox', { name: 'List of words' })).toHaveValue(text)
+})

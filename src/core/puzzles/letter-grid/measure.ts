@@ -29,6 +29,18 @@ export const mixes: Record<Band, Record<Direction, number>> = {
   stubborn: { E: 0, S: 1, SE: 1, NE: 3, N: 4, W: 4, SW: 4, NW: 5 },
 }
 
+/** False starts that may come to what directions cost, and a little less than a band's own words may do. */
+const STARTS = 0.9
+const UNDER = 0.15
+
+/** Whether words in a mix of directions can come to a band: what they cost in the mean, and what false starts may add. */
+export function reaches(mix: Record<Direction, number>, band: Band): boolean {
+  const all = directions.reduce((n, d) => n + mix[d], 0)
+  const mean = directions.reduce((n, d) => n + mix[d] * costs[d], 0) / all
+  const level = bands.indexOf(band)
+  return mean + STARTS >= begins[level]! && mean - UNDER < (begins[level + 1] ?? Infinity)
+}
+
 /** How hard a grid of letters is to search; `start`: letters by which a person thinks that a word begins. */
 export function measure(
   { rows, cols }: Bed,

@@ -3,7 +3,7 @@ import { type DealtWord, dealt, gridLetters, listsOf, offences, sayings } from '
 import { type Bed, type Direction, directions, type LetterGrid, wholeBed } from '../letter-grid/grid'
 import { fill } from '../letter-grid/fill'
 import { type Laid, lay } from '../letter-grid/lay'
-import { measure, mixes } from '../letter-grid/measure'
+import { measure, mixes, reaches } from '../letter-grid/measure'
 import { pool } from '../letter-grid/pool'
 import type { Candidate, InRun } from '../puzzle'
 import { silhouetteFor } from '../silhouettes/choose'
@@ -64,9 +64,17 @@ function layAll(
 ) {
   const bedOf = (more: number): Bed => bedFor(values, more, shape)
   const mix = { ...mixes[values.band] }
-  for (const d of directions) if (!allowed[values.directions].includes(d)) mix[d] = 0
-  if (directions.every(d => !mix[d]))
-    throw new Fault('band', `Words that read only so are never ${values.band}: choose other directions.`)
+  for (const d of directions)
+    if (!allowed[values.directions].includes(d)) mix[d] = 0
+    // All eight: those that the band does without come now and then.
+    else if (values.directions === 'all') mix[d] = Math.max(mix[d], 1)
+  if (directions.every(d => !mix[d]) || !reaches(mix, values.band))
+    throw new Fault(
+      'band',
+      `Words that read only so are never ${values.band} to find: choose other directions.`,
+      undefined,
+      { says: 'Let them read as the difficulty asks', values: { directions: 'band' } },
+    )
   const laying = { mix, overlap: values.overlap / 100, chance }
   const tryAt = (more: number): { laid?: Extract<Laid, { placed: unknown }>; homeless: string[] } => {
     const bed = bedOf(more)

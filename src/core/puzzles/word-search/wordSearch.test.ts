@@ -127,9 +127,12 @@ test('what has no place is said by name, with a grid that takes it; grown, the g
 })
 
 test('words that only read forwards are never stubborn, and that is said', async () => {
-  await expect(made({ directions: 'forward', band: 'stubborn', words: { bank: 'sea', text: '' } }, 1)).rejects.toThrow()
+  await expect(made({ directions: 'forward', band: 'stubborn' }, 1)).rejects.toThrow('never stubborn')
+  await expect(made({ directions: 'all', band: 'gentle' }, 1)).rejects.toThrow('never gentle')
   const [grid] = await made({ directions: 'forward', band: 'gentle' }, 1)
   expect(new Set(grid!.words.map(w => w.direction)).size).toBeLessThanOrEqual(2)
+  const all = await made({ directions: 'all', band: 'middling', count: 24, rows: 18, cols: 18 }, 4)
+  expect(new Set(all.flatMap(g => g.words.map(w => w.direction))).size).toBe(8)
 })
 
 test('one list is dealt over all puzzles: no word comes again before the others', async () => {
