@@ -12,7 +12,7 @@ export type Control = { says: string } & (
   | { as: 'choice'; choices: readonly { value: string; words: string }[] }
   | { as: 'columns'; most: number }
   | { as: 'run' }
-  | { as: 'words'; clued: boolean; sayings?: boolean }
+  | { as: 'words'; clued: boolean; sayings?: boolean; apart?: boolean }
 )
 
 /** Room of a page between its margins, points. What is drawn has the room's left top at the origin. */

@@ -54,13 +54,14 @@ export interface PuzzleWork<P extends object, Z> {
 }
 
 /**
- * What a value of a kind is set with: one of a few words, a whole number, or a source of words (`clued`: each wants its clue; `sayings`: they are whole sentences); `says` is
+ * What a value of a kind is set with: one of a few words, a whole number, or a source of words (`clued`: each wants its clue; `sayings`: they are whole
+ * sentences; `apart`: none may stand inside another); `says` is
  * its name for those who cannot see the sentence.
  */
 export type PuzzleControl = { says: string } & (
   | { as: 'choice'; choices: readonly { value: string; words: string }[] }
   | { as: 'count'; least: number; most: number }
-  | { as: 'words'; clued: boolean; sayings?: boolean }
+  | { as: 'words'; clued: boolean; sayings?: boolean; apart?: boolean }
 )
 
 /** A kind of puzzle: one folder of `core/puzzles`. `P`: its values. `Z`: one puzzle with its answer. */

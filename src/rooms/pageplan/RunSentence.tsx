@@ -6,7 +6,7 @@ import type { PagePlan, Run } from '@/core/book'
 import type { WordSource } from '@/core/words'
 import { ChoiceValue, type NumberForm, NumberValue, Sentence } from '@/parts/Sentence'
 import { Columns } from './Columns'
-import { WordsOf, WordsValue } from './Words'
+import { type WordsMinded, WordsOf, WordsValue } from './Words'
 
 /** A change of a run, worked out of the run as the store has it when it is written. */
 export type ChangeRun = (label: string, next: (r: Run) => Partial<Run>, merge?: boolean) => Promise<boolean>
@@ -72,7 +72,7 @@ export function RunSentence({ plan, run, onChange }: { plan: PagePlan; run: Run;
       {words && (
         <WordsOf
           source={run.params[words] as WordSource}
-          clued={(controls[words] as Control & { clued: boolean }).clued}
+          minds={controls[words] as WordsMinded}
           onChange={(source, merge) => set(words, 'Words', source, merge)}
         />
       )}

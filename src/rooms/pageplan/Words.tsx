@@ -32,23 +32,20 @@ export function WordsValue({ source, sayings, onChange }: { source: WordSource; 
   return <ChoiceValue label="Words" value={source.bank || OWN} choices={choices} onChange={choose} />
 }
 
-/** What is to be known of a run's words, and the author's own list. */
-export function WordsOf({
-  source,
-  clued,
-  onChange,
-}: {
-  source: WordSource
-  /** Each word wants a clue. */
+/** What a kind minds about its words: each wants a clue; none may stand inside another. */
+export interface WordsMinded {
   clued: boolean
-  onChange: Take
-}) {
+  apart?: boolean
+}
+
+/** What is to be known of a run's words, and the author's own list. */
+export function WordsOf({ source, minds, onChange }: { source: WordSource; minds: WordsMinded; onChange: Take }) {
   return (
     <div className="words">
       <p>
-        <WordsSaid source={source} clued={clued} onChange={onChange} />
+        <WordsSaid source={source} minds={minds} onChange={onChange} />
       </p>
-      {!source.bank && <OwnWords source={source} clued={clued} onChange={onChange} />}
+      {!source.bank && <OwnWords source={source} clued={minds.clued} onChange={onChange} />}
     </div>
   )
 }
@@ -109,7 +106,7 @@ function OwnWords({ source, clued, onChange }: { source: WordSource; clued: bool
 }
 
 /** How many words there are, and what is to be minded before a puzzle is made of them. */
-function WordsSaid({ source, clued, onChange }: { source: WordSource; clued: boolean; onChange: Take }) {
+function WordsSaid({ source, minds, onChange }: { source: WordSource; minds: WordsMinded; onChange: Take }) {
   const { bank, text } = source
   const { answer, trouble } = usePress(p => p.wordsSaid({ bank, text }), [bank, text], { after: LOOK })
   if (trouble) return trouble
@@ -118,7 +115,7 @@ function WordsSaid({ source, clued, onChange }: { source: WordSource; clued: boo
   if (!report) return none
   return (
     <>
-      {counted(report, clued)} {minded(report)}
+      {counted(report, minds.clued)} {minded(report, !!minds.apart)}
       {left.length > 0 && (
         <>
           {left.length === 1 ? 'A line is' : `${left.length} lines are`} left out:{' '}
@@ -153,7 +150,7 @@ function counted({ words, lists, clued: withClue, longest }: WordReport, clued: 
   return `${plural(words, 'word')}${inLists}${clues}, the longest of ${plural(longest, 'letter')}.`
 }
 
-function minded({ twice, inside, signs }: WordReport): string {
+function minded({ twice, inside, signs }: WordReport, apart: boolean): string {
   const some = (of: string[]): string =>
     `${of
       .slice(0, 4)
@@ -161,7 +158,8 @@ function minded({ twice, inside, signs }: WordReport): string {
       .join(', ')}${of.length > 4 ? ' and others' : ''}`
   return [
     twice.length && `${some(twice)} ${twice.length === 1 ? 'stands' : 'stand'} in it twice.`,
-    inside.length &&
+    apart &&
+      inside.length > 0 &&
       `${inside
         .slice(0, 3)
         .map(i => `“${i.word}” stands inside “${i.within}”`)

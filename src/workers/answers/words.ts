@@ -1,4 +1,5 @@
 import type { Book } from '@/core/book'
+import { Fault } from '@/core/trade'
 import type { WordReport, WordSource } from '@/core/words'
 
 /** What is to be said of the words of a run: a report, and lines that were not taken; or why there are none. */
@@ -27,18 +28,13 @@ export const words = {
       const lists = listsOf(source)
       return { report: reportOn(lists), left: source.bank ? [] : readWordTable(source.text, 'Words').left }
     } catch (e) {
-      return { none: (e as Error).message, left: [] }
+      if (!(e instanceof Fault)) throw e
+      return { none: e.message, left: [] }
     }
   },
 
   /** A sample of a list, with clues where they are wanted. */
   wordSample: async (clued: boolean): Promise<string> => (await core()).sampleOf(clued),
-
-  /** Words of a bank as a list that can be changed. */
-  bankText: async (id: string): Promise<string> => {
-    const { listsOf, writeWordText } = await core()
-    return writeWordText(listsOf({ bank: id, text: '' }))
-  },
 
   /** The words that make a book its own: its names, and what is seldom said elsewhere. */
   vocabularyOf: async (book: Pick<Book, 'sections'>): Promise<string> => {

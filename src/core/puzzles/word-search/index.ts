@@ -46,6 +46,7 @@ export const wordSearch = aPuzzle<WordSearchValues, LetterGrid>({
     '{count} words of {words}, {deal}, in grids of {cols} by {rows} letters {size}, {side} {outline}. They read {directions}, {overlap} in a hundred of their letters crossed, {band} to find. The letters left over {message}. Answers have {marked}.',
   controls: {
     ...wordControls(3, 80),
+    words: { as: 'words', says: 'Words', clued: false, apart: true },
     rows: { as: 'count', says: 'Rows', least: LEAST, most: MOST },
     cols: { as: 'count', says: 'Columns', least: LEAST, most: MOST },
     size: {
