@@ -1,9 +1,9 @@
 import { seeded, shuffled } from '../../trade'
-import type { Band, Difficulty } from '../difficulty'
+import { bands } from '../difficulty'
 import type { Candidate } from '../puzzle'
 import { nameOfCells } from '../turns'
 import { latticeOf, type Loop, type LoopValues } from './lattice'
-import { reason } from './reason'
+import { cellsNeeded, reason } from './reason'
 
 /** How much of the sheet lies within the line, and how often it grows where it has most neighbours already: less, and it winds more. */
 const WITHIN = 0.55
@@ -11,47 +11,39 @@ const FILLS = 0.12
 /** Growths that are tried before the line is long enough as it is. */
 const PATIENCE = 40
 
-/** A loop as hard as the band: every cell says its number at first; then those go that the ways of the band can do without. */
+/** Parts in which numbers that could go come back where the loop is too hard without them. */
+const PARTS = 4
+
+/** A loop as hard as the band: of the numbers of a line those are said that the ways of the band cannot do without. */
 export function make({ rows, cols, band }: LoopValues, seed: number): Candidate<Loop> | undefined {
   const chance = seeded(seed)
   const within = region(rows, cols, chance)
-  const { sides, cellsOfSide, sidesOfCell } = latticeOf(rows, cols)
+  const lattice = latticeOf(rows, cols)
+  const { sides, cellsOfSide, sidesOfCell } = lattice
   const line = Uint8Array.from({ length: sides }, (_, s) => cellsOfSide[s]!.reduce((n, c) => n + within[c]!, 0) & 1)
   const all = Int8Array.from(sidesOfCell, own => own.reduce((n, s) => n + line[s]!, 0))
-  const clues = all.slice()
-  /** How hard the loop is by the ways of a band as it stands; numbers that say nothing on the way go at once. */
-  const held = (by: Band): Difficulty | undefined => {
-    const found = reason(rows, cols, clues, by)
-    found?.needed.forEach((needed, c) => needed || (clues[c] = -1))
-    return found?.difficulty
-  }
-  let difficulty = held(band)
-  if (!difficulty) return undefined
-  const order = shuffled([...clues.keys()], chance)
-  /** Hides numbers, as many at once as the ways of a band can do without; whether it came to the wanted band on the way. */
-  const hide = (among: number[], by: Band): boolean => {
-    const cells = among.filter(c => clues[c]! >= 0)
-    if (!cells.length) return false
-    for (const c of cells) clues[c] = -1
-    const without = held(by)
-    if (without) {
-      difficulty = without
-      return band !== 'gentle' && without.band === band
+  const enough = cellsNeeded(lattice, all, shuffled([...all.keys()], chance), band)
+  // An early number may be idle beside later ones: asked the other way round, hardly one is left that could go.
+  const least = enough && cellsNeeded(lattice, all, [...enough].reverse(), band)
+  if (!least) return undefined
+  const clues = new Int8Array(all.length).fill(-1)
+  for (const c of least) clues[c] = all[c]!
+  const spare = enough.filter(c => clues[c]! < 0)
+  for (let part = 0; part <= PARTS; part++) {
+    const found = reason(rows, cols, clues, band)
+    if (found?.difficulty.band === band) {
+      found.needed.forEach((needed, c) => needed || (clues[c] = -1))
+      const puzzle = { rows, cols, clues, line }
+      return {
+        puzzle,
+        difficulty: found.difficulty,
+        twin: nameOfCells(rows, cols, (r, c) => String(clues[r * cols + c])),
+      }
     }
-    for (const c of cells) clues[c] = all[c]!
-    const half = cells.length >> 1
-    return half > 0 && (hide(cells.slice(0, half), by) || hide(cells.slice(half), by))
+    if (found && bands.indexOf(found.difficulty.band) < bands.indexOf(band)) return undefined
+    for (const c of spare.splice(0, Math.ceil(spare.length / (PARTS - part)))) clues[c] = all[c]!
   }
-  const inTurn = (by: Band, together: number): boolean => {
-    const said = order.filter(c => clues[c]! >= 0)
-    for (let i = 0; i < said.length; i += together) if (hide(said.slice(i, i + together), by)) return true
-    return false
-  }
-  // What a short look ahead can do without goes first: it is quick to try.
-  if (!inTurn('gentle', 12) && band !== 'gentle') inTurn(band, 4)
-  if (difficulty.band !== band) return undefined
-  const puzzle = { rows, cols, clues, line }
-  return { puzzle, difficulty, twin: nameOfCells(rows, cols, (r, c) => String(clues[r * cols + c])) }
+  return undefined
 }
 
 /** The eight cells around one, in a ring. */

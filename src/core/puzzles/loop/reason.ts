@@ -22,6 +22,8 @@ const ahead: readonly [Way, number][] = [
 ]
 /** How far a band may look ahead. */
 const looks: Record<Band, number> = { gentle: 1, easy: 2, middling: 3, hard: 4, stubborn: 4 }
+/** Share of the cells whose numbers are said before it is asked which others are needed: so few never lead to the end. */
+const AT_ONCE = 0.3
 /** Where the bands begin: costs for a hundred cells. */
 const begins = [0, 36, 48, 75, 110]
 
@@ -56,6 +58,7 @@ class Known {
   private asked: number[] = []
   /** When something became known around a point last, and a side was looked ahead from. */
   private clock = 0
+  private noted = 0
   readonly moved: Int32Array
   /** By how far it was looked, then by side. */
   private readonly looked: Int32Array[]
@@ -257,11 +260,24 @@ class Known {
     return false
   }
 
-  /** Notes what moved since the trail had a length, for those sides that lie near. */
-  note(from: number): void {
+  /** Says a number; what lies near has moved. */
+  say(cell: number, number: number): void {
+    this.clues[cell] = number
     this.clock++
-    for (let i = from; i < this.trail.length; i++)
-      for (const p of this.lattice.pointsOfSide[this.trail[i]!]!) this.moved[p] = this.clock
+    for (const s of this.lattice.sidesOfCell[cell]!)
+      for (const p of this.lattice.pointsOfSide[s]!) this.moved[p] = this.clock
+    this.cell(cell)
+  }
+
+  isOpen(cell: number): boolean {
+    return this.openOfCell[cell]! > 0
+  }
+
+  /** Notes what moved since it was noted last, for those sides that lie near. */
+  note(): void {
+    this.clock++
+    for (; this.noted < this.trail.length; this.noted++)
+      for (const p of this.lattice.pointsOfSide[this.trail[this.noted]!]!) this.moved[p] = this.clock
   }
 
   /** Whether something moved near a side since it was looked ahead from as far as this. */
@@ -286,28 +302,53 @@ export function reason(
   clues: Int8Array,
   band: Band,
 ): { difficulty: Difficulty; needed: Uint8Array } | undefined {
-  const lattice = latticeOf(rows, cols)
-  const known = new Known(lattice, clues)
+  const known = new Known(latticeOf(rows, cols), clues)
   clues.forEach((_n, c) => known.cell(c))
+  if (!lead(known, band)) return undefined
+  const cost = Object.entries(known.steps).reduce((sum, [way, n]) => sum + costs[way as Way] * n, 0)
+  const level = begins.filter(b => (cost / (rows * cols)) * 100 >= b).length - 1
+  return { difficulty: { band: bands[level]!, steps: known.steps }, needed: known.needed }
+}
+
+/**
+ * The numbers of a line that are said when each is said, in an order, only where the ways of a band come no further without it: cells
+ * in that order. Nothing where all of them together do not lead to the end.
+ */
+export function cellsNeeded(
+  lattice: Lattice,
+  all: Int8Array,
+  order: readonly number[],
+  band: Band,
+): number[] | undefined {
+  const known = new Known(lattice, new Int8Array(all.length).fill(-1))
+  const said: number[] = []
+  for (const [i, c] of order.entries()) {
+    if (!known.isOpen(c)) continue
+    known.say(c, all[c]!)
+    said.push(c)
+    if (i >= order.length * AT_ONCE && lead(known, band)) return said
+  }
+  return undefined
+}
+
+/** Follows all that the ways of a band lead to; whether that is the end. */
+function lead(known: Known, band: Band): boolean {
+  const { sides } = known.lattice
   known.settle()
-  known.note(0)
+  known.note()
   const far = looks[band]
-  for (let level = 0; level < far && known.length < lattice.sides && !known.broken;) {
+  for (let level = 0; level < far && known.length < sides && !known.broken;) {
     const most = ahead[level]![1]
     let found = false
-    for (let s = 0; s < lattice.sides && !known.broken; s++) {
+    for (let s = 0; s < sides && !known.broken; s++) {
       if (known.state[s] !== OPEN || !known.stirred(s, level)) continue
-      const from = known.length
       if (!known.look(s, most)) continue
       known.settle()
-      known.note(from)
+      known.note()
       found = true
       if (level) break
     }
     level = found ? 0 : level + 1
   }
-  if (known.broken || known.length < lattice.sides) return undefined
-  const cost = Object.entries(known.steps).reduce((sum, [way, n]) => sum + costs[way as Way] * n, 0)
-  const level = begins.filter(b => (cost / (rows * cols)) * 100 >= b).length - 1
-  return { difficulty: { band: bands[level]!, steps: known.steps }, needed: known.needed }
+  return !known.broken && known.length === sides
 }
