@@ -2,45 +2,61 @@ import { fields } from '../../trade'
 import { bandChoices, bands } from '../difficulty'
 import { aPuzzle } from '../puzzle'
 import { outlineChoices } from '../silhouettes/choices'
-import { type Maze, sizes } from './grid'
+import { doorPlaces } from './ground'
+import { type Maze, sizes } from './maze'
 import type { MazeValues } from './values'
 
 const { one, optional, shape } = fields
 
-/** A way through walls from the head of the page to its foot. */
+const [whole, ...silhouettes] = outlineChoices
+const outlines = [whole!, { value: 'circle', words: 'a circle' }, ...silhouettes]
+
+/** A way through walls, from a gap to another or to the middle. */
 export const maze = aPuzzle<MazeValues, Maze>({
   id: 'maze',
   name: 'Maze',
-  says: 'one way through from head to foot',
+  says: 'one way through its walls',
   schema: () =>
     shape({
       size: one(...Object.keys(sizes)).required(),
-      // Runs from before there were silhouettes do not say it.
-      outline: optional(one(...outlineChoices.map(o => o.value))),
-      ends: one('long', 'short').required(),
+      // Runs from before there were silhouettes, or other ways in, do not say them.
+      outline: optional(one(...outlines.map(o => o.value))),
+      doors: optional(one(...doorPlaces)),
+      ends: one('long', 'middling', 'short').required(),
       band: one(...bands).required(),
     }) as never,
-  plain: { size: 'medium', outline: 'none', ends: 'long', band: 'middling' },
-  sentence: 'Of {size}, of {outline}, dead ends {ends}, {band} to find through.',
+  plain: { size: 'medium', outline: 'none', doors: 'across', ends: 'long', band: 'middling' },
+  sentence: '{size} across, of {outline}, {doors}; its dead ends {ends}, {band} to find through.',
   controls: {
     size: {
       as: 'choice',
       says: 'Size',
-      choices: Object.entries(sizes).map(([value, [rows, cols]]) => ({ value, words: `${cols} by ${rows} cells` })),
+      choices: Object.entries(sizes).map(([value, [, cols]]) => ({ value, words: `${cols} cells` })),
     },
-    outline: { as: 'choice', says: 'Outline', choices: outlineChoices },
+    outline: { as: 'choice', says: 'Outline', choices: outlines },
+    doors: {
+      as: 'choice',
+      says: 'Ways in and out',
+      choices: [
+        { value: 'across', words: 'in at the head, out at the foot' },
+        { value: 'sideways', words: 'in at the left, out at the right' },
+        { value: 'corners', words: 'in at one corner, out at the other' },
+        { value: 'middle', words: 'in at the edge, on to the middle' },
+      ],
+    },
     ends: {
       as: 'choice',
       says: 'Dead ends',
       choices: [
         { value: 'long', words: 'few and long' },
+        { value: 'middling', words: 'of middling length' },
         { value: 'short', words: 'many and short' },
       ],
     },
     band: { as: 'choice', says: 'Difficulty', choices: bandChoices },
   },
   howTo: {
-    words: ['Find the way from the gap at the head to the one at the foot. There is one.'],
+    words: ['Find the way from the gap in the border to the other one, or to the dot. There is one.'],
     values: { size: 'small', band: 'gentle' },
   },
   work: async () => (await import('./work')).work,

@@ -1,10 +1,15 @@
 import type { Band } from '../difficulty'
-import type { sizes } from './grid'
+import type { DoorPlace } from './ground'
+import type { sizes } from './maze'
+
+export type Ends = 'long' | 'middling' | 'short'
 
 export interface MazeValues {
   size: keyof typeof sizes
   /** The whole sheet where it is not said. */
   outline?: string | undefined
-  ends: 'long' | 'short'
+  /** From head to foot where it is not said. */
+  doors?: DoorPlace | undefined
+  ends: Ends
   band: Band
 }

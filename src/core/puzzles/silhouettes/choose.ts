@@ -20,5 +20,5 @@ export function silhouetteFor(
     const shape = order[(index + i * 7) % order.length]!
     if (suits(shape)) return shape
   }
-  throw new Fault('outline', 'No silhouette has room for so many words: take fewer, or a larger grid.')
+  throw new Fault('outline', 'No silhouette suits this grid: take a larger one, or ask for less in it.')
 }
