@@ -105,29 +105,41 @@ function lockedCandidates(p: Pencil): boolean {
   return false
 }
 
-/** Ways to choose `k` of a list. */
-function* choose<T>(list: readonly T[], k: number, from = 0): Generator<T[]> {
-  if (!k) return yield []
-  for (let i = from; i <= list.length - k; i++) for (const rest of choose(list, k - 1, i + 1)) yield [list[i]!, ...rest]
+/**
+ * Picks `k` of some sets (bits; 0 and sets of more than `k` are left out) that have `k` things between them. `found` gets which they
+ * are, as bits, and what they have; whether it said of any that it is the one.
+ */
+function tight(sets: ArrayLike<number>, k: number, found: (which: number, union: number) => boolean): boolean {
+  const from = (at: number, picked: number, which: number, union: number): boolean => {
+    if (picked === k) return found(which, union)
+    for (let i = at; i < sets.length; i++) {
+      const both = union | sets[i]!
+      if (sets[i] && bitCount(both) <= k && from(i + 1, picked + 1, which | (1 << i), both)) return true
+    }
+    return false
+  }
+  return from(0, 0, 0, 0)
 }
+
+/** Sets of the last unit looked at: filled anew for each, never kept. */
+const sets = new Int32Array(16)
 
 /** `k` cells of a unit that have only `k` numbers between them. */
 const nakedSet =
   (k: number) =>
   (p: Pencil): boolean => {
-    for (const unit of p.grid.units) {
-      const open = unit.filter(c => p.may[c])
-      const few = open.filter(c => bitCount(p.may[c]!) <= k)
-      if (few.length < k || open.length <= k) continue
-      for (const set of choose(few, k)) {
-        const bits = set.reduce((b, c) => b | p.may[c]!, 0)
-        if (bitCount(bits) !== k) continue
+    const { units, size } = p.grid
+    const own = sets.subarray(0, size)
+    return units.some(unit => {
+      unit.forEach((c, i) => (own[i] = p.may[c]!))
+      return tight(own, k, (which, bits) => {
         let any = false
-        for (const c of open) if (!set.includes(c)) any = p.strike(c, bits) || any
-        if (any) return true
-      }
-    }
-    return false
+        unit.forEach((c, i) => {
+          if (!(which & (1 << i))) any = p.strike(c, bits) || any
+        })
+        return any
+      })
+    })
   }
 
 /** `k` numbers of a unit that have only `k` cells between them. */
@@ -135,20 +147,17 @@ const hiddenSet =
   (k: number) =>
   (p: Pencil): boolean => {
     const { units, size } = p.grid
-    for (const unit of units) {
-      const places = Array.from({ length: size }, (_, v) => unit.filter(c => p.may[c]! & (1 << v)))
-      const few = places.flatMap((cells, v) => (cells.length && cells.length <= k ? [v] : []))
-      if (few.length < k) continue
-      for (const set of choose(few, k)) {
-        const cells = new Set(set.flatMap(v => places[v]!))
-        if (cells.size !== k) continue
-        const bits = set.reduce((b, v) => b | (1 << v), 0)
+    const own = sets.subarray(0, size)
+    return units.some(unit => {
+      for (let v = 0; v < size; v++) own[v] = unit.reduce((at, c, i) => at | (((p.may[c]! >> v) & 1) << i), 0)
+      return tight(own, k, (numbers, cells) => {
         let any = false
-        for (const c of cells) any = p.strike(c, ~bits) || any
-        if (any) return true
-      }
-    }
-    return false
+        unit.forEach((c, i) => {
+          if (cells & (1 << i)) any = p.strike(c, ~numbers) || any
+        })
+        return any
+      })
+    })
   }
 
 /** A number that stands in `k` rows only in the same `k` columns is struck out of the rest of these; and the other way round. */
@@ -156,29 +165,31 @@ const fish =
   (k: number) =>
   (p: Pencil): boolean => {
     const { units, size } = p.grid
+    const own = sets.subarray(0, size)
     for (const [base, cover] of [
       [size, 2 * size],
       [2 * size, size],
     ] as const)
       for (let v = 0; v < size; v++) {
-        const lines = Array.from({ length: size }, (_, i) => ({
-          i,
-          at: units[base + i]!.flatMap((c, k) => (p.may[c]! & (1 << v) ? [k] : [])),
-        })).filter(l => l.at.length >= 2 && l.at.length <= k)
-        if (lines.length < k) continue
-        for (const set of choose(lines, k)) {
-          const across = new Set(set.flatMap(l => l.at))
-          if (across.size !== k) continue
+        for (let i = 0; i < size; i++)
+          own[i] = units[base + i]!.reduce((at, c, j) => at | (((p.may[c]! >> v) & 1) << j), 0)
+        const done = tight(own, k, (lines, across) => {
           let any = false
-          for (const a of across)
+          for (let a = 0; a < size; a++) {
+            if (!(across & (1 << a))) continue
             units[cover + a]!.forEach((c, i) => {
-              if (!set.some(l => l.i === i)) any = p.strike(c, 1 << v) || any
+              if (!(lines & (1 << i))) any = p.strike(c, 1 << v) || any
             })
-          if (any) return true
-        }
+          }
+          return any
+        })
+        if (done) return true
       }
     return false
   }
+
+const pairsOf = <T>(list: readonly T[]): [T, T][] =>
+  list.flatMap((a, i) => list.slice(i + 1).map((b): [T, T] => [a, b]))
 
 /** A cell of two numbers that sees two others of two, which share a third number between them: what sees both is not that number. */
 function wing(p: Pencil): boolean {
@@ -186,12 +197,12 @@ function wing(p: Pencil): boolean {
   const pairs = [...p.may.keys()].filter(c => bitCount(p.may[c]!) === 2)
   for (const pivot of pairs) {
     const near = pairs.filter(c => peers[pivot]!.includes(c))
-    for (const [a, b] of choose(near, 2)) {
-      const common = p.may[a!]! & p.may[b!]!
+    for (const [a, b] of pairsOf(near)) {
+      const common = p.may[a]! & p.may[b]!
       if (bitCount(common) !== 1 || common & p.may[pivot]!) continue
-      if ((p.may[a!]! | p.may[b!]!) !== (p.may[pivot]! | common)) continue
+      if ((p.may[a]! | p.may[b]!) !== (p.may[pivot]! | common)) continue
       let any = false
-      for (const c of peers[a!]!) if (c !== pivot && peers[b!]!.includes(c)) any = p.strike(c, common) || any
+      for (const c of peers[a]!) if (c !== pivot && peers[b]!.includes(c)) any = p.strike(c, common) || any
       if (any) return true
     }
   }

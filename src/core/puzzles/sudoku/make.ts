@@ -19,7 +19,7 @@ const GENEROUS = 0.4
 
 /**
  * A sudoku of a size and band: a full grid by chance, numbers taken out as long as one answer is left, then given back until the
- * band is not passed. Nothing where the grid is too easy for it.
+ * band is not passed. Where that is too easy, numbers are taken out one by one; nothing where it is too easy even then.
  */
 export function make(size: number, band: Band, seed: number): Candidate<Sudoku> | undefined {
   const grid = gridOf(size)
@@ -27,7 +27,12 @@ export function make(size: number, band: Band, seed: number): Candidate<Sudoku> 
   const solution = fullGrid(grid, chance)
   if (!solution) return undefined
   const given = [...solution]
-  takeOut(grid, given, { solution, chance, singly: band !== 'gentle' && size <= LARGEST_SINGLY })
+  const last = given.length - 1
+  const half = Array.from({ length: (last >> 1) + 1 }, (_, i) => i)
+  const singly = size <= LARGEST_SINGLY
+  // Two at a time across the centre. Small grids that lose their numbers so are hardly ever hard.
+  if (!singly || size > SMALL || band === 'gentle')
+    takeOut(grid, given, { solution, parts: shuffled(half, chance).map(c => (c === last - c ? [c] : [c, last - c])) })
   if (band === 'gentle') {
     const open = shuffled(
       [...given.keys()].filter(c => given[c]! < 0),
@@ -35,7 +40,11 @@ export function make(size: number, band: Band, seed: number): Candidate<Sudoku> 
     )
     for (const c of open.slice(0, Math.floor(open.length * GENEROUS * chance()))) given[c] = solution[c]!
   }
-  const best = heldTo(band, grid, given, { solution, chance })
+  let best = heldTo(band, grid, given, { solution, chance })
+  if (!best && singly && band !== 'gentle') {
+    takeOut(grid, given, { solution, parts: shuffled([...solution.keys()], chance).map(c => [c]) })
+    best = heldTo(band, grid, given, { solution, chance })
+  }
   if (!best) return undefined
   const rows = (cells: number[]): number[][] =>
     Array.from({ length: size }, (_, r) => cells.slice(r * size, (r + 1) * size).map(v => v + 1))
@@ -76,24 +85,34 @@ function fullGrid(grid: Grid, chance: () => number): number[] | undefined {
   return cells
 }
 
-/**
- * Empties cells while the answer stays the only one: two at a time across the centre, then, where that leaves the grid too easy for
- * its band, `singly`.
- */
+/** Empties cells, those of a part together, while the answer stays the only one. */
 function takeOut(
   grid: Grid,
   given: number[],
-  { solution, chance, singly }: { solution: number[]; chance: () => number; singly: boolean },
+  { solution, parts }: { solution: number[]; parts: readonly number[][] },
 ): void {
-  const last = solution.length - 1
-  const empty = (cells: number[]): void => {
+  for (const part of parts) {
+    const cells = part.filter(c => given[c]! >= 0)
     for (const c of cells) given[c] = -1
-    if (!hasOneAnswer(grid, given, cells, solution)) for (const c of cells) given[c] = solution[c]!
+    if (!follow(grid, given, cells, solution) && !hasOneAnswer(grid, given, cells, solution))
+      for (const c of cells) given[c] = solution[c]!
   }
-  const half = Array.from({ length: (last >> 1) + 1 }, (_, i) => i)
-  // Small grids that lose their numbers in pairs are hardly ever hard.
-  if (!singly || grid.size > SMALL) for (const c of shuffled(half, chance)) empty(c === last - c ? [c] : [c, last - c])
-  if (singly) for (const c of shuffled([...solution.keys()], chance)) if (given[c]! >= 0) empty([c])
+}
+
+/** Whether the numbers of cells follow one by one from the givens at a look: only they fit, or only there. Most do; a search is dear. */
+function follow({ size, units, unitsOf, peers }: Grid, givens: number[], cells: number[], solution: number[]): boolean {
+  const put: number[] = []
+  const goesIn = (c: number, v: number): boolean => givens[c]! < 0 && peers[c]!.every(p => givens[p] !== v)
+  const found = cells.every(c => {
+    const v = solution[c]!
+    const only = Array.from({ length: size }, (_, w) => w).every(w => w === v || !goesIn(c, w))
+    if (!only && !unitsOf[c]!.some(u => units[u]!.every(other => other === c || !goesIn(other, v)))) return false
+    givens[c] = v
+    put.push(c)
+    return true
+  })
+  for (const c of put) givens[c] = -1
+  return found
 }
 
 /** Whether no filling has another number in one of the cells: all others of the givens are known to leave one answer with them. */
