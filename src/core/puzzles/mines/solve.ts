@@ -17,6 +17,12 @@ export function prove({ rows, cols, clues, mines }: Mines): Proof {
     const n = clues[turned ? (i % wide) * cols + Math.floor(i / wide) : i]!
     return n < 0 ? NONE : n
   }
+  const sure = plainlySo(high, wide, clueAt)
+  /** Cells after one, in the order of reading, that lie around another and may hold a mine. */
+  const roomAfter = (laid: number, around: number): number =>
+    nearIn(wide, around % wide)
+      .map(k => around - wide - 1 + k)
+      .filter(c => c > laid && c < high * wide && sure[c] !== 0).length
   /** Wants of the numbers from one row up and one to the left of the next cell, to one row down and one to the right; and in how many ways (2: two or more). */
   let ways = new Map<string, number>()
   ways.set(String.fromCharCode(...Array.from({ length: 2 * wide + 3 }, (_, k) => clueAt(k - wide - 1))), 1)
@@ -24,16 +30,23 @@ export function prove({ rows, cols, clues, mines }: Mines): Proof {
     const next = new Map<string, number>()
     const coming = String.fromCharCode(clueAt(i + wide + 2))
     const near = i < high * wide ? nearIn(wide, i % wide) : []
-    const mayHold = i < high * wide && clueAt(i) === NONE
-    const take = (wants: string, n: number): void => {
+    const mayHold = i < high * wide && sure[i] !== 0
+    const mustHold = i < high * wide && sure[i] === 1
+    // Cells that are still to be laid around each number near this one: it must not want more.
+    const room = near.map(k => roomAfter(i, i - wide - 1 + k))
+    const take = (wants: string, count: number): void => {
       // The first number is complete now: all cells around it were laid.
       const first = wants.charCodeAt(0)
       if (first !== 0 && first !== NONE) return
+      for (const [n, k] of near.entries()) {
+        const wanted = wants.charCodeAt(k)
+        if (wanted !== NONE && wanted > room[n]!) return
+      }
       const key = wants.slice(1) + coming
-      next.set(key, Math.min(2, (next.get(key) ?? 0) + n))
+      next.set(key, Math.min(2, (next.get(key) ?? 0) + count))
     }
     for (const [wants, n] of ways) {
-      take(wants, n)
+      if (!mustHold) take(wants, n)
       if (!mayHold) continue
       const codes = Array.from(wants, ch => ch.charCodeAt(0))
       if (near.some(k => codes[k] === 0)) continue
@@ -47,6 +60,22 @@ export function prove({ rows, cols, clues, mines }: Mines): Proof {
     [...ways.values()].reduce((a, b) => a + b, 0),
   ) as Proof['answers']
   return { answers, agrees: answers === 1 && fits({ rows, cols, clues, mines }) }
+}
+
+/** Cells that single numbers settle: 1 mined, 0 clear, -1 open. Fewer are left to be laid both ways. */
+function plainlySo(high: number, wide: number, clueAt: (cell: number) => number): Int8Array {
+  const sure = Int8Array.from({ length: high * wide }, (_, cell) => (clueAt(cell) === NONE ? -1 : 0))
+  for (let before = -1, after = 0; before !== after; before = after, after = sure.filter(s => s >= 0).length)
+    for (let cell = 0; cell < sure.length; cell++) {
+      if (clueAt(cell) === NONE) continue
+      const near = nearIn(wide, cell % wide)
+        .map(k => cell - wide - 1 + k)
+        .filter(c => c >= 0 && c < sure.length)
+      const open = near.filter(c => sure[c] === -1)
+      const wants = near.reduce((n, c) => n - (sure[c] === 1 ? 1 : 0), clueAt(cell))
+      if (wants === 0 || wants === open.length) for (const c of open) sure[c] = wants ? 1 : 0
+    }
+  return sure
 }
 
 /** Where the cells around the next one stand among the wants, by its column. */
