@@ -36,16 +36,20 @@ const highest = (set: number): number => 31 - Math.clz32(set)
 /** What is still possible: for each cell a set of numbers as bits (number 1 is bit 0). */
 class Notes {
   readonly sets: Uint16Array
+  /** The signs beside each cell. */
+  readonly signsAt: (readonly [less: number, more: number])[][]
   /** A cell was left without a number. */
   broken = false
 
   constructor(
     readonly square: Pick<Inequality, 'size' | 'givens' | 'signs'>,
     readonly lines: number[][],
-    sets?: Uint16Array,
+    from?: Notes,
   ) {
     const all = 2 ** square.size - 1
-    this.sets = sets ?? Uint16Array.from(square.givens, g => (g ? 1 << (g - 1) : all))
+    this.sets = from ? from.sets.slice() : Uint16Array.from(square.givens, g => (g ? 1 << (g - 1) : all))
+    this.signsAt = from ? from.signsAt : square.givens.map((): (readonly [number, number])[] => [])
+    if (!from) for (const sign of square.signs) for (const cell of sign) this.signsAt[cell]!.push(sign)
   }
 
   /** Takes numbers from a cell: whether any was there. */
@@ -174,9 +178,9 @@ function supposed(notes: Notes): Way | undefined {
   order.sort((a, b) => bitsIn(notes.sets[a]!) - bitsIn(notes.sets[b]!) || a - b)
   for (const cell of order)
     for (let set = notes.sets[cell]!; set; set &= set - 1) {
-      const trial = new Notes(notes.square, notes.lines, notes.sets.slice())
+      const trial = new Notes(notes.square, notes.lines, notes)
       trial.sets[cell] = set & -set
-      settle(trial)
+      settle(trial, cell)
       if (trial.broken) {
         notes.take(cell, set & -set)
         return 'one supposed and refuted'
@@ -185,12 +189,17 @@ function supposed(notes: Notes): Way | undefined {
   return undefined
 }
 
-/** Single numbers and signs, as far as they lead: what `supposed` follows, all of a kind at once. */
-function settle(notes: Notes): void {
-  const { sets, square, lines } = notes
-  for (let moved = true; moved && !notes.broken;) {
-    moved = false
-    for (const line of lines) {
+/** Single numbers and signs, as far as they lead from a cell: what `supposed` follows, all of a kind at once. */
+function settle(notes: Notes, from: number): void {
+  const { sets, square, lines, signsAt } = notes
+  const { size } = square
+  const moved = [from]
+  const take = (cell: number, numbers: number): void => {
+    if (notes.take(cell, numbers)) moved.push(cell)
+  }
+  while (moved.length && !notes.broken) {
+    const at = moved.pop()!
+    for (const line of [lines[Math.floor(at / size)]!, lines[size + (at % size)]!]) {
       let [once, more, alone, twice] = [0, 0, 0, 0]
       for (const cell of line) {
         const set = sets[cell]!
@@ -201,17 +210,17 @@ function settle(notes: Notes): void {
         alone |= set
       }
       // A number that no cell has, or that two cells have alone.
-      if (twice || once !== 2 ** square.size - 1) notes.broken = true
+      if (twice || once !== 2 ** size - 1) notes.broken = true
       for (const cell of line) {
         const set = sets[cell]!
-        if (set & (set - 1) && notes.take(cell, set & ~more ? set & more : alone)) moved = true
+        if (set & (set - 1)) take(cell, set & ~more ? set & more : alone)
       }
     }
-    for (const [less, more] of square.signs) {
+    for (const [less, more] of signsAt[at]!) {
       if (notes.broken) return
-      if (notes.take(more, 2 ** (lowest(sets[less]!) + 1) - 1)) moved = true
+      take(more, 2 ** (lowest(sets[less]!) + 1) - 1)
       if (notes.broken) return
-      if (notes.take(less, ~(2 ** highest(sets[more]!) - 1))) moved = true
+      take(less, ~(2 ** highest(sets[more]!) - 1))
     }
   }
 }

@@ -1,9 +1,9 @@
 import { seeded, shuffled } from '../../trade'
-import { bands } from '../difficulty'
+import { hintsFor } from '../hints'
 import type { Candidate } from '../puzzle'
 import { nameOfCells } from '../turns'
 import { latticeOf, type Loop, type LoopValues } from './lattice'
-import { cellsNeeded, reason } from './reason'
+import { reason, reasoningOf } from './reason'
 
 /** How much of the sheet lies within the line, and how often it grows where it has most neighbours already: less, and it winds more. */
 const WITHIN = 0.55
@@ -11,39 +11,36 @@ const FILLS = 0.12
 /** Growths that are tried before the line is long enough as it is. */
 const PATIENCE = 40
 
-/** Parts in which numbers that could go come back where the loop is too hard without them. */
-const PARTS = 4
+/** Share of the cells whose numbers are said before it is asked which others are needed: so few never lead to the end. */
+const AT_ONCE = 0.3
 
 /** A loop as hard as the band: of the numbers of a line those are said that the ways of the band cannot do without. */
 export function make({ rows, cols, band }: LoopValues, seed: number): Candidate<Loop> | undefined {
   const chance = seeded(seed)
   const within = region(rows, cols, chance)
-  const lattice = latticeOf(rows, cols)
-  const { sides, cellsOfSide, sidesOfCell } = lattice
+  const { sides, cellsOfSide, sidesOfCell } = latticeOf(rows, cols)
   const line = Uint8Array.from({ length: sides }, (_, s) => cellsOfSide[s]!.reduce((n, c) => n + within[c]!, 0) & 1)
   const all = Int8Array.from(sidesOfCell, own => own.reduce((n, s) => n + line[s]!, 0))
-  const enough = cellsNeeded(lattice, all, shuffled([...all.keys()], chance), band)
-  // An early number may be idle beside later ones: asked the other way round, hardly one is left that could go.
-  const least = enough && cellsNeeded(lattice, all, [...enough].reverse(), band)
-  if (!least) return undefined
-  const clues = new Int8Array(all.length).fill(-1)
-  for (const c of least) clues[c] = all[c]!
-  const spare = enough.filter(c => clues[c]! < 0)
-  for (let part = 0; part <= PARTS; part++) {
-    const found = reason(rows, cols, clues, band)
-    if (found?.difficulty.band === band) {
-      found.needed.forEach((needed, c) => needed || (clues[c] = -1))
-      const puzzle = { rows, cols, clues, line }
-      return {
-        puzzle,
-        difficulty: found.difficulty,
-        twin: nameOfCells(rows, cols, (r, c) => String(clues[r * cols + c])),
-      }
-    }
-    if (found && bands.indexOf(found.difficulty.band) < bands.indexOf(band)) return undefined
-    for (const c of spare.splice(0, Math.ceil(spare.length / (PARTS - part)))) clues[c] = all[c]!
-  }
-  return undefined
+  const clues = new Int8Array(all.length)
+  let idle: number[] = []
+  const made = hintsFor(band, {
+    order: shuffled([...all.keys()], chance),
+    atOnce: AT_ONCE,
+    begin: () => reasoningOf(rows, cols, all, band),
+    grade: cells => {
+      clues.fill(-1)
+      for (const c of cells) clues[c] = all[c]!
+      const found = reason(rows, cols, clues, band)
+      idle = cells.filter(c => !found?.needed[c])
+      return found?.difficulty
+    },
+  })
+  if (!made) return undefined
+  // Numbers that said nothing on the way.
+  for (const c of idle) clues[c] = -1
+  const puzzle = { rows, cols, clues, line }
+  const twin = nameOfCells(rows, cols, (r, c) => String(clues[r * cols + c]))
+  return { puzzle, difficulty: made.difficulty, twin }
 }
 
 /** The eight cells around one, in a ring. */

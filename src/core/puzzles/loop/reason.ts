@@ -1,4 +1,5 @@
 import { type Band, bands, type Difficulty } from '../difficulty'
+import type { Reasoning } from '../hints'
 import { type Lattice, latticeOf } from './lattice'
 
 /** Ways of reasoning, and what one use of each costs a person beyond looking at single numbers and points. */
@@ -22,8 +23,6 @@ const ahead: readonly [Way, number][] = [
 ]
 /** How far a band may look ahead. */
 const looks: Record<Band, number> = { gentle: 1, easy: 2, middling: 3, hard: 4, stubborn: 4 }
-/** Share of the cells whose numbers are said before it is asked which others are needed: so few never lead to the end. */
-const AT_ONCE = 0.3
 /** Where the bands begin: costs for a hundred cells. */
 const begins = [0, 36, 48, 75, 110]
 
@@ -310,25 +309,17 @@ export function reason(
   return { difficulty: { band: bands[level]!, steps: known.steps }, needed: known.needed }
 }
 
-/**
- * The numbers of a line that are said when each is said, in an order, only where the ways of a band come no further without it: cells
- * in that order. Nothing where all of them together do not lead to the end.
- */
-export function cellsNeeded(
-  lattice: Lattice,
-  all: Int8Array,
-  order: readonly number[],
-  band: Band,
-): number[] | undefined {
-  const known = new Known(lattice, new Int8Array(all.length).fill(-1))
-  const said: number[] = []
-  for (const [i, c] of order.entries()) {
-    if (!known.isOpen(c)) continue
-    known.say(c, all[c]!)
-    said.push(c)
-    if (i >= order.length * AT_ONCE && lead(known, band)) return said
+/** Reasoning about a line whose numbers are said one by one; hints are cells. */
+export function reasoningOf(rows: number, cols: number, all: Int8Array, band: Band): Reasoning<number> {
+  const known = new Known(latticeOf(rows, cols), new Int8Array(all.length).fill(-1))
+  return {
+    tell: cell => {
+      if (!known.isOpen(cell)) return false
+      known.say(cell, all[cell]!)
+      return true
+    },
+    goOn: () => lead(known, band),
   }
-  return undefined
 }
 
 /** Follows all that the ways of a band lead to; whether that is the end. */

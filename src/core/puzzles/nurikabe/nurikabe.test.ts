@@ -41,11 +41,15 @@ function holds({ rows, cols, islands }: Omit<Nurikabe, 'sea'>, sea: (cell: numbe
   return islands.every(({ cell, size }) => lands.find(l => l.includes(cell))?.length === size)
 }
 
-/** A third opinion: every sea there can be. */
+/** A third opinion: every sea there can be, as large as the islands leave it. */
 function answersByTrying(puzzle: Nurikabe): number {
+  const wet = puzzle.rows * puzzle.cols - puzzle.islands.reduce((n, i) => n + i.size, 0)
   let found = 0
-  for (let set = 0; set < 2 ** (puzzle.rows * puzzle.cols) && found < 2; set++)
-    if (holds(puzzle, c => ((set >> c) & 1) === 1)) found++
+  for (let set = 0; set < 2 ** (puzzle.rows * puzzle.cols) && found < 2; set++) {
+    let count = 0
+    for (let rest = set; rest; rest &= rest - 1) count++
+    if (count === wet && holds(puzzle, c => ((set >> c) & 1) === 1)) found++
+  }
   return found
 }
 
