@@ -24,6 +24,10 @@ export interface OpenedBook {
   turn: number
 }
 
+/** Fetched while the first book is on its way; whoever opens one is told where it cannot be read. */
+const bookCheck = import('./bookCheck')
+bookCheck.catch(() => undefined)
+
 const opened = new Map<string, OpenedBook>()
 
 /** Those who keep what follows from open books. */
@@ -74,7 +78,7 @@ async function take(update: BookUpdate): Promise<void> {
   const known = sound.get(head.id)
   const unchanged = known ? [...parts.keys()].filter(name => known.get(name) === parts.get(name)) : []
   if (unchanged.length < Math.max(parts.size, known?.size ?? 1)) {
-    const [trouble] = (await import('./bookCheck')).recordTroubles(record, knownOutlets(), unchanged)
+    const [trouble] = (await bookCheck).recordTroubles(record, knownOutlets(), unchanged)
     if (trouble) throw new Fault('book', trouble.sentence, trouble.place)
     sound.set(head.id, parts)
   }
