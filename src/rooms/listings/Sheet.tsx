@@ -137,10 +137,12 @@ export function Sheet({
           )}
           <h3>{stops.length ? 'Wanting before it is sent' : 'Ready'}</h3>
           {stops.length ? (
-            <ul className="wants">
+            <ul className="wants careted">
               {stops.slice(0, WANTS_SHOWN).map(f => (
-                <li key={f.message}>
-                  <b>{f.message}</b> {remedyWords(f)}
+                <li key={f.message} className="stop">
+                  <span>
+                    <b>{f.message}</b> {remedyWords(f)}
+                  </span>
                 </li>
               ))}
             </ul>

@@ -21,10 +21,12 @@ export function LeftToDo({ figures, trouble }: { figures: Figures | undefined; t
           Nothing: {figures.outlet} would take the {kindWords[figures.kind]?.toLowerCase()} as it stands.
         </p>
       )}
-      <ul className="todo">
+      <ul className="todo careted">
         {figures?.findings.slice(0, 8).map((f, i) => (
           <li key={i} className={f.severity}>
-            <b>{f.message}</b> {remedyWords(f)}
+            <span>
+              <b>{f.message}</b> {remedyWords(f)}
+            </span>
           </li>
         ))}
         {figures && figures.findings.length > 8 && <li>and {figures.findings.length - 8} more</li>}
