@@ -15,6 +15,7 @@ const core = [
   'type',
   'intake',
   'words',
+  'silhouettes',
   'puzzles',
   'activity',
   'pages',

@@ -1,3 +1,4 @@
+import { createCanvas } from '@napi-rs/canvas'
 import { expect, type Page, test } from '@playwright/test'
 
 const figure = (page: Page, name: string) => page.getByLabel('Sill').locator('.figure').filter({ hasText: name })
@@ -183,4 +184,69 @@ test('words of a run: a bank, then a list of one’s own, kept as it is typed; w
     .getByRole('button', { name: /^Word search/ })
     .click({ timeout: 30_000 })
   await expect(page.getByRole('textbox', { name: 'List of words' })).toHaveValue(text)
+})
+
+test('a shape of one’s own: traced from a word and from a picture, another grid where it is lost, single cells turned', async ({
+  page,
+}) => {
+  await page.goto('/')
+  await expect(page.getByRole('listitem')).toHaveCount(4, { timeout: 60_000 })
+  await page.goto('/book/small-apiary-logbook/pages')
+  await page.getByRole('button', { name: 'Add a run' }).click({ timeout: 30_000 })
+  await page.getByRole('menuitem', { name: /^Word search:/ }).click()
+  await page.getByRole('combobox', { name: 'Outline', exact: true }).click({ timeout: 30_000 })
+  await page.getByTitle('a shape of my own').click()
+  await expect(page.getByText(/^The shape of your own is still empty/).first()).toBeVisible({ timeout: 30_000 })
+  const word = page.getByLabel('Word of the shape')
+  await word.fill('ME')
+  await word.press('Enter')
+  await expect(page.getByText(/^On 15 by 15 it is 6\d % like itself: what is fine in it is lost/)).toBeVisible({
+    timeout: 30_000,
+  })
+  await page.getByRole('button', { name: /^Take 20 by 20: 7\d %/ }).click()
+  await expect(page.getByText(/^On 20 by 20 it is 7\d % like itself/)).toBeVisible({ timeout: 30_000 })
+  await expect(page.getByLabel('Rows')).toHaveValue('20')
+  const [corner, other] = ['Row 1, column 1', 'Row 1, column 20'].map(name =>
+    page.getByRole('button', { name, exact: true }),
+  )
+  const open = async (left: boolean, right: boolean): Promise<void> => {
+    await expect(corner!).toHaveAttribute('aria-pressed', String(left), { timeout: 30_000 })
+    await expect(other!).toHaveAttribute('aria-pressed', String(right))
+  }
+  await page.getByRole('combobox', { name: 'Cells that are turned' }).click()
+  await page.getByTitle('with its mirror image').click()
+  await corner!.click()
+  await open(true, true)
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await open(false, false)
+  await corner!.press('Enter')
+  await open(true, true)
+  await page.reload()
+  await page
+    .getByRole('row')
+    .filter({ has: page.getByLabel('Move Word search', { exact: true }) })
+    .getByRole('button', { name: /^Word search/ })
+    .click({ timeout: 30_000 })
+  await expect(word).toHaveValue('ME')
+  await open(true, true)
+  const canvas = createCanvas(60, 60)
+  const g = canvas.getContext('2d')
+  g.arc(30, 30, 28, 0, 2 * Math.PI)
+  g.fill()
+  await page
+    .getByLabel('Picture of the shape')
+    .setInputFiles({ name: 'disc.png', mimeType: 'image/png', buffer: canvas.toBuffer('image/png') })
+  await expect(page.getByRole('button', { name: 'disc.png' })).toBeVisible({ timeout: 30_000 })
+  await open(false, false)
+  await expect(page.getByRole('button', { name: 'Row 10, column 10', exact: true })).toHaveAttribute(
+    'aria-pressed',
+    'true',
+  )
+  await page.getByLabel('Picture of the shape').setInputFiles({
+    name: 'note.png',
+    mimeType: 'image/png',
+    buffer: Buffer.from('no picture'),
+  })
+  await expect(page.getByText('note.png is no picture that can be read.')).toBeVisible()
+  await expect(page.getByRole('button', { name: 'disc.png' })).toBeVisible()
 })

@@ -1,4 +1,4 @@
-// Makes src/core/puzzles/silhouettes/silhouettes.json: outlines of icons whose licence allows it (@phosphor-icons/core, MIT), traced from
+// Makes src/core/silhouettes/silhouettes.json: outlines of icons whose licence allows it (@phosphor-icons/core, MIT), traced from
 // the filled drawings. Run by hand when the choice changes: node scripts/silhouettes.mjs
 import { readFileSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
@@ -66,13 +66,13 @@ for (const name of chosen) {
   out.push({ id: name, name: name.replace(/-/g, ' '), rings: whole.map(r => r.flat()) })
 }
 writeFileSync(
-  join(root, 'src/core/puzzles/silhouettes/silhouettes.json'),
+  join(root, 'src/core/silhouettes/silhouettes.json'),
   `{\n  "licence": "MIT: outlines traced from @phosphor-icons/core, Copyright (c) 2023 Phosphor Icons",\n  "silhouettes": [\n${out
     .map(s => `    ${JSON.stringify(s)}`)
     .join(',\n')}\n  ]\n}\n`,
 )
 writeFileSync(
-  join(root, 'src/core/puzzles/silhouettes/names.json'),
+  join(root, 'src/core/silhouettes/names.json'),
   `${JSON.stringify(
     out.map(s => s.id),
     null,

@@ -2,6 +2,7 @@ import { parseArgs } from 'node:util'
 import { makePuzzles, type PuzzleControl, type PuzzleKind, puzzleKind, puzzleKinds } from '@/core/puzzles'
 import { Fault } from '@/core/trade'
 import { readWordTable } from '@/core/words'
+import { readFileSync } from 'node:fs'
 import { readFile } from 'node:fs/promises'
 import { whole } from './whole'
 
@@ -69,8 +70,18 @@ async function wordsOf(kind: PuzzleKind, file: string): Promise<object> {
 function valueOf(key: string, control: PuzzleControl, said: string): unknown {
   if (control.as === 'words') return { bank: said, text: '' }
   if (control.as === 'count') return whole(said, key, control.least, control.most)
+  if (control.as === 'shape') return shapeIn(said)
   const choices = control.choices.map(c => c.value)
   if (!choices.includes(said))
     throw new Fault('set', `“${key}” cannot be “${said.slice(0, 40)}”: it is ${choices.join(', ')}.`)
   return said
+}
+
+/** A shape of one's own, as a run keeps it: JSON in a file. Whether it is one is asked by the kind's schema. */
+function shapeIn(file: string): unknown {
+  try {
+    return JSON.parse(readFileSync(file, 'utf8'))
+  } catch {
+    throw new Fault('set', `“${file.slice(0, 80)}” holds no shape: it wants the JSON of one, as a run keeps it.`)
+  }
 }

@@ -2,6 +2,7 @@ import type { ObjectSchema } from 'yup'
 import type { Run } from '../book'
 import type { MarkPlace } from '../marks'
 import type { LayerBuilder } from '../marks'
+import type { ShapeGrid } from '../puzzles'
 import type { Ticker } from '../trade'
 import type { TextStyle } from '../type'
 
@@ -13,6 +14,7 @@ export type Control = { says: string } & (
   | { as: 'columns'; most: number }
   | { as: 'run' }
   | { as: 'words'; clued: boolean; sayings?: boolean; apart?: boolean }
+  | { as: 'shape'; grids: (values: never) => readonly ShapeGrid[] }
 )
 
 /** Room of a page between its margins, points. What is drawn has the room's left top at the origin. */

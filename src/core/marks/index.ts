@@ -14,7 +14,7 @@ export {
   type TextTable,
 } from './marks'
 export { type Canvas2D, paintPage, type Pictures } from './paint'
-export { Op, type Path, pathBox, PathBuilder, pathFromSvg } from './path'
+export { Op, type Path, pathBox, PathBuilder, pathFromSvg, transformPath } from './path'
 export { spanWithin } from './spans'
 export { imagesOn, pageText, visitPage } from './read'
 export { pageSvg } from './svg'

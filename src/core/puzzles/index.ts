@@ -1,3 +1,3 @@
 export { makePuzzles } from './makePuzzles'
-export type { Made, PuzzleControl, PuzzleKind } from './puzzle'
+export type { Made, PuzzleControl, PuzzleKind, ShapeGrid } from './puzzle'
 export { puzzleKind, puzzleKinds } from './registry'

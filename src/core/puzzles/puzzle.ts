@@ -53,15 +53,23 @@ export interface PuzzleWork<P extends object, Z> {
   record(puzzle: Z): object
 }
 
+/** A grid that a shape is laid on, and the values of the kind that make it so. */
+export interface ShapeGrid {
+  rows: number
+  cols: number
+  values: object
+}
+
 /**
  * What a value of a kind is set with: one of a few words, a whole number, or a source of words (`clued`: each wants its clue; `sayings`: they are whole
- * sentences; `apart`: none may stand inside another); `says` is
- * its name for those who cannot see the sentence.
+ * sentences; `apart`: none may stand inside another), or a shape of the author's own (`grids`: the grid it is laid on by the other
+ * values, and larger ones that there are); `says` is its name for those who cannot see the sentence.
  */
 export type PuzzleControl = { says: string } & (
   | { as: 'choice'; choices: readonly { value: string; words: string }[] }
   | { as: 'count'; least: number; most: number }
   | { as: 'words'; clued: boolean; sayings?: boolean; apart?: boolean }
+  | { as: 'shape'; grids: (values: never) => readonly ShapeGrid[] }
 )
 
 /** A kind of puzzle: one folder of `core/puzzles`. `P`: its values. `Z`: one puzzle with its answer. */

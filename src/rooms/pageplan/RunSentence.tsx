@@ -5,11 +5,10 @@ import { asking, type Control, kindOf, type LogColumn, runName } from '@/core/ac
 import type { PagePlan, Run } from '@/core/book'
 import type { WordSource } from '@/core/words'
 import { ChoiceValue, type NumberForm, NumberValue, Sentence } from '@/parts/Sentence'
+import type { ChangeRun } from './changeRun'
 import { Columns } from './Columns'
+import { OwnShapeSaid, ShapeOf } from './Shape'
 import { type WordsMinded, WordsOf, WordsValue } from './Words'
-
-/** A change of a run, worked out of the run as the store has it when it is written. */
-export type ChangeRun = (label: string, next: (r: Run) => Partial<Run>, merge?: boolean) => Promise<boolean>
 
 const POINTS = { factor: 1, step: 0.5, digits: 1, unit: 'pt' }
 const PERCENT = { factor: 100, step: 5, digits: 0, unit: '%' }
@@ -23,6 +22,7 @@ export function RunSentence({ plan, run, onChange }: { plan: PagePlan; run: Run;
   const controls = kind?.controls as Record<string, Control> | undefined
   const table = controls && Object.keys(controls).find(k => controls[k]!.as === 'columns')
   const words = controls && Object.keys(controls).find(k => controls[k]!.as === 'words')
+  const shape = controls && Object.keys(controls).find(k => controls[k]!.as === 'shape')
   const set = (name: string, says: string, value: unknown, merge = true): Promise<boolean> =>
     onChange(`${says} of ${runName(run)}`, r => ({ params: { ...r.params, [name]: value } }), merge)
 
@@ -47,6 +47,7 @@ export function RunSentence({ plan, run, onChange }: { plan: PagePlan; run: Run;
           onChange={(v, merge) => set(name, c.says, v, merge)}
         />
       )
+    if (c.as === 'shape') return <OwnShapeSaid run={run} />
     if (c.as === 'columns') return <b>{countOf(now as LogColumn[])}</b>
     return (
       <NumberValue label={c.says} value={Number(now)} least={c.least} most={c.most} form={formOf(c)} onChange={take} />
@@ -76,11 +77,17 @@ export function RunSentence({ plan, run, onChange }: { plan: PagePlan; run: Run;
           onChange={(source, merge) => set(words, 'Words', source, merge)}
         />
       )}
+      {shape && <ShapeOf run={run} grids={gridsOf(controls[shape] as ShapeControl, run)} onChange={onChange} />}
       <Heading run={run} onChange={onChange} />
       <Ground run={run} onChange={onChange} />
     </section>
   )
 }
+
+type ShapeControl = Control & { as: 'shape' }
+
+/** The grid that a run's shape is laid on, and larger ones that there are. */
+const gridsOf = ({ grids }: ShapeControl, run: Run) => grids(run.params as never)
 
 function formOf(control: Control & { as: 'length' | 'share' | 'count' }): NumberForm {
   if (control.as === 'count') return COUNT

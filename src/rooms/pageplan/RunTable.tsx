@@ -22,7 +22,7 @@ import Link from 'next/link'
 import { kindOf, planOrder, type PlanPart, runName, runsInOrder } from '@/core/activity'
 import { type PagePlan, roles, type Run, type Section } from '@/core/book'
 import { NumberValue } from '@/parts/Sentence'
-import type { ChangeRun } from './RunSentence'
+import type { ChangeRun } from './changeRun'
 
 const COUNT = { factor: 1, step: 1, digits: 0, unit: '' }
 const MOST_PAGES = 2000

@@ -6,6 +6,7 @@ import { covers } from './covers'
 import type { delivery as Delivery } from './delivery'
 import { files } from './files'
 import { pages } from './pages'
+import { shapes } from './shapes'
 import { words } from './words'
 
 // What makes files is loaded when one is made: it has no part in a book's first pages.
@@ -22,6 +23,7 @@ export const answers = {
   ...pages,
   ...covers,
   ...words,
+  ...shapes,
   interiorFile: async (...of: Parameters<typeof Delivery.interiorFile>) => (await delivery()).interiorFile(...of),
   templates: async (...of: Parameters<typeof Delivery.templates>) => (await delivery()).templates(...of),
   pack: async (...of: Parameters<typeof Delivery.pack>) => (await delivery()).pack(...of),

@@ -1,4 +1,4 @@
-import type { Point } from '../silhouettes/silhouette'
+import type { Point } from '../../silhouettes'
 import { DOT, FIGURE } from './values'
 
 /** Directions and distances that are tried for a number, by its height: close and outside of the picture first. */

@@ -1,7 +1,7 @@
 import { seeded } from '../../trade'
 import { type Band, bands, type Difficulty } from '../difficulty'
 import type { Candidate } from '../puzzle'
-import { mirrored, type Point, silhouettes } from '../silhouettes/silhouette'
+import { mirrored, type Point, silhouettes } from '../../silhouettes'
 import { sharedName } from '../turns'
 import { placeNumbers } from './labels'
 import { crosses, dotsAlong, lengthOf } from './outline'

@@ -1,4 +1,4 @@
-import type { Point } from '../silhouettes/silhouette'
+import type { Point } from '../../silhouettes'
 
 const distance = ([x1, y1]: Point, [x2, y2]: Point): number => Math.hypot(x2 - x1, y2 - y1)
 

@@ -1,5 +1,5 @@
 import type { Band } from '../difficulty'
-import type { Point } from '../silhouettes/silhouette'
+import type { Point } from '../../silhouettes'
 
 export interface DotValues {
   band: Band

@@ -1,7 +1,7 @@
 import { PathBuilder } from '../../marks'
 import { setMiddle } from '../gridDrawing'
 import type { PuzzleWork } from '../puzzle'
-import type { Point } from '../silhouettes/silhouette'
+import type { Point } from '../../silhouettes'
 import { make } from './make'
 import { prove } from './solve'
 import { DOT, type DotToDot, type DotValues } from './values'

@@ -13,19 +13,6 @@ const ANSWERED = 0.4
 /** The dot at which a way ends that leads to the middle: its radius by the side of a cell. */
 const DOT = 0.26
 
-export type Point = readonly [x: number, y: number]
-
-/** How a maze lies on its sheet. */
-export interface Plan {
-  /** Side of a cell, in points. */
-  unit: number
-  centre(cell: number): Point
-  /** The middle of a side of a cell. */
-  gap(cell: number, side: number): Point
-  /** Walls so wide, all of them but for the gaps where one goes in and out. */
-  walls(out: PathBuilder, wall: number): void
-}
-
 /** Walls, with a gap where one goes in and out; an answer has the way through. */
 export function draw({ out, puzzle, answer, width, height }: PuzzleBox<Maze>): void {
   const { ground, start, end, path } = puzzle

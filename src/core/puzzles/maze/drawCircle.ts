@@ -1,6 +1,6 @@
 import type { PathBuilder } from '../../marks'
 import { IN, ON, OUT } from './circle'
-import type { Plan, Point } from './draw'
+import type { Plan, Point } from './plan'
 import type { Maze } from './maze'
 
 /** Arcs are cut at so many places of the way round, the head and the sides among them: so near to it a curve is a true arc. */

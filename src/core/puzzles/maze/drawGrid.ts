@@ -1,4 +1,4 @@
-import type { Plan } from './draw'
+import type { Plan } from './plan'
 import { E, N, S, W } from './grid'
 import type { Maze } from './maze'
 

@@ -1,12 +1,20 @@
 import { fields } from '../../trade'
 import { bandChoices, bands } from '../difficulty'
 import { aPuzzle } from '../puzzle'
-import { outlineChoices } from '../silhouettes/choices'
+import { outlineChoices, ownSchema } from '../../silhouettes'
 import { doorPlaces } from './ground'
 import { type Maze, sizes } from './maze'
 import type { MazeValues } from './values'
 
 const { one, optional, shape } = fields
+
+type Size = keyof typeof sizes
+
+/** A size and those above it. */
+const larger = (size: Size): Size[] => {
+  const all = Object.keys(sizes) as Size[]
+  return all.slice(all.indexOf(size))
+}
 
 const [whole, ...silhouettes] = outlineChoices
 const outlines = [whole!, { value: 'circle', words: 'a circle' }, ...silhouettes]
@@ -21,12 +29,13 @@ export const maze = aPuzzle<MazeValues, Maze>({
       size: one(...Object.keys(sizes)).required(),
       // Runs from before there were silhouettes, or other ways in, do not say them.
       outline: optional(one(...outlines.map(o => o.value))),
+      own: ownSchema(),
       doors: optional(one(...doorPlaces)),
       ends: one('long', 'middling', 'short').required(),
       band: one(...bands).required(),
     }) as never,
   plain: { size: 'medium', outline: 'none', doors: 'across', ends: 'long', band: 'middling' },
-  sentence: '{size} across, of {outline}, {doors}; its dead ends {ends}, {band} to find through.',
+  sentence: '{size} across, of {outline}{own}, {doors}; its dead ends {ends}, {band} to find through.',
   controls: {
     size: {
       as: 'choice',
@@ -34,6 +43,12 @@ export const maze = aPuzzle<MazeValues, Maze>({
       choices: Object.entries(sizes).map(([value, [, cols]]) => ({ value, words: `${cols} cells` })),
     },
     outline: { as: 'choice', says: 'Outline', choices: outlines },
+    own: {
+      as: 'shape',
+      says: 'Shape of my own',
+      grids: ({ size }: MazeValues) =>
+        larger(size).map(s => ({ rows: sizes[s][0], cols: sizes[s][1], values: { size: s } })),
+    },
     doors: {
       as: 'choice',
       says: 'Ways in and out',

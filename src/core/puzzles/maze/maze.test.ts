@@ -137,6 +137,15 @@ describe.each(['none', 'circle', 'turn'])('outline %s', outline => {
   })
 })
 
+test('in a shape of one’s own: its largest part that hangs together', async () => {
+  const turned = [{ rows: 4, cols: 3, cells: [0, 1, 3, 4, 6, 7, 11] }]
+  const own = { says: '', rings: [], scale: 100, right: 0, down: 0, turned }
+  const [{ record }] = (await made({ size: 'small', outline: 'own', own }, 1)) as [Told]
+  // Of the sheet of 16 by 12 the six cells on the left are so many; the one at the foot stands alone.
+  expect(record.cells).toHaveLength(12 * 8)
+  expect(waysThrough(record)).toBe(1)
+})
+
 test('cells of a circle are about as wide as high, and all sides are shared by two', () => {
   fc.assert(
     fc.property(fc.integer({ min: 6, max: 36 }), across => {

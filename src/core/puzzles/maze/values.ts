@@ -1,4 +1,5 @@
 import type { Band } from '../difficulty'
+import type { OwnShape } from '../../silhouettes'
 import type { DoorPlace } from './ground'
 import type { sizes } from './maze'
 
@@ -8,6 +9,7 @@ export interface MazeValues {
   size: keyof typeof sizes
   /** The whole sheet where it is not said. */
   outline?: string | undefined
+  own?: OwnShape | undefined
   /** From head to foot where it is not said. */
   doors?: DoorPlace | undefined
   ends: Ends

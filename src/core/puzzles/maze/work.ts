@@ -1,6 +1,5 @@
 import type { PuzzleWork } from '../puzzle'
-import { silhouetteFor } from '../silhouettes/choose'
-import { likeness, wholeIn } from '../silhouettes/cover'
+import { likeness, silhouetteFor, wholeIn } from '../../silhouettes'
 import { circleGround } from './circle'
 import { draw } from './draw'
 import { gridGround } from './grid'
@@ -17,10 +16,10 @@ const letters = ['E', 'S', 'W', 'N']
 const ringLetters = ['E', 'N', 'W', 'S', 'N']
 
 export const work: PuzzleWork<MazeValues, Maze> = {
-  make: ({ size, outline = 'none', doors = 'across', ends, band }, seed, at) => {
+  make: ({ size, outline, own, doors = 'across', ends, band }, seed, at) => {
     const [rows, cols] = sizes[size]
     if (outline === 'circle') return make(circleGround(cols), { ends, doors, band }, seed)
-    const shape = silhouetteFor(outline, at, s => likeness(s, rows, cols) >= READS)
+    const shape = silhouetteFor({ outline, own }, at, s => likeness(s, rows, cols) >= READS)
     const silhouette = shape && { name: shape.id, inside: wholeIn(shape, rows, cols) }
     return make(gridGround(rows, cols, silhouette), { ends, doors, band }, seed)
   },

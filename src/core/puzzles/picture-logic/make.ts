@@ -1,7 +1,6 @@
 import { seeded } from '../../trade'
 import type { Candidate } from '../puzzle'
-import { coverOf, likeness } from '../silhouettes/cover'
-import { mirrored, silhouettes } from '../silhouettes/silhouette'
+import { coverOf, likeness, mirrored, silhouettes } from '../../silhouettes'
 import { nameOfCells } from '../turns'
 import { asked, type PictureLogic, type PictureValues } from './picture'
 import { reason } from './reason'
@@ -30,6 +29,9 @@ export function make({ rows, cols, pictures, band }: PictureValues, seed: number
 /** How well a silhouette must read on the grid; from what share of a cell on it is filled. */
 const READS = 0.6
 const COVERED = [0.35, 0.65] as const
+/** How much smaller than it fits a silhouette may be, and how far from the middle, by the grid: so that there are many of each. */
+const SMALLEST = 0.8
+const ASIDE = 0.12
 
 /** A silhouette by chance, either way round, on its cells or on those around it. */
 function shape(rows: number, cols: number, chance: () => number): Uint8Array | undefined {
@@ -38,8 +40,10 @@ function shape(rows: number, cols: number, chance: () => number): Uint8Array | u
   if (likeness(picked, rows, cols) < READS) return undefined
   const from = COVERED[0] + chance() * (COVERED[1] - COVERED[0])
   const turned = chance() < 0.5 ? picked : mirrored(picked)
-  const [margin, around] = [chance() < 0.3 ? 1 : 0, chance() < 0.25 ? 1 : 0]
-  return Uint8Array.from(coverOf(turned, rows, cols, margin).share, s => (s >= from ? 1 - around : around))
+  const around = chance() < 0.25 ? 1 : 0
+  const aside = (): number => (chance() - 0.5) * ASIDE
+  const place = { scale: SMALLEST + chance() * (1 - SMALLEST), right: aside(), down: aside() }
+  return Uint8Array.from(coverOf({ ...turned, place }, rows, cols).share, s => (s >= from ? 1 - around : around))
 }
 
 /** Cells filled by chance, then drawn together: what most of the cells around say goes. */

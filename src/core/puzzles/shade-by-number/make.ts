@@ -1,8 +1,7 @@
 import { seeded, shuffled } from '../../trade'
 import { type Band, bands, type Difficulty } from '../difficulty'
 import type { Candidate } from '../puzzle'
-import { cellsOf, coverOf, likeness } from '../silhouettes/cover'
-import { mirrored, silhouettes } from '../silhouettes/silhouette'
+import { cellsOf, coverOf, likeness, mirrored, silhouettes } from '../../silhouettes'
 import { nameOfCells } from '../turns'
 import type { Shaded, ShadeValues } from './values'
 

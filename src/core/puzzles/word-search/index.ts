@@ -1,7 +1,7 @@
 import { fields } from '../../trade'
 import { bandChoices, bands } from '../difficulty'
 import { type LetterGrid, marked, markedChoices } from '../letter-grid/grid'
-import { outlineChoices } from '../silhouettes/choices'
+import { outlineChoices, ownSchema } from '../../silhouettes'
 import { aPuzzle } from '../puzzle'
 import { wordControls, wordFields } from '../wordValues'
 import { LEAST, MOST, ways, type WordSearchValues } from './values'
@@ -22,6 +22,7 @@ export const wordSearch = aPuzzle<WordSearchValues, LetterGrid>({
       directions: one(...ways).required(),
       overlap: whole(0, 40).required(),
       outline: one(...outlineChoices.map(o => o.value)).required(),
+      own: ownSchema(),
       side: one('inside', 'outside').required(),
       message: one('none', 'saying').required(),
       band: one(...bands).required(),
@@ -43,7 +44,7 @@ export const wordSearch = aPuzzle<WordSearchValues, LetterGrid>({
     marked: 'tone',
   },
   sentence:
-    '{count} words of {words}, {deal}, in grids of {cols} by {rows} letters {size}, {side} {outline}. They read {directions}, {overlap} in a hundred of their letters crossed, {band} to find. The letters left over {message}. Answers have {marked}.',
+    '{count} words of {words}, {deal}, in grids of {cols} by {rows} letters {size}, {side} {outline}{own}. They read {directions}, {overlap} in a hundred of their letters crossed, {band} to find. The letters left over {message}. Answers have {marked}.',
   controls: {
     ...wordControls(3, 80),
     words: { as: 'words', says: 'Words', clued: false, apart: true },
@@ -69,6 +70,15 @@ export const wordSearch = aPuzzle<WordSearchValues, LetterGrid>({
     },
     overlap: { as: 'count', says: 'Crossed letters in a hundred', least: 0, most: 40 },
     outline: { as: 'choice', says: 'Outline', choices: outlineChoices },
+    own: {
+      as: 'shape',
+      says: 'Shape of my own',
+      grids: ({ rows, cols }: WordSearchValues) =>
+        [0, 5, 10, 15, 20]
+          .map(more => ({ rows: rows + more, cols: cols + more }))
+          .filter(g => Math.max(g.rows, g.cols) <= MOST)
+          .map(g => ({ ...g, values: g })),
+    },
     side: {
       as: 'choice',
       says: 'Side of the outline',

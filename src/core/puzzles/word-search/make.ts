@@ -6,9 +6,7 @@ import { type Laid, lay } from '../letter-grid/lay'
 import { measure, mixes, reaches } from '../letter-grid/measure'
 import { pool } from '../letter-grid/pool'
 import type { Candidate, InRun } from '../puzzle'
-import { silhouetteFor } from '../silhouettes/choose'
-import { cellsIn, likeness } from '../silhouettes/cover'
-import type { Silhouette } from '../silhouettes/silhouette'
+import { cellsIn, likeness, type Silhouette, silhouetteFor } from '../../silhouettes'
 import { nameOfCells } from '../turns'
 import { MOST, type WordSearchValues } from './values'
 
@@ -34,7 +32,7 @@ export function make(values: WordSearchValues, seed: number, at: InRun): Candida
     agree: apart,
   })
   const { bed, laid } = layAll(values, words, {
-    shape: silhouetteFor(values.outline, at, s => roomy(s, values, words)),
+    shape: silhouetteFor(values, at, s => roomy(s, values, words)),
     chance,
   })
   const free = bed.open.filter((open, cell) => open && laid.letters[cell] === '').length

@@ -1,5 +1,6 @@
 import type { WordSource } from '../../words'
 import type { Band } from '../difficulty'
+import type { OwnShape } from '../../silhouettes'
 import type { Marked } from '../letter-grid/grid'
 
 export const ways = ['band', 'forward', 'slanting', 'all'] as const
@@ -19,6 +20,7 @@ export interface WordSearchValues {
   overlap: number
   /** The grid whole, or cut to silhouettes: all of them in turn, or one; letters inside of them, or around. */
   outline: string
+  own?: OwnShape | undefined
   side: 'inside' | 'outside'
   message: 'none' | 'saying'
   band: Band

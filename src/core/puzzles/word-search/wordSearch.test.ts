@@ -189,3 +189,22 @@ test('closed cells stay empty, and words are laid and filled around them', () =>
   letters.forEach((sign, at) => expect(!!sign).toBe(!!bed.open[at]))
   expect(prove({ ...bed, letters, words: laid.placed, marked: 'tone' })).toEqual({ answers: 1, agrees: true })
 })
+
+test('in a shape of one’s own: letters on its cells and on no others, or the other way round', async () => {
+  // A cross, drawn by hand.
+  const cells = Array.from({ length: 15 * 15 }, (_, at) => at).filter(at =>
+    [at % 15, Math.floor(at / 15)].some(v => v > 4 && v < 10),
+  )
+  const shape = { says: '', rings: [], scale: 100, right: 0, down: 0, turned: [{ rows: 15, cols: 15, cells }] }
+  for (const side of ['inside', 'outside'] as const) {
+    const values = { ...own('anchor\nbuoy\ntide\npier\n'), count: 4, outline: 'own', own: shape, side, size: 'grown' }
+    for (const { rows, letters, open } of await made(values, 3)) {
+      const isIn = (at: number): boolean => {
+        const [r, c] = [Math.floor(at / rows), at % rows].map(v => Math.floor(((v + 0.5) / rows) * 15))
+        return cells.includes(r! * 15 + c!)
+      }
+      open.forEach((o, at) => expect(o === 1).toBe(isIn(at) === (side === 'inside')))
+      letters.forEach((sign, at) => expect(!!sign).toBe(!!open[at]))
+    }
+  }
+})

@@ -1,4 +1,4 @@
-import { once } from '../../trade'
+import { once } from '../trade'
 import file from './silhouettes.json' with { type: 'json' }
 
 export type Point = readonly [x: number, y: number]
@@ -11,6 +11,17 @@ export interface Silhouette {
   height: number
   /** The largest first. */
   rings: readonly (readonly Point[])[]
+  /** How much smaller or larger than it fits, and moved by shares of the grid; where it is not as it comes. */
+  place?: { scale: number; right: number; down: number } | undefined
+  /** Cells that are not as the outline says, for each grid on which any are not. */
+  turned?: readonly TurnedCells[] | undefined
+}
+
+/** Cells of a grid of so many rows and columns, counted row by row. */
+export interface TurnedCells {
+  rows: number
+  cols: number
+  cells: readonly number[]
 }
 
 /** Units of the longer side in the file. */

@@ -12,25 +12,31 @@ export interface Cover {
 }
 
 /** How a shape covers the cells of a grid; `margin`: cells that are left free around it. */
-export function coverOf({ rings, width, height }: Silhouette, rows: number, cols: number, margin = 0): Cover {
-  const cell = Math.max(width / (cols - 2 * margin), height / (rows - 2 * margin))
-  const [x0, y0] = [(cols * cell - width) / 2, (rows * cell - height) / 2]
+export function coverOf({ rings, width, height, place }: Silhouette, rows: number, cols: number, margin = 0): Cover {
+  const { scale, right, down } = place ?? { scale: 1, right: 0, down: 0 }
+  const cell = Math.max(width / (cols - 2 * margin), height / (rows - 2 * margin)) / scale
+  const [x0, y0] = [(cols * cell - width) / 2 + right * cols * cell, (rows * cell - height) / 2 + down * rows * cell]
   const share = new Float32Array(rows * cols)
   for (let line = 0; line < rows * FINE; line++) {
     const y = ((line + 0.5) / FINE) * cell - y0
-    // Where the line goes in and out of the shape.
-    const cuts: number[] = []
+    // Where the line goes in and out of the shape, and which way the outline runs there.
+    const cuts: { x: number; way: number }[] = []
     for (const ring of rings)
       ring.forEach(([x1, y1], i) => {
         const [x2, y2] = ring[(i + 1) % ring.length]!
-        if (y1 > y !== y2 > y) cuts.push(x1 + ((y - y1) / (y2 - y1)) * (x2 - x1) + x0)
+        if (y1 > y === y2 > y) return
+        cuts.push({ x: (x1 + ((y - y1) / (y2 - y1)) * (x2 - x1) + x0) / cell, way: y2 > y1 ? 1 : -1 })
       })
-    cuts.sort((a, b) => a - b)
-    for (let k = 0; k + 1 < cuts.length; k += 2) {
-      const [from, to] = [cuts[k]! / cell, cuts[k + 1]! / cell]
+    cuts.sort((a, b) => a.x - b.x)
+    let wound = 0
+    cuts.forEach(({ x: from, way }, k) => {
+      wound += way
+      // Where outlines overlap, as in some letters, both are the shape.
+      if (!wound) return
+      const to = cuts[k + 1]!.x
       for (let c = Math.max(0, Math.floor(from)); c < Math.min(cols, to); c++)
         share[Math.floor(line / FINE) * cols + c]! += Math.max(0, Math.min(to, c + 1) - Math.max(from, c)) / FINE
-    }
+    })
   }
   return { rows, cols, share }
 }
@@ -38,13 +44,26 @@ export function coverOf({ rings, width, height }: Silhouette, rows: number, cols
 /** Cells that are more covered than not: 1. */
 export const cellsOf = ({ share }: Cover): Uint8Array => Uint8Array.from(share, s => (s >= 0.5 ? 1 : 0))
 
+/** The same with those turned that were turned by hand; a shape that is all drawn by hand is spread over any grid. */
+function mended(cells: Uint8Array, { rings, turned = [] }: Silhouette, rows: number, cols: number): Uint8Array {
+  const here = turned.find(t => t.rows === rows && t.cols === cols)
+  const from = here ?? (rings.length ? undefined : turned.at(-1))
+  if (!from) return cells
+  const byHand = new Set(from.cells)
+  return cells.map((own, at) => {
+    const [r, c] = [Math.floor(at / cols), at % cols]
+    const there = Math.floor(((r + 0.5) / rows) * from.rows) * from.cols + Math.floor(((c + 0.5) / cols) * from.cols)
+    return byHand.has(there) ? 1 - own : own
+  })
+}
+
 const laid = new Map<string, Uint8Array>()
 
-/** Cells of a silhouette as it ships, found once for each grid. */
+/** Cells of a silhouette, found once for each grid. */
 export function cellsIn(shape: Silhouette, rows: number, cols: number, margin: number): Uint8Array {
   const key = `${shape.id}/${rows}/${cols}/${margin}`
   let cells = laid.get(key)
-  if (!cells) laid.set(key, (cells = cellsOf(coverOf(shape, rows, cols, margin))))
+  if (!cells) laid.set(key, (cells = mended(cellsOf(coverOf(shape, rows, cols, margin)), shape, rows, cols)))
   return cells
 }
 
@@ -98,6 +117,8 @@ export function likeness(shape: Silhouette, rows: number, cols: number): number 
 }
 
 function measuredLikeness(shape: Silhouette, rows: number, cols: number): number {
+  // What is drawn cell by cell is its cells.
+  if (!shape.rings.length) return 1
   const cover = coverOf(shape, rows, cols)
   const cells = cellsOf(cover)
   let [both, either] = [0, 0]

@@ -7,7 +7,7 @@ import { mirrored, silhouettes } from './silhouette'
 test('sixty silhouettes and more, each named, each a choice', () => {
   const all = silhouettes()
   expect(all.length).toBeGreaterThanOrEqual(60)
-  expect(outlineChoices.map(o => o.value)).toEqual(['none', 'turn', ...all.map(s => s.id)])
+  expect(outlineChoices.map(o => o.value)).toEqual(['none', 'turn', 'own', ...all.map(s => s.id)])
   for (const { id, width, height, rings } of all) {
     expect([id, Math.max(width, height)]).toEqual([id, 1])
     expect([id, rings.every(r => r.length > 2)]).toEqual([id, true])

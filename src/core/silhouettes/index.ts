@@ -1,0 +1,8 @@
+export { OWN, outlineChoices } from './choices'
+export { type Outlined, silhouetteFor } from './choose'
+export { cellsIn, cellsOf, coverOf, likeness, wholeIn } from './cover'
+export { coverOn, type Laid } from './coverOn'
+export { plainTracing, shapeOfPicture, type Tracing } from './ofPicture'
+export { shapeOfText } from './ofText'
+export { emptyShape, LIMITS, ownSchema, type OwnShape, withTurned } from './own'
+export { mirrored, type Point, type Silhouette, silhouettes } from './silhouette'
