@@ -2,6 +2,7 @@ import { PathBuilder } from '../../marks'
 import { setFrag, type TextStyle } from '../../type'
 import { FRAME, held, setMiddle } from '../gridDrawing'
 import type { PuzzleBox } from '../puzzle'
+import { drawHollow } from './drawHollow'
 import { cellOf, type LetterGrid, type PlacedWord } from './grid'
 
 /** Letters, by the side of a cell. */
@@ -59,6 +60,7 @@ export async function draw(on: PuzzleBox<LetterGrid>): Promise<void> {
   const laid: Laid = { cell, frame, x0: (width - cols * cell) / 2, y0: frame / 2 + AIR * cell }
   if (answer) mark(on, laid)
   outline(on, laid)
+  await drawHollow(on, laid)
   const size = cell * LETTER
   const style = await styleOf('figtree/regular', size)
   letters.forEach((sign, at) => {

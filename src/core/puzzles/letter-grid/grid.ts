@@ -38,6 +38,20 @@ export interface Bed {
   open: Uint8Array
 }
 
+/** A box of cells. */
+export interface CellBox {
+  row: number
+  col: number
+  rows: number
+  cols: number
+}
+
+/** What stands in a hollow: a saying, or a silhouette by its id; nothing where it is bare. */
+export interface Hollow {
+  box: CellBox
+  holds: { saying: string } | { silhouette: string } | undefined
+}
+
 /** A grid full of letters, as it is printed. */
 export interface LetterGrid extends Bed {
   /** A letter a cell, empty where it is closed. */
@@ -46,6 +60,8 @@ export interface LetterGrid extends Bed {
   marked: Marked
   /** What the letters say that belong to no word, in the order of reading, before the rest of them. */
   message?: { words: string; letters: string } | undefined
+  /** What stands where the grid is hollow. */
+  hollow?: Hollow | undefined
 }
 
 export const wholeBed = (rows: number, cols: number): Bed => ({ rows, cols, open: new Uint8Array(rows * cols).fill(1) })

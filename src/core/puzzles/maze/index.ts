@@ -1,7 +1,7 @@
 import { fields } from '../../trade'
 import { bandChoices, bands } from '../difficulty'
 import { aPuzzle } from '../puzzle'
-import { outlineChoices, ownSchema } from '../../silhouettes'
+import { emptyShape, outlineChoices, ownSchema } from '../../silhouettes'
 import { doorPlaces } from './ground'
 import { type Maze, sizes } from './maze'
 import type { MazeValues } from './values'
@@ -34,7 +34,7 @@ export const maze = aPuzzle<MazeValues, Maze>({
       ends: one('long', 'middling', 'short').required(),
       band: one(...bands).required(),
     }) as never,
-  plain: { size: 'medium', outline: 'none', doors: 'across', ends: 'long', band: 'middling' },
+  plain: { size: 'medium', outline: 'none', own: emptyShape, doors: 'across', ends: 'long', band: 'middling' },
   sentence: '{size} across, of {outline}{own}, {doors}; its dead ends {ends}, {band} to find through.',
   controls: {
     size: {

@@ -1,12 +1,12 @@
 import { fields } from '../../trade'
 import { bandChoices, bands } from '../difficulty'
 import { type LetterGrid, marked, markedChoices } from '../letter-grid/grid'
-import { outlineChoices, ownSchema } from '../../silhouettes'
+import { emptyShape, outlineChoices, ownSchema } from '../../silhouettes'
 import { aPuzzle } from '../puzzle'
 import { wordControls, wordFields } from '../wordValues'
-import { LEAST, MOST, ways, type WordSearchValues } from './values'
+import { hollows, LEAST, MOST, ways, type WordSearchValues } from './values'
 
-const { one, shape, whole } = fields
+const { one, optional, shape, whole } = fields
 
 /** Words to be found in a grid of letters, along its lines in up to eight directions. */
 export const wordSearch = aPuzzle<WordSearchValues, LetterGrid>({
@@ -24,6 +24,7 @@ export const wordSearch = aPuzzle<WordSearchValues, LetterGrid>({
       outline: one(...outlineChoices.map(o => o.value)).required(),
       own: ownSchema(),
       side: one('inside', 'outside').required(),
+      hollow: optional(one(...hollows)),
       message: one('none', 'saying').required(),
       band: one(...bands).required(),
       marked: one(...marked).required(),
@@ -38,13 +39,15 @@ export const wordSearch = aPuzzle<WordSearchValues, LetterGrid>({
     directions: 'band',
     overlap: 10,
     outline: 'none',
+    own: emptyShape,
     side: 'inside',
+    hollow: 'none',
     message: 'none',
     band: 'middling',
     marked: 'tone',
   },
   sentence:
-    '{count} words of {words}, {deal}, in grids of {cols} by {rows} letters {size}, {side} {outline}{own}. They read {directions}, {overlap} in a hundred of their letters crossed, {band} to find. The letters left over {message}. Answers have {marked}.',
+    '{count} words of {words}, {deal}, in grids of {cols} by {rows} letters {size}, {hollow}, {side} {outline}{own}. They read {directions}, {overlap} in a hundred of their letters crossed, {band} to find. The letters left over {message}. Answers have {marked}.',
   controls: {
     ...wordControls(3, 80),
     words: { as: 'words', says: 'Words', clued: false, apart: true },
@@ -85,6 +88,16 @@ export const wordSearch = aPuzzle<WordSearchValues, LetterGrid>({
       choices: [
         { value: 'inside', words: 'inside' },
         { value: 'outside', words: 'around' },
+      ],
+    },
+    hollow: {
+      as: 'choice',
+      says: 'Middle of the grid',
+      choices: [
+        { value: 'none', words: 'solid' },
+        { value: 'bare', words: 'hollow' },
+        { value: 'saying', words: 'around a saying' },
+        { value: 'silhouette', words: 'around a silhouette' },
       ],
     },
     message: {

@@ -1,12 +1,21 @@
 import { Fault, once, seeded, seedOf, shuffled } from '../../trade'
 import { type DealtWord, dealt, gridLetters, listsOf, offences, sayings } from '../../words'
-import { type Bed, type Direction, directions, type LetterGrid, wholeBed } from '../letter-grid/grid'
+import {
+  type Bed,
+  type CellBox,
+  type Direction,
+  directions,
+  type Hollow,
+  type LetterGrid,
+  wholeBed,
+} from '../letter-grid/grid'
 import { fill } from '../letter-grid/fill'
+import { largestBox, ringOf, squarely } from '../letter-grid/hollow'
 import { type Laid, lay } from '../letter-grid/lay'
 import { measure, mixes, reaches } from '../letter-grid/measure'
 import { pool } from '../letter-grid/pool'
 import type { Candidate, InRun } from '../puzzle'
-import { cellsIn, likeness, type Silhouette, silhouetteFor } from '../../silhouettes'
+import { cellsIn, likeness, type Silhouette, silhouetteFor, silhouettes } from '../../silhouettes'
 import { nameOfCells } from '../turns'
 import { MOST, type WordSearchValues } from './values'
 
@@ -31,7 +40,7 @@ export function make(values: WordSearchValues, seed: number, at: InRun): Candida
     suits: w => w.letters.length >= 3 && w.letters.length <= longest(values),
     agree: apart,
   })
-  const { bed, laid } = layAll(values, words, {
+  const { bed, box, laid } = layAll(values, words, {
     shape: silhouetteFor(values, at, s => roomy(s, values, words)),
     chance,
   })
@@ -41,7 +50,8 @@ export function make(values: WordSearchValues, seed: number, at: InRun): Candida
   if (!letters) return undefined
   const difficulty = measure(bed, laid.placed, letters)
   if (difficulty.band !== values.band) return undefined
-  const puzzle = { ...bed, letters, words: laid.placed, marked: values.marked, message }
+  const hollow = box && { box, holds: held(values, at) }
+  const puzzle = { ...bed, letters, words: laid.placed, marked: values.marked, message, hollow }
   return { puzzle, difficulty, twin: nameOfCells(bed.rows, bed.cols, (r, c) => letters[r * bed.cols + c]!) }
 }
 
@@ -60,7 +70,8 @@ function layAll(
   words: DealtWord[],
   { shape, chance }: { shape: Silhouette | undefined; chance: () => number },
 ) {
-  const bedOf = (more: number): Bed => bedFor(values, more, shape)
+  const letters = lettersOf(words)
+  const bedOf = (more: number) => hollowed(bedFor(values, more, shape), values, letters)
   const mix = { ...mixes[values.band] }
   for (const d of directions)
     if (!allowed[values.directions].includes(d)) mix[d] = 0
@@ -75,7 +86,9 @@ function layAll(
     )
   const laying = { mix, overlap: values.overlap / 100, chance }
   const tryAt = (more: number): { laid?: Extract<Laid, { placed: unknown }>; homeless: string[] } => {
-    const bed = bedOf(more)
+    const { bed, box } = bedOf(more)
+    // Where a hollow is asked for, a grid without room for it will not do.
+    if (!box && (values.hollow ?? 'none') !== 'none') return { homeless: [] }
     const homeless: string[] = []
     for (let i = 0; i < LAYINGS; i++) {
       const laid = lay(bed, words, laying)
@@ -87,23 +100,29 @@ function layAll(
   const most = MOST - Math.max(values.rows, values.cols)
   for (let more = 0; more <= most; more++) {
     const { laid, homeless } = tryAt(more)
-    if (laid && (more === 0 || values.size === 'grown')) return { bed: bedOf(more), laid }
+    if (laid && (more === 0 || values.size === 'grown')) return { ...bedOf(more), laid }
     if (laid || more === most)
       throw noPlace([...new Set(values.size === 'grown' ? homeless : tryAt(0).homeless)], values, laid ? more : 0)
   }
   throw noPlace([], values, 0)
 }
 
-/** Cells for each letter that words want between outlines; and how well an outline must read on its grid. */
+/** Cells for each letter that words want between outlines, and in a ring; and how well an outline must read on its grid. */
 const ROOM = 1.7
+const RING = 2.3
 const READS = 0.7
+/** A ring of letters is so many cells wide at least; what stands in it has so many each way at least. */
+const WIDE = 3
+const WITHIN = 3
 
 /** Whether an outline leaves room for words, and still reads. */
 function roomy(shape: Silhouette, values: WordSearchValues, words: readonly DealtWord[]): boolean {
   if (likeness(shape, values.rows, values.cols) < READS) return false
-  const letters = words.reduce((n, w) => n + w.letters.length, 0)
-  return values.size === 'grown' || bedFor(values, 0, shape).open.reduce((n, o) => n + o, 0) >= letters * ROOM
+  return values.size === 'grown' || count(bedFor(values, 0, shape).open) >= lettersOf(words) * ROOM
 }
+
+const count = (cells: Uint8Array): number => cells.reduce((n, c) => n + c, 0)
+const lettersOf = (words: readonly DealtWord[]): number => words.reduce((n, w) => n + w.letters.length, 0)
 
 /** The grid, so many cells larger than said; closed on the other side of an outline. */
 function bedFor({ rows, cols, side }: WordSearchValues, more: number, shape: Silhouette | undefined): Bed {
@@ -111,6 +130,28 @@ function bedFor({ rows, cols, side }: WordSearchValues, more: number, shape: Sil
   if (!shape) return bed
   const inside = cellsIn(shape, bed.rows, bed.cols, side === 'outside' ? Math.ceil(bed.rows / 10) : 0)
   return { ...bed, open: side === 'inside' ? inside : inside.map(cell => 1 - cell) }
+}
+
+/** A grid that is hollow where it is to be: as wide a ring as the words want; around an outline, the outline itself is the hollow. */
+function hollowed(bed: Bed, values: WordSearchValues, letters: number): { bed: Bed; box?: CellBox } {
+  const { hollow = 'none', side, outline } = values
+  if (hollow === 'none') return { bed }
+  const around = side === 'outside' && outline !== 'none'
+  let ring = bed
+  for (let wide = WIDE; !around; wide++) {
+    ring = ringOf(bed, wide)
+    if (count(ring.open) === count(bed.open) || count(ring.open) >= letters * RING) break
+  }
+  const closed = around ? bed.open.map(o => 1 - o) : bed.open.map((o, at) => o - ring.open[at]!)
+  const box = largestBox(closed, bed, hollow === 'silhouette' ? squarely : undefined)
+  return box && Math.min(box.rows, box.cols) >= WITHIN ? { bed: ring, box } : { bed }
+}
+
+/** What stands in the hollow of a puzzle: another in each of a run, as far as they go. */
+function held({ hollow }: WordSearchValues, { index, run }: InRun): Hollow['holds'] {
+  const order = <T>(all: readonly T[]): T => shuffled([...all], seeded(seedOf(`hollows/${run}`)))[index % all.length]!
+  if (hollow === 'saying') return { saying: order(sayings) }
+  return hollow === 'silhouette' ? { silhouette: order(silhouettes()).id } : undefined
 }
 
 /** Which words, and what would help: a grid that was tried and takes them. */

@@ -5,6 +5,9 @@ import type { Marked } from '../letter-grid/grid'
 
 export const ways = ['band', 'forward', 'slanting', 'all'] as const
 
+/** Solid; or a ring of letters, around nothing, a saying or a silhouette, another for each puzzle. */
+export const hollows = ['none', 'bare', 'saying', 'silhouette'] as const
+
 export interface WordSearchValues {
   words: WordSource
   /** Words in a puzzle. */
@@ -22,6 +25,8 @@ export interface WordSearchValues {
   outline: string
   own?: OwnShape | undefined
   side: 'inside' | 'outside'
+  /** What is closed in the middle: nothing where it is not said. */
+  hollow?: (typeof hollows)[number] | undefined
   message: 'none' | 'saying'
   band: Band
   marked: Marked

@@ -6,6 +6,7 @@ import { offences, plainLetters } from '../../words'
 import { type Bed, directions, type LetterGrid, steps, wholeBed } from '../letter-grid/grid'
 import { fill } from '../letter-grid/fill'
 import { prove } from '../letter-grid/find'
+import { largestBox, squarely } from '../letter-grid/hollow'
 import { lay } from '../letter-grid/lay'
 import { makePuzzles } from '../makePuzzles'
 import { puzzleKind } from '../registry'
@@ -207,4 +208,68 @@ test('in a shape of one’s own: letters on its cells and on no others, or the o
       letters.forEach((sign, at) => expect(!!sign).toBe(!!open[at]))
     }
   }
+})
+
+test('hollow: a ring of letters around a box in which nothing stands but what is held, another in each puzzle', async () => {
+  for (const hollow of ['bare', 'saying', 'silhouette'])
+    for (const outline of ['none', 'turn']) {
+      const params = { hollow, outline, rows: 22, cols: 22, count: 10, size: 'grown', side: 'inside' }
+      const all = await made(params, 4)
+      const held = all.map(p => JSON.stringify(p.hollow!.holds))
+      if (hollow !== 'bare') expect(new Set(held).size).toBe(4)
+      for (const puzzle of all) {
+        const { cols, open, letters } = puzzle
+        const { row, col, rows: high, cols: wide } = puzzle.hollow!.box
+        expect(Math.min(high, wide)).toBeGreaterThanOrEqual(3)
+        for (let r = 0; r < high; r++)
+          for (let c = 0; c < wide; c++) expect(letters[(row + r) * cols + col + c]).toBe('')
+        // It lies within: open cells stand on all its sides.
+        const middle = (row + (high >> 1)) * cols + col + (wide >> 1)
+        for (const step of [1, -1, cols, -cols]) {
+          let at = middle
+          while (at >= 0 && at < open.length && !open[at]) at += step
+          expect(open[at]).toBe(1)
+        }
+        expect(prove(puzzle)).toEqual({ answers: 1, agrees: true })
+      }
+    }
+})
+
+test('around a silhouette the silhouette itself is the hollow', async () => {
+  const [puzzle] = await made({ hollow: 'saying', outline: 'heart', side: 'outside', rows: 25, cols: 25 }, 1)
+  const [bare] = await made({ hollow: 'none', outline: 'heart', side: 'outside', rows: 25, cols: 25 }, 1)
+  expect(puzzle!.open).toEqual(bare!.open)
+  expect(puzzle!.hollow!.holds).toHaveProperty('saying')
+})
+
+test('the largest box of cells is as large as the largest there is', () => {
+  fc.assert(
+    fc.property(
+      fc.integer({ min: 1, max: 7 }),
+      fc.integer({ min: 1, max: 7 }),
+      fc.infiniteStream(fc.boolean()),
+      (rows, cols, chance) => {
+        const cells = Uint8Array.from({ length: rows * cols }, () => (chance.next().value ? 1 : 0))
+        let [most, square] = [0, 0]
+        for (let y = 0; y < rows; y++)
+          for (let x = 0; x < cols; x++)
+            for (let high = 1; y + high <= rows; high++)
+              for (let wide = 1; x + wide <= cols; wide++) {
+                const full = [...Array(high * wide).keys()].every(
+                  i => cells[(y + Math.floor(i / wide)) * cols + x + (i % wide)],
+                )
+                if (!full) continue
+                most = Math.max(most, high * wide)
+                square = Math.max(square, Math.min(high, wide))
+              }
+        const even = largestBox(cells, { rows, cols }, squarely)
+        expect(Math.min(even?.rows ?? 0, even?.cols ?? 0)).toBe(square)
+        const box = largestBox(cells, { rows, cols })
+        expect((box?.rows ?? 0) * (box?.cols ?? 0)).toBe(most)
+        if (box)
+          for (let r = 0; r < box.rows; r++)
+            for (let c = 0; c < box.cols; c++) expect(cells[(box.row + r) * cols + box.col + c]).toBe(1)
+      },
+    ),
+  )
 })
