@@ -198,6 +198,20 @@ describe('answers', () => {
     ).toHaveLength(6 * 16)
     for (const page of asked) expect(page.replace(/Square \d+/, '').match(/\d/g)!.length).toBeLessThan(16)
   })
+  test('follow the puzzles of their run, which has none of those that a run before it has', async () => {
+    const second = { ...puzzles, id: 'q' }
+    const runs = [puzzles, second, { ...key, params: { of: 'q', count: '4' } }]
+    const [first, then] = [await drawn(runs, puzzles), await drawn(runs, second)].map(pages => pages.map(textOf))
+    // Both began with the same seed: what the first has stays, the second has others.
+    expect(first).toEqual((await drawn([puzzles], puzzles)).map(textOf))
+    for (const page of then!) expect(first).not.toContain(page)
+    const answers = (await drawn(runs, runs[2]!)).map(textOf).join(' ')
+    const alone = (await drawn([puzzles, key], key)).map(textOf).join(' ')
+    expect(answers).not.toBe(alone)
+    // One that cannot be made keeps no other from being drawn.
+    const never = { ...puzzles, params: { size: '4', band: 'stubborn' } }
+    expect((await drawn([never, second], second)).map(textOf)).toEqual(first)
+  })
   test('are made from the puzzles as they stand: once for both, anew when these change', async () => {
     const press = new RunPress(shelf)
     let made = 0

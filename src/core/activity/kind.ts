@@ -46,6 +46,8 @@ export interface Making<P> {
   pages: number
   /** The run that it refers to and what was made for it, where its kind refers to one and it is there. */
   other?: MadeRun | undefined
+  /** What runs of the same kind before it in the book have: it makes no twins of these. */
+  avoid?: ReadonlySet<string> | undefined
   /** Hears how far it has come, and throws when nobody waits any more. */
   ticker?: Ticker | undefined
 }
@@ -90,6 +92,8 @@ export interface RunKind<P extends object = object, M = unknown> {
   howTo?: { words: readonly string[]; values: Partial<P> }
   /** Makes what its pages show: the same for the same values and seed. */
   make(of: Making<P>): M | Promise<M>
+  /** What was made, each by a name that it shares with its twins: no run has what one of its kind before it has. */
+  twins?(made: M): readonly string[]
   draw(page: DrawnPage<P, M>): void | Promise<void>
 }
 

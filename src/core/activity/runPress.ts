@@ -36,10 +36,9 @@ export class RunPress {
     const kind = knownKind(run)
     const { pages, ...rest } = run
     const alike = kind.alike && run.heading?.from === undefined
-    const other = await this.otherOf(run, runs, ticker)
-    const made = await this.madeFor(run, kind, other, ticker)
+    const made = await this.madeFor(run, runs, ticker)
     // Where pages are alike, how many there are changes none of them.
-    const key = JSON.stringify([rest, room, language, kind.alike ? 0 : pages, other?.run])
+    const key = JSON.stringify([rest, room, language, sourceOf(run, runs), referred(run, runs)])
     const drawn = this.drawn.get(key) ?? this.drawn.set(key, new Map<number, Layer>())
     const layers: Layer[] = []
     for (let i = 0; i < pages; i++) {
@@ -54,25 +53,41 @@ export class RunPress {
     return layers
   }
 
-  /** The run that this one refers to, with what was made for it. */
-  private async otherOf(run: Run, runs: readonly Run[], ticker: Ticker | undefined): Promise<MadeRun | undefined> {
-    const other = referred(run, runs)
-    if (!other) return undefined
-    const of = knownKind(other)
-    return { run: other, kind: of, made: await this.madeFor(other, of, undefined, ticker) }
-  }
-
-  private async madeFor(run: Run, kind: RunKind, other: MadeRun | undefined, ticker?: Ticker): Promise<unknown> {
+  /** What a run's pages show, made once as long as nothing that it is made of changes. */
+  private async madeFor(run: Run, runs: readonly Run[], ticker?: Ticker): Promise<unknown> {
+    const kind = knownKind(run)
     const { params, seed, pages } = run
-    const key = JSON.stringify([kind.id, params, seed, kind.alike ? 0 : pages, other?.run])
+    const key = JSON.stringify([sourceOf(run, runs), referred(run, runs)])
     if (this.made.has(key)) return this.made.get(key)
+    const other = referred(run, runs)
+    const from: MadeRun | undefined = other && {
+      run: other,
+      kind: knownKind(other),
+      made: await this.madeFor(other, runs, ticker),
+    }
+    const avoid = await this.twinsBefore(run, runs, ticker)
     try {
-      return this.made.set(key, await kind.make({ params, seed, pages, other, ticker }))
+      return this.made.set(key, await kind.make({ params, seed, pages, other: from, avoid, ticker }))
     } catch (e) {
       // What is wrong with values is wrong with those of this run.
       if (e instanceof Fault && e.place === undefined) throw new Fault(e.code, e.message, run.id, e.remedy)
       throw e
     }
+  }
+
+  private async twinsBefore(run: Run, runs: readonly Run[], ticker?: Ticker): Promise<ReadonlySet<string>> {
+    const twins = new Set<string>()
+    const { twins: twinsOf } = knownKind(run)
+    if (twinsOf)
+      for (const other of before(run, runs)) {
+        const made = await this.madeFor(other, runs, ticker).catch(e => {
+          // A run that cannot be made says so itself, and has no twins.
+          if (e instanceof Fault) return undefined
+          throw e
+        })
+        if (made !== undefined) for (const twin of twinsOf(made)) twins.add(twin)
+      }
+    return twins
   }
 
   /** Says that a whole plan was drawn: what neither it nor the one before asked for is let go. */
@@ -124,6 +139,32 @@ class Kept<V> {
     this.before = this.now
     this.now = new Map()
   }
+}
+
+/** Runs of the same kind that stand before one in the plan. */
+const before = (run: Run, runs: readonly Run[]): Run[] =>
+  runs
+    .slice(
+      0,
+      Math.max(
+        0,
+        runs.findIndex(r => r.id === run.id),
+      ),
+    )
+    .filter(r => r.kind === run.kind)
+
+/** All that what is made for a run follows from, but for the run it refers to itself. */
+function sourceOf(run: Run, runs: readonly Run[]): unknown {
+  const kind = knownKind(run)
+  const other = referred(run, runs)
+  return [
+    kind.id,
+    run.params,
+    run.seed,
+    kind.alike ? 0 : run.pages,
+    kind.twins ? before(run, runs).map(r => [r.params, r.seed, r.pages]) : [],
+    other && sourceOf(other, runs),
+  ]
 }
 
 function knownKind(run: Run): RunKind {

@@ -242,7 +242,12 @@ function Cells({
   const path = Array.from(cells, (open, at) => (open ? `M${at % cols},${Math.floor(at / cols)}h1v1h-1z` : '')).join('')
   return (
     <>
-      <svg className="cells" viewBox={`0 0 ${cols} ${rows}`} role="img" aria-label={`The shape on ${cols} by ${rows}`}>
+      <svg
+        className={own ? 'cells own' : 'cells'}
+        viewBox={`0 0 ${cols} ${rows}`}
+        role="img"
+        aria-label={`The shape on ${cols} by ${rows}`}
+      >
         <rect width={cols} height={rows} />
         <path d={path} />
         {own &&

@@ -96,8 +96,8 @@ export const wordSearch = aPuzzle<WordSearchValues, LetterGrid>({
       choices: [
         { value: 'none', words: 'solid' },
         { value: 'bare', words: 'hollow' },
-        { value: 'saying', words: 'around a saying' },
-        { value: 'silhouette', words: 'around a silhouette' },
+        { value: 'saying', words: 'with a saying in the middle' },
+        { value: 'silhouette', words: 'with a silhouette in the middle' },
       ],
     },
     message: {

@@ -42,7 +42,8 @@ export function puzzleRun(kind: PuzzleKind): RunKind {
     controls: kind.controls as Record<string, Control> as never,
     howTo: kind.howTo,
     alike: false,
-    make: ({ params, seed, pages, ticker }) => makePuzzles(kind, params, { seed, count: pages, ticker }),
+    make: ({ params, seed, pages, avoid, ticker }) => makePuzzles(kind, params, { seed, count: pages, avoid, ticker }),
+    twins: made => made.map(m => m.twin),
     draw: ({ made, index, out, place, styleOf, room, top }) =>
       drawIn(made[index]!, { out, place, styleOf, ...room }, false, top),
     answers: {
