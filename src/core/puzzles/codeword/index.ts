@@ -1,23 +1,21 @@
 import { fields } from '../../trade'
-import { bandChoices, bands } from '../difficulty'
+import { bandControl, bandField, gridControls, gridFields } from '../plainValues'
 import { aPuzzle } from '../puzzle'
 import type { Codeword, CodewordValues } from './values'
 
-const { one, shape, whole } = fields
+const { shape } = fields
 
 /** A filled lattice without clues: every number is a letter, the same all over the grid. */
 export const codeword = aPuzzle<CodewordValues, Codeword>({
   id: 'codeword',
   name: 'Codeword',
   says: 'find which letter each number of a full lattice is',
-  schema: () =>
-    shape({ rows: whole(9, 17).required(), cols: whole(9, 17).required(), band: one(...bands).required() }) as never,
+  schema: () => shape({ ...gridFields(9, 17), band: bandField() }) as never,
   plain: { rows: 13, cols: 13, band: 'middling' },
   sentence: 'Lattices of {cols} by {rows} cells, {band} to read.',
   controls: {
-    rows: { as: 'count', says: 'Rows', least: 9, most: 17 },
-    cols: { as: 'count', says: 'Columns', least: 9, most: 17 },
-    band: { as: 'choice', says: 'Difficulty', choices: bandChoices },
+    ...gridControls(9, 17),
+    band: bandControl,
   },
   howTo: {
     words: [

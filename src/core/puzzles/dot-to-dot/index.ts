@@ -1,16 +1,17 @@
 import { fields } from '../../trade'
-import { bandChoices, bands } from '../difficulty'
+import { bandChoices } from '../difficulty'
+import { bandField } from '../plainValues'
 import { aPuzzle } from '../puzzle'
 import type { DotToDot, DotValues } from './values'
 
-const { one, shape } = fields
+const { shape } = fields
 
 /** Numbered dots that a line joins to a picture. */
 export const dotToDot = aPuzzle<DotValues, DotToDot>({
   id: 'dot-to-dot',
   name: 'Dot to dot',
   says: 'join the dots in the order of their numbers to a picture',
-  schema: () => shape({ band: one(...bands).required() }) as never,
+  schema: () => shape({ band: bandField() }) as never,
   plain: { band: 'middling' },
   sentence: 'Pictures out of {band} dots.',
   controls: {

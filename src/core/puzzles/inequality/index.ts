@@ -1,5 +1,5 @@
 import { fields } from '../../trade'
-import { bandChoices, bands } from '../difficulty'
+import { bandControl, bandField } from '../plainValues'
 import { aPuzzle } from '../puzzle'
 import { type Inequality, type InequalityValues, sizes } from './grid'
 
@@ -10,12 +10,12 @@ export const inequality = aPuzzle<InequalityValues, Inequality>({
   id: 'inequality',
   name: 'Inequality square',
   says: 'each number once in every line, and signs that say which is greater',
-  schema: () => shape({ size: one(...sizes).required(), band: one(...bands).required() }) as never,
+  schema: () => shape({ size: one(...sizes).required(), band: bandField() }) as never,
   plain: { size: '5', band: 'middling' },
   sentence: 'Squares of {size}, {band} to solve.',
   controls: {
     size: { as: 'choice', says: 'Size', choices: sizes.map(value => ({ value, words: `${value} by ${value}` })) },
-    band: { as: 'choice', says: 'Difficulty', choices: bandChoices },
+    band: bandControl,
   },
   howTo: {
     words: [

@@ -1,9 +1,9 @@
 import { fields } from '../../trade'
-import { bandChoices, bands } from '../difficulty'
+import { bandControl, bandField, gridControls, gridFields } from '../plainValues'
 import { aPuzzle } from '../puzzle'
 import { type Kakuro, type KakuroValues, LEAST, MOST } from './sheet'
 
-const { one, shape, whole } = fields
+const { shape } = fields
 
 /** Runs of cells with their sums: each holds different digits that add up to it. */
 export const kakuro = aPuzzle<KakuroValues, Kakuro>({
@@ -12,16 +12,14 @@ export const kakuro = aPuzzle<KakuroValues, Kakuro>({
   says: 'digits that add up across and down, none twice in a run',
   schema: () =>
     shape({
-      rows: whole(LEAST, MOST).required(),
-      cols: whole(LEAST, MOST).required(),
-      band: one(...bands).required(),
+      ...gridFields(LEAST, MOST),
+      band: bandField(),
     }) as never,
   plain: { rows: 8, cols: 8, band: 'middling' },
   sentence: 'Sheets of {cols} by {rows} cells, {band} to fill.',
   controls: {
-    rows: { as: 'count', says: 'Rows', least: LEAST, most: MOST },
-    cols: { as: 'count', says: 'Columns', least: LEAST, most: MOST },
-    band: { as: 'choice', says: 'Difficulty', choices: bandChoices },
+    ...gridControls(LEAST, MOST),
+    band: bandControl,
   },
   howTo: {
     words: [

@@ -1,10 +1,10 @@
 import { fields } from '../../trade'
-import { bandChoices, bands } from '../difficulty'
 import type { Crossword } from '../lattice/crossword'
+import { bandControl, bandField, gridControls, gridFields } from '../plainValues'
 import { aPuzzle } from '../puzzle'
 import type { LatticeValues } from './values'
 
-const { one, shape, whole } = fields
+const { one, shape } = fields
 
 /** A crossword in a symmetric lattice, filled with words that most adults know. */
 export const latticeCrossword = aPuzzle<LatticeValues, Crossword>({
@@ -13,17 +13,15 @@ export const latticeCrossword = aPuzzle<LatticeValues, Crossword>({
   says: 'a symmetric lattice full of words, to be found by their clues',
   schema: () =>
     shape({
-      rows: whole(7, 17).required(),
-      cols: whole(7, 17).required(),
+      ...gridFields(7, 17),
       crossing: one('half', 'all').required(),
       words: one('common', 'known').required(),
-      band: one(...bands).required(),
+      band: bandField(),
     }) as never,
   plain: { rows: 13, cols: 13, crossing: 'half', words: 'known', band: 'middling' },
   sentence: 'Lattices of {cols} by {rows} cells in which {crossing} cross, of {words}, {band} to solve.',
   controls: {
-    rows: { as: 'count', says: 'Rows', least: 7, most: 17 },
-    cols: { as: 'count', says: 'Columns', least: 7, most: 17 },
+    ...gridControls(7, 17),
     crossing: {
       as: 'choice',
       says: 'Letters that cross',
@@ -40,7 +38,7 @@ export const latticeCrossword = aPuzzle<LatticeValues, Crossword>({
         { value: 'common', words: 'the most common words' },
       ],
     },
-    band: { as: 'choice', says: 'Difficulty', choices: bandChoices },
+    band: bandControl,
   },
   howTo: {
     words: [

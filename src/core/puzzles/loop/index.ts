@@ -1,9 +1,9 @@
 import { fields } from '../../trade'
-import { bandChoices, bands } from '../difficulty'
+import { bandControl, bandField, gridControls, gridFields } from '../plainValues'
 import { aPuzzle } from '../puzzle'
 import { LEAST, type Loop, type LoopValues, MOST } from './lattice'
 
-const { one, shape, whole } = fields
+const { shape } = fields
 
 /** One closed line along the sides of cells; a number says how many of its cell's sides the line takes. */
 export const loop = aPuzzle<LoopValues, Loop>({
@@ -12,16 +12,14 @@ export const loop = aPuzzle<LoopValues, Loop>({
   says: 'one closed line past numbers that count the sides it takes',
   schema: () =>
     shape({
-      rows: whole(LEAST, MOST).required(),
-      cols: whole(LEAST, MOST).required(),
-      band: one(...bands).required(),
+      ...gridFields(LEAST, MOST),
+      band: bandField(),
     }) as never,
   plain: { rows: 10, cols: 10, band: 'middling' },
   sentence: 'Sheets of {cols} by {rows} cells, {band} to close.',
   controls: {
-    rows: { as: 'count', says: 'Rows', least: LEAST, most: MOST },
-    cols: { as: 'count', says: 'Columns', least: LEAST, most: MOST },
-    band: { as: 'choice', says: 'Difficulty', choices: bandChoices },
+    ...gridControls(LEAST, MOST),
+    band: bandControl,
   },
   howTo: {
     words: [

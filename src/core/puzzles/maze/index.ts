@@ -1,5 +1,5 @@
 import { fields } from '../../trade'
-import { bandChoices, bands } from '../difficulty'
+import { bandControl, bandField } from '../plainValues'
 import { aPuzzle } from '../puzzle'
 import { emptyShape, outlineChoices, ownSchema } from '../../silhouettes'
 import { doorPlaces } from './ground'
@@ -32,7 +32,7 @@ export const maze = aPuzzle<MazeValues, Maze>({
       own: ownSchema(),
       doors: optional(one(...doorPlaces)),
       ends: one('long', 'middling', 'short').required(),
-      band: one(...bands).required(),
+      band: bandField(),
     }) as never,
   plain: { size: 'medium', outline: 'none', own: emptyShape, doors: 'across', ends: 'long', band: 'middling' },
   sentence: '{size} across, of {outline}{own}, {doors}; its dead ends {ends}, {band} to find through.',
@@ -68,7 +68,7 @@ export const maze = aPuzzle<MazeValues, Maze>({
         { value: 'short', words: 'many and short' },
       ],
     },
-    band: { as: 'choice', says: 'Difficulty', choices: bandChoices },
+    band: bandControl,
   },
   howTo: {
     words: ['Find the way from the gap in the border to the other one, or to the dot. There is one.'],

@@ -1,9 +1,9 @@
 import { fields } from '../../trade'
-import { bandChoices, bands } from '../difficulty'
+import { bandControl, bandField, gridControls, gridFields } from '../plainValues'
 import { aPuzzle } from '../puzzle'
 import { LEAST, type Mines, type MinesValues, MOST } from './field'
 
-const { one, shape, whole } = fields
+const { shape, whole } = fields
 
 /** Numbers that count the mines around them: where the mines lie follows, without a guess. */
 export const mines = aPuzzle<MinesValues, Mines>({
@@ -12,18 +12,16 @@ export const mines = aPuzzle<MinesValues, Mines>({
   says: 'find the mines by the numbers around them, never a guess',
   schema: () =>
     shape({
-      rows: whole(LEAST, MOST).required(),
-      cols: whole(LEAST, MOST).required(),
+      ...gridFields(LEAST, MOST),
       share: whole(8, 30).required(),
-      band: one(...bands).required(),
+      band: bandField(),
     }) as never,
   plain: { rows: 12, cols: 12, share: 20, band: 'middling' },
   sentence: 'Fields of {cols} by {rows} cells, {share} in a hundred mined, {band} to clear.',
   controls: {
-    rows: { as: 'count', says: 'Rows', least: LEAST, most: MOST },
-    cols: { as: 'count', says: 'Columns', least: LEAST, most: MOST },
+    ...gridControls(LEAST, MOST),
     share: { as: 'count', says: 'Mines in a hundred cells', least: 8, most: 30 },
-    band: { as: 'choice', says: 'Difficulty', choices: bandChoices },
+    band: bandControl,
   },
   howTo: {
     words: [

@@ -1,20 +1,20 @@
 import { fields } from '../../trade'
-import { bandChoices, bands } from '../difficulty'
+import { bandControl, bandField } from '../plainValues'
 import { aPuzzle } from '../puzzle'
 import { wordControls, wordFields } from '../wordValues'
 import type { MissingVowels, VowelValues } from './values'
 
-const { one, shape } = fields
+const { shape } = fields
 
 /** Words without their vowels, the rest of their letters in other groups. */
 export const missingVowels = aPuzzle<VowelValues, MissingVowels>({
   id: 'missing-vowels',
   name: 'Missing vowels',
   says: 'read words whose vowels were taken out',
-  schema: () => shape({ ...wordFields(3, 24), band: one(...bands).required() }) as never,
+  schema: () => shape({ ...wordFields(3, 24), band: bandField() }) as never,
   plain: { words: { bank: 'kitchen', text: '' }, count: 12, deal: 'again', band: 'middling' },
   sentence: '{count} words of {words}, {deal}, {band} to read.',
-  controls: { ...wordControls(3, 24), band: { as: 'choice', says: 'Difficulty', choices: bandChoices } },
+  controls: { ...wordControls(3, 24), band: bandControl },
   howTo: {
     words: [
       'The vowels of each word were taken out, and what is left may stand in other groups.',

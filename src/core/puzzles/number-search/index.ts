@@ -1,6 +1,6 @@
 import { fields } from '../../trade'
-import { bandChoices, bands } from '../difficulty'
 import { type LetterGrid, marked, markedChoices } from '../letter-grid/grid'
+import { bandControl, bandField, gridControls, gridFields } from '../plainValues'
 import { aPuzzle } from '../puzzle'
 import type { NumberSearchValues } from './values'
 
@@ -15,9 +15,8 @@ export const numberSearch = aPuzzle<NumberSearchValues, LetterGrid>({
     shape({
       count: whole(3, 80).required(),
       figures: whole(3, 9).required(),
-      rows: whole(6, 40).required(),
-      cols: whole(6, 40).required(),
-      band: one(...bands).required(),
+      ...gridFields(6, 40),
+      band: bandField(),
       marked: one(...marked).required(),
     }) as never,
   plain: { count: 18, figures: 6, rows: 15, cols: 15, band: 'middling', marked: 'tone' },
@@ -25,9 +24,8 @@ export const numberSearch = aPuzzle<NumberSearchValues, LetterGrid>({
   controls: {
     count: { as: 'count', says: 'Numbers in a puzzle', least: 3, most: 80 },
     figures: { as: 'count', says: 'Figures of a number', least: 3, most: 9 },
-    rows: { as: 'count', says: 'Rows', least: 6, most: 40 },
-    cols: { as: 'count', says: 'Columns', least: 6, most: 40 },
-    band: { as: 'choice', says: 'Difficulty', choices: bandChoices },
+    ...gridControls(6, 40),
+    band: bandControl,
     marked: { as: 'choice', says: 'Marks of an answer', choices: markedChoices },
   },
   howTo: {

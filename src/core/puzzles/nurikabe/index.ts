@@ -1,9 +1,9 @@
 import { fields } from '../../trade'
-import { bandChoices, bands } from '../difficulty'
+import { bandControl, bandField, gridControls, gridFields } from '../plainValues'
 import { aPuzzle } from '../puzzle'
 import { LEAST, MOST, type Nurikabe, type NurikabeValues } from './waters'
 
-const { one, shape, whole } = fields
+const { shape } = fields
 
 /** Islands of known sizes in a sea that hangs together and has no pool of four cells. */
 export const nurikabe = aPuzzle<NurikabeValues, Nurikabe>({
@@ -12,16 +12,14 @@ export const nurikabe = aPuzzle<NurikabeValues, Nurikabe>({
   says: 'islands of known sizes, and one sea around all of them',
   schema: () =>
     shape({
-      rows: whole(LEAST, MOST).required(),
-      cols: whole(LEAST, MOST).required(),
-      band: one(...bands).required(),
+      ...gridFields(LEAST, MOST),
+      band: bandField(),
     }) as never,
   plain: { rows: 8, cols: 8, band: 'middling' },
   sentence: 'Waters of {cols} by {rows} cells, {band} to chart.',
   controls: {
-    rows: { as: 'count', says: 'Rows', least: LEAST, most: MOST },
-    cols: { as: 'count', says: 'Columns', least: LEAST, most: MOST },
-    band: { as: 'choice', says: 'Difficulty', choices: bandChoices },
+    ...gridControls(LEAST, MOST),
+    band: bandControl,
   },
   howTo: {
     words: [

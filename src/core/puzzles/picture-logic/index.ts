@@ -1,9 +1,9 @@
 import { fields } from '../../trade'
-import { bandChoices, bands } from '../difficulty'
+import { bandControl, bandField, gridControls, gridFields } from '../plainValues'
 import { aPuzzle } from '../puzzle'
 import { LEAST, MOST, type PictureLogic, type PictureValues } from './picture'
 
-const { one, optional, shape, whole } = fields
+const { one, optional, shape } = fields
 
 /** A picture in cells, told by the lengths of its filled stretches along each row and column. */
 export const pictureLogic = aPuzzle<PictureValues, PictureLogic>({
@@ -12,17 +12,15 @@ export const pictureLogic = aPuzzle<PictureValues, PictureLogic>({
   says: 'fill cells by the lengths along rows and columns until a picture stands',
   schema: () =>
     shape({
-      rows: whole(LEAST, MOST).required(),
-      cols: whole(LEAST, MOST).required(),
+      ...gridFields(LEAST, MOST),
       // Runs from before there were silhouettes do not say it.
       pictures: optional(one('blots', 'silhouettes')),
-      band: one(...bands).required(),
+      band: bandField(),
     }) as never,
   plain: { rows: 15, cols: 15, pictures: 'silhouettes', band: 'middling' },
   sentence: 'Pictures of {cols} by {rows} cells, {pictures}, {band} to find.',
   controls: {
-    rows: { as: 'count', says: 'Rows', least: LEAST, most: MOST },
-    cols: { as: 'count', says: 'Columns', least: LEAST, most: MOST },
+    ...gridControls(LEAST, MOST),
     pictures: {
       as: 'choice',
       says: 'What they show',
@@ -31,7 +29,7 @@ export const pictureLogic = aPuzzle<PictureValues, PictureLogic>({
         { value: 'silhouettes', words: 'silhouettes' },
       ],
     },
-    band: { as: 'choice', says: 'Difficulty', choices: bandChoices },
+    band: bandControl,
   },
   howTo: {
     words: [

@@ -1,9 +1,9 @@
 import { fields } from '../../trade'
-import { bandChoices, bands } from '../difficulty'
+import { bandControl, bandField, gridControls, gridFields } from '../plainValues'
 import { aPuzzle } from '../puzzle'
 import type { Shaded, ShadeValues } from './values'
 
-const { one, shape, whole } = fields
+const { shape, whole } = fields
 
 /** A picture that comes out square by square, each shaded as its number says. */
 export const shadeByNumber = aPuzzle<ShadeValues, Shaded>({
@@ -12,18 +12,16 @@ export const shadeByNumber = aPuzzle<ShadeValues, Shaded>({
   says: 'shade squares by their numbers until a picture comes out',
   schema: () =>
     shape({
-      rows: whole(12, 40).required(),
-      cols: whole(12, 40).required(),
+      ...gridFields(12, 40),
       tones: whole(3, 7).required(),
-      band: one(...bands).required(),
+      band: bandField(),
     }) as never,
   plain: { rows: 24, cols: 20, tones: 5, band: 'middling' },
   sentence: 'Pictures of {cols} by {rows} squares in {tones} tones, {band} to shade.',
   controls: {
-    rows: { as: 'count', says: 'Rows', least: 12, most: 40 },
-    cols: { as: 'count', says: 'Columns', least: 12, most: 40 },
+    ...gridControls(12, 40),
     tones: { as: 'count', says: 'Tones, paper counted', least: 3, most: 7 },
-    band: { as: 'choice', says: 'Difficulty', choices: bandChoices },
+    band: bandControl,
   },
   howTo: {
     words: [

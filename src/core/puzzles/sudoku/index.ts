@@ -1,5 +1,5 @@
 import { fields } from '../../trade'
-import { bandChoices, bands } from '../difficulty'
+import { bandControl, bandField } from '../plainValues'
 import { aPuzzle } from '../puzzle'
 import type { Sudoku } from './grid'
 import { sizes, type SudokuValues } from './values'
@@ -11,12 +11,12 @@ export const sudoku = aPuzzle<SudokuValues, Sudoku>({
   id: 'sudoku',
   name: 'Sudoku',
   says: 'each number once in every row, column and box',
-  schema: () => shape({ size: one(...sizes).required(), band: one(...bands).required() }) as never,
+  schema: () => shape({ size: one(...sizes).required(), band: bandField() }) as never,
   plain: { size: '9', band: 'middling' },
   sentence: 'Grids of {size}, {band} to solve.',
   controls: {
     size: { as: 'choice', says: 'Size', choices: sizes.map(value => ({ value, words: `${value} by ${value}` })) },
-    band: { as: 'choice', says: 'Difficulty', choices: bandChoices },
+    band: bandControl,
   },
   howTo: {
     words: [

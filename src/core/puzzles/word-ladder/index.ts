@@ -1,9 +1,9 @@
 import { fields } from '../../trade'
-import { bandChoices, bands } from '../difficulty'
+import { bandControl, bandField } from '../plainValues'
 import { aPuzzle } from '../puzzle'
 import type { LadderValues, WordLadder } from './values'
 
-const { one, shape, whole } = fields
+const { shape, whole } = fields
 
 /** From one word to another, a letter at a time. */
 export const wordLadder = aPuzzle<LadderValues, WordLadder>({
@@ -14,14 +14,14 @@ export const wordLadder = aPuzzle<LadderValues, WordLadder>({
     shape({
       letters: whole(3, 5).required(),
       count: whole(1, 6).required(),
-      band: one(...bands).required(),
+      band: bandField(),
     }) as never,
   plain: { letters: 4, count: 3, band: 'middling' },
   sentence: '{count} on a page, of words of {letters} letters, {band} to climb.',
   controls: {
     letters: { as: 'count', says: 'Letters of a word', least: 3, most: 5 },
     count: { as: 'count', says: 'Ladders in a puzzle', least: 1, most: 6 },
-    band: { as: 'choice', says: 'Difficulty', choices: bandChoices },
+    band: bandControl,
   },
   howTo: {
     words: [

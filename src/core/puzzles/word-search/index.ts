@@ -1,7 +1,7 @@
 import { fields } from '../../trade'
-import { bandChoices, bands } from '../difficulty'
 import { type LetterGrid, marked, markedChoices } from '../letter-grid/grid'
 import { emptyShape, outlineChoices, ownSchema } from '../../silhouettes'
+import { bandControl, bandField, gridControls, gridFields } from '../plainValues'
 import { aPuzzle } from '../puzzle'
 import { wordControls, wordFields } from '../wordValues'
 import { hollows, LEAST, MOST, ways, type WordSearchValues } from './values'
@@ -16,8 +16,7 @@ export const wordSearch = aPuzzle<WordSearchValues, LetterGrid>({
   schema: () =>
     shape({
       ...wordFields(3, 80),
-      rows: whole(LEAST, MOST).required(),
-      cols: whole(LEAST, MOST).required(),
+      ...gridFields(LEAST, MOST),
       size: one('held', 'grown').required(),
       directions: one(...ways).required(),
       overlap: whole(0, 40).required(),
@@ -26,7 +25,7 @@ export const wordSearch = aPuzzle<WordSearchValues, LetterGrid>({
       side: one('inside', 'outside').required(),
       hollow: optional(one(...hollows)),
       message: one('none', 'saying').required(),
-      band: one(...bands).required(),
+      band: bandField(),
       marked: one(...marked).required(),
     }) as never,
   plain: {
@@ -51,8 +50,7 @@ export const wordSearch = aPuzzle<WordSearchValues, LetterGrid>({
   controls: {
     ...wordControls(3, 80),
     words: { as: 'words', says: 'Words', clued: false, apart: true },
-    rows: { as: 'count', says: 'Rows', least: LEAST, most: MOST },
-    cols: { as: 'count', says: 'Columns', least: LEAST, most: MOST },
+    ...gridControls(LEAST, MOST),
     size: {
       as: 'choice',
       says: 'Size of the grid',
@@ -108,7 +106,7 @@ export const wordSearch = aPuzzle<WordSearchValues, LetterGrid>({
         { value: 'saying', words: 'begin with a saying' },
       ],
     },
-    band: { as: 'choice', says: 'Difficulty', choices: bandChoices },
+    band: bandControl,
     marked: { as: 'choice', says: 'Marks of an answer', choices: markedChoices },
   },
   howTo: {

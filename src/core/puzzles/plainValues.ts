@@ -1,0 +1,20 @@
+import { fields } from '../trade'
+import { bandChoices, bands } from './difficulty'
+import type { PuzzleControl } from './puzzle'
+
+const { one, whole } = fields
+
+/** Schemas and controls of values that many kinds have: rows and columns of a grid, and the band. */
+export const gridFields = (least: number, most: number) => ({
+  rows: whole(least, most).required(),
+  cols: whole(least, most).required(),
+})
+
+export const gridControls = (least: number, most: number) => ({
+  rows: { as: 'count', says: 'Rows', least, most } satisfies PuzzleControl,
+  cols: { as: 'count', says: 'Columns', least, most } satisfies PuzzleControl,
+})
+
+export const bandField = () => one(...bands).required()
+
+export const bandControl: PuzzleControl = { as: 'choice', says: 'Difficulty', choices: bandChoices }
