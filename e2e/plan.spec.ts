@@ -196,7 +196,7 @@ test('a shape of one’s own: traced from a word and from a picture, another gri
   await page.getByRole('menuitem', { name: /^Word search:/ }).click()
   await page.getByRole('combobox', { name: 'Outline', exact: true }).click({ timeout: 30_000 })
   await page.getByTitle('a shape of my own').click()
-  await expect(page.getByText(/^The shape of your own is still empty/).first()).toBeVisible({ timeout: 30_000 })
+  await expect(page.getByText(/The shape of your own is still empty/).first()).toBeVisible({ timeout: 30_000 })
   const word = page.getByLabel('Word of the shape')
   await word.fill('ME')
   await word.press('Enter')

@@ -7,7 +7,7 @@ import { ebookChain, ebookInputs, printChain, printInputs, wordsOf } from '@/cor
 import { remedyWords } from '@/core/check'
 import { outlineOf } from '@/core/delivery'
 import { homeOutlet, profileOf, shippedProfiles } from '@/core/outlets'
-import { evenness, type InteriorStyle, Setter, shippedStyles, withChanges } from '@/core/pages'
+import { evenness, type InteriorStyle, Setter, shippedStyles, whole, withChanges } from '@/core/pages'
 import { asPrinted, pdfBytes } from '@/core/pdf'
 import { Fault, type OutletProfile, parseIsbn, parseTrim } from '@/core/trade'
 import { FontShelf } from '@/core/type'
@@ -127,7 +127,7 @@ function chainsOf({ book, edition, profile, style, date }: MakeOrder, pictures: 
 async function made(order: MakeOrder, { pictures, dropped }: OpenedFile, clock: Stopwatch) {
   const { book, profile, date } = order
   const { print, ebook, ports, spec } = chainsOf(order, pictures)
-  const interior = await print.get('interior')
+  const interior = whole(await print.get('interior'))
   clock.lap('set')
   const pdfPorts = await ports.pdf()
   const about = { author: authorLine(book.data), language: book.data.language, date }

@@ -5,7 +5,7 @@ import { cases } from '../../../tests/support/deep'
 import { type Book, joinSections, type PagePlan, removeSection, type Run, type Section } from '../book'
 import { type Layer, type PageMarks, pageText, visitPage } from '../marks'
 import { pathBox } from '../marks/path'
-import { harbourRoman, type Interior, pagesInAll, Setter, withPlan } from '../pages'
+import { harbourRoman, type Interior, pagesInAll, Setter, whole, withPlan } from '../pages'
 import { Cancelled, Fault, type Ticker } from '../trade'
 import { evenly, fitted, kindOf, newRun, planOrder, plannedPages, RunPress, runKinds, runsInOrder } from '.'
 
@@ -291,6 +291,23 @@ describe('planned pages', () => {
       ]),
     )
     expect(set.pages.every(p => p.bleed.top === 0)).toBe(true)
+  })
+  test('of which one run cannot be made: its pages stay blank, the others are drawn, nothing of it is handed on', async () => {
+    const never = run({ id: 'never', kind: 'sudoku', pages: 3, params: { size: '4', band: 'stubborn' } })
+    const strange = run({ id: 'strange', kind: 'from elsewhere', pages: 1, params: {} })
+    const set = await setWith({ runs: [plan.runs[0]!, never, strange, plan.runs[1]!] })
+    expect(set.pages.map(p => p.layers.length > 0)).toEqual([
+      ...Array.from({ length: 5 }, () => true),
+      ...Array.from({ length: 4 }, () => false),
+      ...Array.from({ length: 4 }, () => true),
+      // To an even number.
+      false,
+    ])
+    expect(set.unmade.map(u => u.run)).toEqual(['never', 'strange'])
+    expect(set.unmade[0]!.message).toContain('A sudoku of 4 by 4 is never stubborn')
+    expect(() => whole(set)).toThrow('A sudoku of 4 by 4 is never stubborn')
+    const good = await setWith(plan)
+    expect(whole(good)).toBe(good)
   })
   test('keep the margins they are given, and never less than binding and outlet ask', async () => {
     const set = await setWith({ ...plan, margins: { head: 90, foot: 0, inside: 10, outside: 70 } }, 30)

@@ -1,5 +1,5 @@
 import { labels, shortName } from '../book'
-import { type InteriorStyle, lendersOf, type Lent, type UnmetAt } from '../pages'
+import { type InteriorStyle, lendersOf, type Lent, type Unmade, type UnmetAt } from '../pages'
 import { bindingRules, insideMargin, printRules, pts, roundPages } from '../trade'
 import type { Graph } from './graph'
 import type { PrintChain } from './printChain'
@@ -32,6 +32,8 @@ export interface Leaves {
   lent: Lent[]
   /** Characters that other families lend, by family. */
   borrowed: { from: string; characters: string[] }[]
+  /** Runs that could not be made, and why. */
+  unmade: Unmade[]
   /** The least inside margin that the outlet asks at this count. */
   insideAsked: number
 }
@@ -63,6 +65,7 @@ export async function leavesOf(chain: Graph<PrintChain>): Promise<Leaves> {
     safe: pts(printRules(profile).safe),
     unmetAt: interior.unmetAt,
     lent: interior.lent,
+    unmade: interior.unmade,
     borrowed: lendersOf(interior.borrowed),
     insideAsked: insideMargin(profile, spec.binding, counted),
     pages: interior.pages.map((p, i) => ({

@@ -238,6 +238,15 @@ describe('each rule finds its fault, with place, amount and remedy', () => {
     expect(short).toMatchObject([{ severity: 'stop', message: expect.stringMatching(/lacks 2 pages/) }])
     sound(short)
   })
+  test('runs: one that could not be made stops the book, in its own words, where it stands', () => {
+    const runs = [{ id: 'p', kind: 'sudoku', pages: 2, seed: 1, params: { size: '4', band: 'stubborn' } }]
+    const [page, message] = [4, 'A sudoku of 4 by 4 is never stubborn.']
+    const set = { ...interior, unmade: [{ run: 'p', message }], starts: new Map([['run:p', page]]) }
+    const found = named(check(subject({ interior: set }, { book: { ...book, plan: { runs } } })), 'runs')
+    expect(found).toMatchObject([{ severity: 'stop', message, place: { kind: 'page', page } }])
+    sound(found)
+    expect(named(check(subject({}, { book: { ...book, plan: { runs } } })), 'runs')).toEqual([])
+  })
   test('overfull line, page ends, blank pages', () => {
     const bad = {
       ...interior,

@@ -24,7 +24,7 @@ import {
   safeZone,
   specification,
 } from './pageRules'
-import { answers } from './planRules'
+import { answers, made } from './planRules'
 import type { Subject } from './subject'
 
 /** All rules, in the order in which an author would mend. */
@@ -41,6 +41,7 @@ export const rules: Rule[] = [
   overfull,
   pageEnds,
   blanks,
+  made,
   answers,
   spine,
   coverSafe,

@@ -61,3 +61,12 @@ export const answers: Rule = s => {
       ),
   ]
 }
+
+/** Every run could be made. */
+export const made: Rule = s => {
+  const runs = s.book.plan?.runs ?? []
+  return (s.print?.interior.unmade ?? []).flatMap(({ run: id, message }): Finding[] => {
+    const run = runs.find(r => r.id === id)
+    return run ? [{ rule: 'runs', severity: 'stop', place: placeOf(s, run), message, remedy: 'mend the run' }] : []
+  })
+}

@@ -1,6 +1,6 @@
 import { authorLine, type Book, slugOf } from '../book'
 import { BLACK, type PageMarks } from '../marks'
-import { type Interior, pagesOfSection, proofPages } from '../pages'
+import { type Interior, pagesOfSection, proofPages, whole } from '../pages'
 import type { PdfOptions } from '../pdf'
 import { Fault, formatTrim, type Ticker } from '../trade'
 import { type FontShelf, TextStyle } from '../type'
@@ -53,7 +53,7 @@ export async function interiorFile(
 ): Promise<NamedFile> {
   const { data } = book
   const part = section === undefined ? undefined : pagesOf(interior, section)
-  const set = part ?? interior.pages
+  const set = part ?? whole(interior).pages
   const pages = kind === 'proof' ? await proofsOf(set, book, trim, shelf) : set
   const { pdfBytes, PRESS_PPI, tagSource } = await import('../pdf')
   const options: PdfOptions = {

@@ -1,7 +1,7 @@
 import { roles, roman, type Section, type SectionLabel, shortName } from '../book'
 import type { Book } from '../book'
 import type { PageMarks } from '../marks'
-import type { Ticker } from '../trade'
+import type { Remedy, Ticker } from '../trade'
 import type { FontShelf } from '../type'
 import type { BlockContext } from './context'
 import { endNoteItems, type EndNote, notesHead } from './endNotes'
@@ -39,6 +39,8 @@ export interface Interior {
   missing: Lack[]
   /** What another family lends. */
   borrowed: Required<Lack>[]
+  /** Runs of the plan that could not be made: their pages are blank. */
+  unmade: Unmade[]
   /** Where planned pages are still to go in; none where there is no plan, or they have. */
   inserts: Insert[]
   /** Index of the first page that is numbered 1, planned pages not counted. */
@@ -47,6 +49,13 @@ export interface Interior {
   block: { x: number; y: number; width: number; height: number }
   /** The outside margin, points. */
   outside: number
+}
+
+/** A run that could not be made: why, and what would mend it where that is known. */
+export interface Unmade {
+  run: string
+  message: string
+  remedy?: Remedy | undefined
 }
 
 /** What each section was set as, by its id. */
@@ -101,6 +110,7 @@ export class Setter {
       missing: lacks.filter(l => !l.from),
       borrowed: lacks.flatMap(l => (l.from ? [{ ...l, from: l.from }] : [])),
       inserts: order.inserts,
+      unmade: [],
       numbered: order.numbered,
       ...blockOf(layout),
     }

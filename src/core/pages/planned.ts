@@ -1,9 +1,9 @@
 import { kindOf, type RunPress, smallPrint } from '../activity'
 import type { Book, PagePlan, Run } from '../book'
 import { type Layer, LayerBuilder, type PageMarks, PathBuilder } from '../marks'
-import type { Ticker } from '../trade'
+import { Fault, type Ticker } from '../trade'
 import { type FontShelf, setFrag, type TextStyle } from '../type'
-import type { Interior } from './interior'
+import type { Interior, Unmade } from './interior'
 import type { PageSpec } from './layout'
 import { bleedEdges } from './section'
 
@@ -51,6 +51,7 @@ export async function withPlan(
   const grounds = new Map<string, Layer>()
 
   const pages: PageMarks[] = []
+  const unmade: Unmade[] = []
   const runStarts = new Map<string, number>()
   const add = (run?: Run, layer?: Layer): void => {
     const label = String(pages.length - interior.numbered + 1)
@@ -68,7 +69,14 @@ export async function withPlan(
     if (begins % 2) add()
     for (const run of insert.runs.map(id => plan.runs.find(r => r.id === id)!)) {
       if (run.pages) runStarts.set(`run:${run.id}`, pages.length)
-      for (const layer of await runs.layersOf(run, { runs: plan.runs, room, language, ticker })) add(run, layer)
+      try {
+        for (const layer of await runs.layersOf(run, { runs: plan.runs, room, language, ticker })) add(run, layer)
+      } catch (e) {
+        if (!(e instanceof Fault)) throw e
+        // What keeps one run from being made keeps no other: its own pages stay blank, and that is found.
+        unmade.push({ run: run.id, message: e.message, remedy: e.place === run.id ? e.remedy : undefined })
+        for (let i = 0; i < run.pages; i++) add(run)
+      }
     }
     while (pages.length < begins + insert.pages) add()
   }
@@ -80,10 +88,18 @@ export async function withPlan(
     ...interior,
     pages,
     inserts: [],
+    unmade,
     starts: new Map(starts.sort((a, b) => a[1] - b[1])),
     unmetAt: interior.unmetAt.map(u => ({ ...u, page: moved(u.page) })),
     block: interior.pages.length ? interior.block : { x: inner, y: head, ...room },
   }
+}
+
+/** An interior that is to be handed on. Throws a Fault where a run could not be made: its pages would be blank. */
+export function whole(interior: Interior): Interior {
+  const [unmade] = interior.unmade
+  if (unmade) throw new Fault('runs', unmade.message, unmade.run, unmade.remedy)
+  return interior
 }
 
 /** What all planned leaves have in common. Lengths in points. */

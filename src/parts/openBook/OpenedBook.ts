@@ -1,13 +1,8 @@
 import { type Book, type Edition, pairKey } from '@/core/book'
 import type { Figures, Leaves } from '@/core/chain'
-import { Cancelled, Fault, type OutletProfile, type Remedy } from '@/core/trade'
+import { Cancelled, type OutletProfile } from '@/core/trade'
 import type { HeldBook } from '@/data/books'
 import type { Hold } from '@/data/writer'
-
-/** What would mend a run. */
-export interface RunRemedy extends Remedy {
-  run: string
-}
 
 /** A book as rooms show it: its chosen edition's figures (and leaves, if asked for) as of `version`; `was` are the figures before the last change. */
 export interface OpenBook {
@@ -26,8 +21,6 @@ export interface OpenBook {
   /** The press is at work on a newer state. */
   settling: boolean
   trouble?: string
-  /** What would mend it, where the press knows: values of a run. */
-  remedy?: RunRemedy
   /** The author stopped the press before it was done; `again` lets it go on. */
   stopped: boolean
   again: () => void
@@ -92,7 +85,6 @@ interface State {
   shown: ReadonlyMap<string, Shown>
   settling: boolean
   trouble?: string
-  remedy?: RunRemedy
   stopped: boolean
   /** What the store threw. */
   fault?: Error
@@ -175,7 +167,7 @@ export class OpenedBook {
       // What is still on its way is of no use to the next room, and its failure not its trouble.
       this.turn++
       this.wanted = undefined
-      this.change({ fault: undefined, trouble: undefined, remedy: undefined })
+      this.change({ fault: undefined, trouble: undefined })
     }
   }
 
@@ -228,7 +220,6 @@ export class OpenedBook {
       revs: s.held?.revs,
       settling: s.settling,
       trouble: s.trouble,
-      remedy: s.remedy,
       stopped: s.stopped,
       again: this.again,
       missing: s.held === null,
@@ -279,7 +270,7 @@ export class OpenedBook {
     clearTimeout(this.late)
     const was = this.state.shown.get(key)?.figures
     const shown = new Map(this.state.shown).set(key, { ...answer, was })
-    this.change({ shown, trouble: undefined, remedy: undefined, settling: false })
+    this.change({ shown, trouble: undefined, settling: false })
   }
 
   private fail(e: Error): void {
@@ -290,10 +281,6 @@ export class OpenedBook {
     else if (died && !this.restarted) {
       this.restarted = true
       this.again()
-    } else this.change({ trouble: died ?? e.message, remedy: remedyOf(e), settling: false })
+    } else this.change({ trouble: died ?? e.message, settling: false })
   }
 }
-
-/** The run that a fault lies in, and the values that would mend it. */
-const remedyOf = (e: Error): RunRemedy | undefined =>
-  e instanceof Fault && e.remedy && e.place !== undefined ? { run: e.place, ...e.remedy } : undefined

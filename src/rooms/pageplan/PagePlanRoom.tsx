@@ -1,8 +1,9 @@
 'use client'
 import { Button, Dropdown } from 'antd'
 import { useEffect, useState } from 'react'
-import { fitted, kindOf, newRun, runKinds } from '@/core/activity'
+import { fitted, kindOf, newRun, runKinds, runName } from '@/core/activity'
 import type { PagePlan, Section } from '@/core/book'
+import type { Remedy } from '@/core/trade'
 import { BookTop, NoBook } from '@/parts/BookTop'
 import { Sill, sillOf } from '@/parts/Sill'
 import { useCommit } from '@/parts/useCommit'
@@ -79,28 +80,37 @@ export function PagePlanRoom({ bookId }: { bookId: string }) {
   )
 }
 
-/** What keeps the plan from being drawn, and what would mend it where the press knows. */
-function RunTrouble({ bookId, view: { trouble, remedy, book } }: { bookId: string; view: OpenBook }) {
+/** What keeps the plan from being drawn; or the runs that could not be made, and what would mend each where the press knows. */
+function RunTrouble({ bookId, view: { trouble, leaves, book } }: { bookId: string; view: OpenBook }) {
   const commit = useCommit(bookId)
-  if (!trouble) return null
-  const run = book?.plan?.runs.find(r => r.id === remedy?.run)
-  const mend = (): void =>
+  if (trouble)
+    return (
+      <p className="waiting" role="alert">
+        {trouble}
+      </p>
+    )
+  const mend = (id: string, values: Remedy['values']): void =>
     void commit('Mend a run', r => ({
       plan: {
         ...r.plan!,
-        runs: r.plan!.runs.map(x => (x.id === remedy!.run ? { ...x, params: { ...x.params, ...remedy!.values } } : x)),
+        runs: r.plan!.runs.map(x => (x.id === id ? { ...x, params: { ...x.params, ...values } } : x)),
       },
     }))
-  return (
-    <p className="waiting" role="alert">
-      {trouble}{' '}
-      {run && (
-        <Button size="small" onClick={mend}>
-          {remedy!.says}
-        </Button>
-      )}
-    </p>
-  )
+  return leaves?.unmade.map(({ run: id, message, remedy }) => {
+    const run = book?.plan?.runs.find(r => r.id === id)
+    return (
+      run && (
+        <p key={id} className="waiting" role="alert">
+          {runName(run)}: {message}{' '}
+          {remedy && (
+            <Button size="small" onClick={() => mend(id, remedy.values)}>
+              {remedy.says}
+            </Button>
+          )}
+        </p>
+      )
+    )
+  })
 }
 
 interface RunsProps {
