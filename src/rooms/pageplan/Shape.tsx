@@ -90,12 +90,16 @@ function Traced({ own, onChange }: { own: OwnShape; onChange: ChangeShape }) {
   const say = useSay()
   const pick = useRef<FilePicker>(null)
   const [draft, setDraft] = useState<string>()
-  const [face, setFace] = useState(own.face ?? FIRST_FACE)
+  const [chosen, setChosen] = useState(FIRST_FACE)
+  const face = own.face ?? chosen
   const [picture, setPicture] = useState<{ file: File; how: Tracing }>()
   const word = async (words: string, inFace: string): Promise<void> => {
-    const shape = await press().shapeOfText(words, inFace)
-    setPicture(undefined)
-    onChange('Shape', moved(shape), false)
+    // The same word again would only take back what was mended by hand.
+    if (words.trim() !== own.says || inFace !== own.face) {
+      const shape = await press().shapeOfText(words, inFace)
+      setPicture(undefined)
+      onChange('Shape', moved(shape), false)
+    }
     setDraft(undefined)
   }
   const trace = async (file: File, how: Tracing): Promise<void> => {
@@ -125,7 +129,7 @@ function Traced({ own, onChange }: { own: OwnShape; onChange: ChangeShape }) {
         value={face}
         choices={faces}
         onChange={v => {
-          setFace(v)
+          setChosen(v)
           if (own.face) void word(draft ?? own.says, v).catch(say.failed)
         }}
       />
