@@ -155,9 +155,13 @@ function held({ hollow }: WordSearchValues, { index, run }: InRun): Hollow['hold
 }
 
 /** Which words, and what would help: a grid that was tried and takes them. */
-function noPlace(homeless: readonly string[], { rows, cols, directions: way }: WordSearchValues, more: number): Fault {
+function noPlace(
+  homeless: readonly string[],
+  { rows, cols, directions: way, hollow = 'none' }: WordSearchValues,
+  more: number,
+): Fault {
   const named = homeless.slice(0, 4).map(w => `“${w}”`)
-  const which = named.length ? named.join(', ') : 'Some words'
+  const which = named.length ? named.join(', ') : hollow === 'none' ? 'Some words' : 'Around a hollow these words'
   return new Fault(
     'no-place',
     `${which} ${named.length > 1 || !named.length ? 'find' : 'finds'} no place in ${cols} by ${rows}: ${
