@@ -33,15 +33,18 @@ export function fill(
   for (const at of free.slice(said.length)) changeable[at] = 1
   const watch = new Watch(bed, placed)
   watch.take(full, full.keys())
+  let changed: number[] | undefined
   for (let turn = 0; turn < TURNS; turn++) {
-    const wrong = watch.spelled()
+    const wrong = watch.spelled(changed)
     if (!wrong.length) return full
+    changed = []
     for (const line of wrong) {
       const may = line.filter(at => changeable[at])
       if (!may.length) return undefined
       const at = may[Math.floor(chance() * may.length)]!
       full[at] = draw()
       watch.take(full, [at])
+      changed.push(at)
     }
   }
   return undefined
@@ -67,6 +70,8 @@ class Watch {
   private readonly homes: number[][]
   /** The words of which each cell is a part. */
   private readonly partOf = new Map<number, number[]>()
+  /** Letters of the longest word that is looked for. */
+  private readonly longest: number
 
   constructor(
     private readonly bed: Bed,
@@ -79,6 +84,7 @@ class Watch {
       placed.map(p => Array.from(p.letters, sign => this.signs.get(sign)!)),
     )
     this.wide = bed.cols + 2
+    this.longest = Math.max(offence().longest, this.words.longest)
     this.own = new Int16Array(this.wide * (bed.rows + 2)).fill(-1)
     this.plain = this.own.slice()
     this.homes = placed.map(p => Array.from(p.letters, (_s, i) => cellOf(p, i, bed.cols)))
@@ -99,17 +105,17 @@ class Watch {
     return (Math.floor(at / this.bed.cols) + 1) * this.wide + (at % this.bed.cols) + 1
   }
 
-  /** Lines of cells that spell what they must not. */
-  spelled(): number[][] {
+  /** Lines of cells that spell what they must not; of those that any of the changed cells lies on, where these are named. */
+  spelled(changed?: readonly number[]): number[][] {
     const out: number[][] = []
     const offending = offence()
-    const [{ rows, cols }, { wide }] = [this.bed, this]
+    const [{ cols }, { wide }] = [this.bed, this]
     const line = (at: number, right: number, down: number, length: number): number[] =>
       Array.from({ length }, (_, i) => at + (down * cols + right) * i)
     for (const direction of directions) {
       const [down, right] = steps[direction]
       const step = down * wide + right
-      for (let at = 0; at < rows * cols; at++) {
+      for (const at of this.startsTo(changed, down, right)) {
         const from = this.edged(at)
         reads(this.own, this.words, from, step, (length, word) => {
           const cells = line(at, right, down, length)
@@ -122,6 +128,22 @@ class Watch {
       }
     }
     return out
+  }
+
+  /** Cells from which a line that goes so may spell a word that reaches one of the changed cells: all of them where none are named. */
+  private startsTo(changed: readonly number[] | undefined, down: number, right: number): Iterable<number> {
+    const { rows, cols } = this.bed
+    if (!changed) return Array(rows * cols).keys()
+    const starts = new Set<number>()
+    for (const at of changed) {
+      let [row, col] = [Math.floor(at / cols), at % cols]
+      for (let i = 0; i < this.longest && row >= 0 && col >= 0 && row < rows && col < cols; i++) {
+        starts.add(row * cols + col)
+        row -= down
+        col -= right
+      }
+    }
+    return starts
   }
 
   /** Whether cells are those that the word was laid on: read either way where it is the same both ways. */

@@ -3,6 +3,8 @@ export class Trie {
   private next: Int32Array
   private ends: Int32Array
   private size = 1
+  /** Letters of the longest word. */
+  longest = 0
 
   constructor(
     private readonly signs: number,
@@ -15,6 +17,7 @@ export class Trie {
   }
 
   private add(word: readonly number[], n: number): void {
+    this.longest = Math.max(this.longest, word.length)
     let node = 0
     for (const sign of word) {
       const at = node * this.signs + sign

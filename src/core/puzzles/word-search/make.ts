@@ -60,9 +60,17 @@ const longest = ({ rows, cols, size }: WordSearchValues): number => (size === 'g
 /** A word that stands inside another, forth or back, would be found there as well. */
 function apart(a: DealtWord, b: DealtWord): boolean {
   const [short, long] = a.letters.length < b.letters.length ? [a, b] : [b, a]
-  return !long.letters.includes(short.letters) && !long.letters.includes(backwards(short.letters))
+  return !long.letters.includes(short.letters) && !long.letters.includes(turnedRound(short))
 }
 const backwards = (letters: string): string => Array.from(letters).reverse().join('')
+
+/** Words from their last letter to the first: each is asked for beside all others of its list. */
+const turned = new WeakMap<DealtWord, string>()
+function turnedRound(word: DealtWord): string {
+  let back = turned.get(word)
+  if (back === undefined) turned.set(word, (back = backwards(word.letters)))
+  return back
+}
 
 /** Lays the words in a grid as large as said, or grown until they fit. */
 function layAll(
