@@ -15,6 +15,7 @@ import {
   withTurned,
 } from '@/core/silhouettes'
 import { shippedFamilies } from '@/core/type'
+import { pictureTypes } from '@/data/pictures'
 import { FilePick, type FilePicker } from '@/parts/FilePick'
 import { ChoiceValue, NumberValue } from '@/parts/Sentence'
 import { usePress } from '@/parts/usePress'
@@ -140,7 +141,7 @@ function Traced({ own, onChange }: { own: OwnShape; onChange: ChangeShape }) {
       <FilePick
         ref={pick}
         label="Picture of the shape"
-        accept="image/*"
+        accept={pictureTypes}
         onPick={([file]) => void trace(file!, picture?.how ?? plainTracing).catch(say.failed)}
       />
       {picture && <TracingSaid how={picture.how} onChange={how => void trace(picture.file, how).catch(say.failed)} />}.

@@ -1,5 +1,6 @@
 import type { Laid, OwnShape, Tracing } from '@/core/silhouettes'
 import { Fault } from '@/core/trade'
+import { decodedWhole } from '../decoding'
 import { shelf } from '../fontShelf'
 
 // Shapes are loaded when a room asks for them.
@@ -20,17 +21,21 @@ export const shapes = {
   shapeOfText: async (words: string, face: string): Promise<OwnShape> => (await core()).shapeOfText(words, face, shelf),
 
   shapeOfPicture: async (file: File, how: Tracing): Promise<OwnShape> => {
-    const bitmap = await createImageBitmap(file).catch(() => {
-      throw new Fault('shape', `${file.name} is no picture that can be read.`)
-    })
-    const scale = Math.min(1, TRACED / Math.max(bitmap.width, bitmap.height))
-    const [width, height] = [bitmap.width, bitmap.height].map(n => Math.max(1, Math.round(n * scale))) as [
-      number,
-      number,
-    ]
-    const g = new OffscreenCanvas(width, height).getContext('2d')!
-    g.drawImage(bitmap, 0, 0, width, height)
-    bitmap.close()
-    return (await core()).shapeOfPicture(file.name, g.getImageData(0, 0, width, height), how)
+    const bytes = new Uint8Array(await file.arrayBuffer())
+    // What a header says would have to be decoded: it is read first.
+    const { id } = (await import('@/core/intake')).readAsset(bytes) ?? {}
+    const { shapeOfPicture } = await core()
+    const shape = id && (await decodedWhole(id, bytes, b => shapeOfPicture(file.name, pixelsOf(b), how)))
+    if (!shape) throw new Fault('shape', `${file.name} is no picture that can be read.`)
+    return shape
   },
+}
+
+/** A picture's pixels, no more of them than are traced. */
+function pixelsOf(bitmap: ImageBitmap): ImageData {
+  const scale = Math.min(1, TRACED / Math.max(bitmap.width, bitmap.height))
+  const [width, height] = [bitmap.width, bitmap.height].map(n => Math.max(1, Math.round(n * scale))) as [number, number]
+  const g = new OffscreenCanvas(width, height).getContext('2d')!
+  g.drawImage(bitmap, 0, 0, width, height)
+  return g.getImageData(0, 0, width, height)
 }
