@@ -7,6 +7,7 @@ import { bands } from '../difficulty'
 import { makePuzzles } from '../makePuzzles'
 import { puzzleKind } from '../registry'
 import { circleGround } from './circle'
+import { gridGround } from './grid'
 import { doorPlaces, MIDDLE } from './ground'
 import { twinOf } from './make'
 import { type Maze, sizes } from './maze'
@@ -161,6 +162,23 @@ test('cells of a circle are about as wide as high, and all sides are shared by t
       expect(shared).toBe(true)
     }),
   )
+})
+
+test.each([
+  ['a grid', gridGround(6, 9)],
+  ['a square', gridGround(7, 7)],
+  ['a circle', circleGround(14)],
+])('every form of %s lays it onto itself: each cell on one, and what lies side by side stays so', (_name, ground) => {
+  const { cells, sides, near, forms } = ground
+  for (const { to, side } of forms) {
+    expect(new Set(to).size).toBe(cells)
+    near.forEach((next, at) => {
+      const cell = to[Math.floor(at / sides)]!
+      if (next >= 0) expect(near[cell * sides + side[at]!]).toBe(to[next])
+    })
+  }
+  const said = forms.map(f => f.to.join())
+  expect(new Set(said).size).toBe(forms.length)
 })
 
 test.each(['none', 'circle'])('a maze turned or mirrored is its twin: outline %s', async outline => {
