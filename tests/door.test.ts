@@ -108,6 +108,28 @@ describe('press answers bad input with one plain line', () => {
       ],
       /damaged/,
     ],
+    ['a kind of puzzle that is none', () => ['puzzles', 'riddle'], /no kind of puzzle called “riddle”/],
+    [
+      'a value that a kind does not have',
+      () => ['puzzles', 'maze', '--set', 'ends=crooked'],
+      /“ends” cannot be “crooked”/,
+    ],
+    [
+      'values that lead to no puzzle',
+      () => ['puzzles', 'sudoku', '--set', 'size=4', '--set', 'band=hard'],
+      /never hard/,
+    ],
+    [
+      'a shape that is none',
+      () => ['puzzles', 'maze', '--set', `own=${at('shape.json', '[1]')}`],
+      /make no maze puzzle/,
+    ],
+    [
+      'a shape that is no JSON',
+      () => ['puzzles', 'maze', '--set', `own=${at('shape.txt', 'heart')}`],
+      /holds no shape/,
+    ],
+    ['words for a kind without any', () => ['puzzles', 'maze', '--words', at('w.txt', 'tide')], /made of no words/],
   ])(
     '%s',
     async (_name, args, message) => {
@@ -183,6 +205,31 @@ describe('press', () => {
       cover: expect.any(Number),
     })
     expect(report.title).toBe('Else & More')
+  }, 60_000)
+  test('puzzles prints as many as are asked for, the same ones for the same seed, of words and in a shape of one’s own', async () => {
+    const cells = Array.from({ length: 12 * 12 }, (_, i) => i).filter(i => i % 12 < 8)
+    const shape = { says: '', rings: [], scale: 100, right: 0, down: 0, turned: [{ rows: 12, cols: 12, cells }] }
+    const ask = async (seed: string): Promise<string> => {
+      const set = ['rows=12', 'cols=12', 'count=4', 'outline=own', `own=${at('own.json', JSON.stringify(shape))}`]
+      const words = at('words.txt', 'anchor\ntide\nbuoy\npier\n')
+      const options = ['--count', '3', '--seed', seed, '--words', words, '--json']
+      const { out, err } = await press('puzzles', 'word-search', ...options, ...set.flatMap(s => ['--set', s]))
+      expect(err).toBe('')
+      return out
+    }
+    const out = await ask('7')
+    expect(await ask('7')).toBe(out)
+    expect(await ask('8')).not.toBe(out)
+    const printed = out
+      .trim()
+      .split('\n')
+      .map(line => JSON.parse(line) as { kind: string; cells: string[]; words: { word: string }[] })
+    expect(printed).toHaveLength(3)
+    for (const { kind, cells: rows, words } of printed) {
+      expect(kind).toBe('word-search')
+      expect(words.map(w => w.word).sort()).toEqual(['ANCHOR', 'BUOY', 'PIER', 'TIDE'])
+      for (const row of rows) expect(row).toMatch(/^[A-Z]{8}\.{4}$/)
+    }
   }, 60_000)
   test('cost reckons a book that is not here', async () => {
     const r = JSON.parse(
