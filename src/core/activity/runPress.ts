@@ -142,16 +142,10 @@ class Kept<V> {
 }
 
 /** Runs of the same kind that stand before one in the plan. */
-const before = (run: Run, runs: readonly Run[]): Run[] =>
-  runs
-    .slice(
-      0,
-      Math.max(
-        0,
-        runs.findIndex(r => r.id === run.id),
-      ),
-    )
-    .filter(r => r.kind === run.kind)
+function before(run: Run, runs: readonly Run[]): Run[] {
+  const at = runs.findIndex(r => r.id === run.id)
+  return runs.slice(0, Math.max(0, at)).filter(r => r.kind === run.kind)
+}
 
 /** All that what is made for a run follows from, but for the run it refers to itself. */
 function sourceOf(run: Run, runs: readonly Run[]): unknown {

@@ -3,7 +3,7 @@ import type { Silhouette } from './silhouette'
 /** Lines that are read through a cell each way: what it is covered by is told to a sixteenth. */
 const FINE = 4
 
-/** A shape laid on a grid, in the middle and as large as it goes. */
+/** A shape laid on a grid. */
 export interface Cover {
   rows: number
   cols: number
@@ -57,30 +57,43 @@ function mended(cells: Uint8Array, { rings, turned = [] }: Silhouette, rows: num
   })
 }
 
-const laid = new Map<string, Uint8Array>()
+/** What was found of a shape on a grid, kept as long as the shape is. */
+class ByGrid<V> {
+  private readonly found = new WeakMap<Silhouette, Map<string, V>>()
 
-/** Cells of a silhouette, found once for each grid. */
-export function cellsIn(shape: Silhouette, rows: number, cols: number, margin: number): Uint8Array {
-  const key = `${shape.id}/${rows}/${cols}/${margin}`
-  let cells = laid.get(key)
-  if (!cells) laid.set(key, (cells = mended(cellsOf(coverOf(shape, rows, cols, margin)), shape, rows, cols)))
-  return cells
-}
-
-/** The largest part of a silhouette's cells that hangs together. */
-export function wholeIn(shape: Silhouette, rows: number, cols: number): Uint8Array {
-  const cells = cellsIn(shape, rows, cols, 0)
-  const seen = new Uint8Array(cells.length)
-  let best: number[] = []
-  for (let first = 0; first < cells.length; first++) {
-    if (!cells[first] || seen[first]) continue
-    const part = alike(cells, { rows, cols, first, seen })
-    if (part.length > best.length) best = part
+  of(shape: Silhouette, grid: readonly number[], find: () => V): V {
+    const key = grid.join()
+    const own = this.found.get(shape) ?? new Map<string, V>()
+    this.found.set(shape, own)
+    let value = own.get(key)
+    if (value === undefined) own.set(key, (value = find()))
+    return value
   }
-  const out = new Uint8Array(cells.length)
-  for (const at of best) out[at] = 1
-  return out
 }
+
+const laid = new ByGrid<Uint8Array>()
+const wholes = new ByGrid<Uint8Array>()
+const measured = new ByGrid<number>()
+
+/** Cells of a silhouette. */
+export const cellsIn = (shape: Silhouette, rows: number, cols: number, margin: number): Uint8Array =>
+  laid.of(shape, [rows, cols, margin], () => mended(cellsOf(coverOf(shape, rows, cols, margin)), shape, rows, cols))
+
+/** The largest part of a silhouette's cells that hangs together: the same array for the same shape and grid. */
+export const wholeIn = (shape: Silhouette, rows: number, cols: number): Uint8Array =>
+  wholes.of(shape, [rows, cols], () => {
+    const cells = cellsIn(shape, rows, cols, 0)
+    const seen = new Uint8Array(cells.length)
+    let best: number[] = []
+    for (let first = 0; first < cells.length; first++) {
+      if (!cells[first] || seen[first]) continue
+      const part = alike(cells, { rows, cols, first, seen })
+      if (part.length > best.length) best = part
+    }
+    const out = new Uint8Array(cells.length)
+    for (const at of best) out[at] = 1
+    return out
+  })
 
 /** Cells of the same kind that hang together with one; marks them as seen. */
 function alike(
@@ -106,15 +119,9 @@ function alike(
   return part
 }
 
-const measured = new Map<string, number>()
-
 /** How well a shape reads on a grid, 0 to 1: the overlap of its cells with it, less what is lost of its parts. Measured once. */
-export function likeness(shape: Silhouette, rows: number, cols: number): number {
-  const key = `${shape.id}/${rows}/${cols}`
-  let like = measured.get(key)
-  if (like === undefined) measured.set(key, (like = measuredLikeness(shape, rows, cols)))
-  return like
-}
+export const likeness = (shape: Silhouette, rows: number, cols: number): number =>
+  measured.of(shape, [rows, cols], () => measuredLikeness(shape, rows, cols))
 
 function measuredLikeness(shape: Silhouette, rows: number, cols: number): number {
   // What is drawn cell by cell is its cells.

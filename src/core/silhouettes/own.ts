@@ -1,4 +1,5 @@
-import { fields, once, seedOf } from '../trade'
+import { fields, once } from '../trade'
+import { OWN } from './choices'
 import type { Point, Silhouette, TurnedCells } from './silhouette'
 
 /** An outline of the author's own, kept with the run that it is for: traced once, then placed and mended cell by cell. */
@@ -55,15 +56,23 @@ export const ownSchema = once(() =>
   ),
 )
 
-/** The shape as makers take it. */
+const made = new WeakMap<OwnShape, Silhouette>()
+
+/** The shape as makers take it: the same object for the same one. */
 export function silhouetteOf(own: OwnShape): Silhouette {
+  const silhouette = made.get(own) ?? shaped(own)
+  made.set(own, silhouette)
+  return silhouette
+}
+
+function shaped(own: OwnShape): Silhouette {
   const rings = own.rings.map(flat =>
     Array.from({ length: flat.length >> 1 }, (_, i): Point => [flat[2 * i]! / UNIT, flat[2 * i + 1]! / UNIT]),
   )
   const all = rings.flat()
   const { scale, right, down, turned } = own
   return {
-    id: `own-${seedOf(JSON.stringify(own)).toString(36)}`,
+    id: OWN,
     name: own.says || 'your shape',
     width: Math.max(0, ...all.map(p => p[0])),
     height: Math.max(0, ...all.map(p => p[1])),

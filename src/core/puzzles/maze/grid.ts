@@ -22,13 +22,15 @@ const CORNER = 0.2
 /** The middle of a grid: cells that lie so near to its centre, by its width. */
 const AROUND = 0.12
 
-const known = new Map<string, Ground>()
+const whole = new Map<string, Ground>()
+const cut = new WeakMap<Uint8Array, Ground>()
 
-/** Cells row by row, from 0; of those of a silhouette only they belong to it. `name` says which silhouette. */
-export function gridGround(rows: number, cols: number, silhouette?: { name: string; inside: Uint8Array }): Ground {
-  const key = `${silhouette?.name ?? ''}/${rows}x${cols}`
-  let ground = known.get(key)
-  if (!ground) known.set(key, (ground = laid(rows, cols, silhouette?.inside)))
+/** Cells row by row, from 0; where only some of them belong to it, `inside` has a 1 for each. Made once for a size, and for such an array. */
+export function gridGround(rows: number, cols: number, inside?: Uint8Array): Ground {
+  const key = `${rows}x${cols}`
+  const ground = (inside ? cut.get(inside) : whole.get(key)) ?? laid(rows, cols, inside)
+  if (inside) cut.set(inside, ground)
+  else whole.set(key, ground)
   return ground
 }
 

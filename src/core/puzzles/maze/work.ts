@@ -20,8 +20,7 @@ export const work: PuzzleWork<MazeValues, Maze> = {
     const [rows, cols] = sizes[size]
     if (outline === 'circle') return make(circleGround(cols), { ends, doors, band }, seed)
     const shape = silhouetteFor({ outline, own }, at, s => likeness(s, rows, cols) >= READS)
-    const silhouette = shape && { name: shape.id, inside: wholeIn(shape, rows, cols) }
-    return make(gridGround(rows, cols, silhouette), { ends, doors, band }, seed)
+    return make(gridGround(rows, cols, shape && wholeIn(shape, rows, cols)), { ends, doors, band }, seed)
   },
   prove,
   ratio: ({ ground }) => (ground.shape === 'circle' ? 1 : ground.cols / ground.rows),
