@@ -3,6 +3,23 @@ import { expect, type Page, test } from '@playwright/test'
 
 const figure = (page: Page, name: string) => page.getByLabel('Sill').locator('.figure').filter({ hasText: name })
 
+/** A planned book of the demo, with a run of word searches added to it. */
+async function withWordSearch(page: Page): Promise<void> {
+  await page.goto('/')
+  await expect(page.getByRole('listitem')).toHaveCount(4, { timeout: 60_000 })
+  await page.goto('/book/small-apiary-logbook/pages')
+  await page.getByRole('button', { name: 'Add a run' }).click({ timeout: 30_000 })
+  await page.getByRole('menuitem', { name: /^Word search:/ }).click()
+}
+
+async function chooseWordSearch(page: Page): Promise<void> {
+  await page
+    .getByRole('row')
+    .filter({ has: page.getByLabel('Move Word search', { exact: true }) })
+    .getByRole('button', { name: /^Word search/ })
+    .click({ timeout: 30_000 })
+}
+
 async function openPlan(page: Page): Promise<void> {
   await page.goto('/')
   await page.getByRole('link', { name: 'The Tidewarden’s Almanac' }).click({ timeout: 60_000 })
@@ -158,11 +175,7 @@ test('puzzles are added to a planned book with answers that follow their number,
 test('words of a run: a bank, then a list of one’s own, kept as it is typed; what lacks is said, and mended with a click', async ({
   page,
 }) => {
-  await page.goto('/')
-  await expect(page.getByRole('listitem')).toHaveCount(4, { timeout: 60_000 })
-  await page.goto('/book/small-apiary-logbook/pages')
-  await page.getByRole('button', { name: 'Add a run' }).click({ timeout: 30_000 })
-  await page.getByRole('menuitem', { name: /^Word search:/ }).click()
+  await withWordSearch(page)
   await expect(page.getByText(/^64 words, the longest of 10 letters\./)).toBeVisible({ timeout: 30_000 })
   await page.getByRole('combobox', { name: 'Words', exact: true }).click()
   await page.getByTitle('a list of my own').click()
@@ -178,22 +191,14 @@ test('words of a run: a bank, then a list of one’s own, kept as it is typed; w
   await expect(alert).toHaveCount(0, { timeout: 30_000 })
   await expect(page.getByLabel('Words in a puzzle')).toHaveValue('5')
   await page.reload()
-  await page
-    .getByRole('row')
-    .filter({ has: page.getByLabel('Move Word search', { exact: true }) })
-    .getByRole('button', { name: /^Word search/ })
-    .click({ timeout: 30_000 })
+  await chooseWordSearch(page)
   await expect(page.getByRole('textbox', { name: 'List of words' })).toHaveValue(text)
 })
 
 test('a shape of one’s own: traced from a word and from a picture, another grid where it is lost, single cells turned', async ({
   page,
 }) => {
-  await page.goto('/')
-  await expect(page.getByRole('listitem')).toHaveCount(4, { timeout: 60_000 })
-  await page.goto('/book/small-apiary-logbook/pages')
-  await page.getByRole('button', { name: 'Add a run' }).click({ timeout: 30_000 })
-  await page.getByRole('menuitem', { name: /^Word search:/ }).click()
+  await withWordSearch(page)
   await page.getByRole('combobox', { name: 'Outline', exact: true }).click({ timeout: 30_000 })
   await page.getByTitle('a shape of my own').click()
   await expect(page.getByText(/The shape of your own is still empty/).first()).toBeVisible({ timeout: 30_000 })
@@ -222,11 +227,7 @@ test('a shape of one’s own: traced from a word and from a picture, another gri
   await corner!.press('Enter')
   await open(true, true)
   await page.reload()
-  await page
-    .getByRole('row')
-    .filter({ has: page.getByLabel('Move Word search', { exact: true }) })
-    .getByRole('button', { name: /^Word search/ })
-    .click({ timeout: 30_000 })
+  await chooseWordSearch(page)
   await expect(word).toHaveValue('ME')
   await open(true, true)
   const canvas = createCanvas(60, 60)

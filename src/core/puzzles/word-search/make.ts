@@ -15,7 +15,7 @@ import { type Laid, lay } from '../letter-grid/lay'
 import { measure, mixes, reaches } from '../letter-grid/measure'
 import { pool } from '../letter-grid/pool'
 import type { Candidate, InRun } from '../puzzle'
-import { cellsIn, likeness, type Silhouette, silhouetteFor, silhouettes } from '../../silhouettes'
+import { cellsIn, likeness, OWN, type Silhouette, silhouetteFor, silhouettes } from '../../silhouettes'
 import { nameOfCells } from '../turns'
 import { MOST, type WordSearchValues } from './values'
 
@@ -133,10 +133,12 @@ const count = (cells: Uint8Array): number => cells.reduce((n, c) => n + c, 0)
 const lettersOf = (words: readonly DealtWord[]): number => words.reduce((n, w) => n + w.letters.length, 0)
 
 /** The grid, so many cells larger than said; closed on the other side of an outline. */
-function bedFor({ rows, cols, side }: WordSearchValues, more: number, shape: Silhouette | undefined): Bed {
+function bedFor({ rows, cols, side, outline }: WordSearchValues, more: number, shape: Silhouette | undefined): Bed {
   const bed = wholeBed(rows + more, cols + more)
   if (!shape) return bed
-  const inside = cellsIn(shape, bed.rows, bed.cols, side === 'outside' ? Math.ceil(bed.rows / 10) : 0)
+  // An outline that ships leaves letters all around it; the author's own lies where the author laid it.
+  const margin = side === 'outside' && outline !== OWN ? Math.ceil(bed.rows / 10) : 0
+  const inside = cellsIn(shape, bed.rows, bed.cols, margin)
   return { ...bed, open: side === 'inside' ? inside : inside.map(cell => 1 - cell) }
 }
 

@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { cases } from '../../../../tests/support/deep'
+import { coverOn } from '../../silhouettes'
 import { type Fault, seeded } from '../../trade'
 import { offences, plainLetters } from '../../words'
 import { type Bed, directions, type LetterGrid, steps, wholeBed } from '../letter-grid/grid'
@@ -272,4 +273,13 @@ test('the largest box of cells is as large as the largest there is', () => {
       },
     ),
   )
+})
+
+test('around a traced shape of one’s own lie all cells but those that are shown of it, turned ones too', async () => {
+  const square = { says: 'square', rings: [[0, 0, 1000, 0, 1000, 1000, 0, 1000]], scale: 40, right: 10, down: 10 }
+  const shape = { ...square, turned: [{ rows: 15, cols: 15, cells: [0, 16] }] }
+  const values = { ...own('anchor\nbuoy\ntide\n'), count: 3, outline: 'own', own: shape, side: 'outside' }
+  const { cells } = coverOn('own', shape, [{ rows: 15, cols: 15 }])![0]!
+  expect([cells[0], cells[16], cells.reduce((n, c) => n + c, 0)]).toEqual([1, 1, 6 * 6 + 2])
+  for (const { open } of await made(values, 2)) expect(open).toEqual(cells.map(c => 1 - c))
 })
