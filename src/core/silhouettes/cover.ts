@@ -1,3 +1,4 @@
+import { alike } from '../trade'
 import type { Silhouette } from './silhouette'
 
 /** Lines that are read through a cell each way: what it is covered by is told to a sixteenth. */
@@ -94,30 +95,6 @@ export const wholeIn = (shape: Silhouette, rows: number, cols: number): Uint8Arr
     for (const at of best) out[at] = 1
     return out
   })
-
-/** Cells of the same kind that hang together with one; marks them as seen. */
-function alike(
-  cells: Uint8Array,
-  { rows, cols, first, seen }: { rows: number; cols: number; first: number; seen: Uint8Array },
-): number[] {
-  const part = [first]
-  seen[first] = 1
-  for (const at of part) {
-    const [r, c] = [Math.floor(at / cols), at % cols]
-    for (const [y, x] of [
-      [r - 1, c],
-      [r + 1, c],
-      [r, c - 1],
-      [r, c + 1],
-    ] as const) {
-      const next = y * cols + x
-      if (y < 0 || x < 0 || y >= rows || x >= cols || seen[next] || cells[next] !== cells[first]) continue
-      seen[next] = 1
-      part.push(next)
-    }
-  }
-  return part
-}
 
 /** How well a shape reads on a grid, 0 to 1: the overlap of its cells with it, less what is lost of its parts. Measured once. */
 export const likeness = (shape: Silhouette, rows: number, cols: number): number =>

@@ -250,6 +250,7 @@ function Cells({
       <svg
         className={own ? 'cells own' : 'cells'}
         viewBox={`0 0 ${cols} ${rows}`}
+        preserveAspectRatio="xMinYMin"
         role="img"
         aria-label={`The shape on ${cols} by ${rows}`}
       >

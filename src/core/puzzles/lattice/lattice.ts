@@ -1,3 +1,4 @@
+import { alike } from '../../trade'
 /** Cells that letters stand in: 1 open, 0 blocked; row by row. */
 export interface Pattern {
   rows: number
@@ -53,23 +54,6 @@ export function entriesOf(pattern: Pattern, letters: readonly string[]): Entry[]
 
 /** Whether all open cells hang together. */
 export function inOnePiece({ rows, cols, open }: Pattern): boolean {
-  const first = open.indexOf(1)
-  const seen = new Set([first])
-  const edge = [first]
-  while (edge.length) {
-    const at = edge.pop()!
-    const [r, c] = [Math.floor(at / cols), at % cols]
-    for (const [y, x] of [
-      [r - 1, c],
-      [r + 1, c],
-      [r, c - 1],
-      [r, c + 1],
-    ] as const) {
-      const next = y * cols + x
-      if (y < 0 || x < 0 || y >= rows || x >= cols || !open[next] || seen.has(next)) continue
-      seen.add(next)
-      edge.push(next)
-    }
-  }
-  return seen.size === open.reduce((n, o) => n + o, 0)
+  const seen = new Uint8Array(open.length)
+  return alike(open, { rows, cols, first: open.indexOf(1), seen }).length === open.reduce((n, o) => n + o, 0)
 }
