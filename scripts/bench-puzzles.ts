@@ -19,6 +19,13 @@ const wanted: { name: string; kind: string; params: object; count: number; budge
     budgetMs: 3000,
   },
   { name: 'lattices 13 by 13', kind: 'lattice-crossword', params: {}, count: 20, budgetMs: 20000 },
+  {
+    name: 'lattices 13 by 13, all letters crossed',
+    kind: 'lattice-crossword',
+    params: { crossing: 'all' },
+    count: 20,
+    budgetMs: 20000,
+  },
   { name: 'codewords 13 by 13', kind: 'codeword', params: {}, count: 100, budgetMs: 20000 },
   { name: 'sudoku 9, middling', kind: 'sudoku', params: { size: '9', band: 'middling' }, count: 500, budgetMs: 3000 },
   { name: 'sudoku 9, stubborn', kind: 'sudoku', params: { size: '9', band: 'stubborn' }, count: 100, budgetMs: 5000 },

@@ -5,6 +5,7 @@ import { createRequire } from 'node:module'
 import crc32 from 'crc-32'
 import { join } from 'node:path'
 import { bundle, root } from './lib/bundle.mjs'
+import { cluesFrom } from './lib/clues.mjs'
 import { pathToFileURL } from 'node:url'
 
 const require = createRequire(import.meta.url)
@@ -15,8 +16,6 @@ const offending = new Set(offences())
 /** Said so often among fifty million words of talk: what most adults know, and for the short words that hold sentences together. */
 const KNOWN = 20
 const OTHERS = 51
-/** Letters of a clue. */
-const CLUE = 64
 /** What is left of “don't” and its like, and what is only said. */
 const pieces = new Set(
   'll ve re didn doesn wouldn couldn shouldn wasn isn aren hasn haven hadn weren mustn needn ain don ln ls gonna gotta wanna gotcha lemme gimme dunno kinda sorta outta uh huh hm hmm mm mmm um umm er ah aha ahh ooh oh ow ya yo yeah yep nope okay ok em im th st nd rd ii iii iv vi vii tv cd dj dna'.split(
@@ -81,37 +80,13 @@ const stems = word =>
   })
 const isWord = word => lemmas.has(word) || stems(word).some(s => lemmas.has(s))
 
-/** Whether a clue gives its answer away: one word's beginning is the other. */
-const tells = (clue, word) =>
-  clue
-    .toLowerCase()
-    .split(/[^a-z]+/)
-    .some(w => {
-      const least = Math.max(3, Math.min(w.length, word.length) - 2)
-      return w.length > 2 && w.slice(0, least) === word.slice(0, least)
-    })
-
-function clueOf(word) {
-  const own = (senses.get(word) ?? []).sort((a, b) => b.used - a.used)
-  const most = own[0]?.used ?? 0
-  for (const { id, used } of own) {
-    // Senses that are seldom meant are no clue.
-    if (used * 4 < most) continue
-    const entry = glosses.get(id)
-    if (!entry || entry.words.some(w => w.toLowerCase() === word && /^[A-Z]/.test(w))) continue
-    const clue = entry.gloss
-      .replace(/; ".*$/s, '')
-      .replace(/\([^)]*\)/g, '')
-      .split(/[;:]/)[0]
-      .replace(/\s+/g, ' ')
-      .replace(/ ([,.])/g, '$1')
-      .trim()
-    if (clue.length < 6 || clue.length > CLUE || /["`]/.test(clue) || tells(clue, word)) continue
-    if (clue.split(/[^A-Za-z]+/).some(w => offending.has(w.toUpperCase()) || isName(w.toLowerCase()))) continue
-    return clue[0].toUpperCase() + clue.slice(1)
-  }
-  return undefined
-}
+const fit = clue => !clue.split(/[^A-Za-z]+/).some(w => offending.has(w.toUpperCase()) || isName(w.toLowerCase()))
+const clueOf = cluesFrom({
+  senses,
+  glosses,
+  said: new Map(said.map(({ word, count }) => [word.toLowerCase(), count])),
+  fit,
+})
 
 const [known, others] = [[], []]
 const clues = {}
@@ -125,7 +100,7 @@ for (const { word: as, count } of said) {
   if (!/^[a-z]{2,15}$/.test(word) || pieces.has(word) || offending.has(word.toUpperCase())) continue
   if (/[aeiouy]/.test(word) && count >= KNOWN && isWord(word)) {
     known.push(word)
-    const clue = word.length >= 3 && lemmas.has(word) ? clueOf(word) : undefined
+    const clue = word.length >= 3 ? clueOf(word) : undefined
     if (clue) clues[word] = clue
   } else if (count >= OTHERS) others.push(word)
 }

@@ -1,9 +1,9 @@
 import { once, seeded, shuffled } from '../../trade'
 import { dictionary } from '../../words'
 import { bands } from '../difficulty'
-import { fillLattice, WordStock } from '../lattice/fill'
+import { filledLattice } from '../lattice/filled'
 import { entriesOf } from '../lattice/lattice'
-import { symmetric } from '../lattice/pattern'
+import { WordStock } from '../lattice/stock'
 import type { Candidate } from '../puzzle'
 import { reason, untold } from '../substitution/reason'
 import { nameOfCells } from '../turns'
@@ -29,12 +29,12 @@ const stock = once(
 /** A filled lattice under numbers, with as many letters given as the band wants, and as many as must be for it to have one reading. */
 export function make({ rows, cols, band }: CodewordValues, seed: number): Candidate<Codeword> | undefined {
   const chance = seeded(seed)
-  const pattern = symmetric(rows, cols, 'half', chance)
-  const letters = pattern && fillLattice(pattern, stock(), chance)
-  if (!letters) return undefined
+  const filled = filledLattice({ rows, cols, crossing: 'half' }, stock(), chance)
+  if (!filled) return undefined
+  const { letters } = filled
   const signs = [...new Set(letters.filter(Boolean))]
   if (signs.length < Math.min(LETTERS, (rows * cols) / CELLS_A_LETTER)) return undefined
-  const words = entriesOf(pattern, letters).map(e => e.answer)
+  const words = entriesOf(filled, letters).map(e => e.answer)
   const given = untold(words)
   const order = shuffled(
     signs.filter(s => !given.includes(s)),
@@ -50,6 +50,6 @@ export function make({ rows, cols, band }: CodewordValues, seed: number): Candid
   const key = Object.fromEntries(numbered.map((sign, i) => [i + 1, sign]))
   const numbers = letters.map(sign => (sign ? numbered.indexOf(sign) + 1 : 0))
   const hints = given.map(sign => numbered.indexOf(sign) + 1).sort((a, b) => a - b)
-  const puzzle = { ...pattern, letters, numbers, key, hints }
+  const puzzle = { ...filled, numbers, key, hints }
   return { puzzle, difficulty, twin: nameOfCells(rows, cols, (r, c) => letters[r * cols + c] || '.') }
 }

@@ -44,6 +44,7 @@ test.each([
   ['half', 13, 13],
   ['half', 9, 15],
   ['all', 7, 7],
+  ['all', 13, 13],
 ])(
   'lattice, %s crossed, %i by %i: the same upside down, every word of three letters and more, none twice',
   async (crossing, rows, cols) => {

@@ -7,9 +7,10 @@ const LONGEST = 11
 /** How letters cross: each stands in two words, or about every other one. */
 export type Crossing = 'all' | 'half'
 
-/** Share of the cells that are blocked where all letters cross: the most, and what is enough. */
-const BLOCKED = 0.22
-const ENOUGH = 0.15
+/** Share of the cells that are blocked where all letters cross, before words are looked for. */
+const BLOCKED = 0.18
+/** Letters of the longest word that is not cut at once where all letters cross. */
+const OPEN = 8
 /** Patterns that are begun before the search is given up. */
 const TRIES = 200
 
@@ -31,7 +32,7 @@ export function symmetric(rows: number, cols: number, crossing: Crossing, chance
         for (let c = 0; c < cols; c++) if (r % 2 !== r0 && c % 2 !== c0) open[r * cols + c] = 0
     }
     const pattern = { rows, cols, open }
-    const wanted = crossing === 'half' ? cut(pattern, block, chance) : sprinkle(pattern, block, chance)
+    const wanted = crossing === 'half' ? cut(pattern, block, chance) : sprinkle(pattern, chance)
     if (wanted && sound(pattern, crossing)) return pattern
   }
   return undefined
@@ -49,20 +50,30 @@ function cut(pattern: Pattern, block: (at: number) => void, chance: () => number
   return false
 }
 
-/** Blocks cells by chance where both words that are cut stay long enough. */
-function sprinkle(pattern: Pattern, block: (at: number) => void, chance: () => number): boolean {
+/** Blocks a cell of words that are too long, then cells by chance, wherever the words that are cut stay long enough. */
+function sprinkle(pattern: Pattern, chance: () => number): boolean {
   const { rows, cols, open } = pattern
   const wanted = Math.round(rows * cols * BLOCKED)
-  for (let i = 0; i < 40 * wanted; i++) {
-    const blocked = open.length - open.reduce((n, o) => n + o, 0)
-    if (blocked >= wanted) break
-    const at = Math.floor(chance() * open.length)
-    if (!open[at]) continue
-    const before = open.slice()
-    block(at)
-    if (!sound(pattern, 'all')) open.set(before)
+  for (let i = 0; i < 60; i++) {
+    const long = slotsOf(pattern).filter(s => s.cells.length > OPEN)
+    if (!long.length) break
+    const { cells } = long[Math.floor(chance() * long.length)]!
+    mirrored(pattern, cells[Math.floor(chance() * cells.length)]!)
   }
-  return open.reduce((n, o) => n + o, 0) <= rows * cols * (1 - ENOUGH)
+  for (let i = 0; i < 4 * open.length && open.filter(o => !o).length < wanted; i++)
+    mirrored(pattern, Math.floor(chance() * open.length))
+  return true
+}
+
+/** Blocks a cell and its like on the other side of a lattice in which all letters cross; false where that cannot be, and nothing changes. */
+export function mirrored(pattern: Pattern, at: number): boolean {
+  const { open } = pattern
+  if (!open[at]) return false
+  const other = open.length - 1 - at
+  open[at] = open[other] = 0
+  if (sound(pattern, 'all')) return true
+  open[at] = open[other] = 1
+  return false
 }
 
 /** Every word long enough and none too long, all in one piece, every open cell in a word (in two where all cross). */

@@ -1,8 +1,8 @@
 import { once } from '../../trade'
 import { dictionary } from '../../words'
 import { type Band, bands, type Difficulty } from '../difficulty'
-import { countOf, WordStock } from './fill'
 import type { Entry } from './lattice'
+import { WordStock } from './stock'
 
 const stock = once(() => new WordStock(dictionary().known))
 /** Answers that no list has are one among so many. */
@@ -19,7 +19,7 @@ export function reason(entries: readonly Entry[], given: Iterable<number>, begin
   const count = (e: Entry): number => {
     const signs = Array.from(e.answer)
     if (e.cells.every(at => known.has(at))) return 1
-    const fits = countOf(stock().fitting(e.cells.map((at, i) => (known.has(at) ? signs[i]! : ''))))
+    const fits = stock().fitting(e.cells.map((at, i) => (known.has(at) ? signs[i]! : '')))
     return Math.max(
       fits,
       dictionary().rank.has(e.answer) ? 1 : Math.max(2, RARE >> signs.filter((_s, i) => known.has(e.cells[i]!)).length),
