@@ -1,67 +1,60 @@
-import { seeded, shuffled } from '../../trade'
+import { seeded } from '../../trade'
 import type { Candidate } from '../puzzle'
 import { nameOfCells } from '../turns'
-import { type Chart, chartOf, LARGEST, type Nurikabe, type NurikabeValues } from './waters'
-import { reason } from './reason'
+import { bands } from '../difficulty'
+import { reasoned } from './reason'
+import { Sea } from './sea'
+import { chartOf, type Nurikabe, type NurikabeValues } from './waters'
 
-/** Other cells of the islands that their numbers are put into, in one and the same sea, before another is made. */
-const PLACINGS = 6
+/** Cells that are looked at for each change. */
+const TRIES = 20
 
-/** Islands whose sizes alone lead to the sea; nothing where they do not, or not as hard as the band. */
+/**
+ * Islands whose sizes alone lead to the sea. Where reasoning comes no further, a cell that it left open is changed: it takes its island's
+ * number, or becomes sea, or land; what leaves more open than before is taken back.
+ */
 export function make({ rows, cols, band }: NurikabeValues, seed: number): Candidate<Nurikabe> | undefined {
   const chance = seeded(seed)
+  const any = <T>(of: readonly T[]): T => of[Math.floor(chance() * of.length)]!
   const chart = chartOf(rows, cols)
-  const sea = seaOf(rows * cols, chart, chance)
-  if (!sea) return undefined
-  const lands = parts(sea, 0, chart)
-  if (lands.length < 2) return undefined
-  for (let i = 0; i < PLACINGS; i++) {
-    const islands = lands.map(cells => ({ cell: cells[Math.floor(chance() * cells.length)]!, size: cells.length }))
+  const first = Sea.at(chart, chance)
+  if (!first) return undefined
+  let sea = first
+  /** Cells that have, or would have, their island's number. */
+  const numbers = new Set(sea.islands().map(any))
+  const puzzleOf = (of: Sea, at: ReadonlySet<number>): Nurikabe => {
+    const islands = of.islands().map(cells => ({ cell: cells.find(c => at.has(c)) ?? any(cells), size: cells.length }))
     islands.sort((a, b) => a.cell - b.cell)
-    const puzzle = { rows, cols, islands, sea }
-    const difficulty = reason(puzzle, band)
-    if (difficulty?.band !== band) continue
-    const size = new Map(islands.map(i => [i.cell, i.size]))
-    return { puzzle, difficulty, twin: nameOfCells(rows, cols, (r, c) => String(size.get(r * cols + c) ?? 0)) }
+    return { rows, cols, islands, sea: of.cells }
+  }
+  let puzzle = puzzleOf(sea, numbers)
+  let state = reasoned(puzzle, band)
+  for (let changes = 0, tries = 0; changes < rows * cols && tries < TRIES * rows * cols; tries++) {
+    if (puzzle.islands.length < 2) return undefined
+    if (state.difficulty?.band === band) {
+      const size = new Map(puzzle.islands.map(o => [o.cell, o.size]))
+      return {
+        puzzle,
+        difficulty: state.difficulty,
+        twin: nameOfCells(rows, cols, (r, c) => String(size.get(r * cols + c) ?? 0)),
+      }
+    }
+    const cell = state.open.length ? any(state.open) : Math.floor(chance() * rows * cols)
+    const next: Sea = new Sea(sea.cells.slice(), chart)
+    const at = new Set(puzzle.islands.map(o => o.cell))
+    if (next.cells[cell]) {
+      if (!next.raise(cell)) continue
+    } else if (chance() < 0.5) {
+      for (const c of next.part(cell)) at.delete(c)
+      at.add(cell)
+    } else if (!next.flood(cell)) continue
+    changes++
+    const other = puzzleOf(next, at)
+    const then = reasoned(other, band)
+    const far = (s: typeof then): number =>
+      s.difficulty ? Math.abs(bands.indexOf(s.difficulty.band) - bands.indexOf(band)) : 5 + s.open.length
+    if (far(then) > far(state)) continue
+    ;[sea, puzzle, state] = [next, other, then]
   }
   return undefined
-}
-
-/** Cells of one kind that hang together. */
-function parts(sea: Uint8Array, of: number, { beside }: Chart): number[][] {
-  const seen = new Uint8Array(sea.length)
-  const out: number[][] = []
-  for (let first = 0; first < sea.length; first++) {
-    if (sea[first] !== of || seen[first]) continue
-    const cells = [first]
-    seen[first] = 1
-    for (const c of cells)
-      for (const n of beside[c]!)
-        if (sea[n] === of && !seen[n]) {
-          seen[n] = 1
-          cells.push(n)
-        }
-    out.push(cells)
-  }
-  return out
-}
-
-/** A sea without pools: wherever four of its cells make a square, one of them becomes land that leaves it in one piece. */
-function seaOf(cells: number, chart: Chart, chance: () => number): Uint8Array | undefined {
-  const sea = new Uint8Array(cells).fill(1)
-  const mayRise = (cell: number): boolean => {
-    sea[cell] = 0
-    const island = parts(sea, 0, chart).find(p => p.includes(cell))!
-    const fine = island.length <= LARGEST && parts(sea, 1, chart).length === 1
-    sea[cell] = 1
-    return fine
-  }
-  for (;;) {
-    const pools = chart.squares.filter(square => square.every(c => sea[c]))
-    if (!pools.length) return sea
-    const pool = pools[Math.floor(chance() * pools.length)]!
-    const cell = shuffled([...pool], chance).find(mayRise)
-    if (cell === undefined) return undefined
-    sea[cell] = 0
-  }
 }

@@ -1,11 +1,13 @@
 import { expect, test } from '@jest/globals'
 import fc from 'fast-check'
+import { seeded } from '../../trade'
 import { cases } from '../../../../tests/support/deep'
 import { makePuzzles } from '../makePuzzles'
 import { puzzleKind } from '../registry'
-import { reason } from './reason'
+import { reasoned } from './reason'
+import { Sea } from './sea'
 import { prove } from './solve'
-import type { Nurikabe } from './waters'
+import { chartOf, LARGEST, type Nurikabe } from './waters'
 
 const kind = puzzleKind('nurikabe')!
 const made = async (params: object, count: number): Promise<Nurikabe[]> =>
@@ -88,7 +90,7 @@ test('trying every sea comes to the same, with one answer, more, or none', () =>
 test('reasoning ends only where there is one answer', () => {
   fc.assert(
     fc.property(waters, puzzle => {
-      if (puzzle.islands.length && reason(puzzle, 'stubborn')) expect(answersByTrying(puzzle)).toBe(1)
+      if (puzzle.islands.length && reasoned(puzzle, 'stubborn').difficulty) expect(answersByTrying(puzzle)).toBe(1)
     }),
     { numRuns: cases(200, 5000) },
   )
@@ -105,4 +107,49 @@ test.each([
     more[puzzle.sea.indexOf(0)] = 1
     expect(prove({ ...puzzle, sea: more })).toEqual({ answers: 1, agrees: false })
   }
+})
+
+test('a sea keeps its rules, whichever cells rise and sink', () => {
+  fc.assert(
+    fc.property(
+      fc.integer({ min: 5, max: 8 }),
+      fc.integer({ min: 5, max: 8 }),
+      fc.nat(1000),
+      fc.array(fc.tuple(fc.boolean(), fc.nat(63)), { maxLength: 40 }),
+      (rows, cols, seed, changes) => {
+        const sea = Sea.at(chartOf(rows, cols), seeded(seed))
+        for (const [up, at] of sea ? changes : []) {
+          const cell = at % (rows * cols)
+          const [before, wet] = [sea!.cells.slice(), sea!.cells[cell]]
+          if (up ? sea!.raise(cell) : sea!.flood(cell)) before[cell] = up ? 0 : 1
+          expect(sea!.cells).toEqual(before)
+          if (wet === (up ? 0 : 1)) expect(sea!.cells[cell]).toBe(wet)
+          const lands = pieces(rows, cols, c => sea!.cells[c] === 0)
+          expect(Math.max(...lands.map(l => l.length))).toBeLessThanOrEqual(LARGEST)
+          expect(
+            sea!
+              .islands()
+              .map(i => [...i].sort((a, b) => a - b))
+              .sort(),
+          ).toEqual(lands.map(l => [...l].sort((a, b) => a - b)).sort())
+          const islands = lands.map(cells => ({ cell: cells[0]!, size: cells.length }))
+          expect(holds({ rows, cols, islands }, c => sea!.cells[c] === 1)).toBe(true)
+        }
+      },
+    ),
+    { numRuns: cases(60, 1000) },
+  )
+})
+
+test('where reasoning comes no further, the cells that it leaves open are named', () => {
+  // One island of two cells in the middle: four ways to lie.
+  const sea = Uint8Array.from([1, 1, 1, 1, 0, 0, 1, 1, 1])
+  const { difficulty, open } = reasoned({ rows: 3, cols: 3, islands: [{ cell: 4, size: 2 }], sea }, 'easy')
+  expect(difficulty).toBeUndefined()
+  expect(open).toEqual([1, 3, 5, 7])
+})
+
+test('waters are no heap of lone cells: fewer than half of the islands are one cell large', async () => {
+  const islands = (await made({ rows: 8, cols: 8, band: 'middling' }, cases(8, 40))).flatMap(p => p.islands)
+  expect(islands.filter(i => i.size === 1).length * 2).toBeLessThan(islands.length)
 })

@@ -14,7 +14,7 @@ const costs = {
 type Way = keyof typeof costs
 
 /** Where the bands begin: costs for each cell. Waters made for a band fall into it often enough. */
-const begins = [0, 0.73, 0.83, 1, 1.35]
+const begins = [0, 0.98, 1.2, 1.4, 1.7]
 
 const OPEN = 0
 const SEA = 1
@@ -28,6 +28,15 @@ interface Group {
   /** Which island it is part of, -1 where that is not known; of the sea, always. */
   island: number
 }
+
+interface Groups {
+  groups: Group[]
+  /** Of each cell the group that it is in, or -1. */
+  at: Int16Array
+}
+
+/** Beside a cell are groups of more than one island. */
+const MANY = -2
 
 /** What is known of the cells. */
 class Known {
@@ -55,19 +64,25 @@ class Known {
   }
 
   /** All groups of a state, and for each cell which. */
-  groups(of: number): { groups: Group[]; at: Int16Array } {
+  groups(of: number): Groups {
     const at = new Int16Array(this.state.length).fill(-1)
+    const wayOf = new Int16Array(this.state.length).fill(-1)
     const groups: Group[] = []
     for (let first = 0; first < this.state.length; first++) {
       if (this.state[first] !== of || at[first]! >= 0) continue
+      const g = groups.length
       const group: Group = { cells: [first], ways: [], island: -1 }
-      at[first] = groups.length
+      at[first] = g
       for (const c of group.cells)
         for (const n of this.chart.beside[c]!) {
-          if (this.state[n] === of && at[n]! < 0) {
-            at[n] = groups.length
+          if (this.state[n] === of) {
+            if (at[n]! >= 0) continue
+            at[n] = g
             group.cells.push(n)
-          } else if (this.state[n] === OPEN && !group.ways.includes(n)) group.ways.push(n)
+          } else if (this.state[n] === OPEN && wayOf[n] !== g) {
+            wayOf[n] = g
+            group.ways.push(n)
+          }
         }
       groups.push(group)
     }
@@ -110,7 +125,7 @@ class Known {
   }
 
   /** Groups of land with the island each is part of; broken where one has two numbers. */
-  private lettered(): { groups: Group[]; at: Int16Array } {
+  private lettered(): Groups {
     const { groups, at } = this.groups(LAND)
     this.puzzle.islands.forEach(({ cell }, i) => {
       const group = groups[at[cell]!]!
@@ -138,54 +153,65 @@ class Known {
   /** Open cells that no island comes to, or that would join two; land that no island comes to cannot be. */
   private reaches(): void {
     const { islands } = this.puzzle
-    const { groups, at } = this.lettered()
+    const lettered = this.lettered()
     if (this.broken) return
+    const beside = this.islandsBeside(lettered)
     const reached = new Uint8Array(this.state.length)
-    groups.forEach(group => {
-      if (group.island < 0) return
-      const room = this.reach(group, islands[group.island]!.size, groups, at, reached)
-      if (room < islands[group.island]!.size) this.broken = true
-    })
+    for (const [g, { island }] of lettered.groups.entries()) {
+      if (island < 0) continue
+      if (this.reach(g, islands[island]!.size, { lettered, beside, reached }) < islands[island]!.size)
+        this.broken = true
+    }
     if (this.broken) return
     for (let c = 0; c < this.state.length; c++) {
       if (this.state[c] === LAND && !reached[c]) this.broken = true
       if (this.state[c] !== OPEN) continue
-      const beside = new Set<number>()
-      for (const n of this.chart.beside[c]!)
-        if (this.state[n] === LAND && groups[at[n]!]!.island >= 0) beside.add(groups[at[n]!]!.island)
-      if (beside.size > 1) this.set(c, SEA, 'between two islands')
+      if (beside[c] === MANY) this.set(c, SEA, 'between two islands')
       else if (!reached[c]) this.set(c, SEA, 'out of reach of all islands')
     }
   }
 
-  /** Marks all cells that an island comes to with the cells it still wants; how many there are, its own included. */
-
-  private reach(group: Group, size: number, groups: Group[], at: Int16Array, reached: Uint8Array): number {
-    const cost = new Map<number, number>(group.cells.map(c => [c, group.cells.length]))
-    for (const c of group.cells) reached[c] = 1
-    const queue = [...group.cells]
-    const seen = new Set(queue)
-    let count = queue.length
-    for (let i = 0; i < queue.length; i++) {
-      const c = queue[i]!
+  /** Of each cell the group with a number that is beside it: -1 none, or MANY. */
+  private islandsBeside({ groups, at }: Groups): Int16Array {
+    const out = new Int16Array(this.state.length).fill(-1)
+    for (let c = 0; c < out.length; c++)
       for (const n of this.chart.beside[c]!) {
-        if (seen.has(n) || this.state[n] === SEA) continue
+        const g = at[n]!
+        if (g >= 0 && groups[g]!.island >= 0 && g !== out[c]) out[c] = out[c] === -1 ? g : MANY
+      }
+    return out
+  }
+
+  /** Marks all cells that an island comes to with the cells it still wants; how many there are, its own included. */
+  private reach(
+    g: number,
+    size: number,
+    { lettered: { groups, at }, beside, reached }: { lettered: Groups; beside: Int16Array; reached: Uint8Array },
+  ): number {
+    const own = groups[g]!.cells
+    const cost = new Uint8Array(this.state.length)
+    for (const c of own) {
+      cost[c] = own.length
+      reached[c] = 1
+    }
+    const queue = [...own]
+    for (const c of queue) {
+      const next = cost[c]! + 1
+      if (next > size) break
+      for (const n of this.chart.beside[c]!) {
         // A cell beside another island would join both.
-        const other = this.chart.beside[n]!.some(m => {
-          const g = this.state[m] === LAND ? groups[at[m]!]! : undefined
-          return g && g !== group && g.island >= 0
-        })
-        if (other || (this.state[n] === LAND && groups[at[n]!]!.island >= 0)) continue
-        const next = cost.get(c)! + 1
-        if (next > size) continue
-        seen.add(n)
-        cost.set(n, next)
-        queue.push(n)
+        if (cost[n] || this.state[n] === SEA || (beside[n] !== -1 && beside[n] !== g)) continue
+        if (this.state[n] === LAND && groups[at[n]!]!.island >= 0) continue
+        cost[n] = next
         reached[n] = 1
-        count++
+        queue.push(n)
       }
     }
-    return count
+    return queue.length
+  }
+
+  open(): number[] {
+    return [...this.state.keys()].filter(c => this.state[c] === OPEN)
   }
 
   done(): boolean {
@@ -210,16 +236,26 @@ function supposed(known: Known): boolean {
   return false
 }
 
-/** Suppositions that a band may ask for. */
-const mostSupposed: Record<Band, number> = { gentle: 0, easy: 0, middling: 3, hard: 8, stubborn: 30 }
+/** Suppositions that a band may ask for on eight by eight cells, and the share of the cells that may be open before the first. */
+const suppositions: Record<Band, { most: number; open: number }> = {
+  gentle: { most: 0, open: 0 },
+  easy: { most: 0, open: 0 },
+  middling: { most: 3, open: 0.15 },
+  hard: { most: 8, open: 0.35 },
+  stubborn: { most: 30, open: 0.6 },
+}
 
-/** How hard a puzzle is by the ways of a band; nothing where they do not lead to its end. */
-export function reason(puzzle: Nurikabe, band: Band): Difficulty | undefined {
+/** How hard a puzzle is by the ways of a band, or the cells that they leave open. */
+export function reasoned(puzzle: Nurikabe, band: Band): { difficulty?: Difficulty; open: number[] } {
   const known = new Known(puzzle, chartOf(puzzle.rows, puzzle.cols))
   known.settle()
-  for (let i = 0; i < mostSupposed[band] && !known.broken && !known.done() && supposed(known); i++) known.settle()
-  if (known.broken || !known.done()) return undefined
+  const { open } = suppositions[band]
+  const most = (suppositions[band].most * known.state.length) / 64
+  const opened = known.open()
+  if (opened.length <= open * known.state.length)
+    for (let i = 0; i < most && !known.broken && !known.done() && supposed(known); i++) known.settle()
+  if (known.broken || !known.done()) return { open: opened }
   const cost = Object.entries(known.steps).reduce((sum, [way, n]) => sum + costs[way as Way] * n, 0)
   const level = begins.filter(b => cost / known.state.length >= b).length - 1
-  return { band: bands[level]!, steps: known.steps }
+  return { difficulty: { band: bands[level]!, steps: known.steps }, open: [] }
 }

@@ -23,6 +23,8 @@ export const LARGEST = 7
 
 /** Cells side by side with each, and the squares of four cells. */
 export interface Chart {
+  rows: number
+  cols: number
   beside: number[][]
   squares: number[][]
 }
@@ -52,5 +54,5 @@ function makeChart(rows: number, cols: number): Chart {
       const at = r * cols + c
       squares.push([at, at + 1, at + cols, at + cols + 1])
     }
-  return { beside, squares }
+  return { rows, cols, beside, squares }
 }
