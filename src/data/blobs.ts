@@ -15,6 +15,8 @@ export async function putBlobs(files: Iterable<[hash: string, bytes: Uint8Array]
   for (const [hash, bytes] of files) await db.blobs.put({ hash, bytes: ownBytes(bytes), added })
 }
 
+/** Tables whose records name no file. */
+const bare = new Set(['blobs', 'previews', 'twins'])
 const hashesIn = (record: unknown): string[] => JSON.stringify(record).match(/[0-9a-f]{64}/g) ?? []
 
 /** The bytes of a picture, a font or a package; undefined where the library does not have them. */
@@ -25,7 +27,7 @@ export const blobBytes = async (hash: string): Promise<Uint8Array<ArrayBuffer> |
 export async function namedHashes(book?: string): Promise<Set<string>> {
   const out = new Set<string>()
   for (const table of db.tables) {
-    if (table.name === 'blobs' || table.name === 'previews') continue
+    if (bare.has(table.name)) continue
     // What is no record of a book is the library's.
     if (book !== undefined && table.name !== 'books' && !table.schema.idxByName.book) continue
     const records =

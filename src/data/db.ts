@@ -25,6 +25,9 @@ class PorchlightDb extends Dexie {
   /** Pictures as screens show them, made by the press; they can be made again. */
   previews!: Table<{ hash: string; blob: Blob }, string>
 
+  /** What the runs of a book ask, by names that twins share, as the press made it last; it can be made again. */
+  twins!: Table<{ book: string; names: string[] }, string>
+
   constructor() {
     // "Saved" is said when the disk has it.
     super('porchlight', { chromeTransactionDurability: 'strict' })
@@ -50,6 +53,7 @@ class PorchlightDb extends Dexie {
     this.version(7)
       .stores({ outlets: 'id, place' })
       .upgrade(tx => upgrade(tx, 'makeOutletsTheAuthors'))
+    this.version(8).stores({ twins: 'book' })
     this.on('populate', async tx => {
       // The outlets that ship: no part of the program's start, but for the first.
       const { shippedRecords } = await Dexie.waitFor(import('./shippedOutlets'))

@@ -29,11 +29,16 @@ export const daysLeft = (b: BookRecord, now = Date.now()): number =>
 export async function removeForGood(book: string): Promise<Collected> {
   const own = await namedHashes(book)
   await guarded(() =>
-    db.transaction('rw', [db.books, db.sections, db.changes, db.listings, db.versions, db.pieces], async () => {
-      await db.books.delete(book)
-      for (const table of [db.sections, db.changes, db.listings, db.versions, db.pieces])
-        await table.where('book').equals(book).delete()
-    }),
+    db.transaction(
+      'rw',
+      [db.books, db.sections, db.changes, db.listings, db.versions, db.pieces, db.twins],
+      async () => {
+        await db.books.delete(book)
+        await db.twins.delete(book)
+        for (const table of [db.sections, db.changes, db.listings, db.versions, db.pieces])
+          await table.where('book').equals(book).delete()
+      },
+    ),
   )
   return collectBlobs(Date.now(), own)
 }

@@ -10,10 +10,18 @@ import { chains, chainsOf, type Live, renew } from './liveChains'
 import { bookOf, follow, type OpenedBook } from './openBooks'
 import { knownOutlets, onOutlets } from './outlets'
 import { ports } from './ports'
+import { otherBooks } from './storeReader'
 import { tellAndHear } from './telling'
 
 /** What all chains work with: what is set once serves every edition and outlet. */
-export const tools: Tools = { setter: new Setter(shelf), runs: new RunPress(shelf), shelf, ports, ticker: tellAndHear }
+export const tools: Tools = {
+  setter: new Setter(shelf),
+  runs: new RunPress(shelf),
+  shelf,
+  ports,
+  others: otherBooks,
+  ticker: tellAndHear,
+}
 
 /** Before an edition's id: the edition in the style that it is tried in. */
 const TRIAL = 'trial:'

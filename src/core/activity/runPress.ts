@@ -53,6 +53,12 @@ export class RunPress {
     return layers
   }
 
+  /** What a run's pages ask, by the names that twins share; none where nothing is asked. */
+  async twinsOf(run: Run, runs: readonly Run[], ticker?: Ticker): Promise<string[]> {
+    const { id, twins } = knownKind(run)
+    return twins ? twins(await this.madeFor(run, runs, ticker)).map(name => `${id}/${name}`) : []
+  }
+
   /** What a run's pages show, made once as long as nothing that it is made of changes. */
   private async madeFor(run: Run, runs: readonly Run[], ticker?: Ticker): Promise<unknown> {
     const kind = knownKind(run)

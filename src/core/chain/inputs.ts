@@ -1,4 +1,4 @@
-import type { RunPress } from '../activity'
+import type { OtherBooks, RunPress } from '../activity'
 import type { Asset, Book, ListingDraft, TitleData } from '../book'
 import type { CoverDesign } from '../cover'
 import type { DeliveryPorts, Stated } from '../delivery'
@@ -44,5 +44,7 @@ export interface Tools {
   runs: RunPress
   shelf: FontShelf
   ports: DeliveryPorts
+  /** Where there are no others known, none are asked. */
+  others?: OtherBooks
   ticker?: Ticker
 }

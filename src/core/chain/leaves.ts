@@ -1,3 +1,4 @@
+import type { Double } from '../activity'
 import { labels, shortName } from '../book'
 import { type InteriorStyle, lendersOf, type Lent, type Unmade, type UnmetAt } from '../pages'
 import { bindingRules, insideMargin, printRules, pts, roundPages } from '../trade'
@@ -34,6 +35,8 @@ export interface Leaves {
   borrowed: { from: string; characters: string[] }[]
   /** Runs that could not be made, and why. */
   unmade: Unmade[]
+  /** Runs that have something in common with other books. */
+  doubles: Double[]
   /** The least inside margin that the outlet asks at this count. */
   insideAsked: number
 }
@@ -66,6 +69,7 @@ export async function leavesOf(chain: Graph<PrintChain>): Promise<Leaves> {
     unmetAt: interior.unmetAt,
     lent: interior.lent,
     unmade: interior.unmade,
+    doubles: await chain.get('doubles'),
     borrowed: lendersOf(interior.borrowed),
     insideAsked: insideMargin(profile, spec.binding, counted),
     pages: interior.pages.map((p, i) => ({

@@ -1,3 +1,4 @@
+import { type Double, doublesAmong, type OtherBooks } from '../activity'
 import type { Edition } from '../book'
 import { check, type Finding } from '../check'
 import { type Cover, type CoverGround, drawCover, type Flat, flatFor, groundPage, sheetSize } from '../cover'
@@ -60,6 +61,8 @@ export interface PrintChain extends PrintInputs {
   /** The front of the cover as a picture of the height that the outlet takes. */
   front: PaintedPage
   money: PrintMoney
+  /** Runs that have something in common with other books. */
+  doubles: Double[]
   worked: Worked
   findings: Finding[]
   /** What the outlet would see if it were sent now. */
@@ -124,11 +127,27 @@ const findingsOf: Derive<PrintChain, 'findings'> = async get =>
       price: await get('price'),
       leastPrice: (await get('money')).leastPrice,
       finish: await get('finish'),
+      doubles: await get('doubles'),
     },
   })
 
+/** What the runs of a planned book ask is told to the other books, and asked of them. */
+const doublesWith =
+  (others: OtherBooks | undefined): Derive<PrintChain, 'doubles'> =>
+  async get => {
+    const { id, plan } = await get('text')
+    if (!plan || !others) return []
+    const { twins } = await get('interior')
+    const names = twins.flatMap(t => t.names)
+    await others.keep(id, names)
+    return doublesAmong(twins, await others.asking(id))
+  }
+
 /** The graph for a print edition at an outlet. */
-export function printChain(inputs: PrintInputs, { setter, runs, shelf, ports, ticker }: Tools): Graph<PrintChain> {
+export function printChain(
+  inputs: PrintInputs,
+  { setter, runs, shelf, ports, others, ticker }: Tools,
+): Graph<PrintChain> {
   return createGraph<PrintChain>(inputs, {
     interior: async (get, wanted) => {
       // Setting a long book stops as soon as what it is set from has changed; sections that are set stay set.
@@ -175,6 +194,7 @@ export function printChain(inputs: PrintInputs, { setter, runs, shelf, ports, ti
       const [profile, spec, { lowContent }] = [await get('profile'), await get('spec'), await get('draft')]
       return printMoney(profile, spec, await get('pages'), await get('price'), { lowContent })
     },
+    doubles: doublesWith(others),
     worked: async get =>
       workedPrint(await get('profile'), await get('spec'), {
         pages: await get('pages'),

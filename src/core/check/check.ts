@@ -24,7 +24,7 @@ import {
   safeZone,
   specification,
 } from './pageRules'
-import { answers, made } from './planRules'
+import { answers, doubles, made } from './planRules'
 import type { Subject } from './subject'
 
 /** All rules, in the order in which an author would mend. */
@@ -43,6 +43,7 @@ export const rules: Rule[] = [
   blanks,
   made,
   answers,
+  doubles,
   spine,
   coverSafe,
   coverFits,

@@ -70,3 +70,12 @@ export const made: Rule = s => {
     return run ? [{ rule: 'runs', severity: 'stop', place: placeOf(s, run), message, remedy: 'mend the run' }] : []
   })
 }
+
+/** Nothing that a run asks is asked by another of the author's books. */
+export const doubles: Rule = s =>
+  (s.print?.doubles ?? []).flatMap(({ run: id, pages, title }): Finding[] => {
+    const run = s.book.plan?.runs.find(r => r.id === id)
+    if (!run) return []
+    const message = `${pages === 1 ? 'One page' : `${pages} pages`} of “${runName(run)}” ${pages === 1 ? 'stands' : 'stand'} in “${title}” as well.`
+    return [{ rule: 'doubles', severity: 'remark', place: placeOf(s, run), message, remedy: 'take others' }]
+  })

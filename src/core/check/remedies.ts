@@ -34,6 +34,7 @@ export const remedies = {
   'change a paragraph or the leading': 'Lengthen or shorten a paragraph nearby, or change the leading.',
   'change a paragraph': 'Lengthen or shorten a paragraph nearby.',
   'mend the run': 'Its pages stay blank: choose other values in Pages, where what would help is said beside it.',
+  'take others': 'Take others in Pages: they come from another seed.',
   'choose the puzzles': 'Say in Pages which puzzles they answer, or remove them.',
   'give the answers room': 'Say in Pages how many answers stand on a page: the run then takes the pages it needs.',
   'add the answers': 'Add a run of answers in Pages, or leave it so on purpose.',

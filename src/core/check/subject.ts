@@ -1,3 +1,4 @@
+import type { Double } from '../activity'
 import type { Book } from '../book'
 import type { Cover, CoverGround } from '../cover'
 import type { EpubTrouble } from '../epub'
@@ -19,6 +20,8 @@ export interface Subject {
     price?: number
     leastPrice?: number
     finish?: string
+    /** Runs that have something in common with the author's other books. */
+    doubles?: Double[]
   }
   /** For ebooks. */
   ebook?: {

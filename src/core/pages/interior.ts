@@ -1,3 +1,4 @@
+import type { RunTwins } from '../activity'
 import { roles, roman, type Section, type SectionLabel, shortName } from '../book'
 import type { Book } from '../book'
 import type { PageMarks } from '../marks'
@@ -41,6 +42,8 @@ export interface Interior {
   borrowed: Required<Lack>[]
   /** Runs of the plan that could not be made: their pages are blank. */
   unmade: Unmade[]
+  /** What the runs of the plan ask. */
+  twins: RunTwins[]
   /** Where planned pages are still to go in; none where there is no plan, or they have. */
   inserts: Insert[]
   /** Index of the first page that is numbered 1, planned pages not counted. */
@@ -111,6 +114,7 @@ export class Setter {
       borrowed: lacks.flatMap(l => (l.from ? [{ ...l, from: l.from }] : [])),
       inserts: order.inserts,
       unmade: [],
+      twins: [],
       numbered: order.numbered,
       ...blockOf(layout),
     }

@@ -1,4 +1,4 @@
-import { kindOf, type RunPress, smallPrint } from '../activity'
+import { kindOf, type RunPress, type RunTwins, smallPrint } from '../activity'
 import type { Book, PagePlan, Run } from '../book'
 import { type Layer, LayerBuilder, type PageMarks, PathBuilder } from '../marks'
 import { Fault, type Ticker } from '../trade'
@@ -52,6 +52,7 @@ export async function withPlan(
 
   const pages: PageMarks[] = []
   const unmade: Unmade[] = []
+  const twins: RunTwins[] = []
   const runStarts = new Map<string, number>()
   const add = (run?: Run, layer?: Layer): void => {
     const label = String(pages.length - interior.numbered + 1)
@@ -71,6 +72,7 @@ export async function withPlan(
       if (run.pages) runStarts.set(`run:${run.id}`, pages.length)
       try {
         for (const layer of await runs.layersOf(run, { runs: plan.runs, room, language, ticker })) add(run, layer)
+        twins.push({ run: run.id, names: await runs.twinsOf(run, plan.runs, ticker) })
       } catch (e) {
         if (!(e instanceof Fault)) throw e
         // What keeps one run from being made keeps no other: its own pages stay blank, and that is found.
@@ -89,6 +91,7 @@ export async function withPlan(
     pages,
     inserts: [],
     unmade,
+    twins,
     starts: new Map(starts.sort((a, b) => a[1] - b[1])),
     unmetAt: interior.unmetAt.map(u => ({ ...u, page: moved(u.page) })),
     block: interior.pages.length ? interior.block : { x: inner, y: head, ...room },

@@ -1,9 +1,8 @@
 'use client'
 import { Button, Dropdown } from 'antd'
 import { useEffect, useState } from 'react'
-import { fitted, kindOf, newRun, runKinds, runName } from '@/core/activity'
+import { fitted, kindOf, newRun, runKinds } from '@/core/activity'
 import type { PagePlan, Section } from '@/core/book'
-import type { Remedy } from '@/core/trade'
 import { BookTop, NoBook } from '@/parts/BookTop'
 import { Sill, sillOf } from '@/parts/Sill'
 import { useCommit } from '@/parts/useCommit'
@@ -14,6 +13,7 @@ import { PlanSpread } from './PlanSpread'
 import type { ChangeRun } from './changeRun'
 import { RunSentence } from './RunSentence'
 import { RunTable, type SetPages } from './RunTable'
+import { RunTroubles } from './RunTroubles'
 import './pageplan.css'
 
 /** The page plan: the book's pages run by run, a balance of all of them, beside the spread. */
@@ -67,7 +67,7 @@ export function PagePlanRoom({ bookId }: { bookId: string }) {
                   drawing …
                 </p>
               )}
-              <RunTrouble bookId={bookId} view={view} />
+              <RunTroubles bookId={bookId} view={view} />
             </aside>
           </div>
         )}
@@ -78,39 +78,6 @@ export function PagePlanRoom({ bookId }: { bookId: string }) {
       />
     </>
   )
-}
-
-/** What keeps the plan from being drawn; or the runs that could not be made, and what would mend each where the press knows. */
-function RunTrouble({ bookId, view: { trouble, leaves, book } }: { bookId: string; view: OpenBook }) {
-  const commit = useCommit(bookId)
-  if (trouble)
-    return (
-      <p className="waiting" role="alert">
-        {trouble}
-      </p>
-    )
-  const mend = (id: string, values: Remedy['values']): void =>
-    void commit('Mend a run', r => ({
-      plan: {
-        ...r.plan!,
-        runs: r.plan!.runs.map(x => (x.id === id ? { ...x, params: { ...x.params, ...values } } : x)),
-      },
-    }))
-  return leaves?.unmade.map(({ run: id, message, remedy }) => {
-    const run = book?.plan?.runs.find(r => r.id === id)
-    return (
-      run && (
-        <p key={id} className="waiting" role="alert">
-          {runName(run)}: {message}{' '}
-          {remedy && (
-            <Button size="small" onClick={() => mend(id, remedy.values)}>
-              {remedy.says}
-            </Button>
-          )}
-        </p>
-      )
-    )
-  })
 }
 
 interface RunsProps {

@@ -1,4 +1,5 @@
 import * as Comlink from 'comlink'
+import { freshSeed } from '@/core/activity'
 import { type Leaves, leavesOf } from '@/core/chain'
 import {
   boxOn,
@@ -16,11 +17,14 @@ import {
   type TextPlace,
   wordAt,
 } from '@/core/pages'
-import { chainOf } from '../chains'
+import { chainOf, tools } from '../chains'
 import { draw, type Part } from '../draw'
 import { firstLook, shown } from '../firstLook'
 import { handed } from '../handing'
+import { bookOf } from '../openBooks'
 import { wantsOriginals, withOriginals, withPreviews } from '../pictureShelf'
+import { otherBooks } from '../storeReader'
+import { tellAndHear } from '../telling'
 import { chosenStyle, figuresIn, fitEdition, samplePage, type StyleFigures } from '../trials'
 
 const interiorOf = (bookId: string, editionId: string): Promise<Interior> => chainOf(bookId, editionId).get('interior')
@@ -76,6 +80,14 @@ export const pages = {
   ): Promise<TextPlace | undefined> {
     const place = placeAt(await interiorOf(bookId, editionId), index, x, y)
     return place && !place.section.startsWith('run:') ? place : undefined
+  },
+
+  /** A seed with which a run has nothing in common with the author's other books, or as little as can be. */
+  async freshSeed(bookId: string, runId: string): Promise<number | undefined> {
+    const runs = bookOf(bookId).book.plan?.runs ?? []
+    const run = runs.find(r => r.id === runId)
+    const elsewhere = await otherBooks.asking(bookId)
+    return run && freshSeed(run, { runs, press: tools.runs, elsewhere, ticker: tellAndHear })
   },
 
   /** Where the things that the style's notes rule stand on pages. */

@@ -1,0 +1,65 @@
+import type { Run } from '../book'
+import type { Ticker } from '../trade'
+import type { RunPress } from './runPress'
+
+/** What a run's pages ask, by names that twins share: no two kinds share one. */
+export interface RunTwins {
+  run: string
+  names: string[]
+}
+
+/** What the author's other books ask: no reader of two of them is to be given the same twice. */
+export interface OtherBooks {
+  /** Keeps what a book asks, in the place of what it asked before. */
+  keep(book: string, names: readonly string[]): Promise<void>
+  /** Titles of the other books by the names of what they ask. */
+  asking(book: string): Promise<ReadonlyMap<string, string>>
+}
+
+/** A run whose pages stand, so many of them, in another book as well. */
+export interface Double {
+  run: string
+  pages: number
+  title: string
+}
+
+/** The runs of a book that have something in common with others, each with the book it shares most with. */
+export function doublesAmong(runs: readonly RunTwins[], elsewhere: ReadonlyMap<string, string>): Double[] {
+  return runs.flatMap(({ run, names }) => {
+    const shared = new Map<string, number>()
+    for (const name of names) {
+      const title = elsewhere.get(name)
+      if (title !== undefined) shared.set(title, (shared.get(title) ?? 0) + 1)
+    }
+    const [most] = [...shared].sort((a, b) => b[1] - a[1])
+    return most ? [{ run, pages: most[1], title: most[0] }] : []
+  })
+}
+
+/** Seeds that are tried for a run. */
+const SEEDS = 6
+
+/** A seed with which a run shares nothing with other books, or as little as six seeds come to. */
+export async function freshSeed(
+  run: Run,
+  {
+    runs,
+    press,
+    elsewhere,
+    ticker,
+  }: { runs: readonly Run[]; press: RunPress; elsewhere: ReadonlyMap<string, string>; ticker?: Ticker },
+): Promise<number> {
+  let best = { seed: run.seed, shared: Infinity }
+  for (let i = 1; i <= SEEDS && best.shared; i++) {
+    const seed = (run.seed + i) >>> 0
+    const other = { ...run, seed }
+    const names = await press.twinsOf(
+      other,
+      runs.map(r => (r.id === run.id ? other : r)),
+      ticker,
+    )
+    const shared = names.filter(n => elsewhere.has(n)).length
+    if (shared < best.shared) best = { seed, shared }
+  }
+  return best.seed
+}
