@@ -251,3 +251,24 @@ test('a shape of one’s own: traced from a word and from a picture, another gri
   await expect(page.getByText('note.png is no picture that can be read.')).toBeVisible()
   await expect(page.getByRole('button', { name: 'disc.png' })).toBeVisible()
 })
+
+test('puzzles that another book has as well are found, and others are taken with a click', async ({ page }) => {
+  // Chance gives every run the same seed.
+  await page.addInitScript(() => {
+    const real = crypto.getRandomValues.bind(crypto)
+    crypto.getRandomValues = array =>
+      array instanceof Uint32Array && array.length === 1 ? array.fill(4711) : real(array)
+  })
+  await withWordSearch(page)
+  // They are drawn: what they ask is known now.
+  await expect(page.getByText('129 – 148')).toBeVisible({ timeout: 30_000 })
+  await page.goto('/book/hedgerow-and-hive/pages')
+  await page.getByRole('button', { name: 'Add a run' }).click({ timeout: 30_000 })
+  await page.getByRole('menuitem', { name: /^Word search:/ }).click()
+  const found = page.getByText(/^Word search: 20 of its pages stand in “The Small Apiary Logbook” as well/)
+  await expect(found).toBeVisible({ timeout: 30_000 })
+  await found.getByRole('button', { name: 'Take others' }).click({ timeout: 30_000 })
+  await expect(found).toHaveCount(0, { timeout: 30_000 })
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(found).toBeVisible({ timeout: 30_000 })
+})

@@ -6,8 +6,8 @@ import type { MadeRun, Room, RunKind } from './kind'
 import { referred } from './referred'
 import { kindOf } from './registry'
 
-/** The heading of a page, points. */
-const HEADING = { face: 'fraunces/bold', size: 13, height: 26 }
+/** The heading of a page: its size follows the width of the page's room, points; its height is twice that. */
+const HEADING = { face: 'fraunces/bold', ofWidth: 1 / 25, least: 13, most: 22 }
 
 /** A run's pages as they were drawn last: by page; one for all where they are alike. */
 type Drawn = Map<number, Layer>
@@ -115,10 +115,11 @@ export class RunPress {
     let top = 0
     if (run.heading?.words) {
       const { words, from } = run.heading
-      const style = await styleOf(HEADING.face, HEADING.size)
+      const size = Math.min(HEADING.most, Math.max(HEADING.least, Math.round(room.width * HEADING.ofWidth)))
+      const style = await styleOf(HEADING.face, size)
       const frag = style.frag(from === undefined ? words : `${words} ${from + index}`)
-      setFrag(out, frag, { x: Math.max(0, (room.width - frag.width) / 2), y: HEADING.size, place })
-      top = HEADING.height
+      setFrag(out, frag, { x: Math.max(0, (room.width - frag.width) / 2), y: size, place })
+      top = 2 * size
     }
     await kind.draw({ out, params: run.params, made, index, room, top, place, styleOf })
     return out.build()

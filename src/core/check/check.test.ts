@@ -247,6 +247,17 @@ describe('each rule finds its fault, with place, amount and remedy', () => {
     sound(found)
     expect(named(check(subject({}, { book: { ...book, plan: { runs } } })), 'runs')).toEqual([])
   })
+  test('doubles: what another book asks as well is said with its title, where the run begins', () => {
+    const runs = [{ id: 'p', kind: 'sudoku', pages: 9, seed: 1, params: { size: '9', band: 'easy' } }]
+    const set = { ...interior, starts: new Map([['run:p', 4]]) }
+    const withDoubles = (...doubles: { run: string; pages: number; title: string }[]): Finding[] =>
+      named(check(subject({ interior: set, doubles }, { book: { ...book, plan: { runs } } })), 'doubles')
+    expect(withDoubles()).toEqual([])
+    const found = withDoubles({ run: 'p', pages: 1, title: 'Moss' }, { run: 'gone', pages: 3, title: 'Fern' })
+    expect(found).toMatchObject([{ severity: 'remark', message: 'One page of “Sudoku” stands in “Moss” as well.' }])
+    expect(found[0]!.place).toMatchObject({ kind: 'page', page: 4 })
+    sound(found)
+  })
   test('overfull line, page ends, blank pages', () => {
     const bad = {
       ...interior,

@@ -12,16 +12,17 @@ interface AnswerValues {
   count: (typeof counts)[number]
 }
 
-/** Between answers, and the heading over each; points. */
-const GAP = 14
+/** Between answers, wider on a wide page, and the heading over each; points. */
+const gapOf = (width: number): number => Math.max(14, width * 0.045)
 const HEADING = { face: 'fraunces/bold', size: 9, height: 15 }
 
 /** How many answers stand beside each other and under each other: as it leaves each the most room. */
 function layOut(count: number, width: number, height: number, ratio: number): { across: number; down: number } {
+  const gap = gapOf(width)
   let best = { across: 1, down: count, side: 0 }
   for (let across = 1; across <= count; across++) {
     const down = Math.ceil(count / across)
-    const [w, h] = [(width - (across - 1) * GAP) / across, (height - (down - 1) * GAP) / down - HEADING.height]
+    const [w, h] = [(width - (across - 1) * gap) / across, (height - (down - 1) * gap) / down - HEADING.height]
     const side = Math.min(w, h * ratio)
     if (side > best.side) best = { across, down, side }
   }
@@ -57,11 +58,12 @@ export const answers = aKind<AnswerValues, MadeRun | undefined>({
     if (first >= other.run.pages) return
     const style = await styleOf(HEADING.face, HEADING.size)
     const { across, down } = layOut(count, room.width, room.height - top, await asked.ratio(other.made, first))
-    const width = (room.width - (across - 1) * GAP) / across
-    const height = (room.height - top - (down - 1) * GAP) / down
+    const gap = gapOf(room.width)
+    const width = (room.width - (across - 1) * gap) / across
+    const height = (room.height - top - (down - 1) * gap) / down
     for (let i = first; i < Math.min(first + count, other.run.pages); i++) {
       const [column, row] = [(i - first) % across, Math.floor((i - first) / across)]
-      const [x, y] = [column * (width + GAP), top + row * (height + GAP)]
+      const [x, y] = [column * (width + gap), top + row * (height + gap)]
       const frag = style.frag(headingOf(other.run, i))
       setFrag(out, frag, { x: x + Math.max(0, (width - frag.width) / 2), y: y + HEADING.size, place })
       const own = new LayerBuilder()
