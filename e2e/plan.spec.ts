@@ -256,8 +256,9 @@ test('puzzles that another book has as well are found, and others are taken with
   // Chance gives every run the same seed.
   await page.addInitScript(() => {
     const real = crypto.getRandomValues.bind(crypto)
-    crypto.getRandomValues = array =>
+    const same = (array: Uint8Array<ArrayBuffer> | Uint32Array<ArrayBuffer>) =>
       array instanceof Uint32Array && array.length === 1 ? array.fill(4711) : real(array)
+    crypto.getRandomValues = same as typeof crypto.getRandomValues
   })
   await withWordSearch(page)
   // They are drawn: what they ask is known now.

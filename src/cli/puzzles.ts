@@ -68,7 +68,11 @@ async function wordsOf(kind: PuzzleKind, file: string): Promise<object> {
 }
 
 function valueOf(key: string, control: PuzzleControl, said: string): unknown {
-  if (control.as === 'words') return { bank: said, text: '' }
+  if (control.as === 'words')
+    // Sayings of one's own come from a file; there is one bank of them.
+    return control.sayings && said !== 'sayings'
+      ? { bank: '', text: readFileSync(said, 'utf8') }
+      : { bank: said, text: '' }
   if (control.as === 'count') return whole(said, key, control.least, control.most)
   if (control.as === 'shape') return shapeIn(said)
   const choices = control.choices.map(c => c.value)

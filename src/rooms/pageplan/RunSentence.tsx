@@ -21,10 +21,14 @@ export function RunSentence({ plan, run, onChange }: { plan: PagePlan; run: Run;
   const kind = kindOf(run.kind)
   const controls = kind?.controls as Record<string, Control> | undefined
   const table = controls && Object.keys(controls).find(k => controls[k]!.as === 'columns')
-  const words = controls && Object.keys(controls).find(k => controls[k]!.as === 'words')
+  const sources = Object.keys(controls ?? {}).filter(k => controls![k]!.as === 'words')
   const shape = controls && Object.keys(controls).find(k => controls[k]!.as === 'shape')
   const set = (name: string, says: string, value: unknown, merge = true): Promise<boolean> =>
     onChange(`${says} of ${runName(run)}`, r => ({ params: { ...r.params, [name]: value } }), merge)
+
+  // A value that the kind has gained since stands as it is for a new run.
+  const sourceAt = (name: string): WordSource =>
+    (run.params[name] ?? (kind!.plain as Record<string, unknown>)[name]) as WordSource
 
   const value = (name: string): ReactNode => {
     const c = controls![name]!
@@ -42,7 +46,8 @@ export function RunSentence({ plan, run, onChange }: { plan: PagePlan; run: Run;
     if (c.as === 'words')
       return (
         <WordsValue
-          source={now as WordSource}
+          label={c.says}
+          source={sourceAt(name)}
           sayings={!!c.sayings}
           onChange={(v, merge) => set(name, c.says, v, merge)}
         />
@@ -70,13 +75,21 @@ export function RunSentence({ plan, run, onChange }: { plan: PagePlan; run: Run;
           }
         />
       )}
-      {words && (
-        <WordsOf
-          source={run.params[words] as WordSource}
-          minds={controls[words] as WordsMinded}
-          onChange={(source, merge) => set(words, 'Words', source, merge)}
-        />
-      )}
+      {sources.map((name, i) => {
+        const { says, ...minds } = controls![name] as Control & WordsMinded
+        const source = sourceAt(name)
+        // Of what comes beside the run's words only a list of the author's own is to be seen.
+        if (i && source.bank) return null
+        return (
+          <WordsOf
+            key={name}
+            label={says}
+            source={source}
+            minds={minds}
+            onChange={(next, merge) => set(name, says, next, merge)}
+          />
+        )
+      })}
       {shape && <ShapeOf run={run} grids={gridsOf(controls[shape] as ShapeControl, run)} onChange={onChange} />}
       <Heading run={run} onChange={onChange} />
       <Ground run={run} onChange={onChange} />

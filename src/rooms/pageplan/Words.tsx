@@ -1,7 +1,7 @@
 'use client'
 import { Button } from 'antd'
 import { useRef } from 'react'
-import { MOST_TEXT, type WordReport, type WordSource } from '@/core/words'
+import { linesOf, MOST_TEXT, type WordReport, type WordSource } from '@/core/words'
 import { listBooks } from '@/data/bookList'
 import { getBook } from '@/data/books'
 import { FilePick, type FilePicker } from '@/parts/FilePick'
@@ -20,7 +20,17 @@ const LOOK = 400
 type Take = (source: WordSource, merge: boolean) => Promise<boolean>
 
 /** Where the words of a run come from: a value of its sentence. */
-export function WordsValue({ source, sayings, onChange }: { source: WordSource; sayings: boolean; onChange: Take }) {
+export function WordsValue({
+  label,
+  source,
+  sayings,
+  onChange,
+}: {
+  label: string
+  source: WordSource
+  sayings: boolean
+  onChange: Take
+}) {
   const { answer: banks } = usePress(p => p.banks(), [])
   const choices = [
     { value: OWN, words: 'a list of my own' },
@@ -29,29 +39,54 @@ export function WordsValue({ source, sayings, onChange }: { source: WordSource; 
       : (banks ?? []).map(b => ({ value: b.id, words: `“${b.name}”` }))),
   ]
   const choose = (id: string): void => void onChange({ ...source, bank: id === OWN ? '' : id }, false)
-  return <ChoiceValue label="Words" value={source.bank || OWN} choices={choices} onChange={choose} />
+  return <ChoiceValue label={label} value={source.bank || OWN} choices={choices} onChange={choose} />
 }
 
 /** What a kind minds about its words: each wants a clue; none may stand inside another. */
 export interface WordsMinded {
   clued: boolean
+  sayings?: boolean
   apart?: boolean
 }
 
 /** What is to be known of a run's words, and the author's own list. */
-export function WordsOf({ source, minds, onChange }: { source: WordSource; minds: WordsMinded; onChange: Take }) {
+export function WordsOf({
+  label,
+  source,
+  minds,
+  onChange,
+}: {
+  label: string
+  source: WordSource
+  minds: WordsMinded
+  onChange: Take
+}) {
   return (
     <div className="words">
       <p>
-        <WordsSaid source={source} minds={minds} onChange={onChange} />
+        {minds.sayings && !source.bank ? (
+          sayingsSaid(linesOf(source.text).length)
+        ) : (
+          <WordsSaid source={source} minds={minds} onChange={onChange} />
+        )}
       </p>
-      {!source.bank && <OwnWords source={source} clued={minds.clued} onChange={onChange} />}
+      {!source.bank && <OwnWords label={label} source={source} minds={minds} onChange={onChange} />}
     </div>
   )
 }
 
 /** The author's own list: typed, brought in, begun with a sample, a bank or a book's own words. */
-function OwnWords({ source, clued, onChange }: { source: WordSource; clued: boolean; onChange: Take }) {
+function OwnWords({
+  label,
+  source,
+  minds: { clued, sayings = false },
+  onChange,
+}: {
+  label: string
+  source: WordSource
+  minds: WordsMinded
+  onChange: Take
+}) {
   const say = useSay()
   const pick = useRef<FilePicker>(null)
   const { answer: books } = useAnswer(() => listBooks(), [])
@@ -73,8 +108,8 @@ function OwnWords({ source, clued, onChange }: { source: WordSource; clued: bool
   return (
     <>
       <StoredTextArea
-        aria-label="List of words"
-        placeholder={clued ? 'bollard: Post that takes a rope' : 'a word a line; # begins a list'}
+        aria-label={`List of ${label.toLowerCase()}`}
+        placeholder={example(clued, sayings)}
         autoSize={{ minRows: 4, maxRows: 14 }}
         maxLength={MOST_TEXT}
         value={source.text}
@@ -82,13 +117,20 @@ function OwnWords({ source, clued, onChange }: { source: WordSource; clued: bool
       />
       <p className="ways">
         <Button size="small" onClick={() => pick.current?.open()}>
-          Bring in a table or text
+          {sayings ? 'Bring in a text' : 'Bring in a table or text'}
         </Button>
-        <Button size="small" onClick={() => void press().wordSample(clued).then(add, say.failed)}>
-          Add a sample
-        </Button>
-        <FilePick ref={pick} label="List of words from a file" accept=".csv,.tsv,.txt,text/*" onPick={bring} />
-        {others.length > 0 && (
+        {!sayings && (
+          <Button size="small" onClick={() => void press().wordSample(clued).then(add, say.failed)}>
+            Add a sample
+          </Button>
+        )}
+        <FilePick
+          ref={pick}
+          label={`List of ${label.toLowerCase()} from a file`}
+          accept=".csv,.tsv,.txt,text/*"
+          onPick={bring}
+        />
+        {!sayings && others.length > 0 && (
           <span>
             Add the words that make{' '}
             <ChoiceValue
@@ -104,6 +146,14 @@ function OwnWords({ source, clued, onChange }: { source: WordSource; clued: bool
     </>
   )
 }
+
+const sayingsSaid = (lines: number): string =>
+  lines
+    ? `${lines === 1 ? 'One saying' : `${lines} sayings, one a puzzle, in their order`}.`
+    : 'No sayings yet: a line each is enough.'
+
+const example = (clued: boolean, sayings: boolean): string =>
+  sayings ? 'a saying a line' : clued ? 'bollard: Post that takes a rope' : 'a word a line; # begins a list'
 
 /** How many words there are, and what is to be minded before a puzzle is made of them. */
 function WordsSaid({ source, minds, onChange }: { source: WordSource; minds: WordsMinded; onChange: Take }) {

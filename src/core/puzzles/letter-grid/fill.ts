@@ -16,7 +16,7 @@ export interface Filling {
 
 /**
  * Fills the cells that no word has. Along no line, in no direction, stands then a word that offends, nor one of the list a second
- * time, but for what lies within a single word of the list. Nothing where that does not come about.
+ * time, but for what lies within a single word of the list, or of the message as it is read. Nothing where that does not come about.
  */
 export function fill(
   bed: Bed,
@@ -31,11 +31,17 @@ export function fill(
   free.forEach((at, i) => (full[at] = said[i] ?? draw()))
   const changeable = new Uint8Array(full.length)
   for (const at of free.slice(said.length)) changeable[at] = 1
+  const order = new Map(free.slice(0, said.length).map((at, i) => [at, i]))
+  /** A piece of the message as it is read, on or back: what it says was looked over by itself. */
+  const isSaid = (line: readonly number[]): boolean => {
+    const places = line.map(at => order.get(at) ?? NaN)
+    return [1, -1].some(step => places.every((p, i) => p === places[0]! + i * step))
+  }
   const watch = new Watch(bed, placed)
   watch.take(full, full.keys())
   let changed: number[] | undefined
   for (let turn = 0; turn < TURNS; turn++) {
-    const wrong = watch.spelled(changed)
+    const wrong = watch.spelled(changed).filter(line => !isSaid(line))
     if (!wrong.length) return full
     changed = []
     for (const line of wrong) {

@@ -1,6 +1,7 @@
 import { fields } from '../../trade'
 import { type LetterGrid, marked, markedChoices } from '../letter-grid/grid'
 import { emptyShape, outlineChoices, ownSchema } from '../../silhouettes'
+import { sourceSchema } from '../../words'
 import { bandControl, bandField, gridControls, gridFields } from '../plainValues'
 import { aPuzzle } from '../puzzle'
 import { wordControls, wordFields } from '../wordValues'
@@ -25,6 +26,7 @@ export const wordSearch = aPuzzle<WordSearchValues, LetterGrid>({
       side: one('inside', 'outside').required(),
       hollow: optional(one(...hollows)),
       message: one('none', 'saying').required(),
+      sayings: optional(sourceSchema()),
       band: bandField(),
       marked: one(...marked).required(),
     }) as never,
@@ -42,11 +44,12 @@ export const wordSearch = aPuzzle<WordSearchValues, LetterGrid>({
     side: 'inside',
     hollow: 'none',
     message: 'none',
+    sayings: { bank: 'sayings', text: '' },
     band: 'middling',
     marked: 'tone',
   },
   sentence:
-    '{count} words of {words}, {deal}, in grids of {cols} by {rows} letters {size}, {hollow}, {side} {outline}{own}. They read {directions}, {overlap} in a hundred of their letters crossed, {band} to find. The letters left over {message}. Answers have {marked}.',
+    '{count} words of {words}, {deal}, in grids of {cols} by {rows} letters {size}, {hollow}, {side} {outline}{own}. They read {directions}, {overlap} in a hundred of their letters crossed, {band} to find. The letters left over {message}; what is said comes from {sayings}. Answers have {marked}.',
   controls: {
     ...wordControls(3, 80),
     words: { as: 'words', says: 'Words', clued: false, apart: true },
@@ -106,6 +109,7 @@ export const wordSearch = aPuzzle<WordSearchValues, LetterGrid>({
         { value: 'saying', words: 'begin with a saying' },
       ],
     },
+    sayings: { as: 'words', says: 'Sayings', clued: false, sayings: true },
     band: bandControl,
     marked: { as: 'choice', says: 'Marks of an answer', choices: markedChoices },
   },

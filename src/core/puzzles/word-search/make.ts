@@ -1,22 +1,15 @@
-import { Fault, once, seeded, seedOf, shuffled } from '../../trade'
-import { type DealtWord, dealt, gridLetters, listsOf, offences, sayings } from '../../words'
-import {
-  type Bed,
-  type CellBox,
-  type Direction,
-  directions,
-  type Hollow,
-  type LetterGrid,
-  wholeBed,
-} from '../letter-grid/grid'
+import { Fault, seeded } from '../../trade'
+import { type DealtWord, dealt, listsOf } from '../../words'
+import { type Bed, type CellBox, type Direction, directions, type LetterGrid, wholeBed } from '../letter-grid/grid'
 import { fill } from '../letter-grid/fill'
 import { largestBox, ringOf, squarely } from '../letter-grid/hollow'
 import { type Laid, lay } from '../letter-grid/lay'
 import { measure, mixes, reaches } from '../letter-grid/measure'
 import { pool } from '../letter-grid/pool'
 import type { Candidate, InRun } from '../puzzle'
-import { cellsIn, likeness, OWN, type Silhouette, silhouetteFor, silhouettes } from '../../silhouettes'
+import { cellsIn, likeness, OWN, type Silhouette, silhouetteFor } from '../../silhouettes'
 import { nameOfCells } from '../turns'
+import { held, messageFor } from './sayings'
 import { MOST, type WordSearchValues } from './values'
 
 /** Layings that are tried before it is said that a word has no place. */
@@ -45,7 +38,7 @@ export function make(values: WordSearchValues, seed: number, at: InRun): Candida
     chance,
   })
   const free = bed.open.filter((open, cell) => open && laid.letters[cell] === '').length
-  const message = values.message === 'saying' ? sayingFor(free, at, chance) : undefined
+  const message = values.message === 'saying' ? messageFor(free, values, at, chance) : undefined
   const letters = fill(bed, laid, { pool: pool(words, values.band), message: message?.letters ?? '', chance })
   if (!letters) return undefined
   const difficulty = measure(bed, laid.placed, letters)
@@ -157,13 +150,6 @@ function hollowed(bed: Bed, values: WordSearchValues, letters: number): { bed: B
   return box && Math.min(box.rows, box.cols) >= WITHIN ? { bed: ring, box } : { bed }
 }
 
-/** What stands in the hollow of a puzzle: another in each of a run, as far as they go. */
-function held({ hollow }: WordSearchValues, { index, run }: InRun): Hollow['holds'] {
-  const order = <T>(all: readonly T[]): T => shuffled([...all], seeded(seedOf(`hollows/${run}`)))[index % all.length]!
-  if (hollow === 'saying') return { saying: order(sayings) }
-  return hollow === 'silhouette' ? { silhouette: order(silhouettes()).id } : undefined
-}
-
 /** Which words, and what would help: a grid that was tried and takes them. */
 function noPlace(
   homeless: readonly string[],
@@ -182,28 +168,4 @@ function noPlace(
       ? { says: `Make it ${cols + more} by ${rows + more}`, values: { rows: rows + more, cols: cols + more } }
       : undefined,
   )
-}
-
-/** Sayings none of whose letters, read on or back, spell a word that offends: their lines stand in the grid as they are. */
-const clean = once(() => {
-  const bad = offences()
-  return sayings
-    .map(words => ({ words, letters: gridLetters(words) }))
-    .filter(({ letters }) => !bad.some(b => letters.includes(b) || letters.includes(backwards(b))))
-})
-/** Of so many in turn the one is taken that leaves the least over. */
-const FEW = 8
-
-/** A saying for the letters left over; others for other puzzles of the run, as far as they go. */
-function sayingFor(free: number, { index, run }: InRun, chance: () => number): { words: string; letters: string } {
-  const fits = shuffled([...clean()], seeded(seedOf(`sayings/${run}`))).filter(s => s.letters.length <= free)
-  if (!fits.length)
-    throw new Fault(
-      'message',
-      `Only ${free} letters are left over, too few for a saying: take fewer words or a larger grid.`,
-    )
-  const few = Array.from({ length: Math.min(FEW, fits.length) }, (_, i) => fits[(index * FEW + i) % fits.length]!)
-  few.sort((a, b) => b.letters.length - a.letters.length)
-  // Where the first makes no grid, another try may take the second.
-  return few[Math.floor(chance() ** 3 * few.length)]!
 }

@@ -28,6 +28,8 @@ export interface WordSearchValues {
   /** What is closed in the middle: nothing where it is not said. */
   hollow?: (typeof hollows)[number] | undefined
   message: 'none' | 'saying'
+  /** Where the sayings of hollows and messages come from; those that ship where it is not said. */
+  sayings?: WordSource | undefined
   band: Band
   marked: Marked
 }

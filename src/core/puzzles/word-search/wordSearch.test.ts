@@ -236,6 +236,26 @@ test('hollow: a ring of letters around a box in which nothing stands but what is
     }
 })
 
+test('sayings of one’s own: a line for each puzzle, in their order, in the hollow, among the letters, or in both', async () => {
+  const lines = ['The hive is quiet.', 'Nobody asked the drone.', 'Honey keeps.', 'Ask the queen.']
+  const sayings = { bank: '', text: lines.join('\n') }
+  const grid = { rows: 22, cols: 22, count: 10, size: 'grown', side: 'inside' }
+  const held = (await made({ ...grid, hollow: 'saying', sayings }, 5)).map(p => p.hollow!.holds)
+  expect(held).toEqual([...lines, lines[0]].map(saying => ({ saying })))
+  const messages = await made({ message: 'saying', sayings }, 4)
+  expect(messages.map(p => p.message!.words)).toEqual(lines)
+  const both = await made({ ...grid, hollow: 'saying', message: 'saying', sayings }, 2)
+  expect(both.flatMap(p => [(p.hollow!.holds as { saying: string }).saying, p.message!.words])).toEqual(lines)
+})
+
+test.each([
+  ['', 'no sayings of your own yet'],
+  ['It goes on and on. '.repeat(40), 'are left over'],
+  ['It is best with cress, hit or miss', 'offends'],
+])('a saying that cannot stand is not left out in silence: %#', async (text, why) => {
+  await expect(made({ message: 'saying', sayings: { bank: '', text } }, 1)).rejects.toThrow(why)
+})
+
 test('around a silhouette the silhouette itself is the hollow', async () => {
   const [puzzle] = await made({ hollow: 'saying', outline: 'heart', side: 'outside', rows: 25, cols: 25 }, 1)
   const [bare] = await made({ hollow: 'none', outline: 'heart', side: 'outside', rows: 25, cols: 25 }, 1)
