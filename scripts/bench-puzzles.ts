@@ -30,9 +30,9 @@ const wanted: { name: string; kind: string; params: object; count: number; budge
   { name: 'sudoku 9, middling', kind: 'sudoku', params: { size: '9', band: 'middling' }, count: 500, budgetMs: 3000 },
   { name: 'sudoku 9, stubborn', kind: 'sudoku', params: { size: '9', band: 'stubborn' }, count: 100, budgetMs: 5000 },
   {
-    name: 'mazes of 40 by 29',
+    name: 'mazes of 40 by 40',
     kind: 'maze',
-    params: { size: 'large', ends: 'long', band: 'middling' },
+    params: { size: 'square', ends: 'long', band: 'middling' },
     count: 500,
     budgetMs: 1000,
   },

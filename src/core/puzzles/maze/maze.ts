@@ -12,4 +12,4 @@ export interface Maze {
 }
 
 /** Rows, then columns; a circle is as wide as so many columns. */
-export const sizes = { small: [16, 12], medium: [26, 19], large: [40, 29] } as const
+export const sizes = { small: [16, 12], medium: [26, 19], large: [40, 29], square: [40, 40] } as const
