@@ -16,6 +16,7 @@ export function PageCanvas({
   height,
   part,
   scale,
+  small = false,
   early,
   label,
 }: {
@@ -27,6 +28,7 @@ export function PageCanvas({
   height: number
   part?: Part
   scale: number
+  /** So small that its fine lines would be lost: they are kept to be seen. */ small?: boolean
   early?: ImageBitmap
   label: string
 }) {
@@ -38,10 +40,10 @@ export function PageCanvas({
     async press => {
       const ratio = Math.min(3, window.devicePixelRatio || 1)
       const asked = { x, y, width: wide, height: high }
-      const bitmap = await press.paint(bookId, editionId, index, scale * ratio, asked)
+      const bitmap = await press.paint(bookId, editionId, index, scale * ratio, { part: asked, small })
       return bitmap && { bitmap, shown: { key, part: asked } }
     },
-    [bookId, editionId, index, scale, x, y, wide, high, key],
+    [bookId, editionId, index, scale, small, x, y, wide, high, key],
   )
   // A bitmap is shown once: it is empty afterwards.
   useLayoutEffect(() => {

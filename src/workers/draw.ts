@@ -16,13 +16,39 @@ export const withBleed = ({ width, height, bleed }: PageMarks): Part => ({
   height: height + bleed.top + bleed.bottom,
 })
 
+/** A screen's notion of paper. */
+const PAPER = '#fffefb'
+const PAPER_RGB = [0xff, 0xfe, 0xfb] as const
+/** A page to be shown small is drawn so many times larger, what is fine made so much darker, and then made small: as it is it would fade away. */
+const LARGER = 4
+const GAIN = 10
+
+/** A page painted so small that its hairlines would be lost, with a gain that keeps them to be seen. */
+export function drawSmall(page: PageMarks, scale: number, pictures: Pictures, part?: Part): OffscreenCanvas {
+  const large = draw(page, scale * LARGER, pictures, part)
+  const ctx = large.getContext('2d')!
+  const image = ctx.getImageData(0, 0, large.width, large.height)
+  const curves = PAPER_RGB.map(paper => Uint8Array.from({ length: 256 }, (_, v) => gained(v, paper)))
+  for (let i = 0; i < image.data.length; i += 4)
+    for (let c = 0; c < 3; c++) image.data[i + c] = curves[c]![image.data[i + c]!]!
+  ctx.putImageData(image, 0, 0)
+  const small = new OffscreenCanvas(Math.ceil(large.width / LARGER), Math.ceil(large.height / LARGER))
+  const to = small.getContext('2d')!
+  to.imageSmoothingQuality = 'high'
+  to.drawImage(large, 0, 0, small.width, small.height)
+  return small
+}
+
+/** Paper and black stay as they are; what is a little darker than paper becomes more so. */
+export const gained = (value: number, paper: number): number => Math.round(paper * Math.min(1, value / paper) ** GAIN)
+
 /** A page, or a part of it, painted at `scale` pixels a point. `paper` is a screen's notion of cream, unless said otherwise. */
 export function draw(
   page: PageMarks,
   scale: number,
   pictures: Pictures,
   part: Part = { x: 0, y: 0, width: page.width, height: page.height },
-  paper = '#fffefb',
+  paper = PAPER,
 ): OffscreenCanvas {
   const canvas = new OffscreenCanvas(
     Math.max(1, Math.round(part.width * scale)),

@@ -1,4 +1,5 @@
 export { fitted, pagesAsked, referred } from './referred'
+export { type Band, bandsOf, partId } from './bands'
 export { evenly } from './evenly'
 export type { Control, DrawnPage, Room, RunKind } from './kind'
 export type { LogColumn } from './kinds/log'

@@ -161,6 +161,7 @@ const planSchema = () =>
       }),
     ),
     folios: one('none', 'outside', 'centre'),
+    wished: whole(1, MOST_PLANNED),
     runs: list(runSchema(), 500)
       .required()
       .test(

@@ -5,6 +5,8 @@ export interface PagePlan {
   margins?: PlanMargins
   /** Where a page's number is printed, in the foot margin. */
   folios?: 'none' | 'outside' | 'centre'
+  /** Pages that the whole book is to have; as many as it takes where it is not said. */
+  wished?: number | undefined
 }
 
 export interface PlanMargins {

@@ -1,37 +1,35 @@
 'use client'
 import { Button, Dropdown } from 'antd'
-import { useEffect, useState } from 'react'
-import { fitted, kindOf, newRun, runKinds } from '@/core/activity'
+import { useState } from 'react'
+import { bandsOf, fitted, kindOf, newRun, planOrder, runKinds } from '@/core/activity'
 import type { PagePlan, Section } from '@/core/book'
 import { BookTop, NoBook } from '@/parts/BookTop'
 import { Sill, sillOf } from '@/parts/Sill'
 import { useCommit } from '@/parts/useCommit'
 import { type OpenBook, useOpenBook } from '@/parts/openBook'
 import { WriterOnly } from '@/parts/WriterOnly'
-import { PlanSentence } from './PlanSentence'
-import { PlanSpread } from './PlanSpread'
+import { Flatplan } from './Flatplan'
+import { type ChangePlan, PlanSentence } from './PlanSentence'
 import type { ChangeRun } from './changeRun'
 import { RunSentence } from './RunSentence'
+import { RunSpecimen } from './RunSpecimen'
 import { RunTable, type SetPages } from './RunTable'
 import { RunTroubles } from './RunTroubles'
 import './pageplan.css'
 
-/** The page plan: the book's pages run by run, a balance of all of them, beside the spread. */
+/** The page plan: a balance of all pages beside the whole book as a flatplan; a run that is opened as a specimen, said in sentences. */
 export function PagePlanRoom({ bookId }: { bookId: string }) {
   const view = useOpenBook(bookId, { leaves: true, print: true })
-  const { book, edition, leaves, figures, version } = view
+  const { book, leaves, figures } = view
   const [chosen, setChosen] = useState<string>()
   const [at, setAt] = useState<number>()
-  useEffect(() => setAt(undefined), [chosen])
-
+  const choose = (id: string | undefined, left?: number): void => {
+    setChosen(id)
+    setAt(left)
+  }
   if (view.missing) return <NoBook />
   const plan: PagePlan = book?.plan ?? { runs: [] }
-  const run = plan.runs.find(r => r.id === chosen) ?? plan.runs[0]
   const starts = new Map(leaves?.pages.flatMap((p, i) => (p.section === undefined ? [] : [[p.section, i] as const])))
-  const start = (run && starts.get(`run:${run.id}`)) ?? 0
-  // The first view is a spread inside the run where there is one: both sides of a leaf are seen.
-  const shown = run && run.pages > 2 ? start + 2 : start
-  const left = at ?? (shown % 2 === 0 ? shown - 1 : shown)
   return (
     <>
       <main id="room" className="room pageplan">
@@ -44,29 +42,15 @@ export function PagePlanRoom({ bookId }: { bookId: string }) {
                   view={view}
                   bookId={bookId}
                   plan={plan}
-                  chosen={run?.id}
+                  chosen={chosen}
                   sections={book.sections}
                   set={{ labels: leaves?.pages.map(p => p.label) ?? [], starts }}
-                  onChoose={setChosen}
+                  onChoose={choose}
                 />
               </WriterOnly>
             </section>
-            <aside aria-label="The spread">
-              {leaves && run && edition && (
-                <PlanSpread
-                  bookId={bookId}
-                  edition={edition}
-                  leaves={leaves}
-                  version={version}
-                  left={left}
-                  onTurn={setAt}
-                />
-              )}
-              {!leaves && !view.trouble && (
-                <p className="waiting" role="status">
-                  drawing …
-                </p>
-              )}
+            <aside aria-label={chosen === undefined ? 'The whole book' : 'The spread'}>
+              <Shown {...{ bookId, view, plan, starts, chosen, at }} sections={book.sections} onChoose={choose} />
               <RunTroubles bookId={bookId} view={view} />
             </aside>
           </div>
@@ -80,6 +64,74 @@ export function PagePlanRoom({ bookId }: { bookId: string }) {
   )
 }
 
+interface ShownProps {
+  bookId: string
+  view: OpenBook
+  plan: PagePlan
+  sections: Section[]
+  starts: Map<string, number>
+  chosen: string | undefined
+  at: number | undefined
+  onChoose: (id: string | undefined, left?: number) => void
+}
+
+/** The flatplan, or the run that is opened. */
+function Shown({ bookId, view, plan, sections, starts, chosen, at, onChoose }: ShownProps) {
+  const { edition, leaves, version } = view
+  const changeRun = useRunChange(bookId)
+  if (!leaves || !edition)
+    return view.trouble ? null : (
+      <p className="waiting" role="status">
+        drawing …
+      </p>
+    )
+  const bands = bandsOf(planOrder(plan, sections), starts, leaves.pages.length)
+  const run = plan.runs.find(r => r.id === chosen)
+  if (!run)
+    return (
+      <Flatplan
+        bookId={bookId}
+        editionId={edition.id}
+        leaves={leaves}
+        version={version}
+        bands={bands}
+        onOpen={({ of }, left) => typeof of === 'object' && 'run' in of && onChoose(of.run.id, left)}
+      />
+    )
+  const band = bands.find(({ of }) => typeof of === 'object' && 'run' in of && of.run.id === run.id)
+  // The first view is a spread inside the run where there is one: both sides of a leaf are seen.
+  const first = (band?.from ?? 0) + (run.pages > 2 ? 2 : 0)
+  return (
+    <RunSpecimen
+      bookId={bookId}
+      edition={edition}
+      leaves={leaves}
+      version={version}
+      run={run}
+      band={band}
+      left={at ?? (first % 2 === 0 ? first - 1 : first)}
+      onTurn={left => onChoose(run.id, left)}
+      onClose={() => onChoose(undefined)}
+    >
+      <WriterOnly bookId={bookId}>
+        <RunSentence key={run.id} plan={plan} run={run} onChange={changeRun(run.id)} />
+      </WriterOnly>
+    </RunSpecimen>
+  )
+}
+
+function usePlanChange(bookId: string): ChangePlan {
+  const commit = useCommit(bookId)
+  return (label, next, merge = false) => commit(label, r => ({ plan: fitted(next(r.plan ?? { runs: [] })) }), merge)
+}
+
+function useRunChange(bookId: string): (id: string) => ChangeRun {
+  const change = usePlanChange(bookId)
+  return id =>
+    (label, next, merge = false) =>
+      change(label, p => ({ ...p, runs: p.runs.map(x => (x.id === id ? { ...x, ...next(x) } : x)) }), merge)
+}
+
 interface RunsProps {
   view: OpenBook
   bookId: string
@@ -91,20 +143,14 @@ interface RunsProps {
 }
 
 function Runs({ view, bookId, plan, chosen, sections, set, onChoose }: RunsProps) {
-  const commit = useCommit(bookId)
-  const change = (label: string, next: (p: PagePlan) => PagePlan, merge = false): Promise<boolean> =>
-    commit(label, r => ({ plan: fitted(next(r.plan ?? { runs: [] })) }), merge)
-  const changeRun =
-    (id: string): ChangeRun =>
-    (label, next, merge = false) =>
-      change(label, p => ({ ...p, runs: p.runs.map(x => (x.id === id ? { ...x, ...next(x) } : x)) }), merge)
+  const change = usePlanChange(bookId)
+  const changeRun = useRunChange(bookId)
   const add = (id: string): void => {
     const kind = kindOf(id)!
     const fresh = newRun(plan, kind, crypto.getRandomValues(new Uint32Array(1))[0]!)
     void change(`Add ${kind.name.toLowerCase()} pages`, p => ({ ...p, runs: [...p.runs, fresh] }))
     onChoose(fresh.id)
   }
-  const run = plan.runs.find(r => r.id === chosen)
   return (
     <>
       <RunTable
@@ -135,8 +181,7 @@ function Runs({ view, bookId, plan, chosen, sections, set, onChoose }: RunsProps
           adds them up, and spine, cover, cost and price follow.
         </p>
       )}
-      {run && <RunSentence key={run.id} plan={plan} run={run} onChange={changeRun(run.id)} />}
-      {plan.runs.length > 0 && <PlanSentence plan={plan} onChange={change} />}
+      {plan.runs.length > 0 && <PlanSentence plan={plan} total={set.labels.length} onChange={change} />}
     </>
   )
 }

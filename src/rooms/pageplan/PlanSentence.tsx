@@ -12,19 +12,59 @@ const folioWords = [
   { value: 'centre', words: 'stand in the middle of the foot' },
 ]
 
+export type ChangePlan = (label: string, next: (p: PagePlan) => PagePlan, merge?: boolean) => Promise<boolean>
+
+const COUNT = { factor: 1, step: 2, digits: 0, unit: '' }
+const MOST_PAGES = 2000
+
+/** How many pages the book is to have, and what that leaves. */
+function Wished({ plan: { wished }, total, onChange }: { plan: PagePlan; total: number; onChange: ChangePlan }) {
+  const set = (now: number | undefined): void =>
+    void onChange('Pages wished for', ({ wished: _was, ...p }) => (now === undefined ? p : { ...p, wished: now }), true)
+  const left = (wished ?? total) - total
+  const pages = (n: number): string => (n === 1 ? 'one page' : `${n} pages`)
+  return (
+    <p className="wished">
+      It has{' '}
+      <ChoiceValue
+        label="Length of the book"
+        value={wished === undefined ? 'any' : 'wished'}
+        choices={[
+          { value: 'any', words: 'as many pages as it takes' },
+          { value: 'wished', words: 'a number of pages' },
+        ]}
+        onChange={v => set(v === 'wished' ? total : undefined)}
+      />
+      {wished !== undefined && (
+        <>
+          {', '}
+          <NumberValue
+            label="Pages wished for"
+            value={wished}
+            least={1}
+            most={MOST_PAGES}
+            form={COUNT}
+            onChange={set}
+          />
+          :{' '}
+          <b className={left < 0 ? 'over' : undefined}>
+            {left > 0 ? `${pages(left)} left` : left < 0 ? `${pages(-left)} too many` : 'all of them planned'}
+          </b>
+        </>
+      )}
+      .
+    </p>
+  )
+}
+
 /** What holds for all planned pages. */
-export function PlanSentence({
-  plan,
-  onChange,
-}: {
-  plan: PagePlan
-  onChange: (label: string, next: (p: PagePlan) => PagePlan, merge?: boolean) => Promise<boolean>
-}) {
+export function PlanSentence({ plan, total, onChange }: { plan: PagePlan; total: number; onChange: ChangePlan }) {
   const { factor, ...field } = lengthField(0.05)
   const marginsOf = (p: PagePlan): PlanMargins =>
     p.margins ?? { head: PLAIN_MARGIN, foot: PLAIN_MARGIN, inside: PLAIN_MARGIN, outside: PLAIN_MARGIN }
   return (
     <section className="note" aria-label="What holds for all pages">
+      <Wished plan={plan} total={total} onChange={onChange} />
       <h2>All pages</h2>
       <p>
         <Sentence

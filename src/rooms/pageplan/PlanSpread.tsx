@@ -5,8 +5,9 @@ import type { Leaves } from '@/core/chain'
 import { formatTrim } from '@/core/trade'
 import { PageCanvas } from '@/parts/PageCanvas'
 
-/** Room that a spread may take on the screen, pixels. */
-const MOST = { width: 560, height: 470 }
+/** Kept free beside a spread, and under it for its caption; the least that it is drawn in; pixels. */
+const FREE = { width: 36, height: 64 }
+const LEAST = 240
 
 /** Two facing pages, true to the press. `left`: the index of the left one, −1 before the first page. */
 export function PlanSpread({
@@ -15,6 +16,7 @@ export function PlanSpread({
   leaves,
   version,
   left,
+  room,
   onTurn,
 }: {
   bookId: string
@@ -22,10 +24,15 @@ export function PlanSpread({
   leaves: Leaves
   version: number
   left: number
+  /** Where it is shown, pixels. */
+  room: { width: number; height: number }
   onTurn: (left: number) => void
 }) {
   const total = leaves.pages.length
-  const scale = Math.min(MOST.width / (2 * leaves.width), MOST.height / leaves.height)
+  const scale = Math.min(
+    Math.max(LEAST, room.width - FREE.width) / (2 * leaves.width),
+    Math.max(LEAST, room.height - FREE.height) / leaves.height,
+  )
   const labels = [left, left + 1].flatMap(p => leaves.pages[p]?.label ?? [])
   return (
     <>

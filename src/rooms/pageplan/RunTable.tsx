@@ -19,7 +19,7 @@ import {
 import { CSS } from '@dnd-kit/utilities'
 import { Button } from 'antd'
 import Link from 'next/link'
-import { kindOf, planOrder, type PlanPart, runName, runsInOrder } from '@/core/activity'
+import { type Band, bandsOf, kindOf, partId, planOrder, type PlanPart, runName, runsInOrder } from '@/core/activity'
 import { type PagePlan, roles, type Run, type Section } from '@/core/book'
 import { NumberValue } from '@/parts/Sentence'
 import type { ChangeRun } from './changeRun'
@@ -57,14 +57,15 @@ export function RunTable(props: RunTableProps) {
     if (!over || active.id === over.id) return
     onChange('Move a run', p => {
       const now = planOrder(p, sections)
-      const at = (id: unknown): number => now.findIndex(part => idOf(part) === id)
+      const at = (id: unknown): number => now.findIndex(part => partId(part) === id)
       return { ...p, runs: runsInOrder(arrayMove(now, at(active.id), at(over.id))) }
     })
   }
-  const labelsOf = labelling(set)
+  const bands = bandsOf(order, set.starts, set.labels.length)
+  const labelsIn = (is: (of: Band['of']) => boolean): string[] =>
+    bands.filter(b => is(b.of)).flatMap(b => set.labels.slice(b.from, b.to))
+  const labelsOf = (part: PlanPart): string[] => labelsIn(of => typeof of === 'object' && partId(of) === partId(part))
   const front = sections.filter(s => s.part === 'front')
-  const begins = Math.min(set.labels.length, ...order.flatMap(part => startOf(set, part) ?? []))
-  const counted = order.reduce((n, part) => n + ('run' in part ? part.run.pages : labelsOf(part).length), begins)
   return (
     <table>
       <thead>
@@ -77,7 +78,7 @@ export function RunTable(props: RunTableProps) {
         </tr>
       </thead>
       <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={dropped}>
-        <SortableContext items={order.map(idOf)} strategy={verticalListSortingStrategy} disabled={readOnly}>
+        <SortableContext items={order.map(partId)} strategy={verticalListSortingStrategy} disabled={readOnly}>
           <tbody>
             <tr className="fixed">
               <td />
@@ -87,7 +88,7 @@ export function RunTable(props: RunTableProps) {
                 </Link>{' '}
                 <em>{front.map(s => roles[s.role].name.toLowerCase()).join(', ') || 'none yet: write some'}</em>
               </td>
-              <Labels labels={set.labels.slice(0, begins)} />
+              <Labels labels={labelsIn(of => of === 'front')} />
               <td />
             </tr>
             {order.map(part =>
@@ -127,7 +128,7 @@ export function RunTable(props: RunTableProps) {
               <td />
               <td>The book</td>
               <td className="n">{set.labels.length}</td>
-              <td className="n">{blankWords(Math.max(0, set.labels.length - counted))}</td>
+              <td className="n">{blankWords(labelsIn(of => of === 'blank').length)}</td>
               <td />
             </tr>
           </tbody>
@@ -137,25 +138,8 @@ export function RunTable(props: RunTableProps) {
   )
 }
 
-/** What a row is called where rows are told apart. */
-const idOf = (part: PlanPart): string => ('run' in part ? part.run.id : part.section.id)
-
-const startOf = ({ starts }: SetPages, part: PlanPart): number | undefined =>
-  starts.get('run' in part ? `run:${part.run.id}` : part.section.id)
-
 const textOf = (bookId: string, section: Section | undefined): string =>
   `/book/${encodeURIComponent(bookId)}/text${section ? `?section=${encodeURIComponent(section.id)}` : ''}`
-
-/** The labels of the pages that a run, or a section, takes. A section goes to where the next part begins, a run as far as its pages go. */
-function labelling(set: SetPages): (part: PlanPart) => string[] {
-  const { labels } = set
-  const all = [...set.starts.values()].sort((a, b) => a - b)
-  return part => {
-    const from = startOf(set, part)
-    if (from === undefined) return []
-    return labels.slice(from, 'run' in part ? from + part.run.pages : (all.find(s => s > from) ?? labels.length))
-  }
-}
 
 function Labels({ labels }: { labels: string[] }) {
   return (

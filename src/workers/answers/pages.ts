@@ -18,7 +18,7 @@ import {
   wordAt,
 } from '@/core/pages'
 import { chainOf, tools } from '../chains'
-import { draw, type Part } from '../draw'
+import { draw, drawSmall, type Part } from '../draw'
 import { firstLook, shown } from '../firstLook'
 import { handed } from '../handing'
 import { bookOf } from '../openBooks'
@@ -36,14 +36,20 @@ export const pages = {
     return leavesOf(chainOf(bookId, editionId))
   },
 
-  /** A page as a picture of `scale` pixels a point. */
-  async paint(bookId: string, editionId: string, index: number, scale: number, part?: Part) {
+  /** A page as a picture of `scale` pixels a point; `small`: its fine lines are kept to be seen. */
+  async paint(
+    bookId: string,
+    editionId: string,
+    index: number,
+    scale: number,
+    { part, small = false }: { part?: Part; small?: boolean } = {},
+  ) {
     const page = (await interiorOf(bookId, editionId)).pages[index]
     if (!page) return undefined
     return handed(
       await (wantsOriginals(page, scale)
         ? withOriginals(page, p => draw(page, scale, p, part))
-        : withPreviews([page], p => draw(page, scale, p, part))),
+        : withPreviews([page], p => (small ? drawSmall : draw)(page, scale, p, part))),
     )
   },
 

@@ -40,7 +40,11 @@ function holds({ rows, cols, islands }: Omit<Nurikabe, 'sea'>, sea: (cell: numbe
   if (lands.length !== islands.length || pieces(rows, cols, sea).length > 1) return false
   for (let r = 0; r < rows - 1; r++)
     for (let c = 0; c < cols - 1; c++) if ([0, 1, cols, cols + 1].every(step => sea(r * cols + c + step))) return false
-  return islands.every(({ cell, size }) => lands.find(l => l.includes(cell))?.length === size)
+  // Every land has one number, and as many cells.
+  return lands.every(land => {
+    const own = islands.filter(({ cell }) => land.includes(cell))
+    return own.length === 1 && own[0]!.size === land.length
+  })
 }
 
 /** A third opinion: every sea there can be, as large as the islands leave it. */
