@@ -273,3 +273,45 @@ test('puzzles that another book has as well are found, and others are taken with
   await page.getByRole('button', { name: 'Undo' }).click()
   await expect(found).toBeVisible({ timeout: 30_000 })
 })
+
+test('the flatplan: the whole book in bands, a spread opened and put away, a number of pages wished for', async ({
+  page,
+}) => {
+  await page.goto('/')
+  await expect(page.getByRole('listitem')).toHaveCount(4, { timeout: 60_000 })
+  await page.goto('/book/small-apiary-logbook/pages')
+  const book = page.getByRole('group', { name: 'All pages' })
+  await expect(book.getByRole('heading')).toHaveText([
+    /^Front pages\s*2 pages, i – ii$/,
+    /^Inspections .*96 pages, 1 – 96$/,
+    /^Harvests .*20 pages, 97 – 116$/,
+    /^The stand .*12 pages, 117 – 128$/,
+  ])
+  // Every page of the book is there, and those in view are painted.
+  await expect(book.locator('.half:not(.none)')).toHaveCount(130)
+  await expect(book.locator('canvas[data-painted=true]').nth(6)).toBeVisible({ timeout: 30_000 })
+  await expect(book.getByRole('button', { name: 'Pages 128', exact: true }).locator('canvas')).toHaveCount(0)
+  await book.getByRole('button', { name: 'Pages 104–105' }).click()
+  await expect(page.getByText(/pages 104–105 of 130/)).toBeVisible()
+  await expect(page.getByRole('region', { name: 'What Harvests is' })).toBeVisible()
+  const row = page.getByRole('group', { name: 'Spreads of the run' })
+  await expect(row.getByRole('button', { name: 'Pages 104–105' })).toHaveAttribute('aria-current', 'true')
+  await row.getByRole('button', { name: 'Pages 98–99' }).click()
+  await expect(page.getByText(/pages 98–99 of 130/)).toBeVisible()
+  await page.keyboard.press('Escape')
+  await expect(book).toBeVisible()
+
+  const said = page.getByRole('region', { name: 'What holds for all pages' })
+  await said.getByRole('combobox', { name: 'Length of the book' }).click()
+  await page.getByTitle('a number of pages').click()
+  await expect(said.getByText('all of them planned')).toBeVisible()
+  const wished = said.getByLabel('Pages wished for')
+  await wished.fill('144')
+  await wished.press('Enter')
+  await expect(said.getByText('14 pages left')).toBeVisible()
+  await page.getByLabel('Pages of Harvests').fill('40')
+  await page.getByLabel('Pages of Harvests').press('Enter')
+  await expect(said.getByText('6 pages too many')).toBeVisible({ timeout: 30_000 })
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(said.getByText('14 pages left')).toBeVisible({ timeout: 30_000 })
+})

@@ -3,13 +3,35 @@ import type { RunKind } from './kind'
 import { answers } from './kinds/answers'
 import { howTo } from './kinds/how-to'
 import { blank } from './kinds/blank'
+import { cornell } from './kinds/cornell'
 import { dot } from './kinds/dot'
+import { graph } from './kinds/graph'
+import { handwriting } from './kinds/handwriting'
+import { hexagon } from './kinds/hexagon'
+import { isometric } from './kinds/isometric'
 import { lined } from './kinds/lined'
 import { log } from './kinds/log'
 import { puzzleRun } from './kinds/puzzle'
+import { staves } from './kinds/staves'
+import { storyboard } from './kinds/storyboard'
 
 /** Every kind of run there is, in the order they are offered. A new one is a folder of its own and a line here. */
-export const runKinds: readonly RunKind[] = [lined, dot, log, blank, ...puzzleKinds.map(puzzleRun), howTo, answers]
+export const runKinds: readonly RunKind[] = [
+  lined,
+  dot,
+  graph,
+  isometric,
+  hexagon,
+  staves,
+  handwriting,
+  cornell,
+  storyboard,
+  log,
+  blank,
+  ...puzzleKinds.map(puzzleRun),
+  howTo,
+  answers,
+]
 
 const byId = new Map(runKinds.map(k => [k.id, k]))
 export const kindOf = (id: string): RunKind | undefined => byId.get(id)

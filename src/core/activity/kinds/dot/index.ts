@@ -2,8 +2,9 @@ import { PathBuilder } from '../../../marks'
 import { fields } from '../../../trade'
 import { evenly } from '../../evenly'
 import { aKind } from '../../kind'
+import { lengthControl, lengthField, toneControl, toneField } from '../../ruling'
 
-const { amount, shape } = fields
+const { shape } = fields
 
 /** Radius of a dot, points. */
 const DOT = 0.55
@@ -13,12 +14,12 @@ export const dot = aKind<{ spacing: number; tone: number }, undefined>({
   id: 'dot',
   name: 'Dot grid',
   says: 'a grid of dots',
-  schema: () => shape({ spacing: amount(4, 400).required(), tone: amount(0, 1).required() }),
+  schema: () => shape({ spacing: lengthField(), tone: toneField() }),
   plain: { spacing: 14.4, tone: 0.45 },
   sentence: 'Dots {spacing} apart both ways, {tone} dark.',
   controls: {
-    spacing: { as: 'length', says: 'Between dots', least: 8, most: 72, step: 0.5 },
-    tone: { as: 'share', says: 'Tone', least: 0.1, most: 1, step: 0.05 },
+    spacing: lengthControl('Between dots', 8, 72),
+    tone: toneControl,
   },
   alike: true,
   make: () => undefined,
