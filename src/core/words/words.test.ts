@@ -55,11 +55,45 @@ describe('what ships', () => {
     const meant = known.filter(w => meaningOf(w))
     expect(meant.length).toBeGreaterThan(9000)
     expect(rank.get('WATER')!).toBeLessThan(rank.get('CORMORANT') ?? known.length)
-    for (const w of meant) {
+    const bad = meant.filter(w => {
       const clue = meaningOf(w)!
-      expect(clue.length).toBeLessThanOrEqual(64)
-      expect(clue.toUpperCase().split(/[^A-Z]+/)).not.toContain(w)
-    }
+      return (
+        clue.length > 64 ||
+        clue
+          .toUpperCase()
+          .split(/[^A-Z]+/)
+          .includes(w)
+      )
+    })
+    expect(bad).toEqual([])
+  })
+})
+
+describe('clues from the dictionary', () => {
+  const { known } = dictionary()
+  const clued = known.flatMap(w => (meaningOf(w) ? [[w, meaningOf(w)!] as const] : []))
+
+  test('most words that adults know have one, forms of words among them, and none is left hanging', () => {
+    expect(clued.length / known.length).toBeGreaterThan(0.7)
+    const bad = clued.filter(
+      ([, clue]) =>
+        !/^[A-Z0-9'‘“]/.test(clue) ||
+        / (?:and|or|with|the|a|an|that|which)$/.test(clue) ||
+        clue.split('(').length !== clue.split(')').length,
+    )
+    expect(bad).toEqual([])
+  })
+
+  test('a form is led to by a form, or says which it is', () => {
+    expect(meaningOf('WALKED')).toMatch(/\(in the past\)$/)
+    expect(meaningOf('WALLS')).toMatch(/\(plural\)$/)
+    expect(meaningOf('TRESPASSERS')).toBe('Intruders')
+    expect(meaningOf('REPLIED')).toBe('Answered')
+  })
+
+  test('another spelling of a word is no clue to it', () => {
+    const same = clued.filter(([word, clue]) => clue.toUpperCase().replaceAll('S', 'Z') === word.replaceAll('S', 'Z'))
+    expect(same).toEqual([])
   })
 })
 

@@ -3,15 +3,15 @@ import { type Crossing, mirrored, symmetric } from './pattern'
 import { Filling } from './fill'
 import type { WordStock } from './stock'
 
-/** Steps of one search, and searches, each in a lattice with one more block. */
+/** Steps of one search; searches at the most, each in a lattice with one more block. */
 const STEPS = 400
 const ROUNDS = 30
 /** Share of the cells that are blocked at the most. */
 const BLOCKED = 0.3
 
 /**
- * A symmetric lattice with words in it, no two of one clue: letters by cell. Where all letters cross and no words are found, a word that failed most often is cut
- * by a block, until the lattice can be filled: it becomes as open as the stock allows.
+ * A symmetric lattice with words in it, no two of one clue: letters by cell. Where all letters cross and no words are found, a block
+ * cuts a word that failed most often, until the lattice can be filled: it becomes as open as the stock allows.
  */
 export function filledLattice(
   { rows, cols, crossing }: { rows: number; cols: number; crossing: Crossing },
