@@ -300,6 +300,10 @@ test('the flatplan: the whole book in bands, a spread opened and put away, a num
   await expect(page.getByText(/pages 98–99 of 130/)).toBeVisible()
   await page.keyboard.press('Escape')
   await expect(book).toBeVisible()
+  // What is written is opened where it is written.
+  await book.getByRole('button', { name: 'Pages i', exact: true }).click()
+  await expect(page).toHaveURL(/\/text\?section=/)
+  await page.goBack()
 
   const said = page.getByRole('region', { name: 'What holds for all pages' })
   await said.getByRole('combobox', { name: 'Length of the book' }).click()

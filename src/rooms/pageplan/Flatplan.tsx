@@ -85,6 +85,7 @@ export function BandSpreads({
             type="button"
             data-left={left}
             aria-current={left === open}
+            disabled={band.of === 'blank'}
             aria-label={`Pages ${label}`}
             onClick={() => onOpen(band, left)}
           >

@@ -1,5 +1,6 @@
 'use client'
 import { Button, Dropdown } from 'antd'
+import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { bandsOf, fitted, kindOf, newRun, planOrder, runKinds } from '@/core/activity'
 import type { PagePlan, Section } from '@/core/book'
@@ -13,7 +14,7 @@ import { type ChangePlan, PlanSentence } from './PlanSentence'
 import type { ChangeRun } from './changeRun'
 import { RunSentence } from './RunSentence'
 import { RunSpecimen } from './RunSpecimen'
-import { RunTable, type SetPages } from './RunTable'
+import { RunTable, type SetPages, textOf } from './RunTable'
 import { RunTroubles } from './RunTroubles'
 import './pageplan.css'
 
@@ -79,6 +80,7 @@ interface ShownProps {
 function Shown({ bookId, view, plan, sections, starts, chosen, at, onChoose }: ShownProps) {
   const { edition, leaves, version } = view
   const changeRun = useRunChange(bookId)
+  const router = useRouter()
   if (!leaves || !edition)
     return view.trouble ? null : (
       <p className="waiting" role="status">
@@ -95,7 +97,11 @@ function Shown({ bookId, view, plan, sections, starts, chosen, at, onChoose }: S
         leaves={leaves}
         version={version}
         bands={bands}
-        onOpen={({ of }, left) => typeof of === 'object' && 'run' in of && onChoose(of.run.id, left)}
+        onOpen={({ of }, left) => {
+          if (typeof of === 'object' && 'run' in of) onChoose(of.run.id, left)
+          else
+            router.push(textOf(bookId, of === 'front' ? sections[0] : typeof of === 'object' ? of.section : undefined))
+        }}
       />
     )
   const band = bands.find(({ of }) => typeof of === 'object' && 'run' in of && of.run.id === run.id)

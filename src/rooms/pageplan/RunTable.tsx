@@ -138,7 +138,8 @@ export function RunTable(props: RunTableProps) {
   )
 }
 
-const textOf = (bookId: string, section: Section | undefined): string =>
+/** Where a section is written; without one, the text as a whole. */
+export const textOf = (bookId: string, section: Section | undefined): string =>
   `/book/${encodeURIComponent(bookId)}/text${section ? `?section=${encodeURIComponent(section.id)}` : ''}`
 
 function Labels({ labels }: { labels: string[] }) {

@@ -32,8 +32,9 @@ export function symmetric(rows: number, cols: number, crossing: Crossing, chance
         for (let c = 0; c < cols; c++) if (r % 2 !== r0 && c % 2 !== c0) open[r * cols + c] = 0
     }
     const pattern = { rows, cols, open }
-    const wanted = crossing === 'half' ? cut(pattern, block, chance) : sprinkle(pattern, chance)
-    if (wanted && sound(pattern, crossing)) return pattern
+    if (crossing === 'all') sprinkle(pattern, chance)
+    else if (!cut(pattern, block, chance)) continue
+    if (sound(pattern, crossing)) return pattern
   }
   return undefined
 }
@@ -51,7 +52,7 @@ function cut(pattern: Pattern, block: (at: number) => void, chance: () => number
 }
 
 /** Blocks a cell of words that are too long, then cells by chance, wherever the words that are cut stay long enough. */
-function sprinkle(pattern: Pattern, chance: () => number): boolean {
+function sprinkle(pattern: Pattern, chance: () => number): void {
   const { rows, cols, open } = pattern
   const wanted = Math.round(rows * cols * BLOCKED)
   for (let i = 0; i < 60; i++) {
@@ -62,7 +63,6 @@ function sprinkle(pattern: Pattern, chance: () => number): boolean {
   }
   for (let i = 0; i < 4 * open.length && open.filter(o => !o).length < wanted; i++)
     mirrored(pattern, Math.floor(chance() * open.length))
-  return true
 }
 
 /** Blocks a cell and its like on the other side of a lattice in which all letters cross; false where that cannot be, and nothing changes. */

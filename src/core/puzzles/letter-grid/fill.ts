@@ -121,16 +121,19 @@ class Watch {
     for (const direction of directions) {
       const [down, right] = steps[direction]
       const step = down * wide + right
-      for (const at of this.startsTo(changed, down, right)) {
-        const from = this.edged(at)
-        reads(this.own, this.words, from, step, (length, word) => {
-          const cells = line(at, right, down, length)
-          if (!this.isHome(cells, word)) out.push(cells)
-        })
-        reads(this.plain, offending, from, step, length => {
-          const cells = line(at, right, down, length)
-          if (!this.isWithin(cells)) out.push(cells)
-        })
+      let start = 0
+      const ofList = (length: number, word: number): void => {
+        const cells = line(start, right, down, length)
+        if (!this.isHome(cells, word)) out.push(cells)
+      }
+      const offends = (length: number): void => {
+        const cells = line(start, right, down, length)
+        if (!this.isWithin(cells)) out.push(cells)
+      }
+      for (start of this.startsTo(changed, down, right)) {
+        const from = this.edged(start)
+        reads(this.own, this.words, from, step, ofList)
+        reads(this.plain, offending, from, step, offends)
       }
     }
     return out

@@ -21,6 +21,9 @@ export interface ToLay {
 /** Lays words in a bed, the longest first, each where it crosses about as many letters as are wanted. */
 export function lay(bed: Bed, words: readonly ToLay[], { mix, overlap, chance }: Laying): Laid {
   const letters = new Array<string>(bed.rows * bed.cols).fill('')
+  const codes = new Map<string, number>()
+  const codeOf = (sign: string): number => codes.get(sign) ?? (codes.set(sign, codes.size + 1), codes.size)
+  const sheet = Int16Array.from(bed.open, open => (open ? FREE : CLOSED))
   const placed: PlacedWord[] = []
   const used = Object.fromEntries(directions.map(d => [d, 0])) as Record<Direction, number>
   const wanted = directions.reduce((n, d) => n + mix[d], 0)
@@ -29,6 +32,7 @@ export function lay(bed: Bed, words: readonly ToLay[], { mix, overlap, chance }:
   order.sort((a, b) => b.letters.length - a.letters.length || a.chance - b.chance)
   for (const { word, letters: of } of order) {
     const signs = Array.from(of)
+    const said = Int16Array.from(signs, codeOf)
     laid += signs.length
     const crossings = Math.max(0, Math.round(overlap * laid) - shared)
     // The direction that is furthest behind its share first; a little chance among those that are even.
@@ -37,12 +41,16 @@ export function lay(bed: Bed, words: readonly ToLay[], { mix, overlap, chance }:
     ways.sort((a, b) => b.behind - a.behind)
     let best: { row: number; col: number; direction: Direction; crossed: number } | undefined
     for (const { d } of ways) {
-      best = place(bed, letters, { signs, direction: d, crossings, chance })
+      best = place(bed, sheet, { said, direction: d, crossings, chance })
       if (best) break
     }
     if (!best) return { homeless: word }
     const [down, right] = steps[best.direction]
-    signs.forEach((sign, i) => (letters[(best.row + down * i) * bed.cols + best.col + right * i] = sign))
+    signs.forEach((sign, i) => {
+      const at = (best.row + down * i) * bed.cols + best.col + right * i
+      letters[at] = sign
+      sheet[at] = said[i]!
+    })
     placed.push({ word, letters: of, row: best.row, col: best.col, direction: best.direction })
     used[best.direction]++
     shared += best.crossed
@@ -50,15 +58,19 @@ export function lay(bed: Bed, words: readonly ToLay[], { mix, overlap, chance }:
   return { placed, letters }
 }
 
+/** What stands in a cell while words are laid: nothing yet, or nothing ever; a letter by a number of its own, from 1. */
+const FREE = 0
+const CLOSED = -1
+
 /** The place in a direction whose crossings are nearest to those wanted; by chance among equals. */
 function place(
-  { rows, cols, open }: Bed,
-  letters: readonly string[],
-  want: { signs: readonly string[]; direction: Direction; crossings: number; chance: () => number },
+  { rows, cols }: Bed,
+  sheet: Int16Array,
+  want: { said: Int16Array; direction: Direction; crossings: number; chance: () => number },
 ) {
-  const { signs, direction, crossings, chance } = want
+  const { said, direction, crossings, chance } = want
   const [down, right] = steps[direction]
-  const length = signs.length
+  const length = said.length
   const [firstRow, lastRow] = [down < 0 ? length - 1 : 0, down > 0 ? rows - length : rows - 1]
   const [firstCol, lastCol] = [right < 0 ? length - 1 : 0, right > 0 ? cols - length : cols - 1]
   const step = down * cols + right
@@ -68,12 +80,13 @@ function place(
     for (let col = firstCol; col <= lastCol; col++) {
       let crossed = 0
       for (let i = 0, at = row * cols + col; i < length; i++, at += step) {
-        const there = letters[at]!
-        if (there === '' ? !open[at] : there !== signs[i]) {
+        const there = sheet[at]!
+        if (there === FREE) continue
+        if (there !== said[i]) {
           crossed = -1
           break
         }
-        if (there !== '') crossed++
+        crossed++
       }
       // A word all of whose letters are there already has no place of its own.
       if (crossed < 0 || crossed === length) continue

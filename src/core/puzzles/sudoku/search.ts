@@ -23,15 +23,18 @@ export const bitCount = (x: number): number => {
 }
 export const lowest = (x: number): number => 31 - Math.clz32(x & -x)
 
+/** Cells that are still to be put, while one is: each comes once at the most. */
+const waiting = new Int32Array(512)
+
 /** Puts a number into a cell and follows what it leaves only one number. False where a cell is left none. */
 export function assign({ flat: { peers, peersEach } }: Grid, state: State, cell: number, bit: number): boolean {
   const { may } = state
   if (may[cell]! & SET) return (may[cell]! & bit) !== 0
   if (!(may[cell]! & bit)) return false
-  const stack = [cell]
+  waiting[0] = cell
   may[cell] = bit
-  while (stack.length) {
-    const at = stack.pop()!
+  for (let count = 1; count;) {
+    const at = waiting[--count]!
     if (may[at]! & SET) continue
     const value = may[at]!
     may[at] = value | SET
@@ -44,7 +47,7 @@ export function assign({ flat: { peers, peersEach } }: Grid, state: State, cell:
       const rest = m & ~value
       if (!rest) return false
       may[p] = rest
-      if (!(rest & (rest - 1))) stack.push(p)
+      if (!(rest & (rest - 1))) waiting[count++] = p
     }
   }
   return true
@@ -97,16 +100,19 @@ export interface Budget {
  * Counts how many ways a grid can be filled, up to `limit`, trying numbers in the order that `order` puts them in. `filled` gets each
  * as bits. Undefined where the budget was used up.
  */
-export function countFillings(
-  grid: Grid,
-  state: State,
-  {
-    limit,
-    budget,
-    order,
-    filled,
-  }: { limit: number; budget: Budget; order?: (bits: number[]) => number[]; filled?: (may: Int32Array) => void },
-): number | undefined {
+export function countFillings(grid: Grid, state: State, { limit, ...how }: Counting): number | undefined {
+  return countFrom(grid, state, limit, how)
+}
+
+interface Counting {
+  limit: number
+  budget: Budget
+  order?: (bits: number[]) => number[]
+  filled?: (may: Int32Array) => void
+}
+
+function countFrom(grid: Grid, state: State, limit: number, how: Omit<Counting, 'limit'>): number | undefined {
+  const { budget, order, filled } = how
   if (budget.steps-- <= 0) return undefined
   if (!placeHidden(grid, state)) return 0
   if (!state.left) {
@@ -124,15 +130,12 @@ export function countFillings(
   const bits: number[] = []
   for (let m = state.may[best]!; m; m &= m - 1) bits.push(m & -m)
   let count = 0
+  const next = copied(state)
   for (const bit of order ? order(bits) : bits) {
-    const next = copied(state)
+    next.may.set(state.may)
+    next.left = state.left
     if (!assign(grid, next, best, bit)) continue
-    const n = countFillings(grid, next, {
-      limit: limit - count,
-      budget,
-      ...(order && { order }),
-      ...(filled && { filled }),
-    })
+    const n = countFrom(grid, next, limit - count, how)
     if (n === undefined) return undefined
     count += n
     if (count >= limit) break
