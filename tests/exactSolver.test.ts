@@ -244,6 +244,62 @@ function loop({ rows, cols, clues, loop: walked }: Sheet): Told {
   return { rules, answer: and(sides.map(s => (taken.has(side(...s)) ? side(...s) : `(not ${side(...s)})`))) }
 }
 
+/** Islands: each cell is sea, or land of the island with a number; what hangs together counts the steps from where it begins. */
+function nurikabe({
+  rows,
+  cols,
+  islands,
+  solution,
+}: {
+  rows: number
+  cols: number
+  islands: { row: number; col: number; size: number }[]
+  solution: string[]
+}): Told {
+  const cells = cellsOf(rows, cols)
+  const of = (what: string, r: number, c: number): string => `${what}_${r}_${c}`
+  const near = (r: number, c: number): [number, number][] =>
+    (
+      [
+        [r - 1, c],
+        [r + 1, c],
+        [r, c - 1],
+        [r, c + 1],
+      ] as [number, number][]
+    ).filter(([y, x]) => y >= 0 && x >= 0 && y < rows && x < cols)
+  const rules: string[] = []
+  for (const [r, c] of cells) {
+    const [island, step] = [of('island', r, c), of('step', r, c)]
+    rules.push(`(declare-const ${island} Int)`, `(declare-const ${step} Int)`)
+    rules.push(`(assert (and (<= 0 ${island} ${islands.length}) (<= 0 ${step} ${rows * cols})))`)
+  }
+  for (const [r, c] of cells) {
+    const [island, step] = [of('island', r, c), of('step', r, c)]
+    const around = near(r, c)
+    // Land beside land is of one island; each cell but the first has one nearer to it beside it.
+    for (const n of around)
+      rules.push(`(assert (or (= 0 ${island}) (= 0 ${of('island', ...n)}) (= ${island} ${of('island', ...n)})))`)
+    const nearer = around.map(n => `(and (= ${of('island', ...n)} ${island}) (< ${of('step', ...n)} ${step}))`)
+    rules.push(`(assert (or (= 0 ${step}) ${nearer.join(' ')}))`)
+  }
+  for (let i = 0; i <= islands.length; i++) {
+    const own = cells.map(([r, c]) => `(= ${i} ${of('island', r, c)})`)
+    const first = cells.map(([r, c], k) => and([own[k]!, `(= 0 ${of('step', r, c)})`]))
+    const size = i ? islands[i - 1]!.size : cells.length - islands.reduce((n, o) => n + o.size, 0)
+    rules.push(`(assert ${exactly(size, own)})`, `(assert ${exactly(1, first)})`)
+    if (i) rules.push(`(assert (= ${i} ${of('island', islands[i - 1]!.row, islands[i - 1]!.col)}))`)
+  }
+  for (let r = 0; r + 1 < rows; r++)
+    for (let c = 0; c + 1 < cols; c++) {
+      const square = [[r, c] as const, [r, c + 1] as const, [r + 1, c] as const, [r + 1, c + 1] as const]
+      rules.push(`(assert (or ${square.map(s => `(< 0 ${of('island', ...s)})`).join(' ')}))`)
+    }
+  return {
+    rules,
+    answer: and(cells.map(([r, c]) => `(${solution[r]![c] === '#' ? '=' : '<'} 0 ${of('island', r, c)})`)),
+  }
+}
+
 /** Kinds that an exact solver can be told, with values at which it is soon done. */
 const told: [kind: string, tell: (record: never) => Told, params: object][] = [
   ['sudoku', sudoku, { size: '9', band: 'middling' }],
@@ -256,6 +312,7 @@ const told: [kind: string, tell: (record: never) => Told, params: object][] = [
   ['picture-logic', pictureLogic, { rows: 10, cols: 12, band: 'middling' }],
   ['picture-logic', pictureLogic, { rows: 10, cols: 10, band: 'stubborn' }],
   ['loop', loop, { rows: 6, cols: 6, band: 'easy' }],
+  ['nurikabe', nurikabe, { rows: 6, cols: 6, band: 'middling' }],
 ]
 
 let folder: string
