@@ -30,9 +30,17 @@ test('a fresh seed shares nothing where others are left, and the same comes of t
   const elsewhere = new Map((await press.twinsOf(run(), [run()])).map(n => [n, 'Another Book']))
   const seed = await freshSeed(run(), { runs: [run()], press, elsewhere })
   expect(seed).not.toBe(11)
-  const fresh = run({ seed })
+  const fresh = run({ seed: seed! })
   expect((await press.twinsOf(fresh, [fresh])).filter(n => elsewhere.has(n))).toEqual([])
   expect(await freshSeed(run(), { runs: [run()], press, elsewhere })).toBe(seed)
+})
+
+test('where no seed shares less, there is none to take', async () => {
+  const press = new RunPress(shelf)
+  // Whatever it asks, another book has it.
+  const all = { has: () => true } as unknown as ReadonlyMap<string, string>
+  expect(await freshSeed(run({ pages: 2 }), { runs: [run({ pages: 2 })], press, elsewhere: all })).toBeUndefined()
+  expect(await freshSeed(run(), { runs: [run()], press, elsewhere: new Map() })).toBeUndefined()
 })
 
 test('of each run: how many pages stand in the book that it shares most with', () => {

@@ -39,7 +39,7 @@ export function doublesAmong(runs: readonly RunTwins[], elsewhere: ReadonlyMap<s
 /** Seeds that are tried for a run. */
 const SEEDS = 6
 
-/** A seed with which a run shares nothing with other books, or as little as six seeds come to. */
+/** A seed with which a run shares nothing with other books, or as little as six come to; nothing where none of them is better than its own. */
 export async function freshSeed(
   run: Run,
   {
@@ -48,18 +48,22 @@ export async function freshSeed(
     elsewhere,
     ticker,
   }: { runs: readonly Run[]; press: RunPress; elsewhere: ReadonlyMap<string, string>; ticker?: Ticker },
-): Promise<number> {
-  let best = { seed: run.seed, shared: Infinity }
-  for (let i = 1; i <= SEEDS && best.shared; i++) {
-    const seed = (run.seed + i) >>> 0
-    const other = { ...run, seed }
+): Promise<number | undefined> {
+  const sharedBy = async (seed: number): Promise<number> => {
+    const own = { ...run, seed }
     const names = await press.twinsOf(
-      other,
-      runs.map(r => (r.id === run.id ? other : r)),
+      own,
+      runs.map(r => (r.id === run.id ? own : r)),
       ticker,
     )
-    const shared = names.filter(n => elsewhere.has(n)).length
-    if (shared < best.shared) best = { seed, shared }
+    return names.filter(n => elsewhere.has(n)).length
   }
-  return best.seed
+  let least = await sharedBy(run.seed)
+  let best: number | undefined
+  for (let i = 1; i <= SEEDS && least; i++) {
+    const seed = (run.seed + i) >>> 0
+    const shared = await sharedBy(seed)
+    if (shared < least) [best, least] = [seed, shared]
+  }
+  return best
 }

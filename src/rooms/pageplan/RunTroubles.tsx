@@ -26,7 +26,9 @@ export function RunTroubles({ bookId, view: { trouble, leaves, book } }: { bookI
   const takeOthers = async (run: Run): Promise<void> => {
     try {
       const seed = await press().freshSeed(bookId, run.id)
-      if (seed !== undefined) change('Take others', run.id, () => ({ seed }))
+      if (seed === undefined)
+        say.note('Others share as much: there are too few of this kind. Other values lead to more.')
+      else change('Take others', run.id, () => ({ seed }))
     } catch (e) {
       say.failed(e)
     }
