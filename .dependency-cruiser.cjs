@@ -12,6 +12,7 @@ const core = [
   'trade',
   'book',
   'marks',
+  'ornaments',
   'type',
   'intake',
   'words',

@@ -1,3 +1,4 @@
+import { facesOf } from './laying'
 import type { PlanPart } from './run'
 
 /** Pages of a book that belong together, `from` up to `to`, which is not one of them. */
@@ -29,7 +30,7 @@ export function bandsOf(order: readonly PlanPart[], starts: ReadonlyMap<string, 
   add('front', 0, first)
   begun.forEach(({ of, from }, i) => {
     const next = begun[i + 1]?.from ?? total
-    const to = 'run' in of ? Math.min(next, from + of.run.pages) : next
+    const to = 'run' in of ? Math.min(next, from + facesOf(of.run)) : next
     add(of, from, to)
     add('blank', to, next)
   })

@@ -1,10 +1,10 @@
 import type { ObjectSchema } from 'yup'
 import type { Run } from '../book'
-import type { MarkPlace } from '../marks'
-import type { LayerBuilder } from '../marks'
+import type { LayerBuilder, MarkPlace } from '../marks'
 import type { ShapeGrid } from '../puzzles'
 import type { Ticker } from '../trade'
 import type { TextStyle } from '../type'
+import type { PageLook } from './looks'
 
 /** What a value of a sentence is set with. Lengths in points, shares 0 to 1, counts whole; `says` is its name for those who cannot see the sentence. */
 export type Control = { says: string } & (
@@ -34,16 +34,27 @@ export interface DrawnPage<P, M> {
   room: Room
   /** Below the heading, where there is one. */
   top: number
+  side: Side
   place: MarkPlace
-  /** A style of text for small print: face key, size in points. */
-  styleOf(face: string, size: number): Promise<TextStyle>
+  /** Of the book, as a tag: "en-GB". */
+  language: string
+  look: PageLook
+  styleOf: StyleOf
+  /** The folio of a page of the run that it refers to, where references are printed. */
+  folioOf?: ((index: number) => string | undefined) | undefined
 }
+
+export type Side = 'recto' | 'verso'
+
+/** A style of text for small print: face key, size in points, tone (1: black). */
+export type StyleOf = (face: string, size: number, tone?: number) => Promise<TextStyle>
 
 /** What the pages of a run are made from. */
 export interface Making<P> {
   params: P
   seed: number
-  pages: number
+  /** How many things it is for: a page each, or several a page. */
+  count: number
   /** The run that it refers to and what was made for it, where its kind refers to one and it is there. */
   other?: MadeRun | undefined
   /** What runs of the same kind before it in the book have: it makes no twins of these. */
@@ -69,6 +80,8 @@ export interface RunKind<P extends object = object, M = unknown> {
   name: string
   /** What its pages are for, in a few words. */
   says: string
+  /** Among what it is offered. */
+  family: Family
   /** The shape of its values, held against everything that comes in; made when it is asked for. */
   schema: () => ObjectSchema<P>
   /** How a new run of it begins. */
@@ -80,12 +93,18 @@ export interface RunKind<P extends object = object, M = unknown> {
   alike: boolean
   /** It prints nothing, not even a folio. */
   bare?: boolean
+  /** A left page is drawn otherwise than a right one. */
+  sided?: boolean
+  /** The side that its first page asks for. */
+  begins?(params: P): Side | undefined
   /** The run that its values name: its pages show what belongs to that one's. */
   refersTo?(params: P): string
-  /** Its pages answer what those of the run ask that it refers to. */
-  givesAnswers?: boolean
-  /** How many pages it takes for a run it refers to; where absent, as many as the run says. */
+  /** How many pages its values, or the run it refers to, lead to; where absent, as many as the run says. */
   pagesFor?(params: P, other: Run | undefined): number
+  /** Where its pages answer what the other run asks: the page for one thing, from 0. */
+  answerPage?(params: P, asked: number): number
+  /** What the list that one of its pages is made from is called. */
+  listName?(params: P, index: number): string | undefined
   /** What its pages ask of the reader, to be answered elsewhere in the book. */
   answers?: DrawsAnswers
   /** How what its pages ask is solved, in a few sentences, and values that make a small example. */
@@ -96,6 +115,16 @@ export interface RunKind<P extends object = object, M = unknown> {
   twins?(made: M): readonly string[]
   draw(page: DrawnPage<P, M>): void | Promise<void>
 }
+
+/** What kinds are offered under. */
+export const families = {
+  rulings: 'To write and draw on',
+  sheets: 'To fill in',
+  dates: 'Days, weeks, months',
+  puzzles: 'Puzzles',
+  read: 'To read and look at',
+} as const
+export type Family = keyof typeof families
 
 /** How a kind whose pages ask something draws the answers, a page's answer in a box. */
 export interface DrawsAnswers {

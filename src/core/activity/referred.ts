@@ -8,7 +8,7 @@ export function referred(run: Run, runs: readonly Run[]): Run | undefined {
   return other && !kindOf(other.kind)?.refersTo ? other : undefined
 }
 
-/** Pages that a run asks for: its own number, or as many as what it refers to needs. */
+/** Pages that a run asks for: its own number, or as many as its values or what it refers to need. */
 export function pagesAsked(run: Run, runs: readonly Run[]): number {
   const kind = kindOf(run.kind)
   return kind?.pagesFor ? kind.pagesFor(run.params, referred(run, runs)) : run.pages

@@ -2,9 +2,6 @@ import type { PagePlan, Run, Section } from '../book'
 import type { Control, RunKind } from './kind'
 import { kindOf } from './registry'
 
-/** Pages that the runs of a plan take. */
-export const plannedPages = (plan: PagePlan): number => plan.runs.reduce((n, r) => n + r.pages, 0)
-
 /** A planned book in order behind its front pages: its runs, and the sections that they stand behind or before. */
 export type PlanPart = { run: Run } | { section: Section }
 

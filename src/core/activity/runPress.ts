@@ -1,16 +1,16 @@
 import type { Run } from '../book'
 import { type Layer, LayerBuilder } from '../marks'
 import { Fault, type Ticker } from '../trade'
-import { type FontShelf, setFrag, TextStyle } from '../type'
-import type { MadeRun, Room, RunKind } from './kind'
+import { type FontShelf, TextStyle } from '../type'
+import { drawAnswers, drawPage, type PageOn } from './drawPage'
+import { askedOf, headedAlike } from './heading'
+import type { MadeRun, Room, RunKind, Side, StyleOf } from './kind'
+import { lookOf } from './looks'
 import { referred } from './referred'
 import { kindOf } from './registry'
 
-/** The heading of a page: its size follows the width of the page's room, points; its height is twice that. */
-const HEADING = { face: 'fraunces/bold', ofWidth: 1 / 25, least: 13, most: 22 }
-
-/** A run's pages as they were drawn last: by page; one for all where they are alike. */
-type Drawn = Map<number, Layer>
+/** A run's pages as they were drawn last: by page and side; one for all where they are alike. */
+type Drawn = Map<string, Layer>
 
 /** What a plan's pages are drawn in. */
 export interface Drawing {
@@ -18,6 +18,12 @@ export interface Drawing {
   runs: readonly Run[]
   room: Room
   language: string
+  /** Id of the plan's look. */
+  look?: string | undefined
+  /** The side of the run's first page. */
+  first?: Side
+  /** Folios of the printed pages of runs, where references are printed. */
+  folios?: ReadonlyMap<string, readonly string[]> | undefined
   ticker?: Ticker | undefined
 }
 
@@ -28,25 +34,62 @@ export interface Drawing {
 export class RunPress {
   private readonly drawn = new Kept<Drawn>()
   private readonly made = new Kept<unknown>()
+  private readonly styles = new Map<string, Promise<TextStyle>>()
 
   constructor(private readonly shelf: FontShelf) {}
 
   /** Layers of all pages of a run, in order; the same object where pages look alike. Throws a Fault where nothing knows its kind. */
-  async layersOf(run: Run, { runs, room, language, ticker }: Drawing): Promise<Layer[]> {
+  async layersOf(run: Run, drawing: Drawing): Promise<Layer[]> {
     const kind = knownKind(run)
+    return this.kept(run, drawing, { back: false }, (made, index, on) => drawPage(kind, run, made, index, on))
+  }
+
+  /** Backs of the leaves of a run that answer what their fronts ask. */
+  async backsOf(run: Run, drawing: Drawing): Promise<Layer[]> {
+    const kind = knownKind(run)
+    const each = run.each ?? 1
+    return this.kept(run, drawing, { back: true }, async (made, index, on) => {
+      const out = new LayerBuilder()
+      const place = { section: `run:${run.id}`, block: 'back' }
+      const asked = Array.from({ length: each }, (_, i) => index * each + i)
+      await drawAnswers({ run, kind, made }, asked, each, { ...on, folioOf: undefined, out, place, top: 0 })
+      return out.build()
+    })
+  }
+
+  private async kept(
+    run: Run,
+    drawing: Drawing,
+    { back }: { back: boolean },
+    draw: (made: unknown, index: number, on: PageOn) => Promise<Layer>,
+  ): Promise<Layer[]> {
+    const { runs, room, language, first = 'recto', ticker } = drawing
+    const kind = knownKind(run)
+    const look = lookOf(drawing.look)
     const { pages, ...rest } = run
-    const alike = kind.alike && run.heading?.from === undefined
+    const folioOf = folios(run, drawing)
+    const alike = kind.alike && headedAlike(run) && !back
+    const sided = kind.sided || look.head.at === 'outside' || look.head.number === 'disc'
     const made = await this.madeFor(run, runs, ticker)
     // Where pages are alike, how many there are changes none of them.
-    const key = JSON.stringify([rest, room, language, sourceOf(run, runs), referred(run, runs)])
-    const drawn = this.drawn.get(key) ?? this.drawn.set(key, new Map<number, Layer>())
+    const key = JSON.stringify([rest, room, language, look.id, back, sourceOf(run, runs), folioOf?.key])
+    const drawn = this.drawn.get(key) ?? this.drawn.set(key, new Map<string, Layer>())
     const layers: Layer[] = []
     for (let i = 0; i < pages; i++) {
-      const page = alike ? 0 : i
+      const side = back ? 'verso' : run.backs || (i % 2 === 0) === (first === 'recto') ? 'recto' : 'verso'
+      const page = `${alike ? 0 : i}${sided ? side : ''}`
       let layer = drawn.get(page)
       if (!layer) {
         await ticker?.({ stage: 'Drawing pages', done: i, of: pages })
-        drawn.set(page, (layer = await this.draw(kind, run, { made, index: page }, room, language)))
+        layer = await draw(made, i, {
+          room,
+          side,
+          language,
+          look,
+          styleOf: this.styleIn(language),
+          folioOf: folioOf?.at,
+        })
+        drawn.set(page, layer)
       }
       layers.push(layer)
     }
@@ -62,7 +105,7 @@ export class RunPress {
   /** What a run's pages show, made once as long as nothing that it is made of changes. */
   private async madeFor(run: Run, runs: readonly Run[], ticker?: Ticker): Promise<unknown> {
     const kind = knownKind(run)
-    const { params, seed, pages } = run
+    const { params, seed } = run
     const key = JSON.stringify([sourceOf(run, runs), referred(run, runs)])
     if (this.made.has(key)) return this.made.get(key)
     const other = referred(run, runs)
@@ -73,7 +116,7 @@ export class RunPress {
     }
     const avoid = await this.twinsBefore(run, runs, ticker)
     try {
-      return this.made.set(key, await kind.make({ params, seed, pages, other: from, avoid, ticker }))
+      return this.made.set(key, await kind.make({ params, seed, count: askedOf(run), other: from, avoid, ticker }))
     } catch (e) {
       // What is wrong with values is wrong with those of this run.
       if (e instanceof Fault && e.place === undefined) throw new Fault(e.code, e.message, run.id, e.remedy)
@@ -102,29 +145,23 @@ export class RunPress {
     this.made.turn()
   }
 
-  private async draw(
-    kind: RunKind,
-    run: Run,
-    { made, index }: { made: unknown; index: number },
-    room: Room,
-    language: string,
-  ): Promise<Layer> {
-    const out = new LayerBuilder()
-    const place = { section: `run:${run.id}`, block: 'page' }
-    const styleOf = (face: string, size: number): Promise<TextStyle> => smallPrint(face, size, language, this.shelf)
-    let top = 0
-    if (run.heading?.words) {
-      const { words, from } = run.heading
-      const size = Math.min(HEADING.most, Math.max(HEADING.least, Math.round(room.width * HEADING.ofWidth)))
-      const style = await styleOf(HEADING.face, size)
-      const frag = style.frag(from === undefined ? words : `${words} ${from + index}`)
-      setFrag(out, frag, { x: Math.max(0, (room.width - frag.width) / 2), y: size, place })
-      top = 2 * size
+  /** Styles of small print, each made once: they remember the words that they have shaped. */
+  private styleIn(language: string): StyleOf {
+    return (face, size, tone = 1) => {
+      const key = `${face}/${size}/${tone}/${language}`
+      let style = this.styles.get(key)
+      if (!style) {
+        // Sizes that follow a page's width are many over time.
+        if (this.styles.size > MOST_STYLES) this.styles.clear()
+        this.styles.set(key, (style = smallPrint(face, size, language, this.shelf, tone)))
+        style.catch(() => this.styles.delete(key))
+      }
+      return style
     }
-    await kind.draw({ out, params: run.params, made, index, room, top, place, styleOf })
-    return out.build()
   }
 }
+
+const MOST_STYLES = 200
 
 /** Values by what they were made from; what was not asked for between two turns is let go. */
 class Kept<V> {
@@ -148,6 +185,24 @@ class Kept<V> {
   }
 }
 
+/** The folio of what answers a run, or of what a run answers, by which of it; `key`: all that it follows from. */
+function folios(
+  run: Run,
+  { runs, folios: all }: Drawing,
+): { key: unknown; at: (index: number) => string | undefined } | undefined {
+  if (!all) return undefined
+  const kind = knownKind(run)
+  const other = referred(run, runs)
+  if (kind.answerPage && other) {
+    const known = all.get(other.id)
+    return { key: known, at: i => known?.[Math.floor(i / (other.each ?? 1))] }
+  }
+  const answering = runs.find(r => kindOf(r.kind)?.answerPage && referred(r, runs) === run)
+  if (!answering) return undefined
+  const known = all.get(answering.id)
+  return { key: known, at: i => known?.[knownKind(answering).answerPage!(answering.params, i)] }
+}
+
 /** Runs of the same kind that stand before one in the plan. */
 function before(run: Run, runs: readonly Run[]): Run[] {
   const at = runs.findIndex(r => r.id === run.id)
@@ -162,8 +217,8 @@ function sourceOf(run: Run, runs: readonly Run[]): unknown {
     kind.id,
     run.params,
     run.seed,
-    kind.alike ? 0 : run.pages,
-    kind.twins ? before(run, runs).map(r => [r.params, r.seed, r.pages]) : [],
+    kind.alike ? 0 : askedOf(run),
+    kind.twins ? before(run, runs).map(r => [r.params, r.seed, askedOf(r)]) : [],
     other && sourceOf(other, runs),
   ]
 }
@@ -175,7 +230,13 @@ function knownKind(run: Run): RunKind {
 }
 
 /** Text of planned pages: their folios, headings, heads of columns. Signs that the face lacks come from the house's own. */
-export async function smallPrint(face: string, size: number, language: string, shelf: FontShelf): Promise<TextStyle> {
+export async function smallPrint(
+  face: string,
+  size: number,
+  language: string,
+  shelf: FontShelf,
+  tone = 1,
+): Promise<TextStyle> {
   const faces = [await shelf.face(face), await shelf.face('eb-garamond/regular')]
-  return new TextStyle({ faces, size, features: ['lnum'], language, colour: { k: 1 } })
+  return new TextStyle({ faces, size, features: ['lnum'], language, colour: { k: tone } })
 }

@@ -1,7 +1,7 @@
 import { lazy, mixed, object, type Schema, ValidationError } from 'yup'
 import { type Book, type Role, roles, uidForm } from '../book'
 import { isStyleChange, readStyleDocument, shippedStyles } from '../pages'
-import { kindOf, runKinds } from '../activity'
+import { groundSchema, kindOf, pageLooks, runKinds } from '../activity'
 import { fields, once, type OutletProfile, parseTrim, strangeKey } from '../trade'
 import { ownFamilyForm } from '../type'
 
@@ -142,8 +142,10 @@ const runSchema = () =>
     kind: one(...runKinds.map(k => k.id)).required(),
     pages: whole(0, MOST_PLANNED).required(),
     behind: text(40),
-    heading: optional(shape({ words: text(300).required(), from: whole(0, 100_000) })),
-    ground: optional(shape({ tone: amount(0, 1).required() })),
+    heading: optional(shape({ words: text(300).defined(), from: whole(0, 100_000), listed: yesNo() })),
+    ground: optional(groundSchema()),
+    each: whole(1, 12),
+    backs: optional(shape({ ground: optional(groundSchema()), answers: yesNo() })),
     seed: whole(0, 2 ** 32 - 1).required(),
     // Each kind says what its own values are.
     params: lazy(
@@ -162,6 +164,8 @@ const planSchema = () =>
     ),
     folios: one('none', 'outside', 'centre'),
     wished: whole(1, MOST_PLANNED),
+    look: one(...pageLooks.map(l => l.id)),
+    references: yesNo(),
     runs: list(runSchema(), 500)
       .required()
       .test(

@@ -62,7 +62,7 @@ export {
   splitSection,
   takeOver,
 } from './ops'
-export type { PagePlan, PlanMargins, Run } from './pagePlan'
+export type { Backs, Ground, PagePlan, PlanMargins, Run, RunHeading } from './pagePlan'
 export { type Patch, patched, patchesBetween, samePlaces } from './patch'
 export { type Role, roles } from './roles'
 export { marks, nodes, schema } from './schema'
@@ -73,5 +73,5 @@ export { draftOf, pairKey } from './pair'
 export { specOf, USUAL_SPEC } from './spec'
 export { pricesWith } from './prices'
 export { copyrightLines, madeDoc, seriesLine } from './madeWords'
-export { filled, printedLanguages, type PrintedWords, printedWords } from './printedWords'
+export { filled, primaryTag, printedLanguages, type PrintedWords, printedWords } from './printedWords'
 export { authorLine } from './authorLine'

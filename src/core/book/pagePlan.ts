@@ -7,6 +7,10 @@ export interface PagePlan {
   folios?: 'none' | 'outside' | 'centre'
   /** Pages that the whole book is to have; as many as it takes where it is not said. */
   wished?: number | undefined
+  /** Id of the look of its pages (`core/activity/looks`); the plain one where it is not said. */
+  look?: string
+  /** Puzzles say on which page their answer stands, answers where their puzzle does. */
+  references?: boolean
 }
 
 export interface PlanMargins {
@@ -20,15 +24,45 @@ export interface PlanMargins {
 export interface Run {
   id: string
   kind: string
+  /** Pages that it prints; where it prints on fronts only it takes twice as many. */
   pages: number
   /** The section that it stands behind, of those that come after the front pages; where absent, it follows on the front pages. */
   behind?: string
-  /** Printed at the head of each page; `from`: numbered, the first page bears this number. */
-  heading?: { words: string; from?: number }
-  /** Printed under the whole leaf and over its edge; tone 0 (paper) to 1 (black). */
-  ground?: { tone: number }
+  heading?: RunHeading
+  ground?: Ground
+  /** How many of what it asks stand on a page; one where it is not said. */
+  each?: number
+  /** It prints on the fronts of its leaves only: what their backs have. Both sides where absent. */
+  backs?: Backs
   /** What chance begins with where pages are made by it: the same seed makes the same pages. */
   seed: number
   /** Values of its kind. */
   params: Record<string, unknown>
+}
+
+/** Printed at the head of each page, or over each of several puzzles. */
+export interface RunHeading {
+  words: string
+  /** Numbered: the first bears this number. */
+  from?: number
+  /** What each is made from stands in place of the words, where that has a name: a list of words. */
+  listed?: boolean
+}
+
+/** What is printed under a whole leaf and over its edge. */
+export interface Ground {
+  /** 0 (paper) to 1 (black): of the tone, or of a pattern's lines. */
+  tone: number
+  /** Patterns (`core/activity/grounds`), page by page in turn; without any an even tone. */
+  patterns?: string[]
+  /** Of a pattern's repeat, points. */
+  size?: number
+  /** The room within the margins is left clear. */
+  clear?: boolean
+}
+
+/** The back of a leaf that prints on its front: nothing, a ground, or what its front's puzzles are answered by. */
+export interface Backs {
+  ground?: Ground
+  answers?: boolean
 }

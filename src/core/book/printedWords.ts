@@ -416,8 +416,11 @@ const languages: Record<string, PrintedWords> = { en, de, fr, es, it, pt, nl, sv
 /** The languages in which books print their own words, by BCP 47 primary tag. */
 export const printedLanguages: readonly string[] = Object.keys(languages)
 
+/** "en-GB" -> "en". */
+export const primaryTag = (language: string): string => language.toLowerCase().split('-')[0]!
+
 /** The words of a book's language; English where it is none of those that are offered. */
-export const printedWords = (language: string): PrintedWords => languages[language.toLowerCase().split('-')[0]!] ?? en
+export const printedWords = (language: string): PrintedWords => languages[primaryTag(language)] ?? en
 
 /** Words with what is put in: "Published by {imprint}". */
 export const filled = (words: string, values: Record<string, string | number>): string =>

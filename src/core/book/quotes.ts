@@ -1,4 +1,5 @@
 import { type DocJson, eachInline } from './doc'
+import { primaryTag } from './printedWords'
 
 /** The marks that a typed " and ' become; `apart` stands inside the double ones, where the language sets a space there. */
 export interface QuoteMarks {
@@ -23,7 +24,7 @@ const marks: Record<string, QuoteMarks> = {
 }
 
 export const quotesOf = (language: string): QuoteMarks =>
-  marks[language.toLowerCase()] ?? marks[language.toLowerCase().split('-')[0]!] ?? marks.en!
+  marks[language.toLowerCase()] ?? marks[primaryTag(language)] ?? marks.en!
 
 /** A word that begins with an apostrophe rather than a quotation. */
 const elided = /^(?:tis|twas|twere|twill|til|till|em|cause|bout|round|n|cos|fraid|neath|\d0s|\d\d)(?![\p{L}])/iu

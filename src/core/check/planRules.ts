@@ -23,7 +23,7 @@ export const answers: Rule = s => {
     place: placeOf(s, run),
     ...of,
   })
-  const key = plan.runs.filter(r => kindOf(r.kind)?.givesAnswers)
+  const key = plan.runs.filter(r => kindOf(r.kind)?.answerPage)
   const astray = plan.runs.filter(r => kindOf(r.kind)?.refersTo && !key.includes(r) && !referred(r, plan.runs))
   const answered = new Set(key.map(r => referred(r, plan.runs)?.id))
   return [
@@ -51,7 +51,7 @@ export const answers: Rule = s => {
         : []
     }),
     ...asking(plan)
-      .filter(r => r.pages && !answered.has(r.id))
+      .filter(r => r.pages && !r.backs?.answers && !answered.has(r.id))
       .map(run =>
         found(run, {
           severity: 'remark',

@@ -1,3 +1,4 @@
+import { primaryTag } from '../book'
 import type { Rect } from './rect'
 
 /** Which way the words of a spine run when the book stands upright. */
@@ -7,7 +8,7 @@ export type SpineReads = 'down' | 'up'
 const UP = new Set(['ca', 'cs', 'de', 'el', 'es', 'fr', 'hu', 'it', 'pl', 'pt', 'ro', 'sk'])
 
 export const spineReads = (language: string): SpineReads =>
-  UP.has(language.toLowerCase().split('-')[0]!) ? 'up' : 'down'
+  UP.has(primaryTag(language)) ? 'up' : 'down'
 
 /** The transform that turns what is set in a spine's zone, its x along the words, onto the flat. */
 export const spineTransform = (zone: Rect, reads: SpineReads): [number, number, number, number, number, number] =>

@@ -55,6 +55,12 @@ export class PathBuilder {
       .cubic(cx + k, cy - r, cx + r, cy - k, cx + r, cy)
       .close()
   }
+  /** All of another outline, moved. */
+  append(path: Path, dx: number, dy: number): this {
+    for (const op of path.ops) this.ops.push(op)
+    for (let i = 0; i < path.xy.length; i += 2) this.xy.push(path.xy[i]! + dx, path.xy[i + 1]! + dy)
+    return this
+  }
   build(): Path {
     return { ops: Uint8Array.from(this.ops), xy: Float32Array.from(this.xy) }
   }

@@ -2,7 +2,7 @@ import type { BlockJson, DocJson, HeadingJson, ListJson, ParagraphJson, QuoteJso
 import { setFrag } from '../type'
 import { baselineIn, type BlockContext, type NoteCounter, type Setting, type Spot } from './context'
 import { type FlowItem, itemOf, ofLines } from './flow'
-import { drawOrnament } from './ornaments'
+import { drawOrnament } from '../ornaments'
 import { addImage, restBeside, standBeside } from './pictures'
 import { drawOwnOrnament } from './smallPictures'
 import { addTable } from './tables'

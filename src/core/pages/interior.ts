@@ -1,5 +1,5 @@
-import type { RunTwins } from '../activity'
-import { roles, roman, type Section, type SectionLabel, shortName } from '../book'
+import { laidOut, type RunTwins } from '../activity'
+import { roles, roman, type Run, type Section, type SectionLabel, shortName } from '../book'
 import type { Book } from '../book'
 import type { PageMarks } from '../marks'
 import type { Remedy, Ticker } from '../trade'
@@ -249,7 +249,7 @@ function insertsOf(
   const place = (s: Section): number => sections.findIndex(x => x.id === s.id)
   const before = (run: { behind?: string }): number =>
     sections.findIndex(s => s.id === run.behind && s.part !== 'front')
-  const byPlace = new Map<number, { id: string; pages: number }[]>()
+  const byPlace = new Map<number, Run[]>()
   for (const run of [...(spec.planned ?? [])].sort((a, b) => before(a) - before(b))) {
     const next = before(run) < 0 ? undefined : behind.find(s => place(s) > before(run))
     const at = before(run) < 0 ? numbered : next ? starts.get(next.id)! : total
@@ -257,7 +257,7 @@ function insertsOf(
   }
   return [...byPlace]
     .map(([index, runs]) => {
-      const pages = (index % 2) + runs.reduce((n, r) => n + r.pages, 0)
+      const pages = (index % 2) + laidOut(runs).length
       return { at: index, pages: pages + (pages % 2), runs: runs.map(r => r.id) }
     })
     .sort((a, b) => a.at - b.at)

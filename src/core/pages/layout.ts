@@ -18,7 +18,7 @@ export interface PageSpec {
   bleedsInside?: boolean
   isbn?: string
   /** Runs that a plan sets among the sections: room is kept for them, and numbers go on behind them. */
-  planned?: readonly Pick<Run, 'id' | 'pages' | 'behind'>[]
+  planned?: readonly Run[]
   /** Departures at one section, by its id: see `mayBeExcepted`. */
   exceptions?: Record<string, StyleChanges>
 }

@@ -4,7 +4,7 @@ import { breakParagraph, type BreakRules, linePieces, type Paragraph, ParagraphB
 import type { BlockContext } from './context'
 import { reportLacks } from './lacks'
 import { type FlowItem, itemOf, ofLines } from './flow'
-import { drawOrnament } from './ornaments'
+import { drawOrnament } from '../ornaments'
 import { drawOwnOrnament, sharpWidth } from './smallPictures'
 import { legible } from './style'
 import type { TextBase } from './typefaces'

@@ -1,8 +1,22 @@
-import { kindOf, type RunPress, type RunTwins, smallPrint } from '../activity'
+import {
+  drawFolio,
+  drawGround,
+  FOLIO_SIZE,
+  kindOf,
+  type LaidPage,
+  laidOut,
+  lookOf,
+  type PageLook,
+  patternAt,
+  type RunPress,
+  type RunTwins,
+  type Side,
+  smallPrint,
+} from '../activity'
 import type { Book, PagePlan, Run } from '../book'
-import { type Layer, LayerBuilder, type PageMarks, PathBuilder } from '../marks'
+import { type Layer, LayerBuilder, type PageMarks } from '../marks'
 import { Fault, type Ticker } from '../trade'
-import { type FontShelf, setFrag, type TextStyle } from '../type'
+import type { FontShelf, TextStyle } from '../type'
 import type { Interior, Unmade } from './interior'
 import type { PageSpec } from './layout'
 import { bleedEdges } from './section'
@@ -11,7 +25,6 @@ import { bleedEdges } from './section'
 export const PLAIN_MARGIN = 36
 /** How much farther than the outlet asks for print stands from the edge, points. */
 const SAFER = 4
-const FOLIO = { face: 'figtree/regular', size: 8.5 }
 
 /** What planned pages are set by beside their plan. Lengths in points. */
 export interface PlanSetting {
@@ -37,16 +50,13 @@ export async function withPlan(
   { inside, safe, safeWithBleed, runs, shelf, ticker }: PlanSetting,
 ): Promise<Interior> {
   const { width, height } = interior.spec
-  const bleeds = plan.runs.some(r => r.ground && r.pages) || interior.pages.some(p => anyEdge(p.bleed))
+  const bleeds = plan.runs.some(hasGround) || interior.pages.some(p => anyEdge(p.bleed))
   const least = (bleeds ? safeWithBleed : safe) + SAFER
   const margin = (side: 'head' | 'foot' | 'inside' | 'outside'): number =>
     Math.max(plan.margins?.[side] ?? PLAIN_MARGIN, least, side === 'inside' ? inside : 0)
   const [head, foot, inner, outer] = [margin('head'), margin('foot'), margin('inside'), margin('outside')]
   const room = { width: Math.max(1, width - inner - outer), height: Math.max(1, height - head - foot) }
-  const folio =
-    plan.folios && plan.folios !== 'none'
-      ? { at: plan.folios, style: await smallPrint(FOLIO.face, FOLIO.size, language, shelf) }
-      : undefined
+  const folio = plan.folios && plan.folios !== 'none' ? await folioStyle(plan, language, shelf) : undefined
   const leaf: PlannedLeaf = { spec: interior.spec, bleeds, least, head, foot, inner, outer, room, folio }
   const grounds = new Map<string, Layer>()
 
@@ -54,33 +64,41 @@ export async function withPlan(
   const unmade: Unmade[] = []
   const twins: RunTwins[] = []
   const runStarts = new Map<string, number>()
-  const add = (run?: Run, layer?: Layer): void => {
-    const label = String(pages.length - interior.numbered + 1)
-    pages.push(plannedLeaf(leaf, pages.length, label, { run, layer, grounds }))
+  const add = (on?: OnLeaf): void => {
+    pages.push(plannedLeaf(leaf, pages.length, folioAt(interior, pages.length), { ...on, grounds }))
   }
+  const laid = layInserts(interior, plan)
+  const drawing = { runs: plan.runs, room, language, look: plan.look, ticker }
+  const folios = plan.references ? foliosOf(laid, interior) : undefined
   let taken = 0
   const takeTo = (end: number): void => {
     for (const p of interior.pages.slice(taken, end))
       pages.push(anyEdge(p.bleed) ? p : { ...p, bleed: edgesOf(interior.spec, bleeds, pages.length) })
     taken = end
   }
-  for (const insert of interior.inserts) {
-    takeTo(insert.at)
+  for (const { at, pages: placed } of laid) {
+    takeTo(at)
     const begins = pages.length
-    if (begins % 2) add()
-    for (const run of insert.runs.map(id => plan.runs.find(r => r.id === id)!)) {
-      if (run.pages) runStarts.set(`run:${run.id}`, pages.length)
+    const drawn = new Map<string, { fronts: Layer[]; backs: Layer[] } | undefined>()
+    for (const [i, { run }] of placed.entries()) {
+      if (!run || drawn.has(run.id)) continue
+      runStarts.set(`run:${run.id}`, begins + i)
+      const on = { ...drawing, folios, first: sideAt(begins + i) }
       try {
-        for (const layer of await runs.layersOf(run, { runs: plan.runs, room, language, ticker })) add(run, layer)
+        const fronts = await runs.layersOf(run, on)
+        drawn.set(run.id, { fronts, backs: run.backs?.answers ? await runs.backsOf(run, on) : [] })
         twins.push({ run: run.id, names: await runs.twinsOf(run, plan.runs, ticker) })
       } catch (e) {
         if (!(e instanceof Fault)) throw e
         // What keeps one run from being made keeps no other: its own pages stay blank, and that is found.
+        drawn.set(run.id, undefined)
         unmade.push({ run: run.id, message: e.message, remedy: e.place === run.id ? e.remedy : undefined })
-        for (let i = 0; i < run.pages; i++) add(run)
       }
     }
-    while (pages.length < begins + insert.pages) add()
+    for (const { run, index = 0, back } of placed) {
+      const layers = run && drawn.get(run.id)
+      add(run && { run, index, back, layer: layers && (back ? layers.backs : layers.fronts)[index] })
+    }
   }
   takeTo(interior.pages.length)
   runs.turn()
@@ -96,6 +114,43 @@ export async function withPlan(
     unmetAt: interior.unmetAt.map(u => ({ ...u, page: moved(u.page) })),
     block: interior.pages.length ? interior.block : { x: inner, y: head, ...room },
   }
+}
+
+const hasGround = (run: Run): boolean => run.pages > 0 && !!(run.ground ?? run.backs?.ground)
+const sideAt = (index: number): Side => (index % 2 === 0 ? 'recto' : 'verso')
+const folioAt = (interior: Interior, index: number): string => String(index - interior.numbered + 1)
+
+/** The pages of an insert, all of them: blanks that keep what follows on its side are pages without a run. */
+interface LaidInsert {
+  at: number
+  /** Index of its first page in the whole book. */
+  begins: number
+  pages: LaidPage[]
+}
+
+function layInserts(interior: Interior, plan: PagePlan): LaidInsert[] {
+  let before = 0
+  return interior.inserts.map(({ at, pages: count, runs }) => {
+    const begins = at + before
+    const pages: LaidPage[] = begins % 2 ? [{}] : []
+    pages.push(...laidOut(runs.map(id => plan.runs.find(r => r.id === id)!)))
+    while (pages.length < count) pages.push({})
+    before += pages.length
+    return { at, begins, pages }
+  })
+}
+
+/** Folios of the printed pages of all runs. */
+function foliosOf(laid: readonly LaidInsert[], interior: Interior): Map<string, string[]> {
+  const folios = new Map<string, string[]>()
+  for (const { begins, pages } of laid)
+    pages.forEach(({ run, back }, i) => {
+      if (!run || back) return
+      const known = folios.get(run.id) ?? []
+      known.push(folioAt(interior, begins + i))
+      folios.set(run.id, known)
+    })
+  return folios
 }
 
 /** An interior that is to be handed on. Throws a Fault where a run could not be made: its pages would be blank. */
@@ -116,42 +171,66 @@ interface PlannedLeaf {
   inner: number
   outer: number
   room: { width: number; height: number }
-  folio: { at: 'outside' | 'centre'; style: TextStyle } | undefined
+  folio: { at: 'outside' | 'centre'; look: PageLook; style: TextStyle; onDark: TextStyle } | undefined
+}
+
+async function folioStyle(plan: PagePlan, language: string, shelf: FontShelf): Promise<PlannedLeaf['folio']> {
+  const look = lookOf(plan.look)
+  const style = (tone: number): Promise<TextStyle> => smallPrint(look.folio.face, FOLIO_SIZE, language, shelf, tone)
+  return { at: plan.folios === 'centre' ? 'centre' : 'outside', look, style: await style(1), onDark: await style(0) }
+}
+
+/** What stands on a planned leaf: a printed page of a run, or its back; nothing where it is blank. */
+interface OnLeaf {
+  run: Run
+  index: number
+  back: boolean | undefined
+  layer: Layer | undefined
 }
 
 /** One leaf: a page of a run on its ground, with its folio; without a run, a blank one. */
 function plannedLeaf(
   of: PlannedLeaf,
-  index: number,
+  at: number,
   label: string,
-  { run, layer, grounds }: { run?: Run | undefined; layer?: Layer | undefined; grounds: Map<string, Layer> },
+  { run, index = 0, back, layer, grounds }: Partial<OnLeaf> & { grounds: Map<string, Layer> },
 ): PageMarks {
   const { width, height } = of.spec
-  const side = index % 2 === 0 ? 'recto' : 'verso'
-  const bleed = edgesOf(of.spec, of.bleeds, index)
+  const side = sideAt(at)
+  const bleed = edgesOf(of.spec, of.bleeds, at)
+  const x = side === 'recto' ? of.inner : of.outer
   const layers: PageMarks['layers'] = []
-  if (run?.ground) {
-    const key = JSON.stringify([run.ground, bleed])
-    if (!grounds.has(key)) grounds.set(key, groundOf(run.ground.tone, { width, height }, bleed))
+  const ground = back ? run?.backs?.ground : run?.ground
+  if (ground) {
+    const pattern = patternAt(ground, index)
+    const key = JSON.stringify([ground, pattern, bleed, side])
+    const on = { width, height, bleed, room: { x, y: of.head, ...of.room } }
+    if (!grounds.has(key)) grounds.set(key, drawGround(ground, pattern, on))
     layers.push({ layer: grounds.get(key)!, x: 0, y: 0 })
   }
-  if (layer) layers.push({ layer, x: side === 'recto' ? of.inner : of.outer, y: of.head })
-  if (run && of.folio && !isBare(run)) layers.push({ layer: folioOf(of, side, label, run.id), x: 0, y: 0 })
+  if (layer) layers.push({ layer, x, y: of.head })
+  const numbered = back ? run?.backs?.answers : run && !isBare(run)
+  if (run && of.folio && numbered) layers.push({ layer: folioOf(of, side, label, run.id), x: 0, y: 0 })
   return { width, height, bleed, layers, label, side }
 }
 
 /** The number of a page, in the foot margin. */
-function folioOf(of: PlannedLeaf, side: 'recto' | 'verso', label: string, run: string): Layer {
+function folioOf(of: PlannedLeaf, side: Side, label: string, run: string): Layer {
   const { width, height } = of.spec
-  const { at, style } = of.folio!
+  const { at, look, style, onDark } = of.folio!
   const out = new LayerBuilder()
-  const frag = style.frag(label)
-  const left = side === 'recto' ? of.inner : of.outer
-  const middle = left + (of.room.width - frag.width) / 2
-  const x = at === 'centre' ? middle : side === 'recto' ? width - of.outer - frag.width : of.outer
-  // In the middle of the foot margin, but never nearer to the edge than print may stand.
-  const y = height - Math.max(of.least, (of.foot - FOLIO.size) / 2)
-  setFrag(out, frag, { x, y, place: { section: `run:${run}`, block: 'folio' } })
+  const middle = (side === 'recto' ? of.inner : of.outer) + of.room.width / 2
+  const outer = side === 'recto' ? width - of.outer : of.outer
+  drawFolio(look, label, {
+    out,
+    x: at === 'centre' ? middle : outer,
+    align: at === 'centre' ? 'centre' : side === 'recto' ? 'right' : 'left',
+    // In the middle of the foot margin, but never nearer to the edge than print may stand.
+    baseline: height - Math.max(of.least, (of.foot - FOLIO_SIZE) / 2),
+    place: { section: `run:${run}`, block: 'folio' },
+    style,
+    onDark,
+  })
   return out.build()
 }
 
@@ -159,18 +238,4 @@ const isBare = (run: Run): boolean => !!kindOf(run.kind)?.bare
 const anyEdge = (b: PageMarks['bleed']): boolean => b.top + b.right + b.bottom + b.left > 0
 
 const edgesOf = ({ bleed = 0, bleedsInside = false }: PageSpec, bleeds: boolean, index: number): PageMarks['bleed'] =>
-  bleedEdges(bleeds ? { bleed, bleedsInside } : { bleed: 0, bleedsInside: false }, index % 2 === 0 ? 'recto' : 'verso')
-
-/** A tone under the whole leaf and over its edge. */
-function groundOf(
-  tone: number,
-  { width, height }: { width: number; height: number },
-  bleed: PageMarks['bleed'],
-): Layer {
-  const out = new LayerBuilder()
-  const path = new PathBuilder()
-    .rect(-bleed.left, -bleed.top, width + bleed.left + bleed.right, height + bleed.top + bleed.bottom)
-    .build()
-  out.add({ kind: 'path', path, fill: { k: tone } })
-  return out.build()
-}
+  bleedEdges(bleeds ? { bleed, bleedsInside } : { bleed: 0, bleedsInside: false }, sideAt(index))

@@ -1,6 +1,6 @@
 import { boolean, type InferType, number, object, string } from 'yup'
 import { Fault, IN, once, strangeKey } from '../trade'
-import { ornamentNames } from './ornamentNames'
+import { ornamentNames } from '../ornaments'
 
 /**
  * An interior style: how every role of a book is drawn. An open JSON document (docs/formats.md). Margins are inches, other

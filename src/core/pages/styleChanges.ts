@@ -1,6 +1,6 @@
 import { Fault } from '../trade'
 import { ownFamilyForm, shippedFamilies } from '../type'
-import { ornamentNames } from './ornamentNames'
+import { ornamentNames } from '../ornaments'
 import { type InteriorStyle, LARGE_PRINT, pictureIdForm } from './style'
 
 /** An edition's own departures from its style, by path: { "text.size": 11.5, "openings.recto": false }. */

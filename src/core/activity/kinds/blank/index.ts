@@ -8,6 +8,7 @@ export const blank = aKind<object, undefined>({
   id: 'blank',
   name: 'Blank',
   says: 'nothing printed',
+  family: 'rulings',
   schema: () => shape({}),
   plain: {},
   sentence: 'Nothing is printed on them.',

@@ -10,6 +10,7 @@ export const cornell = aKind<{ spacing: number; cue: number; foot: number; tone:
   id: 'cornell',
   name: 'Cornell notes',
   says: 'notes, questions beside them, a summary below',
+  family: 'rulings',
   schema: () =>
     shape({ spacing: lengthField(), cue: amount(0.1, 0.6).required(), foot: lengthField(), tone: toneField() }),
   plain: { spacing: 20, cue: 0.3, foot: 100, tone: 0.4 },

@@ -14,6 +14,7 @@ export const dot = aKind<{ spacing: number; tone: number }, undefined>({
   id: 'dot',
   name: 'Dot grid',
   says: 'a grid of dots',
+  family: 'rulings',
   schema: () => shape({ spacing: lengthField(), tone: toneField() }),
   plain: { spacing: 14.4, tone: 0.45 },
   sentence: 'Dots {spacing} apart both ways, {tone} dark.',

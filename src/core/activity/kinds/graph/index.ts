@@ -10,6 +10,7 @@ export const graph = aKind<{ spacing: number; tone: number; strong: 'none' | '5'
   id: 'graph',
   name: 'Graph',
   says: 'squares to draw and reckon in',
+  family: 'rulings',
   schema: () =>
     shape({ spacing: lengthField(), tone: toneField(), strong: one('none', '5', '10').required() }) as never,
   plain: { spacing: 14.4, tone: 0.3, strong: 'none' },

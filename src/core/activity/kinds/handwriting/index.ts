@@ -15,6 +15,7 @@ export const handwriting = aKind<{ height: number; gap: number; slant: keyof typ
   id: 'handwriting',
   name: 'Handwriting',
   says: 'guides to learn writing between',
+  family: 'rulings',
   schema: () =>
     shape({
       height: lengthField(),

@@ -12,6 +12,7 @@ export const hexagon = aKind<{ side: number; tone: number }, undefined>({
   id: 'hexagon',
   name: 'Hexagons',
   says: 'cells of six sides, for maps and molecules',
+  family: 'rulings',
   schema: () => shape({ side: lengthField(), tone: toneField() }),
   plain: { side: 14.4, tone: 0.3 },
   sentence: 'Cells with sides of {side}, {tone} dark.',

@@ -29,6 +29,7 @@ export const howTo = aKind<HowToValues, Taught | undefined>({
   id: 'how-to',
   name: 'How to solve',
   says: 'rules of another run’s puzzles with an example',
+  family: 'puzzles',
   schema: () => shape({ of: text(40).required() }) as never,
   plain: { of: 'none' },
   sentence: 'For {of}.',
@@ -40,13 +41,14 @@ export const howTo = aKind<HowToValues, Taught | undefined>({
     const taught = other?.kind.howTo
     if (!other || !taught) return undefined
     const params = { ...other.kind.plain, ...taught.values }
-    return { other, example: await other.kind.make({ params, seed: 1, pages: 1, ticker }) }
+    return { other, example: await other.kind.make({ params, seed: 1, count: 1, ticker }) }
   },
-  async draw({ out, made, room, top, place, styleOf }) {
+  async draw({ made, ...page }) {
+    const { out, room, top, place, styleOf, look } = page
     if (!made) return
     const { kind } = made.other
     const size = Math.min(SIZE.most, Math.max(SIZE.least, room.width / 32))
-    const [style, label] = [await styleOf('eb-garamond/regular', size), await styleOf('fraunces/bold', size * 0.85)]
+    const [style, label] = [await styleOf(look.text.face, size), await styleOf(look.head.face, size * 0.85)]
     let y = top + size
     for (const sentence of kind.howTo!.words) {
       for (const line of wrapped(style, sentence, room.width)) {
@@ -60,13 +62,14 @@ export const howTo = aKind<HowToValues, Taught | undefined>({
     const most = Math.max(width * 0.6, room.height * HALF - (y - top) - LABEL)
     // As high as the answer and its list below: both begin at one line.
     const height = Math.min(most, (width / (await kind.answers!.ratio(made.example, 0))) * LISTED)
-    const on = { place, styleOf, width, height }
+    const on = { ...page, width, height }
+    const example = { ...page, params: kind.plain, made: made.example, index: 0, room: { width, height }, top: 0 }
     for (const [i, says] of ['An example', 'Its answer'].entries()) {
       const x = i * (width + GAP)
       setFrag(out, label.frag(says), { x, y, place })
       const own = new LayerBuilder()
       if (i) await kind.answers!.draw(made.example, 0, { ...on, out: own })
-      else await kind.draw({ ...on, out: own, params: kind.plain, made: made.example, index: 0, room: on, top: 0 })
+      else await kind.draw({ ...example, out: own })
       out.add({ kind: 'group', transform: [1, 0, 0, 1, x, y + LABEL * 0.6], layers: [own.build()] })
     }
   },

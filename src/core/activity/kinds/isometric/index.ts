@@ -14,6 +14,7 @@ export const isometric = aKind<{ side: number; tone: number }, undefined>({
   id: 'isometric',
   name: 'Isometric',
   says: 'triangles to draw bodies in',
+  family: 'rulings',
   schema: () => shape({ side: lengthField(), tone: toneField() }),
   plain: { side: 18, tone: 0.3 },
   sentence: 'Triangles with sides of {side}, {tone} dark.',

@@ -10,6 +10,7 @@ export const lined = aKind<{ spacing: number; tone: number }, undefined>({
   id: 'lined',
   name: 'Lined',
   says: 'lines to write on',
+  family: 'rulings',
   schema: () => shape({ spacing: lengthField(), tone: toneField() }),
   plain: { spacing: 20, tone: 0.35 },
   sentence: 'Lines {spacing} apart, {tone} dark.',

@@ -27,6 +27,7 @@ export const log = aKind<LogParams, undefined>({
   id: 'log',
   name: 'Log table',
   says: 'a table with your own columns',
+  family: 'sheets',
   schema: () =>
     shape({
       spacing: amount(4, 400).required(),

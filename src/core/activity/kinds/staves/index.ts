@@ -9,6 +9,7 @@ export const staves = aKind<{ lines: '5' | '6' | '4'; space: number; gap: number
   id: 'staves',
   name: 'Staves',
   says: 'lines for notes, or for strings',
+  family: 'rulings',
   schema: () =>
     shape({
       lines: one('5', '6', '4').required(),

@@ -18,6 +18,7 @@ export const storyboard = aKind<{ across: number; ratio: keyof typeof RATIOS; li
     id: 'storyboard',
     name: 'Storyboard',
     says: 'frames for a story, lines under each',
+    family: 'rulings',
     schema: () =>
       shape({
         across: whole(1, 4).required(),

@@ -1,5 +1,5 @@
 import { BLACK, type LayerBuilder, type Path, PathBuilder } from '../marks'
-import type { OrnamentName } from './ornamentNames'
+import type { OrnamentName } from './names'
 
 /** Draws an ornament around a centre; `size` is the text's, points. All are ours, drawn for this set. */
 export function drawOrnament(out: LayerBuilder, kind: OrnamentName, cx: number, cy: number, size: number): void {

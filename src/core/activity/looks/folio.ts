@@ -1,0 +1,42 @@
+import { type LayerBuilder, type MarkPlace, PathBuilder } from '../../marks'
+import { setFrag, type TextStyle } from '../../type'
+import type { PageLook } from './look'
+
+/** Size of folios, points. */
+export const FOLIO_SIZE = 8.5
+const DISC = 9
+const RULE = { width: 22, above: 5, thickness: 0.7 }
+
+/** Where a folio stands: the middle of its figures, and the baseline; points. */
+export interface FolioAt {
+  out: LayerBuilder
+  /** Where it begins, ends or has its middle, as `align` says. */
+  x: number
+  align: 'left' | 'centre' | 'right'
+  baseline: number
+  place: MarkPlace
+  /** Its figures in the look's face: on paper, and on a dark disc. */
+  style: TextStyle
+  onDark: TextStyle
+}
+
+/** Draws a page's number as its look has it. */
+export function drawFolio({ folio }: PageLook, label: string, at: FolioAt): void {
+  const { out, x, align, baseline, place } = at
+  const disc = folio.form === 'disc'
+  const frag = (disc ? at.onDark : at.style).frag(folio.form === 'dashes' ? `– ${label} –` : label)
+  const width = disc ? 2 * DISC : frag.width
+  const left = align === 'left' ? x : align === 'right' ? x - width : x - width / 2
+  if (disc)
+    out.add({
+      kind: 'path',
+      path: new PathBuilder().circle(left + DISC, baseline - FOLIO_SIZE * 0.35, DISC).build(),
+      fill: { k: 0.85 },
+    })
+  if (folio.form === 'over a rule') {
+    const start = align === 'left' ? left : align === 'right' ? x - RULE.width : x - RULE.width / 2
+    const path = new PathBuilder().rect(start, baseline - FOLIO_SIZE - RULE.above, RULE.width, RULE.thickness).build()
+    out.add({ kind: 'path', path, fill: { k: 0.7 } })
+  }
+  setFrag(out, frag, { x: left + (width - frag.width) / 2, y: baseline, place })
+}

@@ -1,0 +1,2 @@
+export { drawOrnament } from './draw'
+export { ornamentNames, type OrnamentName } from './names'
