@@ -35,7 +35,7 @@ export async function drawPage(kind: RunKind, run: Run, made: unknown, index: nu
   const each = kind.answers ? (run.each ?? 1) : 1
   if (each > 1) await drawSeveral(kind, run, { ...page, out: own, room: inner, index, each })
   else {
-    const head = headingOf(run, kind, index)
+    const head = await headingOf(run, kind, index)
     const top = head ? await drawHead(look, head, { out: own, width: inner.width, side, place, styleOf }) : 0
     const answered = kind.answers && folioOf?.(index)
     const height = inner.height - (answered ? REFERENCE.height : 0)
@@ -63,7 +63,7 @@ async function drawSeveral(
   const style = await styleOf(look.head.face, OVER.size)
   for (const [i, cell] of cellsOf(each, room, { over: OVER.height, ratio }).entries()) {
     const asked = index * each + i
-    const head = headingOf(run, kind, asked)
+    const head = await headingOf(run, kind, asked)
     if (head) centred(out, style, headingText(head), { ...cell, y: cell.y + OVER.size, place })
     const answered = folioOf?.(asked)
     const height = cell.height - OVER.height - (answered ? REFERENCE.height : 0)
@@ -96,7 +96,7 @@ export async function drawAnswers(
   for (const [i, index] of answered.entries()) {
     const cell = cells[i]!
     const folio = folioOf?.(index)
-    const head = headingText(headingOf(other.run, other.kind, index) ?? { words: String(index + 1) })
+    const head = headingText((await headingOf(other.run, other.kind, index)) ?? { words: String(index + 1) })
     const words = folio === undefined ? head : `${head} · ${filled(pageWords(language).page, { n: folio })}`
     centred(out, style, words, { ...cell, y: top + cell.y + size, place })
     const own = new LayerBuilder()

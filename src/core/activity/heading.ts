@@ -6,10 +6,14 @@ import type { HeadWords } from './looks'
 export const askedOf = (run: Run): number => run.pages * (run.each ?? 1)
 
 /** What a page of a run, or one of several things on it, is headed by; undefined where by nothing. */
-export function headingOf({ heading, params }: Run, kind: RunKind, index: number): HeadWords | undefined {
+export async function headingOf(
+  { heading, params }: Run,
+  kind: RunKind,
+  index: number,
+): Promise<HeadWords | undefined> {
   if (!heading) return undefined
   const { words, from, listed } = heading
-  const named = listed ? kind.listName?.(params, index) : undefined
+  const named = listed ? await kind.listName?.(params, index) : undefined
   const number = from === undefined ? undefined : from + index
   return words || named || number !== undefined ? { words: named ?? words, number } : undefined
 }

@@ -13,6 +13,8 @@ export type Control = { says: string } & (
   | { as: 'choice'; choices: readonly { value: string; words: string }[] }
   | { as: 'columns'; most: number }
   | { as: 'run' }
+  | { as: 'date' }
+  | { as: 'holidays' }
   | { as: 'words'; clued: boolean; sayings?: boolean; apart?: boolean }
   | { as: 'shape'; grids: (values: never) => readonly ShapeGrid[] }
 )
@@ -53,6 +55,8 @@ export type StyleOf = (face: string, size: number, tone?: number) => Promise<Tex
 export interface Making<P> {
   params: P
   seed: number
+  /** Of the book, as a tag. */
+  language: string
   /** How many things it is for: a page each, or several a page. */
   count: number
   /** The run that it refers to and what was made for it, where its kind refers to one and it is there. */
@@ -86,7 +90,7 @@ export interface RunKind<P extends object = object, M = unknown> {
   schema: () => ObjectSchema<P>
   /** How a new run of it begins. */
   plain: P
-  /** Its values in a sentence: "Lines {spacing} apart". */
+  /** Its values in a sentence: "Lines {spacing} apart". What stands in [name=value: …] is said only where that value is. */
   sentence: string
   controls: { [K in keyof P & string]: Control }
   /** All its pages look alike: one is drawn for all of them. */
@@ -104,7 +108,7 @@ export interface RunKind<P extends object = object, M = unknown> {
   /** Where its pages answer what the other run asks: the page for one thing, from 0. */
   answerPage?(params: P, asked: number): number
   /** What the list that one of its pages is made from is called. */
-  listName?(params: P, index: number): string | undefined
+  listName?(params: P, index: number): Promise<string | undefined>
   /** What its pages ask of the reader, to be answered elsewhere in the book. */
   answers?: DrawsAnswers
   /** How what its pages ask is solved, in a few sentences, and values that make a small example. */

@@ -2,6 +2,18 @@ import { puzzleKinds } from '../puzzles'
 import type { RunKind } from './kind'
 import { answers } from './kinds/answers'
 import { howTo } from './kinds/how-to'
+import { budget } from './kinds/budget'
+import { checklist } from './kinds/checklist'
+import { comic } from './kinds/comic'
+import { day } from './kinds/day'
+import { habits } from './kinds/habits'
+import { indexPages } from './kinds/index-pages'
+import { month } from './kinds/month'
+import { readingLog } from './kinds/reading-log'
+import { recipe } from './kinds/recipe'
+import { travelLog } from './kinds/travel-log'
+import { week } from './kinds/week'
+import { year } from './kinds/year'
 import { blank } from './kinds/blank'
 import { cornell } from './kinds/cornell'
 import { dot } from './kinds/dot'
@@ -26,8 +38,20 @@ export const runKinds: readonly RunKind[] = [
   handwriting,
   cornell,
   storyboard,
-  log,
+  comic,
   blank,
+  log,
+  checklist,
+  indexPages,
+  habits,
+  budget,
+  recipe,
+  readingLog,
+  travelLog,
+  day,
+  week,
+  month,
+  year,
   ...puzzleKinds.map(puzzleRun),
   howTo,
   answers,

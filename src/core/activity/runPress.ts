@@ -27,6 +27,9 @@ export interface Drawing {
   ticker?: Ticker | undefined
 }
 
+/** What a run is made among. */
+export type MadeOf = Pick<Drawing, 'runs' | 'language' | 'ticker'>
+
 /**
  * Draws runs and keeps what was drawn: what a run's pages show is made once, and each page drawn once, as long as nothing that it is
  * made of changes. What has not been asked for since the last two whole plans is let go.
@@ -70,7 +73,7 @@ export class RunPress {
     const folioOf = folios(run, drawing)
     const alike = kind.alike && headedAlike(run) && !back
     const sided = kind.sided || look.head.at === 'outside' || look.head.number === 'disc'
-    const made = await this.madeFor(run, runs, ticker)
+    const made = await this.madeFor(run, drawing)
     // Where pages are alike, how many there are changes none of them.
     const key = JSON.stringify([rest, room, language, look.id, back, sourceOf(run, runs), folioOf?.key])
     const drawn = this.drawn.get(key) ?? this.drawn.set(key, new Map<string, Layer>())
@@ -97,26 +100,30 @@ export class RunPress {
   }
 
   /** What a run's pages ask, by the names that twins share; none where nothing is asked. */
-  async twinsOf(run: Run, runs: readonly Run[], ticker?: Ticker): Promise<string[]> {
+  async twinsOf(run: Run, of: MadeOf): Promise<string[]> {
     const { id, twins } = knownKind(run)
-    return twins ? twins(await this.madeFor(run, runs, ticker)).map(name => `${id}/${name}`) : []
+    return twins ? twins(await this.madeFor(run, of)).map(name => `${id}/${name}`) : []
   }
 
   /** What a run's pages show, made once as long as nothing that it is made of changes. */
-  private async madeFor(run: Run, runs: readonly Run[], ticker?: Ticker): Promise<unknown> {
+  private async madeFor(run: Run, of: MadeOf): Promise<unknown> {
     const kind = knownKind(run)
     const { params, seed } = run
-    const key = JSON.stringify([sourceOf(run, runs), referred(run, runs)])
+    const { runs, language, ticker } = of
+    const key = JSON.stringify([sourceOf(run, runs), referred(run, runs), language])
     if (this.made.has(key)) return this.made.get(key)
     const other = referred(run, runs)
     const from: MadeRun | undefined = other && {
       run: other,
       kind: knownKind(other),
-      made: await this.madeFor(other, runs, ticker),
+      made: await this.madeFor(other, of),
     }
-    const avoid = await this.twinsBefore(run, runs, ticker)
+    const avoid = await this.twinsBefore(run, of)
     try {
-      return this.made.set(key, await kind.make({ params, seed, count: askedOf(run), other: from, avoid, ticker }))
+      return this.made.set(
+        key,
+        await kind.make({ params, seed, language, count: askedOf(run), other: from, avoid, ticker }),
+      )
     } catch (e) {
       // What is wrong with values is wrong with those of this run.
       if (e instanceof Fault && e.place === undefined) throw new Fault(e.code, e.message, run.id, e.remedy)
@@ -124,12 +131,12 @@ export class RunPress {
     }
   }
 
-  private async twinsBefore(run: Run, runs: readonly Run[], ticker?: Ticker): Promise<ReadonlySet<string>> {
+  private async twinsBefore(run: Run, of: MadeOf): Promise<ReadonlySet<string>> {
     const twins = new Set<string>()
     const { twins: twinsOf } = knownKind(run)
     if (twinsOf)
-      for (const other of before(run, runs)) {
-        const made = await this.madeFor(other, runs, ticker).catch(e => {
+      for (const other of before(run, of.runs)) {
+        const made = await this.madeFor(other, of).catch(e => {
           // A run that cannot be made says so itself, and has no twins.
           if (e instanceof Fault) return undefined
           throw e

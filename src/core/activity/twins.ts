@@ -1,6 +1,5 @@
 import type { Run } from '../book'
-import type { Ticker } from '../trade'
-import type { RunPress } from './runPress'
+import type { MadeOf, RunPress } from './runPress'
 
 /** What a run's pages ask, by names that twins share: no two kinds share one. */
 export interface RunTwins {
@@ -42,20 +41,12 @@ const SEEDS = 6
 /** A seed with which a run shares nothing with other books, or as little as six come to; nothing where none of them is better than its own. */
 export async function freshSeed(
   run: Run,
-  {
-    runs,
-    press,
-    elsewhere,
-    ticker,
-  }: { runs: readonly Run[]; press: RunPress; elsewhere: ReadonlyMap<string, string>; ticker?: Ticker },
+  { runs, language, press, elsewhere, ticker }: MadeOf & { press: RunPress; elsewhere: ReadonlyMap<string, string> },
 ): Promise<number | undefined> {
   const sharedBy = async (seed: number): Promise<number> => {
     const own = { ...run, seed }
-    const names = await press.twinsOf(
-      own,
-      runs.map(r => (r.id === run.id ? own : r)),
-      ticker,
-    )
+    const among = runs.map(r => (r.id === run.id ? own : r))
+    const names = await press.twinsOf(own, { runs: among, language, ticker })
     return names.filter(n => elsewhere.has(n)).length
   }
   let least = await sharedBy(run.seed)

@@ -7,8 +7,7 @@ export type SpineReads = 'down' | 'up'
 /** Language areas whose spines are read from the foot up; elsewhere they run down, as ISO 6357 has them. */
 const UP = new Set(['ca', 'cs', 'de', 'el', 'es', 'fr', 'hu', 'it', 'pl', 'pt', 'ro', 'sk'])
 
-export const spineReads = (language: string): SpineReads =>
-  UP.has(primaryTag(language)) ? 'up' : 'down'
+export const spineReads = (language: string): SpineReads => (UP.has(primaryTag(language)) ? 'up' : 'down')
 
 /** The transform that turns what is set in a spine's zone, its x along the words, onto the flat. */
 export const spineTransform = (zone: Rect, reads: SpineReads): [number, number, number, number, number, number] =>

@@ -22,6 +22,9 @@ function data(p: Path, sx: number, sy: number, dx: number, dy: number): string {
   return out
 }
 
+/** A path as the data of an SVG path, where it stands. */
+export const pathData = (path: Path): string => data(path, 1, 1, 0, 0)
+
 /**
  * A page as SVG 1.1 in its true size, bleed included: paths, and text as outlines, so that it looks the same where its fonts
  * are not. Drawings only: pictures and turned groups are not written, and asking for them is an error.

@@ -87,7 +87,7 @@ export async function withPlan(
       try {
         const fronts = await runs.layersOf(run, on)
         drawn.set(run.id, { fronts, backs: run.backs?.answers ? await runs.backsOf(run, on) : [] })
-        twins.push({ run: run.id, names: await runs.twinsOf(run, plan.runs, ticker) })
+        twins.push({ run: run.id, names: await runs.twinsOf(run, drawing) })
       } catch (e) {
         if (!(e instanceof Fault)) throw e
         // What keeps one run from being made keeps no other: its own pages stay blank, and that is found.

@@ -79,6 +79,7 @@ interface ShownProps {
 /** The flatplan, or the run that is opened. */
 function Shown({ bookId, view, plan, sections, starts, chosen, at, onChoose }: ShownProps) {
   const { edition, leaves, version } = view
+  const changePlan = usePlanChange(bookId)
   const changeRun = useRunChange(bookId)
   const router = useRouter()
   if (!leaves || !edition)
@@ -120,7 +121,7 @@ function Shown({ bookId, view, plan, sections, starts, chosen, at, onChoose }: S
       onClose={() => onChoose(undefined)}
     >
       <WriterOnly bookId={bookId}>
-        <RunSentence key={run.id} plan={plan} run={run} onChange={changeRun(run.id)} />
+        <RunSentence key={run.id} plan={plan} run={run} onChange={changeRun(run.id)} onChangePlan={changePlan} />
       </WriterOnly>
     </RunSpecimen>
   )

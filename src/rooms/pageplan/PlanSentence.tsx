@@ -1,4 +1,5 @@
 'use client'
+import { pageLooks } from '@/core/activity'
 import type { PagePlan, PlanMargins } from '@/core/book'
 import { PLAIN_MARGIN } from '@/core/pages'
 import { IN } from '@/core/trade'
@@ -68,9 +69,26 @@ export function PlanSentence({ plan, total, onChange }: { plan: PagePlan; total:
       <h2>All pages</h2>
       <p>
         <Sentence
-          words="Margins {head} head, {outside} outside, {foot} foot; inside {inside} or what the binding asks. Folios {folios}."
+          words="They look like {look}; answers and puzzles {references}. Margins {head} head, {outside} outside, {foot} foot; inside {inside} or what the binding asks. Folios {folios}."
           value={name =>
-            name === 'folios' ? (
+            name === 'look' ? (
+              <ChoiceValue
+                label="Look of all pages"
+                value={plan.look ?? pageLooks[0]!.id}
+                choices={pageLooks.map(l => ({ value: l.id, words: `${l.name}: ${l.says}` }))}
+                onChange={v => void onChange('Look of all pages', p => ({ ...p, look: v }))}
+              />
+            ) : name === 'references' ? (
+              <ChoiceValue
+                label="References between answers and puzzles"
+                value={plan.references ? 'yes' : 'no'}
+                choices={[
+                  { value: 'yes', words: 'name each other’s pages' },
+                  { value: 'no', words: 'do not name each other’s pages' },
+                ]}
+                onChange={v => void onChange('References', p => ({ ...p, references: v === 'yes' }))}
+              />
+            ) : name === 'folios' ? (
               <ChoiceValue
                 label="Folios"
                 value={plan.folios ?? 'none'}

@@ -1,23 +1,35 @@
 'use client'
-import { Input } from 'antd'
-import { type ReactNode, useState } from 'react'
-import { asking, type Control, kindOf, type LogColumn, runName } from '@/core/activity'
+import type { ReactNode } from 'react'
+import { asking, type Control, type HolidaySource, kindOf, type LogColumn, runName, saidFor } from '@/core/activity'
 import type { PagePlan, Run } from '@/core/book'
 import type { WordSource } from '@/core/words'
+import { DateValue } from '@/parts/DateValue'
 import { ChoiceValue, type NumberForm, NumberValue, Sentence } from '@/parts/Sentence'
 import type { ChangeRun } from './changeRun'
 import { Columns } from './Columns'
+import { Heading } from './Heading'
+import { HolidaysValue } from './HolidaysValue'
+import { LeafUse } from './LeafUse'
+import type { ChangePlan } from './PlanSentence'
 import { OwnShapeSaid, ShapeOf } from './Shape'
 import { type WordsMinded, WordsOf, WordsValue } from './Words'
 
 const POINTS = { factor: 1, step: 0.5, digits: 1, unit: 'pt' }
 const PERCENT = { factor: 100, step: 5, digits: 0, unit: '%' }
 const COUNT = { factor: 1, step: 1, digits: 0, unit: '' }
-/** The tone a ground begins with. */
-const FIRST_GROUND = 0.06
 
-/** What a run is, in a sentence: its kind's own values, its heading, its ground. */
-export function RunSentence({ plan, run, onChange }: { plan: PagePlan; run: Run; onChange: ChangeRun }) {
+/** What a run is, in sentences: its kind's own values, its heading, how it uses its leaves. */
+export function RunSentence({
+  plan,
+  run,
+  onChange,
+  onChangePlan,
+}: {
+  plan: PagePlan
+  run: Run
+  onChange: ChangeRun
+  onChangePlan: ChangePlan
+}) {
   const kind = kindOf(run.kind)
   const controls = kind?.controls as Record<string, Control> | undefined
   const table = controls && Object.keys(controls).find(k => controls[k]!.as === 'columns')
@@ -53,6 +65,8 @@ export function RunSentence({ plan, run, onChange }: { plan: PagePlan; run: Run;
         />
       )
     if (c.as === 'shape') return <OwnShapeSaid run={run} />
+    if (c.as === 'date') return <DateValue label={c.says} value={String(now)} onChange={take} />
+    if (c.as === 'holidays') return <HolidaysValue label={c.says} source={now as HolidaySource} onChange={take} />
     if (c.as === 'columns') return <b>{countOf(now as LogColumn[])}</b>
     return (
       <NumberValue label={c.says} value={Number(now)} least={c.least} most={c.most} form={formOf(c)} onChange={take} />
@@ -63,7 +77,7 @@ export function RunSentence({ plan, run, onChange }: { plan: PagePlan; run: Run;
       <h2>{runName(run)}</h2>
       {kind && (
         <p>
-          <Sentence words={kind.sentence} value={value} />
+          <Sentence words={saidFor(kind.sentence, run.params)} value={value} />
         </p>
       )}
       {table && (
@@ -92,7 +106,7 @@ export function RunSentence({ plan, run, onChange }: { plan: PagePlan; run: Run;
       })}
       {shape && <ShapeOf run={run} grids={gridsOf(controls[shape] as ShapeControl, run)} onChange={onChange} />}
       <Heading run={run} onChange={onChange} />
-      <Ground run={run} onChange={onChange} />
+      <LeafUse plan={plan} run={run} onChange={onChange} onChangePlan={onChangePlan} />
     </section>
   )
 }
@@ -114,98 +128,3 @@ function runsToAnswer(plan: PagePlan, chosen: string): { value: string; words: s
 }
 
 const countOf = (columns: LogColumn[]): string => (columns.length === 1 ? 'one column' : `${columns.length} columns`)
-
-function Heading({ run: { heading }, onChange }: { run: Run; onChange: ChangeRun }) {
-  const [draft, setDraft] = useState<string>()
-  const take = (): void => {
-    if (draft === undefined) return
-    const words = draft.trim()
-    void onChange('Heading of a run', r => ({ heading: words ? { ...r.heading, words } : undefined })).then(
-      done => done && setDraft(undefined),
-    )
-  }
-  const numbered = (from: number | undefined): void =>
-    void onChange('Number of a heading', r => ({
-      heading: r.heading && { words: r.heading.words, ...(from === undefined ? {} : { from }) },
-    }))
-  return (
-    <p>
-      Headed{' '}
-      <span className="value">
-        <Input
-          size="small"
-          variant="borderless"
-          aria-label="Heading"
-          placeholder="by nothing"
-          maxLength={300}
-          value={draft ?? heading?.words ?? ''}
-          onChange={e => setDraft(e.target.value)}
-          onBlur={take}
-          onPressEnter={e => e.currentTarget.blur()}
-        />
-      </span>
-      {heading && (
-        <>
-          {', '}
-          <ChoiceValue
-            label="Numbers of headings"
-            value={heading.from === undefined ? 'none' : 'from'}
-            choices={[
-              { value: 'none', words: 'without a number' },
-              { value: 'from', words: 'numbered from' },
-            ]}
-            onChange={v => numbered(v === 'from' ? 1 : undefined)}
-          />
-          {heading.from !== undefined && (
-            <>
-              {' '}
-              <NumberValue
-                label="First number"
-                value={heading.from}
-                least={0}
-                most={100_000}
-                form={COUNT}
-                onChange={numbered}
-              />
-            </>
-          )}
-        </>
-      )}
-      .
-    </p>
-  )
-}
-
-function Ground({ run: { ground }, onChange }: { run: Run; onChange: ChangeRun }) {
-  const set = (tone: number | undefined): void =>
-    void onChange('Ground of a run', () => ({ ground: tone === undefined ? undefined : { tone } }), true)
-  return (
-    <p>
-      On{' '}
-      <ChoiceValue
-        label="Ground"
-        value={ground ? 'tone' : 'paper'}
-        choices={[
-          { value: 'paper', words: 'bare paper' },
-          { value: 'tone', words: 'a tone of' },
-        ]}
-        onChange={v => set(v === 'tone' ? FIRST_GROUND : undefined)}
-      />
-      {ground && (
-        <>
-          {' '}
-          <NumberValue
-            label="Tone of the ground"
-            value={ground.tone}
-            least={0.01}
-            most={1}
-            form={{ ...PERCENT, step: 1 }}
-            onChange={set}
-          />{' '}
-          over the edge
-        </>
-      )}
-      .
-    </p>
-  )
-}

@@ -3,6 +3,7 @@ import { setOutlets } from '../outlets'
 import { tellTo } from '../telling'
 import { books } from './books'
 import { covers } from './covers'
+import { dates } from './dates'
 import type { delivery as Delivery } from './delivery'
 import { files } from './files'
 import { pages } from './pages'
@@ -24,6 +25,7 @@ export const answers = {
   ...covers,
   ...words,
   ...shapes,
+  ...dates,
   interiorFile: async (...of: Parameters<typeof Delivery.interiorFile>) => (await delivery()).interiorFile(...of),
   templates: async (...of: Parameters<typeof Delivery.templates>) => (await delivery()).templates(...of),
   pack: async (...of: Parameters<typeof Delivery.pack>) => (await delivery()).pack(...of),

@@ -90,10 +90,11 @@ export const pages = {
 
   /** A seed with which a run has nothing in common with the author's other books, or as little as can be. */
   async freshSeed(bookId: string, runId: string): Promise<number | undefined> {
-    const runs = bookOf(bookId).book.plan?.runs ?? []
+    const { plan, data } = bookOf(bookId).book
+    const runs = plan?.runs ?? []
     const run = runs.find(r => r.id === runId)
     const elsewhere = await otherBooks.asking(bookId)
-    return run && freshSeed(run, { runs, press: tools.runs, elsewhere, ticker: tellAndHear })
+    return run && freshSeed(run, { runs, language: data.language, press: tools.runs, elsewhere, ticker: tellAndHear })
   },
 
   /** Where the things that the style's notes rule stand on pages. */

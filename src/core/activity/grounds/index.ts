@@ -4,7 +4,7 @@ import { fields } from '../../trade'
 import { rounded } from '../looks/frame'
 import { patternOf, patterns } from './patterns'
 
-export { patterns }
+export { patternOf, patterns }
 
 const { amount, list, one, shape } = fields
 

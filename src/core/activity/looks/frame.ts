@@ -1,5 +1,4 @@
-import { drawOrnament } from '../../ornaments'
-import { type LayerBuilder, PathBuilder } from '../../marks'
+import { type LayerBuilder, type Path, PathBuilder } from '../../marks'
 import type { PageLook } from './look'
 
 /** How far a frame keeps what it holds from its line, points. */
@@ -9,8 +8,8 @@ const FINE = 0.5
 const DOT = { radius: 1.5, apart: 9 }
 const ROUND = 16
 const NOTCH = 12
-/** Clear of lines around an ornament at a corner, and its size. */
-const CORNER = { clear: 14, size: 7 }
+/** Half of what stands at a corner, and how far from it lines end. */
+const CORNER = { half: 5, clear: 15 }
 
 /** Room that a frame takes on each side, points. */
 export const frameInset = ({ frame }: PageLook): number => (frame.line === 'none' ? 0 : INSET)
@@ -36,7 +35,31 @@ export function drawFrame({ frame }: PageLook, out: LayerBuilder, width: number,
   if (clear)
     for (const x of [e, width - e])
       for (const y of [e, height - e])
-        drawOrnament(out, corner, x + (x < width / 2 ? 2 : -2), y + (y < height / 2 ? 2 : -2), CORNER.size)
+        out.add({ kind: 'path', path: cornerAt(corner, inward(x, width), inward(y, height)), fill: colour })
+}
+
+const inward = (at: number, whole: number): number => (at < whole / 2 ? CORNER.half : whole - CORNER.half)
+
+function cornerAt(corner: PageLook['frame']['corner'], x: number, y: number): Path {
+  const { half: r } = CORNER
+  const path = new PathBuilder()
+  if (corner === 'disc') return path.circle(x, y, r * 0.7).build()
+  if (corner === 'lozenge')
+    return path
+      .move(x - r, y)
+      .line(x, y - r)
+      .line(x + r, y)
+      .line(x, y + r)
+      .close()
+      .build()
+  for (const [dx, dy] of [
+    [1, 0],
+    [-1, 0],
+    [0, 1],
+    [0, -1],
+  ] as const)
+    path.circle(x + dx * r * 0.55, y + dy * r * 0.55, r * 0.42)
+  return path.build()
 }
 
 /** Four sides at a distance from the edge that end so far before their corners. */

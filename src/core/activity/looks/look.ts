@@ -11,7 +11,7 @@ export interface PageLook {
   says: string
   head: LookHead
   folio: { face: string; form: (typeof folioForms)[number] }
-  frame: { line: (typeof frameLines)[number]; tone: number; corner: OrnamentName }
+  frame: { line: (typeof frameLines)[number]; tone: number; corner: (typeof frameCorners)[number] }
   /** What pages that are read are set in. */
   text: { face: string }
 }
@@ -37,6 +37,8 @@ const headNumbers = ['after', 'over', 'disc'] as const
 /** None, one below, two below, one at each side, a dark band behind. */
 const headRules = ['none', 'under', 'double', 'beside', 'band'] as const
 const folioForms = ['plain', 'dashes', 'disc', 'over a rule'] as const
+/** What stands where the sides of a frame would meet. */
+const frameCorners = ['none', 'lozenge', 'disc', 'flower'] as const
 const frameLines = ['none', 'single', 'double', 'dots', 'round', 'notched'] as const
 
 /** The shape of a look's document. */
@@ -59,7 +61,7 @@ export const lookSchema = () =>
     frame: shape({
       line: one(...frameLines).required(),
       tone: amount(0.05, 1).required(),
-      corner: one(...ornamentNames).required(),
+      corner: one(...frameCorners).required(),
     }).required(),
     text: shape({ face: text(60).required() }).required(),
   })

@@ -37,11 +37,11 @@ export const howTo = aKind<HowToValues, Taught | undefined>({
   alike: false,
   refersTo: ({ of }) => of,
   pagesFor: (_params, other) => (other ? 1 : 0),
-  async make({ other, ticker }) {
+  async make({ other, language, ticker }) {
     const taught = other?.kind.howTo
     if (!other || !taught) return undefined
     const params = { ...other.kind.plain, ...taught.values }
-    return { other, example: await other.kind.make({ params, seed: 1, count: 1, ticker }) }
+    return { other, example: await other.kind.make({ params, seed: 1, count: 1, language, ticker }) }
   },
   async draw({ made, ...page }) {
     const { out, room, top, place, styleOf, look } = page

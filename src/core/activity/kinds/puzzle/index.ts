@@ -1,6 +1,7 @@
 import { LayerBuilder, type MarkPlace } from '../../../marks'
 import { type Made, makePuzzles, type PuzzleKind } from '../../../puzzles'
 import type { TextStyle } from '../../../type'
+import type { WordSource } from '../../../words'
 import { aKind, type Control, type Room, type RunKind } from '../../kind'
 
 /** Of the height that a puzzle leaves free, this much stands above it: the eye's middle is higher than a ruler's. */
@@ -32,6 +33,8 @@ export function puzzleRun(kind: PuzzleKind): RunKind {
     const [x, y] = [(room.width - width) / 2, top + free * ABOVE]
     out.add({ kind: 'group', transform: [1, 0, 0, 1, x, y], layers: [own.build()] })
   }
+  // The words of a run are its first: others are what comes beside them.
+  const source = Object.entries(kind.controls as Record<string, Control>).find(([, c]) => c.as === 'words')?.[0]
   return aKind<object, Made[]>({
     id: kind.id,
     name: kind.name,
@@ -42,6 +45,14 @@ export function puzzleRun(kind: PuzzleKind): RunKind {
     sentence: kind.sentence,
     controls: kind.controls as Record<string, Control> as never,
     howTo: kind.howTo,
+    ...(source && {
+      // Words are loaded when they are first wanted: they are large.
+      listName: async (params: object, index: number) => {
+        const { listsOf } = await import('../../../words')
+        const lists = listsOf((params as Record<string, WordSource>)[source]!)
+        return lists[index % lists.length]?.name
+      },
+    }),
     alike: false,
     make: ({ params, seed, count, avoid, ticker }) => makePuzzles(kind, params, { seed, count, avoid, ticker }),
     twins: made => made.map(m => m.twin),
