@@ -323,7 +323,7 @@ test('a coil book of planned pages: runs, mirrored margins, and on sale at the p
     ['Blank', '6'],
   ] as const) {
     await page.getByRole('button', { name: 'Add a run' }).click()
-    await page.getByRole('menuitem', { name: new RegExp(`^${kind}`) }).click()
+    await page.getByRole('button', { name: new RegExp(`^${kind} `) }).click()
     const n = page.getByRole('spinbutton', { name: `Pages of ${kind}` })
     await n.fill(count)
     await n.press('Enter')

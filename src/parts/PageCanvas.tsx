@@ -16,7 +16,7 @@ export function PageCanvas({
   height,
   part,
   scale,
-  small = false,
+  gain,
   early,
   label,
 }: {
@@ -28,7 +28,7 @@ export function PageCanvas({
   height: number
   part?: Part
   scale: number
-  /** So small that its fine lines would be lost: they are kept to be seen. */ small?: boolean
+  /** Where it is so small that its fine lines would be lost: how much darker they are made. */ gain?: number
   early?: ImageBitmap
   label: string
 }) {
@@ -40,10 +40,10 @@ export function PageCanvas({
     async press => {
       const ratio = Math.min(3, window.devicePixelRatio || 1)
       const asked = { x, y, width: wide, height: high }
-      const bitmap = await press.paint(bookId, editionId, index, scale * ratio, { part: asked, small })
+      const bitmap = await press.paint(bookId, editionId, index, scale * ratio, { part: asked, gain })
       return bitmap && { bitmap, shown: { key, part: asked } }
     },
-    [bookId, editionId, index, scale, small, x, y, wide, high, key],
+    [bookId, editionId, index, scale, gain, x, y, wide, high, key],
   )
   // A bitmap is shown once: it is empty afterwards.
   useLayoutEffect(() => {

@@ -19,18 +19,30 @@ export const withBleed = ({ width, height, bleed }: PageMarks): Part => ({
 /** A screen's notion of paper. */
 const PAPER = '#fffefb'
 const PAPER_RGB = [0xff, 0xfe, 0xfb] as const
-/** A page to be shown small is drawn so many times larger, what is fine made so much darker, and then made small: as it is it would fade away. */
+/** A page to be shown small is drawn so many times larger, what is fine made darker by a gain, and then made small: as it is it would fade away. */
 const LARGER = 4
-const GAIN = 10
+/** The gain of pages no larger than a thumb. */
+export const TINY_GAIN = 7
 
 /** A page painted so small that its hairlines would be lost, with a gain that keeps them to be seen. */
-export function drawSmall(page: PageMarks, scale: number, pictures: Pictures, part?: Part): OffscreenCanvas {
+export function drawSmall(
+  page: PageMarks,
+  scale: number,
+  pictures: Pictures,
+  { part, gain }: { part?: Part | undefined; gain: number },
+): OffscreenCanvas {
   const large = draw(page, scale * LARGER, pictures, part)
   const ctx = large.getContext('2d')!
   const image = ctx.getImageData(0, 0, large.width, large.height)
-  const curves = PAPER_RGB.map(paper => Uint8Array.from({ length: 256 }, (_, v) => gained(v, paper)))
-  for (let i = 0; i < image.data.length; i += 4)
-    for (let c = 0; c < 3; c++) image.data[i + c] = curves[c]![image.data[i + c]!]!
+  // How much lighter the darkest of a pixel's colours is made: all three alike, so that greys stay grey.
+  const shares = PAPER_RGB.map(paper =>
+    Float32Array.from({ length: 256 }, (_, v) => gained(v, paper, gain) / Math.max(1, v)),
+  )
+  const { data } = image
+  for (let i = 0; i < data.length; i += 4) {
+    const share = Math.min(shares[0]![data[i]!]!, shares[1]![data[i + 1]!]!, shares[2]![data[i + 2]!]!)
+    for (let c = 0; c < 3; c++) data[i + c] = data[i + c]! * share
+  }
   ctx.putImageData(image, 0, 0)
   const small = new OffscreenCanvas(Math.ceil(large.width / LARGER), Math.ceil(large.height / LARGER))
   const to = small.getContext('2d')!
@@ -40,7 +52,8 @@ export function drawSmall(page: PageMarks, scale: number, pictures: Pictures, pa
 }
 
 /** Paper and black stay as they are; what is a little darker than paper becomes more so. */
-export const gained = (value: number, paper: number): number => Math.round(paper * Math.min(1, value / paper) ** GAIN)
+export const gained = (value: number, paper: number, gain: number): number =>
+  Math.round(paper * Math.min(1, value / paper) ** gain)
 
 /** A page, or a part of it, painted at `scale` pixels a point. `paper` is a screen's notion of cream, unless said otherwise. */
 export function draw(

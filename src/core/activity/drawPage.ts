@@ -13,6 +13,7 @@ export interface PageOn {
   side: Side
   language: string
   look: PageLook
+  print: number
   styleOf: StyleOf
   /** The folio of the answer to one thing that the run asks, or of a page of the run that it refers to. */
   folioOf?: ((index: number) => string | undefined) | undefined
@@ -24,21 +25,21 @@ const REFERENCE = { size: 8, height: 14 }
 
 /** One page of a run in its room: head, frame, and what its kind draws; several things of it where the run says so. */
 export async function drawPage(kind: RunKind, run: Run, made: unknown, index: number, on: PageOn): Promise<Layer> {
-  const { look, room, side, language, styleOf, folioOf } = on
+  const { look, print, room, side, language, styleOf, folioOf } = on
   const out = new LayerBuilder()
   const place = { section: `run:${run.id}`, block: 'page' }
   const inset = kind.bare ? 0 : frameInset(look)
   if (inset) drawFrame(look, out, room.width, room.height)
   const inner = { width: Math.max(1, room.width - 2 * inset), height: Math.max(1, room.height - 2 * inset) }
   const own = inset ? new LayerBuilder() : out
-  const page = { params: run.params, made, side, place, language, look, styleOf, folioOf }
+  const page = { params: run.params, made, side, place, language, look, print, styleOf, folioOf }
   const each = kind.answers ? (run.each ?? 1) : 1
   if (each > 1) await drawSeveral(kind, run, { ...page, out: own, room: inner, index, each })
   else {
     const head = await headingOf(run, kind, index)
     const top = head ? await drawHead(look, head, { out: own, width: inner.width, side, place, styleOf }) : 0
     const answered = kind.answers && folioOf?.(index)
-    const height = inner.height - (answered ? REFERENCE.height : 0)
+    const height = inner.height - (answered ? REFERENCE.height * print : 0)
     await kind.draw({ ...page, out: own, index, room: { width: inner.width, height }, top })
     if (answered)
       await drawReference(own, pageWords(language).answerOn, answered, {
@@ -58,19 +59,20 @@ async function drawSeveral(
   run: Run,
   { each, index, ...page }: Omit<DrawnPage<object, unknown>, 'top'> & { each: number },
 ): Promise<void> {
-  const { out, room, look, place, styleOf, language, folioOf } = page
+  const { out, room, look, print, place, styleOf, language, folioOf } = page
+  const [size, over] = [OVER.size * print, OVER.height * print]
   const ratio = await kind.answers!.ratio(page.made, index * each)
-  const style = await styleOf(look.head.face, OVER.size)
-  for (const [i, cell] of cellsOf(each, room, { over: OVER.height, ratio }).entries()) {
+  const style = await styleOf(look.head.face, size)
+  for (const [i, cell] of cellsOf(each, room, { over, ratio }).entries()) {
     const asked = index * each + i
     const head = await headingOf(run, kind, asked)
-    if (head) centred(out, style, headingText(head), { ...cell, y: cell.y + OVER.size, place })
+    if (head) centred(out, style, headingText(head), { ...cell, y: cell.y + size, place })
     const answered = folioOf?.(asked)
-    const height = cell.height - OVER.height - (answered ? REFERENCE.height : 0)
+    const height = cell.height - over - (answered ? REFERENCE.height * print : 0)
     const own = new LayerBuilder()
     await kind.draw({ ...page, out: own, index: asked, room: { width: cell.width, height }, top: 0 })
-    out.add({ kind: 'group', transform: [1, 0, 0, 1, cell.x, cell.y + OVER.height], layers: [own.build()] })
-    const at = { ...cell, y: cell.y + cell.height, place, styleOf }
+    out.add({ kind: 'group', transform: [1, 0, 0, 1, cell.x, cell.y + over], layers: [own.build()] })
+    const at = { ...cell, y: cell.y + cell.height, place, print, styleOf }
     if (answered) await drawReference(out, pageWords(language).answerOn, answered, at)
   }
 }
@@ -80,15 +82,12 @@ export async function drawAnswers(
   other: MadeRun,
   answered: readonly number[],
   count: number,
-  page: Pick<
-    DrawnPage<object, unknown>,
-    'out' | 'room' | 'top' | 'place' | 'styleOf' | 'look' | 'language' | 'folioOf'
-  >,
+  page: Omit<DrawnPage<object, unknown>, 'params' | 'made' | 'index' | 'side'>,
 ): Promise<void> {
-  const { out, room, top, place, styleOf, look, language, folioOf } = page
+  const { out, room, top, place, styleOf, look, print, language, folioOf } = page
   const asked = other.kind.answers!
   if (!answered.length) return
-  const size = 9
+  const size = 9 * print
   const style = await styleOf(look.head.face, size)
   const over = size + 6
   const within = { width: room.width, height: room.height - top }
@@ -123,7 +122,7 @@ async function drawReference(
   out: LayerBuilder,
   words: string,
   folio: string,
-  at: Centred & { styleOf: StyleOf },
+  at: Centred & { print: number; styleOf: StyleOf },
 ): Promise<void> {
-  centred(out, await at.styleOf('figtree/regular', REFERENCE.size, 0.75), filled(words, { n: folio }), at)
+  centred(out, await at.styleOf('figtree/regular', REFERENCE.size * at.print, 0.75), filled(words, { n: folio }), at)
 }

@@ -41,6 +41,8 @@ export interface DrawnPage<P, M> {
   /** Of the book, as a tag: "en-GB". */
   language: string
   look: PageLook
+  /** How much larger small print is than usual: in large print more than 1. */
+  print: number
   styleOf: StyleOf
   /** The folio of a page of the run that it refers to, where references are printed. */
   folioOf?: ((index: number) => string | undefined) | undefined

@@ -20,6 +20,8 @@ export interface Drawing {
   language: string
   /** Id of the plan's look. */
   look?: string | undefined
+  /** In large print. */
+  large?: boolean | undefined
   /** The side of the run's first page. */
   first?: Side
   /** Folios of the printed pages of runs, where references are printed. */
@@ -69,13 +71,14 @@ export class RunPress {
     const { runs, room, language, first = 'recto', ticker } = drawing
     const kind = knownKind(run)
     const look = lookOf(drawing.look)
+    const print = drawing.large ? LARGE_PRINT : 1
     const { pages, ...rest } = run
     const folioOf = folios(run, drawing)
     const alike = kind.alike && headedAlike(run) && !back
     const sided = kind.sided || look.head.at === 'outside' || look.head.number === 'disc'
     const made = await this.madeFor(run, drawing)
     // Where pages are alike, how many there are changes none of them.
-    const key = JSON.stringify([rest, room, language, look.id, back, sourceOf(run, runs), folioOf?.key])
+    const key = JSON.stringify([rest, room, language, look.id, print, back, sourceOf(run, runs), folioOf?.key])
     const drawn = this.drawn.get(key) ?? this.drawn.set(key, new Map<string, Layer>())
     const layers: Layer[] = []
     for (let i = 0; i < pages; i++) {
@@ -90,6 +93,7 @@ export class RunPress {
           language,
           look,
           styleOf: this.styleIn(language),
+          print,
           folioOf: folioOf?.at,
         })
         drawn.set(page, layer)
@@ -169,6 +173,8 @@ export class RunPress {
 }
 
 const MOST_STYLES = 200
+/** Small print of 8 to 11 points becomes one of 12 to 16. */
+export const LARGE_PRINT = 1.5
 
 /** Values by what they were made from; what was not asked for between two turns is let go. */
 class Kept<V> {

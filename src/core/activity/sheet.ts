@@ -134,8 +134,8 @@ export class Sheet {
 
 /** A sheet on a page of a run. `tone`: of its lines. */
 export async function sheetOn(page: DrawnPage<object, unknown>, tone: number): Promise<Sheet> {
-  const { room, look, styleOf } = page
-  const size = Math.min(LABEL.most, Math.max(LABEL.least, room.width * LABEL.ofWidth))
+  const { room, look, print, styleOf } = page
+  const size = Math.min(LABEL.most, Math.max(LABEL.least, room.width * LABEL.ofWidth)) * print
   const keys: Record<Face, [face: string, size: number]> = {
     label: [look.text.face, size],
     bold: [look.folio.face.replace('/regular', '/bold'), size],

@@ -152,7 +152,7 @@ const runSchema = () =>
       (_v, { parent }: { parent?: { kind?: string } }) => kindOf(String(parent?.kind))?.schema() ?? shape({}),
     ) as never,
   })
-const planSchema = () =>
+export const planSchema = () =>
   shape({
     margins: optional(
       shape({
@@ -166,6 +166,7 @@ const planSchema = () =>
     wished: whole(1, MOST_PLANNED),
     look: one(...pageLooks.map(l => l.id)),
     references: yesNo(),
+    large: yesNo(),
     runs: list(runSchema(), 500)
       .required()
       .test(

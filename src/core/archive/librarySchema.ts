@@ -1,6 +1,7 @@
 import { array, boolean, lazy, mixed, number, object, string, ValidationError } from 'yup'
 import { isHours } from '../outlets'
 import { readStyleDocument } from '../pages'
+import { isRecipe } from './recipe'
 import { Fault, profileSchema, strangeKey } from '../trade'
 
 /** The head of a backup as it comes in: what its list says of books, listings, versions, pieces and settings. */
@@ -80,6 +81,7 @@ const settingValue: Record<string, (v: unknown) => boolean> = {
     typeof v === 'object' &&
     !Array.isArray(v) &&
     Object.values(v).every(x => typeof x === 'string' && x.length <= 400),
+  recipes: v => Array.isArray(v) && v.length <= 500 && v.every(isRecipe),
   styles: v =>
     Array.isArray(v) &&
     v.length <= 500 &&

@@ -11,6 +11,8 @@ export interface PagePlan {
   look?: string
   /** Puzzles say on which page their answer stands, answers where their puzzle does. */
   references?: boolean
+  /** In large print: what is read is set at 16 points or more, as far as its page allows. */
+  large?: boolean
 }
 
 export interface PlanMargins {

@@ -3,6 +3,7 @@ import {
   drawGround,
   FOLIO_SIZE,
   kindOf,
+  LARGE_PRINT,
   type LaidPage,
   laidOut,
   lookOf,
@@ -68,7 +69,7 @@ export async function withPlan(
     pages.push(plannedLeaf(leaf, pages.length, folioAt(interior, pages.length), { ...on, grounds }))
   }
   const laid = layInserts(interior, plan)
-  const drawing = { runs: plan.runs, room, language, look: plan.look, ticker }
+  const drawing = { runs: plan.runs, room, language, look: plan.look, large: plan.large, ticker }
   const folios = plan.references ? foliosOf(laid, interior) : undefined
   let taken = 0
   const takeTo = (end: number): void => {
@@ -171,13 +172,21 @@ interface PlannedLeaf {
   inner: number
   outer: number
   room: { width: number; height: number }
-  folio: { at: 'outside' | 'centre'; look: PageLook; style: TextStyle; onDark: TextStyle } | undefined
+  folio: { at: 'outside' | 'centre'; look: PageLook; print: number; style: TextStyle; onDark: TextStyle } | undefined
 }
 
 async function folioStyle(plan: PagePlan, language: string, shelf: FontShelf): Promise<PlannedLeaf['folio']> {
   const look = lookOf(plan.look)
-  const style = (tone: number): Promise<TextStyle> => smallPrint(look.folio.face, FOLIO_SIZE, language, shelf, tone)
-  return { at: plan.folios === 'centre' ? 'centre' : 'outside', look, style: await style(1), onDark: await style(0) }
+  const print = plan.large ? LARGE_PRINT : 1
+  const style = (tone: number): Promise<TextStyle> =>
+    smallPrint(look.folio.face, FOLIO_SIZE * print, language, shelf, tone)
+  return {
+    at: plan.folios === 'centre' ? 'centre' : 'outside',
+    look,
+    print,
+    style: await style(1),
+    onDark: await style(0),
+  }
 }
 
 /** What stands on a planned leaf: a printed page of a run, or its back; nothing where it is blank. */
@@ -217,7 +226,7 @@ function plannedLeaf(
 /** The number of a page, in the foot margin. */
 function folioOf(of: PlannedLeaf, side: Side, label: string, run: string): Layer {
   const { width, height } = of.spec
-  const { at, look, style, onDark } = of.folio!
+  const { at, look, print, style, onDark } = of.folio!
   const out = new LayerBuilder()
   const middle = (side === 'recto' ? of.inner : of.outer) + of.room.width / 2
   const outer = side === 'recto' ? width - of.outer : of.outer
@@ -230,6 +239,7 @@ function folioOf(of: PlannedLeaf, side: Side, label: string, run: string): Layer
     place: { section: `run:${run}`, block: 'folio' },
     style,
     onDark,
+    print,
   })
   return out.build()
 }

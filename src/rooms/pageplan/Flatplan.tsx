@@ -4,6 +4,7 @@ import { type Band, kindOf, partId, runName } from '@/core/activity'
 import { roles } from '@/core/book'
 import type { Leaves } from '@/core/chain'
 import { PageCanvas } from '@/parts/PageCanvas'
+import { TINY_GAIN } from '@/workers/draw'
 
 /** Width of a page of the flatplan, pixels. */
 const PAGE = 62
@@ -101,7 +102,7 @@ export function BandSpreads({
                       width={leaves.width}
                       height={leaves.height}
                       scale={scale}
-                      small
+                      gain={TINY_GAIN}
                       label=""
                     />
                   )}

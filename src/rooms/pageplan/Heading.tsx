@@ -4,7 +4,7 @@ import { useState } from 'react'
 import { kindOf } from '@/core/activity'
 import type { Run, RunHeading } from '@/core/book'
 import { ChoiceValue, NumberValue } from '@/parts/Sentence'
-import type { ChangeRun } from './changeRun'
+import type { ChangeRun } from './planChanges'
 
 const COUNT = { factor: 1, step: 1, digits: 0, unit: '' }
 

@@ -2,9 +2,8 @@
 import { answering, type AnswerPlace, answerPlace, askedOf, kindOf, withAnswers } from '@/core/activity'
 import type { Backs, PagePlan, Run } from '@/core/book'
 import { ChoiceValue } from '@/parts/Sentence'
-import type { ChangeRun } from './changeRun'
 import { GroundValue } from './GroundValue'
-import type { ChangePlan } from './PlanSentence'
+import type { ChangePlan, ChangeRun } from './planChanges'
 
 const EACH = [1, 2, 3, 4, 6].map(n => ({ value: String(n), words: n === 1 ? 'one' : String(n) }))
 const PLACES: { value: AnswerPlace; words: string }[] = [

@@ -1,17 +1,18 @@
 'use client'
-import { Button, Dropdown } from 'antd'
+import { Button } from 'antd'
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
-import { bandsOf, fitted, kindOf, newRun, planOrder, runKinds } from '@/core/activity'
+import { bandsOf, planOrder } from '@/core/activity'
 import type { PagePlan, Section } from '@/core/book'
 import { BookTop, NoBook } from '@/parts/BookTop'
 import { Sill, sillOf } from '@/parts/Sill'
-import { useCommit } from '@/parts/useCommit'
 import { type OpenBook, useOpenBook } from '@/parts/openBook'
 import { WriterOnly } from '@/parts/WriterOnly'
+import { Adding } from './Adding'
 import { Flatplan } from './Flatplan'
-import { type ChangePlan, PlanSentence } from './PlanSentence'
-import type { ChangeRun } from './changeRun'
+import { Looks } from './Looks'
+import { usePlanChange, useRunChange } from './planChanges'
+import { PlanSentence } from './PlanSentence'
 import { RunSentence } from './RunSentence'
 import { RunSpecimen } from './RunSpecimen'
 import { RunTable, type SetPages, textOf } from './RunTable'
@@ -24,9 +25,11 @@ export function PagePlanRoom({ bookId }: { bookId: string }) {
   const { book, leaves, figures } = view
   const [chosen, setChosen] = useState<string>()
   const [at, setAt] = useState<number>()
+  const [shelf, setShelf] = useState<'runs' | 'looks'>()
   const choose = (id: string | undefined, left?: number): void => {
     setChosen(id)
     setAt(left)
+    setShelf(undefined)
   }
   if (view.missing) return <NoBook />
   const plan: PagePlan = book?.plan ?? { runs: [] }
@@ -47,11 +50,27 @@ export function PagePlanRoom({ bookId }: { bookId: string }) {
                   sections={book.sections}
                   set={{ labels: leaves?.pages.map(p => p.label) ?? [], starts }}
                   onChoose={choose}
+                  onShelf={setShelf}
                 />
               </WriterOnly>
             </section>
-            <aside aria-label={chosen === undefined ? 'The whole book' : 'The spread'}>
-              <Shown {...{ bookId, view, plan, starts, chosen, at }} sections={book.sections} onChoose={choose} />
+            <aside
+              aria-label={
+                shelf ? 'What there is to choose from' : chosen === undefined ? 'The whole book' : 'The spread'
+              }
+            >
+              {shelf === 'looks' ? (
+                <Looks bookId={bookId} book={book} onClose={() => setShelf(undefined)} />
+              ) : shelf || !plan.runs.length ? (
+                <Adding
+                  bookId={bookId}
+                  book={book}
+                  onAdded={choose}
+                  onClose={plan.runs.length ? () => setShelf(undefined) : undefined}
+                />
+              ) : (
+                <Shown {...{ bookId, view, plan, starts, chosen, at }} sections={book.sections} onChoose={choose} />
+              )}
               <RunTroubles bookId={bookId} view={view} />
             </aside>
           </div>
@@ -127,18 +146,6 @@ function Shown({ bookId, view, plan, sections, starts, chosen, at, onChoose }: S
   )
 }
 
-function usePlanChange(bookId: string): ChangePlan {
-  const commit = useCommit(bookId)
-  return (label, next, merge = false) => commit(label, r => ({ plan: fitted(next(r.plan ?? { runs: [] })) }), merge)
-}
-
-function useRunChange(bookId: string): (id: string) => ChangeRun {
-  const change = usePlanChange(bookId)
-  return id =>
-    (label, next, merge = false) =>
-      change(label, p => ({ ...p, runs: p.runs.map(x => (x.id === id ? { ...x, ...next(x) } : x)) }), merge)
-}
-
 interface RunsProps {
   view: OpenBook
   bookId: string
@@ -147,17 +154,12 @@ interface RunsProps {
   sections: Section[]
   set: SetPages
   onChoose: (id: string) => void
+  onShelf: (shelf: 'runs' | 'looks') => void
 }
 
-function Runs({ view, bookId, plan, chosen, sections, set, onChoose }: RunsProps) {
+function Runs({ view, bookId, plan, chosen, sections, set, onChoose, onShelf }: RunsProps) {
   const change = usePlanChange(bookId)
   const changeRun = useRunChange(bookId)
-  const add = (id: string): void => {
-    const kind = kindOf(id)!
-    const fresh = newRun(plan, kind, crypto.getRandomValues(new Uint32Array(1))[0]!)
-    void change(`Add ${kind.name.toLowerCase()} pages`, p => ({ ...p, runs: [...p.runs, fresh] }))
-    onChoose(fresh.id)
-  }
   return (
     <>
       <RunTable
@@ -171,24 +173,16 @@ function Runs({ view, bookId, plan, chosen, sections, set, onChoose }: RunsProps
         onChange={(label, next) => void change(label, next)}
         onChangeRun={changeRun}
       />
-      <Dropdown
-        trigger={['click']}
-        menu={{
-          items: runKinds.map(k => ({ key: k.id, label: `${k.name}: ${k.says}` })),
-          onClick: ({ key }) => add(key),
-          // There are many kinds: the list scrolls before it leaves the window.
-          style: { maxHeight: '45vh', overflowY: 'auto' },
-        }}
-      >
-        <Button>Add a run</Button>
-      </Dropdown>
+      <Button onClick={() => onShelf('runs')}>Add a run</Button>
       {!plan.runs.length && (
         <p className="teach">
           A run is a block of like pages: lined, dotted, a table to keep a log in, puzzles and their answers. The plan
           adds them up, and spine, cover, cost and price follow.
         </p>
       )}
-      {plan.runs.length > 0 && <PlanSentence plan={plan} total={set.labels.length} onChange={change} />}
+      {plan.runs.length > 0 && (
+        <PlanSentence plan={plan} total={set.labels.length} onChange={change} onLooks={() => onShelf('looks')} />
+      )}
     </>
   )
 }

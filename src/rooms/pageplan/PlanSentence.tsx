@@ -1,10 +1,12 @@
 'use client'
-import { pageLooks } from '@/core/activity'
+import { lookOf } from '@/core/activity'
 import type { PagePlan, PlanMargins } from '@/core/book'
 import { PLAIN_MARGIN } from '@/core/pages'
 import { IN } from '@/core/trade'
 import { lengthField } from '@/parts/lengths'
 import { ChoiceValue, NumberValue, Sentence } from '@/parts/Sentence'
+import { KeepRun } from './KeepRun'
+import type { ChangePlan } from './planChanges'
 
 const sides = { head: 'Head margin', outside: 'Outside margin', foot: 'Foot margin', inside: 'Inside margin' }
 const folioWords = [
@@ -12,8 +14,6 @@ const folioWords = [
   { value: 'outside', words: 'stand at the outer corner' },
   { value: 'centre', words: 'stand in the middle of the foot' },
 ]
-
-export type ChangePlan = (label: string, next: (p: PagePlan) => PagePlan, merge?: boolean) => Promise<boolean>
 
 const COUNT = { factor: 1, step: 2, digits: 0, unit: '' }
 const MOST_PAGES = 2000
@@ -59,7 +59,18 @@ function Wished({ plan: { wished }, total, onChange }: { plan: PagePlan; total: 
 }
 
 /** What holds for all planned pages. */
-export function PlanSentence({ plan, total, onChange }: { plan: PagePlan; total: number; onChange: ChangePlan }) {
+export function PlanSentence({
+  plan,
+  total,
+  onChange,
+  onLooks,
+}: {
+  plan: PagePlan
+  total: number
+  onChange: ChangePlan
+  /** The looks are to be seen. */
+  onLooks: () => void
+}) {
   const { factor, ...field } = lengthField(0.05)
   const marginsOf = (p: PagePlan): PlanMargins =>
     p.margins ?? { head: PLAIN_MARGIN, foot: PLAIN_MARGIN, inside: PLAIN_MARGIN, outside: PLAIN_MARGIN }
@@ -69,14 +80,23 @@ export function PlanSentence({ plan, total, onChange }: { plan: PagePlan; total:
       <h2>All pages</h2>
       <p>
         <Sentence
-          words="They look like {look}; answers and puzzles {references}. Margins {head} head, {outside} outside, {foot} foot; inside {inside} or what the binding asks. Folios {folios}."
+          words="They look like {look}, in {print}; answers and puzzles {references}. Margins {head} head, {outside} outside, {foot} foot; inside {inside} or what the binding asks. Folios {folios}."
           value={name =>
             name === 'look' ? (
+              <span className="value">
+                <button type="button" aria-label={`Look of all pages: ${lookOf(plan.look).name}`} onClick={onLooks}>
+                  {lookOf(plan.look).name}
+                </button>
+              </span>
+            ) : name === 'print' ? (
               <ChoiceValue
-                label="Look of all pages"
-                value={plan.look ?? pageLooks[0]!.id}
-                choices={pageLooks.map(l => ({ value: l.id, words: `${l.name}: ${l.says}` }))}
-                onChange={v => void onChange('Look of all pages', p => ({ ...p, look: v }))}
+                label="Print"
+                value={plan.large ? 'large' : 'usual'}
+                choices={[
+                  { value: 'usual', words: 'usual print' },
+                  { value: 'large', words: 'large print' },
+                ]}
+                onChange={v => void onChange('Print', p => ({ ...p, large: v === 'large' }))}
               />
             ) : name === 'references' ? (
               <ChoiceValue
@@ -114,6 +134,7 @@ export function PlanSentence({ plan, total, onChange }: { plan: PagePlan; total:
           }
         />
       </p>
+      <KeepRun plan={plan} />
     </section>
   )
 }

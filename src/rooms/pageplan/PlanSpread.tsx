@@ -8,6 +8,9 @@ import { PageCanvas } from '@/parts/PageCanvas'
 /** Kept free beside a spread, and under it for its caption; the least that it is drawn in; pixels. */
 const FREE = { width: 36, height: 64 }
 const LEAST = 240
+/** Below so many pixels a point the hairlines of a ruling would be lost here and there: they are made a little darker. */
+const REDUCED = 0.9
+const GAIN = 2
 
 /** Two facing pages, true to the press. `left`: the index of the left one, −1 before the first page. */
 export function PlanSpread({
@@ -52,6 +55,7 @@ export function PlanSpread({
                 width={leaves.width}
                 height={leaves.height}
                 scale={scale}
+                {...(scale < REDUCED && { gain: GAIN })}
                 label={`Page ${leaves.pages[p].label}`}
               />
             )}

@@ -5,12 +5,13 @@ import type { PagePlan, Run } from '@/core/book'
 import type { WordSource } from '@/core/words'
 import { DateValue } from '@/parts/DateValue'
 import { ChoiceValue, type NumberForm, NumberValue, Sentence } from '@/parts/Sentence'
-import type { ChangeRun } from './changeRun'
+import type { ChangeRun } from './planChanges'
 import { Columns } from './Columns'
 import { Heading } from './Heading'
 import { HolidaysValue } from './HolidaysValue'
+import { KeepRun } from './KeepRun'
 import { LeafUse } from './LeafUse'
-import type { ChangePlan } from './PlanSentence'
+import type { ChangePlan } from './planChanges'
 import { OwnShapeSaid, ShapeOf } from './Shape'
 import { type WordsMinded, WordsOf, WordsValue } from './Words'
 
@@ -107,6 +108,7 @@ export function RunSentence({
       {shape && <ShapeOf run={run} grids={gridsOf(controls[shape] as ShapeControl, run)} onChange={onChange} />}
       <Heading run={run} onChange={onChange} />
       <LeafUse plan={plan} run={run} onChange={onChange} onChangePlan={onChangePlan} />
+      <KeepRun plan={plan} run={run} onChange={onChange} />
     </section>
   )
 }

@@ -22,7 +22,7 @@ import Link from 'next/link'
 import { type Band, bandsOf, kindOf, partId, planOrder, type PlanPart, runName, runsInOrder } from '@/core/activity'
 import { type PagePlan, roles, type Run, type Section } from '@/core/book'
 import { NumberValue } from '@/parts/Sentence'
-import type { ChangeRun } from './changeRun'
+import type { ChangeRun } from './planChanges'
 
 const COUNT = { factor: 1, step: 1, digits: 0, unit: '' }
 const MOST_PAGES = 2000
@@ -126,9 +126,11 @@ export function RunTable(props: RunTableProps) {
             )}
             <tr className="sum">
               <td />
-              <td>The book</td>
+              <td>
+                The book, <em>{blankWords(labelsIn(of => of === 'blank').length)}</em>
+              </td>
               <td className="n">{set.labels.length}</td>
-              <td className="n">{blankWords(labelsIn(of => of === 'blank').length)}</td>
+              <td />
               <td />
             </tr>
           </tbody>
@@ -142,11 +144,13 @@ export function RunTable(props: RunTableProps) {
 export const textOf = (bookId: string, section: Section | undefined): string =>
   `/book/${encodeURIComponent(bookId)}/text${section ? `?section=${encodeURIComponent(section.id)}` : ''}`
 
+const spanOf = (labels: string[]): string => (labels.length > 1 ? `${labels[0]} – ${labels.at(-1)}` : (labels[0] ?? ''))
+
 function Labels({ labels }: { labels: string[] }) {
   return (
     <>
       <td className="n">{labels.length}</td>
-      <td className="n">{labels.length ? `${labels[0]} – ${labels.at(-1)}` : ''}</td>
+      <td className="n">{spanOf(labels)}</td>
     </>
   )
 }
@@ -169,7 +173,7 @@ function Written({ section, bookId, labels }: { section: Section; bookId: string
   )
 }
 
-const blankWords = (n: number): string => (n ? `with ${n === 1 ? 'one blank page' : `${n} blank pages`}` : 'even')
+const blankWords = (n: number): string => (n ? (n === 1 ? 'one blank page' : `${n} blank pages`) : 'no blank pages')
 
 /** What a run is, as far as its name does not say it. */
 function besides(run: Run): string | undefined {
@@ -217,7 +221,7 @@ function Row({ run, labels, chosen, onChoose, onChange, onRemove }: RowProps) {
           />
         )}
       </td>
-      <td className="n">{labels.length ? `${labels[0]} – ${labels.at(-1)}` : 'none'}</td>
+      <td className="n">{spanOf(labels) || 'none'}</td>
       <td>
         <Button size="small" type="text" aria-label={`Remove ${name}`} icon={<DeleteOutlined />} onClick={onRemove} />
       </td>

@@ -21,7 +21,7 @@ import { ChoiceValue, NumberValue } from '@/parts/Sentence'
 import { usePress } from '@/parts/usePress'
 import { useSay } from '@/parts/useSay'
 import { press } from '@/workers/client'
-import type { ChangeRun } from './changeRun'
+import type { ChangeRun } from './planChanges'
 
 const PERCENT = { factor: 1, step: 5, digits: 0, unit: '%' }
 /** A shape that is less like itself on its grid is said to be, and another grid is offered. */

@@ -7,6 +7,7 @@ import { dates } from './dates'
 import type { delivery as Delivery } from './delivery'
 import { files } from './files'
 import { pages } from './pages'
+import { samples } from './samples'
 import { shapes } from './shapes'
 import { words } from './words'
 
@@ -26,6 +27,7 @@ export const answers = {
   ...words,
   ...shapes,
   ...dates,
+  ...samples,
   interiorFile: async (...of: Parameters<typeof Delivery.interiorFile>) => (await delivery()).interiorFile(...of),
   templates: async (...of: Parameters<typeof Delivery.templates>) => (await delivery()).templates(...of),
   pack: async (...of: Parameters<typeof Delivery.pack>) => (await delivery()).pack(...of),

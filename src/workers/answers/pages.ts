@@ -36,20 +36,20 @@ export const pages = {
     return leavesOf(chainOf(bookId, editionId))
   },
 
-  /** A page as a picture of `scale` pixels a point; `small`: its fine lines are kept to be seen. */
+  /** A page as a picture of `scale` pixels a point; `gain`: its fine lines are kept to be seen (`drawSmall`). */
   async paint(
     bookId: string,
     editionId: string,
     index: number,
     scale: number,
-    { part, small = false }: { part?: Part; small?: boolean } = {},
+    { part, gain }: { part?: Part; gain?: number | undefined } = {},
   ) {
     const page = (await interiorOf(bookId, editionId)).pages[index]
     if (!page) return undefined
     return handed(
       await (wantsOriginals(page, scale)
         ? withOriginals(page, p => draw(page, scale, p, part))
-        : withPreviews([page], p => (small ? drawSmall : draw)(page, scale, p, part))),
+        : withPreviews([page], p => (gain ? drawSmall(page, scale, p, { part, gain }) : draw(page, scale, p, part)))),
     )
   },
 

@@ -18,24 +18,27 @@ export interface FolioAt {
   /** Its figures in the look's face: on paper, and on a dark disc. */
   style: TextStyle
   onDark: TextStyle
+  /** How much larger than usual it is. */
+  print: number
 }
 
 /** Draws a page's number as its look has it. */
 export function drawFolio({ folio }: PageLook, label: string, at: FolioAt): void {
   const { out, x, align, baseline, place } = at
   const disc = folio.form === 'disc'
+  const [size, radius] = [FOLIO_SIZE * at.print, DISC * at.print]
   const frag = (disc ? at.onDark : at.style).frag(folio.form === 'dashes' ? `– ${label} –` : label)
-  const width = disc ? 2 * DISC : frag.width
+  const width = disc ? 2 * radius : frag.width
   const left = align === 'left' ? x : align === 'right' ? x - width : x - width / 2
   if (disc)
     out.add({
       kind: 'path',
-      path: new PathBuilder().circle(left + DISC, baseline - FOLIO_SIZE * 0.35, DISC).build(),
+      path: new PathBuilder().circle(left + radius, baseline - size * 0.35, radius).build(),
       fill: { k: 0.85 },
     })
   if (folio.form === 'over a rule') {
     const start = align === 'left' ? left : align === 'right' ? x - RULE.width : x - RULE.width / 2
-    const path = new PathBuilder().rect(start, baseline - FOLIO_SIZE - RULE.above, RULE.width, RULE.thickness).build()
+    const path = new PathBuilder().rect(start, baseline - size - RULE.above, RULE.width, RULE.thickness).build()
     out.add({ kind: 'path', path, fill: { k: 0.7 } })
   }
   setFrag(out, frag, { x: left + (width - frag.width) / 2, y: baseline, place })

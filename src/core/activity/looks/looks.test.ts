@@ -71,7 +71,7 @@ describe.each(pageLooks.map(l => [l.id, l] as const))('the look “%s”', (_id,
     for (const align of ['left', 'centre', 'right'] as const) {
       const out = new LayerBuilder()
       const style = await styleOf(look.folio.face, 8.5)
-      drawFolio(look, '128', { out, x: 200, align, baseline: 100, place, style, onDark: style })
+      drawFolio(look, '128', { out, x: 200, align, baseline: 100, place, style, onDark: style, print: 1 })
       const xs = [...out.build().text!.x]
       const [first, last] = [Math.min(...xs), Math.max(...xs)]
       if (align === 'left') expect(first).toBeGreaterThanOrEqual(200)

@@ -47,7 +47,7 @@ export const howTo = aKind<HowToValues, Taught | undefined>({
     const { out, room, top, place, styleOf, look } = page
     if (!made) return
     const { kind } = made.other
-    const size = Math.min(SIZE.most, Math.max(SIZE.least, room.width / 32))
+    const size = Math.min(SIZE.most, Math.max(SIZE.least, room.width / 32)) * page.print
     const [style, label] = [await styleOf(look.text.face, size), await styleOf(look.head.face, size * 0.85)]
     let y = top + size
     for (const sentence of kind.howTo!.words) {

@@ -55,7 +55,7 @@ export const month = aKind<MonthValues, Dates | undefined>({
     }) as never,
   plain: { ...plannerPlain, from: '2027-01-01', count: 12, on: 'page', numbers: 'weeks', spacing: 18 },
   sentence:
-    '{count} months {dated}[dated=dated: from {from}], each on {on}, weeks beginning on {starts} [dated=dated:{numbers}, ]in {language}[dated=dated:, with {holidays}]. Lines for notes {spacing} apart, {tone} dark.',
+    '{count} months {dated}[dated=dated: from {from}], each on {on}, weeks beginning on {starts}[dated=dated:, {numbers}], in {language}[dated=dated:, with {holidays}]. Lines for notes {spacing} apart, {tone} dark.',
   controls: {
     ...(plannerControls('months', MOST) as never as Record<keyof PlannerValues, never>),
     on: {

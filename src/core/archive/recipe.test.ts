@@ -1,0 +1,117 @@
+import { describe, expect, test } from '@jest/globals'
+import fc from 'fast-check'
+import { shelf } from '../../../tests/support/core'
+import {
+  asksOf,
+  fitted,
+  kindOf,
+  plannedPages,
+  type Recipe,
+  recipeOf,
+  RunPress,
+  shippedRecipes,
+  withRecipe,
+} from '../activity'
+import type { PagePlan } from '../book'
+import { Fault } from '../trade'
+import { readRecipe, writeRecipe } from './recipe'
+
+const none: PagePlan = { runs: [] }
+
+describe.each(shippedRecipes.map(r => [r.id, r] as const))('the recipe “%s”', (_id, recipe) => {
+  test('is a whole book in one step, and comes back from its file as it was', () => {
+    expect(readRecipe(writeRecipe(recipe))).toEqual(JSON.parse(JSON.stringify(recipe)))
+    const plan = withRecipe(none, recipe, { seed: 5 })
+    expect(plannedPages(plan)).toBeGreaterThanOrEqual(40)
+    expect(new Set(plan.runs.map(r => r.id)).size).toBe(plan.runs.length)
+    for (const r of plan.runs) {
+      const of = kindOf(r.kind)!.refersTo?.(r.params)
+      if (of !== undefined) expect(kindOf(plan.runs.find(x => x.id === of)!.kind)!.answers).toBeDefined()
+    }
+    // Nothing that is asked stays without an answer, unless its solving is seen on the page.
+    const answered = new Set(plan.runs.filter(r => r.kind === 'answers').map(r => r.params.of))
+    for (const r of plan.runs) if (kindOf(r.kind)!.answers) expect(answered).toContain(r.id)
+    if (plan.wished) expect(plannedPages(plan) + 2).toBeLessThanOrEqual(plan.wished)
+    if (plan.wished) expect(plan.wished - plannedPages(plan) - 2).toBeLessThanOrEqual(2)
+  })
+  test('its pages can be made and drawn', async () => {
+    const few: PagePlan = fitted({
+      ...recipe.plan,
+      runs: recipe.plan.runs.map(r => ({
+        ...r,
+        pages: Math.min(r.pages, 2),
+        params: 'count' in r.params && 'from' in r.params ? { ...r.params, count: 1 } : r.params,
+      })),
+    })
+    const press = new RunPress(shelf)
+    for (const run of few.runs) {
+      const drawing = { runs: few.runs, room: { width: 380, height: 520 }, language: 'de', look: few.look }
+      const layers = await press.layersOf(run, drawing)
+      expect(layers).toHaveLength(run.pages)
+      for (const l of layers) expect(l.items.length + (l.text?.count ?? 0)).toBeGreaterThan(0)
+    }
+  })
+})
+
+test('there are at least twelve, of many kinds, and each says what it asks', () => {
+  expect(shippedRecipes.length).toBeGreaterThanOrEqual(12)
+  expect(new Set(shippedRecipes.flatMap(r => r.plan.runs.map(x => x.kind))).size).toBeGreaterThan(20)
+  const asks = (id: string) => asksOf(shippedRecipes.find(r => r.id === id)!)
+  expect([asks('large-word-search'), asks('weeks-dated'), asks('three-bands')]).toEqual([
+    { words: { bank: 'all', text: '' } },
+    { from: '2027-01-04' },
+    {},
+  ])
+})
+
+test('what is asked goes where it belongs; a plan that has runs keeps its own and what holds for all pages', () => {
+  const words = { bank: '', text: 'one\ntwo\nthree' }
+  const first = withRecipe(none, shippedRecipes[0]!, { words, seed: 9 })
+  expect(first.runs.find(r => r.kind === 'word-search')!.params.words).toEqual(words)
+  expect(first.look).toBe(shippedRecipes[0]!.plan.look)
+  const both = withRecipe(
+    first,
+    shippedRecipes.find(r => r.id === 'weeks-dated')!,
+    { from: '2031-02-03', seed: 9 },
+  )
+  expect(both.runs.slice(0, first.runs.length)).toEqual(first.runs)
+  expect([both.look, both.wished]).toEqual([first.look, first.wished])
+  expect(both.runs.find(r => r.kind === 'week')!.params.from).toBe('2031-02-03')
+})
+
+test('a run is kept with its answers and rules, and goes into another book beside what is there', () => {
+  fc.assert(
+    fc.property(fc.constantFrom(...shippedRecipes), fc.nat({ max: 30 }), (recipe, n) => {
+      const plan = withRecipe(none, recipe, { seed: n })
+      const run = plan.runs[n % plan.runs.length]!
+      const kept = recipeOf(plan, { id: 'own', name: 'Mine', run: run.id })
+      const belongs = plan.runs.filter(r => r.id === run.id || kindOf(r.kind)!.refersTo?.(r.params) === run.id)
+      expect(kept.plan.runs.map(r => r.kind)).toEqual(belongs.map(r => r.kind))
+      expect(readRecipe(writeRecipe(kept))).toEqual(JSON.parse(JSON.stringify(kept)))
+      const twice = withRecipe(withRecipe(none, kept, { seed: 1 }), kept, { seed: 2 })
+      expect(new Set(twice.runs.map(r => r.id)).size).toBe(2 * belongs.length)
+      const seeds = twice.runs.map(r => r.seed)
+      expect(new Set(seeds).size).toBe(seeds.length)
+    }),
+  )
+})
+
+test('what is no recipe is said to be none', () => {
+  const [recipe] = shippedRecipes as [Recipe]
+  const file = JSON.parse(writeRecipe(recipe)) as Record<string, unknown>
+  const broken: [string, RegExp][] = [
+    ['not json', /no recipe/],
+    ['[]', /no recipe/],
+    [JSON.stringify({ ...file, format: 'other' }), /no recipe/],
+    [JSON.stringify({ ...file, version: 2 }), /later version/],
+    [JSON.stringify({ ...file, trim: 'wide' }), /cannot be read: trim/],
+    [
+      JSON.stringify({ ...file, plan: { runs: [{ id: 'a', kind: 'carved', pages: 1, seed: 1, params: {} }] } }),
+      /cannot be read/,
+    ],
+  ]
+  for (const [text, why] of broken) {
+    expect(() => readRecipe(text)).toThrow(Fault)
+    expect(() => readRecipe(text)).toThrow(why)
+  }
+})

@@ -1,0 +1,71 @@
+'use client'
+import { Button, Input } from 'antd'
+import { useState } from 'react'
+import { kindOf, recipeOf, runName } from '@/core/activity'
+import type { PagePlan, Run } from '@/core/book'
+import { keepRecipe } from '@/data/recipes'
+import { useSay } from '@/parts/useSay'
+import type { ChangeRun } from './planChanges'
+
+/** Ways to keep a run, or all of them, as a recipe for other books, and to set a run back to how it began. */
+export function KeepRun({ plan, run, onChange }: { plan: PagePlan; run?: Run; onChange?: ChangeRun }) {
+  const say = useSay()
+  const [name, setName] = useState<string>()
+  const keep = async (as: string): Promise<void> => {
+    try {
+      await keepRecipe(recipeOf(plan, { id: 'own', name: as, ...(run && { run: run.id }) }))
+      setName(undefined)
+      say.done(`“${as}” stands among your recipes, beside the kinds of run.`)
+    } catch (e) {
+      say.failed(e)
+    }
+  }
+  const plain = run && kindOf(run.kind)?.plain
+  if (name !== undefined)
+    return (
+      <p className="keeping">
+        Kept as{' '}
+        <span className="value">
+          <Input
+            size="small"
+            variant="borderless"
+            aria-label="Name of the recipe"
+            autoFocus
+            maxLength={80}
+            value={name}
+            onChange={e => setName(e.target.value)}
+            onKeyDown={e => {
+              if (e.key === 'Escape') setName(undefined)
+              else if (e.key === 'Enter' && name.trim()) void keep(name.trim())
+              else return
+              e.preventDefault()
+            }}
+          />
+        </span>{' '}
+        <Button size="small" type="link" disabled={!name.trim() || undefined} onClick={() => void keep(name.trim())}>
+          keep
+        </Button>
+        <Button size="small" type="link" onClick={() => setName(undefined)}>
+          leave it
+        </Button>
+      </p>
+    )
+  return (
+    <p className="keeping">
+      <Button size="small" type="link" onClick={() => setName(run ? runName(run) : '')}>
+        {run ? 'Keep this run as a recipe' : 'Keep all of it as a recipe'}
+      </Button>
+      {plain && onChange && (
+        <Button
+          size="small"
+          type="link"
+          onClick={() =>
+            void onChange('Set back to plain', () => ({ params: structuredClone(plain) as Run['params'] }))
+          }
+        >
+          Set it back to plain
+        </Button>
+      )}
+    </p>
+  )
+}
