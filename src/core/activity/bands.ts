@@ -1,4 +1,4 @@
-import { facesOf } from './laying'
+import { dealtGroups, facesOf } from './laying'
 import type { PlanPart } from './run'
 
 /** Pages of a book that belong together, `from` up to `to`, which is not one of them. */
@@ -16,8 +16,12 @@ export const partId = (part: PlanPart): string => ('run' in part ? part.run.id :
  * index at which each begins, a run's under `run:` and its id.
  */
 export function bandsOf(order: readonly PlanPart[], starts: ReadonlyMap<string, number>, total: number): Band[] {
+  const runs = order.flatMap(of => ('run' in of ? [of.run] : []))
+  const groups = new Map(dealtGroups(runs).map(group => [group[0]!.id, group]))
   const begun = order
     .flatMap(of => {
+      // What is dealt in with another is part of its band.
+      if ('run' in of && !groups.has(of.run.id)) return []
       const from = starts.get('run' in of ? `run:${of.run.id}` : of.section.id)
       return from === undefined ? [] : [{ of, from }]
     })
@@ -30,7 +34,7 @@ export function bandsOf(order: readonly PlanPart[], starts: ReadonlyMap<string, 
   add('front', 0, first)
   begun.forEach(({ of, from }, i) => {
     const next = begun[i + 1]?.from ?? total
-    const to = 'run' in of ? Math.min(next, from + facesOf(of.run)) : next
+    const to = 'run' in of ? Math.min(next, from + groups.get(of.run.id)!.reduce((n, r) => n + facesOf(r), 0)) : next
     add(of, from, to)
     add('blank', to, next)
   })

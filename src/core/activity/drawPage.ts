@@ -1,4 +1,4 @@
-import { filled, type Run } from '../book'
+import { type Asset, filled, type Run } from '../book'
 import { type Layer, LayerBuilder, type MarkPlace } from '../marks'
 import { setFrag, type TextStyle } from '../type'
 import { cellsOf } from './cells'
@@ -14,6 +14,7 @@ export interface PageOn {
   language: string
   look: PageLook
   print: number
+  assets?: ReadonlyMap<string, Asset> | undefined
   styleOf: StyleOf
   /** The folio of the answer to one thing that the run asks, or of a page of the run that it refers to. */
   folioOf?: ((index: number) => string | undefined) | undefined
@@ -32,7 +33,7 @@ export async function drawPage(kind: RunKind, run: Run, made: unknown, index: nu
   if (inset) drawFrame(look, out, room.width, room.height)
   const inner = { width: Math.max(1, room.width - 2 * inset), height: Math.max(1, room.height - 2 * inset) }
   const own = inset ? new LayerBuilder() : out
-  const page = { params: run.params, made, side, place, language, look, print, styleOf, folioOf }
+  const page = { params: run.params, made, side, place, language, look, print, assets: on.assets, styleOf, folioOf }
   const each = kind.answers ? (run.each ?? 1) : 1
   if (each > 1) await drawSeveral(kind, run, { ...page, out: own, room: inner, index, each })
   else {

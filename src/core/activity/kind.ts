@@ -1,5 +1,5 @@
 import type { ObjectSchema } from 'yup'
-import type { Run } from '../book'
+import type { Asset, Run } from '../book'
 import type { LayerBuilder, MarkPlace } from '../marks'
 import type { ShapeGrid } from '../puzzles'
 import type { Ticker } from '../trade'
@@ -15,6 +15,7 @@ export type Control = { says: string } & (
   | { as: 'run' }
   | { as: 'date' }
   | { as: 'holidays' }
+  | { as: 'pictures' }
   | { as: 'words'; clued: boolean; sayings?: boolean; apart?: boolean }
   | { as: 'shape'; grids: (values: never) => readonly ShapeGrid[] }
 )
@@ -44,6 +45,8 @@ export interface DrawnPage<P, M> {
   /** How much larger small print is than usual: in large print more than 1. */
   print: number
   styleOf: StyleOf
+  /** The book's pictures by id. */
+  assets?: ReadonlyMap<string, Asset> | undefined
   /** The folio of a page of the run that it refers to, where references are printed. */
   folioOf?: ((index: number) => string | undefined) | undefined
 }

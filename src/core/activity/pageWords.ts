@@ -2,6 +2,7 @@ import { primaryTag } from '../book'
 
 /** Words that planned pages print by themselves, in the languages in which books print their own; `{n}` is put in. Days and months come from `Intl`. */
 const en = {
+  belongsTo: 'This book belongs to',
   answerOn: 'Answer on page {n}',
   page: 'page {n}',
   pages: 'Pages',
@@ -49,6 +50,7 @@ export type PageWords = typeof en
 export type PageWord = keyof PageWords
 
 const de: PageWords = {
+  belongsTo: 'Dieses Buch gehört',
   answerOn: 'Lösung auf Seite {n}',
   page: 'Seite {n}',
   pages: 'Seiten',
@@ -93,6 +95,7 @@ const de: PageWords = {
 }
 
 const fr: PageWords = {
+  belongsTo: 'Ce livre appartient à',
   answerOn: 'Solution page {n}',
   page: 'page {n}',
   pages: 'Pages',
@@ -137,6 +140,7 @@ const fr: PageWords = {
 }
 
 const es: PageWords = {
+  belongsTo: 'Este libro pertenece a',
   answerOn: 'Solución en la página {n}',
   page: 'página {n}',
   pages: 'Páginas',
@@ -181,6 +185,7 @@ const es: PageWords = {
 }
 
 const it: PageWords = {
+  belongsTo: 'Questo libro appartiene a',
   answerOn: 'Soluzione a pagina {n}',
   page: 'pagina {n}',
   pages: 'Pagine',
@@ -225,6 +230,7 @@ const it: PageWords = {
 }
 
 const pt: PageWords = {
+  belongsTo: 'Este livro pertence a',
   answerOn: 'Solução na página {n}',
   page: 'página {n}',
   pages: 'Páginas',
@@ -269,6 +275,7 @@ const pt: PageWords = {
 }
 
 const nl: PageWords = {
+  belongsTo: 'Dit boek is van',
   answerOn: 'Oplossing op bladzijde {n}',
   page: 'bladzijde {n}',
   pages: 'Bladzijden',
@@ -313,6 +320,7 @@ const nl: PageWords = {
 }
 
 const sv: PageWords = {
+  belongsTo: 'Den här boken tillhör',
   answerOn: 'Svar på sidan {n}',
   page: 'sidan {n}',
   pages: 'Sidor',

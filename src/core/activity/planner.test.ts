@@ -10,11 +10,17 @@ const planner = (kind: string, params: object): Run => {
   return { ...run, pages: pagesAsked(run, [run]) }
 }
 const drawn = async (run: Run, language = 'en-GB', first: 'recto' | 'verso' = 'recto'): Promise<string[]> =>
-  (await new RunPress(shelf).layersOf(run, { runs: [run], room: { width: 400, height: 560 }, language, first })).map(
-    l =>
-      wordsOn(l)
-        .map(w => w.text)
-        .join(' '),
+  (
+    await new RunPress(shelf).layersOf(run, {
+      runs: [run],
+      room: { width: 400, height: 560 },
+      language,
+      sides: Array.from({ length: run.pages }, (_, i) => ((i % 2 === 0) === (first === 'recto') ? 'recto' : 'verso')),
+    })
+  ).map(l =>
+    wordsOn(l)
+      .map(w => w.text)
+      .join(' '),
   )
 
 describe('dated planners', () => {

@@ -14,6 +14,9 @@ import { recipe } from './kinds/recipe'
 import { travelLog } from './kinds/travel-log'
 import { week } from './kinds/week'
 import { year } from './kinds/year'
+import { bookplate } from './kinds/bookplate'
+import { pictures } from './kinds/pictures'
+import { prompts } from './kinds/prompts'
 import { blank } from './kinds/blank'
 import { cornell } from './kinds/cornell'
 import { dot } from './kinds/dot'
@@ -47,6 +50,7 @@ export const runKinds: readonly RunKind[] = [
   budget,
   recipe,
   readingLog,
+  prompts,
   travelLog,
   day,
   week,
@@ -55,6 +59,8 @@ export const runKinds: readonly RunKind[] = [
   ...puzzleKinds.map(puzzleRun),
   howTo,
   answers,
+  bookplate,
+  pictures,
 ]
 
 const byId = new Map(runKinds.map(k => [k.id, k]))

@@ -1,4 +1,4 @@
-import type { Run } from '../book'
+import type { Asset, Run } from '../book'
 import { type Layer, LayerBuilder } from '../marks'
 import { Fault, type Ticker } from '../trade'
 import { type FontShelf, TextStyle } from '../type'
@@ -22,10 +22,12 @@ export interface Drawing {
   look?: string | undefined
   /** In large print. */
   large?: boolean | undefined
-  /** The side of the run's first page. */
-  first?: Side
+  /** The sides on which its printed pages stand; in turn from a right-hand one where it is not said. */
+  sides?: readonly Side[] | undefined
   /** Folios of the printed pages of runs, where references are printed. */
   folios?: ReadonlyMap<string, readonly string[]> | undefined
+  /** The book's pictures by id. */
+  assets?: ReadonlyMap<string, Asset> | undefined
   ticker?: Ticker | undefined
 }
 
@@ -68,21 +70,22 @@ export class RunPress {
     { back }: { back: boolean },
     draw: (made: unknown, index: number, on: PageOn) => Promise<Layer>,
   ): Promise<Layer[]> {
-    const { runs, room, language, first = 'recto', ticker } = drawing
+    const { runs, room, language, sides, ticker } = drawing
     const kind = knownKind(run)
     const look = lookOf(drawing.look)
     const print = drawing.large ? LARGE_PRINT : 1
     const { pages, ...rest } = run
     const folioOf = folios(run, drawing)
+    const shown = picturesOf(run).map(id => drawing.assets?.get(id) ?? null)
     const alike = kind.alike && headedAlike(run) && !back
     const sided = kind.sided || look.head.at === 'outside' || look.head.number === 'disc'
     const made = await this.madeFor(run, drawing)
     // Where pages are alike, how many there are changes none of them.
-    const key = JSON.stringify([rest, room, language, look.id, print, back, sourceOf(run, runs), folioOf?.key])
+    const key = JSON.stringify([rest, room, language, look.id, print, back, sourceOf(run, runs), folioOf?.key, shown])
     const drawn = this.drawn.get(key) ?? this.drawn.set(key, new Map<string, Layer>())
     const layers: Layer[] = []
     for (let i = 0; i < pages; i++) {
-      const side = back ? 'verso' : run.backs || (i % 2 === 0) === (first === 'recto') ? 'recto' : 'verso'
+      const side = back ? 'verso' : (sides?.[i] ?? (run.backs || i % 2 === 0 ? 'recto' : 'verso'))
       const page = `${alike ? 0 : i}${sided ? side : ''}`
       let layer = drawn.get(page)
       if (!layer) {
@@ -94,6 +97,7 @@ export class RunPress {
           look,
           styleOf: this.styleIn(language),
           print,
+          assets: drawing.assets,
           folioOf: folioOf?.at,
         })
         drawn.set(page, layer)
@@ -197,6 +201,9 @@ class Kept<V> {
     this.now = new Map()
   }
 }
+
+/** Ids of the pictures that a run shows. */
+const picturesOf = ({ params }: Run): string[] => (Array.isArray(params.pictures) ? (params.pictures as string[]) : [])
 
 /** The folio of what answers a run, or of what a run answers, by which of it; `key`: all that it follows from. */
 function folios(

@@ -46,7 +46,7 @@ async function paged(press: RunPress, plan: PagePlan, run: Run | undefined, lang
   const { runs } = plan
   const first = (run && kindOf(run.kind)?.begins?.(run.params)) ?? 'recto'
   const room = { width: width - 2 * margin, height: height - 2 * margin }
-  const drawing = { runs, room, language, look: lookOf(plan.look).id, first }
+  const drawing = { runs, room, language, look: lookOf(plan.look).id, sides: [first] }
   const pages = run ? Math.min(1, pagesAsked(run, runs)) : 0
   const [layer] = run ? await press.layersOf({ ...run, pages }, drawing) : []
   return {

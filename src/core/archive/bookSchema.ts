@@ -145,6 +145,7 @@ const runSchema = () =>
     heading: optional(shape({ words: text(300).defined(), from: whole(0, 100_000), listed: yesNo() })),
     ground: optional(groundSchema()),
     each: whole(1, 12),
+    dealt: yesNo(),
     backs: optional(shape({ ground: optional(groundSchema()), answers: yesNo() })),
     seed: whole(0, 2 ** 32 - 1).required(),
     // Each kind says what its own values are.

@@ -59,7 +59,7 @@ test('there are at least twelve, of many kinds, and each says what it asks', () 
   const asks = (id: string) => asksOf(shippedRecipes.find(r => r.id === id)!)
   expect([asks('large-word-search'), asks('weeks-dated'), asks('three-bands')]).toEqual([
     { words: { bank: 'all', text: '' } },
-    { from: '2027-01-04' },
+    { from: '2027-01-01' },
     {},
   ])
 })

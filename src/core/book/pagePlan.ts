@@ -34,6 +34,8 @@ export interface Run {
   ground?: Ground
   /** How many of what it asks stand on a page; one where it is not said. */
   each?: number
+  /** Its pages are dealt in with those of the run before it, one of each in turn. */
+  dealt?: boolean
   /** It prints on the fronts of its leaves only: what their backs have. Both sides where absent. */
   backs?: Backs
   /** What chance begins with where pages are made by it: the same seed makes the same pages. */

@@ -1,4 +1,5 @@
 import {
+  type Drawing,
   drawFolio,
   drawGround,
   FOLIO_SIZE,
@@ -46,7 +47,7 @@ export interface PlanSetting {
  */
 export async function withPlan(
   interior: Interior,
-  { data: { language } }: Pick<Book, 'data'>,
+  { data: { language }, assets }: Pick<Book, 'data' | 'assets'>,
   plan: PagePlan,
   { inside, safe, safeWithBleed, runs, shelf, ticker }: PlanSetting,
 ): Promise<Interior> {
@@ -69,7 +70,15 @@ export async function withPlan(
     pages.push(plannedLeaf(leaf, pages.length, folioAt(interior, pages.length), { ...on, grounds }))
   }
   const laid = layInserts(interior, plan)
-  const drawing = { runs: plan.runs, room, language, look: plan.look, large: plan.large, ticker }
+  const drawing = {
+    runs: plan.runs,
+    room,
+    language,
+    look: plan.look,
+    large: plan.large,
+    assets: new Map(assets.map(a => [a.id, a])),
+    ticker,
+  }
   const folios = plan.references ? foliosOf(laid, interior) : undefined
   let taken = 0
   const takeTo = (end: number): void => {
@@ -80,24 +89,12 @@ export async function withPlan(
   for (const { at, pages: placed } of laid) {
     takeTo(at)
     const begins = pages.length
-    const drawn = new Map<string, { fronts: Layer[]; backs: Layer[] } | undefined>()
-    for (const [i, { run }] of placed.entries()) {
-      if (!run || drawn.has(run.id)) continue
-      runStarts.set(`run:${run.id}`, begins + i)
-      const on = { ...drawing, folios, first: sideAt(begins + i) }
-      try {
-        const fronts = await runs.layersOf(run, on)
-        drawn.set(run.id, { fronts, backs: run.backs?.answers ? await runs.backsOf(run, on) : [] })
-        twins.push({ run: run.id, names: await runs.twinsOf(run, drawing) })
-      } catch (e) {
-        if (!(e instanceof Fault)) throw e
-        // What keeps one run from being made keeps no other: its own pages stay blank, and that is found.
-        drawn.set(run.id, undefined)
-        unmade.push({ run: run.id, message: e.message, remedy: e.place === run.id ? e.remedy : undefined })
-      }
-    }
+    const drawn = await drawRuns(placed, begins, { press: runs, drawing: { ...drawing, folios } })
+    unmade.push(...drawn.unmade)
+    twins.push(...drawn.twins)
+    for (const [id, page] of drawn.starts) runStarts.set(id, page)
     for (const { run, index = 0, back } of placed) {
-      const layers = run && drawn.get(run.id)
+      const layers = run && drawn.layers.get(run.id)
       add(run && { run, index, back, layer: layers && (back ? layers.backs : layers.fronts)[index] })
     }
   }
@@ -115,6 +112,39 @@ export async function withPlan(
     unmetAt: interior.unmetAt.map(u => ({ ...u, page: moved(u.page) })),
     block: interior.pages.length ? interior.block : { x: inner, y: head, ...room },
   }
+}
+
+/** What the runs of an insert were drawn as: by run; those that could not be made have no layers. */
+interface DrawnRuns {
+  layers: Map<string, { fronts: Layer[]; backs: Layer[] }>
+  starts: Map<string, number>
+  unmade: Unmade[]
+  twins: RunTwins[]
+}
+
+/** Draws the runs of an insert whose first page is that of index `begins`. */
+async function drawRuns(
+  placed: readonly LaidPage[],
+  begins: number,
+  { press, drawing }: { press: RunPress; drawing: Drawing },
+): Promise<DrawnRuns> {
+  const all: DrawnRuns = { layers: new Map(), starts: new Map(), unmade: [], twins: [] }
+  for (const [i, { run }] of placed.entries()) {
+    if (!run || all.starts.has(`run:${run.id}`)) continue
+    all.starts.set(`run:${run.id}`, begins + i)
+    const sides = placed.flatMap((p, at) => (p.run === run && !p.back ? [sideAt(begins + at)] : []))
+    const on = { ...drawing, sides }
+    try {
+      const fronts = await press.layersOf(run, on)
+      all.layers.set(run.id, { fronts, backs: run.backs?.answers ? await press.backsOf(run, on) : [] })
+      all.twins.push({ run: run.id, names: await press.twinsOf(run, drawing) })
+    } catch (e) {
+      if (!(e instanceof Fault)) throw e
+      // What keeps one run from being made keeps no other: its own pages stay blank, and that is found.
+      all.unmade.push({ run: run.id, message: e.message, remedy: e.place === run.id ? e.remedy : undefined })
+    }
+  }
+  return all
 }
 
 const hasGround = (run: Run): boolean => run.pages > 0 && !!(run.ground ?? run.backs?.ground)

@@ -7,7 +7,14 @@ import { StoredInput } from '@/parts/StoredInput'
 
 const SHARES = { factor: 1, step: 0.5, digits: 1, unit: 'wide' }
 
-/** The columns of a table: heading and share of the width of each. */
+/** A column without what nothing is said in. */
+const withoutEmpty = ({ unit, under, ...c }: LogColumn): LogColumn => ({
+  ...c,
+  ...(unit && { unit }),
+  ...(under && { under }),
+})
+
+/** The columns of a table: heading, share of the width, unit, and a head over several. */
 export function Columns({
   columns,
   most,
@@ -18,12 +25,12 @@ export function Columns({
   onChange: (label: string, next: (now: LogColumn[]) => LogColumn[], merge?: boolean) => Promise<boolean>
 }) {
   const change = (label: string, i: number, patch: Partial<LogColumn>): Promise<boolean> =>
-    onChange(label, now => now.map((c, j) => (j === i ? { ...c, ...patch } : c)), true)
+    onChange(label, now => now.map((c, j) => (j === i ? withoutEmpty({ ...c, ...patch }) : c)), true)
   return (
     <div className="columns">
       {columns.map((c, i) => (
-        <div key={i}>
-          <span className="value">
+        <div key={i} className="column">
+          <span className="value name">
             <StoredInput
               size="small"
               variant="borderless"
@@ -50,6 +57,22 @@ export function Columns({
             icon={<DeleteOutlined />}
             onClick={() => void onChange('Remove a column', now => now.filter((_, j) => j !== i))}
           />
+          <span className="besides">
+            in{' '}
+            <Beside
+              label={`Unit of column ${i + 1}`}
+              none="no unit"
+              value={c.unit}
+              onTake={unit => change('Unit of a column', i, { unit })}
+            />
+            , under{' '}
+            <Beside
+              label={`Head over column ${i + 1}`}
+              none="no head"
+              value={c.under}
+              onTake={under => change('Head over columns', i, { under })}
+            />
+          </span>
         </div>
       ))}
       <Button
@@ -60,5 +83,31 @@ export function Columns({
         Add a column
       </Button>
     </div>
+  )
+}
+
+function Beside({
+  label,
+  none,
+  value,
+  onTake,
+}: {
+  label: string
+  none: string
+  value: string | undefined
+  onTake: (words: string) => Promise<boolean>
+}) {
+  return (
+    <span className="value">
+      <StoredInput
+        size="small"
+        variant="borderless"
+        aria-label={label}
+        placeholder={none}
+        maxLength={40}
+        value={value ?? ''}
+        onTake={onTake}
+      />
+    </span>
   )
 }

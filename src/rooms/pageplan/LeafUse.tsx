@@ -28,6 +28,7 @@ export function LeafUse({ plan, run, onChange, onChangePlan }: LeafUseOf) {
     <>
       {kind?.answers && <Asked {...{ plan, run, onChange, onChangePlan }} />}
       {!kind?.begins && <Sides run={run} onChange={onChange} />}
+      {plan.runs.indexOf(plan.runs.find(r => r.id === run.id)!) > 0 && <Dealt run={run} onChange={onChange} />}
       <p>
         On{' '}
         <GroundValue
@@ -39,6 +40,25 @@ export function LeafUse({ plan, run, onChange, onChangePlan }: LeafUseOf) {
         .
       </p>
     </>
+  )
+}
+
+/** Whether its pages stand by themselves or in turn with those of the run before. */
+function Dealt({ run, onChange }: { run: Run; onChange: ChangeRun }) {
+  return (
+    <p>
+      Its pages stand{' '}
+      <ChoiceValue
+        label="How its pages stand"
+        value={run.dealt ? 'dealt' : 'own'}
+        choices={[
+          { value: 'own', words: 'by themselves' },
+          { value: 'dealt', words: 'in turn with those of the run before' },
+        ]}
+        onChange={v => void onChange('How its pages stand', () => ({ dealt: v === 'dealt' || undefined }))}
+      />
+      .
+    </p>
   )
 }
 

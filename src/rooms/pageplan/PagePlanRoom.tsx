@@ -2,7 +2,7 @@
 import { Button } from 'antd'
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
-import { bandsOf, planOrder } from '@/core/activity'
+import { bandsOf, dealtGroups, planOrder } from '@/core/activity'
 import type { PagePlan, Section } from '@/core/book'
 import { BookTop, NoBook } from '@/parts/BookTop'
 import { Sill, sillOf } from '@/parts/Sill'
@@ -124,9 +124,11 @@ function Shown({ bookId, view, plan, sections, starts, chosen, at, onChoose }: S
         }}
       />
     )
-  const band = bands.find(({ of }) => typeof of === 'object' && 'run' in of && of.run.id === run.id)
+  // What is dealt in with another run stands in that one's band.
+  const head = dealtGroups(plan.runs).find(group => group.includes(run))?.[0]
+  const band = bands.find(({ of }) => typeof of === 'object' && 'run' in of && of.run.id === head?.id)
   // The first view is a spread inside the run where there is one: both sides of a leaf are seen.
-  const first = (band?.from ?? 0) + (run.pages > 2 ? 2 : 0)
+  const first = (starts.get(`run:${run.id}`) ?? band?.from ?? 0) + (run.pages > 2 ? 2 : 0)
   return (
     <RunSpecimen
       bookId={bookId}
@@ -140,7 +142,14 @@ function Shown({ bookId, view, plan, sections, starts, chosen, at, onChoose }: S
       onClose={() => onChoose(undefined)}
     >
       <WriterOnly bookId={bookId}>
-        <RunSentence key={run.id} plan={plan} run={run} onChange={changeRun(run.id)} onChangePlan={changePlan} />
+        <RunSentence
+          key={run.id}
+          bookId={bookId}
+          plan={plan}
+          run={run}
+          onChange={changeRun(run.id)}
+          onChangePlan={changePlan}
+        />
       </WriterOnly>
     </RunSpecimen>
   )

@@ -5,7 +5,7 @@ import { PLAIN_MARGIN } from '@/core/pages'
 import { IN } from '@/core/trade'
 import { lengthField } from '@/parts/lengths'
 import { ChoiceValue, NumberValue, Sentence } from '@/parts/Sentence'
-import { KeepRun } from './KeepRun'
+import { RunWays } from './RunWays'
 import type { ChangePlan } from './planChanges'
 
 const sides = { head: 'Head margin', outside: 'Outside margin', foot: 'Foot margin', inside: 'Inside margin' }
@@ -134,7 +134,7 @@ export function PlanSentence({
           }
         />
       </p>
-      <KeepRun plan={plan} />
+      <RunWays plan={plan} />
     </section>
   )
 }

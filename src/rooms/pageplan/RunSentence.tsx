@@ -9,8 +9,9 @@ import type { ChangeRun } from './planChanges'
 import { Columns } from './Columns'
 import { Heading } from './Heading'
 import { HolidaysValue } from './HolidaysValue'
-import { KeepRun } from './KeepRun'
+import { RunWays } from './RunWays'
 import { LeafUse } from './LeafUse'
+import { Pictures } from './Pictures'
 import type { ChangePlan } from './planChanges'
 import { OwnShapeSaid, ShapeOf } from './Shape'
 import { type WordsMinded, WordsOf, WordsValue } from './Words'
@@ -21,11 +22,13 @@ const COUNT = { factor: 1, step: 1, digits: 0, unit: '' }
 
 /** What a run is, in sentences: its kind's own values, its heading, how it uses its leaves. */
 export function RunSentence({
+  bookId,
   plan,
   run,
   onChange,
   onChangePlan,
 }: {
+  bookId: string
   plan: PagePlan
   run: Run
   onChange: ChangeRun
@@ -68,6 +71,7 @@ export function RunSentence({
     if (c.as === 'shape') return <OwnShapeSaid run={run} />
     if (c.as === 'date') return <DateValue label={c.says} value={String(now)} onChange={take} />
     if (c.as === 'holidays') return <HolidaysValue label={c.says} source={now as HolidaySource} onChange={take} />
+    if (c.as === 'pictures') return <b>{countOfPictures((now as string[]).length)}</b>
     if (c.as === 'columns') return <b>{countOf(now as LogColumn[])}</b>
     return (
       <NumberValue label={c.says} value={Number(now)} least={c.least} most={c.most} form={formOf(c)} onChange={take} />
@@ -90,6 +94,7 @@ export function RunSentence({
           }
         />
       )}
+      {'pictures' in run.params && <Pictures bookId={bookId} run={run} onChange={onChange} />}
       {sources.map((name, i) => {
         const { says, ...minds } = controls![name] as Control & WordsMinded
         const source = sourceAt(name)
@@ -108,7 +113,7 @@ export function RunSentence({
       {shape && <ShapeOf run={run} grids={gridsOf(controls[shape] as ShapeControl, run)} onChange={onChange} />}
       <Heading run={run} onChange={onChange} />
       <LeafUse plan={plan} run={run} onChange={onChange} onChangePlan={onChangePlan} />
-      <KeepRun plan={plan} run={run} onChange={onChange} />
+      <RunWays plan={plan} run={run} onChange={onChange} onChangePlan={onChangePlan} />
     </section>
   )
 }
@@ -129,4 +134,5 @@ function runsToAnswer(plan: PagePlan, chosen: string): { value: string; words: s
   return runs.some(r => r.value === chosen) ? runs : [{ value: chosen, words: 'no run yet' }, ...runs]
 }
 
+const countOfPictures = (n: number): string => (n ? (n === 1 ? 'One picture' : `${n} pictures`) : 'No pictures yet')
 const countOf = (columns: LogColumn[]): string => (columns.length === 1 ? 'one column' : `${columns.length} columns`)

@@ -221,7 +221,7 @@ function Row({ run, labels, chosen, onChoose, onChange, onRemove }: RowProps) {
           />
         )}
       </td>
-      <td className="n">{spanOf(labels) || 'none'}</td>
+      <td className="n">{spanOf(labels) || (run.dealt ? 'dealt in' : 'none')}</td>
       <td>
         <Button size="small" type="text" aria-label={`Remove ${name}`} icon={<DeleteOutlined />} onClick={onRemove} />
       </td>

@@ -1,7 +1,8 @@
 import { LayerBuilder } from '../../../marks'
 import { fields } from '../../../trade'
-import { setFrag, type TextStyle } from '../../../type'
+import { setFrag } from '../../../type'
 import { aKind, type MadeRun } from '../../kind'
+import { wrapped } from '../../wrapped'
 
 const { shape, text } = fields
 
@@ -74,14 +75,3 @@ export const howTo = aKind<HowToValues, Taught | undefined>({
     }
   },
 })
-
-/** A sentence in lines that are no wider than a room. */
-function wrapped(style: TextStyle, sentence: string, width: number): string[] {
-  const lines = ['']
-  for (const word of sentence.split(' ')) {
-    const longer = lines.at(-1) ? `${lines.at(-1)} ${word}` : word
-    if (lines.at(-1) && style.frag(longer).width > width) lines.push(word)
-    else lines[lines.length - 1] = longer
-  }
-  return lines
-}

@@ -1,14 +1,24 @@
 'use client'
 import { Button, Input } from 'antd'
 import { useState } from 'react'
-import { kindOf, recipeOf, runName } from '@/core/activity'
+import { canSplit, doubleRun, kindOf, recipeOf, runName, splitRun } from '@/core/activity'
 import type { PagePlan, Run } from '@/core/book'
 import { keepRecipe } from '@/data/recipes'
 import { useSay } from '@/parts/useSay'
-import type { ChangeRun } from './planChanges'
+import type { ChangePlan, ChangeRun } from './planChanges'
 
-/** Ways to keep a run, or all of them, as a recipe for other books, and to set a run back to how it began. */
-export function KeepRun({ plan, run, onChange }: { plan: PagePlan; run?: Run; onChange?: ChangeRun }) {
+/** Ways to keep a run, or all of them, as a recipe for other books; to split, double or set back a run. */
+export function RunWays({
+  plan,
+  run,
+  onChange,
+  onChangePlan,
+}: {
+  plan: PagePlan
+  run?: Run
+  onChange?: ChangeRun
+  onChangePlan?: ChangePlan
+}) {
   const say = useSay()
   const [name, setName] = useState<string>()
   const keep = async (as: string): Promise<void> => {
@@ -55,6 +65,22 @@ export function KeepRun({ plan, run, onChange }: { plan: PagePlan; run?: Run; on
       <Button size="small" type="link" onClick={() => setName(run ? runName(run) : '')}>
         {run ? 'Keep this run as a recipe' : 'Keep all of it as a recipe'}
       </Button>
+      {run && onChangePlan && (
+        <>
+          {canSplit(run) && (
+            <Button
+              size="small"
+              type="link"
+              onClick={() => void onChangePlan('Split a run', p => splitRun(p, run.id, run.pages / 2))}
+            >
+              Split it in two
+            </Button>
+          )}
+          <Button size="small" type="link" onClick={() => void onChangePlan('Double a run', p => doubleRun(p, run.id))}>
+            Double it
+          </Button>
+        </>
+      )}
       {plain && onChange && (
         <Button
           size="small"

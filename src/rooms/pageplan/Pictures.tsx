@@ -1,0 +1,59 @@
+'use client'
+import { Button } from 'antd'
+import { useRef, useState } from 'react'
+import type { Run } from '@/core/book'
+import { bringInPicture, pictureTypes } from '@/data/pictures'
+import { FilePick, type FilePicker } from '@/parts/FilePick'
+import { useSay } from '@/parts/useSay'
+import type { ChangeRun } from './planChanges'
+
+/** The pictures of a run, a page each: brought in many at once, in the order of their names. */
+export function Pictures({ bookId, run, onChange }: { bookId: string; run: Run; onChange: ChangeRun }) {
+  const say = useSay()
+  const pick = useRef<FilePicker>(null)
+  const [coming, setComing] = useState<{ done: number; of: number }>()
+  const all = run.params.pictures as string[]
+  const bring = async (files: File[]): Promise<void> => {
+    const byName = [...files].sort((a, b) => new Intl.Collator('en', { numeric: true }).compare(a.name, b.name))
+    const found: string[] = []
+    for (const [done, file] of byName.entries()) {
+      setComing({ done, of: files.length })
+      // One that is none stops no other: each says for itself what is wrong with it.
+      await bringInPicture(bookId, file).then(a => found.push(a.id), say.failed)
+    }
+    setComing(undefined)
+    if (found.length)
+      await onChange('Pictures of a run', r => ({
+        params: { ...r.params, pictures: [...(r.params.pictures as string[]), ...found] },
+      }))
+  }
+  return (
+    <p className="ways" role="status">
+      {coming ? (
+        `Looking at picture ${coming.done + 1} of ${coming.of} …`
+      ) : (
+        <>
+          <Button size="small" onClick={() => pick.current?.open()}>
+            Bring in pictures
+          </Button>
+          {all.length > 0 && (
+            <Button
+              size="small"
+              type="link"
+              onClick={() => void onChange('Pictures of a run', r => ({ params: { ...r.params, pictures: [] } }))}
+            >
+              Take them all out
+            </Button>
+          )}
+        </>
+      )}
+      <FilePick
+        ref={pick}
+        label="Pictures of a run"
+        accept={pictureTypes}
+        multiple
+        onPick={files => void bring(files)}
+      />
+    </p>
+  )
+}
