@@ -11,6 +11,7 @@ import {
 } from '@/core/book'
 import { rows } from '@/core/cover'
 import { writeProject } from '@/core/archive'
+import { seedOf } from '@/core/trade'
 
 /** The planned books of the demo library. */
 
@@ -22,7 +23,7 @@ const run = (id: string, kind: string, pages: number, said: Partial<Run> = {}): 
   id,
   kind,
   pages,
-  seed: 7,
+  seed: seedOf(id),
   ...said,
   params: { ...structuredClone(kindOf(kind)!.plain), ...said.params },
 })
@@ -96,12 +97,6 @@ function slowAfternoons(): Run[] {
       },
     ],
     [
-      'muddles',
-      'word-scramble',
-      6,
-      { heading: { words: 'Muddled in the basket', from: 1 }, params: { words: words('all') } },
-    ],
-    [
       'vowels',
       'missing-vowels',
       6,
@@ -109,22 +104,18 @@ function slowAfternoons(): Run[] {
     ],
     ['numbers', 'number-search', 5, { heading: { words: 'Counting jars', from: 1 }, params: { count: 14 } }],
     [
-      'pictures',
-      'picture-logic',
+      'nettles',
+      'mines',
       6,
-      { heading: { words: 'Something in the grass', from: 1 }, params: { rows: 10, cols: 10 } },
+      { heading: { words: 'Nettles in the lawn', from: 1 }, params: { rows: 10, cols: 10, band: 'easy' } },
     ],
-    [
-      'loops',
-      'loop',
-      5,
-      { heading: { words: 'Round the hives', from: 1 }, params: { rows: 8, cols: 8, band: 'easy' } },
-    ],
-    ['ladders', 'word-ladder', 4, { heading: { words: 'Up the apple ladder', from: 1 } }],
+    ['sums', 'kakuro', 6, { heading: { words: 'Sums over tea', from: 1 }, params: { rows: 7, cols: 7 } }],
+    ['colours', 'shade-by-number', 5, { heading: { words: 'Colour by count', from: 1 } }],
+    ['ladders', 'word-ladder', 6, { heading: { words: 'Up the apple ladder', from: 1 } }],
     [
       'dots',
       'dot-to-dot',
-      4,
+      6,
       {
         heading: { words: 'From dot to dot', from: 1 },
         ground: { tone: 0.12, patterns: ['dots', 'crosses'], clear: true },
@@ -145,7 +136,10 @@ function slowAfternoons(): Run[] {
     return [...rules, run(id, kind, pages, said)]
   })
   const answers = parts.map(([id]) =>
-    run(`answers-${id}`, 'answers', 1, { heading: { words: 'Answers' }, params: { of: id, count: '6' } }),
+    run(`answers-${id}`, 'answers', 1, {
+      heading: { words: 'Answers' },
+      params: { of: id, count: id === 'vowels' || id === 'shapes' ? '2' : '4' },
+    }),
   )
   return [run('plate', 'bookplate', 1), ...taught, ...answers]
 }
@@ -162,7 +156,7 @@ export function hedgerow(): Uint8Array {
       year: 2026,
       subjects: ['Games / Word puzzles'],
       description:
-        'A book to sit with when the bees are busy and you need not be. Eleven kinds of puzzle, from gentle to thoughtful, and a small story that hides in the letters nobody used.',
+        'A book to sit with when the bees are busy and you need not be. Ten kinds of puzzle, from gentle to thoughtful, and a small story that hides in the letters nobody used.',
     },
     {
       look: 'lane-end',
@@ -326,6 +320,7 @@ export function lettersLarge(): Uint8Array {
       {
         id: 'paperback',
         kind: 'paperback',
+        isbn: '9780000002044',
         trim: '8.5x11in',
         paper: 'white',
         ink: 'black',
@@ -371,6 +366,7 @@ export function tideYear(): Uint8Array {
       {
         id: 'paperback',
         kind: 'paperback',
+        isbn: '9780000002051',
         trim: '6x9in',
         paper: 'cream',
         ink: 'black',

@@ -6,7 +6,7 @@ import { Document, ImageRun, Packer, Paragraph } from 'docx'
 const book = '/book/tidewardens-almanac'
 async function demo(page: Page): Promise<void> {
   await page.goto('/')
-  await expect(page.getByRole('listitem')).toHaveCount(4, { timeout: 60_000 })
+  await expect(page.getByRole('listitem')).toHaveCount(6, { timeout: 60_000 })
 }
 
 test.describe('with what serves without a network', () => {
@@ -116,7 +116,7 @@ test('a press that dies is noticed, started anew once, and the room goes on; a p
   await expect(page.getByText(/plates\.docx: The press broke down at the picture “.+\.png”/)).toBeVisible({
     timeout: 60_000,
   })
-  await expect(page.getByRole('listitem')).toHaveCount(4)
+  await expect(page.getByRole('listitem')).toHaveCount(6)
   await page.getByLabel('Manuscript file').setInputFiles({
     name: 'plates.docx',
     mimeType: 'application/vnd.openxmlformats-officedocument.wordprocessingml.document',

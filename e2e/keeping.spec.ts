@@ -14,7 +14,7 @@ const saved = (page: Page) => expect(page.locator('.saving')).toHaveText('saved'
 
 async function demo(page: Page): Promise<void> {
   await page.goto('/')
-  await expect(page.getByRole('listitem')).toHaveCount(4, { timeout: 60_000 })
+  await expect(page.getByRole('listitem')).toHaveCount(6, { timeout: 60_000 })
 }
 async function write(page: Page, at: number): Promise<void> {
   await textOf(page).locator('p').nth(at).click()
@@ -301,7 +301,7 @@ test('a disk that is full: words wait over sections, rooms and a reload; every d
 
 test('a book is taken down, rests, comes back, and goes for good with its pictures', async ({ page }) => {
   await demo(page)
-  await expect(page.locator('.front img')).toHaveCount(4, { timeout: 60_000 })
+  await expect(page.locator('.front img')).toHaveCount(6, { timeout: 60_000 })
   await page.getByRole('button', { name: 'Take The Tidewarden’s Almanac down' }).click()
   await expect(page.getByRole('heading', { name: 'Taken down' })).toBeVisible()
   await expect(page.getByText('30 days left')).toBeVisible()

@@ -26,13 +26,13 @@ test('the demo library is on the porch at the first visit, with what follows fro
     .evaluate((i: HTMLImageElement) => [i.naturalWidth, i.naturalHeight])
   expect(front[1]).toBe(240)
   expect(front[0]! / front[1]!).toBeCloseTo(5.5 / 8.5, 1)
-  await expect(page.getByRole('listitem')).toHaveCount(4)
+  await expect(page.getByRole('listitem')).toHaveCount(6)
   await expect(page.getByLabel('Sill')).toContainText(/Words26,\d{3}/, { timeout: 60_000 })
 
   // A second visit does not load it twice.
   await page.reload()
   await expect(book.getByText('5.5 × 8.5 in')).toBeVisible({ timeout: 60_000 })
-  await expect(page.getByRole('listitem')).toHaveCount(4)
+  await expect(page.getByRole('listitem')).toHaveCount(6)
   expect(outside).toEqual([])
   expect(errors).toEqual([])
 })
@@ -68,7 +68,7 @@ test('a manuscript is brought in, a bad file gets a plain word, a new book begin
   await expect(question).toContainText('This file is damaged: ')
   await question.getByRole('button', { name: 'Leave it' }).click()
   await expect(page.getByText('broken.docx was not brought in.')).toBeVisible()
-  await expect(page.getByRole('listitem')).toHaveCount(5)
+  await expect(page.getByRole('listitem')).toHaveCount(7)
 
   await page.getByRole('button', { name: 'New book' }).click()
   await page.getByRole('button', { name: 'Put it on the porch' }).click()
@@ -100,7 +100,7 @@ for (const scheme of ['light', 'dark'] as const) {
       })
     ).newPage()
     await page.goto('/')
-    await expect(page.getByRole('img', { name: /Front cover/ })).toHaveCount(4, { timeout: 60_000 })
+    await expect(page.getByRole('img', { name: /Front cover/ })).toHaveCount(6, { timeout: 60_000 })
     await expect(page.locator('.frame')).toHaveAttribute('data-tone', scheme)
     const result = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa']).analyze()
     expect(result.violations.map(v => [v.id, v.nodes.map(n => n.target.join(' '))])).toEqual([])

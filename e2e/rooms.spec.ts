@@ -71,7 +71,7 @@ for (const [name, some] of [
   test(`nothing serious for axe in any room ${name}, by day and by dusk`, async ({ page }) => {
     test.setTimeout(240_000)
     await page.goto('/')
-    await expect(page.getByRole('listitem')).toHaveCount(4, { timeout: 60_000 })
+    await expect(page.getByRole('listitem')).toHaveCount(6, { timeout: 60_000 })
     const found: unknown[] = []
     for (const room of some) {
       await page.emulateMedia({ colorScheme: 'light' })

@@ -9,7 +9,7 @@ test('on a telephone the porch can be read, and nothing runs out of the page', a
     })
   ).newPage()
   await page.goto('/')
-  await expect(page.getByRole('img', { name: /Front cover/ })).toHaveCount(4, { timeout: 60_000 })
+  await expect(page.getByRole('img', { name: /Front cover/ })).toHaveCount(6, { timeout: 60_000 })
   const wide = await page.evaluate(() => document.documentElement.scrollWidth)
   expect(wide).toBeLessThanOrEqual(390)
   for (const name of ['Bring in a manuscript', 'New book'])
@@ -35,7 +35,7 @@ test('on a telephone the porch can be read, and nothing runs out of the page', a
 
 test('the keyboard reaches everything, and what has the focus shows it', async ({ page }) => {
   await page.goto('/')
-  await expect(page.getByRole('img', { name: /Front cover/ })).toHaveCount(4, { timeout: 60_000 })
+  await expect(page.getByRole('img', { name: /Front cover/ })).toHaveCount(6, { timeout: 60_000 })
   const seen: string[] = []
   for (let i = 0; i < 13; i++) {
     await page.keyboard.press('Tab')
@@ -59,7 +59,7 @@ test('the keyboard reaches everything, and what has the focus shows it', async (
 
 test('a file is dropped on the porch', async ({ page }) => {
   await page.goto('/')
-  await expect(page.getByRole('img', { name: /Front cover/ })).toHaveCount(4, { timeout: 60_000 })
+  await expect(page.getByRole('img', { name: /Front cover/ })).toHaveCount(6, { timeout: 60_000 })
   const data = await page.evaluateHandle(() => {
     const d = new DataTransfer()
     d.items.add(

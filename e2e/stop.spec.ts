@@ -52,7 +52,7 @@ function manuscript(chapters: number): { name: string; mimeType: string; buffer:
 
 async function porch(page: Page): Promise<void> {
   await page.goto('/')
-  await expect(page.getByRole('listitem')).toHaveCount(4, { timeout: 60_000 })
+  await expect(page.getByRole('listitem')).toHaveCount(6, { timeout: 60_000 })
   await expect(page.locator('.front img').first()).toBeVisible({ timeout: 60_000 })
 }
 const working = (page: Page) => page.getByLabel('Sill').getByRole('status')

@@ -23,7 +23,7 @@ test('a style is held against the present, taken, changed, kept, given away and 
   const plainsong = styles.getByRole('listitem').filter({ hasText: 'Plainsong' })
   await plainsong.getByRole('button', { name: 'Hold against the present' }).click()
   const both = page.getByRole('group', { name: 'Harbour Roman and Plainsong side by side' })
-  await expect(both.locator('canvas[data-painted=true]')).toHaveCount(4, { timeout: 60_000 })
+  await expect(both.locator('canvas[data-painted=true]')).toHaveCount(6, { timeout: 60_000 })
   const promised = Number(await both.locator('section').nth(1).locator('dd').first().textContent())
   expect(promised).toBeGreaterThan(before)
   expect(Number(await both.locator('section').first().locator('dd').first().textContent())).toBe(before)

@@ -6,7 +6,7 @@ const text = (page: Page) => page.getByRole('textbox', { name: 'Text of the sect
 
 async function open(page: Page): Promise<void> {
   await page.goto('/')
-  await expect(page.getByRole('listitem')).toHaveCount(4, { timeout: 60_000 })
+  await expect(page.getByRole('listitem')).toHaveCount(6, { timeout: 60_000 })
   await page.goto('/book/lampblack-regatta/text')
   await text(page).locator('p').first().waitFor()
 }
@@ -48,7 +48,7 @@ test('sections: moved by keyboard and mouse, split, joined, added, numbered, rem
     .click()
   await text(page).locator('p').nth(2).click()
   await page.getByRole('button', { name: /^Split before/ }).click()
-  await expect(body(page)).toHaveCount(4)
+  await expect(body(page)).toHaveCount(6)
   await body(page).nth(3).locator('button').click()
   await page.getByRole('button', { name: 'Join to the section before' }).click()
   await expect(body(page)).toHaveCount(3)

@@ -48,7 +48,7 @@ test('the walk: from a .docx to on sale, and a revision behind it', async ({ pag
 
   await test.step('porch: the demo books by series and imprint, lamps, what each needs', async () => {
     await page.goto('/')
-    await expect(page.getByRole('listitem')).toHaveCount(4, { timeout: 60_000 })
+    await expect(page.getByRole('listitem')).toHaveCount(6, { timeout: 60_000 })
     await expect(page.getByRole('heading', { name: 'The Merrow Sound Mysteries' })).toBeVisible()
     await expect(page.getByText('130 pp · A5')).toBeVisible({ timeout: 60_000 })
   })

@@ -9,7 +9,7 @@ const book = '/book/tidewardens-almanac'
 
 async function demo(page: Page): Promise<void> {
   await page.goto('/')
-  await expect(page.getByRole('listitem')).toHaveCount(4, { timeout: 60_000 })
+  await expect(page.getByRole('listitem')).toHaveCount(6, { timeout: 60_000 })
 }
 
 test('a second window follows, takes over, and the first follows then', async ({ context }) => {
@@ -150,7 +150,7 @@ test.describe('with what serves without a network', () => {
       .toBe(true)
     await context.setOffline(true)
     await page.goto('/')
-    await expect(page.getByRole('listitem')).toHaveCount(4, { timeout: 60_000 })
+    await expect(page.getByRole('listitem')).toHaveCount(6, { timeout: 60_000 })
     await page.goto(`${book}/text`)
     await textOf(page).locator('p').first().click({ timeout: 30_000 })
     await page.keyboard.type('Offline ')

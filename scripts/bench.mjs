@@ -65,6 +65,16 @@ const puzzlesEntry = await bundle('scripts/bench-puzzles.ts', 'bench-puzzles')
 const puzzles = spawnSync(process.execPath, [puzzlesEntry], { cwd: root, encoding: 'utf8' })
 if (puzzles.status !== 0) throw new Error(puzzles.stderr)
 const paced = pace()
+const plannedEntry = await bundle('scripts/bench-planned.ts', 'bench-planned')
+console.log('')
+for (const book of ['activity', 'medley', 'days', 'five']) {
+  const planned = spawnSync(process.execPath, [plannedEntry, book], { cwd: root, encoding: 'utf8' })
+  if (planned.status !== 0) throw new Error(planned.stderr)
+  const p = JSON.parse(planned.stdout)
+  line(`${p.says}: ${p.pages} pages`, `${p.ms.toFixed(0)} ms`, `budget ${p.budgetMs} ms`)
+  line('… to PDF', `${p.pdfMs.toFixed(0)} ms`, `budget ${p.pdfBudgetMs} ms, ${(p.pdfBytes / 1e6).toFixed(2)} MB`)
+  line('… memory, whole process', `${p.memoryMb.toFixed(0)} MB`, 'budget 400 MB')
+}
 console.log('')
 for (const p of puzzles.stdout.trim().split('\n').map(JSON.parse))
   line(

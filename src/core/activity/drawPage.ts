@@ -125,5 +125,7 @@ async function drawReference(
   folio: string,
   at: Centred & { print: number; styleOf: StyleOf },
 ): Promise<void> {
-  centred(out, await at.styleOf('figtree/regular', REFERENCE.size * at.print, 0.75), filled(words, { n: folio }), at)
+  const place = { ...at.place, block: 'reference' }
+  const style = await at.styleOf('figtree/regular', REFERENCE.size * at.print, 0.75)
+  centred(out, style, filled(words, { n: folio }), { ...at, place })
 }

@@ -4,6 +4,7 @@ import { evenly, HAIRLINE } from './evenly'
 import type { DrawnPage } from './kind'
 import { rounded } from './looks/frame'
 import { Lines } from './ruling'
+import { wrapped } from './wrapped'
 
 /** A box on a page, points. */
 export interface Box {
@@ -26,9 +27,10 @@ export interface WordsAt {
 type Face = 'label' | 'bold' | 'head'
 
 /** Labels follow the width of their page's room; at least as large as can be read; points. */
-const LABEL = { ofWidth: 1 / 46, least: 7, most: 9.5 }
-/** The least share of their width to which words are set narrower; what is still too long is cut. */
-const NARROWEST = 0.72
+const LABEL = { ofWidth: 1 / 46, least: 7.1, most: 9.5 }
+/** Words are set narrower down to this share of their width, and never so that they read smaller than these points; what is still too long is cut. */
+const NARROWEST = 0.88
+const SMALLEST = 6
 
 /** What pages to be filled in are drawn with: labels in the faces of the plan's look, lines of one tone, boxes, ticks. */
 export class Sheet {
@@ -60,6 +62,15 @@ export class Sheet {
     const wide = frag.width * narrowed
     const left = align === 'left' ? x : align === 'right' ? x - wide : x - wide / 2
     setFrag(this.page.out, frag, { x: left, y, place: this.page.place, scale: narrowed })
+  }
+
+  /** Words in as many lines as they take, no more than `most`, the last of them at `y`; what does not go in is cut. */
+  lines(text: string, at: WordsAt & { width: number; most: number }, face: Face = 'label', scale: Scale = 1): void {
+    const style = this.styleOf(face, scale)
+    const all = wrapped(style, text, at.width)
+    const shown = all.length > at.most ? [...all.slice(0, at.most - 1), all.slice(at.most - 1).join(' ')] : all
+    const leading = style.size * 1.15
+    shown.forEach((line, i) => this.words(line, { ...at, y: at.y - (shown.length - 1 - i) * leading }, face, scale))
   }
 
   /** How wide words are, points. */
@@ -156,12 +167,13 @@ type Scale = (typeof SCALES)[number]
 
 /** Words that fit a width when they are set narrower; cut at their end where they would be too narrow. */
 function fittedTo(style: TextStyle, text: string, width: number): ReturnType<TextStyle['frag']> {
+  const narrowest = Math.min(1, Math.max(NARROWEST, SMALLEST / style.size))
   let frag = style.frag(text)
   let letters = [...text]
-  while (frag.width * NARROWEST > width && letters.length > 1) {
+  while (frag.width * narrowest > width && letters.length > 1) {
     letters = letters.slice(
       0,
-      Math.max(1, Math.floor(letters.length * Math.min(0.9, width / (frag.width * NARROWEST)))),
+      Math.max(1, Math.floor(letters.length * Math.min(0.9, width / (frag.width * narrowest)))),
     )
     frag = style.frag(`${letters.join('').trimEnd()}…`)
   }

@@ -258,6 +258,30 @@ describe('each rule finds its fault, with place, amount and remedy', () => {
     expect(found[0]!.place).toMatchObject({ kind: 'page', page: 4 })
     sound(found)
   })
+  test('small print and faint lines of planned pages, each where it is worst; large print asks for more', async () => {
+    const place = (id: string) => ({ section: `run:${id}`, block: 'page' })
+    const pageOf = async (id: string, size: number): Promise<PageMarks> => {
+      const style = await smallPrint('figtree/regular', size, 'en', shelf)
+      const out = new LayerBuilder()
+      setFrag(out, style.frag('moss'), { x: 50, y: 80, place: place(id) })
+      return { ...interior.pages[0]!, layers: [{ layer: out.build(), x: 0, y: 0 }] }
+    }
+    const pages = [await pageOf('p', 12), await pageOf('p', 5.2), await pageOf('q', 8)]
+    const runs = [
+      { id: 'p', kind: 'sudoku', pages: 2, seed: 1, params: { size: '9', band: 'easy' } },
+      { id: 'q', kind: 'lined', pages: 1, seed: 1, params: { spacing: 20, tone: 0.1 } },
+    ]
+    const looked = (plan: object): Finding[] =>
+      check(subject({ interior: { ...interior, pages } }, { book: { ...book, plan: { runs, ...plan } } }))
+    expect(named(looked({}), 'small print')).toMatchObject([{ severity: 'mend', amount: '5.2 pt', place: { page: 1 } }])
+    const large = named(looked({ large: true, runs: [{ ...runs[0]!, id: 'q' }] }), 'small print')
+    expect(large).toMatchObject([{ amount: '8.0 pt', message: expect.stringMatching(/large print has 14/) }])
+    expect(named(looked({}), 'faint lines')).toMatchObject([
+      { amount: '10 %', message: expect.stringMatching(/“Lined”/) },
+    ])
+    expect(named(looked({ runs: [{ ...runs[1]!, params: { tone: 0.2 } }] }), 'faint lines')).toEqual([])
+    sound([...large, ...named(looked({}), 'faint lines')])
+  })
   test('overfull line, page ends, blank pages', () => {
     const bad = {
       ...interior,

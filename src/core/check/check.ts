@@ -24,7 +24,7 @@ import {
   safeZone,
   specification,
 } from './pageRules'
-import { answers, doubles, made } from './planRules'
+import { answers, doubles, faint, made, smallPrint } from './planRules'
 import type { Subject } from './subject'
 
 /** All rules, in the order in which an author would mend. */
@@ -44,6 +44,8 @@ export const rules: Rule[] = [
   made,
   answers,
   doubles,
+  smallPrint,
+  faint,
   spine,
   coverSafe,
   coverFits,

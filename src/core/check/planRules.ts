@@ -1,5 +1,6 @@
 import { asking, kindOf, pagesAsked, referred, runName } from '../activity'
 import type { Run } from '../book'
+import { visitPage } from '../marks'
 import type { Finding } from './finding'
 import type { Rule } from './pageRules'
 import type { Subject } from './subject'
@@ -78,4 +79,68 @@ export const doubles: Rule = s =>
     if (!run) return []
     const message = `${pages === 1 ? 'One page' : `${pages} pages`} of “${runName(run)}” ${pages === 1 ? 'stands' : 'stand'} in “${title}” as well.`
     return [{ rule: 'doubles', severity: 'remark', place: placeOf(s, run), message, remedy: 'take others' }]
+  })
+
+/** The least size that is read with good eyes, of what is only looked up, and of what is solved in large print; points. */
+const LEAST_PRINT = 6
+const LEAST_REPEATED = 4.5
+const LEAST_LARGE = 14
+
+/** Nothing on planned pages is too small to be read; in large print, nothing that is solved is smaller than that. */
+export const smallPrint: Rule = s => {
+  const { plan } = s.book
+  if (!plan || !s.print) return []
+  const smallest = new Map<string, { size: number; page: number }>()
+  s.print.interior.pages.forEach((page, index) =>
+    visitPage(page, v => {
+      if (!('text' in v)) return
+      const t = v.text
+      for (let i = 0; i < t.count; i++) {
+        const { section, block } = t.places[t.place[i]!]!
+        if (!section.startsWith('run:') || block !== 'page' || t.start[i] === t.start[i + 1]) continue
+        const id = section.slice('run:'.length)
+        // What is set narrower is as hard to read as what is set smaller.
+        const size = t.size[i]! * Math.min(1, t.stretch[i]!)
+        if (size < (smallest.get(id)?.size ?? Infinity)) smallest.set(id, { size, page: index })
+      }
+    }),
+  )
+  return plan.runs.flatMap((run): Finding[] => {
+    const found = smallest.get(run.id)
+    const kind = kindOf(run.kind)
+    const least = kind?.refersTo ? LEAST_REPEATED : plan.large && kind?.answers ? LEAST_LARGE : LEAST_PRINT
+    if (!found || found.size >= least - 0.05) return []
+    const amount = `${found.size.toFixed(1)} pt`
+    return [
+      {
+        rule: 'small print',
+        severity: 'mend',
+        place: { kind: 'page', page: found.page, label: s.print!.interior.pages[found.page]!.label },
+        amount,
+        message: `The smallest print of “${runName(run)}” has ${amount}${least === LEAST_LARGE ? ': large print has 14 or more' : ', too small to be read'}.`,
+        remedy: 'give it room',
+      },
+    ]
+  })
+}
+
+/** The least tone of a hairline that is seen on paper. */
+const LEAST_TONE = 0.15
+
+/** Lines of rulings, tables and planners are dark enough to be seen. */
+export const faint: Rule = s =>
+  (s.book.plan?.runs ?? []).flatMap((run): Finding[] => {
+    const tone = run.params.tone
+    if (!run.pages || typeof tone !== 'number' || tone >= LEAST_TONE) return []
+    const amount = `${Math.round(tone * 100)} %`
+    return [
+      {
+        rule: 'faint lines',
+        severity: 'mend',
+        place: placeOf(s, run),
+        amount,
+        message: `The lines of “${runName(run)}” are ${amount} dark: on paper they are hardly seen.`,
+        remedy: 'darken the lines',
+      },
+    ]
   })

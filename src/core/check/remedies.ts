@@ -38,6 +38,8 @@ export const remedies = {
   'choose the puzzles': 'Say in Pages which puzzles they answer, or remove them.',
   'give the answers room': 'Say in Pages how many answers stand on a page: the run then takes the pages it needs.',
   'add the answers': 'Add a run of answers in Pages, or leave it so on purpose.',
+  'give it room': 'Ask for less on a page, fewer columns or a larger page, so that it can be set larger.',
+  'darken the lines': 'Make its tone darker in Pages: 20 % is seen on every paper.',
   'remove empty pages': 'Remove empty sections, or let chapters begin on either side.',
   'enter the price': 'Enter the list price.',
   'write the description': 'Write it in the plan: what the reader gets.',

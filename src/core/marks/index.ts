@@ -4,6 +4,7 @@ export {
   type Colour,
   type Edges,
   type GlyphFace,
+  type GroupMark,
   type ImageMark,
   type Item,
   type Layer,

@@ -22,6 +22,8 @@ export interface ContentResources {
   image(asset: string): string | undefined
   /** Resource name of a graphics state with this opacity. */
   opacity(value: number): string
+  /** Resource name of a layer that is written once for all pages that have it; undefined where it is written where it stands. */
+  form?(layer: Layer): string | undefined
   /** Where the content says what it is to a reading machine. */
   tags?: StructureTree
 }
@@ -31,9 +33,26 @@ export function pageContent(page: PageMarks, resources: ContentResources): Uint8
   const w = new Writer(resources)
   // PDF's origin is the media box's corner, which is the bleed's.
   const base: Matrix = [1, 0, 0, -1, page.bleed.left, page.bleed.bottom + page.height]
-  for (const p of page.layers) w.layer(p.layer, times(base, [1, 0, 0, 1, p.x, p.y]))
+  for (const p of page.layers) {
+    const m = times(base, [1, 0, 0, 1, p.x, p.y])
+    const form = resources.form?.(p.layer)
+    if (form) w.form(form, m)
+    else w.layer(p.layer, m)
+  }
   return w.out.bytes()
 }
+
+/** The content of a layer that is written once, y up, its own origin kept (PDF 32000-1, 8.10). It has paths alone. */
+export function formContent(layer: Layer, resources: ContentResources): Uint8Array {
+  // It says nothing to a reading machine: that is said where it is used.
+  const { font, image, opacity } = resources
+  const w = new Writer({ font, image, opacity })
+  w.layer(layer, FORM)
+  return w.out.bytes()
+}
+
+/** From marks to the space of a form. */
+const FORM: Matrix = [1, 0, 0, -1, 0, 0]
 
 /** What of a text's state was said last. */
 interface Said {
@@ -56,6 +75,17 @@ class Writer {
   private width = -1
 
   constructor(private readonly res: ContentResources) {}
+
+  /** A form at the place of its layer; it is no text. */
+  form(name: string, m: Matrix): void {
+    const { out } = this
+    if (this.res.tags) out.ascii('/Artifact BMC\n')
+    out.ascii('q 1 0 0 1 ')
+    out.num(m[4])
+    out.num(m[5])
+    out.ascii(`cm /${name} Do Q\n`)
+    if (this.res.tags) out.ascii('EMC\n')
+  }
 
   layer(l: Layer, m: Matrix): void {
     const { out } = this

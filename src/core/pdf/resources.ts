@@ -1,11 +1,12 @@
 import type { PDFRef } from '@cantoo/pdf-lib'
-import { type Layer, type PageMarks, visitPage } from '../marks'
+import { type GroupMark, type Layer, type PageMarks, pathBox, visitPage } from '../marks'
 import { Fault, type Ticker } from '../trade'
 import type { Face } from '../type'
-import type { ContentResources } from './content'
+import { type ContentResources, formContent } from './content'
 import type { PdfFile } from './file'
 import { FontUse } from './fonts'
 import { embedImage, type PictureSource } from './images'
+import { round } from './round'
 import type { StructureTree } from './tags'
 
 interface Named {
@@ -18,6 +19,8 @@ export class Resources implements ContentResources {
   private readonly fonts = new Map<Face, FontUse>()
   private readonly images = new Map<string, Named>()
   private readonly states = new Map<number, Named>()
+  /** Layers that are written once, by what they are called; undefined until a page is written that has one. */
+  private readonly forms = new Map<Layer, Named | undefined>()
   /** Largest width at which each picture stands, points; in the order in which they come. */
   private readonly widths = new Map<string, number>()
 
@@ -27,6 +30,7 @@ export class Resources implements ContentResources {
     readonly tags: StructureTree | undefined,
   ) {
     for (const p of pages) for (const l of p.layers) this.collect(l.layer)
+    for (const layer of sharedDrawings(pages)) this.forms.set(layer, undefined)
     for (const use of this.fonts.values()) use.settle()
   }
 
@@ -39,6 +43,19 @@ export class Resources implements ContentResources {
       this.states.set(value, (s = { name: `G${this.states.size + 1}`, ref }))
     }
     return s.name
+  }
+
+  readonly form = (layer: Layer): string | undefined => {
+    if (!this.forms.has(layer)) return undefined
+    let form = this.forms.get(layer)
+    if (!form) {
+      const [x0, y0, x1, y1] = boxOf(layer)
+      const dict = { Type: 'XObject', Subtype: 'Form', BBox: [x0, -y1, x1, -y0].map(round), Resources: {} }
+      const ref = this.file.stream(formContent(layer, this), dict)
+      const at = [...this.forms.keys()].indexOf(layer)
+      this.forms.set(layer, (form = { name: `Fm${at + 1}`, ref }))
+    }
+    return form.name
   }
 
   /** Whether anything so far is seen through. */
@@ -80,6 +97,10 @@ export class Resources implements ContentResources {
         if (im) images[im.name] = im.ref
       }
     })
+    for (const { layer } of page.layers) {
+      const form = this.forms.get(layer)
+      if (form) images[form.name] = form.ref
+    }
     const states = Object.fromEntries([...this.states.values()].map(s => [s.name, s.ref]))
     const all = { Font: fonts, XObject: images, ExtGState: states }
     return Object.fromEntries(Object.entries(all).filter(([, dict]) => Object.keys(dict).length))
@@ -106,4 +127,54 @@ export class Resources implements ContentResources {
     this.fonts.set(face, use)
     return use
   }
+}
+
+/** A drawing of fewer steps than this is written where it stands: naming it would take as much. */
+const LEAST_STEPS = 150
+
+/** Layers of paths alone that stand on more than one page and are worth being written once: grounds, rulings. */
+function sharedDrawings(pages: readonly PageMarks[]): Layer[] {
+  const known = new Map<Layer, number>()
+  for (const p of pages) for (const { layer } of p.layers) known.set(layer, (known.get(layer) ?? 0) + 1)
+  return [...known].filter(([layer, times]) => times > 1 && stepsOf(layer) >= LEAST_STEPS).map(([layer]) => layer)
+}
+
+/** Steps of all paths of a layer; none where it has more than paths, or something is seen through. */
+function stepsOf({ items, text }: Layer): number {
+  if (text) return 0
+  let steps = 0
+  for (const item of items) {
+    if (item.kind === 'image' || (item.kind === 'group' && !isPlain(item))) return 0
+    if (item.kind === 'path') steps += item.path.ops.length
+    else
+      for (const inner of item.layers) {
+        const own = stepsOf(inner)
+        if (!own) return 0
+        steps += own
+      }
+  }
+  return steps
+}
+
+/** A group that only moves what is in it. */
+const isPlain = ({ opacity, transform = [1, 0, 0, 1, 0, 0] }: GroupMark): boolean =>
+  opacity === undefined && transform.slice(0, 4).join() === '1,0,0,1'
+
+/** The least box around what a layer draws, the width of lines included; what is clipped is within its clip. */
+function boxOf({ items }: Layer): [x0: number, y0: number, x1: number, y1: number] {
+  const box: [number, number, number, number] = [Infinity, Infinity, -Infinity, -Infinity]
+  const add = ([x0, y0, x1, y1]: readonly number[], by = 0): void => {
+    box[0] = Math.min(box[0], x0! - by)
+    box[1] = Math.min(box[1], y0! - by)
+    box[2] = Math.max(box[2], x1! + by)
+    box[3] = Math.max(box[3], y1! + by)
+  }
+  for (const item of items) {
+    if (item.kind === 'path') add(pathBox(item.path), item.stroke?.width ?? 0)
+    if (item.kind !== 'group') continue
+    const [, , , , dx, dy] = item.transform ?? [1, 0, 0, 1, 0, 0]
+    const inner = item.clip ? [pathBox(item.clip)] : item.layers.map(boxOf)
+    for (const [x0, y0, x1, y1] of inner) add([x0 + dx, y0 + dy, x1 + dx, y1 + dy])
+  }
+  return box
 }

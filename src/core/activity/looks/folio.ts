@@ -5,7 +5,7 @@ import type { PageLook } from './look'
 /** Size of folios, points. */
 export const FOLIO_SIZE = 8.5
 const DISC = 8
-const RULE = { width: 22, above: 5, thickness: 0.7 }
+const RULE = { width: 22, above: 3, thickness: 0.7 }
 
 /** Where a folio stands: the middle of its figures, and the baseline; points. */
 export interface FolioAt {

@@ -155,7 +155,7 @@ function grid(sheet: Sheet, page: DrawnPage<MonthValues, Dates | undefined>, { b
       if (monthOf(day) !== monthOf(begin)) continue
       sheet.words(String(dateOf(day)), { x: x(c) + 3, y: y(r) + sheet.size * 1.35 }, 'bold', 1.4)
       const holiday = made?.holidays.get(day)
-      if (holiday) sheet.words(holiday, { x: x(c) + 3, y: y(r + 1) - 4, width: wide - 6 }, 'label', 0.85)
+      if (holiday) sheet.lines(holiday, { x: x(c) + 3, y: y(r + 1) - 4, width: wide - 6, most: 3 }, 'label', 0.85)
     }
   }
 }

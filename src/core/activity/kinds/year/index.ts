@@ -82,6 +82,10 @@ function spanOf(first: Day): string {
 /** The first of a month of a page; of a year without dates, of one that is like many. */
 const beginOf = (first: Day | undefined, month: number): Day => monthBegin(first ?? onDate(2026, 0, 1), month)
 
+/** Days of a month of a page; a year without dates has room for a leap day. */
+const daysOf = (first: Day | undefined, month: number): number =>
+  first === undefined && month === 1 ? 29 : daysInMonth(beginOf(first, month))
+
 /** A month as a small calendar. */
 function small(
   sheet: Sheet,
@@ -120,10 +124,10 @@ function dayLines(sheet: Sheet, { params, made, language, index }: Page, body: B
     const head = sheet.size * 1.5
     sheet.strong.across(box.x, box.x + box.width, box.y + head)
     const high = (box.height - head) / 31
-    for (let d = 0; d < 31; d++) {
+    const days = daysOf(first, (index % 2) * 6 + i)
+    for (let d = 0; d < days; d++) {
       const foot = box.y + head + (d + 1) * high
       const day = begin + d
-      if (d >= daysInMonth(begin) && first !== undefined) break
       sheet.fine.across(box.x, box.x + box.width, foot)
       const rest = first !== undefined && (weekdayOf(day) === 0 || made?.holidays.has(day))
       if (rest) sheet.tint({ x: box.x, y: foot - high, width: box.width, height: high })
@@ -149,7 +153,7 @@ function squares(sheet: Sheet, { params, language }: Page, body: Box, first: Day
     const begin = beginOf(first, m)
     const at = { x: left + (m + 0.5) * side, y: body.y + sheet.size, width: side - 1, align: 'centre' as const }
     sheet.words(names.month(begin, side > 4 * sheet.size ? 'short' : 'narrow'), at, 'bold')
-    const days = first === undefined && m === 1 ? 29 : daysInMonth(begin)
+    const days = daysOf(first, m)
     for (let d = 0; d < days; d++) {
       sheet.fine.across(left + m * side, left + (m + 1) * side, y0 + d * side)
       sheet.fine.down(left + m * side, y0 + d * side, y0 + (d + 1) * side)

@@ -1,2 +1,0 @@
-import { bundle } from '/work/main/scripts/lib/bundle.mjs'
-console.log(await bundle('../../tmp/print.ts', 'print'))
