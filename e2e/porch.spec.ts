@@ -87,7 +87,7 @@ test('a manuscript is brought in, a bad file gets a plain word, a new book begin
 
   // All of it is still there on the next visit.
   await page.reload()
-  await expect(page.getByRole('listitem')).toHaveCount(6, { timeout: 60_000 })
+  await expect(page.getByRole('listitem')).toHaveCount(8, { timeout: 60_000 })
 })
 
 for (const scheme of ['light', 'dark'] as const) {

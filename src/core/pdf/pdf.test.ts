@@ -689,3 +689,81 @@ describe('links of the text', () => {
     expect([width(all[0]!) > 30, width(all[0]!) < 95, width(all[1]!) < 65]).toEqual([true, true, true])
   })
 })
+
+describe('drawings that pages share', () => {
+  const dots = (n: number) => {
+    const path = new PathBuilder()
+    for (let i = 0; i < n; i++) path.rect(10 + (i % 40) * 5, 10 + Math.floor(i / 40) * 5, 2, 2)
+    return { items: [{ kind: 'path' as const, path: path.build(), fill: { k: 0.4 } }] }
+  }
+  const leaf = (layers: PageMarks['layers'], i: number): PageMarks => ({
+    width: 240,
+    height: 320,
+    bleed: { top: 9, right: i % 2 ? 0 : 9, bottom: 9, left: i % 2 ? 9 : 0 },
+    layers,
+    label: String(i + 1),
+    side: i % 2 ? 'verso' : 'recto',
+  })
+  const forms = async (pages: PageMarks[], more: object = {}) => {
+    const doc = await PDFDocument.load(await whole(pages, more), { updateMetadata: false })
+    const of = (page: number): string[] => {
+      const names = doc.getPage(page).node.Resources()?.lookup(PDFName.of('XObject'))
+      return names instanceof PDFDict ? names.keys().map(k => `${String(k)} ${String(names.get(k))}`) : []
+    }
+    return { doc, of: pages.map((_, i) => of(i)) }
+  }
+  test('are written once, and every page that has one refers to it; small ones and those of one page stand where they are', async () => {
+    const [large, small] = [dots(400), dots(3)]
+    const pages = [0, 1, 2, 3].map(i =>
+      leaf(
+        [
+          { layer: large, x: i % 2 ? 20 : 30, y: 12 },
+          { layer: small, x: 0, y: 0 },
+        ],
+        i,
+      ),
+    )
+    const shared = await forms(pages)
+    expect(new Set(shared.of.flat()).size).toBe(1)
+    expect(shared.of.map(names => names.length)).toEqual([1, 1, 1, 1])
+    const single = await forms([leaf([{ layer: large, x: 30, y: 12 }], 0)])
+    expect(single.of).toEqual([[]])
+    const seenThrough = { items: [{ kind: 'group' as const, opacity: 0.5, layers: [large] }] }
+    const turned = { items: [{ kind: 'group' as const, transform: [0, 1, -1, 0, 200, 0] as never, layers: [large] }] }
+    for (const layer of [seenThrough, turned])
+      expect((await forms([0, 1].map(i => leaf([{ layer, x: 0, y: 0 }], i)))).of).toEqual([[], []])
+  })
+  test('print where they printed before: poppler shows the same, shared or not', async () => {
+    const folder = mkdtempSync(join(tmpdir(), 'forms-'))
+    try {
+      const large = dots(400)
+      const clip = new PathBuilder().rect(0, 0, 150, 90).build()
+      const clipped = {
+        items: [{ kind: 'group' as const, clip, transform: [1, 0, 0, 1, 15, 25] as never, layers: [large] }],
+      }
+      const placed = (i: number): PageMarks['layers'] => [
+        { layer: large, x: i ? 20 : 30, y: 12 },
+        { layer: clipped, x: 5, y: 200 },
+      ]
+      const shown = async (pages: PageMarks[], name: string): Promise<Uint8Array> => {
+        writeFileSync(join(folder, `${name}.pdf`), await whole(pages))
+        const r = spawnSync('pdftoppm', ['-r', '72', '-f', '1', '-l', '1', '-gray', join(folder, `${name}.pdf`)], {
+          maxBuffer: 1 << 26,
+        })
+        expect(r.status).toBe(0)
+        return r.stdout
+      }
+      const alone = await shown([leaf(placed(0), 0)], 'alone')
+      const shared = await shown([leaf(placed(0), 0), leaf(placed(1), 1)], 'shared')
+      expect(shared).toHaveLength(alone.length)
+      // Edges are smoothed a little otherwise within a form: nothing else differs.
+      const differs = alone.map((v, i) => Math.abs(v - shared[i]!))
+      expect(Math.max(...differs)).toBeLessThan(20)
+      expect(differs.filter(d => d > 2).length).toBeLessThan(alone.length / 200)
+      expect(alone.filter(v => v < 200).length).toBeGreaterThan(1000)
+      expect(spawnSync('qpdf', ['--check', join(folder, 'shared.pdf')]).status).toBe(0)
+    } finally {
+      rmSync(folder, { recursive: true })
+    }
+  })
+})

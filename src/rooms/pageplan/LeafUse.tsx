@@ -1,5 +1,5 @@
 'use client'
-import { answering, type AnswerPlace, answerPlace, askedOf, kindOf, withAnswers } from '@/core/activity'
+import { answering, type AnswerPlace, answerPlace, askedOf, facesOf, kindOf, withAnswers } from '@/core/activity'
 import type { Backs, PagePlan, Run } from '@/core/book'
 import { ChoiceValue } from '@/parts/Sentence'
 import { GroundValue } from './GroundValue'
@@ -98,6 +98,7 @@ function Asked({ plan, run, onChange, onChangePlan }: LeafUseOf) {
   const key = answering(plan, run)
   const each = run.each ?? 1
   const place = answerPlace(plan, run)
+  const taken = facesOf(run) + (key ? facesOf(key) : 0)
   // As many are asked as before, as far as they fill pages.
   const setEach = (n: number): void =>
     void onChange('How many a page', r => ({ each: n, pages: Math.max(1, Math.ceil(askedOf(r) / n)) }))
@@ -110,7 +111,7 @@ function Asked({ plan, run, onChange, onChangePlan }: LeafUseOf) {
     <p>
       <b>{askedOf(run)}</b> in all,{' '}
       <ChoiceValue label="How many a page" value={String(each)} choices={EACH} onChange={n => setEach(Number(n))} /> a
-      page. Answered{' '}
+      page{key || run.backs?.answers ? `: they and their answers take ${taken} pages` : ''}. Answered{' '}
       <ChoiceValue
         label="Where its answers are"
         value={place}

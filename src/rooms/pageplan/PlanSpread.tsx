@@ -10,7 +10,7 @@ const FREE = { width: 36, height: 64 }
 const LEAST = 240
 /** Below so many pixels a point the hairlines of a ruling would be lost here and there: they are made a little darker. */
 const REDUCED = 0.9
-const GAIN = 2
+const GAIN = 1.4
 
 /** Two facing pages, true to the press. `left`: the index of the left one, −1 before the first page. */
 export function PlanSpread({

@@ -19,7 +19,17 @@ import {
 import { CSS } from '@dnd-kit/utilities'
 import { Button } from 'antd'
 import Link from 'next/link'
-import { type Band, bandsOf, kindOf, partId, planOrder, type PlanPart, runName, runsInOrder } from '@/core/activity'
+import {
+  type Band,
+  bandsOf,
+  kindOf,
+  partId,
+  planOrder,
+  type PlanPart,
+  referred,
+  runName,
+  runsInOrder,
+} from '@/core/activity'
 import { type PagePlan, roles, type Run, type Section } from '@/core/book'
 import { NumberValue } from '@/parts/Sentence'
 import type { ChangeRun } from './planChanges'
@@ -98,6 +108,7 @@ export function RunTable(props: RunTableProps) {
                 <Row
                   key={part.run.id}
                   run={part.run}
+                  plan={plan}
                   labels={labelsOf(part)}
                   chosen={part.run.id === chosen}
                   onChoose={() => onChoose(part.run.id)}
@@ -176,14 +187,17 @@ function Written({ section, bookId, labels }: { section: Section; bookId: string
 const blankWords = (n: number): string => (n ? (n === 1 ? 'one blank page' : `${n} blank pages`) : 'no blank pages')
 
 /** What a run is, as far as its name does not say it. */
-function besides(run: Run): string | undefined {
+function besides(run: Run, plan: PagePlan): string | undefined {
   const kind = kindOf(run.kind)
+  const other = referred(run, plan.runs)
+  if (other && runName(run) === kind?.name) return `to ${runName(other)}`
   if (!run.heading) return kind?.says
   return runName(run) === kind?.name ? undefined : kind?.name.toLowerCase()
 }
 
 interface RowProps {
   run: Run
+  plan: PagePlan
   labels: string[]
   chosen: boolean
   onChoose: () => void
@@ -191,7 +205,7 @@ interface RowProps {
   onRemove: () => void
 }
 
-function Row({ run, labels, chosen, onChoose, onChange, onRemove }: RowProps) {
+function Row({ run, plan, labels, chosen, onChoose, onChange, onRemove }: RowProps) {
   const { attributes, listeners, setNodeRef, transform, transition } = useSortable({ id: run.id })
   const kind = kindOf(run.kind)
   const name = runName(run)
@@ -204,7 +218,7 @@ function Row({ run, labels, chosen, onChoose, onChange, onRemove }: RowProps) {
       </td>
       <td>
         <button type="button" className="name" onClick={onChoose}>
-          {name} <em>{besides(run)}</em>
+          {name} <em>{besides(run, plan)}</em>
         </button>
       </td>
       <td className="n">
