@@ -49,7 +49,7 @@ try {
     ['interior', `${dir}/interior`, () => page.locator('.spread canvas[data-painted=true]').nth(1)],
     ['cover', `${dir}/cover`, () => page.locator('.konvajs-content canvas').first()],
     ['check', '/book/lampblack-regatta/check', () => page.getByText('The rights are not stated.')],
-    ['pages', '/book/small-apiary-logbook/pages', () => page.locator('.flatplan canvas[data-painted=true]').first()],
+    ['pages', '/book/hedgerow-and-hive/pages', () => page.locator('.flatplan canvas[data-painted=true]').nth(9)],
     ['outlets', '/outlets', () => page.getByRole('table')],
     ['backup', '/backup', () => page.getByRole('button', { name: /^Save / }).first()],
     ['preferences', '/preferences', () => page.getByText('The desk', { exact: true }).first()],
@@ -58,6 +58,16 @@ try {
     await ready().waitFor({ timeout: 60_000 })
     await shot(name, 1500)
   }
+
+  // A run of planned pages, said beside its spread; what there is to choose from.
+  await go('/book/hedgerow-and-hive/pages')
+  await page.getByRole('button', { name: 'Among the leaves word search' }).click()
+  await page.locator('.spread canvas[data-painted=true]').nth(1).waitFor({ timeout: 60_000 })
+  await shot('specimen', 1500)
+  await page.getByRole('button', { name: 'Add a run' }).click()
+  await page.getByRole('region', { name: 'Days, weeks, months' }).scrollIntoViewIfNeeded()
+  await page.locator('.kind-shelf canvas[data-painted=true]').nth(14).waitFor({ timeout: 60_000 })
+  await shot('kinds', 2500)
 
   // Two styles side by side at the same words.
   await go(`${dir}/interior`)
