@@ -66,7 +66,13 @@ const [interior, ms] = await lap(async (): Promise<Interior> => {
   const book: Book = { ...createBook('measured', data), plan: planOf() }
   const spec = { width: 612, height: 792, inside: 0, bleed: 9, planned: book.plan!.runs }
   const front = await new Setter(shelf).set(book, harbourRoman, spec)
-  return withPlan(front, book, book.plan!, { inside: 45, safe: 18, safeWithBleed: 27, runs: new RunPress(shelf), shelf })
+  return withPlan(front, book, book.plan!, {
+    inside: 45,
+    safe: 18,
+    safeWithBleed: 27,
+    runs: new RunPress(shelf),
+    shelf,
+  })
 })
 const ports = await nodePdf({ bytes: async () => undefined, decode: () => Promise.reject(new Error('no pictures')) })
 const options = { title: 'Measured', language: 'en-GB', date: '2026-01-01T00:00:00Z', grey: true }
