@@ -11,6 +11,7 @@ import {
   writeLibrary,
   writeProject,
 } from '@/core/archive'
+import { shippedRecipes } from '@/core/activity'
 import { type Book, bookText, hashOf } from '@/core/book'
 import { profileOf, shippedProfiles } from '@/core/outlets'
 import { harbourRoman, readStyleDocument } from '@/core/pages'
@@ -182,10 +183,11 @@ test('every setting that the program keeps is one that a backup may hold', () =>
   const keys = new Set([...files.matchAll(/key: '([^']+)'/g)].map(m => m[1]!))
   // Of this browser alone, and never in a backup.
   keys.delete('swept')
-  expect([...keys].sort()).toEqual(['clock', 'demo loaded', 'research', 'styles'])
+  expect([...keys].sort()).toEqual(['clock', 'demo loaded', 'recipes', 'research', 'styles'])
   const settings = [
     { key: 'clock', value: 3 },
     { key: 'demo loaded', value: true },
+    { key: 'recipes', value: [shippedRecipes[0]!] },
     { key: 'research', value: { book: 'fuzzed', market: 'merrow', word: 'tide' } },
     { key: 'styles', value: [harbourRoman] },
   ]

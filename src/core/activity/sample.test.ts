@@ -7,21 +7,18 @@ const press = new RunPress(shelf)
 /** Puzzles are drawn at length elsewhere: here a few stand for all. */
 const shown = runKinds.filter((k, i) => k.family !== 'puzzles' || i % 5 === 0 || k.refersTo)
 
-test.each(shown.map(k => [k.id, k] as const))(
-  'a sample of “%s” is a page of it under its name',
-  async (_id, kind) => {
-    const page = await samplePage(press, kind, { language: 'en-GB', look: 'lane-end' })
-    expect([page.width, page.height]).toEqual([SAMPLE.width, SAMPLE.height])
-    const [placed] = page.layers
-    // Pictures are the author's own: there is none to show yet.
-    if (kind.id === 'pictures') return expect(placed).toBeUndefined()
-    expect(placed!.layer.items.length).toBeGreaterThan(0)
-    const said = wordsOn(placed!.layer).map(w => w.text)
-    if (!kind.bare) expect(said.join(' ')).toContain(kind.name)
-    for (const w of wordsOn(placed!.layer))
-      expect(placed!.x + w.end).toBeLessThanOrEqual(SAMPLE.width - SAMPLE.margin + 1)
-  },
-)
+test.each(shown.map(k => [k.id, k] as const))('a sample of “%s” is a page of it under its name', async (_id, kind) => {
+  const page = await samplePage(press, kind, { language: 'en-GB', look: 'lane-end' })
+  expect([page.width, page.height]).toEqual([SAMPLE.width, SAMPLE.height])
+  const [placed] = page.layers
+  // Pictures are the author's own: there is none to show yet.
+  if (kind.id === 'pictures') return expect(placed).toBeUndefined()
+  expect(placed!.layer.items.length).toBeGreaterThan(0)
+  const said = wordsOn(placed!.layer).map(w => w.text)
+  if (!kind.bare) expect(said.join(' ')).toContain(kind.name)
+  for (const w of wordsOn(placed!.layer))
+    expect(placed!.x + w.end).toBeLessThanOrEqual(SAMPLE.width - SAMPLE.margin + 1)
+})
 
 test('a sample follows the look; a recipe is shown by what it is most of, its puzzles before all', async () => {
   const looks = ['plain', 'chart-table'].map(look => samplePage(press, kindOf('lined')!, { language: 'en', look }))
