@@ -59,15 +59,14 @@ try {
     await shot(name, 1500)
   }
 
-  // A run of planned pages, said beside its spread; what there is to choose from.
+  // A run of planned pages, said beside its spread; the looks that there are.
   await go('/book/hedgerow-and-hive/pages')
   await page.getByRole('button', { name: 'Among the leaves word search' }).click()
   await page.locator('.spread canvas[data-painted=true]').nth(1).waitFor({ timeout: 60_000 })
   await shot('specimen', 1500)
-  await page.getByRole('button', { name: 'Add a run' }).click()
-  await page.getByRole('region', { name: 'Days, weeks, months' }).scrollIntoViewIfNeeded()
-  await page.locator('.kind-shelf canvas[data-painted=true]').nth(14).waitFor({ timeout: 60_000 })
-  await shot('kinds', 2500)
+  await page.getByRole('button', { name: /^Look of all pages/ }).click()
+  await page.locator('.kind-shelf canvas[data-painted=true]').nth(7).waitFor({ timeout: 60_000 })
+  await shot('looks', 1500)
 
   // Two styles side by side at the same words.
   await go(`${dir}/interior`)
