@@ -329,7 +329,7 @@ test('a coil book of planned pages: runs, mirrored margins, and on sale at the p
     await n.press('Enter')
   }
   await page.getByRole('button', { name: /^Log table/ }).click()
-  await page.getByRole('textbox', { name: 'Column 2' }).fill('High water')
+  await page.getByRole('textbox', { name: 'Column 2', exact: true }).fill('High water')
   await expect.poll(() => pages(page), { timeout: 30_000 }).toBe(98)
 
   // What a run is, is said in sentences; what holds for all pages, too.
