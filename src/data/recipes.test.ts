@@ -39,4 +39,7 @@ test('one that is broken takes no other along', async () => {
   const value = (await db.settings.get('recipes'))!.value as Recipe[]
   await db.settings.put({ key: 'recipes', value: [{ ...value[0]!, plan: { runs: 'none' } }, ...value] })
   expect((await keptRecipes()).map(r => r.name)).toEqual(['Sound'])
+  // It stays where it is, whatever else is kept.
+  await keepRecipe(recipe('Later'))
+  expect((await db.settings.get('recipes'))!.value).toHaveLength(3)
 })

@@ -4,21 +4,23 @@ import { slugOf } from '@/core/book'
 import { db } from './db'
 import { guarded } from './trouble'
 
-/** Recipes that the author kept, for all books of this library. */
-export const keptRecipes = async (): Promise<Recipe[]> => {
+/** All that is kept, as it is stored: what cannot be read stays as it is. */
+async function stored(): Promise<Recipe[]> {
   const value = (await db.settings.get('recipes'))?.value
-  // One bad recipe does not take the others along.
-  return Array.isArray(value) ? (value as Recipe[]).filter(r => isSetting('recipes', [r])) : []
+  return Array.isArray(value) ? (value as Recipe[]) : []
 }
+
+/** Recipes that the author kept, for all books of this library. One that is broken does not take the others along. */
+export const keptRecipes = async (): Promise<Recipe[]> => (await stored()).filter(r => isSetting('recipes', [r]))
 
 /** Keeps a recipe under an id that no other has; gives it. */
 export async function keepRecipe(recipe: Recipe): Promise<string> {
   return guarded(() =>
     db.transaction('rw', db.settings, async () => {
-      const others = await keptRecipes()
+      const others = await stored()
       const base = `own-${slugOf(recipe.name, 'recipe')}`.slice(0, 50)
       let id = base
-      for (let n = 2; others.some(r => r.id === id); n++) id = `${base}-${n}`
+      for (let n = 2; others.some(r => r?.id === id); n++) id = `${base}-${n}`
       await db.settings.put({ key: 'recipes', value: [...others, { ...recipe, id }] })
       return id
     }),
@@ -29,7 +31,7 @@ export async function keepRecipe(recipe: Recipe): Promise<string> {
 export async function forgetRecipe(id: string): Promise<void> {
   await guarded(() =>
     db.transaction('rw', db.settings, async () => {
-      await db.settings.put({ key: 'recipes', value: (await keptRecipes()).filter(r => r.id !== id) })
+      await db.settings.put({ key: 'recipes', value: (await stored()).filter(r => r?.id !== id) })
     }),
   )
 }

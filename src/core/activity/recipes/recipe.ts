@@ -79,6 +79,10 @@ function withReferences(run: Run, ids: ReadonlyMap<string, string>): Run {
   return to ? { ...run, params: { ...run.params, [name]: to } } : run
 }
 
+/** Pictures are a book's own: a run of them goes into another book without any. */
+const withoutPictures = (run: Run): Run =>
+  valueOf(run, 'pictures') ? { ...run, pages: 0, params: { ...run.params, pictures: [] } } : run
+
 /** A recipe of one run of a plan, with the answers and rules that belong to it; of all its runs where none is named. */
 export function recipeOf(
   plan: PagePlan,
@@ -87,7 +91,7 @@ export function recipeOf(
   const { runs, ...all } = plan
   const kept = runs
     .filter(r => of.run === undefined || r.id === of.run || referred(r, runs)?.id === of.run)
-    .map(({ behind: _was, ...r }) => r)
+    .map(({ behind: _was, ...r }) => withoutPictures(r))
   const pages = fitted({ runs: kept }).runs.reduce((n, r) => n + r.pages, 0)
   return {
     id: of.id,
