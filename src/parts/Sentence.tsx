@@ -1,6 +1,6 @@
 'use client'
-import { InputNumber, Select } from 'antd'
-import { Fragment, type ReactNode } from 'react'
+import { Input, InputNumber, Select } from 'antd'
+import { Fragment, type ReactNode, useState } from 'react'
 import { trimZeros } from '@/core/trade'
 import './sentence.css'
 
@@ -92,6 +92,53 @@ export function ChoiceValue({
         options={choices.map(c => ({ value: c.value, label: c.words }))}
         onChange={onChange}
       />
+    </span>
+  )
+}
+
+/** Words of a sentence that are written in place; taken when the field is left, or with Enter where they are one line. */
+export function TextValue({
+  label,
+  value,
+  placeholder,
+  most,
+  lines = false,
+  onTake,
+}: {
+  label: string
+  value: string
+  placeholder?: string
+  /** Most letters. */
+  most: number
+  /** They may be several lines. */
+  lines?: boolean
+  /** Resolves to whether they were taken; until then what is written stands. */
+  onTake: (words: string) => Promise<boolean>
+}) {
+  const [draft, setDraft] = useState<string>()
+  const take = (): void => {
+    if (draft !== undefined) void onTake(draft.trim()).then(done => done && setDraft(undefined))
+  }
+  const shared = {
+    'variant': 'borderless',
+    'aria-label': label,
+    placeholder,
+    'maxLength': most,
+    'value': draft ?? value,
+    'onBlur': take,
+  } as const
+  return (
+    <span className="value">
+      {lines ? (
+        <Input.TextArea {...shared} autoSize={{ minRows: 1, maxRows: 8 }} onChange={e => setDraft(e.target.value)} />
+      ) : (
+        <Input
+          {...shared}
+          size="small"
+          onChange={e => setDraft(e.target.value)}
+          onPressEnter={e => e.currentTarget.blur()}
+        />
+      )}
     </span>
   )
 }

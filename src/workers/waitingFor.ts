@@ -16,6 +16,8 @@ const silent = new Set([
   'placeAt',
   'pageOf',
   'boxOn',
+  'plannedPages',
+  'handsOn',
   'ruled',
   'wordInPages',
   'firstLook',

@@ -2,6 +2,8 @@ import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { bookOf, shelf } from '../../../tests/support/core'
 import { cases } from '../../../tests/support/deep'
+import { pathsOn, pieceOn } from '../../../tests/support/pathsOn'
+import { wordsOn } from '../../../tests/support/wordsOn'
 import { type Book, joinSections, type PagePlan, removeSection, type Run, type Section } from '../book'
 import { type Layer, type PageMarks, pageText, visitPage } from '../marks'
 import { pathBox } from '../marks/path'
@@ -20,7 +22,7 @@ const run = (patch: Partial<Run> = {}): Run => ({
 
 /** The box of all paths of a layer; undefined where it has none. */
 function boxOf(layer: Layer): [number, number, number, number] | undefined {
-  const boxes = layer.items.flatMap(i => (i.kind === 'path' ? [pathBox(i.path)] : []))
+  const boxes = pathsOn(layer).map(p => pathBox(p.path))
   if (!boxes.length) return undefined
   const least = (k: number): number => Math.min(...boxes.map(b => b[k]!))
   const most = (k: number): number => Math.max(...boxes.map(b => b[k]!))
@@ -98,7 +100,7 @@ describe.each(runKinds.map(k => [k.id, k] as const))('the kind “%s”', (_id, 
             expect(Math.min(x0, y0)).toBeGreaterThanOrEqual(-0.6)
             expect(x1).toBeLessThanOrEqual(width + 0.6)
             expect(y1).toBeLessThanOrEqual(height + 0.6)
-            for (const x of layer.text?.x ?? []) expect(x).toBeLessThanOrEqual(width)
+            for (const word of wordsOn(layer)) expect(word.x).toBeLessThanOrEqual(width)
           }
         },
       ),
@@ -113,7 +115,7 @@ describe.each(runKinds.map(k => [k.id, k] as const))('the kind “%s”', (_id, 
           run({ kind: kind.id, pages: 2, seed: 7, params: kind.plain as Run['params'] }),
           { runs: [], room: { width: 300, height: 500 }, language: 'en-GB' },
         )
-      ).map(l => [l.items, l.text?.glyphs, l.text?.x, l.text?.baseline])
+      ).map(l => [pathsOn(l), wordsOn(l)])
     expect(await drawn()).toEqual(await drawn())
   })
 })
@@ -466,7 +468,7 @@ describe('how to solve', () => {
       const text = pageText({ layers: [{ layer: layer!, x: 0, y: 0 }] } as PageMarks).replace(/\s+/g, ' ')
       for (const sentence of kind.howTo!.words) expect(text).toContain(sentence)
       expect(text).toContain('An example')
-      const drawings = layer!.items.filter(i => i.kind === 'group')
+      const drawings = pieceOn(layer!, 'body').items.filter(i => i.kind === 'group')
       expect(drawings).toHaveLength(2)
       expect(drawings[0]).not.toEqual(drawings[1])
     },

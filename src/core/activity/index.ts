@@ -1,12 +1,37 @@
 export { fitted, pagesAsked, referred } from './referred'
 export { answering, type AnswerPlace, answerPlace, withAnswers } from './answering'
 export { type Band, bandsOf, partId } from './bands'
+export { type DesignControl, type DesignKind, designKinds, designOf, designSchema } from './design'
 export { evenly } from './evenly'
 export { type Day, countriesKnown, dayOf, type HolidaySource, readHolidays, regionsKnown } from './dates'
 export { drawGround, groundSchema, patternAt, patternOf, patterns, PLAIN_REPEAT } from './grounds'
+export {
+  changeAdded,
+  changePage,
+  changePiece,
+  freshPieceId,
+  type Hands,
+  handOf,
+  layOn,
+  moved,
+  type PageOfRun,
+  piecesOn,
+  type PieceOn,
+  putBack,
+} from './hand'
 export { askedOf } from './heading'
-export { type Control, type DrawnPage, families, type Family, type Room, type RunKind, type Side } from './kind'
+export {
+  type Control,
+  type DrawnPage,
+  families,
+  type Family,
+  type Leaf,
+  type Room,
+  type RunKind,
+  type Side,
+} from './kind'
 export type { LogColumn } from './kinds/log'
+export { formOf, withForm } from './kinds/own'
 export { dealtGroups, facesOf, type LaidPage, laidOut, plannedPages } from './laying'
 export { drawFolio, FOLIO_SIZE, lookOf, lookSchema, type PageLook, pageLooks } from './looks'
 export { kindOf, runKinds } from './registry'

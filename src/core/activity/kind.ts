@@ -1,9 +1,10 @@
 import type { ObjectSchema } from 'yup'
 import type { Asset, Run } from '../book'
-import type { LayerBuilder, MarkPlace } from '../marks'
+import type { Edges, LayerBuilder, MarkPlace } from '../marks'
 import type { ShapeGrid } from '../puzzles'
 import type { Ticker } from '../trade'
 import type { TextStyle } from '../type'
+import type { Hands } from './hand'
 import type { PageLook } from './looks'
 
 /** What a value of a sentence is set with. Lengths in points, shares 0 to 1, counts whole; `says` is its name for those who cannot see the sentence. */
@@ -16,6 +17,7 @@ export type Control = { says: string } & (
   | { as: 'date' }
   | { as: 'holidays' }
   | { as: 'pictures' }
+  | { as: 'placed' }
   | { as: 'words'; clued: boolean; sayings?: boolean; apart?: boolean }
   | { as: 'shape'; grids: (values: never) => readonly ShapeGrid[] }
 )
@@ -24,6 +26,13 @@ export type Control = { says: string } & (
 export interface Room {
   width: number
   height: number
+}
+
+/** The whole leaf about a room: its left top, trim and what is printed over the trim; points from the room's left top. */
+export interface Leaf extends Room {
+  x: number
+  y: number
+  bleed: Edges
 }
 
 /** A page of a run as its kind draws it. */
@@ -35,6 +44,7 @@ export interface DrawnPage<P, M> {
   /** Which page of the run, from 0. */
   index: number
   room: Room
+  leaf: Leaf
   /** Below the heading, where there is one. */
   top: number
   side: Side
@@ -45,6 +55,8 @@ export interface DrawnPage<P, M> {
   /** How much larger small print is than usual: in large print more than 1. */
   print: number
   styleOf: StyleOf
+  /** What a piece of it says after the author's hand, by its name and what was made: see `wordedPiece`. */
+  words: (piece: string, made: string) => string
   /** The book's pictures by id. */
   assets?: ReadonlyMap<string, Asset> | undefined
   /** The folio of a page of the run that it refers to, where references are printed. */
@@ -77,6 +89,8 @@ export interface MadeRun {
   run: Run
   kind: RunKind
   made: unknown
+  /** The author's hand on its pages. */
+  hands?: Hands
 }
 
 /**
@@ -114,6 +128,10 @@ export interface RunKind<P extends object = object, M = unknown> {
   answerPage?(params: P, asked: number): number
   /** What the list that one of its pages is made from is called. */
   listName?(params: P, index: number): Promise<string | undefined>
+  /** What one of its pages is made from, by a name that stays with it wherever it stands: a row, a day, a picture. */
+  madeFrom?(params: P, made: M, index: number): string | undefined | Promise<string | undefined>
+  /** Some of it is printed over the edge of the leaf. */
+  bleeds?(params: P): boolean
   /** What its pages ask of the reader, to be answered elsewhere in the book. */
   answers?: DrawsAnswers
   /** How what its pages ask is solved, in a few sentences, and values that make a small example. */

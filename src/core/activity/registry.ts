@@ -15,6 +15,7 @@ import { travelLog } from './kinds/travel-log'
 import { week } from './kinds/week'
 import { year } from './kinds/year'
 import { bookplate } from './kinds/bookplate'
+import { own } from './kinds/own'
 import { pictures } from './kinds/pictures'
 import { prompts } from './kinds/prompts'
 import { blank } from './kinds/blank'
@@ -61,6 +62,7 @@ export const runKinds: readonly RunKind[] = [
   answers,
   bookplate,
   pictures,
+  own,
 ]
 
 const byId = new Map(runKinds.map(k => [k.id, k]))

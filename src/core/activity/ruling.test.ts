@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { shelf } from '../../../tests/support/core'
+import { pathsOn } from '../../../tests/support/pathsOn'
 import type { Run } from '../book'
 import { Op } from '../marks/path'
 import { kindOf } from './registry'
@@ -48,8 +49,7 @@ async function boxes(kind: string, room: { width: number; height: number }): Pro
   const params = kindOf(kind)!.plain as Run['params']
   const run: Run = { id: 'r1', kind, pages: 1, seed: 1, params }
   const [layer] = await new RunPress(shelf).layersOf(run, { runs: [], room, language: 'en' })
-  return layer!.items.flatMap(item => {
-    if (item.kind !== 'path') return []
+  return pathsOn(layer!).flatMap(item => {
     const { ops, xy } = item.path
     const out: string[] = []
     let corners: number[][] = []

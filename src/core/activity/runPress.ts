@@ -1,10 +1,11 @@
-import type { Asset, Run } from '../book'
+import type { Asset, HandPage, Run } from '../book'
 import { type Layer, LayerBuilder } from '../marks'
 import { Fault, type Ticker } from '../trade'
 import { type FontShelf, TextStyle } from '../type'
 import { drawAnswers, drawPage, type PageOn } from './drawPage'
+import { type Hands, handsOn, sourceOfPage } from './hand'
 import { askedOf, headedAlike } from './heading'
-import type { MadeRun, Room, RunKind, Side, StyleOf } from './kind'
+import type { Leaf, MadeRun, Room, RunKind, Side, StyleOf } from './kind'
 import { lookOf } from './looks'
 import { referred } from './referred'
 import { kindOf } from './registry'
@@ -24,6 +25,8 @@ export interface Drawing {
   large?: boolean | undefined
   /** The sides on which its printed pages stand; in turn from a right-hand one where it is not said. */
   sides?: readonly Side[] | undefined
+  /** The leaf about the room of a right-hand page, and of a left-hand one; where it is not said, the room is all there is. */
+  leaves?: Readonly<Record<Side, Leaf>> | undefined
   /** Folios of the printed pages of runs, where references are printed. */
   folios?: ReadonlyMap<string, readonly string[]> | undefined
   /** The book's pictures by id. */
@@ -58,8 +61,9 @@ export class RunPress {
     return this.kept(run, drawing, { back: true }, async (made, index, on) => {
       const out = new LayerBuilder()
       const place = { section: `run:${run.id}`, block: 'back' }
+      const hands = await handsOn(run, kind, made)
       const asked = Array.from({ length: each }, (_, i) => index * each + i)
-      await drawAnswers({ run, kind, made }, asked, each, { ...on, folioOf: undefined, out, place, top: 0 })
+      await drawAnswers({ run, kind, made, hands }, asked, each, { ...on, folioOf: undefined, out, place, top: 0 })
       return out.build()
     })
   }
@@ -74,27 +78,43 @@ export class RunPress {
     const kind = knownKind(run)
     const look = lookOf(drawing.look)
     const print = drawing.large ? LARGE_PRINT : 1
-    const { pages, ...rest } = run
+    const { pages, hand: _hand, ...rest } = run
     const folioOf = folios(run, drawing)
     const shown = picturesOf(run).map(id => drawing.assets?.get(id) ?? null)
     const alike = kind.alike && headedAlike(run) && !back
     const sided = kind.sided || look.head.at === 'outside' || look.head.number === 'disc'
     const made = await this.madeFor(run, drawing)
+    const { on: hands } = back ? NO_HANDS : await handsOn(run, kind, made)
     // Where pages are alike, how many there are changes none of them.
-    const key = JSON.stringify([rest, room, language, look.id, print, back, sourceOf(run, runs), folioOf?.key, shown])
+    const key = JSON.stringify([
+      rest,
+      room,
+      drawing.leaves,
+      language,
+      look.id,
+      print,
+      back && [run.hand],
+      sourceOf(run, runs),
+      referred(run, runs),
+      folioOf?.key,
+      shown,
+    ])
     const drawn = this.drawn.get(key) ?? this.drawn.set(key, new Map<string, Layer>())
     const layers: Layer[] = []
     for (let i = 0; i < pages; i++) {
       const side = back ? 'verso' : (sides?.[i] ?? (run.backs || i % 2 === 0 ? 'recto' : 'verso'))
-      const page = `${alike ? 0 : i}${sided ? side : ''}`
+      const hand = hands.get(i)
+      const page = hand ? handKey(hand, i, side, drawing) : `${alike ? 0 : i}${sided ? side : ''}`
       let layer = drawn.get(page)
       if (!layer) {
         await ticker?.({ stage: 'Drawing pages', done: i, of: pages })
         layer = await draw(made, i, {
           room,
+          leaf: drawing.leaves?.[side] ?? { ...room, x: 0, y: 0, bleed: { top: 0, right: 0, bottom: 0, left: 0 } },
           side,
           language,
           look,
+          hand,
           styleOf: this.styleIn(language),
           print,
           assets: drawing.assets,
@@ -105,6 +125,16 @@ export class RunPress {
       layers.push(layer)
     }
     return layers
+  }
+
+  /** The author's hand on a run as it lies now; on nothing where the run cannot be made. */
+  async handsOf(run: Run, of: MadeOf): Promise<Hands> {
+    return run.hand?.length ? handsOn(run, knownKind(run), await this.madeFor(run, of)) : NO_HANDS
+  }
+
+  /** What a page of a run is made from, by its name. */
+  async sourceAt(run: Run, index: number, of: MadeOf): Promise<string> {
+    return sourceOfPage(run, knownKind(run), await this.madeFor(run, of), index)
   }
 
   /** What a run's pages ask, by the names that twins share; none where nothing is asked. */
@@ -125,6 +155,7 @@ export class RunPress {
       run: other,
       kind: knownKind(other),
       made: await this.madeFor(other, of),
+      hands: await this.handsOf(other, of),
     }
     const avoid = await this.twinsBefore(run, of)
     try {
@@ -175,6 +206,12 @@ export class RunPress {
     }
   }
 }
+
+const NO_HANDS: Hands = { on: new Map(), waiting: [] }
+
+/** A page that the author's hand lies on is drawn by itself. */
+const handKey = (hand: HandPage, index: number, side: Side, { assets }: Drawing): string =>
+  JSON.stringify([index, side, hand, hand.added?.map(a => assets?.get(String(a.params.picture)) ?? null)])
 
 const MOST_STYLES = 200
 /** Small print of 8 to 11 points becomes one of 12 to 16. */

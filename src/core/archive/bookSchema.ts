@@ -1,7 +1,7 @@
 import { lazy, mixed, object, type Schema, ValidationError } from 'yup'
 import { type Book, type Role, roles, uidForm } from '../book'
 import { isStyleChange, readStyleDocument, shippedStyles } from '../pages'
-import { groundSchema, kindOf, pageLooks, runKinds } from '../activity'
+import { designSchema, groundSchema, kindOf, pageLooks, runKinds } from '../activity'
 import { fields, once, type OutletProfile, parseTrim, strangeKey } from '../trade'
 import { ownFamilyForm } from '../type'
 
@@ -136,6 +136,27 @@ const coverSchema = () =>
 
 /** Pages that all runs of a plan may take together. */
 const MOST_PLANNED = 5000
+const handSchema = () =>
+  shape({
+    page: whole(0, MOST_PLANNED).required(),
+    of: text(4000).defined(),
+    pieces: list(
+      shape({
+        piece: text(120).required(),
+        name: text(80),
+        x: amount(-3000, 3000),
+        y: amount(-3000, 3000),
+        size: amount(0.1, 10),
+        words: text(4000),
+        was: text(4000),
+        hidden: yesNo(),
+        locked: yesNo(),
+      }),
+      300,
+    ).required(),
+    order: optional(list(text(40).required(), 500)),
+    added: optional(designSchema()),
+  })
 const runSchema = () =>
   shape({
     id: text(40).required(),
@@ -148,6 +169,7 @@ const runSchema = () =>
     dealt: yesNo(),
     backs: optional(shape({ ground: optional(groundSchema()), answers: yesNo() })),
     seed: whole(0, 2 ** 32 - 1).required(),
+    hand: optional(list(handSchema(), MOST_PLANNED)),
     // Each kind says what its own values are.
     params: lazy(
       (_v, { parent }: { parent?: { kind?: string } }) => kindOf(String(parent?.kind))?.schema() ?? shape({}),

@@ -62,7 +62,18 @@ export {
   splitSection,
   takeOver,
 } from './ops'
-export type { Backs, Ground, PagePlan, PlanMargins, Run, RunHeading } from './pagePlan'
+export type {
+  Backs,
+  Changes,
+  DesignPiece,
+  Ground,
+  HandPage,
+  HandPiece,
+  PagePlan,
+  PlanMargins,
+  Run,
+  RunHeading,
+} from './pagePlan'
 export { type Patch, patched, patchesBetween, samePlaces } from './patch'
 export { type Role, roles } from './roles'
 export { marks, nodes, schema } from './schema'

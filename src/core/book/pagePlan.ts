@@ -42,6 +42,59 @@ export interface Run {
   seed: number
   /** Values of its kind. */
   params: Record<string, unknown>
+  /** Pages of it that the author changed by hand. */
+  hand?: HandPage[]
+}
+
+/** What the author did by hand to one page of a run. It stays with what the page was made from, wherever that stands in the run. */
+export interface HandPage {
+  /** Index of the page in its run, where it stood when it was last changed. */
+  page: number
+  /** What the page was made from: a row, a list, a picture, a day; empty where its place in the run is all that tells it. */
+  of: string
+  pieces: HandPiece[]
+  /** Pieces from the back to the front; those that are not named stand as made, before these. */
+  order?: string[]
+  /** Pieces that the author put on it. */
+  added?: DesignPiece[]
+}
+
+/** Changes of what was done to a piece, or of a placed one: what is undefined is as made. */
+export type Changes<T> = { [K in keyof T]?: T[K] | undefined }
+
+/** What was done to one piece of a page. */
+export interface HandPiece {
+  /** The piece, as the page calls it; of one within another both names with a stroke between. */
+  piece: string
+  /** What the author calls it. */
+  name?: string
+  /** Moved by, points. */
+  x?: number
+  y?: number
+  /** By how much larger than made: 1 as made. */
+  size?: number
+  /** In place of what it says. */
+  words?: string
+  /** What it said when it was reworded. */
+  was?: string
+  hidden?: boolean
+  /** It is not moved, sized or reworded until it is let free. */
+  locked?: boolean
+}
+
+/** Something that the author placed on a page. What it is stands in its kind's own folder (`core/activity/design/kinds`). */
+export interface DesignPiece {
+  id: string
+  kind: string
+  name?: string
+  /** Its box from the left top of the room between the margins, shares of the room's width and height: on another trim it stands where it stood. */
+  x: number
+  y: number
+  width: number
+  height: number
+  locked?: boolean
+  /** Values of its kind. */
+  params: Record<string, unknown>
 }
 
 /** Printed at the head of each page, or over each of several puzzles. */

@@ -1,3 +1,4 @@
+export { type Corners, layerBox } from './bounds'
 export { LayerBuilder, type RunStart } from './builder'
 export {
   BLACK,
@@ -11,11 +12,13 @@ export {
   type MarkPlace,
   type PageMarks,
   type PathMark,
+  type PieceMark,
   rgb,
   type TextTable,
 } from './marks'
 export { type Canvas2D, paintPage, type Pictures } from './paint'
 export { Op, type Path, pathBox, PathBuilder, pathFromSvg, transformPath } from './path'
 export { spanWithin } from './spans'
+export { scaled } from './scaled'
 export { imagesOn, pageText, visitPage } from './read'
 export { pageSvg, pathData } from './svg'

@@ -99,7 +99,17 @@ export interface GroupMark {
   opacity?: number
   /** Named for checks and views: "ground", "barcode", "title". */
   role?: string
+  /** A part of a planned page that can be taken hold of by itself. */
+  piece?: PieceMark
   layers: Layer[]
+}
+
+/** What a part of a page is called, unique within what it stands in; where it is words that may be reworded, what they are. */
+export interface PieceMark {
+  id: string
+  words?: string
+  /** What the words would be without the author's hand; where absent, they are as made. */
+  made?: string
 }
 
 export type Item = PathMark | ImageMark | GroupMark

@@ -1,5 +1,5 @@
 export { baselineIn } from './context'
-export { type Interior, Setter, type Unmade } from './interior'
+export { type HandOnRun, type Interior, type PlannedAt, Setter, type Unmade } from './interior'
 export type { Unmet, UnmetAt } from './paginate'
 export { evenness, type SetStats } from './setStats'
 export { pagesInAll, settleInterior } from './settle'

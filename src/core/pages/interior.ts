@@ -1,4 +1,4 @@
-import { laidOut, type RunTwins } from '../activity'
+import { type Hands, laidOut, type RunTwins } from '../activity'
 import { roles, roman, type Run, type Section, type SectionLabel, shortName } from '../book'
 import type { Book } from '../book'
 import type { PageMarks } from '../marks'
@@ -44,6 +44,10 @@ export interface Interior {
   unmade: Unmade[]
   /** What the runs of the plan ask. */
   twins: RunTwins[]
+  /** What the author changed by hand on pages of runs. */
+  byHand: HandOnRun[]
+  /** Which page of which run stands on a page, by its index. */
+  planned: ReadonlyMap<number, PlannedAt>
   /** Where planned pages are still to go in; none where there is no plan, or they have. */
   inserts: Insert[]
   /** Index of the first page that is numbered 1, planned pages not counted. */
@@ -52,6 +56,19 @@ export interface Interior {
   block: { x: number; y: number; width: number; height: number }
   /** The outside margin, points. */
   outside: number
+}
+
+/** A page of a run, or the back of it, where it stands in the book; its room in points from the trim's left top. */
+export interface PlannedAt {
+  run: string
+  index: number
+  back: boolean
+  room: { x: number; y: number; width: number; height: number }
+}
+
+/** The author's hand on a run. */
+export interface HandOnRun extends Hands {
+  run: string
 }
 
 /** A run that could not be made: why, and what would mend it where that is known. */
@@ -115,6 +132,8 @@ export class Setter {
       inserts: order.inserts,
       unmade: [],
       twins: [],
+      byHand: [],
+      planned: new Map(),
       numbered: order.numbered,
       ...blockOf(layout),
     }

@@ -5,6 +5,7 @@ import {
   FOLIO_SIZE,
   kindOf,
   LARGE_PRINT,
+  type Leaf,
   type LaidPage,
   laidOut,
   lookOf,
@@ -19,7 +20,7 @@ import type { Book, PagePlan, Run } from '../book'
 import { type Layer, LayerBuilder, type PageMarks } from '../marks'
 import { Fault, type Ticker } from '../trade'
 import type { FontShelf, TextStyle } from '../type'
-import type { Interior, Unmade } from './interior'
+import type { HandOnRun, Interior, PlannedAt, Unmade } from './interior'
 import type { PageSpec } from './layout'
 import { bleedEdges } from './section'
 
@@ -52,7 +53,7 @@ export async function withPlan(
   { inside, safe, safeWithBleed, runs, shelf, ticker }: PlanSetting,
 ): Promise<Interior> {
   const { width, height } = interior.spec
-  const bleeds = plan.runs.some(hasGround) || interior.pages.some(p => anyEdge(p.bleed))
+  const bleeds = plan.runs.some(overEdge) || interior.pages.some(p => anyEdge(p.bleed))
   const least = (bleeds ? safeWithBleed : safe) + SAFER
   const margin = (side: 'head' | 'foot' | 'inside' | 'outside'): number =>
     Math.max(plan.margins?.[side] ?? PLAIN_MARGIN, least, side === 'inside' ? inside : 0)
@@ -65,6 +66,8 @@ export async function withPlan(
   const pages: PageMarks[] = []
   const unmade: Unmade[] = []
   const twins: RunTwins[] = []
+  const byHand: HandOnRun[] = []
+  const planned = new Map<number, PlannedAt>()
   const runStarts = new Map<string, number>()
   const add = (on?: OnLeaf): void => {
     pages.push(plannedLeaf(leaf, pages.length, folioAt(interior, pages.length), { ...on, grounds }))
@@ -76,6 +79,7 @@ export async function withPlan(
     language,
     look: plan.look,
     large: plan.large,
+    leaves: { recto: leafAbout(leaf, 'recto'), verso: leafAbout(leaf, 'verso') },
     assets: new Map(assets.map(a => [a.id, a])),
     ticker,
   }
@@ -92,9 +96,11 @@ export async function withPlan(
     const drawn = await drawRuns(placed, begins, { press: runs, drawing: { ...drawing, folios } })
     unmade.push(...drawn.unmade)
     twins.push(...drawn.twins)
+    byHand.push(...drawn.byHand)
     for (const [id, page] of drawn.starts) runStarts.set(id, page)
     for (const { run, index = 0, back } of placed) {
       const layers = run && drawn.layers.get(run.id)
+      if (run) planned.set(pages.length, { run: run.id, index, back: !!back, room: roomOn(leaf, pages.length) })
       add(run && { run, index, back, layer: layers && (back ? layers.backs : layers.fronts)[index] })
     }
   }
@@ -108,6 +114,8 @@ export async function withPlan(
     inserts: [],
     unmade,
     twins,
+    byHand,
+    planned,
     starts: new Map(starts.sort((a, b) => a[1] - b[1])),
     unmetAt: interior.unmetAt.map(u => ({ ...u, page: moved(u.page) })),
     block: interior.pages.length ? interior.block : { x: inner, y: head, ...room },
@@ -120,6 +128,7 @@ interface DrawnRuns {
   starts: Map<string, number>
   unmade: Unmade[]
   twins: RunTwins[]
+  byHand: HandOnRun[]
 }
 
 /** Draws the runs of an insert whose first page is that of index `begins`. */
@@ -128,7 +137,7 @@ async function drawRuns(
   begins: number,
   { press, drawing }: { press: RunPress; drawing: Drawing },
 ): Promise<DrawnRuns> {
-  const all: DrawnRuns = { layers: new Map(), starts: new Map(), unmade: [], twins: [] }
+  const all: DrawnRuns = { layers: new Map(), starts: new Map(), unmade: [], twins: [], byHand: [] }
   for (const [i, { run }] of placed.entries()) {
     if (!run || all.starts.has(`run:${run.id}`)) continue
     all.starts.set(`run:${run.id}`, begins + i)
@@ -137,6 +146,7 @@ async function drawRuns(
     try {
       const fronts = await press.layersOf(run, on)
       all.layers.set(run.id, { fronts, backs: run.backs?.answers ? await press.backsOf(run, on) : [] })
+      all.byHand.push({ run: run.id, ...(await press.handsOf(run, drawing)) })
       all.twins.push({ run: run.id, names: await press.twinsOf(run, drawing) })
     } catch (e) {
       if (!(e instanceof Fault)) throw e
@@ -147,7 +157,23 @@ async function drawRuns(
   return all
 }
 
-const hasGround = (run: Run): boolean => run.pages > 0 && !!(run.ground ?? run.backs?.ground)
+const overEdge = (run: Run): boolean =>
+  run.pages > 0 && !!(run.ground ?? run.backs?.ground ?? kindOf(run.kind)?.bleeds?.(run.params))
+
+/** The room between the margins of a page, points from the trim's left top. */
+const roomOn = ({ inner, outer, head, room }: PlannedLeaf, page: number): PlannedAt['room'] => ({
+  x: sideAt(page) === 'recto' ? inner : outer,
+  y: head,
+  ...room,
+})
+
+/** The whole leaf about the room of its side. */
+function leafAbout(of: PlannedLeaf, side: Side): Leaf {
+  const { width, height } = of.spec
+  const x = side === 'recto' ? of.inner : of.outer
+  return { x: -x, y: -of.head, width, height, bleed: edgesOf(of.spec, of.bleeds, side === 'recto' ? 0 : 1) }
+}
+
 const sideAt = (index: number): Side => (index % 2 === 0 ? 'recto' : 'verso')
 const folioAt = (interior: Interior, index: number): string => String(index - interior.numbered + 1)
 

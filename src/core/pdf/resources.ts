@@ -1,5 +1,5 @@
 import type { PDFRef } from '@cantoo/pdf-lib'
-import { type GroupMark, type Layer, type PageMarks, pathBox, visitPage } from '../marks'
+import { type GroupMark, type Layer, layerBox, type PageMarks, visitPage } from '../marks'
 import { Fault, type Ticker } from '../trade'
 import type { Face } from '../type'
 import { type ContentResources, formContent } from './content'
@@ -49,7 +49,7 @@ export class Resources implements ContentResources {
     if (!this.forms.has(layer)) return undefined
     let form = this.forms.get(layer)
     if (!form) {
-      const [x0, y0, x1, y1] = boxOf(layer)
+      const [x0, y0, x1, y1] = layerBox(layer)
       const dict = { Type: 'XObject', Subtype: 'Form', BBox: [x0, -y1, x1, -y0].map(round), Resources: {} }
       const ref = this.file.stream(formContent(layer, this), dict)
       const at = [...this.forms.keys()].indexOf(layer)
@@ -159,22 +159,3 @@ function stepsOf({ items, text }: Layer): number {
 /** A group that only moves what is in it. */
 const isPlain = ({ opacity, transform = [1, 0, 0, 1, 0, 0] }: GroupMark): boolean =>
   opacity === undefined && transform.slice(0, 4).join() === '1,0,0,1'
-
-/** The least box around what a layer draws, the width of lines included; what is clipped is within its clip. */
-function boxOf({ items }: Layer): [x0: number, y0: number, x1: number, y1: number] {
-  const box: [number, number, number, number] = [Infinity, Infinity, -Infinity, -Infinity]
-  const add = ([x0, y0, x1, y1]: readonly number[], by = 0): void => {
-    box[0] = Math.min(box[0], x0! - by)
-    box[1] = Math.min(box[1], y0! - by)
-    box[2] = Math.max(box[2], x1! + by)
-    box[3] = Math.max(box[3], y1! + by)
-  }
-  for (const item of items) {
-    if (item.kind === 'path') add(pathBox(item.path), item.stroke?.width ?? 0)
-    if (item.kind !== 'group') continue
-    const [, , , , dx, dy] = item.transform ?? [1, 0, 0, 1, 0, 0]
-    const inner = item.clip ? [pathBox(item.clip)] : item.layers.map(boxOf)
-    for (const [x0, y0, x1, y1] of inner) add([x0 + dx, y0 + dy, x1 + dx, y1 + dy])
-  }
-  return box
-}

@@ -1,9 +1,7 @@
 'use client'
-import { Input } from 'antd'
-import { useState } from 'react'
 import { kindOf } from '@/core/activity'
 import type { Run, RunHeading } from '@/core/book'
-import { ChoiceValue, NumberValue } from '@/parts/Sentence'
+import { ChoiceValue, NumberValue, TextValue } from '@/parts/Sentence'
 import type { ChangeRun } from './planChanges'
 
 const COUNT = { factor: 1, step: 1, digits: 0, unit: '' }
@@ -36,7 +34,13 @@ export function Heading({ run: { heading, kind }, onChange }: { run: Run; onChan
         </>
       )}
       {by === 'words' && (
-        <HeadingWords words={heading?.words ?? ''} onTake={words => change('Heading of a run', () => ({ words }))} />
+        <TextValue
+          label="Heading"
+          placeholder="by nothing"
+          most={300}
+          value={heading?.words ?? ''}
+          onTake={words => change('Heading of a run', () => ({ words }))}
+        />
       )}
       {heading && (
         <>
@@ -67,27 +71,5 @@ export function Heading({ run: { heading, kind }, onChange }: { run: Run; onChan
       )}
       .
     </p>
-  )
-}
-
-function HeadingWords({ words, onTake }: { words: string; onTake: (words: string) => Promise<boolean> }) {
-  const [draft, setDraft] = useState<string>()
-  const take = (): void => {
-    if (draft !== undefined) void onTake(draft.trim()).then(done => done && setDraft(undefined))
-  }
-  return (
-    <span className="value">
-      <Input
-        size="small"
-        variant="borderless"
-        aria-label="Heading"
-        placeholder="by nothing"
-        maxLength={300}
-        value={draft ?? words}
-        onChange={e => setDraft(e.target.value)}
-        onBlur={take}
-        onPressEnter={e => e.currentTarget.blur()}
-      />
-    </span>
   )
 }

@@ -3,13 +3,14 @@ import { Button } from 'antd'
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { bandsOf, dealtGroups, planOrder } from '@/core/activity'
-import type { PagePlan, Section } from '@/core/book'
+import type { Asset, PagePlan, Section } from '@/core/book'
 import { BookTop, NoBook } from '@/parts/BookTop'
 import { Sill, sillOf } from '@/parts/Sill'
 import { type OpenBook, useOpenBook } from '@/parts/openBook'
 import { WriterOnly } from '@/parts/WriterOnly'
 import { Adding } from './Adding'
 import { Flatplan } from './Flatplan'
+import { HandsSaid } from './hand/HandsSaid'
 import { Looks } from './Looks'
 import { usePlanChange, useRunChange } from './planChanges'
 import { PlanSentence } from './PlanSentence'
@@ -69,7 +70,12 @@ export function PagePlanRoom({ bookId }: { bookId: string }) {
                   onClose={plan.runs.length ? () => setShelf(undefined) : undefined}
                 />
               ) : (
-                <Shown {...{ bookId, view, plan, starts, chosen, at }} sections={book.sections} onChoose={choose} />
+                <Shown
+                  {...{ bookId, view, plan, starts, chosen, at }}
+                  assets={book.assets}
+                  sections={book.sections}
+                  onChoose={choose}
+                />
               )}
               <RunTroubles bookId={bookId} view={view} />
             </aside>
@@ -88,6 +94,7 @@ interface ShownProps {
   bookId: string
   view: OpenBook
   plan: PagePlan
+  assets: Asset[]
   sections: Section[]
   starts: Map<string, number>
   chosen: string | undefined
@@ -96,7 +103,7 @@ interface ShownProps {
 }
 
 /** The flatplan, or the run that is opened. */
-function Shown({ bookId, view, plan, sections, starts, chosen, at, onChoose }: ShownProps) {
+function Shown({ bookId, view, plan, assets, sections, starts, chosen, at, onChoose }: ShownProps) {
   const { edition, leaves, version } = view
   const changePlan = usePlanChange(bookId)
   const changeRun = useRunChange(bookId)
@@ -133,6 +140,9 @@ function Shown({ bookId, view, plan, sections, starts, chosen, at, onChoose }: S
     <RunSpecimen
       bookId={bookId}
       edition={edition}
+      plan={plan}
+      assets={assets}
+      readOnly={view.hold === 'following'}
       leaves={leaves}
       version={version}
       run={run}
@@ -141,16 +151,26 @@ function Shown({ bookId, view, plan, sections, starts, chosen, at, onChoose }: S
       onTurn={left => onChoose(run.id, left)}
       onClose={() => onChoose(undefined)}
     >
-      <WriterOnly bookId={bookId}>
-        <RunSentence
-          key={run.id}
-          bookId={bookId}
-          plan={plan}
-          run={run}
-          onChange={changeRun(run.id)}
-          onChangePlan={changePlan}
-        />
-      </WriterOnly>
+      {(open, hold) => (
+        <WriterOnly bookId={bookId}>
+          <RunSentence
+            key={run.id}
+            bookId={bookId}
+            plan={plan}
+            run={run}
+            onChange={changeRun(run.id)}
+            onChangePlan={changePlan}
+          />
+          <div className="note">
+            <HandsSaid
+              {...{ bookId, version, run, open }}
+              editionId={edition.id}
+              onChange={changeRun(run.id)}
+              onHold={hold}
+            />
+          </div>
+        </WriterOnly>
+      )}
     </RunSpecimen>
   )
 }

@@ -1,5 +1,6 @@
 'use client'
 import { Button } from 'antd'
+import type { ReactNode } from 'react'
 import type { Edition } from '@/core/book'
 import type { Leaves } from '@/core/chain'
 import { formatTrim } from '@/core/trade'
@@ -21,6 +22,7 @@ export function PlanSpread({
   left,
   room,
   onTurn,
+  over,
 }: {
   bookId: string
   edition: Edition
@@ -30,6 +32,8 @@ export function PlanSpread({
   /** Where it is shown, pixels. */
   room: { width: number; height: number }
   onTurn: (left: number) => void
+  /** What lies over the spread, which is `scale` pixels a point. */
+  over?: (scale: number) => ReactNode
 }) {
   const total = leaves.pages.length
   const scale = Math.min(
@@ -61,6 +65,7 @@ export function PlanSpread({
             )}
           </div>
         ))}
+        {over?.(scale)}
       </div>
       <p className="caption">
         {formatTrim(edition.trim ?? '')} · pages {labels.join('–')} of {total}

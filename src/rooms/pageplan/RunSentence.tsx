@@ -72,6 +72,7 @@ export function RunSentence({
     if (c.as === 'date') return <DateValue label={c.says} value={String(now)} onChange={take} />
     if (c.as === 'holidays') return <HolidaysValue label={c.says} source={now as HolidaySource} onChange={take} />
     if (c.as === 'pictures') return <b>{countOfPictures((now as string[]).length)}</b>
+    if (c.as === 'placed') return <b>{countOfPieces((now as unknown[]).length)}</b>
     if (c.as === 'columns') return <b>{countOf(now as LogColumn[])}</b>
     return (
       <NumberValue label={c.says} value={Number(now)} least={c.least} most={c.most} form={formOf(c)} onChange={take} />
@@ -135,4 +136,5 @@ function runsToAnswer(plan: PagePlan, chosen: string): { value: string; words: s
 }
 
 const countOfPictures = (n: number): string => (n ? (n === 1 ? 'One picture' : `${n} pictures`) : 'No pictures yet')
+const countOfPieces = (n: number): string => (n === 1 ? 'one piece' : `${n} pieces`)
 const countOf = (columns: LogColumn[]): string => (columns.length === 1 ? 'one column' : `${columns.length} columns`)

@@ -6,6 +6,7 @@ import { covers } from './covers'
 import { dates } from './dates'
 import type { delivery as Delivery } from './delivery'
 import { files } from './files'
+import { hands } from './hands'
 import { pages } from './pages'
 import { samples } from './samples'
 import { shapes } from './shapes'
@@ -23,6 +24,7 @@ export const answers = {
   ...files,
   ...books,
   ...pages,
+  ...hands,
   ...covers,
   ...words,
   ...shapes,

@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { shelf } from '../../../../tests/support/core'
+import { pathsOn, pieceOn } from '../../../../tests/support/pathsOn'
 import { type WordOn, wordsOn } from '../../../../tests/support/wordsOn'
 import type { Asset, Run } from '../../book'
 import { type ImageMark, type Layer, type Path } from '../../marks'
@@ -25,9 +26,9 @@ const words = async (...of: Parameters<typeof drawn>): Promise<WordOn[]> => (awa
 const texts = async (...of: Parameters<typeof drawn>): Promise<string[]> => (await words(...of)).map(w => w.text)
 
 /** Level lines of a layer by their height: thin boxes that are wider than high. */
-function levels({ items }: Layer): { y: number; x0: number; x1: number }[] {
-  return items
-    .flatMap(i => (i.kind === 'path' && i.fill ? rects(i.path) : []))
+function levels(layer: Layer): { y: number; x0: number; x1: number }[] {
+  return pathsOn(layer)
+    .flatMap(i => (i.fill ? rects(i.path) : []))
     .filter(r => r.x1 - r.x0 > 3 * (r.y1 - r.y0))
     .map(r => ({ y: (r.y0 + r.y1) / 2, x0: r.x0, x1: r.x1 }))
 }
@@ -183,8 +184,7 @@ describe('comic frames', () => {
   })
   /** Frames by their four lines, in the order in which they are drawn: top, foot, left, right. */
   function framesOf(layer: Layer): number[][] {
-    const path = layer.items.flatMap(i => (i.kind === 'path' ? [i.path] : []))[0]!
-    const lines = rects(path)
+    const lines = rects(pathsOn(layer)[0]!.path)
     return Array.from({ length: lines.length / 4 }, (_, i) => {
       const four = lines.slice(4 * i, 4 * i + 4)
       return [
@@ -261,7 +261,7 @@ describe('pictures', () => {
             expect(image!.x + image!.width).toBeLessThanOrEqual(ROOM.width + 0.01)
             expect(image!.y + image!.height).toBeLessThanOrEqual(ROOM.height + 0.01)
           } else {
-            const [group] = layer.items.flatMap(x => (x.kind === 'group' ? [x] : []))
+            const [group] = pieceOn(layer, 'body').items.flatMap(x => (x.kind === 'group' ? [x] : []))
             const [x0, y0, x1, y1] = pathBox(group!.clip!)
             expect([x0 >= 0, y0 >= 0, x1 <= ROOM.width, y1 <= ROOM.height]).toEqual([true, true, true, true])
           }
@@ -276,7 +276,7 @@ describe('pictures', () => {
     const on = { runs: [run], room: ROOM, language: 'en' }
     const [gone] = await press.layersOf(run, { ...on, assets: new Map() })
     expect(imagesIn(gone!)).toEqual([])
-    expect(gone!.items.length).toBeGreaterThan(1)
+    expect(pathsOn(gone!).length).toBeGreaterThan(1)
     const [there] = await press.layersOf(run, { ...on, assets })
     expect(imagesIn(there!)).toHaveLength(1)
   })

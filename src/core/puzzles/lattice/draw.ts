@@ -1,4 +1,4 @@
-import { PathBuilder } from '../../marks'
+import { LayerBuilder, PathBuilder } from '../../marks'
 import { setFrag } from '../../type'
 import { CELL_LINE, FRAME, held, setMiddle } from '../gridDrawing'
 import type { PuzzleBox } from '../puzzle'
@@ -62,13 +62,14 @@ export interface Laid {
 
 /** The grid, and under it its clues; an answer is the grid with its letters. */
 export async function draw(on: PuzzleBox<Crossword>): Promise<void> {
-  const { puzzle, answer, width, height, place, styleOf, out } = on
+  const { puzzle, answer, width, height, place, styleOf } = on
   const { cols, letters, entries, given } = puzzle
   const frame = held(FRAME, Math.min(width, height))
   const { wide, high } = sizeOf(puzzle, answer)
   const cell = Math.min((width - frame) / wide, (height - frame) / high)
   const laid = { cell, x0: (width - cols * cell) / 2, y0: frame / 2 }
-  drawCells(on, laid)
+  const grid = new LayerBuilder()
+  drawCells({ ...on, out: grid }, laid)
   const [size, small] = [cell * LETTER, cell * NUMBER]
   const [letter, told, number] = [
     await styleOf('figtree/regular', size),
@@ -77,14 +78,15 @@ export async function draw(on: PuzzleBox<Crossword>): Promise<void> {
   ]
   for (const e of entries) {
     const [x, y] = [laid.x0 + e.col * cell, laid.y0 + e.row * cell]
-    setFrag(out, number.frag(String(e.number)), { x: x + cell * 0.07, y: y + small * 0.95, place })
+    setFrag(grid, number.frag(String(e.number)), { x: x + cell * 0.07, y: y + small * 0.95, place })
   }
   const isGiven = new Set(given)
   letters.forEach((sign, at) => {
     if (!sign || !(answer || isGiven.has(at))) return
     const [x, y] = [laid.x0 + ((at % cols) + 0.5) * cell, laid.y0 + (Math.floor(at / cols) + 0.56) * cell]
-    setMiddle(out, sign, { style: isGiven.has(at) ? told : letter, size, x, y, place })
+    setMiddle(grid, sign, { style: isGiven.has(at) ? told : letter, size, x, y, place })
   })
+  on.out.add({ kind: 'group', piece: { id: 'grid' }, layers: [grid.build()] })
   if (!answer) await clues(on, laid)
 }
 
@@ -125,14 +127,16 @@ async function clues({ out, puzzle, width, height, place, styleOf }: PuzzleBox<C
     const columns = columnsWith(clueBlocks(puzzle, { room: room - indent, widthOf: w => text.frag(w).width }), count)
     const most = (height - top) / (size * LEADING)
     if (columns.some(c => c.height > most) && size > cell * 0.12) continue
+    const own = new LayerBuilder()
     columns.forEach(({ lines }, c) => {
       for (const { at, text: words, number, heading } of lines) {
         const x = x0 + c * (room + BETWEEN * cell)
         const y = top + (at + 0.8) * size * LEADING
-        if (number) setFrag(out, head.frag(number), { x, y, place })
-        setFrag(out, (heading ? head : text).frag(words), { x: heading ? x : x + indent, y, place })
+        if (number) setFrag(own, head.frag(number), { x, y, place })
+        setFrag(own, (heading ? head : text).frag(words), { x: heading ? x : x + indent, y, place })
       }
     })
+    out.add({ kind: 'group', piece: { id: 'clues' }, layers: [own.build()] })
     return
   }
 }

@@ -1,4 +1,4 @@
-import { PathBuilder } from '../../marks'
+import { LayerBuilder, PathBuilder } from '../../marks'
 import { setFrag, type TextStyle } from '../../type'
 import { FRAME, held, setMiddle } from '../gridDrawing'
 import type { PuzzleBox } from '../puzzle'
@@ -53,27 +53,31 @@ export const ratio = (puzzle: LetterGrid, answer: boolean): number =>
 
 /** Letters in their outline, the words under them; an answer has its words marked, and what the left letters say. */
 export async function draw(on: PuzzleBox<LetterGrid>): Promise<void> {
-  const { out, puzzle, answer, width, height, place, styleOf } = on
+  const { puzzle, answer, width, height, place, styleOf } = on
   const { rows, cols, letters } = puzzle
   const frame = held(FRAME, Math.min(width, height))
   const cell = Math.min((width - frame) / (cols + 2 * AIR), (height - frame) / (rows + 2 * AIR + below(puzzle, answer)))
+  const { out: page } = on
+  const grid = new LayerBuilder()
+  const inGrid = { ...on, out: grid }
   const laid: Laid = { cell, frame, x0: (width - cols * cell) / 2, y0: frame / 2 + AIR * cell }
-  if (answer) mark(on, laid)
-  outline(on, laid)
-  await drawHollow(on, laid)
+  if (answer) mark(inGrid, laid)
+  outline(inGrid, laid)
+  await drawHollow(inGrid, laid)
   const size = cell * LETTER
   const style = await styleOf('figtree/regular', size)
   letters.forEach((sign, at) => {
     if (!sign) return
     const x = laid.x0 + ((at % cols) + 0.5) * cell
-    setMiddle(out, sign, { style, size, x, y: laid.y0 + (Math.floor(at / cols) + 0.5) * cell, place })
+    setMiddle(grid, sign, { style, size, x, y: laid.y0 + (Math.floor(at / cols) + 0.5) * cell, place })
   })
+  page.add({ kind: 'group', piece: { id: 'grid' }, layers: [grid.build()] })
   const top = laid.y0 + (rows + AIR) * cell + frame / 2 + GAP * cell
   if (!answer) await list(on, laid, top)
   else if (puzzle.message) {
     const small = await fitting(styleOf, puzzle.message.words, WORD * cell, cols * cell)
     const frag = small.frag(puzzle.message.words)
-    setFrag(out, frag, { x: (width - frag.width) / 2, y: top + WORD * cell * 0.3, place })
+    setFrag(page, frag, { x: (width - frag.width) / 2, y: top + WORD * cell * 0.3, place })
   }
 }
 
@@ -101,11 +105,13 @@ async function list({ out, puzzle, place, styleOf }: PuzzleBox<LetterGrid>, { ce
   const across = (puzzle.cols * cell) / columns
   const longest = words.reduce((a, b) => (b.length > a.length ? b : a))
   const style = await fitting(styleOf, longest, size * cell, across)
+  const own = new LayerBuilder()
   words.forEach((word, i) => {
     const [column, line] = [Math.floor(i / lines), i % lines]
     const y = top + (line + 0.3) * size * LEADING * cell
-    setFrag(out, style.frag(word), { x: x0 + column * across, y, place })
+    setFrag(own, style.frag(word), { x: x0 + column * across, y, place })
   })
+  out.add({ kind: 'group', piece: { id: 'words' }, layers: [own.build()] })
 }
 
 /** A line around the open cells: a frame where all are open. */

@@ -1,5 +1,5 @@
 import { fields } from '../../../trade'
-import { dateNames, dateOf } from '../../dates'
+import { dateNames, dateOf, isoOf } from '../../dates'
 import { aKind } from '../../kind'
 import { pageWords } from '../../pageWords'
 import {
@@ -58,6 +58,7 @@ export const day = aKind<DayValues, Dates | undefined>({
   },
   alike: false,
   pagesFor: ({ count }) => count,
+  madeFrom: (_params, made, index) => made && isoOf(made.first + index),
   make: ({ params, language }) => datesOf(params, 'day', { days: params.count, language }),
   async draw(page) {
     const { params, index, made, room, top, language, side } = page

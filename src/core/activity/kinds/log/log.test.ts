@@ -1,6 +1,7 @@
 import { expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { shelf } from '../../../../../tests/support/core'
+import { pathsOn, pieceOn } from '../../../../../tests/support/pathsOn'
 import { pathBox } from '../../../marks/path'
 import { RunPress } from '../../runPress'
 
@@ -22,9 +23,9 @@ test('columns share the width as they say, and no heading runs into the next', a
         const whole = columns.reduce((n, c) => n + c.share, 0)
         let edge = 0
         const edges = columns.map(c => (edge += (c.share / whole) * width))
-        for (const i of layer!.items) if (i.kind === 'path') expect(pathBox(i.path)[2]).toBeLessThanOrEqual(width + 0.6)
+        for (const { path } of pathsOn(layer!)) expect(pathBox(path)[2]).toBeLessThanOrEqual(width + 0.6)
         // Every glyph begins left of the right edge of its own column: the heads of the table stand in rising order.
-        const xs = [...(layer!.text?.x ?? [])]
+        const xs = [...pieceOn(layer!, 'body').text!.x]
         for (const [i, x] of xs.entries()) if (i) expect(x).toBeGreaterThan(xs[i - 1]! - 0.01)
         for (const x of xs) expect(x).toBeLessThan(edges.at(-1)!)
       },

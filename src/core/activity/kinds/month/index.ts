@@ -10,6 +10,7 @@ import {
   weekdayOf,
   weekNumber,
   yearOf,
+  isoOf,
 } from '../../dates'
 import { aKind, type DrawnPage } from '../../kind'
 import { pageWords } from '../../pageWords'
@@ -79,6 +80,10 @@ export const month = aKind<MonthValues, Dates | undefined>({
   alike: false,
   begins: ({ on }) => (on === 'spread' ? 'verso' : undefined),
   pagesFor: ({ count, on }) => count * (on === 'spread' ? 2 : 1),
+  madeFrom: ({ on }, made, index) => {
+    const [nth, half] = on === 'spread' ? [Math.floor(index / 2), index % 2] : [index, 0]
+    return made && `${isoOf(monthBegin(made.first, nth))}${half ? ' …' : ''}`
+  },
   make: ({ params, language }) => datesOf(params, 'month', { days: 31 * params.count, language }),
   async draw(page) {
     const { params, index, made, room, top, language, side } = page

@@ -1,7 +1,8 @@
 import { fields } from '../../../trade'
 import { aKind } from '../../kind'
 import { rounded } from '../../looks/frame'
-import { Lines, toneControl, toneField } from '../../ruling'
+import { placePicture } from '../../placePicture'
+import { toneControl, toneField } from '../../ruling'
 
 const { amount, list, one, shape, text } = fields
 
@@ -15,8 +16,6 @@ interface PictureValues {
 
 /** Radius of a round frame's corners, points. */
 const ROUND = 14
-/** A cross in place of a picture that is not there. */
-const MISSING = 0.5
 
 /** A picture a page: to colour, to look at, to tell a story by. */
 export const pictures = aKind<PictureValues, undefined>({
@@ -58,6 +57,7 @@ export const pictures = aKind<PictureValues, undefined>({
   },
   alike: false,
   pagesFor: ({ pictures: all }) => all.length,
+  madeFrom: ({ pictures: all }, _made, index) => all[index],
   make: () => undefined,
   draw({ out, params, index, room, top, assets, place }) {
     const { frame, line, tone, fit } = params
@@ -65,37 +65,10 @@ export const pictures = aKind<PictureValues, undefined>({
     const box = { x: inset, y: top + inset, width: room.width - 2 * inset, height: room.height - top - 2 * inset }
     const id = params.pictures[index]
     const asset = id === undefined ? undefined : assets?.get(id)
-    if (!asset) {
-      // Its place is kept and seen: a picture that is gone is no blank page.
-      const { x, y, width, height } = box
-      const cross: [number, number][][] = [
-        [
-          [x, y],
-          [x + width, y + height],
-        ],
-        [
-          [x + width, y],
-          [x, y + height],
-        ],
-      ]
-      const lines = new Lines().box(x, y, width, height)
-      for (const ends of cross) lines.along(ends)
-      lines.into(out, MISSING)
-      return
-    }
-    const ratio = asset.width / asset.height
-    const across = fit === 'fill' ? Math.max(box.width, box.height * ratio) : Math.min(box.width, box.height * ratio)
-    const size = { width: across, height: across / ratio }
-    // Of what is left free a little more stands below: the eye's middle is higher than a ruler's.
-    const at = {
-      x: box.x + (box.width - size.width) / 2,
-      y: box.y + (box.height - size.height) * (fit === 'fill' ? 0.5 : 0.42),
-    }
-    const shown = fit === 'fill' ? box : { ...at, ...size }
-    const edge = rounded(shown.x, shown.y, shown.width, shown.height, frame === 'round' ? ROUND : 0).build()
-    const image = { kind: 'image' as const, asset: id!, ...at, ...size, alt: asset.name ?? '', place }
-    if (fit === 'fill' || frame === 'round') out.add({ kind: 'group', clip: edge, layers: [{ items: [image] }] })
-    else out.add(image)
-    if (frame !== 'none') out.add({ kind: 'path', path: edge, stroke: { colour: { k: tone }, width: line } })
+    const round = frame === 'round' ? ROUND : 0
+    const { x, y, width, height } = placePicture(out, box, { id, asset, fit, round, place })
+    if (!asset || frame === 'none') return
+    const edge = rounded(x, y, width, height, round).build()
+    out.add({ kind: 'path', path: edge, stroke: { colour: { k: tone }, width: line } })
   },
 })

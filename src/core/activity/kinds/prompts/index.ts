@@ -1,8 +1,10 @@
+import { LayerBuilder } from '../../../marks'
 import { fields } from '../../../trade'
 import { setFrag, type TextStyle } from '../../../type'
 import type { WordSource } from '../../../words'
 import { evenly } from '../../evenly'
 import { aKind, type DrawnPage } from '../../kind'
+import { addPiece, wordedPiece } from '../../piece'
 import { Lines, lengthControl, lengthField, toneControl, toneField } from '../../ruling'
 import { wrapped } from '../../wrapped'
 
@@ -67,6 +69,7 @@ export const prompts = aKind<PromptValues, string[]>({
     tone: toneControl,
   },
   alike: false,
+  madeFrom: (_params, made, index) => made[index % made.length],
   async make({ params: { rows } }) {
     const { linesOf, sayings } = await import('../../../words')
     const lines = rows.bank ? sayings.map(s => s) : linesOf(rows.text)
@@ -76,17 +79,20 @@ export const prompts = aKind<PromptValues, string[]>({
     const { params, made, index, room, top, look, place, out } = page
     const { below, spacing, stands } = params
     const height = room.height - top
-    const words = made[index % made.length]!
+    const row = made[index % made.length]!
+    const words = page.words('row', row)
     const { style, lines } = await fittingIn(page, words, below === 'nothing' ? height : height * MOST)
     const size = style.size
     const taken = lines.length * size * LEADING
     const free = height - taken
     const y = stands === 'head' ? top : stands === 'foot' ? top + free : top + free * (below === 'nothing' ? 0.42 : 0.5)
+    const drawn = new LayerBuilder()
     lines.forEach((line, i) => {
       const frag = style.frag(line)
       const x = look.head.at === 'centre' || stands === 'middle' ? (room.width - frag.width) / 2 : 0
-      setFrag(out, frag, { x: Math.max(0, x), y: y + size * 0.85 + i * size * LEADING, place })
+      setFrag(drawn, frag, { x: Math.max(0, x), y: y + size * 0.85 + i * size * LEADING, place })
     })
+    addPiece(out, wordedPiece('row', words, row), drawn)
     if (below === 'nothing') return
     const clear = size * CLEAR * (words ? 1 : 0)
     const ruled = new Lines(below === 'dots' ? 1.2 : undefined)
@@ -100,7 +106,9 @@ export const prompts = aKind<PromptValues, string[]>({
     }
     if (stands !== 'foot') rule(y + taken + clear, room.height)
     if (stands !== 'head' && y - clear > top + spacing) rule(top + spacing, y - clear)
-    ruled.into(out, params.tone)
+    const lined = new LayerBuilder()
+    ruled.into(lined, params.tone)
+    addPiece(out, { id: 'room' }, lined)
   },
 })
 

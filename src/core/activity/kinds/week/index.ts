@@ -1,5 +1,5 @@
 import { fields } from '../../../trade'
-import { type Day, dateNames, dateOf, weekNumber } from '../../dates'
+import { type Day, dateNames, dateOf, isoOf, weekNumber } from '../../dates'
 import { aKind, type DrawnPage } from '../../kind'
 import { pageWords } from '../../pageWords'
 import {
@@ -51,6 +51,10 @@ export const week = aKind<WeekValues, Dates | undefined>({
   alike: false,
   begins: ({ on }) => (on === 'spread' ? 'verso' : undefined),
   pagesFor: ({ count, on }) => count * (on === 'spread' ? 2 : 1),
+  madeFrom: ({ on }, made, index) => {
+    const [nth, half] = on === 'spread' ? [Math.floor(index / 2), index % 2] : [index, 0]
+    return made && `${isoOf(made.first + 7 * nth)}${half ? ' …' : ''}`
+  },
   make: ({ params, language }) => datesOf(params, 'week', { days: 7 * params.count, language }),
   async draw(page) {
     const { params, index, made, room, top } = page

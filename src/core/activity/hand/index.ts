@@ -1,0 +1,14 @@
+export { byHand, pieceName } from './apply'
+export {
+  changeAdded,
+  changePage,
+  changePiece,
+  freshPieceId,
+  handOf,
+  layOn,
+  moved,
+  type PageOfRun,
+  putBack,
+} from './change'
+export { piecesOn, type PieceOn } from './piecesOn'
+export { type Hands, handsOn, sourceOfPage } from './resolve'

@@ -1,0 +1,25 @@
+import type { HandPage } from '../book'
+import type { GroupMark, LayerBuilder, PieceMark } from '../marks'
+
+/** What words say after the author's hand: those that stand there in place of what was made. */
+export type Rewording = (piece: string, made: string) => string
+
+export function rewording(hand: HandPage | undefined): Rewording {
+  const known = new Map(hand?.pieces.flatMap(p => (p.words === undefined ? [] : [[p.piece, p.words] as const])))
+  return (piece, made) => known.get(piece) ?? made
+}
+
+/** What a piece that says something is called: what it says, and what was made of it. */
+export const wordedPiece = (id: string, words: string, made: string): PieceMark => ({
+  id,
+  words,
+  ...(words !== made && { made }),
+})
+
+/** Adds what was drawn as a piece that can be taken hold of. */
+export function addPiece(out: LayerBuilder, piece: PieceMark, drawn: LayerBuilder, x = 0, y = 0): void {
+  const layer = drawn.build()
+  if (!layer.items.length && !layer.text) return
+  const group: GroupMark = { kind: 'group', piece, layers: [layer] }
+  out.add(x || y ? { ...group, transform: [1, 0, 0, 1, x, y] } : group)
+}
