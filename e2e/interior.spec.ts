@@ -1,4 +1,5 @@
-import { expect, type Page, test } from '@playwright/test'
+import { expect, type Page } from '@playwright/test'
+import { test } from './library'
 
 const pagesFigure = (page: Page) => page.getByLabel('Sill').locator('.figure').filter({ hasText: 'Pages' })
 const count = async (page: Page): Promise<number> => Number(await pagesFigure(page).locator('b').textContent())

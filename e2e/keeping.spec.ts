@@ -1,10 +1,11 @@
-import { type BrowserContext, chromium, expect, type Page, test } from '@playwright/test'
+import { type BrowserContext, chromium, expect, type Page } from '@playwright/test'
 import { createCanvas } from '@napi-rs/canvas'
 import { execFileSync } from 'node:child_process'
 import { randomFillSync } from 'node:crypto'
 import { mkdtemp, rm } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import { shorterLibrary, test } from './library'
 
 /** Nothing is lost: whatever two windows do, whenever a window goes, wherever there is no room. */
 const DEEP = !!process.env.DEEP
@@ -14,7 +15,7 @@ const saved = (page: Page) => expect(page.locator('.saving')).toHaveText('saved'
 
 async function demo(page: Page): Promise<void> {
   await page.goto('/')
-  await expect(page.getByRole('listitem')).toHaveCount(6, { timeout: 60_000 })
+  await expect(page.getByRole('listitem')).toHaveCount(3, { timeout: 60_000 })
 }
 async function write(page: Page, at: number): Promise<void> {
   await textOf(page).locator('p').nth(at).click()
@@ -189,6 +190,7 @@ test.describe('the last key', () => {
         viewport: { width: 1280, height: 800 },
       })
     let context = await launch()
+    await shorterLibrary(context)
     let page = await context.newPage()
     await demo(page)
     for (const wait of [0, 60]) {
@@ -301,7 +303,7 @@ test('a disk that is full: words wait over sections, rooms and a reload; every d
 
 test('a book is taken down, rests, comes back, and goes for good with its pictures', async ({ page }) => {
   await demo(page)
-  await expect(page.locator('.front img')).toHaveCount(6, { timeout: 60_000 })
+  await expect(page.locator('.front img')).toHaveCount(3, { timeout: 60_000 })
   await page.getByRole('button', { name: 'Take The Tidewarden’s Almanac down' }).click()
   await expect(page.getByRole('heading', { name: 'Taken down' })).toBeVisible()
   await expect(page.getByText('30 days left')).toBeVisible()
@@ -461,10 +463,9 @@ test('books that are stored wrong stand on the porch with their trouble; they ar
   await page.goto('/')
   await expect(page.locator('.row.bad')).toHaveCount(2, { timeout: 60_000 })
   await expect(page.getByText('The title wants text')).toBeVisible()
-  for (const other of ['The Lampblack Regatta', 'Hedgerow & Hive'])
-    await expect(page.getByRole('listitem').filter({ hasText: other }).locator('.edition').first()).toBeVisible({
-      timeout: 60_000,
-    })
+  await expect(
+    page.getByRole('listitem').filter({ hasText: 'The Lampblack Regatta' }).locator('.edition').first(),
+  ).toBeVisible({ timeout: 60_000 })
   for (const room of ['plan', 'text', 'interior', 'listings']) {
     await page.goto(`${book}/${room}`)
     await expect(page.getByRole('link', { name: 'Porch' })).toBeVisible()

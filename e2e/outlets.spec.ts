@@ -1,11 +1,12 @@
 import { readFileSync } from 'node:fs'
-import { expect, test } from '@playwright/test'
+import { expect } from '@playwright/test'
+import { test } from './library'
 
 test('outlets are the author’s: their figures move the books, profiles go out and in, shipped ones come back', async ({
   page,
 }) => {
   await page.goto('/porch')
-  await expect(page.locator('.front img')).toHaveCount(6, { timeout: 60_000 })
+  await expect(page.locator('.front img')).toHaveCount(3, { timeout: 60_000 })
   await page.goto('/outlets')
   const ostrevane = page.getByRole('region', { name: 'Ostrevane', exact: true })
   await expect(ostrevane).toContainText('The Tidewarden’s Almanac')
@@ -58,7 +59,7 @@ test('outlets are the author’s: their figures move the books, profiles go out 
 
 test('where print wants a proof: ordered, waited for, approved, and then sent and on sale', async ({ page }) => {
   await page.goto('/porch')
-  await expect(page.locator('.front img')).toHaveCount(6, { timeout: 60_000 })
+  await expect(page.locator('.front img')).toHaveCount(3, { timeout: 60_000 })
   await page.goto('/book/tidewardens-almanac/listings')
   await page.getByRole('button', { name: 'Take the paperback to Harrowmere' }).click()
   const sheet = page.getByRole('region', { name: 'Paperback at Harrowmere' })

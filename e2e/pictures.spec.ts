@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs'
-import { expect, type Page, test } from '@playwright/test'
+import { expect, type Page } from '@playwright/test'
 import { unzipSync } from 'fflate'
+import { test } from './library'
 
 /** Pictures, quotes and typefaces of a book, and the way between its pages and its text, in the real interface. */
 const text = (page: Page) => page.getByRole('textbox', { name: 'Text of the section' })

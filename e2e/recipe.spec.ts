@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs'
-import { expect, type Page, test } from '@playwright/test'
+import { expect, type Page } from '@playwright/test'
+import { test } from './library'
 
 const sillPages = (page: Page) => page.getByLabel('Sill').locator('.figure').filter({ hasText: 'Pages' })
 
@@ -59,7 +60,7 @@ test('somebody who has read nothing makes a 120-page activity book in under thre
   await said.getByRole('button', { name: 'Keep this run as a recipe' }).click()
   await page.getByLabel('Name of the recipe').fill('Kitchen words')
   await page.getByLabel('Name of the recipe').press('Enter')
-  await page.goto('/book/gezeitenjahr-2027/pages')
+  await page.goto('/book/small-apiary-logbook/pages')
   await page.getByRole('button', { name: 'Add a run' }).click({ timeout: 30_000 })
   const own = page.getByRole('region', { name: 'Recipes of your own' })
   const download = page.waitForEvent('download')

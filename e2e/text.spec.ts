@@ -1,4 +1,5 @@
-import { expect, type Page, test } from '@playwright/test'
+import { expect, type Page } from '@playwright/test'
+import { test } from './library'
 
 const sections = (page: Page) => page.getByRole('navigation', { name: 'Sections' })
 const body = (page: Page) => sections(page).getByRole('region', { name: 'Body' }).getByRole('listitem')
@@ -6,7 +7,7 @@ const text = (page: Page) => page.getByRole('textbox', { name: 'Text of the sect
 
 async function open(page: Page): Promise<void> {
   await page.goto('/')
-  await expect(page.getByRole('listitem')).toHaveCount(6, { timeout: 60_000 })
+  await expect(page.getByRole('listitem')).toHaveCount(3, { timeout: 60_000 })
   await page.goto('/book/lampblack-regatta/text')
   await text(page).locator('p').first().waitFor()
 }
@@ -48,7 +49,7 @@ test('sections: moved by keyboard and mouse, split, joined, added, numbered, rem
     .click()
   await text(page).locator('p').nth(2).click()
   await page.getByRole('button', { name: /^Split before/ }).click()
-  await expect(body(page)).toHaveCount(6)
+  await expect(body(page)).toHaveCount(4)
   await body(page).nth(3).locator('button').click()
   await page.getByRole('button', { name: 'Join to the section before' }).click()
   await expect(body(page)).toHaveCount(3)
@@ -131,7 +132,7 @@ test('intake says what was left out, and where; a cover takes a picture', async 
   await expect(page.locator('.dropped li').first()).toContainText('1 ×', { timeout: 30_000 })
   await expect(page.locator('.dropped li i').first()).toContainText('“')
   await page.getByRole('button', { name: 'Leave it' }).click()
-  await page.goto('/book/hedgerow-and-hive/cover')
+  await page.goto('/book/small-apiary-logbook/cover')
   await page.getByRole('button', { name: 'Bring one in' }).waitFor({ timeout: 60_000 })
   await page.getByLabel('Cover picture file').setInputFiles('demo/harbour.png')
   await expect(page.getByRole('combobox', { name: 'Picture covers' })).toBeVisible()

@@ -1,12 +1,13 @@
-import { expect, type Page, test } from '@playwright/test'
+import { expect, type Page } from '@playwright/test'
 import { Document, HeadingLevel, Packer, Paragraph, TextRun } from 'docx'
 import { unzipSync } from 'fflate'
 import { readFile } from 'node:fs/promises'
 import { longText } from '../scripts/lib/longText'
+import { test } from './library'
 
 /** One book from the porch to on sale: the whole job in the real interface. */
 
-test.use({ serviceWorkers: 'allow' })
+test.use({ serviceWorkers: 'allow', library: 'all' })
 
 const chapters = longText(15_000, 8, 3)
 
@@ -50,7 +51,7 @@ test('the walk: from a .docx to on sale, and a revision behind it', async ({ pag
     await page.goto('/')
     await expect(page.getByRole('listitem')).toHaveCount(6, { timeout: 60_000 })
     await expect(page.getByRole('heading', { name: 'The Merrow Sound Mysteries' })).toBeVisible()
-    await expect(page.getByText('130 pp · A5')).toBeVisible({ timeout: 60_000 })
+    await expect(page.getByText('132 pp · A5')).toBeVisible({ timeout: 60_000 })
   })
 
   await test.step('intake: evidence, struck and taken by keyboard, then a book', async () => {
@@ -283,7 +284,7 @@ test('the walk: from a .docx to on sale, and a revision behind it', async ({ pag
     await page
       .getByLabel('Backup file')
       .setInputFiles({ name: 'library.zip', mimeType: 'application/zip', buffer: first })
-    await expect(page.getByText('Stands here letter for letter.')).toHaveCount(5, { timeout: 30_000 })
+    await expect(page.getByText('Stands here letter for letter.')).toHaveCount(7, { timeout: 30_000 })
     await page.getByRole('button', { name: 'Put it back' }).click()
     await expect(page.getByText('Its books stand here already: none was changed.')).toBeVisible({ timeout: 30_000 })
     expect((await out()).equals(first)).toBe(true)

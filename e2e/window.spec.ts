@@ -1,7 +1,8 @@
-import { chromium, expect, type Page, test } from '@playwright/test'
+import { chromium, expect, type Page } from '@playwright/test'
 import { mkdtemp, rm } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import { shorterLibrary, test } from './library'
 
 /** What a window may do to a book: two of them, one that dies, a full disk, foreign HTML, no network. */
 const textOf = (page: Page) => page.getByRole('textbox', { name: 'Text of the section' })
@@ -9,7 +10,7 @@ const book = '/book/tidewardens-almanac'
 
 async function demo(page: Page): Promise<void> {
   await page.goto('/')
-  await expect(page.getByRole('listitem')).toHaveCount(6, { timeout: 60_000 })
+  await expect(page.getByRole('listitem')).toHaveCount(3, { timeout: 60_000 })
 }
 
 test('a second window follows, takes over, and the first follows then', async ({ context }) => {
@@ -47,6 +48,7 @@ test('Chromium killed in mid-sentence: at most the last second is lost', async (
       viewport: { width: 1280, height: 800 },
     })
   let context = await launch()
+  await shorterLibrary(context)
   let page = await context.newPage()
   await demo(page)
   await page.goto(`${book}/text`)
@@ -150,7 +152,7 @@ test.describe('with what serves without a network', () => {
       .toBe(true)
     await context.setOffline(true)
     await page.goto('/')
-    await expect(page.getByRole('listitem')).toHaveCount(6, { timeout: 60_000 })
+    await expect(page.getByRole('listitem')).toHaveCount(3, { timeout: 60_000 })
     await page.goto(`${book}/text`)
     await textOf(page).locator('p').first().click({ timeout: 30_000 })
     await page.keyboard.type('Offline ')

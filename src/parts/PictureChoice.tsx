@@ -16,6 +16,7 @@ export function PictureChoice({
   label,
   disabled,
   quiet,
+  pages,
   onChange,
 }: {
   bookId: string
@@ -25,9 +26,11 @@ export function PictureChoice({
   label: string
   disabled?: boolean
   /** A word in a sentence rather than a field. */ quiet?: boolean
+  /** Pages of PDFs are among them: what is chosen goes to print alone. */ pages?: boolean
   onChange: (id: string) => void
 }) {
   const say = useSay()
+  const offered = pages ? assets : assets.filter(a => a.type !== 'application/pdf')
   const bring = (file: File): void => void bringInPicture(bookId, file).then(a => onChange(a.id), say.failed)
   return (
     <FilePick label={`${label}: file`} accept={pictureTypes} onPick={([file]) => bring(file!)}>
@@ -37,12 +40,12 @@ export function PictureChoice({
           size="small"
           disabled={disabled}
           popupMatchSelectWidth={false}
-          value={assets.some(a => a.id === value) ? value : ''}
+          value={offered.some(a => a.id === value) ? value : ''}
           style={quiet ? undefined : { width: '100%' }}
           {...(quiet ? { variant: 'borderless' as const, suffixIcon: null } : {})}
           options={[
             { value: '', label: none },
-            ...assets.map((a, i) => ({ value: a.id, label: a.name ?? `picture ${i + 1}` })),
+            ...offered.map((a, i) => ({ value: a.id, label: a.name ?? `picture ${i + 1}` })),
             { value: BRING, label: 'bring in a picture …' },
           ]}
           onChange={v => (v === BRING ? pick() : onChange(v))}

@@ -1,5 +1,5 @@
 import type { Asset } from '@/core/book'
-import { unshared } from '@/core/trade'
+import { isPdf, unshared } from '@/core/trade'
 import { atHand } from './telling'
 
 /** What pictures are called: the one at hand is named, so that what breaks the press can be. */
@@ -24,6 +24,13 @@ export function inTurn<T>(id: string, work: () => Promise<T>): Promise<T> {
   return next
 }
 
+/** A picture's pixels, or a PDF page's as it is seen. */
+async function bitmapOf(bytes: Uint8Array): Promise<ImageBitmap> {
+  if (!isPdf(bytes)) return createImageBitmap(new Blob([unshared(bytes)]))
+  const { pdfBitmap } = await import('./pdfPicture')
+  return pdfBitmap(bytes)
+}
+
 /** A picture decoded whole, handed to `use` and closed afterwards. Undefined where its bytes are no picture that can be decoded. */
 export const decodedWhole = <T>(
   id: string,
@@ -31,7 +38,7 @@ export const decodedWhole = <T>(
   use: (bitmap: ImageBitmap) => Promise<T> | T,
 ): Promise<T | undefined> =>
   inTurn(id, async () => {
-    const bitmap = await createImageBitmap(new Blob([unshared(bytes)])).catch(() => undefined)
+    const bitmap = await bitmapOf(bytes).catch(() => undefined)
     if (!bitmap) return undefined
     try {
       return await use(bitmap)

@@ -1,4 +1,4 @@
-export { fitted, pagesAsked, referred } from './referred'
+export { fitted, pagesAsked, pagesGiven, referred } from './referred'
 export { answering, type AnswerPlace, answerPlace, withAnswers } from './answering'
 export { type Band, bandsOf, partId } from './bands'
 export { type DesignControl, type DesignKind, designKinds, designOf, designSchema } from './design'

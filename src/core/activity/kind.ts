@@ -122,8 +122,8 @@ export interface RunKind<P extends object = object, M = unknown> {
   begins?(params: P): Side | undefined
   /** The run that its values name: its pages show what belongs to that one's. */
   refersTo?(params: P): string
-  /** How many pages its values, or the run it refers to, lead to; where absent, as many as the run says. */
-  pagesFor?(params: P, other: Run | undefined): number
+  /** How many pages its values, or the run it refers to, lead to; where absent or undefined, as many as the run says. */
+  pagesFor?(params: P, other: Run | undefined): number | undefined
   /** Where its pages answer what the other run asks: the page for one thing, from 0. */
   answerPage?(params: P, asked: number): number
   /** What the list that one of its pages is made from is called. */

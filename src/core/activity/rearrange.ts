@@ -1,7 +1,7 @@
 import type { PagePlan, Run } from '../book'
 import { seedOf } from '../trade'
 import { askedOf } from './heading'
-import { kindOf } from './registry'
+import { pagesGiven } from './referred'
 import { freshRunId } from './run'
 
 /** A run's numbering, so many things further on. */
@@ -14,7 +14,7 @@ const withBehind = (plan: PagePlan, id: string, next: (run: Run) => Run[]): Page
 })
 
 /** Whether a run has pages of its own to part with: those that follow from values or from another run have not. */
-export const canSplit = (run: Run): boolean => !kindOf(run.kind)?.pagesFor && run.pages > 1
+export const canSplit = (run: Run): boolean => pagesGiven(run, []) === undefined && run.pages > 1
 
 /** A run in two behind each other: the second has what is left, its numbers go on. What chance makes of it is another's. */
 export function splitRun(plan: PagePlan, id: string, pages: number): PagePlan {

@@ -9,10 +9,11 @@ export function referred(run: Run, runs: readonly Run[]): Run | undefined {
 }
 
 /** Pages that a run asks for: its own number, or as many as its values or what it refers to need. */
-export function pagesAsked(run: Run, runs: readonly Run[]): number {
-  const kind = kindOf(run.kind)
-  return kind?.pagesFor ? kind.pagesFor(run.params, referred(run, runs)) : run.pages
-}
+export const pagesAsked = (run: Run, runs: readonly Run[]): number => pagesGiven(run, runs) ?? run.pages
+
+/** Pages that follow from a run's values or from what it refers to; undefined where their number is the author's. */
+export const pagesGiven = (run: Run, runs: readonly Run[]): number | undefined =>
+  kindOf(run.kind)?.pagesFor?.(run.params, referred(run, runs))
 
 /** The plan with as many pages for each run as it asks for. */
 export const fitted = (plan: PagePlan): PagePlan => ({

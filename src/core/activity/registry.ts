@@ -15,6 +15,7 @@ import { travelLog } from './kinds/travel-log'
 import { week } from './kinds/week'
 import { year } from './kinds/year'
 import { bookplate } from './kinds/bookplate'
+import { elsewhere } from './kinds/elsewhere'
 import { own } from './kinds/own'
 import { pictures } from './kinds/pictures'
 import { prompts } from './kinds/prompts'
@@ -63,6 +64,7 @@ export const runKinds: readonly RunKind[] = [
   bookplate,
   pictures,
   own,
+  elsewhere,
 ]
 
 const byId = new Map(runKinds.map(k => [k.id, k]))

@@ -90,10 +90,13 @@ const editionSchema = () =>
 const assetSchema = () =>
   shape({
     id: text(64).required(),
-    type: one('image/png', 'image/jpeg', 'image/gif', 'image/svg+xml').required(),
+    type: one('image/png', 'image/jpeg', 'image/gif', 'image/svg+xml', 'application/pdf').required(),
     width: whole(1, 100_000).required(),
     height: whole(1, 100_000).required(),
     name: text(400),
+    coloured: yesNo(),
+    lacksFonts: yesNo(),
+    made: text(200),
     damaged: yesNo(),
   })
 

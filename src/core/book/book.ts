@@ -61,11 +61,16 @@ export const picturesIn = (s: Pick<Section, 'doc' | 'made' | 'picture'>): Pictur
 /** A picture or other file of the book; `id` is the SHA-256 of its bytes in hex. */
 export interface Asset {
   id: string
-  type: 'image/png' | 'image/jpeg' | 'image/gif' | 'image/svg+xml'
-  /** Pixels. */
+  type: 'image/png' | 'image/jpeg' | 'image/gif' | 'image/svg+xml' | 'application/pdf'
+  /** Pixels; of a page of a PDF tenths of a point. */
   width: number
   height: number
   name?: string
+  /** A page of a PDF that asks for colours, or prints with a font that is not in it. */
+  coloured?: true
+  /** It was made from another picture: of which, and how. */
+  made?: string
+  lacksFonts?: true
   /** It cannot be decoded: a marked box stands in its place until another is brought in. */
   damaged?: true
 }

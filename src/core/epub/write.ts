@@ -44,6 +44,8 @@ const extensions: Record<Asset['type'], string> = {
   'image/jpeg': 'jpg',
   'image/gif': 'gif',
   'image/svg+xml': 'svg',
+  // Only planned pages have pages of PDFs, which no flowing book has.
+  'application/pdf': 'pdf',
 }
 
 /** Writes the book as EPUB 3 with what older devices read beside (NCX, guide). Same book, same bytes. */

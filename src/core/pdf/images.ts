@@ -1,5 +1,7 @@
 import type { PDFRef } from '@cantoo/pdf-lib'
 import type { PdfFile } from './file'
+import { isPdf } from '../trade'
+import { embedForeignPage, type Known } from './foreign'
 import { shrunk } from './resample'
 
 /** A decoded picture: 4 bytes a pixel, not premultiplied. Decoding is a port: a canvas in the browser, a library in Node. */
@@ -21,10 +23,12 @@ export async function embedImage(
   source: PictureSource,
   asset: string,
   grey: boolean,
-  mostPixels?: number,
+  { mostPixels, known }: { mostPixels?: number | undefined; known: Known },
 ): Promise<PDFRef | undefined> {
   const bytes = await source.bytes(asset)
   if (!bytes) return undefined
+  // A page that was made elsewhere; one that is damaged leaves a marked box, as a picture does.
+  if (isPdf(bytes)) return embedForeignPage(file, bytes, known).catch(() => undefined)
   const jpeg = jpegHeader(bytes)
   const tooWide = (width: number): boolean => mostPixels !== undefined && width > mostPixels * 1.15
   if (jpeg && !tooWide(jpeg.width) && (jpeg.components === 1 || (jpeg.components === 3 && !grey))) {

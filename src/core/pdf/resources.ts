@@ -5,6 +5,7 @@ import type { Face } from '../type'
 import { type ContentResources, formContent } from './content'
 import type { PdfFile } from './file'
 import { FontUse } from './fonts'
+import type { Known } from './foreign'
 import { embedImage, type PictureSource } from './images'
 import { round } from './round'
 import type { StructureTree } from './tags'
@@ -69,8 +70,12 @@ export class Resources implements ContentResources {
     { grey, ppi }: { grey: boolean; ppi?: number },
     ticker: Ticker | undefined,
   ): Promise<void> {
+    const known: Known = new Map()
     for (const [asset, width] of this.widths) {
-      const ref = await embedImage(this.file, source, asset, grey, ppi ? (width / 72) * ppi : undefined)
+      const ref = await embedImage(this.file, source, asset, grey, {
+        mostPixels: ppi ? (width / 72) * ppi : undefined,
+        known,
+      })
       await this.file.settled()
       if (ref) this.images.set(asset, { name: `Im${this.images.size + 1}`, ref })
       await ticker?.({ stage: 'Placing pictures', done: this.images.size, of: this.widths.size })

@@ -18,3 +18,7 @@ export function joinBytes(chunks: Uint8Array[]): Uint8Array {
   }
   return all
 }
+
+/** Whether bytes are a PDF's, by how they begin. */
+export const isPdf = (bytes: Uint8Array): boolean =>
+  bytes[0] === 0x25 && bytes[1] === 0x50 && bytes[2] === 0x44 && bytes[3] === 0x46

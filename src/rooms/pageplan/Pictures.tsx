@@ -2,10 +2,17 @@
 import { Button } from 'antd'
 import { useRef, useState } from 'react'
 import type { Run } from '@/core/book'
+import { bringInPages } from '@/data/foreignPages'
 import { bringInPicture, pictureTypes } from '@/data/pictures'
 import { FilePick, type FilePicker } from '@/parts/FilePick'
 import { useSay } from '@/parts/useSay'
 import type { ChangeRun } from './planChanges'
+
+/** A picture, or all pages of a PDF; ids of what it became. */
+const broughtIn = async (bookId: string, file: File): Promise<string[]> =>
+  file.type === 'application/pdf' || /\.pdf$/i.test(file.name)
+    ? (await bringInPages(bookId, file)).map(a => a.id)
+    : [(await bringInPicture(bookId, file)).id]
 
 /** The pictures of a run, a page each: brought in many at once, in the order of their names. */
 export function Pictures({ bookId, run, onChange }: { bookId: string; run: Run; onChange: ChangeRun }) {
@@ -19,7 +26,7 @@ export function Pictures({ bookId, run, onChange }: { bookId: string; run: Run; 
     for (const [done, file] of byName.entries()) {
       setComing({ done, of: files.length })
       // One that is none stops no other: each says for itself what is wrong with it.
-      await bringInPicture(bookId, file).then(a => found.push(a.id), say.failed)
+      await broughtIn(bookId, file).then(ids => found.push(...ids), say.failed)
     }
     setComing(undefined)
     if (found.length)
@@ -34,7 +41,7 @@ export function Pictures({ bookId, run, onChange }: { bookId: string; run: Run; 
       ) : (
         <>
           <Button size="small" onClick={() => pick.current?.open()}>
-            Bring in pictures
+            Bring in pictures or a PDF
           </Button>
           {all.length > 0 && (
             <Button
@@ -50,7 +57,7 @@ export function Pictures({ bookId, run, onChange }: { bookId: string; run: Run; 
       <FilePick
         ref={pick}
         label="Pictures of a run"
-        accept={pictureTypes}
+        accept={`${pictureTypes},application/pdf`}
         multiple
         onPick={files => void bring(files)}
       />

@@ -23,6 +23,7 @@ import {
   type Band,
   bandsOf,
   kindOf,
+  pagesGiven,
   partId,
   planOrder,
   type PlanPart,
@@ -207,7 +208,6 @@ interface RowProps {
 
 function Row({ run, plan, labels, chosen, onChoose, onChange, onRemove }: RowProps) {
   const { attributes, listeners, setNodeRef, transform, transition } = useSortable({ id: run.id })
-  const kind = kindOf(run.kind)
   const name = runName(run)
   return (
     <tr ref={setNodeRef} style={{ transform: CSS.Transform.toString(transform), transition }} aria-selected={chosen}>
@@ -222,7 +222,7 @@ function Row({ run, plan, labels, chosen, onChoose, onChange, onRemove }: RowPro
         </button>
       </td>
       <td className="n">
-        {kind?.pagesFor ? (
+        {pagesGiven(run, []) !== undefined ? (
           run.pages
         ) : (
           <NumberValue

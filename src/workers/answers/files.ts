@@ -1,11 +1,12 @@
 import * as Comlink from 'comlink'
 import type { Library, Project } from '@/core/archive'
 import type { Understood } from '@/core/intake'
+import type { ForeignPage } from '@/core/pdf'
 import { Fault, type OutletProfile } from '@/core/trade'
 import { type ReadFont, readFont } from '@/core/type'
 import { canBeShown, lookOver } from '../door'
 import { bytesOf, handedOver } from '../handing'
-import { tell } from '../telling'
+import { tell, tellAndHear } from '../telling'
 
 /** A file as it was read: a manuscript, or a whole project. */
 export type ReadFile = Pick<Understood, 'book' | 'pictures' | 'dropped' | 'cleaned' | 'isbn'> & {
@@ -60,6 +61,16 @@ export const files = {
 
   /** Whether a picture that is brought in can be decoded. */
   checkPicture: (id: string, bytes: Uint8Array): Promise<boolean> => canBeShown(id, bytes),
+
+  /** The pages of a PDF that was made elsewhere, each a file of its own. */
+  async foreignPages(bytes: Uint8Array, name: string): Promise<ForeignPage[]> {
+    const { foreignPages } = await import('@/core/pdf')
+    const pages = await foreignPages(bytes, name, tellAndHear)
+    return Comlink.transfer(
+      pages,
+      pages.map(p => p.bytes.buffer),
+    )
+  },
 
   /** A font that an author brings in: what it is, or why it cannot be used. */
   readFont: (bytes: Uint8Array): Promise<ReadFont> => readFont(bytes),

@@ -47,6 +47,7 @@ export function DesignSentence({
           none="no picture yet"
           label={c.says}
           quiet
+          pages
           onChange={v => void take(v)}
         />
       )
