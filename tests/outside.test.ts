@@ -47,6 +47,8 @@ describe.each([
   ['a .docx by pandoc', 'pandoc.docx'],
   ['a .docx by LibreOffice', 'office.docx'],
 ])('%s', (_name, file) => {
+  // What is made of the book does not know where it came from: inks and bars are looked at once.
+  const once = file === 'demo.porchlight' ? test : test.skip
   const out = at(`out-${file}`)
   let book: Book
   beforeAll(async () => {
@@ -90,7 +92,7 @@ describe.each([
     expect(r.code).toBe(0)
   })
 
-  test('qpdf finds no fault, all fonts are embedded subsets with text maps', async () => {
+  once('qpdf finds no fault, all fonts are embedded subsets with text maps', async () => {
     for (const name of ['interior.pdf', 'cover.pdf']) {
       const q = await run('qpdf', ['--check', join(out, name)])
       expect([q.code, q.out]).toEqual([0, expect.stringContaining('No syntax or stream encoding errors')])
@@ -100,14 +102,18 @@ describe.each([
     }
   })
 
-  test('black alone', async () => {
-    const r = await run('gs', ['-q', '-o', '-', '-sDEVICE=inkcov', join(out, 'interior.pdf')])
-    const pages = r.out.trim().split('\n')
-    expect(pages.length).toBeGreaterThan(80)
-    for (const p of pages) expect(p).toMatch(/^\s*0\.00000\s+0\.00000\s+0\.00000\s+\d/)
-  }, 120_000)
+  once(
+    'black alone',
+    async () => {
+      const r = await run('gs', ['-q', '-o', '-', '-sDEVICE=inkcov', join(out, 'interior.pdf')])
+      const pages = r.out.trim().split('\n')
+      expect(pages.length).toBeGreaterThan(80)
+      for (const p of pages) expect(p).toMatch(/^\s*0\.00000\s+0\.00000\s+0\.00000\s+\d/)
+    },
+    120_000,
+  )
 
-  test('the ISBN is read off the rendered wrap', async () => {
+  once('the ISBN is read off the rendered wrap', async () => {
     await run('pdftoppm', ['-r', '300', '-png', '-singlefile', join(out, 'cover.pdf'), join(out, 'cover')])
     expect((await run('zbarimg', ['-q', '--raw', join(out, 'cover.png')])).out.trim()).toBe('9780000001030')
   })

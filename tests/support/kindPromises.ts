@@ -25,11 +25,11 @@ export function heldToPromises(kinds: readonly PuzzleKind[]): void {
         const { prove } = await kind.work()
         // Seeds are books: so many puzzles of each.
         for (let seed = 5; seed < 5 + cases(1, 8); seed++) {
-          const made = await some(kind, band, cases(4, 25), seed)
+          const made = await some(kind, band, cases(6, 25), seed)
           expect(made.map(m => prove(m.puzzle))).toEqual(made.map(() => ({ answers: 1, agrees: true })))
           expect(made.map(m => m.difficulty.band)).toEqual(made.map(() => band))
           expect(new Set(made.map(m => m.twin)).size).toBe(made.length)
-          expect(await some(kind, band, Math.min(2, made.length), seed)).toEqual(made.slice(0, 2))
+          expect(await some(kind, band, Math.min(1, made.length), seed)).toEqual(made.slice(0, 1))
           for (const { difficulty } of made)
             expect(Object.values(difficulty.steps).reduce((a, b) => a + b, 0)).toBeGreaterThan(0)
         }

@@ -4,3 +4,5 @@ import fc from 'fast-check'
 if (process.env.CI) fc.configureGlobal({ seed: 20261125 })
 // Between two commits a few cases are enough.
 if (process.env.QUICK) fc.configureGlobal({ ...fc.readConfigureGlobal(), numRuns: 20 })
+// The checking machine has twenty minutes for all of it; the deep run tries many.
+else if (!process.env.DEEP) fc.configureGlobal({ ...fc.readConfigureGlobal(), numRuns: 50 })

@@ -22,7 +22,15 @@ async function byGhostscript(pages: readonly { words: string; colour?: string }[
   )
   const source = save('made.ps', `%!PS\n<< /PageSize [400 600] >> setpagedevice\n${drawn.join('\n')}\n`)
   const out = join(dir, 'made.pdf')
-  const { code } = await run('gs', ['-q', '-dBATCH', '-dNOPAUSE', '-sDEVICE=pdfwrite', `-sOutputFile=${out}`, source])
+  const { code } = await run('gs', [
+    '-q',
+    '-dBATCH',
+    '-dNOPAUSE',
+    '-dPDFSETTINGS=/prepress',
+    '-sDEVICE=pdfwrite',
+    `-sOutputFile=${out}`,
+    source,
+  ])
   expect(code).toBe(0)
   return new Uint8Array(readFileSync(out))
 }
