@@ -82,7 +82,7 @@ test('words of a window that is taken over stand beside those of the other, and 
 
 test('random walks of two and three windows lose no letter', async ({ context }) => {
   test.setTimeout(DEEP ? 2 * 3_600_000 : 300_000)
-  const walks = DEEP ? 200 : 3
+  const walks = DEEP ? 200 : 2
   // A short book: what is tried is the store and its windows, and the press has little to set.
   const small = '/book/lampblack-regatta/text'
   const first = await context.newPage()

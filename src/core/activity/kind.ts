@@ -16,7 +16,7 @@ export type Control = { says: string } & (
   | { as: 'run' }
   | { as: 'date' }
   | { as: 'holidays' }
-  | { as: 'pictures' }
+  | { as: 'pictures'; one?: 'page' }
   | { as: 'placed' }
   | { as: 'words'; clued: boolean; sayings?: boolean; apart?: boolean }
   | { as: 'shape'; grids: (values: never) => readonly ShapeGrid[] }

@@ -71,7 +71,7 @@ export function RunSentence({
     if (c.as === 'shape') return <OwnShapeSaid run={run} />
     if (c.as === 'date') return <DateValue label={c.says} value={String(now)} onChange={take} />
     if (c.as === 'holidays') return <HolidaysValue label={c.says} source={now as HolidaySource} onChange={take} />
-    if (c.as === 'pictures') return <b>{countOfPictures((now as string[]).length)}</b>
+    if (c.as === 'pictures') return <b>{countOfPictures((now as string[]).length, c.one ?? 'picture')}</b>
     if (c.as === 'placed') return <b>{countOfPieces((now as unknown[]).length)}</b>
     if (c.as === 'columns') return <b>{countOf(now as LogColumn[])}</b>
     return (
@@ -135,6 +135,7 @@ function runsToAnswer(plan: PagePlan, chosen: string): { value: string; words: s
   return runs.some(r => r.value === chosen) ? runs : [{ value: chosen, words: 'no run yet' }, ...runs]
 }
 
-const countOfPictures = (n: number): string => (n ? (n === 1 ? 'One picture' : `${n} pictures`) : 'No pictures yet')
+const countOfPictures = (n: number, one: string): string =>
+  n ? (n === 1 ? `One ${one}` : `${n} ${one}s`) : `No ${one}s yet`
 const countOfPieces = (n: number): string => (n === 1 ? 'one piece' : `${n} pieces`)
 const countOf = (columns: LogColumn[]): string => (columns.length === 1 ? 'one column' : `${columns.length} columns`)

@@ -40,7 +40,8 @@ export const hands = {
         page: at.index,
         of: await tools.runs.sourceAt(run, at.index, { runs, language: data.language }),
         kept: kept && { page: kept.page, of: kept.of },
-        pieces: piecesOn(page),
+        // What is drawn by hand has no body beside its pieces.
+        pieces: piecesOn(page).filter(p => p.piece !== 'body' || run.kind !== 'own'),
       })
     }
     return found

@@ -1,6 +1,7 @@
 import * as Comlink from 'comlink'
 import { freshSeed } from '@/core/activity'
 import { type Leaves, leavesOf } from '@/core/chain'
+import { imagesOn } from '@/core/marks'
 import {
   boxOn,
   findOnPage,
@@ -36,7 +37,7 @@ export const pages = {
     return leavesOf(chainOf(bookId, editionId))
   },
 
-  /** A page as a picture of `scale` pixels a point; `gain`: its fine lines are kept to be seen (`drawSmall`). */
+  /** A page as a picture of `scale` pixels a point; `gain`: its fine lines are kept to be seen (`drawSmall`), but for a page with pictures, whose tones are their own. */
   async paint(
     bookId: string,
     editionId: string,
@@ -49,7 +50,9 @@ export const pages = {
     return handed(
       await (wantsOriginals(page, scale)
         ? withOriginals(page, p => draw(page, scale, p, part))
-        : withPreviews([page], p => (gain ? drawSmall(page, scale, p, { part, gain }) : draw(page, scale, p, part)))),
+        : withPreviews([page], p =>
+            gain && !imagesOn(page).size ? drawSmall(page, scale, p, { part, gain }) : draw(page, scale, p, part),
+          )),
     )
   },
 

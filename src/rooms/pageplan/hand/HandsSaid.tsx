@@ -1,8 +1,10 @@
 'use client'
 import { Button } from 'antd'
 import { layOn, putBack } from '@/core/activity'
-import type { Run } from '@/core/book'
+import type { HandPage, Run } from '@/core/book'
 import { usePress } from '@/parts/usePress'
+import { useSay } from '@/parts/useSay'
+import { press } from '@/workers/client'
 import type { PlannedPage } from '@/workers/answers/hands'
 import type { ChangeRun } from '../planChanges'
 import type { Hold } from './holding'
@@ -26,11 +28,21 @@ export function HandsSaid({
   onChange: ChangeRun
   onHold: (hold: Hold) => void
 }) {
+  const say = useSay()
   const { answer } = usePress(
-    async press => (run.hand?.length ? press.handsOn(bookId, editionId, run.id) : undefined),
+    async client => (run.hand?.length ? client.handsOn(bookId, editionId, run.id) : undefined),
     [bookId, editionId, run.id, run.hand?.length],
     { anew: [version] },
   )
+  // What the page is made from is asked for anew: the run may have been made anew since it was shown.
+  const lay = async (h: HandPage, index: number): Promise<void> => {
+    try {
+      const [page] = await press().plannedPages(bookId, editionId, [index])
+      if (page) await onChange('Lay changes on a page', r => layOn(r, h, page))
+    } catch (e) {
+      say.failed(e)
+    }
+  }
   if (!run.hand?.length || !answer) return null
   return (
     <>
@@ -49,11 +61,7 @@ export function HandsSaid({
           What you changed on the {ordinal(h.page + 1)} page waits:{' '}
           {h.of ? `“${h.of}” is gone from the run` : 'the run is shorter now'}.{' '}
           {open && (
-            <Button
-              size="small"
-              type="link"
-              onClick={() => void onChange('Lay changes on a page', r => layOn(r, h, open))}
-            >
+            <Button size="small" type="link" onClick={() => void lay(h, open.index)}>
               Lay it on page {open.label}
             </Button>
           )}

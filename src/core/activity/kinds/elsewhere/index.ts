@@ -14,7 +14,7 @@ interface ElsewhereValues {
 export const elsewhere = aKind<ElsewhereValues, undefined>({
   id: 'elsewhere',
   name: 'Made elsewhere',
-  says: 'pages of a PDF, or pictures of whole pages, as they are',
+  says: 'pages of a PDF, as they are',
   family: 'read',
   schema: () =>
     shape({
@@ -25,7 +25,7 @@ export const elsewhere = aKind<ElsewhereValues, undefined>({
   plain: { pictures: [], stands: 'leaf', turn: 'once' },
   sentence: '{pictures}, {stands}, {turn}.',
   controls: {
-    pictures: { as: 'pictures', says: 'Pages' },
+    pictures: { as: 'pictures', says: 'Pages', one: 'page' },
     stands: {
       as: 'choice',
       says: 'Where they stand',

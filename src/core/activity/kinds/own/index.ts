@@ -19,7 +19,7 @@ export interface OwnValues {
 export const own = aKind<OwnValues, Readonly<Record<string, string>>[]>({
   id: 'own',
   name: 'Drawn by hand',
-  says: 'words, pictures, lines, frames where you put them; a row of a list a page',
+  says: 'pieces where you put them',
   family: 'read',
   schema: () =>
     shape({
