@@ -1,10 +1,9 @@
 import type { ObjectSchema } from 'yup'
-import type { Asset, Run } from '../book'
+import type { Asset, HandPage, Run } from '../book'
 import type { Edges, LayerBuilder, MarkPlace } from '../marks'
 import type { ShapeGrid } from '../puzzles'
 import type { Ticker } from '../trade'
 import type { TextStyle } from '../type'
-import type { Hands } from './hand'
 import type { PageLook } from './looks'
 
 /** What a value of a sentence is set with. Lengths in points, shares 0 to 1, counts whole; `says` is its name for those who cannot see the sentence. */
@@ -89,8 +88,8 @@ export interface MadeRun {
   run: Run
   kind: RunKind
   made: unknown
-  /** The author's hand on its pages. */
-  hands?: Hands
+  /** The author's hand on its pages, by their index. */
+  hands?: { on: ReadonlyMap<number, HandPage> }
 }
 
 /**

@@ -68,8 +68,6 @@ export interface Asset {
   name?: string
   /** A page of a PDF that asks for colours, or prints with a font that is not in it. */
   coloured?: true
-  /** It was made from another picture: of which, and how. */
-  made?: string
   lacksFonts?: true
   /** It cannot be decoded: a marked box stands in its place until another is brought in. */
   damaged?: true

@@ -258,6 +258,57 @@ describe('each rule finds its fault, with place, amount and remedy', () => {
     expect(found[0]!.place).toMatchObject({ kind: 'page', page: 4 })
     sound(found)
   })
+  test('by hand: what waits for a page that is gone is said, with what the page was made from', () => {
+    const runs = [{ id: 'p', kind: 'prompts', pages: 2, seed: 1, params: {} }]
+    const wait = { page: 1, of: 'Rain on the roof', pieces: [] }
+    const withHands = (...waiting: (typeof wait)[]): Finding[] =>
+      named(
+        check(
+          subject(
+            { interior: { ...interior, byHand: [{ run: 'p', on: new Map(), waiting }] } },
+            { book: { ...book, plan: { runs } } },
+          ),
+        ),
+        'by hand',
+      )
+    expect(withHands()).toEqual([])
+    const one = withHands(wait)
+    expect(one).toMatchObject([
+      { severity: 'mend', message: expect.stringMatching(/one page wait .*“Rain on the roof” is gone/) },
+    ])
+    expect(withHands(wait, { ...wait, of: '' })[0]!.message).toContain('Changes of 2 pages wait')
+    sound(one)
+  })
+  test('pictures of runs: gone, without their fonts, in colours', () => {
+    const asset = (id: string, more: object = {}) => ({
+      id,
+      type: 'application/pdf' as const,
+      width: 4000,
+      height: 6000,
+      ...more,
+    })
+    const assets = [asset('fine'), asset('bare', { lacksFonts: true }), asset('red', { coloured: true })]
+    const piece = {
+      id: 'own1',
+      kind: 'picture',
+      x: 0,
+      y: 0,
+      width: 1,
+      height: 1,
+      params: { picture: 'lost', fit: 'fill', round: 0 },
+    }
+    const run = { id: 'p', kind: 'elsewhere', pages: 4, seed: 1, params: { pictures: ['fine', 'bare', 'red', 'gone'] } }
+    const withRun = (r: object): Finding[] =>
+      named(check(subject({}, { book: { ...book, assets, plan: { runs: [r] } as Book['plan'] } })), 'pictures')
+    expect(withRun({ ...run, params: { pictures: ['fine'] } })).toEqual([])
+    const found = withRun({ ...run, hand: [{ page: 0, of: '', pieces: [], added: [piece] }] })
+    expect(found.map(f => [f.severity, f.message])).toEqual([
+      ['stop', expect.stringContaining('2 pages have pictures that are gone')],
+      ['stop', expect.stringContaining('one page prints with a font')],
+      ['remark', expect.stringContaining('one page asks for colours')],
+    ])
+    sound(found)
+  })
   test('small print and faint lines of planned pages, each where it is worst; large print asks for more', async () => {
     const place = (id: string) => ({ section: `run:${id}`, block: 'page' })
     const pageOf = async (id: string, size: number): Promise<PageMarks> => {

@@ -24,7 +24,7 @@ import {
   safeZone,
   specification,
 } from './pageRules'
-import { answers, doubles, faint, made, smallPrint } from './planRules'
+import { answers, doubles, faint, made, shown, smallPrint, waiting } from './planRules'
 import type { Subject } from './subject'
 
 /** All rules, in the order in which an author would mend. */
@@ -45,6 +45,8 @@ export const rules: Rule[] = [
   answers,
   doubles,
   smallPrint,
+  waiting,
+  shown,
   faint,
   spine,
   coverSafe,

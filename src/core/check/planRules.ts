@@ -144,3 +144,60 @@ export const faint: Rule = s =>
       },
     ]
   })
+
+/** What the author changed by hand on a page has its page. */
+export const waiting: Rule = s =>
+  (s.print?.interior.byHand ?? []).flatMap(({ run: id, waiting: hands }): Finding[] => {
+    const run = s.book.plan?.runs.find(r => r.id === id)
+    if (!run || !hands.length) return []
+    const many = hands.length === 1 ? 'Changes of one page wait' : `Changes of ${hands.length} pages wait`
+    const why = hands[0]!.of ? `“${hands[0]!.of.slice(0, 60)}” is gone from the run` : 'the run is shorter now'
+    const message = `${many} in “${runName(run)}”: ${why}.`
+    return [{ rule: 'by hand', severity: 'mend', place: placeOf(s, run), message, remedy: 'lay the changes' }]
+  })
+
+/** Ids of the pictures that a run shows, those placed on its pages among them. */
+function picturesOf({ params, hand }: Run): string[] {
+  const listed = ['pictures', 'right', 'left'].flatMap(name => (Array.isArray(params[name]) ? params[name] : []))
+  const placed = [...listed, ...(hand?.flatMap(h => h.added ?? []) ?? [])] as (
+    string | { params?: { picture?: string } }
+  )[]
+  return placed.flatMap(p => (typeof p === 'string' ? p : p.params?.picture || []))
+}
+
+/** Pictures of runs are there, and what was made elsewhere can be printed as the book is. */
+export const shown: Rule = s => {
+  const assets = new Map(s.book.assets.map(a => [a.id, a]))
+  return (s.book.plan?.runs ?? []).flatMap((run): Finding[] => {
+    if (!run.pages) return []
+    const all = picturesOf(run)
+    const found = (n: number, [one, many]: [string, string], of: Pick<Finding, 'severity' | 'remedy'>): Finding[] => {
+      const message = `“${runName(run)}”: ${n === 1 ? `one page ${one}` : `${n} pages ${many}`}.`
+      return n ? [{ rule: 'pictures', place: placeOf(s, run), message, ...of }] : []
+    }
+    const count = (is: (id: string) => unknown): number => all.filter(is).length
+    return [
+      ...found(
+        count(id => !assets.has(id)),
+        [
+          'has a picture that is gone: a crossed box is printed',
+          'have pictures that are gone: crossed boxes are printed',
+        ],
+        { severity: 'stop', remedy: 'bring the picture in' },
+      ),
+      ...found(
+        count(id => assets.get(id)?.lacksFonts),
+        ['prints with a font that is not in its PDF', 'print with fonts that are not in their PDF'],
+        { severity: 'stop', remedy: 'save the fonts with it' },
+      ),
+      ...found(
+        count(id => assets.get(id)?.coloured),
+        [
+          'asks for colours: in black ink they are greys of the printer’s choice',
+          'ask for colours: in black ink they are greys of the printer’s choice',
+        ],
+        { severity: 'remark', remedy: 'save it in greys' },
+      ),
+    ]
+  })
+}
