@@ -1,7 +1,7 @@
 import { createCanvas } from '@napi-rs/canvas'
 import { expect, type Page, type Worker } from '@playwright/test'
 import { Document, ImageRun, Packer, Paragraph } from 'docx'
-import { test } from './library'
+import { long, test } from './library'
 
 /** What comes in and what answers: scripts of nobody else, a press that dies, settings that leave no room. */
 const book = '/book/tidewardens-almanac'
@@ -60,71 +60,74 @@ async function presses(page: Page): Promise<Worker[]> {
 const endPress = (w: Worker): Promise<void> =>
   w.evaluate(() => (self as unknown as { close(): void }).close()).catch(() => undefined)
 
-test('a press that dies is noticed, started anew once, and the room goes on; a picture that breaks it is named', async ({
-  page,
-}) => {
-  test.slow()
-  await demo(page)
-  await page.goto(`${book}/interior`)
-  await expect(page.locator('.spread canvas[data-painted=true]').first()).toBeVisible({ timeout: 60_000 })
-  const [first, ...others] = await presses(page)
-  expect([!!first, others.length]).toEqual([true, 0])
-  await endPress(first!)
-  // Something is asked of it: the answer never comes, and the page notices.
-  await page.getByLabel('Text size').fill('11.5')
-  await page.getByLabel('Text size').press('Enter')
-  // Figures of the new size come, and pages of it, from another.
-  await expect(page.locator('.sill s').first()).toBeVisible({ timeout: 100_000 })
-  await expect(page.locator('.spread canvas[data-painted=true]').first()).toBeVisible({ timeout: 60_000 })
-  const [second] = await presses(page)
-  expect(second).toBeDefined()
-  expect(second).not.toBe(first)
-  await expect(page.getByText('broke down')).toHaveCount(0)
+long(
+  'a press that dies is noticed, started anew once, and the room goes on; a picture that breaks it is named',
+  async ({ page }) => {
+    test.slow()
+    await demo(page)
+    await page.goto(`${book}/interior`)
+    await expect(page.locator('.spread canvas[data-painted=true]').first()).toBeVisible({ timeout: 60_000 })
+    const [first, ...others] = await presses(page)
+    expect([!!first, others.length]).toEqual([true, 0])
+    await endPress(first!)
+    // Something is asked of it: the answer never comes, and the page notices.
+    await page.getByLabel('Text size').fill('11.5')
+    await page.getByLabel('Text size').press('Enter')
+    // Figures of the new size come, and pages of it, from another.
+    await expect(page.locator('.sill s').first()).toBeVisible({ timeout: 100_000 })
+    await expect(page.locator('.spread canvas[data-painted=true]').first()).toBeVisible({ timeout: 60_000 })
+    const [second] = await presses(page)
+    expect(second).toBeDefined()
+    expect(second).not.toBe(first)
+    await expect(page.getByText('broke down')).toHaveCount(0)
 
-  // A picture at which every press dies is named at the door, and the porch goes on.
-  await page.goto('/')
-  await expect(page.locator('.front img').nth(2)).toBeVisible({ timeout: 60_000 })
-  const [press] = await presses(page)
-  await press!.evaluate(() =>
-    Object.assign(self, { createImageBitmap: () => new Promise(() => (self as unknown as { close(): void }).close()) }),
-  )
-  const plate = createCanvas(40, 40)
-  const file = await Packer.toBuffer(
-    new Document({
-      sections: [
-        {
-          children: [
-            new Paragraph('Words before the plate.'),
-            new Paragraph({
-              children: [
-                new ImageRun({
-                  type: 'png',
-                  data: plate.toBuffer('image/png'),
-                  transformation: { width: 40, height: 40 },
-                }),
-              ],
-            }),
-          ],
-        },
-      ],
-    }),
-  )
-  await page.getByLabel('Manuscript file').setInputFiles({
-    name: 'plates.docx',
-    mimeType: 'application/vnd.openxmlformats-officedocument.wordprocessingml.document',
-    buffer: file,
-  })
-  await expect(page.getByText(/plates\.docx: The press broke down at the picture “.+\.png”/)).toBeVisible({
-    timeout: 60_000,
-  })
-  await expect(page.getByRole('listitem')).toHaveCount(3)
-  await page.getByLabel('Manuscript file').setInputFiles({
-    name: 'plates.docx',
-    mimeType: 'application/vnd.openxmlformats-officedocument.wordprocessingml.document',
-    buffer: file,
-  })
-  await expect(page.getByRole('button', { name: 'Put it on the porch' })).toBeVisible({ timeout: 60_000 })
-})
+    // A picture at which every press dies is named at the door, and the porch goes on.
+    await page.goto('/')
+    await expect(page.locator('.front img').nth(2)).toBeVisible({ timeout: 60_000 })
+    const [press] = await presses(page)
+    await press!.evaluate(() =>
+      Object.assign(self, {
+        createImageBitmap: () => new Promise(() => (self as unknown as { close(): void }).close()),
+      }),
+    )
+    const plate = createCanvas(40, 40)
+    const file = await Packer.toBuffer(
+      new Document({
+        sections: [
+          {
+            children: [
+              new Paragraph('Words before the plate.'),
+              new Paragraph({
+                children: [
+                  new ImageRun({
+                    type: 'png',
+                    data: plate.toBuffer('image/png'),
+                    transformation: { width: 40, height: 40 },
+                  }),
+                ],
+              }),
+            ],
+          },
+        ],
+      }),
+    )
+    await page.getByLabel('Manuscript file').setInputFiles({
+      name: 'plates.docx',
+      mimeType: 'application/vnd.openxmlformats-officedocument.wordprocessingml.document',
+      buffer: file,
+    })
+    await expect(page.getByText(/plates\.docx: The press broke down at the picture “.+\.png”/)).toBeVisible({
+      timeout: 60_000,
+    })
+    await expect(page.getByRole('listitem')).toHaveCount(3)
+    await page.getByLabel('Manuscript file').setInputFiles({
+      name: 'plates.docx',
+      mimeType: 'application/vnd.openxmlformats-officedocument.wordprocessingml.document',
+      buffer: file,
+    })
+    await expect(page.getByRole('button', { name: 'Put it on the porch' })).toBeVisible({ timeout: 60_000 })
+  },
+)
 
 test('a damaged picture is named with its place, and a marked box stands for it', async ({ page }) => {
   await demo(page)
@@ -166,7 +169,7 @@ test('a damaged picture is named with its place, and a marked box stands for it'
   ).toBeVisible({ timeout: 60_000 })
 })
 
-test('settings that leave no room are said in the room, with the notes to put it right', async ({ page }) => {
+long('settings that leave no room are said in the room, with the notes to put it right', async ({ page }) => {
   await demo(page)
   await page.evaluate(
     () =>

@@ -5,7 +5,7 @@ import { randomFillSync } from 'node:crypto'
 import { mkdtemp, rm } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { shorterLibrary, test } from './library'
+import { long, shorterLibrary, test } from './library'
 
 /** Nothing is lost: whatever two windows do, whenever a window goes, wherever there is no room. */
 const DEEP = !!process.env.DEEP
@@ -82,7 +82,7 @@ test('words of a window that is taken over stand beside those of the other, and 
 
 test('random walks of two and three windows lose no letter', async ({ context }) => {
   test.setTimeout(DEEP ? 2 * 3_600_000 : 300_000)
-  const walks = DEEP ? 200 : 2
+  const walks = DEEP ? 200 : 1
   // A short book: what is tried is the store and its windows, and the press has little to set.
   const small = '/book/lampblack-regatta/text'
   const first = await context.newPage()
@@ -150,7 +150,8 @@ test.describe('the last key', () => {
   // In the deep run every wait before every way of going; here each wait twice.
   const before = { reload: [0, 60], close: [20, 120], crash: [0, 120] }
   for (const way of ['reload', 'close', 'crash'] as const) {
-    test(`is kept before a ${way}`, async ({ context }) => {
+    const tried = way === 'crash' ? test : long
+    tried(`is kept before a ${way}`, async ({ context }) => {
       let page = await context.newPage()
       await demo(page)
       await page.goto(`${book}/text`)
@@ -323,50 +324,51 @@ test('a book is taken down, rests, comes back, and goes for good with its pictur
   expect(await page.getByText('The Tidewarden’s Almanac').count()).toBe(0)
 })
 
-test('a following window changes nothing in any room, and what was typed in it stays in its field', async ({
-  context,
-}) => {
-  const writer = await context.newPage()
-  await demo(writer)
-  await writer.goto(`${book}/plan`)
-  await expect(writer.getByLabel('Subtitle')).toBeEnabled()
-  await writer.getByLabel('Subtitle').fill('Kept while it waits')
-  const follower = await context.newPage()
-  for (const room of ['plan', 'interior', 'cover', 'listings', 'text']) {
-    await follower.goto(`${book}/${room}`)
-    await expect(follower.getByText('open in another window', { exact: false })).toBeVisible({ timeout: 30_000 })
-    await follower.waitForTimeout(1500)
-    const open = await follower.evaluate(() =>
-      [...document.querySelectorAll<HTMLInputElement>('#room input, #room textarea, #room select')]
-        .filter(
-          e =>
-            !e.disabled &&
-            !e.readOnly &&
-            !e.closest('.ant-select-disabled') &&
-            e.type !== 'file' &&
-            !e.closest('.find, .values > .ant-segmented, .views') &&
-            e.offsetParent,
-        )
-        .map(e => e.getAttribute('aria-label') ?? e.id ?? e.outerHTML.slice(0, 80)),
-    )
-    expect(
-      open.filter(o => !/zones|Picture covers|^$/.test(o)),
-      room,
-    ).toEqual([])
-  }
-  // Taken over with a word in a field: the field rests and keeps it.
-  await follower.goto(`${book}/plan`)
-  await follower.getByRole('button', { name: 'Write here instead' }).click()
-  await expect(follower.getByLabel('Subtitle')).toBeEnabled()
-  await expect(writer.getByLabel('Subtitle')).toBeDisabled()
-  await expect(writer.getByLabel('Subtitle')).toHaveValue('Kept while it waits')
-  await follower.close()
-  await expect(writer.getByLabel('Subtitle')).toBeEnabled()
-  await writer.getByLabel('Subtitle').press('Enter')
-  await expect(writer.getByRole('button', { name: 'Undo' })).toBeEnabled()
-  await writer.reload()
-  await expect(writer.getByLabel('Subtitle')).toHaveValue('Kept while it waits')
-})
+long(
+  'a following window changes nothing in any room, and what was typed in it stays in its field',
+  async ({ context }) => {
+    const writer = await context.newPage()
+    await demo(writer)
+    await writer.goto(`${book}/plan`)
+    await expect(writer.getByLabel('Subtitle')).toBeEnabled()
+    await writer.getByLabel('Subtitle').fill('Kept while it waits')
+    const follower = await context.newPage()
+    for (const room of ['plan', 'interior', 'cover', 'listings', 'text']) {
+      await follower.goto(`${book}/${room}`)
+      await expect(follower.getByText('open in another window', { exact: false })).toBeVisible({ timeout: 30_000 })
+      await follower.waitForTimeout(1500)
+      const open = await follower.evaluate(() =>
+        [...document.querySelectorAll<HTMLInputElement>('#room input, #room textarea, #room select')]
+          .filter(
+            e =>
+              !e.disabled &&
+              !e.readOnly &&
+              !e.closest('.ant-select-disabled') &&
+              e.type !== 'file' &&
+              !e.closest('.find, .values > .ant-segmented, .views') &&
+              e.offsetParent,
+          )
+          .map(e => e.getAttribute('aria-label') ?? e.id ?? e.outerHTML.slice(0, 80)),
+      )
+      expect(
+        open.filter(o => !/zones|Picture covers|^$/.test(o)),
+        room,
+      ).toEqual([])
+    }
+    // Taken over with a word in a field: the field rests and keeps it.
+    await follower.goto(`${book}/plan`)
+    await follower.getByRole('button', { name: 'Write here instead' }).click()
+    await expect(follower.getByLabel('Subtitle')).toBeEnabled()
+    await expect(writer.getByLabel('Subtitle')).toBeDisabled()
+    await expect(writer.getByLabel('Subtitle')).toHaveValue('Kept while it waits')
+    await follower.close()
+    await expect(writer.getByLabel('Subtitle')).toBeEnabled()
+    await writer.getByLabel('Subtitle').press('Enter')
+    await expect(writer.getByRole('button', { name: 'Undo' })).toBeEnabled()
+    await writer.reload()
+    await expect(writer.getByLabel('Subtitle')).toHaveValue('Kept while it waits')
+  },
+)
 
 test('a backup is held against what is here: beside, instead, and never under a writer without asking there', async ({
   context,

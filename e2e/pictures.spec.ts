@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs'
 import { expect, type Page } from '@playwright/test'
 import { unzipSync } from 'fflate'
-import { test } from './library'
+import { long, test } from './library'
 
 /** Pictures, quotes and typefaces of a book, and the way between its pages and its text, in the real interface. */
 const text = (page: Page) => page.getByRole('textbox', { name: 'Text of the section' })
@@ -70,50 +70,51 @@ test('from a word of a page to the text and back; pictures stand where they are 
   await expect(text(page)).toContainText(`'Twas "so"`)
 })
 
-test('a typeface is brought in, one that may not be embedded is refused; tagged pages and templates are saved', async ({
-  page,
-}) => {
-  await page.goto('/')
-  await page.getByRole('link', { name: 'The Tidewarden’s Almanac' }).click({ timeout: 60_000 })
-  await expect(page.locator('.spread canvas[data-painted=true]')).toHaveCount(2, { timeout: 60_000 })
-  const font = readFileSync('node_modules/@expo-google-fonts/fraunces/400Regular/Fraunces_400Regular.ttf')
-  const refused = Buffer.from(font)
-  for (let i = 0; i < refused.readUInt16BE(4); i++)
-    if (refused.toString('latin1', 12 + i * 16, 16 + i * 16) === 'OS/2')
-      refused.writeUInt16BE(2, refused.readUInt32BE(20 + i * 16) + 8)
-  const file = (name: string, buffer: Buffer) => ({ name, mimeType: 'font/ttf', buffer })
-  await page.getByLabel('Font files').setInputFiles(file('closed.ttf', refused))
-  await expect(page.locator('.ant-message')).toContainText(
-    'closed.ttf: This font cannot be used: its maker does not allow it in documents',
-  )
-  const before = await figure(page, 'Pages').textContent()
-  await page.getByLabel('Font files').setInputFiles(file('Fraunces.ttf', font))
-  await expect.poll(() => figure(page, 'Pages').textContent(), { timeout: 60_000 }).not.toBe(before)
-  await expect(page.locator('.wishes')).toContainText('Fraunces has no italic: the upright stands in')
+long(
+  'a typeface is brought in, one that may not be embedded is refused; tagged pages and templates are saved',
+  async ({ page }) => {
+    await page.goto('/')
+    await page.getByRole('link', { name: 'The Tidewarden’s Almanac' }).click({ timeout: 60_000 })
+    await expect(page.locator('.spread canvas[data-painted=true]')).toHaveCount(2, { timeout: 60_000 })
+    const font = readFileSync('node_modules/@expo-google-fonts/fraunces/400Regular/Fraunces_400Regular.ttf')
+    const refused = Buffer.from(font)
+    for (let i = 0; i < refused.readUInt16BE(4); i++)
+      if (refused.toString('latin1', 12 + i * 16, 16 + i * 16) === 'OS/2')
+        refused.writeUInt16BE(2, refused.readUInt32BE(20 + i * 16) + 8)
+    const file = (name: string, buffer: Buffer) => ({ name, mimeType: 'font/ttf', buffer })
+    await page.getByLabel('Font files').setInputFiles(file('closed.ttf', refused))
+    await expect(page.locator('.ant-message')).toContainText(
+      'closed.ttf: This font cannot be used: its maker does not allow it in documents',
+    )
+    const before = await figure(page, 'Pages').textContent()
+    await page.getByLabel('Font files').setInputFiles(file('Fraunces.ttf', font))
+    await expect.poll(() => figure(page, 'Pages').textContent(), { timeout: 60_000 }).not.toBe(before)
+    await expect(page.locator('.wishes')).toContainText('Fraunces has no italic: the upright stands in')
 
-  const save = async (name: string): Promise<Buffer> => {
-    const download = page.waitForEvent('download', { timeout: 60_000 })
-    await page.getByRole('button', { name: `Save: ${name}` }).click()
-    return readFileSync(await (await download).path())
-  }
-  await page.getByRole('button', { name: 'files …' }).click()
-  const tagged = (await save('For reading machines')).toString('latin1')
-  expect([tagged.includes('/StructTreeRoot'), tagged.includes('+Fraunces')]).toEqual([true, true])
-  const zip = unzipSync(new Uint8Array(await save('Blank pages')))
-  expect(Object.keys(zip).sort()).toEqual([
-    'either-side.pdf',
-    'either-side.png',
-    'either-side.svg',
-    'left-and-right.pdf',
-    'left-page.png',
-    'left-page.svg',
-    'right-page.png',
-    'right-page.svg',
-  ])
-  // The trim and its bleed at 300 pixels an inch.
-  const png = Buffer.from(zip['either-side.png']!)
-  expect([png.readUInt32BE(16), png.readUInt32BE(20)]).toEqual([Math.round(5.75 * 300), Math.round(8.75 * 300)])
-  await page.keyboard.press('Escape')
-  for (const left of ['Undo']) await page.getByRole('button', { name: left }).click()
-  await expect.poll(() => figure(page, 'Pages').textContent(), { timeout: 60_000 }).toBe(before)
-})
+    const save = async (name: string): Promise<Buffer> => {
+      const download = page.waitForEvent('download', { timeout: 60_000 })
+      await page.getByRole('button', { name: `Save: ${name}` }).click()
+      return readFileSync(await (await download).path())
+    }
+    await page.getByRole('button', { name: 'files …' }).click()
+    const tagged = (await save('For reading machines')).toString('latin1')
+    expect([tagged.includes('/StructTreeRoot'), tagged.includes('+Fraunces')]).toEqual([true, true])
+    const zip = unzipSync(new Uint8Array(await save('Blank pages')))
+    expect(Object.keys(zip).sort()).toEqual([
+      'either-side.pdf',
+      'either-side.png',
+      'either-side.svg',
+      'left-and-right.pdf',
+      'left-page.png',
+      'left-page.svg',
+      'right-page.png',
+      'right-page.svg',
+    ])
+    // The trim and its bleed at 300 pixels an inch.
+    const png = Buffer.from(zip['either-side.png']!)
+    expect([png.readUInt32BE(16), png.readUInt32BE(20)]).toEqual([Math.round(5.75 * 300), Math.round(8.75 * 300)])
+    await page.keyboard.press('Escape')
+    for (const left of ['Undo']) await page.getByRole('button', { name: left }).click()
+    await expect.poll(() => figure(page, 'Pages').textContent(), { timeout: 60_000 }).toBe(before)
+  },
+)

@@ -1,6 +1,6 @@
 import { createCanvas } from '@napi-rs/canvas'
 import { expect, type Page } from '@playwright/test'
-import { test } from './library'
+import { long, test } from './library'
 
 const figure = (page: Page, name: string) => page.getByLabel('Sill').locator('.figure').filter({ hasText: name })
 
@@ -168,89 +168,93 @@ test('puzzles are added to a planned book with answers that follow their number,
   await expect(labels('Answers')).toHaveText('160 – 167', { timeout: 30_000 })
 })
 
-test('words of a run: a bank, then a list of one’s own, kept as it is typed; what lacks is said, and mended with a click', async ({
-  page,
-}) => {
-  await withWordSearch(page)
-  await expect(page.getByText(/^64 words, the longest of 10 letters\./)).toBeVisible({ timeout: 30_000 })
-  await page.getByRole('combobox', { name: 'Words', exact: true }).click()
-  await page.getByTitle('a list of my own').click()
-  await expect(page.getByText(/^There are no words yet/).first()).toBeVisible({ timeout: 30_000 })
-  const list = page.getByRole('textbox', { name: 'List of words' })
-  const text = 'anchor\nbollard: Post that takes a rope\nseagull\nquay\nquay\nrowing boat\n'
-  await list.fill(text)
-  await expect(page.getByText(/^5 words, the longest of 10 letters\./)).toBeVisible({ timeout: 30_000 })
-  await expect(page.getByText('A line is left out: line 5, “quay”: twice in its list.', { exact: false })).toBeVisible()
-  const alert = page.getByRole('alert').filter({ hasText: 'has 5 words that can be used, and 15 are wanted' })
-  await expect(alert).toBeVisible({ timeout: 30_000 })
-  await alert.getByRole('button', { name: 'Take 5 words' }).click()
-  await expect(alert).toHaveCount(0, { timeout: 30_000 })
-  await expect(page.getByLabel('Words in a puzzle')).toHaveValue('5')
-  await page.reload()
-  await chooseWordSearch(page)
-  await expect(page.getByRole('textbox', { name: 'List of words' })).toHaveValue(text)
-})
+long(
+  'words of a run: a bank, then a list of one’s own, kept as it is typed; what lacks is said, and mended with a click',
+  async ({ page }) => {
+    await withWordSearch(page)
+    await expect(page.getByText(/^64 words, the longest of 10 letters\./)).toBeVisible({ timeout: 30_000 })
+    await page.getByRole('combobox', { name: 'Words', exact: true }).click()
+    await page.getByTitle('a list of my own').click()
+    await expect(page.getByText(/^There are no words yet/).first()).toBeVisible({ timeout: 30_000 })
+    const list = page.getByRole('textbox', { name: 'List of words' })
+    const text = 'anchor\nbollard: Post that takes a rope\nseagull\nquay\nquay\nrowing boat\n'
+    await list.fill(text)
+    await expect(page.getByText(/^5 words, the longest of 10 letters\./)).toBeVisible({ timeout: 30_000 })
+    await expect(
+      page.getByText('A line is left out: line 5, “quay”: twice in its list.', { exact: false }),
+    ).toBeVisible()
+    const alert = page.getByRole('alert').filter({ hasText: 'has 5 words that can be used, and 15 are wanted' })
+    await expect(alert).toBeVisible({ timeout: 30_000 })
+    await alert.getByRole('button', { name: 'Take 5 words' }).click()
+    await expect(alert).toHaveCount(0, { timeout: 30_000 })
+    await expect(page.getByLabel('Words in a puzzle')).toHaveValue('5')
+    await page.reload()
+    await chooseWordSearch(page)
+    await expect(page.getByRole('textbox', { name: 'List of words' })).toHaveValue(text)
+  },
+)
 
-test('a shape of one’s own: traced from a word and from a picture, another grid where it is lost, single cells turned', async ({
-  page,
-}) => {
-  await withWordSearch(page)
-  await page.getByRole('combobox', { name: 'Outline', exact: true }).click({ timeout: 30_000 })
-  await page.getByTitle('a shape of my own').click()
-  await expect(page.getByText(/The shape of your own is still empty/).first()).toBeVisible({ timeout: 30_000 })
-  const word = page.getByLabel('Word of the shape')
-  await word.fill('ME')
-  await word.press('Enter')
-  await expect(page.getByText(/^On 15 by 15 it is 6\d % like itself: what is fine in it is lost/)).toBeVisible({
-    timeout: 30_000,
-  })
-  await page.getByRole('button', { name: /^Take 20 by 20: 7\d %/ }).click()
-  await expect(page.getByText(/^On 20 by 20 it is 7\d % like itself/)).toBeVisible({ timeout: 30_000 })
-  await expect(page.getByLabel('Rows')).toHaveValue('20')
-  const [corner, other] = ['Row 1, column 1', 'Row 1, column 20'].map(name =>
-    page.getByRole('button', { name, exact: true }),
-  )
-  const open = async (left: boolean, right: boolean): Promise<void> => {
-    await expect(corner!).toHaveAttribute('aria-pressed', String(left), { timeout: 30_000 })
-    await expect(other!).toHaveAttribute('aria-pressed', String(right))
-  }
-  await page.getByRole('combobox', { name: 'Cells that are turned' }).click()
-  await page.getByTitle('with its mirror image').click()
-  await corner!.click()
-  await open(true, true)
-  await page.getByRole('button', { name: 'Undo' }).click()
-  await open(false, false)
-  await corner!.press('Enter')
-  await open(true, true)
-  await page.reload()
-  await chooseWordSearch(page)
-  await expect(word).toHaveValue('ME')
-  await open(true, true)
-  const canvas = createCanvas(60, 60)
-  const g = canvas.getContext('2d')
-  g.arc(30, 30, 28, 0, 2 * Math.PI)
-  g.fill()
-  await page
-    .getByLabel('Picture of the shape')
-    .setInputFiles({ name: 'disc.png', mimeType: 'image/png', buffer: canvas.toBuffer('image/png') })
-  await expect(page.getByRole('button', { name: 'disc.png' })).toBeVisible({ timeout: 30_000 })
-  await open(false, false)
-  await expect(page.getByRole('button', { name: 'Row 10, column 10', exact: true })).toHaveAttribute(
-    'aria-pressed',
-    'true',
-  )
-  await page.getByLabel('Picture of the shape').setInputFiles({
-    name: 'note.png',
-    mimeType: 'image/png',
-    buffer: Buffer.from('no picture'),
-  })
-  await expect(page.getByText('note.png is no picture that can be read.')).toBeVisible()
-  await expect(page.getByRole('button', { name: 'disc.png' })).toBeVisible()
-})
+long(
+  'a shape of one’s own: traced from a word and from a picture, another grid where it is lost, single cells turned',
+  async ({ page }) => {
+    await withWordSearch(page)
+    await page.getByRole('combobox', { name: 'Outline', exact: true }).click({ timeout: 30_000 })
+    await page.getByTitle('a shape of my own').click()
+    await expect(page.getByText(/The shape of your own is still empty/).first()).toBeVisible({ timeout: 30_000 })
+    const word = page.getByLabel('Word of the shape')
+    await word.fill('ME')
+    await word.press('Enter')
+    await expect(page.getByText(/^On 15 by 15 it is 6\d % like itself: what is fine in it is lost/)).toBeVisible({
+      timeout: 30_000,
+    })
+    await page.getByRole('button', { name: /^Take 20 by 20: 7\d %/ }).click()
+    await expect(page.getByText(/^On 20 by 20 it is 7\d % like itself/)).toBeVisible({ timeout: 30_000 })
+    await expect(page.getByLabel('Rows')).toHaveValue('20')
+    const [corner, other] = ['Row 1, column 1', 'Row 1, column 20'].map(name =>
+      page.getByRole('button', { name, exact: true }),
+    )
+    const open = async (left: boolean, right: boolean): Promise<void> => {
+      await expect(corner!).toHaveAttribute('aria-pressed', String(left), { timeout: 30_000 })
+      await expect(other!).toHaveAttribute('aria-pressed', String(right))
+    }
+    await page.getByRole('combobox', { name: 'Cells that are turned' }).click()
+    await page.getByTitle('with its mirror image').click()
+    await corner!.click()
+    await open(true, true)
+    await page.getByRole('button', { name: 'Undo' }).click()
+    await open(false, false)
+    await corner!.press('Enter')
+    await open(true, true)
+    await page.reload()
+    await chooseWordSearch(page)
+    await expect(word).toHaveValue('ME')
+    await open(true, true)
+    const canvas = createCanvas(60, 60)
+    const g = canvas.getContext('2d')
+    g.arc(30, 30, 28, 0, 2 * Math.PI)
+    g.fill()
+    await page
+      .getByLabel('Picture of the shape')
+      .setInputFiles({ name: 'disc.png', mimeType: 'image/png', buffer: canvas.toBuffer('image/png') })
+    await expect(page.getByRole('button', { name: 'disc.png' })).toBeVisible({ timeout: 30_000 })
+    await open(false, false)
+    await expect(page.getByRole('button', { name: 'Row 10, column 10', exact: true })).toHaveAttribute(
+      'aria-pressed',
+      'true',
+    )
+    await page.getByLabel('Picture of the shape').setInputFiles({
+      name: 'note.png',
+      mimeType: 'image/png',
+      buffer: Buffer.from('no picture'),
+    })
+    await expect(page.getByText('note.png is no picture that can be read.')).toBeVisible()
+    await expect(page.getByRole('button', { name: 'disc.png' })).toBeVisible()
+  },
+)
 
 test.describe('with all demo books', () => {
   test.use({ library: 'all' })
-  test('puzzles that another book has as well are found, and others are taken with a click', async ({ page }) => {
+  long('puzzles that another book has as well are found, and others are taken with a click', async ({ page }) => {
     // Chance gives every run the same seed.
     await page.addInitScript(() => {
       const real = crypto.getRandomValues.bind(crypto)

@@ -69,7 +69,7 @@ for (const [name, some] of [
   ['of a book', rooms.slice(0, 7)],
   ['beside the books', rooms.slice(7)],
 ] as const)
-  test(`nothing serious for axe in any room ${name}, by day and by dusk`, async ({ page }) => {
+  test(`nothing serious for axe in any room ${name}, by day and, in the deep run, by dusk`, async ({ page }) => {
     test.setTimeout(240_000)
     await page.goto('/')
     await expect(page.getByRole('listitem')).toHaveCount(3, { timeout: 60_000 })
@@ -79,6 +79,8 @@ for (const [name, some] of [
       await page.goto(room.path)
       await room.ready(page)
       found.push(...(await serious(new AxeBuilder({ page }).withTags(tags))).map(v => [room.name, 'day', ...v]))
+      // The colours of dusk are looked at in the deep run; a room's own by day here.
+      if (!process.env.DEEP) continue
       await dusk(page)
       found.push(...(await serious(new AxeBuilder({ page }).withRules(ofColour))).map(v => [room.name, 'dusk', ...v]))
     }

@@ -23,7 +23,7 @@ test('on a telephone the porch can be read, and nothing runs out of the page', a
     .concat('/book/small-apiary-logbook/pages', '/research', '/ledger', '/outlets', '/backup', '/preferences')) {
     await page.goto(path)
     await page.locator('h1').first().waitFor()
-    await page.waitForTimeout(1200)
+    await page.waitForTimeout(500)
     const w = await page.evaluate(() => document.documentElement.scrollWidth)
     if (w > 390) too.push(`${path}: ${w}`)
   }

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs'
 import { expect, type Page } from '@playwright/test'
-import { test } from './library'
+import { long, test } from './library'
 
 /** Styles, exceptions, fitting, views and files of the interior, in the real interface. */
 const figure = (page: Page, name: string) =>
@@ -74,7 +74,7 @@ test('a style is held against the present, taken, changed, kept, given away and 
   expect(errors).toEqual([])
 })
 
-test('a book made to fit, an exception at one opening, both undone', async ({ page }) => {
+long('a book made to fit, an exception at one opening, both undone', async ({ page }) => {
   const before = await count(page)
   await page.getByRole('button', { name: 'fit to a count …' }).click()
   await page.getByLabel('Pages to fit').fill(String(before - 4))

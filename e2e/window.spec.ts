@@ -2,7 +2,7 @@ import { chromium, expect, type Page } from '@playwright/test'
 import { mkdtemp, rm } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { shorterLibrary, test } from './library'
+import { long, shorterLibrary, test } from './library'
 
 /** What a window may do to a book: two of them, one that dies, a full disk, foreign HTML, no network. */
 const textOf = (page: Page) => page.getByRole('textbox', { name: 'Text of the section' })
@@ -137,7 +137,7 @@ test('HTML that comes in is inert: pasted and imported', async ({ page, context 
 
 test.describe('with what serves without a network', () => {
   test.use({ serviceWorkers: 'allow' })
-  test('without a network after the first visit: porch, text and pages are there', async ({ page, context }) => {
+  long('without a network after the first visit: porch, text and pages are there', async ({ page, context }) => {
     await demo(page)
     await expect
       .poll(

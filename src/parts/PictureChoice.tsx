@@ -30,7 +30,7 @@ export function PictureChoice({
   onChange: (id: string) => void
 }) {
   const say = useSay()
-  const offered = pages ? assets : assets.filter(a => a.type !== 'application/pdf')
+  const offered = assets.filter(a => !a.made && (pages || a.type !== 'application/pdf'))
   const bring = (file: File): void => void bringInPicture(bookId, file).then(a => onChange(a.id), say.failed)
   return (
     <FilePick label={`${label}: file`} accept={pictureTypes} onPick={([file]) => bring(file!)}>

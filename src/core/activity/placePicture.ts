@@ -1,5 +1,6 @@
 import type { Asset } from '../book'
 import { type LayerBuilder, type MarkPlace } from '../marks'
+import type { Leaf } from './kind'
 import { rounded } from './looks/frame'
 import { Lines } from './ruling'
 
@@ -10,6 +11,14 @@ export interface PictureBox {
   width: number
   height: number
 }
+
+/** A whole leaf with what is cut off. */
+export const overEdge = ({ x, y, width, height, bleed }: Leaf): PictureBox => ({
+  x: x - bleed.left,
+  y: y - bleed.top,
+  width: width + bleed.left + bleed.right,
+  height: height + bleed.top + bleed.bottom,
+})
 
 export interface PictureSet {
   id: string | undefined

@@ -1,7 +1,7 @@
 import { expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import type { PagePlan, Run } from '../book'
-import { askedOf, bandsOf, canSplit, doubleRun, kindOf, laidOut, partId, splitRun } from '.'
+import { askedOf, bandsOf, canSplit, doubleRun, kindOf, laidOut, partId, recipeOf, splitRun } from '.'
 
 const run = (id: string, kind: string, patch: Partial<Run> = {}): Run => ({
   id,
@@ -37,6 +37,16 @@ test('a run that is doubled stands behind itself with its numbers going on', () 
   const { runs } = doubleRun(plan, 'r2')
   expect(runs.map(r => r.kind)).toEqual(['lined', 'sudoku', 'sudoku', 'dot'])
   expect([runs[2]!.heading!.from, runs[2]!.pages, runs[2]!.seed === runs[1]!.seed]).toEqual([17, 6, false])
+})
+
+test('what was changed by hand stays with its page when a run is split, and is not doubled', () => {
+  const hand = [1, 4].map(page => ({ page, of: '', pieces: [{ piece: 'heading', x: page }] }))
+  const by: PagePlan = { runs: [run('r1', 'lined', { hand })] }
+  const [first, second] = splitRun(by, 'r1', 3).runs
+  expect([first!.hand, second!.hand]).toEqual([[hand[0]], [{ ...hand[1], page: 1 }]])
+  const twice = doubleRun(by, 'r1').runs
+  expect(twice.map(r => r.hand)).toEqual([hand, undefined])
+  expect(recipeOf(by, { id: 'x', name: 'X' }).plan.runs[0]).not.toHaveProperty('hand')
 })
 
 test('runs that are dealt in come one of each in turn, and their pages are one band', () => {

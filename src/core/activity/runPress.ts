@@ -1,4 +1,4 @@
-import type { Asset, HandPage, Run } from '../book'
+import type { Asset, DesignPiece, HandPage, Run } from '../book'
 import { type Layer, LayerBuilder } from '../marks'
 import { Fault, type Ticker } from '../trade'
 import { type FontShelf, TextStyle } from '../type'
@@ -80,7 +80,7 @@ export class RunPress {
     const print = drawing.large ? LARGE_PRINT : 1
     const { pages, hand: _hand, ...rest } = run
     const folioOf = folios(run, drawing)
-    const shown = picturesOf(run).map(id => drawing.assets?.get(id) ?? null)
+    const shown = picturesShown(run, drawing)
     const alike = kind.alike && headedAlike(run) && !back
     const sided = kind.sided || look.head.at === 'outside' || look.head.number === 'disc'
     const made = await this.madeFor(run, drawing)
@@ -239,8 +239,17 @@ class Kept<V> {
   }
 }
 
-/** Ids of the pictures that a run shows. */
-const picturesOf = ({ params }: Run): string[] => (Array.isArray(params.pictures) ? (params.pictures as string[]) : [])
+/** What the book has of the pictures that a run shows, those among them that were made from one of these. */
+function picturesShown({ params }: Run, { assets }: Drawing): unknown[] {
+  const ids = ['pictures', 'right', 'left'].flatMap(name => {
+    const listed = params[name]
+    if (!Array.isArray(listed)) return []
+    return (listed as (string | DesignPiece)[]).map(p => (typeof p === 'string' ? p : String(p.params.picture ?? '')))
+  })
+  if (!ids.length || !assets) return []
+  const made = [...assets.values()].filter(a => a.made && ids.some(id => id && a.made!.startsWith(id)))
+  return [...ids.map(id => assets.get(id) ?? null), ...made]
+}
 
 /** The folio of what answers a run, or of what a run answers, by which of it; `key`: all that it follows from. */
 function folios(

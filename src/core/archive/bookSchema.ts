@@ -96,6 +96,7 @@ const assetSchema = () =>
     name: text(400),
     coloured: yesNo(),
     lacksFonts: yesNo(),
+    made: text(200),
     damaged: yesNo(),
   })
 

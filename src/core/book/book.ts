@@ -69,6 +69,8 @@ export interface Asset {
   /** A page of a PDF that asks for colours, or prints with a font that is not in it. */
   coloured?: true
   lacksFonts?: true
+  /** It was made from another picture: of which, and how. */
+  made?: string
   /** It cannot be decoded: a marked box stands in its place until another is brought in. */
   damaged?: true
 }

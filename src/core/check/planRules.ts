@@ -1,4 +1,4 @@
-import { asking, kindOf, pagesAsked, referred, runName } from '../activity'
+import { asking, type Cleaning, cleaningOf, kindOf, pagesAsked, referred, runName, uncleaned } from '../activity'
 import type { Run } from '../book'
 import { visitPage } from '../marks'
 import type { Finding } from './finding'
@@ -184,6 +184,14 @@ export const shown: Rule = s => {
           'have pictures that are gone: crossed boxes are printed',
         ],
         { severity: 'stop', remedy: 'bring the picture in' },
+      ),
+      ...found(
+        uncleaned(run, cleaningOf(run.params as Partial<Cleaning>), s.book.assets).length,
+        [
+          'has a drawing that is still to be cleaned: it is printed as it is',
+          'have drawings that are still to be cleaned: they are printed as they are',
+        ],
+        { severity: 'mend', remedy: 'clean the drawings' },
       ),
       ...found(
         count(id => assets.get(id)?.lacksFonts),

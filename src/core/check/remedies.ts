@@ -40,6 +40,7 @@ export const remedies = {
   'add the answers': 'Add a run of answers in Pages, or leave it so on purpose.',
   'lay the changes': 'Lay them on another page in Pages, or forget them there.',
   'bring the picture in': 'Bring it in again in Pages, or take its page out.',
+  'clean the drawings': 'Clean them in Pages, or print them as they are.',
   'save the fonts with it': 'Save the PDF with its fonts in it where it was made, and bring it in again.',
   'save it in greys': 'Save it in greys where it was made, and bring it in again, or leave it so on purpose.',
   'give it room': 'Ask for less on a page, fewer columns or a larger page, so that it can be set larger.',

@@ -156,6 +156,7 @@ function Shown({ bookId, view, plan, assets, sections, starts, chosen, at, onCho
           <RunSentence
             key={run.id}
             bookId={bookId}
+            assets={assets}
             plan={plan}
             run={run}
             onChange={changeRun(run.id)}

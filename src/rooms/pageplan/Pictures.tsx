@@ -1,7 +1,9 @@
 'use client'
 import { Button } from 'antd'
 import { useRef, useState } from 'react'
-import type { Run } from '@/core/book'
+import { type Cleaning, cleaningOf, uncleaned } from '@/core/activity'
+import type { Asset, Run } from '@/core/book'
+import { cleanDrawing } from '@/data/cleaning'
 import { bringInPages } from '@/data/foreignPages'
 import { bringInPicture, pictureTypes } from '@/data/pictures'
 import { FilePick, type FilePicker } from '@/parts/FilePick'
@@ -15,10 +17,22 @@ const broughtIn = async (bookId: string, file: File): Promise<string[]> =>
     : [(await bringInPicture(bookId, file)).id]
 
 /** The pictures of a run, a page each: brought in many at once, in the order of their names. */
-export function Pictures({ bookId, run, onChange }: { bookId: string; run: Run; onChange: ChangeRun }) {
+export function Pictures({
+  bookId,
+  assets,
+  run,
+  onChange,
+}: {
+  bookId: string
+  assets: Asset[]
+  run: Run
+  onChange: ChangeRun
+}) {
   const say = useSay()
   const pick = useRef<FilePicker>(null)
   const [coming, setComing] = useState<{ done: number; of: number }>()
+  const [cleaning, setCleaning] = useState<{ done: number; of: number }>()
+  const stopped = useRef(false)
   const all = run.params.pictures as string[]
   const bring = async (files: File[]): Promise<void> => {
     const byName = [...files].sort((a, b) => new Intl.Collator('en', { numeric: true }).compare(a.name, b.name))
@@ -34,6 +48,26 @@ export function Pictures({ bookId, run, onChange }: { bookId: string; run: Run; 
         params: { ...r.params, pictures: [...(r.params.pictures as string[]), ...found] },
       }))
   }
+  const how = cleaningOf(run.params as Partial<Cleaning>)
+  const unclean = uncleaned(run, how, assets)
+  const clean = async (): Promise<void> => {
+    stopped.current = false
+    for (const [done, id] of unclean.entries()) {
+      if (stopped.current) break
+      setCleaning({ done, of: unclean.length })
+      await cleanDrawing(bookId, id, how).catch(say.failed)
+    }
+    setCleaning(undefined)
+  }
+  if (cleaning)
+    return (
+      <p className="ways" role="status">
+        Cleaning drawing {cleaning.done + 1} of {cleaning.of} …{' '}
+        <Button size="small" onClick={() => (stopped.current = true)}>
+          Stop
+        </Button>
+      </p>
+    )
   return (
     <p className="ways" role="status">
       {coming ? (
@@ -43,6 +77,11 @@ export function Pictures({ bookId, run, onChange }: { bookId: string; run: Run; 
           <Button size="small" onClick={() => pick.current?.open()}>
             Bring in pictures or a PDF
           </Button>
+          {unclean.length > 0 && (
+            <Button size="small" onClick={() => void clean()}>
+              {unclean.length === 1 ? 'Clean one drawing' : `Clean ${unclean.length} drawings`}
+            </Button>
+          )}
           {all.length > 0 && (
             <Button
               size="small"

@@ -1,7 +1,7 @@
 'use client'
 import type { ReactNode } from 'react'
 import { asking, type Control, type HolidaySource, kindOf, type LogColumn, runName, saidFor } from '@/core/activity'
-import type { PagePlan, Run } from '@/core/book'
+import type { Asset, PagePlan, Run } from '@/core/book'
 import type { WordSource } from '@/core/words'
 import { DateValue } from '@/parts/DateValue'
 import { ChoiceValue, type NumberForm, NumberValue, Sentence } from '@/parts/Sentence'
@@ -23,12 +23,14 @@ const COUNT = { factor: 1, step: 1, digits: 0, unit: '' }
 /** What a run is, in sentences: its kind's own values, its heading, how it uses its leaves. */
 export function RunSentence({
   bookId,
+  assets,
   plan,
   run,
   onChange,
   onChangePlan,
 }: {
   bookId: string
+  assets: Asset[]
   plan: PagePlan
   run: Run
   onChange: ChangeRun
@@ -95,7 +97,7 @@ export function RunSentence({
           }
         />
       )}
-      {'pictures' in run.params && <Pictures bookId={bookId} run={run} onChange={onChange} />}
+      {'pictures' in run.params && <Pictures bookId={bookId} assets={assets} run={run} onChange={onChange} />}
       {sources.map((name, i) => {
         const { says, ...minds } = controls![name] as Control & WordsMinded
         const source = sourceAt(name)

@@ -1,11 +1,14 @@
 import * as Comlink from 'comlink'
+import { cleanLines, type Cleaning } from '@/core/activity'
 import type { Library, Project } from '@/core/archive'
 import type { Understood } from '@/core/intake'
 import type { ForeignPage } from '@/core/pdf'
 import { Fault, type OutletProfile } from '@/core/trade'
 import { type ReadFont, readFont } from '@/core/type'
+import { decodedWhole } from '../decoding'
 import { canBeShown, lookOver } from '../door'
 import { bytesOf, handedOver } from '../handing'
+import { originalBytes } from '../pictureShelf'
 import { tell, tellAndHear } from '../telling'
 
 /** A file as it was read: a manuscript, or a whole project. */
@@ -72,8 +75,34 @@ export const files = {
     )
   },
 
+  /** A drawing of the library with its lines cleaned, as a PNG; undefined where it cannot be decoded. */
+  async cleanedDrawing(id: string, how: Cleaning): Promise<CleanedDrawing | undefined> {
+    const bytes = await originalBytes(id)
+    const cleaned = bytes && (await decodedWhole(id, bytes, bitmap => cleanedBitmap(bitmap, how)))
+    return cleaned && Comlink.transfer(cleaned, [cleaned.bytes.buffer])
+  },
+
   /** A font that an author brings in: what it is, or why it cannot be used. */
   readFont: (bytes: Uint8Array): Promise<ReadFont> => readFont(bytes),
+}
+
+/** A drawing whose lines were cleaned. */
+export interface CleanedDrawing {
+  bytes: Uint8Array<ArrayBuffer>
+  width: number
+  height: number
+}
+
+async function cleanedBitmap(bitmap: ImageBitmap, how: Cleaning): Promise<CleanedDrawing> {
+  const { width, height } = bitmap
+  const canvas = new OffscreenCanvas(width, height)
+  const ctx = canvas.getContext('2d', { willReadFrequently: true })
+  if (!ctx) throw new Fault('canvas', 'The browser gives no canvas.')
+  ctx.drawImage(bitmap, 0, 0)
+  const { rgba } = cleanLines({ width, height, rgba: ctx.getImageData(0, 0, width, height).data }, how)
+  ctx.putImageData(new ImageData(rgba, width, height), 0, 0)
+  const file = await canvas.convertToBlob({ type: 'image/png' })
+  return { bytes: new Uint8Array(await file.arrayBuffer()), width, height }
 }
 
 /** Work with files; what a file does to a reader is said in one plain sentence. */

@@ -1,4 +1,4 @@
-import type { PagePlan, Run } from '../../book'
+import type { DesignPiece, PagePlan, Run } from '../../book'
 import { seedOf } from '../../trade'
 import type { WordSource } from '../../words'
 import { fitted, referred } from '../referred'
@@ -79,9 +79,20 @@ function withReferences(run: Run, ids: ReadonlyMap<string, string>): Run {
   return to ? { ...run, params: { ...run.params, [name]: to } } : run
 }
 
-/** Pictures are a book's own: a run of them goes into another book without any. */
-const withoutPictures = (run: Run): Run =>
-  valueOf(run, 'pictures') ? { ...run, pages: 0, params: { ...run.params, pictures: [] } } : run
+/** Pictures are a book's own, and what was done to single pages belongs to these: a run goes into another book without them. */
+function withoutOwn({ hand: _hand, ...run }: Run): Run {
+  const bare = (value: unknown): unknown =>
+    Array.isArray(value)
+      ? value.map(p =>
+          isPlaced(p) && p.params.picture ? { ...p, params: { ...p.params, picture: '' } } : (p as unknown),
+        )
+      : value
+  const params = Object.fromEntries(Object.entries(run.params).map(([name, value]) => [name, bare(value)]))
+  return valueOf(run, 'pictures') ? { ...run, pages: 0, params: { ...params, pictures: [] } } : { ...run, params }
+}
+
+const isPlaced = (value: unknown): value is DesignPiece =>
+  typeof value === 'object' && value !== null && 'kind' in value && 'params' in value
 
 /** A recipe of one run of a plan, with the answers and rules that belong to it; of all its runs where none is named. */
 export function recipeOf(
@@ -91,7 +102,7 @@ export function recipeOf(
   const { runs, ...all } = plan
   const kept = runs
     .filter(r => of.run === undefined || r.id === of.run || referred(r, runs)?.id === of.run)
-    .map(({ behind: _was, ...r }) => withoutPictures(r))
+    .map(({ behind: _was, ...r }) => withoutOwn(r))
   const pages = fitted({ runs: kept }).runs.reduce((n, r) => n + r.pages, 0)
   return {
     id: of.id,

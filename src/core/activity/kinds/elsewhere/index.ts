@@ -1,6 +1,6 @@
 import { fields } from '../../../trade'
 import { aKind } from '../../kind'
-import { placePicture } from '../../placePicture'
+import { overEdge, placePicture } from '../../placePicture'
 
 const { list, one, shape, text } = fields
 
@@ -59,18 +59,8 @@ export const elsewhere = aKind<ElsewhereValues, undefined>({
         { x: 0, y: top, width: room.width, height: room.height - top },
         { id, asset, fit: 'within', place },
       )
-    const { top: over, left, right, bottom } = leaf.bleed
-    if (asset?.type === 'application/pdf') {
-      // A page that was cut elsewhere has what is cut off with it: its trim is laid on ours.
-      placePicture(out, leaf, { id, asset, fit: 'within', place })
-    } else {
-      const box = {
-        x: leaf.x - left,
-        y: leaf.y - over,
-        width: leaf.width + left + right,
-        height: leaf.height + over + bottom,
-      }
-      placePicture(out, box, { id, asset, fit: 'fill', place })
-    }
+    // A page that was cut elsewhere has what is cut off with it: its trim is laid on ours.
+    const cut = asset?.type === 'application/pdf'
+    placePicture(out, cut ? leaf : overEdge(leaf), { id, asset, fit: cut ? 'within' : 'fill', place })
   },
 })

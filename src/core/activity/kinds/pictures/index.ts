@@ -1,17 +1,24 @@
 import { fields } from '../../../trade'
+import type { Asset } from '../../../book'
 import { aKind } from '../../kind'
+import { cleanedKey, type Cleaning, plainCleaning } from './cleaning'
 import { rounded } from '../../looks/frame'
-import { placePicture } from '../../placePicture'
+import { overEdge, placePicture } from '../../placePicture'
 import { toneControl, toneField } from '../../ruling'
 
-const { amount, list, one, shape, text } = fields
+const { amount, list, one, shape, text, whole } = fields
 
 interface PictureValues {
   pictures: string[]
-  fit: 'within' | 'fill'
+  fit: 'within' | 'fill' | 'bleed'
   frame: 'none' | 'line' | 'round'
   line: number
   tone: number
+  /** Drawings are printed as they are, or their lines cleaned for colouring. */
+  lines?: 'as' | 'clean'
+  dark?: number
+  thicken?: number
+  specks?: number
 }
 
 /** Radius of a round frame's corners, points. */
@@ -26,21 +33,27 @@ export const pictures = aKind<PictureValues, undefined>({
   schema: () =>
     shape({
       pictures: list(text(80).required(), 600).required(),
-      fit: one('within', 'fill').required(),
+      fit: one('within', 'fill', 'bleed').required(),
       frame: one('none', 'line', 'round').required(),
       line: amount(0.25, 8).required(),
       tone: toneField(),
+      lines: one('as', 'clean'),
+      dark: amount(0.05, 0.95),
+      thicken: amount(0, 6),
+      specks: whole(0, 5000),
     }) as never,
-  plain: { pictures: [], fit: 'within', frame: 'none', line: 1, tone: 1 },
-  sentence: '{pictures}, {fit} its page, {frame}, lines {line} thick and {tone} dark.',
+  plain: { pictures: [], fit: 'within', frame: 'none', line: 1, tone: 1, lines: 'as', ...plainCleaning },
+  sentence:
+    '{pictures}, {fit}, {frame}, its line {line} thick and {tone} dark. Drawings are {lines}[lines=clean:: all that is darker than {dark} becomes black, lines {thicken} thicker, what has fewer than {specks} dots goes].',
   controls: {
     pictures: { as: 'pictures', says: 'Pictures' },
     fit: {
       as: 'choice',
       says: 'How a picture stands',
       choices: [
-        { value: 'within', words: 'whole within' },
-        { value: 'fill', words: 'filling' },
+        { value: 'within', words: 'whole within its page' },
+        { value: 'fill', words: 'filling its page' },
+        { value: 'bleed', words: 'over the edge of its leaf' },
       ],
     },
     frame: {
@@ -54,21 +67,61 @@ export const pictures = aKind<PictureValues, undefined>({
     },
     line: { as: 'length', says: 'Thickness of the frame', least: 0.25, most: 6, step: 0.25 },
     tone: toneControl,
+    lines: {
+      as: 'choice',
+      says: 'Lines of drawings',
+      choices: [
+        { value: 'as', words: 'printed as they are' },
+        { value: 'clean', words: 'cleaned for colouring' },
+      ],
+    },
+    dark: { as: 'share', says: 'Darker than', least: 0.1, most: 0.9, step: 0.05 },
+    thicken: { as: 'length', says: 'Lines thicker by', least: 0, most: 4, step: 0.25 },
+    specks: { as: 'count', says: 'Specks under so many dots', least: 0, most: 2000 },
   },
+  bleeds: ({ fit }) => fit === 'bleed',
   alike: false,
   pagesFor: ({ pictures: all }) => all.length,
   madeFrom: ({ pictures: all }, _made, index) => all[index],
   make: () => undefined,
-  draw({ out, params, index, room, top, assets, place }) {
+  draw({ out, params, index, room, leaf, top, assets, place }) {
     const { frame, line, tone, fit } = params
     const inset = frame === 'none' ? 0 : line / 2
-    const box = { x: inset, y: top + inset, width: room.width - 2 * inset, height: room.height - top - 2 * inset }
-    const id = params.pictures[index]
+    const over = fit === 'bleed'
+    const box = over
+      ? overEdge(leaf)
+      : { x: inset, y: top + inset, width: room.width - 2 * inset, height: room.height - top - 2 * inset }
+    const id = shownOf(params, index, assets)
     const asset = id === undefined ? undefined : assets?.get(id)
     const round = frame === 'round' ? ROUND : 0
-    const { x, y, width, height } = placePicture(out, box, { id, asset, fit, round, place })
-    if (!asset || frame === 'none') return
+    const { x, y, width, height } = placePicture(out, box, {
+      id,
+      asset,
+      fit: over ? 'fill' : fit,
+      round: over ? 0 : round,
+      place,
+    })
+    if (!asset || over || frame === 'none') return
     const edge = rounded(x, y, width, height, round).build()
     out.add({ kind: 'path', path: edge, stroke: { colour: { k: tone }, width: line } })
   },
+})
+
+/** The picture that is printed on a page: its cleaned form where that is asked for and there, else itself. */
+function shownOf(
+  params: PictureValues,
+  index: number,
+  assets: ReadonlyMap<string, Asset> | undefined,
+): string | undefined {
+  const id = params.pictures[index]
+  if (id === undefined || params.lines !== 'clean') return id
+  const key = cleanedKey(id, cleaningOf(params))
+  for (const asset of assets?.values() ?? []) if (asset.made === key) return asset.id
+  return id
+}
+
+export const cleaningOf = ({ dark, thicken, specks }: Partial<Cleaning>): Cleaning => ({
+  dark: dark ?? plainCleaning.dark,
+  thicken: thicken ?? plainCleaning.thicken,
+  specks: specks ?? plainCleaning.specks,
 })
