@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { shelf } from '../../../../tests/support/core'
+import { cleanedKey } from './pictures/cleaning'
 import { pathsOn, pieceOn } from '../../../../tests/support/pathsOn'
 import { type WordOn, wordsOn } from '../../../../tests/support/wordsOn'
 import type { Asset, Run } from '../../book'
@@ -279,5 +280,58 @@ describe('pictures', () => {
     expect(pathsOn(gone!).length).toBeGreaterThan(1)
     const [there] = await press.layersOf(run, { ...on, assets })
     expect(imagesIn(there!)).toHaveLength(1)
+  })
+  /** A leaf of 400 by 600 with the room of these tests in it, cut off on three sides. */
+  const bleed = { top: 9, right: 9, bottom: 9, left: 0 }
+  const leaf = { x: -40, y: -30, width: ROOM.width + 70, height: ROOM.height + 80, bleed }
+  const leaves = { recto: leaf, verso: leaf }
+  test('over the edge: a picture covers the leaf with all that is cut off, and nothing beside it', async () => {
+    const [layer] = await drawn('pictures', { pictures: ['wide'], fit: 'bleed', frame: 'line' }, { assets, leaves })
+    const [group] = pieceOn(layer!, 'body').items.flatMap(x => (x.kind === 'group' ? [x] : []))
+    const [x0, y0, x1, y1] = pathBox(group!.clip!)
+    expect([x0, y0]).toEqual([-40, -39])
+    expect([x1 - x0, y1 - y0]).toEqual([leaf.width + 9, leaf.height + 18])
+    const [image] = imagesIn(layer!)
+    expect(image!.x).toBeLessThanOrEqual(x0)
+    expect(image!.x + image!.width).toBeGreaterThanOrEqual(x1)
+    // A frame would be cut off with it.
+    expect(pathsOn(layer!).filter(p => p.stroke)).toEqual([])
+    expect(kindOf('pictures')!.bleeds!({ fit: 'bleed' })).toBe(true)
+    expect(kindOf('pictures')!.bleeds!({ fit: 'fill' })).toBe(false)
+  })
+  test('a drawing is printed cleaned once that is made as it is asked for, and as it is until then', async () => {
+    const how = { dark: 0.4, thicken: 1, specks: 30 }
+    const asked = { pictures: ['wide'], lines: 'clean', ...how }
+    const made = asset('wide-clean', 800, 400)
+    const cleaned = { ...made[1], made: cleanedKey('wide', how) }
+    const shown = async (params: object, all: Map<string, Asset>): Promise<string[]> =>
+      (await drawn('pictures', params, { assets: all })).flatMap(imagesIn).map(i => i.asset)
+    expect(await shown(asked, assets)).toEqual(['wide'])
+    const both = new Map([...assets, ['wide-clean', cleaned] as [string, Asset]])
+    expect(await shown(asked, both)).toEqual(['wide-clean'])
+    expect(await shown({ ...asked, thicken: 2 }, both)).toEqual(['wide'])
+    expect(await shown({ ...asked, lines: 'as' }, both)).toEqual(['wide'])
+  })
+  test('made elsewhere: once each or in turn; on the leaf a page of a PDF is laid on the trim, a picture over it', async () => {
+    const kind = kindOf('elsewhere')!
+    const pdf: [string, Asset] = [
+      'pdf',
+      { id: 'pdf', type: 'application/pdf', width: leaf.width * 10, height: leaf.height * 10 },
+    ]
+    const all = new Map([...assets, pdf])
+    expect(kind.pagesFor!({ pictures: ['pdf', 'wide'], turn: 'once' }, undefined)).toBe(2)
+    expect(kind.pagesFor!({ pictures: ['pdf', 'wide'], turn: 'again' }, undefined)).toBeUndefined()
+    const params = { pictures: ['pdf', 'wide'], turn: 'again' }
+    const pages = await drawn('elsewhere', params, { pages: 5, assets: all, leaves })
+    expect(pages.map(l => imagesIn(l)[0]!.asset)).toEqual(['pdf', 'wide', 'pdf', 'wide', 'pdf'])
+    const [cut, over] = pages.map(l => imagesIn(l)[0]!)
+    expect([cut!.x, cut!.y]).toEqual([expect.closeTo(-40, 3), expect.closeTo(-30, 3)])
+    expect([cut!.width, cut!.height]).toEqual([expect.closeTo(leaf.width, 3), expect.closeTo(leaf.height, 3)])
+    expect(over!.height).toBeCloseTo(leaf.height + 18, 3)
+    const [within] = await drawn('elsewhere', { ...params, stands: 'room' }, { assets: all, leaves })
+    const [image] = imagesIn(within!)
+    expect(Math.min(image!.x, image!.y)).toBeGreaterThanOrEqual(-0.01)
+    expect(image!.x + image!.width).toBeLessThanOrEqual(ROOM.width + 0.01)
+    expect(await drawn('elsewhere', { pictures: [] })).toHaveLength(1)
   })
 })
