@@ -1,5 +1,5 @@
-import { cleanedKey, type Cleaning, cleaningOf } from '@/core/activity'
-import { type Asset, hashOf, type PagePlan } from '@/core/book'
+import { type Cleaning, wordOf } from '@/core/activity'
+import { type Asset, hashOf } from '@/core/book'
 import { Fault } from '@/core/trade'
 import { press } from '@/workers/client'
 import { putBlobs } from './blobs'
@@ -8,34 +8,32 @@ import { db } from './db'
 import { fitting } from './room'
 import { guarded } from './trouble'
 
-/** Cleans the lines of a book's drawing; its original stays. What earlier cleanings left that no run asks for goes with it. Throws a Fault where it cannot be decoded. */
+/** Cleans the lines of a book's drawing: a picture of its own beside the original, which stays. Throws a Fault where it cannot be decoded. */
 export async function cleanDrawing(bookId: string, id: string, how: Cleaning): Promise<void> {
   const name = (await db.books.get(bookId))?.assets.find(a => a.id === id)?.name ?? 'a drawing'
   const cleaned = await press().cleanedDrawing(id, how)
   if (!cleaned) throw new Fault('picture', `“${name}” is damaged: it cannot be decoded.`)
   const { bytes, width, height } = cleaned
-  const asset: Asset = {
-    id: hashOf(bytes),
-    type: 'image/png',
-    width,
-    height,
-    name: `${name}, cleaned`,
-    made: cleanedKey(id, how),
-  }
+  const asset: Asset = { id: hashOf(bytes), type: 'image/png', width, height, name: `${name}, cleaned`, made: true }
   await fitting(`“${asset.name}”`, bytes.length, async () => {
     await guarded(() => putBlobs([[asset.id, bytes]]))
-    await commit(bookId, 'Clean the lines of drawings', r => ({
-      assets: [...r.assets.filter(a => a.id !== asset.id && isWanted(a, r.plan)), asset],
-    }))
+    await commit(bookId, 'Clean the lines of drawings', r => ({ assets: withCleaned(r.assets, { id, how, asset }) }))
   })
 }
 
-/** Whether something that was made from a picture is asked for by a run; what was brought in always is. */
-function isWanted({ made }: Asset, plan: PagePlan | undefined): boolean {
-  if (made === undefined) return true
-  return !!plan?.runs.some(
-    ({ kind, params }) =>
-      kind === 'pictures' &&
-      (params.pictures as string[]).some(id => made === cleanedKey(id, cleaningOf(params as Partial<Cleaning>))),
+/** A book's pictures with one that was made of another; what is there already, even the drawing itself, is left as it is. */
+export function withCleaned(
+  assets: readonly Asset[],
+  { id, how, asset }: { id: string; how: Cleaning; asset: Asset },
+): Asset[] {
+  const all = assets.some(a => a.id === asset.id) ? assets : [...assets, asset]
+  const word = wordOf(how)
+  return all.map(a =>
+    a.id === id
+      ? { ...a, cleaned: [...(a.cleaned ?? []).filter(c => c.how !== word), { how: word, id: asset.id }].slice(-MOST) }
+      : a,
   )
 }
+
+/** So many ways of cleaning a drawing are kept. */
+const MOST = 200

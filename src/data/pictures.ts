@@ -30,12 +30,17 @@ export async function bringInPicture(
   await fitting(`“${file.name}”`, bytes.length, async () => {
     await guarded(() => putBlobs([[asset.id, bytes]]))
     await commit(bookId, `Bring in picture ${file.name}`, r => ({
-      assets: r.assets.some(a => a.id === asset.id) ? r.assets : [...r.assets, asset],
+      assets: r.assets.some(a => a.id === asset.id)
+        ? r.assets.map(a => (a.id === asset.id ? offered(a) : a))
+        : [...r.assets, asset],
       ...also(r, asset),
     }))
   })
   return asset
 }
+
+/** A picture that the app had made is the author's own once it is brought in. */
+const offered = ({ made: _made, ...asset }: Asset): Asset => asset
 
 /**
  * Makes pictures that another book of the library has a book's own: text that was copied there names them. Gives those that no

@@ -33,7 +33,7 @@ export {
 export type { LogColumn } from './kinds/log'
 export { formOf, withForm } from './kinds/own'
 export { cleaningOf } from './kinds/pictures'
-export { cleanedKey, type Cleaning, cleanLines, uncleaned } from './kinds/pictures/cleaning'
+export { type Cleaning, cleanLines, uncleaned, wordOf } from './kinds/pictures/cleaning'
 export { dealtGroups, facesOf, type LaidPage, laidOut, plannedPages } from './laying'
 export { drawFolio, FOLIO_SIZE, lookOf, lookSchema, type PageLook, pageLooks } from './looks'
 export { kindOf, runKinds } from './registry'

@@ -239,16 +239,14 @@ class Kept<V> {
   }
 }
 
-/** What the book has of the pictures that a run shows, those among them that were made from one of these. */
+/** What the book has of the pictures that a run shows. */
 function picturesShown({ params }: Run, { assets }: Drawing): unknown[] {
   const ids = ['pictures', 'right', 'left'].flatMap(name => {
     const listed = params[name]
     if (!Array.isArray(listed)) return []
     return (listed as (string | DesignPiece)[]).map(p => (typeof p === 'string' ? p : String(p.params.picture ?? '')))
   })
-  if (!ids.length || !assets) return []
-  const made = [...assets.values()].filter(a => a.made && ids.some(id => id && a.made!.startsWith(id)))
-  return [...ids.map(id => assets.get(id) ?? null), ...made]
+  return ids.map(id => assets?.get(id) ?? null)
 }
 
 /** The folio of what answers a run, or of what a run answers, by which of it; `key`: all that it follows from. */

@@ -96,7 +96,8 @@ const assetSchema = () =>
     name: text(400),
     coloured: yesNo(),
     lacksFonts: yesNo(),
-    made: text(200),
+    made: yesNo(),
+    cleaned: optional(list(shape({ how: text(60).required(), id: text(64).required() }), 200)),
     damaged: yesNo(),
   })
 

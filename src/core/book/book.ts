@@ -69,8 +69,10 @@ export interface Asset {
   /** A page of a PDF that asks for colours, or prints with a font that is not in it. */
   coloured?: true
   lacksFonts?: true
-  /** It was made from another picture: of which, and how. */
-  made?: string
+  /** The app made it from another picture of the book: authors are not offered it. */
+  made?: true
+  /** Ids of what was made of it by cleaning its lines, and how each was. */
+  cleaned?: { how: string; id: string }[]
   /** It cannot be decoded: a marked box stands in its place until another is brought in. */
   damaged?: true
 }

@@ -11,17 +11,25 @@ export interface PageOfRun {
 const same = (a: Pick<HandPage, 'page' | 'of'>, b: Pick<HandPage, 'page' | 'of'> | undefined): boolean =>
   !!b && a.page === b.page && a.of === b.of
 
+/**
+ * The hand that lies on a page. A page may have been changed since it was asked for: then it is kept under the page's own place, though
+ * whoever changes it again does not know that yet.
+ */
+const liesOn = (run: Run, { page, of, kept }: PageOfRun): HandPage | undefined =>
+  run.hand?.find(h => same(h, kept)) ?? run.hand?.find(h => same(h, { page, of }))
+
 /** What was done to a page so far. */
-export const handOf = (run: Run, { page, of, kept }: PageOfRun): HandPage => ({
+export const handOf = (run: Run, at: PageOfRun): HandPage => ({
   pieces: [],
-  ...run.hand?.find(h => same(h, kept)),
-  page,
-  of,
+  ...liesOn(run, at),
+  page: at.page,
+  of: at.of,
 })
 
 /** A run whose page is changed by hand; a page that nothing is left of is as made. */
 export function changePage(run: Run, at: PageOfRun, next: (hand: HandPage) => HandPage): Pick<Run, 'hand'> {
-  const rest = run.hand?.filter(h => !same(h, at.kept)) ?? []
+  const lies = liesOn(run, at)
+  const rest = run.hand?.filter(h => h !== lies) ?? []
   const changed = next(handOf(run, at))
   const pieces = changed.pieces.filter(p => Object.keys(p).length > 1)
   const done = pieces.length || changed.added?.length || changed.order?.length
@@ -33,11 +41,27 @@ export const putBack = (run: Run, kept: Pick<HandPage, 'page' | 'of'>): Pick<Run
   hand: run.hand?.filter(h => !same(h, kept)) ?? [],
 })
 
-/** What waits, laid on a page that is there. */
-export const layOn = (run: Run, kept: Pick<HandPage, 'page' | 'of'>, at: PageOfRun): Pick<Run, 'hand'> => ({
-  hand:
-    run.hand?.filter(h => !same(h, at.kept)).map(h => (same(h, kept) ? { ...h, page: at.page, of: at.of } : h)) ?? [],
-})
+/** What waits, laid on a page that is there, over what was done to that already: where both changed a piece, what is laid on it holds. */
+export function layOn(run: Run, kept: Pick<HandPage, 'page' | 'of'>, at: PageOfRun): Pick<Run, 'hand'> {
+  const laid = run.hand?.find(h => same(h, kept))
+  if (!laid) return { hand: run.hand ?? [] }
+  const rest: Run = { ...run, hand: run.hand!.filter(h => h !== laid) }
+  return changePage(rest, at, there => {
+    const taken = new Set(laid.pieces.map(p => p.piece))
+    let added = there.added ?? []
+    // Names of pieces that both have are given anew.
+    for (const piece of laid.added ?? []) {
+      const id = added.some(a => a.id === piece.id) ? freshPieceId([...added, ...(laid.added ?? [])]) : piece.id
+      added = [...added, { ...piece, id }]
+    }
+    return {
+      ...there,
+      pieces: [...there.pieces.filter(p => !taken.has(p.piece)), ...laid.pieces],
+      ...((laid.order ?? there.order) && { order: laid.order ?? there.order! }),
+      ...(added.length && { added }),
+    }
+  })
+}
 
 /** Changes what was done to one piece that its page makes. What stands as made is not kept. */
 export function changePiece(hand: HandPage, piece: string, next: Changes<Omit<HandPiece, 'piece'>>): HandPage {

@@ -179,6 +179,52 @@ describe('what was changed by hand stays with what its page was made from', () =
     expect(textOf(layer!)).toContain('Nines 1')
     expect(textOf(layer!)).toContain('The last 2')
   })
+  test('changes that follow each other before the page was shown again are one hand, none is lost', () => {
+    const at = { page: 1, of: rows[1]! }
+    let r = prompts(rows)
+    for (const [piece, x] of [
+      ['heading', 4],
+      ['row', 5],
+      ['heading', 9],
+    ] as const)
+      r = { ...r, ...changePage(r, at, h => changePiece(h, piece, { x })) }
+    expect(r.hand).toEqual([
+      {
+        ...at,
+        pieces: [
+          { piece: 'row', x: 5 },
+          { piece: 'heading', x: 9 },
+        ],
+      },
+    ])
+    // It has followed its row, and is changed twice by somebody who knows its old place.
+    const moved = { page: 2, of: rows[1]!, kept: at }
+    for (const y of [1, 2]) r = { ...r, ...changePage(r, moved, h => changePiece(h, 'row', { y })) }
+    expect(r.hand).toHaveLength(1)
+    expect(r.hand![0]).toMatchObject({
+      page: 2,
+      pieces: [
+        { piece: 'heading', x: 9 },
+        { piece: 'row', x: 5, y: 2 },
+      ],
+    })
+  })
+  test('what waits is laid over what was done to a page already: both stay, pieces of both names too', () => {
+    const piece = (x: number): DesignPiece => ({ id: 'own1', kind: 'frame', x, y: 0, width: 1, height: 1, params: {} })
+    const wait = { page: 7, of: 'gone' }
+    let r = prompts(rows)
+    r = { ...r, ...changePage(r, wait, h => ({ ...changePiece(h, 'row', { x: 1 }), added: [piece(0.1)] })) }
+    const at = { page: 0, of: rows[0]! }
+    r = { ...r, ...changePage(r, at, h => ({ ...changePiece(h, 'heading', { x: 2 }), added: [piece(0.2)] })) }
+    const [laid, ...others] = layOn(r, wait, { ...at, kept: at }).hand!
+    expect(others).toEqual([])
+    expect(laid!.pieces.map(p => p.piece)).toEqual(['heading', 'row'])
+    expect(laid!.added!.map(p => [p.id, p.x])).toEqual([
+      ['own1', 0.2],
+      ['own2', 0.1],
+    ])
+    expect(layOn(r, { page: 99, of: '' }, at).hand).toEqual(r.hand)
+  })
   test('what is as made is not kept', () => {
     const at = { page: 0, of: '' }
     const once = byHand(run('lined'), 0, '', h => changePiece(h, 'heading', { x: 4, words: 'Ebb', was: 'Tides' }))

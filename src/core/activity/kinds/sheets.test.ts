@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { shelf } from '../../../../tests/support/core'
-import { cleanedKey } from './pictures/cleaning'
+import { wordOf } from './pictures/cleaning'
 import { pathsOn, pieceOn } from '../../../../tests/support/pathsOn'
 import { type WordOn, wordsOn } from '../../../../tests/support/wordsOn'
 import type { Asset, Run } from '../../book'
@@ -302,15 +302,20 @@ describe('pictures', () => {
   test('a drawing is printed cleaned once that is made as it is asked for, and as it is until then', async () => {
     const how = { dark: 0.4, thicken: 1, specks: 30 }
     const asked = { pictures: ['wide'], lines: 'clean', ...how }
-    const made = asset('wide-clean', 800, 400)
-    const cleaned = { ...made[1], made: cleanedKey('wide', how) }
+    const cleaned = asset('wide-clean', 800, 400)
+    const wide: [string, Asset] = [
+      'wide',
+      { ...assets.get('wide')!, cleaned: [{ how: wordOf(how), id: 'wide-clean' }] },
+    ]
     const shown = async (params: object, all: Map<string, Asset>): Promise<string[]> =>
       (await drawn('pictures', params, { assets: all })).flatMap(imagesIn).map(i => i.asset)
     expect(await shown(asked, assets)).toEqual(['wide'])
-    const both = new Map([...assets, ['wide-clean', cleaned] as [string, Asset]])
+    const both = new Map([...assets, wide, cleaned])
     expect(await shown(asked, both)).toEqual(['wide-clean'])
     expect(await shown({ ...asked, thicken: 2 }, both)).toEqual(['wide'])
     expect(await shown({ ...asked, lines: 'as' }, both)).toEqual(['wide'])
+    // What was made is gone: the drawing itself is printed.
+    expect(await shown(asked, new Map([...assets, wide]))).toEqual(['wide'])
   })
   test('made elsewhere: once each or in turn; on the leaf a page of a PDF is laid on the trim, a picture over it', async () => {
     const kind = kindOf('elsewhere')!

@@ -119,16 +119,18 @@ export function DesignSentence({
         .
       </p>
       <PieceWays inHand={inHand} piece={name} onLeave={onLeave}>
-        <Button
-          size="small"
-          type="link"
-          onClick={() => {
-            void inHand.remove(name)
-            onLeave()
-          }}
-        >
-          Take it away
-        </Button>
+        {!piece.locked && (
+          <Button
+            size="small"
+            type="link"
+            onClick={() => {
+              void inHand.remove(name)
+              onLeave()
+            }}
+          >
+            Take it away
+          </Button>
+        )}
       </PieceWays>
     </section>
   )

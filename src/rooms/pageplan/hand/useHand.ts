@@ -102,9 +102,13 @@ function inHand(run: Run, page: PlannedPage, change: ChangeRun): InHand {
         merge,
       ),
     place: async (kind, home) => {
-      const piece = newPiece(kind, freshPieceId(pieces))
-      const done = await changeAll(home, `Place ${designOf(kind)!.name.toLowerCase()}`, all => [...all, piece])
-      return done ? (home === 'form' ? inForm(piece.id) : piece.id) : undefined
+      let id = ''
+      const done = await changeAll(home, `Place ${designOf(kind)!.name.toLowerCase()}`, all => {
+        // What was placed a moment ago may not be shown yet.
+        id = freshPieceId([...pieces, ...all])
+        return [...all, newPiece(kind, id)]
+      })
+      return done ? (home === 'form' ? inForm(id) : id) : undefined
     },
     changePlaced: (name, label, next, merge) => {
       const { piece, home } = placedAt(name)!

@@ -54,6 +54,7 @@ export function useHolding(bookId: string, plan: PagePlan, pages: PlannedPage[])
     const was = inHand.page.pieces.find(p => p.piece === piece)
     if (e.key === 'Escape') hold({ index })
     else if (isCommand(e) || !was) return
+    else if (inHand.isLocked(piece)) return
     else if (e.key === 'Delete' || e.key === 'Backspace') void inHand.remove(piece).then(() => hold({ index }))
     else if (ARROWS[e.key]) {
       const [dx, dy] = ARROWS[e.key]!

@@ -2,7 +2,8 @@ import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { cases } from '../../../../../tests/support/deep'
 import type { Run } from '../../../book'
-import { cleanedKey, cleanLines, plainCleaning, uncleaned } from './cleaning'
+import type { Asset } from '../../../book'
+import { cleanLines, plainCleaning, uncleaned, wordOf } from './cleaning'
 
 /** A white sheet as wide as a print of 432 points, a pixel a point, with ink where it is said. */
 function sheet(height: number, tone: (x: number, y: number) => number) {
@@ -70,10 +71,10 @@ describe('lines of a drawing', () => {
       seed: 1,
       params: { pictures: ['a', 'b', 'a', 'p'], lines: 'clean' },
     }
-    const asset = (id: string, more: object = {}) => ({ id, type: 'image/png', ...more })
+    const asset = (id: string, more: Partial<Asset> = {}) => ({ id, type: 'image/png' as const, ...more })
     const assets = [asset('a'), asset('b'), asset('p', { type: 'application/pdf' })]
     expect(uncleaned(run, plainCleaning, assets)).toEqual(['a', 'b'])
-    const done = [...assets, asset('x', { made: cleanedKey('a', plainCleaning) })]
+    const done = [asset('a', { cleaned: [{ how: wordOf(plainCleaning), id: 'x' }] }), ...assets.slice(1)]
     expect(uncleaned(run, plainCleaning, done)).toEqual(['b'])
     expect(uncleaned(run, { ...plainCleaning, thicken: 1 }, done)).toEqual(['a', 'b'])
     expect(uncleaned({ ...run, params: { ...run.params, lines: 'as' } }, plainCleaning, assets)).toEqual([])

@@ -1,4 +1,4 @@
-import type { Run } from '../../../book'
+import type { Asset, Run } from '../../../book'
 
 /** How lines of a drawing are cleaned for colouring. */
 export interface Cleaning {
@@ -12,9 +12,12 @@ export interface Cleaning {
 
 export const plainCleaning: Cleaning = { dark: 0.5, thicken: 0, specks: 60 }
 
-/** What a cleaned picture is known by: of which picture, and how. */
-export const cleanedKey = (picture: string, { dark, thicken, specks }: Cleaning): string =>
-  `${picture} cleaned ${dark}/${thicken}/${specks}`
+/** How a picture was cleaned, in a word that is kept. */
+export const wordOf = ({ dark, thicken, specks }: Cleaning): string => `${dark}/${thicken}/${specks}`
+
+/** What was made of a picture by cleaning it so; undefined where it is still to be. */
+export const cleanedFrom = (picture: Pick<Asset, 'cleaned'> | undefined, how: Cleaning): string | undefined =>
+  picture?.cleaned?.find(c => c.how === wordOf(how))?.id
 
 /** Pixels, four bytes each. */
 export interface CleanPixels {
@@ -151,10 +154,10 @@ function along(
 export function uncleaned(
   { kind, params }: Run,
   how: Cleaning,
-  assets: readonly { id: string; type: string; made?: string }[],
+  assets: readonly Pick<Asset, 'id' | 'type' | 'cleaned'>[],
 ): string[] {
   if (kind !== 'pictures' || params.lines !== 'clean') return []
-  const made = new Set(assets.map(a => a.made))
-  const drawings = new Set(assets.filter(a => a.type !== 'application/pdf').map(a => a.id))
-  return [...new Set(params.pictures as string[])].filter(id => drawings.has(id) && !made.has(cleanedKey(id, how)))
+  const open = assets.filter(a => a.type !== 'application/pdf' && !cleanedFrom(a, how))
+  const ids = new Set(open.map(a => a.id))
+  return [...new Set(params.pictures as string[])].filter(id => ids.has(id))
 }

@@ -1,7 +1,7 @@
 import { fields } from '../../../trade'
 import type { Asset } from '../../../book'
 import { aKind } from '../../kind'
-import { cleanedKey, type Cleaning, plainCleaning } from './cleaning'
+import { cleanedFrom, type Cleaning, plainCleaning } from './cleaning'
 import { rounded } from '../../looks/frame'
 import { overEdge, placePicture } from '../../placePicture'
 import { toneControl, toneField } from '../../ruling'
@@ -115,9 +115,9 @@ function shownOf(
 ): string | undefined {
   const id = params.pictures[index]
   if (id === undefined || params.lines !== 'clean') return id
-  const key = cleanedKey(id, cleaningOf(params))
-  for (const asset of assets?.values() ?? []) if (asset.made === key) return asset.id
-  return id
+  const cleaned = cleanedFrom(assets?.get(id), cleaningOf(params))
+  // What was made may be gone: the drawing itself is printed then.
+  return cleaned !== undefined && assets?.has(cleaned) ? cleaned : id
 }
 
 export const cleaningOf = ({ dark, thicken, specks }: Partial<Cleaning>): Cleaning => ({
