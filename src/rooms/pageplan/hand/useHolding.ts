@@ -51,18 +51,18 @@ export function useHolding(bookId: string, plan: PagePlan, pages: PlannedPage[])
   useKeys(e => {
     if (held?.piece === undefined || !inHand || isTyping(e) || e.defaultPrevented) return
     const { index, piece } = held
-    const was = inHand.page.pieces.find(p => p.piece === piece)
+    // Keys say how far and how much: a piece that was placed a moment ago need not be drawn yet.
+    const was = { piece, x: 0, y: 0, width: 1, height: 1 }
     if (e.key === 'Escape') hold({ index })
-    else if (isCommand(e) || !was) return
-    else if (inHand.isLocked(piece)) return
+    else if (isCommand(e) || inHand.isLocked(piece)) return
     else if (e.key === 'Delete' || e.key === 'Backspace') void inHand.remove(piece).then(() => hold({ index }))
     else if (ARROWS[e.key]) {
       const [dx, dy] = ARROWS[e.key]!
       const far = e.shiftKey ? LEAP : STEP
-      reshape({ index, piece }, was, { ...was, x: was.x + dx * far, y: was.y + dy * far })
+      reshape({ index, piece }, was, { ...was, x: dx * far, y: dy * far })
     } else if (e.key === '+' || e.key === '-' || e.key === '−') {
       const by = e.key === '+' ? GROWS : 1 / GROWS
-      reshape({ index, piece }, was, { ...was, width: was.width * by, height: was.height * by })
+      reshape({ index, piece }, was, { ...was, width: by, height: by })
     } else return
     e.preventDefault()
   }, true)
