@@ -18,42 +18,50 @@ export const withBleed = ({ width, height, bleed }: PageMarks): Part => ({
 
 /** A screen's notion of paper. */
 const PAPER = '#fffefb'
-const PAPER_RGB = [0xff, 0xfe, 0xfb] as const
-/** A page to be shown small is drawn so many times larger, what is fine made darker by a gain, and then made small: as it is it would fade away. */
+/** A page to be shown tiny is drawn so many times larger, what is fine made darker by a gain, and then made small: as it is it would fade away. */
 const LARGER = 4
-/** The gain of pages no larger than a thumb. */
+/** The gain of pages no larger than a thumb, and the least at which a page is drawn larger first: below it letters stay letters. */
 export const TINY_GAIN = 7
+const TINY = 2
 
-/** A page painted so small that its hairlines would be lost, with a gain that keeps them to be seen. */
+/**
+ * A page painted so small that its hairlines would be lost, with a gain that keeps them to be seen: what is a little darker than paper
+ * becomes so many times darker. Paper and black stay as they are.
+ */
 export function drawSmall(
   page: PageMarks,
   scale: number,
   pictures: Pictures,
   { part, gain }: { part?: Part | undefined; gain: number },
 ): OffscreenCanvas {
-  const large = draw(page, scale * LARGER, pictures, part)
-  const ctx = large.getContext('2d')!
-  const image = ctx.getImageData(0, 0, large.width, large.height)
-  // How much lighter the darkest of a pixel's colours is made: all three alike, so that greys stay grey.
-  const shares = PAPER_RGB.map(paper =>
-    Float32Array.from({ length: 256 }, (_, v) => gained(v, paper, gain) / Math.max(1, v)),
-  )
-  const { data } = image
-  for (let i = 0; i < data.length; i += 4) {
-    const share = Math.min(shares[0]![data[i]!]!, shares[1]![data[i + 1]!]!, shares[2]![data[i + 2]!]!)
-    for (let c = 0; c < 3; c++) data[i + c] = data[i + c]! * share
+  const larger = gain < TINY ? 1 : LARGER
+  const large = draw(page, scale * larger, pictures, part, '#fff')
+  const dark = large.getContext('2d')!
+  dark.setTransform(1, 0, 0, 1, 0, 0)
+  dark.globalCompositeOperation = 'multiply'
+  for (const share of gains(gain)) {
+    dark.globalAlpha = share
+    dark.drawImage(large, 0, 0)
   }
-  ctx.putImageData(image, 0, 0)
-  const small = new OffscreenCanvas(Math.ceil(large.width / LARGER), Math.ceil(large.height / LARGER))
+  const small = new OffscreenCanvas(Math.ceil(large.width / larger), Math.ceil(large.height / larger))
   const to = small.getContext('2d')!
+  to.fillStyle = PAPER
+  to.fillRect(0, 0, small.width, small.height)
+  to.globalCompositeOperation = 'multiply'
   to.imageSmoothingQuality = 'high'
   to.drawImage(large, 0, 0, small.width, small.height)
   return small
 }
 
-/** Paper and black stay as they are; what is a little darker than paper becomes more so. */
-export const gained = (value: number, paper: number, gain: number): number =>
-  Math.round(paper * Math.min(1, value / paper) ** gain)
+/**
+ * With what opacities a picture is laid over itself, multiplied, for a gain: each time v becomes v (1 − a) + a v², which makes what is
+ * nearly white (1 + a) times darker.
+ */
+export function gains(gain: number): number[] {
+  const shares: number[] = []
+  for (let left = gain; left > 1; left /= 2) shares.push(Math.min(1, left - 1))
+  return shares
+}
 
 /** A page, or a part of it, painted at `scale` pixels a point. `paper` is a screen's notion of cream, unless said otherwise. */
 export function draw(

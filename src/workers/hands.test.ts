@@ -5,8 +5,10 @@ import { changePage, changePiece } from '@/core/activity'
 import type { Book, Edition, Run } from '@/core/book'
 import { shippedProfiles } from '@/core/outlets'
 import { hands } from './answers/hands'
-import { type BookUpdate, closeBook, openBook } from './openBooks'
+import { bookOf, type BookUpdate, closeBook, openBook } from './openBooks'
 import { setOutlets } from './outlets'
+import { chainOf } from './chains'
+import { firstLook, shown } from './firstLook'
 
 /** What the room asks the press about single pages of runs: from a book at the press, as the room has it there. */
 setOutlets(shippedProfiles)
@@ -111,5 +113,57 @@ describe('a page of a run at the press', () => {
     const params = { forms: 'one', right: [piece], left: [], rows: { bank: '', text: '' } }
     await opened({ id: 'r1', kind: 'own', pages: 2, seed: 1, params })
     expect((await spread(1)).map(p => p.pieces.map(x => x.piece))).toEqual([['body/own1']])
+  })
+})
+
+describe('a changed run at the press', () => {
+  const sudoku = (more: Partial<Run> = {}): Run => ({
+    id: 'r1',
+    kind: 'sudoku',
+    pages: 12,
+    seed: 5,
+    each: 2,
+    heading: { words: 'Sudoku', from: 1 },
+    params: { size: '4', band: 'gentle' },
+    ...more,
+  })
+  const answers: Run = { id: 'r2', kind: 'answers', pages: 6, seed: 1, params: { of: 'r1', count: '4' } }
+  const interior = () => chainOf('test', 'paperback').get('interior')
+  async function lookedAt(...runs: Run[]): Promise<void> {
+    await opened(...runs)
+    shown('test', 'paperback', { interior: await interior(), plan: bookOf('test').book.plan })
+  }
+  beforeEach(() => {
+    closeBook('test')
+    turn = 0
+  })
+
+  test('is seen on the open spread first, drawn as it stays', async () => {
+    await lookedAt(sudoku(), answers)
+    const changed = sudoku({ params: { size: '6', band: 'gentle' }, heading: { words: 'Six', from: 3 } })
+    await opened(changed, answers)
+    const seen = await firstLook('test', 'paperback', [5, 6])
+    expect(chainOf('test', 'paperback').runs('interior')).toBe(1)
+    const whole = await interior()
+    expect(seen.map(s => s.page)).toEqual([5, 6])
+    for (const { page, marks } of seen) expect(marks).toEqual(whole.pages[page])
+  })
+  test('nothing is seen early of pages that it does not concern, or that there are none of any more', async () => {
+    await lookedAt(sudoku(), answers)
+    await opened(sudoku(), { ...answers, heading: { words: 'Solved' } })
+    expect(await firstLook('test', 'paperback', [5, 6])).toEqual([])
+    expect(await firstLook('test', 'paperback', [12])).toHaveLength(1)
+    await opened(sudoku({ pages: 2 }), answers)
+    expect((await firstLook('test', 'paperback', [11])).map(s => s.page)).toEqual([])
+  })
+  test('a look or a margin of the whole plan is seen on every page', async () => {
+    await lookedAt(sudoku(), answers)
+    const plan = { ...bookOf('test').book.plan!, look: 'guildhall' }
+    const { sections: _none, ...head } = { ...bookOf('test').book, plan }
+    await openBook({ head, order: [], sections: [], after: turn, turn: ++turn })
+    const seen = await firstLook('test', 'paperback', [1, 2])
+    const whole = await interior()
+    for (const { page, marks } of seen) expect(marks).toEqual(whole.pages[page])
+    expect(seen).toHaveLength(2)
   })
 })

@@ -156,7 +156,8 @@ describe('styles at the press', () => {
   beforeEach(openAnew)
 
   test('a changed style is seen on the open page first as it will stand in the book', async () => {
-    const before = shown('test', 'paperback', await interiorOf())
+    const before = await interiorOf()
+    shown('test', 'paperback', { interior: before, plan: undefined })
     const page = before.starts.get('s2')! + 2
     expect(await firstLook('test', 'paperback', [page])).toEqual([])
     await send({ ...book, editions: [{ ...edition, styleChanges: { 'text.size': 12, 'text.leading': 15 } }] })

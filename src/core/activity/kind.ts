@@ -75,6 +75,8 @@ export interface Making<P> {
   language: string
   /** How many things it is for: a page each, or several a page. */
   count: number
+  /** Which of them are wanted, from 0, where its kind makes each by itself and not all are. */
+  only?: readonly number[] | undefined
   /** The run that it refers to and what was made for it, where its kind refers to one and it is there. */
   other?: MadeRun | undefined
   /** What runs of the same kind before it in the book have: it makes no twins of these. */
@@ -113,6 +115,8 @@ export interface RunKind<P extends object = object, M = unknown> {
   controls: { [K in keyof P & string]: Control }
   /** All its pages look alike: one is drawn for all of them. */
   alike: boolean
+  /** What its pages show is an array of things made each by itself: some can be made without the others. */
+  singly?: boolean
   /** It prints nothing, not even a folio. */
   bare?: boolean
   /** A left page is drawn otherwise than a right one. */

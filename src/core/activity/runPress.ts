@@ -31,6 +31,8 @@ export interface Drawing {
   folios?: ReadonlyMap<string, readonly string[]> | undefined
   /** The book's pictures by id. */
   assets?: ReadonlyMap<string, Asset> | undefined
+  /** Printed pages of the run that are looked at, from 0, where not all are: the others are left out. */
+  only?: ReadonlySet<number> | undefined
   ticker?: Ticker | undefined
 }
 
@@ -48,7 +50,7 @@ export class RunPress {
 
   constructor(private readonly shelf: FontShelf) {}
 
-  /** Layers of all pages of a run, in order; the same object where pages look alike. Throws a Fault where nothing knows its kind. */
+  /** Layers of all pages of a run, or of those that are looked at, by index; the same object where pages look alike. Throws a Fault where nothing knows its kind. */
   async layersOf(run: Run, drawing: Drawing): Promise<Layer[]> {
     const kind = knownKind(run)
     return this.kept(run, drawing, { back: false }, (made, index, on) => drawPage(kind, run, made, index, on))
@@ -74,7 +76,7 @@ export class RunPress {
     { back }: { back: boolean },
     draw: (made: unknown, index: number, on: PageOn) => Promise<Layer>,
   ): Promise<Layer[]> {
-    const { runs, room, language, sides, ticker } = drawing
+    const { runs, room, language, sides, only, ticker } = drawing
     const kind = knownKind(run)
     const look = lookOf(drawing.look)
     const print = drawing.large ? LARGE_PRINT : 1
@@ -83,7 +85,8 @@ export class RunPress {
     const shown = picturesShown(run, drawing)
     const alike = kind.alike && headedAlike(run) && !back
     const sided = kind.sided || look.head.at === 'outside' || look.head.number === 'disc'
-    const made = await this.madeFor(run, drawing)
+    const some = only && kind.singly && !this.made.has(this.madeKey(run, drawing)) ? thingsOn(run, only) : undefined
+    const made = await this.madeFor(run, drawing, some)
     const { on: hands } = back ? NO_HANDS : await handsOn(run, kind, made)
     // Where pages are alike, how many there are changes none of them.
     const key = JSON.stringify([
@@ -98,10 +101,13 @@ export class RunPress {
       referred(run, runs),
       folioOf?.key,
       shown,
+      // What is made without the others may be twins of them: it is never taken for what is made with them.
+      some,
     ])
     const drawn = this.drawn.get(key) ?? this.drawn.set(key, new Map<string, Layer>())
     const layers: Layer[] = []
     for (let i = 0; i < pages; i++) {
+      if (only && !only.has(i)) continue
       const side = back ? 'verso' : (sides?.[i] ?? (run.backs || i % 2 === 0 ? 'recto' : 'verso'))
       const hand = hands.get(i)
       const page = hand ? handKey(hand, i, side, drawing) : `${alike ? 0 : i}${sided ? side : ''}`
@@ -122,7 +128,7 @@ export class RunPress {
         })
         drawn.set(page, layer)
       }
-      layers.push(layer)
+      layers[i] = layer
     }
     return layers
   }
@@ -144,11 +150,11 @@ export class RunPress {
   }
 
   /** What a run's pages show, made once as long as nothing that it is made of changes. */
-  private async madeFor(run: Run, of: MadeOf): Promise<unknown> {
+  private async madeFor(run: Run, of: MadeOf, only?: readonly number[]): Promise<unknown> {
     const kind = knownKind(run)
     const { params, seed } = run
     const { runs, language, ticker } = of
-    const key = JSON.stringify([sourceOf(run, runs), referred(run, runs), language])
+    const key = this.madeKey(run, of, only)
     if (this.made.has(key)) return this.made.get(key)
     const other = referred(run, runs)
     const from: MadeRun | undefined = other && {
@@ -161,13 +167,17 @@ export class RunPress {
     try {
       return this.made.set(
         key,
-        await kind.make({ params, seed, language, count: askedOf(run), other: from, avoid, ticker }),
+        await kind.make({ params, seed, language, count: askedOf(run), only, other: from, avoid, ticker }),
       )
     } catch (e) {
       // What is wrong with values is wrong with those of this run.
       if (e instanceof Fault && e.place === undefined) throw new Fault(e.code, e.message, run.id, e.remedy)
       throw e
     }
+  }
+
+  private madeKey(run: Run, { runs, language }: MadeOf, only?: readonly number[]): string {
+    return JSON.stringify([sourceOf(run, runs), referred(run, runs), language, only])
   }
 
   private async twinsBefore(run: Run, of: MadeOf): Promise<ReadonlySet<string>> {
@@ -206,6 +216,10 @@ export class RunPress {
     }
   }
 }
+
+/** What some pages of a run show, from 0. */
+const thingsOn = ({ each = 1 }: Run, pages: ReadonlySet<number>): number[] =>
+  [...pages].sort((a, b) => a - b).flatMap(page => Array.from({ length: each }, (_, i) => page * each + i))
 
 const NO_HANDS: Hands = { on: new Map(), waiting: [] }
 

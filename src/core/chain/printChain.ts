@@ -3,6 +3,7 @@ import type { Edition } from '../book'
 import { check, type Finding } from '../check'
 import { type Cover, type CoverGround, drawCover, type Flat, flatFor, groundPage, sheetSize } from '../cover'
 import { frontHeight, frontPicture, type PaintedPage, printSnapshot, type Worked, workedPrint } from '../delivery'
+import type { PageMarks } from '../marks'
 import { type ListingSnapshot, printMoney, type PrintMoney } from '../outlets'
 import {
   filledUp,
@@ -85,6 +86,7 @@ type SettingOf = Pick<PrintInputs, 'text' | 'style' | 'profile' | 'spec' | 'isbn
 async function setInterior(
   { text, style, profile, spec, isbn, exceptions, others }: SettingOf,
   { setter, runs, shelf, ticker }: Required<Pick<Tools, 'setter' | 'runs' | 'shelf' | 'ticker'>>,
+  only?: ReadonlySet<number>,
 ): Promise<Interior> {
   const trim = parseTrim(spec.trim)
   if (!trim) throw new Fault('no-trim', `“${spec.trim}” is no trim.`)
@@ -109,9 +111,39 @@ async function setInterior(
     safeWithBleed: strictest('safeWithBleed'),
     runs,
     shelf,
+    only,
     ticker,
   })
   return filledUp(planned, multipleOf(profile))
+}
+
+const settingOf = async (get: <K extends keyof PrintChain>(key: K) => Promise<PrintChain[K]>): Promise<SettingOf> => ({
+  text: await get('text'),
+  style: await get('style'),
+  profile: await get('profile'),
+  spec: await get('spec'),
+  isbn: await get('isbn'),
+  exceptions: await get('exceptions'),
+  others: await get('others'),
+})
+
+/**
+ * Some planned pages as they will be, before the others are made: what shows nothing is left out, and all where the book has no plan.
+ * Twins of pages that are not made are not looked for.
+ */
+export async function plannedLook(
+  chain: Graph<PrintChain>,
+  { setter, runs, shelf }: Tools,
+  pages: readonly number[],
+): Promise<{ page: number; marks: PageMarks }[]> {
+  const setting = await settingOf(key => chain.get(key))
+  if (!setting.text.plan) return []
+  const quiet: Ticker = () => undefined
+  const interior = await setInterior(setting, { setter, runs, shelf, ticker: quiet }, new Set(pages))
+  return pages.flatMap(page => {
+    const marks = interior.planned.has(page) ? interior.pages[page] : undefined
+    return marks?.layers.length ? [{ page, marks }] : []
+  })
 }
 
 const findingsOf: Derive<PrintChain, 'findings'> = async get =>
@@ -155,16 +187,7 @@ export function printChain(
         await ticker?.(p)
         if (!wanted()) throw new Cancelled()
       }
-      const asked: SettingOf = {
-        text: await get('text'),
-        style: await get('style'),
-        profile: await get('profile'),
-        spec: await get('spec'),
-        isbn: await get('isbn'),
-        exceptions: await get('exceptions'),
-        others: await get('others'),
-      }
-      return setInterior(asked, { setter, runs, shelf, ticker: still })
+      return setInterior(await settingOf(get), { setter, runs, shelf, ticker: still })
     },
     pages: async get => {
       const { pageMultiple } = bindingRules(await get('profile'), (await get('spec')).binding)

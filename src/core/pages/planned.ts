@@ -38,6 +38,8 @@ export interface PlanSetting {
   safeWithBleed: number
   runs: RunPress
   shelf: FontShelf
+  /** Pages that are looked at, by index, where not all are: the other planned ones are left empty. */
+  only?: ReadonlySet<number> | undefined
   ticker?: Ticker
 }
 
@@ -50,7 +52,7 @@ export async function withPlan(
   interior: Interior,
   { data: { language }, assets }: Pick<Book, 'data' | 'assets'>,
   plan: PagePlan,
-  { inside, safe, safeWithBleed, runs, shelf, ticker }: PlanSetting,
+  { inside, safe, safeWithBleed, runs, shelf, only, ticker }: PlanSetting,
 ): Promise<Interior> {
   const { width, height } = interior.spec
   const bleeds = plan.runs.some(overEdge) || interior.pages.some(p => anyEdge(p.bleed))
@@ -70,7 +72,8 @@ export async function withPlan(
   const planned = new Map<number, PlannedAt>()
   const runStarts = new Map<string, number>()
   const add = (on?: OnLeaf): void => {
-    pages.push(plannedLeaf(leaf, pages.length, folioAt(interior, pages.length), { ...on, grounds }))
+    const shown = !only || only.has(pages.length) ? on : undefined
+    pages.push(plannedLeaf(leaf, pages.length, folioAt(interior, pages.length), { ...shown, grounds }))
   }
   const laid = layInserts(interior, plan)
   const drawing = {
@@ -93,7 +96,7 @@ export async function withPlan(
   for (const { at, pages: placed } of laid) {
     takeTo(at)
     const begins = pages.length
-    const drawn = await drawRuns(placed, begins, { press: runs, drawing: { ...drawing, folios } })
+    const drawn = await drawRuns({ placed, begins, only }, runs, { ...drawing, folios })
     unmade.push(...drawn.unmade)
     twins.push(...drawn.twins)
     byHand.push(...drawn.byHand)
@@ -105,7 +108,7 @@ export async function withPlan(
     }
   }
   takeTo(interior.pages.length)
-  runs.turn()
+  if (!only) runs.turn()
   const moved = (page: number): number => page + interior.inserts.reduce((n, i) => n + (i.at <= page ? i.pages : 0), 0)
   const starts = [...[...interior.starts].map(([id, page]) => [id, moved(page)] as const), ...runStarts]
   return {
@@ -131,21 +134,24 @@ interface DrawnRuns {
   byHand: HandOnRun[]
 }
 
-/** Draws the runs of an insert whose first page is that of index `begins`. */
+/** Draws the runs of an insert whose first page is that of index `begins`; those alone that stand on pages looked at. */
 async function drawRuns(
-  placed: readonly LaidPage[],
-  begins: number,
-  { press, drawing }: { press: RunPress; drawing: Drawing },
+  { placed, begins, only }: { placed: readonly LaidPage[]; begins: number; only: ReadonlySet<number> | undefined },
+  press: RunPress,
+  drawing: Drawing,
 ): Promise<DrawnRuns> {
   const all: DrawnRuns = { layers: new Map(), starts: new Map(), unmade: [], twins: [], byHand: [] }
   for (const [i, { run }] of placed.entries()) {
     if (!run || all.starts.has(`run:${run.id}`)) continue
     all.starts.set(`run:${run.id}`, begins + i)
     const sides = placed.flatMap((p, at) => (p.run === run && !p.back ? [sideAt(begins + at)] : []))
-    const on = { ...drawing, sides }
+    const looked = only && placed.flatMap((p, at) => (p.run === run && only.has(begins + at) ? [p.index!] : []))
+    if (looked && !looked.length) continue
+    const on = { ...drawing, sides, only: looked && new Set(looked) }
     try {
       const fronts = await press.layersOf(run, on)
       all.layers.set(run.id, { fronts, backs: run.backs?.answers ? await press.backsOf(run, on) : [] })
+      if (only) continue
       all.byHand.push({ run: run.id, ...(await press.handsOf(run, drawing)) })
       all.twins.push({ run: run.id, names: await press.twinsOf(run, drawing) })
     } catch (e) {

@@ -8,6 +8,8 @@ const TRIES = 3000
 export interface Making {
   seed: number
   count: number
+  /** Which of them are wanted, from 0, where not all are: the others are left out, and twins of them are not looked for. */
+  only?: readonly number[] | undefined
   /** Twins of these are not made: puzzles of the author's other books. */
   avoid?: ReadonlySet<string> | undefined
   ticker?: Ticker | undefined
@@ -20,7 +22,7 @@ export interface Making {
 export async function makePuzzles(
   kind: PuzzleKind,
   params: object,
-  { seed, count, avoid, ticker }: Making,
+  { seed, count, only, avoid, ticker }: Making,
 ): Promise<Made[]> {
   // A maker trusts its values: what is no size at all could keep it for ever.
   if (!kind.schema().isValidSync(params))
@@ -28,7 +30,7 @@ export async function makePuzzles(
   const work = await kind.work()
   const made: Made[] = []
   const seen = new Set<string>()
-  for (let i = 0; i < count; i++) {
+  for (const i of only ?? Array.from({ length: count }, (_, n) => n)) {
     let next: Made | undefined
     for (let attempt = 0; attempt < TRIES && !next; attempt++) {
       await ticker?.({ stage: `Making ${kind.name.toLowerCase()} puzzles`, done: i, of: count })
@@ -46,7 +48,7 @@ export async function makePuzzles(
         }: ask for fewer, or choose other values.`,
       )
     seen.add(next.twin)
-    made.push(next)
+    made[i] = next
   }
   return made
 }

@@ -3,12 +3,12 @@ import { BookTop, NoBook } from '@/parts/BookTop'
 import { useOpenBook } from '@/parts/openBook'
 import { Sill, sillOf } from '@/parts/Sill'
 import { useCommit } from '@/parts/useCommit'
+import { useEarlyLook } from '@/parts/useEarlyLook'
 import { readStyle, styleById } from '@/core/pages'
 import { changeStyle } from './changeStyle'
 import { Pages } from './Pages'
 import { valueNames } from './notes'
 import { Unset } from './Unset'
-import { useEarlyLook } from './useEarlyLook'
 import './interior.css'
 
 /** The interior: the open spread true to the press, the style as notes in its margins, all spreads below. */

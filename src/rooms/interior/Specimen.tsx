@@ -23,7 +23,7 @@ interface SpecimenProps extends Omit<SpreadView, 'scale'> {
   /** Says the scale at which the spread fits. */
   onFit: (scale: number) => void
   /** Pages looked at, and their pixels a point; 0 where they are seen in part. */
-  onLook: (pages: number[], scale: number) => void
+  onLook: (looked: { pages: number[]; scale: number } | undefined) => void
   onChange: (path: string, value: number | boolean | string) => void
   onGo: (page: number) => void
 }
@@ -52,7 +52,7 @@ export function Specimen(props: SpecimenProps) {
     partInView(leaves, scale, ratio, { ...view, x: view.x - i * leaves.width * scale }),
   )
   const whole = parts.every(p => p && p.width === leaves.width && p.height === leaves.height)
-  const look = useLatest(() => props.onLook(shownPages, whole ? scale * ratio : 0))
+  const look = useLatest(() => props.onLook(whole && scale ? { pages: shownPages, scale: scale * ratio } : undefined))
   useEffect(() => look(), [look, left, single, scale, whole])
   const noted = { bookId, editionId, leaves, assets, fonts, onChange }
   return (

@@ -7,6 +7,7 @@ import type { Asset, PagePlan, Section } from '@/core/book'
 import { BookTop, NoBook } from '@/parts/BookTop'
 import { Sill, sillOf } from '@/parts/Sill'
 import { type OpenBook, useOpenBook } from '@/parts/openBook'
+import { useEarlyLook } from '@/parts/useEarlyLook'
 import { WriterOnly } from '@/parts/WriterOnly'
 import { Adding } from './Adding'
 import { Flatplan } from './Flatplan'
@@ -22,7 +23,8 @@ import './pageplan.css'
 
 /** The page plan: a balance of all pages beside the whole book as a flatplan; a run that is opened as a specimen, said in sentences. */
 export function PagePlanRoom({ bookId }: { bookId: string }) {
-  const view = useOpenBook(bookId, { leaves: true, print: true })
+  const look = useEarlyLook(bookId)
+  const view = useOpenBook(bookId, { leaves: true, print: true, first: look.first })
   const { book, leaves, figures } = view
   const [chosen, setChosen] = useState<string>()
   const [at, setAt] = useState<number>()
@@ -71,7 +73,7 @@ export function PagePlanRoom({ bookId }: { bookId: string }) {
                 />
               ) : (
                 <Shown
-                  {...{ bookId, view, plan, starts, chosen, at }}
+                  {...{ bookId, view, look, plan, starts, chosen, at }}
                   assets={book.assets}
                   sections={book.sections}
                   onChoose={choose}
@@ -93,6 +95,7 @@ export function PagePlanRoom({ bookId }: { bookId: string }) {
 interface ShownProps {
   bookId: string
   view: OpenBook
+  look: ReturnType<typeof useEarlyLook>
   plan: PagePlan
   assets: Asset[]
   sections: Section[]
@@ -103,7 +106,7 @@ interface ShownProps {
 }
 
 /** The flatplan, or the run that is opened. */
-function Shown({ bookId, view, plan, assets, sections, starts, chosen, at, onChoose }: ShownProps) {
+function Shown({ bookId, view, look, plan, assets, sections, starts, chosen, at, onChoose }: ShownProps) {
   const { edition, leaves, version } = view
   const changePlan = usePlanChange(bookId)
   const changeRun = useRunChange(bookId)
@@ -148,6 +151,7 @@ function Shown({ bookId, view, plan, assets, sections, starts, chosen, at, onCho
       run={run}
       band={band}
       left={at ?? (first % 2 === 0 ? first - 1 : first)}
+      look={look}
       onTurn={left => onChoose(run.id, left)}
       onClose={() => onChoose(undefined)}
     >

@@ -1,10 +1,11 @@
 'use client'
 import { Button } from 'antd'
-import type { ReactNode } from 'react'
+import { type ReactNode, useEffect } from 'react'
 import type { Edition } from '@/core/book'
 import type { Leaves } from '@/core/chain'
 import { formatTrim } from '@/core/trade'
 import { PageCanvas } from '@/parts/PageCanvas'
+import type { useEarlyLook } from '@/parts/useEarlyLook'
 
 /** Kept free beside a spread, and under it for its caption; the least that it is drawn in; pixels. */
 const FREE = { width: 36, height: 64 }
@@ -21,6 +22,7 @@ export function PlanSpread({
   version,
   left,
   room,
+  look,
   onTurn,
   over,
 }: {
@@ -31,6 +33,8 @@ export function PlanSpread({
   left: number
   /** Where it is shown, pixels. */
   room: { width: number; height: number }
+  /** Changes are seen here first. */
+  look: ReturnType<typeof useEarlyLook>
   onTurn: (left: number) => void
   /** What lies over the spread, which is `scale` pixels a point. */
   over?: (scale: number) => ReactNode
@@ -40,6 +44,14 @@ export function PlanSpread({
     Math.max(LEAST, room.width - FREE.width) / (2 * leaves.width),
     Math.max(LEAST, room.height - FREE.height) / leaves.height,
   )
+  const gain = scale < REDUCED ? GAIN : undefined
+  const { look: looksAt } = look
+  useEffect(() => {
+    const ratio = Math.min(3, window.devicePixelRatio || 1)
+    looksAt({ pages: [left, left + 1].filter(p => p >= 0 && p < total), scale: scale * ratio, gain })
+    return () => looksAt(undefined)
+  }, [looksAt, left, total, scale, gain])
+  const early = look.early(version)
   const labels = [left, left + 1].flatMap(p => leaves.pages[p]?.label ?? [])
   return (
     <>
@@ -59,7 +71,8 @@ export function PlanSpread({
                 width={leaves.width}
                 height={leaves.height}
                 scale={scale}
-                {...(scale < REDUCED && { gain: GAIN })}
+                {...(gain && { gain })}
+                {...(early?.has(p) && { early: early.get(p)! })}
                 label={`Page ${leaves.pages[p].label}`}
               />
             )}

@@ -8,6 +8,7 @@ import type { Leaves } from '@/core/chain'
 import type { PageBox } from '@/core/pages'
 import { isTyping, useKeys } from '@/parts/useKeys'
 import { usePress } from '@/parts/usePress'
+import type { useEarlyLook } from '@/parts/useEarlyLook'
 import { useSize } from '@/parts/useSize'
 import type { PlannedPage } from '@/workers/answers/hands'
 import { BandSpreads, useSeen } from './Flatplan'
@@ -36,6 +37,7 @@ interface SpecimenOf {
   band: Band | undefined
   /** The left page of the open spread, −1 before the first. */
   left: number
+  look: ReturnType<typeof useEarlyLook>
   onTurn: (left: number) => void
   onClose: () => void
   /** What the run is, in sentences; with the pages of it that are open, and how one is taken hold of. */
@@ -44,7 +46,8 @@ interface SpecimenOf {
 
 /** A band that is opened: one of its spreads in the middle, true to the press, the run said beside it, all its spreads below. */
 export function RunSpecimen(props: SpecimenOf) {
-  const { bookId, edition, plan, assets, readOnly, leaves, version, run, band, left, onTurn, onClose, children } = props
+  const { bookId, edition, plan, assets, readOnly, leaves, version, run, band, left, look, onTurn, onClose, children } =
+    props
   const [box, room] = useSize<HTMLDivElement>()
   const [watch, seen] = useSeen()
   const stage = useRef<HTMLDivElement>(null)
@@ -83,6 +86,7 @@ export function RunSpecimen(props: SpecimenOf) {
             version={version}
             left={left}
             room={room}
+            look={look}
             onTurn={onTurn}
             over={scale =>
               !readOnly && (

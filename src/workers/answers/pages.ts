@@ -1,7 +1,7 @@
 import * as Comlink from 'comlink'
 import { freshSeed } from '@/core/activity'
 import { type Leaves, leavesOf } from '@/core/chain'
-import { imagesOn } from '@/core/marks'
+import { imagesOn, type PageMarks, type Pictures } from '@/core/marks'
 import {
   boxOn,
   findOnPage,
@@ -30,14 +30,26 @@ import { chosenStyle, figuresIn, fitEdition, samplePage, type StyleFigures } fro
 
 const interiorOf = (bookId: string, editionId: string): Promise<Interior> => chainOf(bookId, editionId).get('interior')
 
+/** How a page is painted: in pixels a point; `gain`: its fine lines are kept to be seen (`drawSmall`), but for a page with pictures, whose tones are their own. */
+interface Painted {
+  scale: number
+  gain?: number | undefined
+  part?: Part | undefined
+}
+
+const drawn = (page: PageMarks, pictures: Pictures, { scale, gain, part }: Painted): OffscreenCanvas =>
+  gain && !imagesOn(page).size ? drawSmall(page, scale, pictures, { part, gain }) : draw(page, scale, pictures, part)
+
 /** The pages of a print edition: painted, searched, tried in other styles. Points from the trim's top left. */
 export const pages = {
   async leaves(bookId: string, editionId: string): Promise<Leaves> {
-    shown(bookId, editionId, await interiorOf(bookId, editionId))
-    return leavesOf(chainOf(bookId, editionId))
+    const chain = chainOf(bookId, editionId)
+    const [{ plan }, interior] = [await chain.get('text'), await chain.get('interior')]
+    shown(bookId, editionId, { interior, plan })
+    return leavesOf(chain)
   },
 
-  /** A page as a picture of `scale` pixels a point; `gain`: its fine lines are kept to be seen (`drawSmall`), but for a page with pictures, whose tones are their own. */
+  /** A page as a picture of `scale` pixels a point. */
   async paint(
     bookId: string,
     editionId: string,
@@ -50,17 +62,15 @@ export const pages = {
     return handed(
       await (wantsOriginals(page, scale)
         ? withOriginals(page, p => draw(page, scale, p, part))
-        : withPreviews([page], p =>
-            gain && !imagesOn(page).size ? drawSmall(page, scale, p, { part, gain }) : draw(page, scale, p, part),
-          )),
+        : withPreviews([page], p => drawn(page, p, { scale, gain, part }))),
     )
   },
 
-  /** The open spread in a style that was changed a moment ago, before the whole book is set in it: see `firstLook`. */
-  async firstLook(bookId: string, editionId: string, of: number[], scale: number) {
+  /** The open spread after a change, before the whole book is set: see `firstLook`. */
+  async firstLook(bookId: string, editionId: string, of: number[], { scale, gain }: Painted) {
     const seen = await firstLook(bookId, editionId, of)
     const marks = seen.map(s => s.marks)
-    const bitmaps = await withPreviews(marks, p => marks.map(m => draw(m, scale, p).transferToImageBitmap()))
+    const bitmaps = await withPreviews(marks, p => marks.map(m => drawn(m, p, { scale, gain }).transferToImageBitmap()))
     return Comlink.transfer(
       seen.map(({ page }, i) => ({ page, bitmap: bitmaps[i]! })),
       bitmaps,

@@ -36,9 +36,11 @@ export function held(values: WordSearchValues, { index, run }: InRun): Hollow['h
 }
 
 const backwards = (letters: string): string => Array.from(letters).reverse().join('')
+/** Words that offend, each as it is read and backwards. */
+const eitherWay = once(() => offences().map(word => [word, backwards(word)] as const))
 /** A word that offends and that letters spell one after the other, on or back. */
 const offence = (letters: string): string | undefined =>
-  offences().find(b => letters.includes(b) || letters.includes(backwards(b)))
+  eitherWay().find(ways => ways.some(w => letters.includes(w)))?.[0]
 
 /** Sayings none of whose letters, read on or back, spell a word that offends: their lines stand in the grid as they are. */
 const clean = once(() =>
@@ -77,7 +79,7 @@ function ownMessage(words: string, free: number): Message {
       'message',
       `${named} has ${letters.length} letters, and ${free} are left over: take fewer words, a larger grid, or a shorter saying.`,
     )
-  const bad = acrossWords(words)
+  const bad = acrossKnown(words)
   if (bad)
     throw new Fault(
       'message',
@@ -92,11 +94,22 @@ function acrossWords(words: string): string | undefined {
   const bounds = parts.map((_p, i) => parts.slice(0, i + 1).join('').length)
   const wordAt = (at: number): number => bounds.findIndex(end => at < end)
   const letters = parts.join('')
-  return offences().find(bad =>
-    [bad, backwards(bad)].some(b => {
+  return eitherWay().find(ways =>
+    ways.some(b => {
       for (let at = letters.indexOf(b); at >= 0; at = letters.indexOf(b, at + 1))
         if (wordAt(at) !== wordAt(at + b.length - 1)) return true
       return false
     }),
-  )
+  )?.[0]
+}
+
+/** A puzzle is tried several times with the same saying: what was found of the last ones is known. */
+const known = new Map<string, string | undefined>()
+const MOST_KNOWN = 1000
+function acrossKnown(words: string): string | undefined {
+  if (!known.has(words)) {
+    if (known.size >= MOST_KNOWN) known.clear()
+    known.set(words, acrossWords(words))
+  }
+  return known.get(words)
 }

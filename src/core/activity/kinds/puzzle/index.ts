@@ -54,7 +54,8 @@ export function puzzleRun(kind: PuzzleKind): RunKind {
       },
     }),
     alike: false,
-    make: ({ params, seed, count, avoid, ticker }) => makePuzzles(kind, params, { seed, count, avoid, ticker }),
+    singly: true,
+    make: ({ params, ...making }) => makePuzzles(kind, params, making),
     twins: made => made.map(m => m.twin),
     draw: ({ made, index, out, place, styleOf, room, top }) =>
       drawIn(made[index]!, { out, place, styleOf, ...room }, false, top),
