@@ -15,6 +15,7 @@ const files = [
 const config: NextConfig = {
   poweredByHeader: false,
   reactStrictMode: true,
+  reactCompiler: true,
   // The types are checked by `npm run typecheck`, a step of `npm test` before the build: once is enough.
   typescript: { ignoreBuildErrors: true },
   // Tells the service worker of one build from that of another.

@@ -4,6 +4,7 @@ import { putBlobs } from './blobs'
 import { db } from './db'
 import type { BookRecord, SectionRecord } from './records'
 import { fitting } from './room'
+import { withSameParts } from './sameParts'
 import { guarded } from './trouble'
 
 /** A book with the bytes of its pictures and fonts. */
@@ -70,12 +71,7 @@ export async function freshen(id: string, old: HeldBook | undefined): Promise<He
     for (const s of await db.sections.bulkGet(stale.map(s => [id, s] as [string, string])))
       if (s) kept.set(s.id, bare(s))
     const book = assembled(record, kept)
-    // Parts of the record that say the same stay the same object: what follows from them is not worked out again.
-    if (old)
-      for (const k of ['data', 'editions', 'assets', 'cover', 'plan', 'words', 'styles', 'fonts'] as const)
-        if (JSON.stringify(book[k]) === JSON.stringify(old.book[k]))
-          (book as unknown as Record<string, unknown>)[k] = old.book[k]
-    return { book, revs, head }
+    return { book: withSameParts(old?.book, book), revs, head }
   })
 }
 

@@ -43,14 +43,22 @@ export function drawSmall(
     dark.globalAlpha = share
     dark.drawImage(large, 0, 0)
   }
+  dark.globalAlpha = 1
+  if (larger === 1) return tinted(large)
   const small = new OffscreenCanvas(Math.ceil(large.width / larger), Math.ceil(large.height / larger))
   const to = small.getContext('2d')!
-  to.fillStyle = PAPER
-  to.fillRect(0, 0, small.width, small.height)
-  to.globalCompositeOperation = 'multiply'
   to.imageSmoothingQuality = 'high'
   to.drawImage(large, 0, 0, small.width, small.height)
-  return small
+  return tinted(small)
+}
+
+/** What was drawn on white, as on a screen's paper. */
+function tinted(canvas: OffscreenCanvas): OffscreenCanvas {
+  const ctx = canvas.getContext('2d')!
+  ctx.globalCompositeOperation = 'multiply'
+  ctx.fillStyle = PAPER
+  ctx.fillRect(0, 0, canvas.width, canvas.height)
+  return canvas
 }
 
 /**

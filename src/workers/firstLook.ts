@@ -5,7 +5,7 @@ import { type Interior, pageOf, placeAt } from '@/core/pages'
 import { insideMargin } from '@/core/trade'
 import { chainOf, outletOf, tools } from './chains'
 import { printInputsOf } from './editionInputs'
-import { bookOf, follow, type OpenedBook } from './openBooks'
+import { bookOf, follow, type OpenedBook, takenOf } from './openBooks'
 
 /** A page by its index, as it was last set or is to be. */
 interface SeenPage {
@@ -33,6 +33,7 @@ follow({ closed: bookId => void last.delete(bookId) })
 
 /** Pages of the open spread as they are to be, before the whole book is set; nothing where a change does not concern them. */
 export async function firstLook(bookId: string, editionId: string, pages: number[]): Promise<SeenPage[]> {
+  await takenOf(bookId)
   const before = last.get(bookId)?.get(editionId)
   const b = bookOf(bookId)
   const edition = b.book.editions.find(e => e.id === editionId)

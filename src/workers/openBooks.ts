@@ -64,6 +64,9 @@ export function openBook(update: BookUpdate): Promise<void> {
   return next
 }
 
+/** Waits until all that was sent of a book is taken. */
+export const takenOf = async (id: string): Promise<void> => queues.get(id)
+
 async function take(update: BookUpdate): Promise<void> {
   const { head } = update
   const before = opened.get(head.id)

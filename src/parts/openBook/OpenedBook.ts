@@ -255,8 +255,11 @@ export class OpenedBook {
     at: { editionId: string; outletId?: string; pages: boolean },
   ): Promise<{ leaves?: Leaves; figures: Figures }> {
     const start = performance.now()
-    await this.sources.open(book, outlets)
-    await this.wanted?.first?.(at.editionId)
+    const opened = this.sources.open(book, outlets)
+    // Asked for at once: the press takes the book before it looks.
+    const seen = this.wanted?.first?.(at.editionId)
+    await opened
+    await seen
     const leaves = at.pages ? await this.sources.leaves(at.editionId) : undefined
     performance.measure('porchlight pages', { start })
     const figures = await this.sources.figures(at.editionId, at.outletId)

@@ -1,9 +1,10 @@
 'use client'
 import { Button } from 'antd'
 import { useRouter } from 'next/navigation'
-import { useState } from 'react'
+import { useMemo, useState } from 'react'
 import { bandsOf, dealtGroups, planOrder } from '@/core/activity'
 import type { Asset, PagePlan, Section } from '@/core/book'
+import type { Leaves } from '@/core/chain'
 import { BookTop, NoBook } from '@/parts/BookTop'
 import { Sill, sillOf } from '@/parts/Sill'
 import { type OpenBook, useOpenBook } from '@/parts/openBook'
@@ -36,7 +37,7 @@ export function PagePlanRoom({ bookId }: { bookId: string }) {
   }
   if (view.missing) return <NoBook />
   const plan: PagePlan = book?.plan ?? { runs: [] }
-  const starts = new Map(leaves?.pages.flatMap((p, i) => (p.section === undefined ? [] : [[p.section, i] as const])))
+  const set = useMemo(() => setPagesOf(leaves), [leaves])
   return (
     <>
       <main id="room" className="room pageplan">
@@ -51,7 +52,7 @@ export function PagePlanRoom({ bookId }: { bookId: string }) {
                   plan={plan}
                   chosen={chosen}
                   sections={book.sections}
-                  set={{ labels: leaves?.pages.map(p => p.label) ?? [], starts }}
+                  set={set}
                   onChoose={choose}
                   onShelf={setShelf}
                 />
@@ -73,7 +74,8 @@ export function PagePlanRoom({ bookId }: { bookId: string }) {
                 />
               ) : (
                 <Shown
-                  {...{ bookId, view, look, plan, starts, chosen, at }}
+                  {...{ bookId, view, look, plan, chosen, at }}
+                  starts={set.starts}
                   assets={book.assets}
                   sections={book.sections}
                   onChoose={choose}
@@ -91,6 +93,11 @@ export function PagePlanRoom({ bookId }: { bookId: string }) {
     </>
   )
 }
+
+const setPagesOf = (leaves: Leaves | undefined): SetPages => ({
+  labels: leaves?.pages.map(p => p.label) ?? [],
+  starts: new Map(leaves?.pages.flatMap((p, i) => (p.section === undefined ? [] : [[p.section, i] as const]))),
+})
 
 interface ShownProps {
   bookId: string

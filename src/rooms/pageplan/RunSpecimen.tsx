@@ -1,7 +1,7 @@
 'use client'
 import { Button } from 'antd'
 import dynamic from 'next/dynamic'
-import { type ReactNode, useLayoutEffect, useMemo, useRef, useState } from 'react'
+import { type ReactNode, useLayoutEffect, useRef, useState } from 'react'
 import type { Band } from '@/core/activity'
 import type { Asset, Edition, PagePlan, Run } from '@/core/book'
 import type { Leaves } from '@/core/chain'
@@ -58,12 +58,7 @@ export function RunSpecimen(props: SpecimenOf) {
   const pages = usePlannedPages(bookId, edition.id, { left, version })
   const { held, inHand, handOn, hold, reshape } = useHolding(bookId, plan, pages)
   const piece = inHand?.page.pieces.find(p => p.piece === held?.piece)
-  const heldBox = useMemo(
-    () => piece && inHand && { on: piece, right: inHand.page.index === left + 1 },
-    // The box itself says when it has moved.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-    [piece, left],
-  )
+  const heldBox = piece && inHand && { on: piece, right: inHand.page.index === left + 1 }
   const line = useHairline({
     held: heldBox,
     bookId,

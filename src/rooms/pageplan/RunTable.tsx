@@ -19,6 +19,7 @@ import {
 import { CSS } from '@dnd-kit/utilities'
 import { Button } from 'antd'
 import Link from 'next/link'
+import { memo, useMemo } from 'react'
 import {
   type Band,
   bandsOf,
@@ -64,6 +65,9 @@ export function RunTable(props: RunTableProps) {
     useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
   )
   const order = planOrder(plan, sections)
+  const key = JSON.stringify(order.map(partId))
+  // The same for the same order: rows are not drawn anew where a value of one changes.
+  const ids = useMemo(() => JSON.parse(key) as string[], [key])
   const dropped = ({ active, over }: DragEndEvent): void => {
     if (!over || active.id === over.id) return
     onChange('Move a run', p => {
@@ -89,7 +93,7 @@ export function RunTable(props: RunTableProps) {
         </tr>
       </thead>
       <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={dropped}>
-        <SortableContext items={order.map(partId)} strategy={verticalListSortingStrategy} disabled={readOnly}>
+        <SortableContext items={ids} strategy={verticalListSortingStrategy} disabled={readOnly}>
           <tbody>
             <tr className="fixed">
               <td />
@@ -109,17 +113,12 @@ export function RunTable(props: RunTableProps) {
                 <Row
                   key={part.run.id}
                   run={part.run}
-                  plan={plan}
-                  labels={labelsOf(part)}
+                  besides={besides(part.run, plan)}
+                  span={spanOf(labelsOf(part))}
                   chosen={part.run.id === chosen}
-                  onChoose={() => onChoose(part.run.id)}
-                  onChange={onChangeRun(part.run.id)}
-                  onRemove={() =>
-                    onChange(`Remove ${runName(part.run)}`, p => ({
-                      ...p,
-                      runs: p.runs.filter(x => x.id !== part.run.id),
-                    }))
-                  }
+                  onChoose={onChoose}
+                  onChange={onChange}
+                  onChangeRun={onChangeRun}
                 />
               ),
             )}
@@ -196,19 +195,17 @@ function besides(run: Run, plan: PagePlan): string | undefined {
   return runName(run) === kind?.name ? undefined : kind?.name.toLowerCase()
 }
 
-interface RowProps {
+interface RowProps extends Pick<RunTableProps, 'onChoose' | 'onChange' | 'onChangeRun'> {
   run: Run
-  plan: PagePlan
-  labels: string[]
+  besides: string | undefined
+  span: string
   chosen: boolean
-  onChoose: () => void
-  onChange: ChangeRun
-  onRemove: () => void
 }
 
-function Row({ run, plan, labels, chosen, onChoose, onChange, onRemove }: RowProps) {
+const Row = memo(function Row({ run, besides, span, chosen, onChoose, onChange, onChangeRun }: RowProps) {
   const { attributes, listeners, setNodeRef, transform, transition } = useSortable({ id: run.id })
   const name = runName(run)
+  const remove = (): void => onChange(`Remove ${name}`, p => ({ ...p, runs: p.runs.filter(x => x.id !== run.id) }))
   return (
     <tr ref={setNodeRef} style={{ transform: CSS.Transform.toString(transform), transition }} aria-selected={chosen}>
       <td>
@@ -217,8 +214,8 @@ function Row({ run, plan, labels, chosen, onChoose, onChange, onRemove }: RowPro
         </span>
       </td>
       <td>
-        <button type="button" className="name" onClick={onChoose}>
-          {name} <em>{besides(run, plan)}</em>
+        <button type="button" className="name" onClick={() => onChoose(run.id)}>
+          {name} <em>{besides}</em>
         </button>
       </td>
       <td className="n">
@@ -231,14 +228,14 @@ function Row({ run, plan, labels, chosen, onChoose, onChange, onRemove }: RowPro
             least={0}
             most={MOST_PAGES}
             form={COUNT}
-            onChange={n => void onChange(`${name}: ${n} pages`, () => ({ pages: n }), true)}
+            onChange={n => void onChangeRun(run.id)(`${name}: ${n} pages`, () => ({ pages: n }), true)}
           />
         )}
       </td>
-      <td className="n">{spanOf(labels) || (run.dealt ? 'dealt in' : 'none')}</td>
+      <td className="n">{span || (run.dealt ? 'dealt in' : 'none')}</td>
       <td>
-        <Button size="small" type="text" aria-label={`Remove ${name}`} icon={<DeleteOutlined />} onClick={onRemove} />
+        <Button size="small" type="text" aria-label={`Remove ${name}`} icon={<DeleteOutlined />} onClick={remove} />
       </td>
     </tr>
   )
-}
+})
