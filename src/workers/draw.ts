@@ -26,7 +26,8 @@ const TINY = 2
 
 /**
  * A page painted so small that its hairlines would be lost, with a gain that keeps them to be seen: what is a little darker than paper
- * becomes so many times darker. Paper and black stay as they are.
+ * becomes so many times darker. Paper and black stay as they are. The canvas is drawn on again for the next page: what is seen on it is
+ * copied at once.
  */
 export function drawSmall(
   page: PageMarks,
@@ -35,9 +36,11 @@ export function drawSmall(
   { part, gain }: { part?: Part | undefined; gain: number },
 ): OffscreenCanvas {
   const larger = gain < TINY ? 1 : LARGER
-  const large = draw(page, scale * larger, pictures, part, '#fff')
+  const within = part ?? trimOf(page)
+  const large = keptCanvas(sizeOf(within, scale * larger))
+  drawOn(large, { page, scale: scale * larger, pictures, part: within, paper: '#fff' })
   const dark = large.getContext('2d')!
-  dark.setTransform(1, 0, 0, 1, 0, 0)
+  dark.resetTransform()
   dark.globalCompositeOperation = 'multiply'
   for (const share of gains(gain)) {
     dark.globalAlpha = share
@@ -45,7 +48,7 @@ export function drawSmall(
   }
   dark.globalAlpha = 1
   if (larger === 1) return tinted(large)
-  const small = new OffscreenCanvas(Math.ceil(large.width / larger), Math.ceil(large.height / larger))
+  const small = keptCanvas({ width: Math.ceil(large.width / larger), height: Math.ceil(large.height / larger) })
   const to = small.getContext('2d')!
   to.imageSmoothingQuality = 'high'
   to.drawImage(large, 0, 0, small.width, small.height)
@@ -71,23 +74,54 @@ export function gains(gain: number): number[] {
   return shares
 }
 
+/** Canvases that small pages are drawn on, by their size: a fresh one is slow to come by while the window is busy. */
+const kept = new Map<string, OffscreenCanvas>()
+const MOST_KEPT = 6
+function keptCanvas({ width, height }: { width: number; height: number }): OffscreenCanvas {
+  const key = `${width} × ${height}`
+  const canvas = kept.get(key) ?? new OffscreenCanvas(width, height)
+  kept.delete(key)
+  if (kept.size >= MOST_KEPT) kept.delete(kept.keys().next().value!)
+  kept.set(key, canvas)
+  // Pages are hundreds of small paths: the processor draws them no slower than the graphics card.
+  canvas.getContext('2d', { willReadFrequently: true })!.reset()
+  return canvas
+}
+
+const trimOf = ({ width, height }: PageMarks): Part => ({ x: 0, y: 0, width, height })
+
+const sizeOf = (part: Part, scale: number): { width: number; height: number } => ({
+  width: Math.max(1, Math.round(part.width * scale)),
+  height: Math.max(1, Math.round(part.height * scale)),
+})
+
 /** A page, or a part of it, painted at `scale` pixels a point. `paper` is a screen's notion of cream, unless said otherwise. */
 export function draw(
   page: PageMarks,
   scale: number,
   pictures: Pictures,
-  part: Part = { x: 0, y: 0, width: page.width, height: page.height },
+  part: Part = trimOf(page),
   paper = PAPER,
 ): OffscreenCanvas {
-  const canvas = new OffscreenCanvas(
-    Math.max(1, Math.round(part.width * scale)),
-    Math.max(1, Math.round(part.height * scale)),
-  )
+  const { width, height } = sizeOf(part, scale)
+  const canvas = new OffscreenCanvas(width, height)
+  drawOn(canvas, { page, scale, pictures, part, paper })
+  return canvas
+}
+
+interface Drawn {
+  page: PageMarks
+  scale: number
+  pictures: Pictures
+  part: Part
+  paper: string
+}
+
+function drawOn(canvas: OffscreenCanvas, { page, scale, pictures, part, paper }: Drawn): void {
   const ctx = canvas.getContext('2d')!
   // Fine lines of a drawing survive being made small.
   ctx.imageSmoothingQuality = 'high'
   ctx.scale(scale, scale)
   ctx.translate(-part.x, -part.y)
   paintPage(ctx as unknown as Canvas2D, page, pictures, paper)
-  return canvas
 }

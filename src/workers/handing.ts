@@ -8,6 +8,12 @@ export function handed(canvas: OffscreenCanvas): ImageBitmap {
   return Comlink.transfer(bitmap, [bitmap])
 }
 
+/** A copy of what is seen on a canvas now: it may be drawn on again. */
+export async function copied(canvas: OffscreenCanvas): Promise<ImageBitmap> {
+  const bitmap = await createImageBitmap(canvas)
+  return Comlink.transfer(bitmap, [bitmap])
+}
+
 /** An answer whose files go over: a book's pictures are in memory once. */
 export function handedOver<T extends object>(answer: T, files: Map<string, Uint8Array>[]): T {
   const buffers = new Set(files.flatMap(f => [...f.values()].map(b => b.buffer as ArrayBuffer)))

@@ -21,7 +21,7 @@ import {
 import { chainOf, tools } from '../chains'
 import { draw, drawSmall, type Part } from '../draw'
 import { firstLook, shown } from '../firstLook'
-import { handed } from '../handing'
+import { copied, handed } from '../handing'
 import { bookOf } from '../openBooks'
 import { wantsOriginals, withOriginals, withPreviews } from '../pictureShelf'
 import { otherBooks } from '../storeReader'
@@ -59,18 +59,16 @@ export const pages = {
   ) {
     const page = (await interiorOf(bookId, editionId)).pages[index]
     if (!page) return undefined
-    return handed(
-      await (wantsOriginals(page, scale)
-        ? withOriginals(page, p => draw(page, scale, p, part))
-        : withPreviews([page], p => drawn(page, p, { scale, gain, part }))),
-    )
+    return wantsOriginals(page, scale)
+      ? handed(await withOriginals(page, p => draw(page, scale, p, part)))
+      : withPreviews([page], p => copied(drawn(page, p, { scale, gain, part })))
   },
 
   /** The open spread after a change, before the whole book is set: see `firstLook`. */
   async firstLook(bookId: string, editionId: string, of: number[], { scale, gain }: Painted) {
     const seen = await firstLook(bookId, editionId, of)
     const marks = seen.map(s => s.marks)
-    const bitmaps = await withPreviews(marks, p => marks.map(m => drawn(m, p, { scale, gain }).transferToImageBitmap()))
+    const bitmaps = await withPreviews(marks, p => Promise.all(marks.map(m => copied(drawn(m, p, { scale, gain })))))
     return Comlink.transfer(
       seen.map(({ page }, i) => ({ page, bitmap: bitmaps[i]! })),
       bitmaps,

@@ -2,7 +2,7 @@ import { kindOf, RunPress, samplePage, samplePlan } from '@/core/activity'
 import type { PagePlan } from '@/core/book'
 import { shelf } from '../fontShelf'
 import { drawSmall, TINY_GAIN } from '../draw'
-import { handed } from '../handing'
+import { copied } from '../handing'
 
 // Samples have a press of their own: what a book has drawn is not let go for them.
 let press: RunPress | undefined
@@ -14,12 +14,12 @@ export const samples = {
   async kindSample(id: string, scale: number, of: { language: string; look?: string | undefined }) {
     const kind = kindOf(id)
     if (!kind) return undefined
-    return handed(drawSmall(await samplePage(samplesPress(), kind, of), scale, () => undefined, { gain: TINY_GAIN }))
+    return copied(drawSmall(await samplePage(samplesPress(), kind, of), scale, () => undefined, { gain: TINY_GAIN }))
   },
 
   /** A page of a plan as a recipe makes it. */
   async recipeSample(plan: PagePlan, scale: number, language: string) {
     const page = await samplePlan(samplesPress(), plan, language)
-    return handed(drawSmall(page, scale, () => undefined, { gain: TINY_GAIN }))
+    return copied(drawSmall(page, scale, () => undefined, { gain: TINY_GAIN }))
   },
 }
