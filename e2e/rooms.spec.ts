@@ -18,7 +18,7 @@ const rooms: { name: string; path: string; ready: (page: Page) => Promise<unknow
   {
     name: 'pages',
     path: '/book/small-apiary-logbook/pages',
-    ready: p => p.locator('.flatplan canvas[data-painted=true]').first().waitFor(),
+    ready: p => p.locator('.flatplan [data-painted=true]').first().waitFor(),
   },
   {
     name: 'research',

@@ -117,7 +117,7 @@ test('words are found in the pages; views come and go; files are made', async ({
   await page.getByRole('button', { name: 'one page' }).click()
   await expect(page.locator('.spread .page')).toHaveCount(1)
   await page.getByRole('button', { name: 'all pages' }).click()
-  await expect(page.locator('.overview canvas[data-painted=true]').first()).toBeVisible()
+  await expect(page.locator('.overview [data-painted=true]').first()).toBeVisible()
   await page
     .locator('.overview')
     .getByRole('button', { name: /^Pages 8–9/ })

@@ -158,7 +158,7 @@ test.describe('with what serves without a network', () => {
     await page.keyboard.type('Offline ')
     await expect(page.locator('.saving')).toHaveText('saved')
     await page.goto('/book/small-apiary-logbook/pages')
-    await expect(page.locator('.flatplan canvas[data-painted=true]').first()).toBeVisible({ timeout: 30_000 })
+    await expect(page.locator('.flatplan [data-painted=true]').first()).toBeVisible({ timeout: 30_000 })
     await page.goto('/research')
     await page.getByRole('textbox', { name: 'A word or phrase' }).fill('tide')
     await page.keyboard.press('Enter')

@@ -49,7 +49,7 @@ try {
     ['interior', `${dir}/interior`, () => page.locator('.spread canvas[data-painted=true]').nth(1)],
     ['cover', `${dir}/cover`, () => page.locator('.konvajs-content canvas').first()],
     ['check', '/book/lampblack-regatta/check', () => page.getByText('The rights are not stated.')],
-    ['pages', '/book/hedgerow-and-hive/pages', () => page.locator('.flatplan canvas[data-painted=true]').nth(9)],
+    ['pages', '/book/hedgerow-and-hive/pages', () => page.locator('.flatplan [data-painted=true]').nth(9)],
     ['outlets', '/outlets', () => page.getByRole('table')],
     ['backup', '/backup', () => page.getByRole('button', { name: /^Save / }).first()],
     ['preferences', '/preferences', () => page.getByText('The desk', { exact: true }).first()],

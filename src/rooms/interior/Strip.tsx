@@ -1,7 +1,7 @@
 'use client'
 import { useEffect, useRef, useState } from 'react'
 import type { Leaves } from '@/core/chain'
-import { PageCanvas } from '@/parts/PageCanvas'
+import { PageThumb } from '@/parts/PageThumb'
 
 /** Index of the left page of a spread: −1 where the first recto stands alone. */
 export const spreadOf = (page: number): number => (page % 2 === 0 ? page - 1 : page)
@@ -72,7 +72,7 @@ export function Strip({
                   style={{ width: half, height: leaves.height * scale }}
                 >
                   {leaves.pages[p] && !leaves.pages[p].blank && seen.has(l) && (
-                    <PageCanvas
+                    <PageThumb
                       bookId={bookId}
                       editionId={editionId}
                       index={p}
@@ -80,7 +80,6 @@ export function Strip({
                       width={leaves.width}
                       height={leaves.height}
                       scale={scale}
-                      label=""
                     />
                   )}
                 </span>

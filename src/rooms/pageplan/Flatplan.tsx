@@ -3,7 +3,7 @@ import { useCallback, useEffect, useRef, useState } from 'react'
 import { type Band, kindOf, partId, runName } from '@/core/activity'
 import { roles } from '@/core/book'
 import type { Leaves } from '@/core/chain'
-import { PageCanvas } from '@/parts/PageCanvas'
+import { PageThumb } from '@/parts/PageThumb'
 import { TINY_GAIN } from '@/workers/draw'
 
 /** Width of a page of the flatplan, pixels. */
@@ -94,7 +94,7 @@ export function BandSpreads({
               {[left, left + 1].map(p => (
                 <span key={p} className={shown.includes(p) ? 'half' : 'half none'} style={size}>
                   {shown.includes(p) && !leaves.pages[p]?.blank && seen.has(left) && (
-                    <PageCanvas
+                    <PageThumb
                       bookId={bookId}
                       editionId={editionId}
                       index={p}
@@ -103,7 +103,6 @@ export function BandSpreads({
                       height={leaves.height}
                       scale={scale}
                       gain={TINY_GAIN}
-                      label=""
                     />
                   )}
                 </span>

@@ -35,9 +35,9 @@ export function PagePlanRoom({ bookId }: { bookId: string }) {
     setAt(left)
     setShelf(undefined)
   }
+  const set = useMemo(() => setPagesOf(leaves), [leaves])
   if (view.missing) return <NoBook />
   const plan: PagePlan = book?.plan ?? { runs: [] }
-  const set = useMemo(() => setPagesOf(leaves), [leaves])
   return (
     <>
       <main id="room" className="room pageplan">

@@ -64,6 +64,12 @@ export const pages = {
       : withPreviews([page], p => copied(drawn(page, p, { scale, gain, part })))
   },
 
+  /** A page as the file of a small picture. */
+  async thumb(bookId: string, editionId: string, index: number, how: Painted): Promise<Blob | undefined> {
+    const page = (await interiorOf(bookId, editionId)).pages[index]
+    return page && withPreviews([page], p => drawn(page, p, how).convertToBlob())
+  },
+
   /** The open spread after a change, before the whole book is set: see `firstLook`. */
   async firstLook(bookId: string, editionId: string, of: number[], { scale, gain }: Painted) {
     const seen = await firstLook(bookId, editionId, of)
