@@ -302,6 +302,23 @@ test('the flatplan: the whole book in bands, a spread opened and put away, a num
   await expect(book.locator('.half:not(.none)')).toHaveCount(132)
   await expect(book.locator('[data-painted=true]').nth(6)).toBeVisible({ timeout: 30_000 })
   await expect(book.getByRole('button', { name: 'Pages 128–129', exact: true }).locator('img')).toHaveCount(0)
+  // A run is moved by the arrows at its head, or dragged there.
+  const moved = book.getByRole('heading').nth(4)
+  await book.getByRole('button', { name: 'Move Swarms' }).focus()
+  await page.keyboard.press('ArrowUp')
+  await expect(moved).toHaveText(/^Swarms .*8 pages, 6 – 13$/, { timeout: 30_000 })
+  await expect(book.getByRole('button', { name: 'Move Swarms' })).toBeFocused()
+  const [from, to] = [
+    (await book.getByRole('button', { name: 'Move Swarms' }).boundingBox())!,
+    (await book.getByRole('heading', { name: /^Inspections/ }).boundingBox())!,
+  ]
+  await page.mouse.move(from.x + 5, from.y + 5)
+  await page.mouse.down()
+  await page.mouse.move(to.x + 40, to.y + 500, { steps: 8 })
+  await expect(book.locator('[data-drop=below]')).toHaveCount(1)
+  await page.mouse.up()
+  await expect(moved).toHaveText(/^Inspections .*80 pages, 6 – 85$/, { timeout: 30_000 })
+  await book.evaluate(e => e.scrollTo(0, 0))
   await book.getByRole('button', { name: 'Pages 104–105' }).click()
   await expect(page.getByText(/pages 104–105 of 132/)).toBeVisible()
   await expect(page.getByRole('region', { name: 'What Harvests is' })).toBeVisible()

@@ -37,6 +37,7 @@ export { type Cleaning, cleanLines, uncleaned, wordOf } from './kinds/pictures/c
 export { dealtGroups, facesOf, type LaidPage, laidOut, plannedPages } from './laying'
 export { drawFolio, FOLIO_SIZE, lookOf, lookSchema, type PageLook, pageLooks } from './looks'
 export { kindOf, runKinds } from './registry'
+export { moveRunBefore, moveRunBy } from './moving'
 export { canSplit, doubleRun, splitRun } from './rearrange'
 export { asking, freshRunId, newRun, planOrder, type PlanPart, runName, runsInOrder } from './run'
 export { type Drawing, LARGE_PRINT, RunPress, smallPrint } from './runPress'

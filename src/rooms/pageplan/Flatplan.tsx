@@ -1,10 +1,11 @@
 'use client'
 import { useCallback, useEffect, useRef, useState } from 'react'
-import { type Band, kindOf, partId, runName } from '@/core/activity'
+import { type Band, kindOf, runName } from '@/core/activity'
 import { roles } from '@/core/book'
 import type { Leaves } from '@/core/chain'
 import { PageThumb } from '@/parts/PageThumb'
 import { TINY_GAIN } from '@/workers/draw'
+import { BandHandle, BandPlace, keyOf, type Moves, MovingBands } from './MovingBands'
 
 /** Width of a page of the flatplan, pixels. */
 const PAGE = 62
@@ -22,21 +23,22 @@ export interface FlatplanOf {
 }
 
 /** The whole book as small true spreads in bands: its runs, what is written between them, blanks. */
-export function Flatplan({ bands, ...of }: FlatplanOf & { bands: Band[] }) {
+export function Flatplan({ bands, moves, ...of }: FlatplanOf & { bands: Band[]; moves: Moves | undefined }) {
   const [watch, seen] = useSeen()
   return (
     <div className="flatplan" ref={watch} role="group" aria-label="All pages">
-      {bands.map(band => (
-        <section key={`${keyOf(band)}/${band.from}`} className={typeof band.of === 'object' ? 'run' : 'run plain'}>
-          <BandHead band={band} leaves={of.leaves} />
-          <BandSpreads band={band} seen={seen} {...of} />
-        </section>
-      ))}
+      <MovingBands bands={bands} moves={moves}>
+        {(band, drop) => (
+          <BandPlace key={keyOf(band)} band={band} drop={drop}>
+            {moves && <BandHandle band={band} moves={moves} />}
+            <BandHead band={band} leaves={of.leaves} />
+            <BandSpreads band={band} seen={seen} {...of} />
+          </BandPlace>
+        )}
+      </MovingBands>
     </div>
   )
 }
-
-const keyOf = ({ of }: Band): string => (typeof of === 'object' ? partId(of) : of)
 
 function BandHead({ band, leaves }: { band: Band; leaves: Leaves }) {
   const [name, besides] = namesOf(band)

@@ -134,6 +134,7 @@ function Shown({ bookId, view, look, plan, assets, sections, starts, chosen, at,
         leaves={leaves}
         version={version}
         bands={bands}
+        moves={view.hold === 'following' ? undefined : { sections, onChange: changePlan }}
         onOpen={({ of }, left) => {
           if (typeof of === 'object' && 'run' in of) onChoose(of.run.id, left)
           else

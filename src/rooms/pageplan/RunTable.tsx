@@ -10,7 +10,6 @@ import {
   useSensors,
 } from '@dnd-kit/core'
 import {
-  arrayMove,
   SortableContext,
   sortableKeyboardCoordinates,
   useSortable,
@@ -24,13 +23,13 @@ import {
   type Band,
   bandsOf,
   kindOf,
+  moveRunBefore,
   pagesGiven,
   partId,
   planOrder,
   type PlanPart,
   referred,
   runName,
-  runsInOrder,
 } from '@/core/activity'
 import { type PagePlan, roles, type Run, type Section } from '@/core/book'
 import { NumberValue } from '@/parts/Sentence'
@@ -71,9 +70,9 @@ export function RunTable(props: RunTableProps) {
   const dropped = ({ active, over }: DragEndEvent): void => {
     if (!over || active.id === over.id) return
     onChange('Move a run', p => {
-      const now = planOrder(p, sections)
-      const at = (id: unknown): number => now.findIndex(part => partId(part) === id)
-      return { ...p, runs: runsInOrder(arrayMove(now, at(active.id), at(over.id))) }
+      const now = planOrder(p, sections).map(partId)
+      const [from, to] = [now.indexOf(String(active.id)), now.indexOf(String(over.id))]
+      return moveRunBefore(p, sections, String(active.id), from < to ? now[to + 1] : now[to])
     })
   }
   const bands = bandsOf(order, set.starts, set.labels.length)
