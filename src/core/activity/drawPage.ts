@@ -24,6 +24,8 @@ export interface PageOn {
   folioOf?: ((index: number) => string | undefined) | undefined
   /** What the author did to it by hand. */
   hand?: HandPage | undefined
+  /** It is a sample: what stands for the author's own is drawn. */
+  isSample?: boolean | undefined
 }
 
 /** Size of the heading over one of several things on a page, and of a reference under what it belongs to; points. */
@@ -51,7 +53,8 @@ export async function drawPage(kind: RunKind, run: Run, made: unknown, index: nu
     const answered = kind.answers && folioOf?.(index)
     const height = inner.height - (answered ? REFERENCE.height * print : 0)
     const body = new LayerBuilder()
-    await kind.draw({ ...page, out: body, index, room: { width: inner.width, height }, top })
+    const drawn = { ...page, out: body, index, room: { width: inner.width, height }, top }
+    await (on.isSample && kind.example ? kind.example(drawn) : kind.draw(drawn))
     addPiece(own, { id: 'body' }, body)
     if (answered)
       await drawReference(own, pageWords(language).answerOn, answered, {

@@ -4,7 +4,7 @@ export { type Band, bandsOf, partId } from './bands'
 export { type DesignControl, type DesignKind, designKinds, designOf, designSchema } from './design'
 export { evenly } from './evenly'
 export { type Day, countriesKnown, dayOf, type HolidaySource, readHolidays, regionsKnown } from './dates'
-export { drawGround, groundSchema, patternAt, patternOf, patterns, PLAIN_REPEAT } from './grounds'
+export { drawGround, groundAt, groundSchema, patternOf, patterns, PLAIN_REPEAT } from './grounds'
 export {
   changeAdded,
   changePage,
@@ -39,6 +39,7 @@ export { drawFolio, FOLIO_SIZE, lookOf, lookSchema, type PageLook, pageLooks } f
 export { kindOf, runKinds } from './registry'
 export { moveRunBefore, moveRunBy } from './moving'
 export { canSplit, doubleRun, splitRun } from './rearrange'
+export { picturesIn } from './picturesIn'
 export { asking, freshRunId, newRun, planOrder, type PlanPart, runName, runsInOrder } from './run'
 export { type Drawing, LARGE_PRINT, RunPress, smallPrint } from './runPress'
 export { type Asked, asksOf, type Recipe, recipeOf, shippedRecipes, withRecipe } from './recipes'

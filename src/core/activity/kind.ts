@@ -17,7 +17,7 @@ export type Control = { says: string } & (
   | { as: 'holidays' }
   | { as: 'pictures'; one?: 'page' }
   | { as: 'placed' }
-  | { as: 'words'; clued: boolean; sayings?: boolean; apart?: boolean }
+  | { as: 'words'; clued: boolean; sayings?: boolean; rows?: boolean; apart?: boolean }
   | { as: 'shape'; grids: (values: never) => readonly ShapeGrid[] }
 )
 
@@ -144,6 +144,8 @@ export interface RunKind<P extends object = object, M = unknown> {
   /** What was made, each by a name that it shares with its twins: no run has what one of its kind before it has. */
   twins?(made: M): readonly string[]
   draw(page: DrawnPage<P, M>): void | Promise<void>
+  /** What stands on its sample, where its pages are the author's own and none is there yet. */
+  example?(page: Omit<DrawnPage<P, M>, 'made'>): void | Promise<void>
 }
 
 /** What kinds are offered under. */

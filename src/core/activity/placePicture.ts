@@ -26,6 +26,8 @@ export interface PictureSet {
   fit: 'within' | 'fill'
   /** Radius of its corners, points. */
   round?: number
+  /** How dark black is in it; as it is where that is not said. */
+  tone?: number
   place: MarkPlace
 }
 
@@ -38,7 +40,7 @@ const ABOVE = 0.42
 export function placePicture(
   out: LayerBuilder,
   box: PictureBox,
-  { id, asset, fit, round = 0, place }: PictureSet,
+  { id, asset, fit, round = 0, tone, place }: PictureSet,
 ): PictureBox {
   if (!asset || id === undefined) {
     const { x, y, width, height } = box
@@ -64,7 +66,16 @@ export function placePicture(
   const x = box.x + (box.width - size.width) / 2
   const y = box.y + (box.height - size.height) * (fills ? 0.5 : ABOVE)
   const shown = fills ? box : { x, y, ...size }
-  const image = { kind: 'image' as const, asset: id, x, y, ...size, alt: asset.name ?? '', place }
+  const image = {
+    kind: 'image' as const,
+    asset: id,
+    x,
+    y,
+    ...size,
+    alt: asset.name ?? '',
+    place,
+    ...(tone !== undefined && { tone }),
+  }
   if (fills || round) {
     const clip = rounded(shown.x, shown.y, shown.width, shown.height, round).build()
     out.add({ kind: 'group', clip, layers: [{ items: [image] }] })

@@ -1,12 +1,14 @@
-import type { Asset, DesignPiece, HandPage, Run } from '../book'
+import type { Asset, HandPage, Run } from '../book'
 import { type Layer, LayerBuilder } from '../marks'
 import { Fault, type Ticker } from '../trade'
 import { type FontShelf, TextStyle } from '../type'
+import type { WordSource } from '../words'
 import { drawAnswers, drawPage, type PageOn } from './drawPage'
 import { type Hands, handsOn, sourceOfPage } from './hand'
 import { askedOf, headedAlike } from './heading'
-import type { Leaf, MadeRun, Room, RunKind, Side, StyleOf } from './kind'
+import type { Control, Leaf, MadeRun, Room, RunKind, Side, StyleOf } from './kind'
 import { lookOf } from './looks'
+import { picturesIn } from './picturesIn'
 import { referred } from './referred'
 import { kindOf } from './registry'
 
@@ -31,6 +33,8 @@ export interface Drawing {
   folios?: ReadonlyMap<string, readonly string[]> | undefined
   /** The book's pictures by id. */
   assets?: ReadonlyMap<string, Asset> | undefined
+  /** It is a sample of a kind: what stands for the author's own is drawn. */
+  isSample?: boolean | undefined
   /** Printed pages of the run that are looked at, from 0, where not all are: the others are left out. */
   only?: ReadonlySet<number> | undefined
   ticker?: Ticker | undefined
@@ -46,6 +50,7 @@ export type MadeOf = Pick<Drawing, 'runs' | 'language' | 'ticker'>
 export class RunPress {
   private readonly drawn = new Kept<Drawn>()
   private readonly made = new Kept<unknown>()
+  private readonly offending = new Kept<string[]>()
   private readonly styles = new Map<string, Promise<TextStyle>>()
 
   constructor(private readonly shelf: FontShelf) {}
@@ -101,6 +106,7 @@ export class RunPress {
       referred(run, runs),
       folioOf?.key,
       shown,
+      drawing.isSample,
       // What is made without the others may be twins of them: it is never taken for what is made with them.
       some,
     ])
@@ -125,6 +131,7 @@ export class RunPress {
           print,
           assets: drawing.assets,
           folioOf: folioOf?.at,
+          isSample: drawing.isSample,
         })
         drawn.set(page, layer)
       }
@@ -147,6 +154,20 @@ export class RunPress {
   async twinsOf(run: Run, of: MadeOf): Promise<string[]> {
     const { id, twins } = knownKind(run)
     return twins ? twins(await this.madeFor(run, of)).map(name => `${id}/${name}`) : []
+  }
+
+  /** Those of the author's own words in a run that are likely to offend. */
+  async offendingIn(run: Run, { language }: Pick<MadeOf, 'language'>): Promise<string[]> {
+    const own = ownWords(run)
+    if (!own.length) return []
+    const key = JSON.stringify([own, language])
+    if (!this.offending.has(key)) {
+      // Words are loaded when they are first wanted: they are large.
+      const { offending, readWordTable } = await import('../words')
+      const words = own.flatMap(text => readWordTable(text, 'Words').lists.flatMap(l => l.words.map(w => w.word)))
+      this.offending.set(key, offending(words, language))
+    }
+    return this.offending.get(key)!
   }
 
   /** What a run's pages show, made once as long as nothing that it is made of changes. */
@@ -199,6 +220,7 @@ export class RunPress {
   turn(): void {
     this.drawn.turn()
     this.made.turn()
+    this.offending.turn()
   }
 
   /** Styles of small print, each made once: they remember the words that they have shaped. */
@@ -253,15 +275,17 @@ class Kept<V> {
   }
 }
 
-/** What the book has of the pictures that a run shows. */
-function picturesShown({ params }: Run, { assets }: Drawing): unknown[] {
-  const ids = ['pictures', 'right', 'left'].flatMap(name => {
-    const listed = params[name]
-    if (!Array.isArray(listed)) return []
-    return (listed as (string | DesignPiece)[]).map(p => (typeof p === 'string' ? p : String(p.params.picture ?? '')))
+/** Texts of the author's own words that a run is made of. */
+function ownWords({ kind, params }: Run): string[] {
+  const controls = Object.entries(kindOf(kind)?.controls ?? {}) as [string, Control][]
+  return controls.flatMap(([name, c]) => {
+    const source = params[name] as WordSource | undefined
+    return c.as === 'words' && !c.sayings && source && !source.bank && source.text.trim() ? [source.text] : []
   })
-  return ids.map(id => assets?.get(id) ?? null)
 }
+
+/** What the book has of the pictures that a run shows. */
+const picturesShown = (run: Run, { assets }: Drawing): unknown[] => picturesIn(run).map(id => assets?.get(id) ?? null)
 
 /** The folio of what answers a run, or of what a run answers, by which of it; `key`: all that it follows from. */
 function folios(

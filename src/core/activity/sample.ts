@@ -1,6 +1,6 @@
 import type { PagePlan, Run } from '../book'
 import type { PageMarks } from '../marks'
-import type { RunKind } from './kind'
+import type { Control, RunKind } from './kind'
 import { lookOf } from './looks'
 import { pagesAsked } from './referred'
 import { kindOf } from './registry'
@@ -36,7 +36,9 @@ export async function samplePage(
   const plan: PagePlan = { runs }
   if (kind.refersTo) runs.push({ ...newRun(plan, kindOf(ASKING)!, 1), id: 'asking', pages: 4 })
   const run = newRun(plan, kind, 1, 1)
-  runs.push({ ...run, heading: { words: kind.name } })
+  // What is placed by hand has the whole page.
+  const placed = Object.values(kind.controls as Record<string, Control>).some(c => c.as === 'placed')
+  runs.push(placed ? run : { ...run, heading: { words: kind.name } })
   return paged(press, { runs, ...(look !== undefined && { look }) }, runs.at(-1), language)
 }
 
@@ -46,8 +48,8 @@ async function paged(press: RunPress, plan: PagePlan, run: Run | undefined, lang
   const { runs } = plan
   const first = (run && kindOf(run.kind)?.begins?.(run.params)) ?? 'recto'
   const room = { width: width - 2 * margin, height: height - 2 * margin }
-  const drawing = { runs, room, language, look: lookOf(plan.look).id, sides: [first] }
-  const pages = run ? Math.min(1, pagesAsked(run, runs)) : 0
+  const drawing = { runs, room, language, look: lookOf(plan.look).id, sides: [first], isSample: true }
+  const pages = run ? (kindOf(run.kind)?.example ? 1 : Math.min(1, pagesAsked(run, runs))) : 0
   const [layer] = run ? await press.layersOf({ ...run, pages }, drawing) : []
   return {
     width,

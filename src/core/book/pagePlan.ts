@@ -108,10 +108,12 @@ export interface RunHeading {
 
 /** What is printed under a whole leaf and over its edge. */
 export interface Ground {
-  /** 0 (paper) to 1 (black): of the tone, or of a pattern's lines. */
+  /** 0 (paper) to 1 (black): of the tone, of a pattern's lines, or of what is darkest in a picture. */
   tone: number
   /** Patterns (`core/activity/grounds`), page by page in turn; without any an even tone. */
   patterns?: string[]
+  /** Pictures of the book, page by page in turn, in place of patterns: each fills the leaf. */
+  pictures?: string[]
   /** Of a pattern's repeat, points. */
   size?: number
   /** The room within the margins is left clear. */

@@ -279,6 +279,25 @@ describe('each rule finds its fault, with place, amount and remedy', () => {
     expect(withHands(wait, { ...wait, of: '' })[0]!.message).toContain('Changes of 2 pages wait')
     sound(one)
   })
+  test('words of one’s own that may offend are remarked where their run begins', () => {
+    const runs = [{ id: 'p', kind: 'word-search', pages: 2, seed: 1, params: {} }]
+    const withWords = (...words: string[]): Finding[] =>
+      named(
+        check(
+          subject(
+            { interior: { ...interior, starts: new Map([['run:p', 4]]), offending: [{ run: 'p', words }] } },
+            { book: { ...book, plan: { runs } } },
+          ),
+        ),
+        'offence',
+      )
+    const found = withWords('one', 'two', 'three', 'four')
+    expect(found).toMatchObject([{ severity: 'remark', place: { kind: 'page', page: 4 } }])
+    expect(found[0]!.message).toBe(
+      '“one”, “two”, “three” and 1 more in the words of “Word search” may offend a reader.',
+    )
+    sound(found)
+  })
   test('pictures of runs: gone, without their fonts, in colours', () => {
     const asset = (id: string, more: object = {}) => ({
       id,

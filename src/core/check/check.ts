@@ -24,7 +24,7 @@ import {
   safeZone,
   specification,
 } from './pageRules'
-import { answers, doubles, faint, made, shown, smallPrint, waiting } from './planRules'
+import { answers, doubles, faint, made, offence, shown, smallPrint, waiting } from './planRules'
 import type { Subject } from './subject'
 
 /** All rules, in the order in which an author would mend. */
@@ -48,6 +48,7 @@ export const rules: Rule[] = [
   waiting,
   shown,
   faint,
+  offence,
   spine,
   coverSafe,
   coverFits,

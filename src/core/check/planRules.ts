@@ -1,4 +1,14 @@
-import { asking, type Cleaning, cleaningOf, kindOf, pagesAsked, referred, runName, uncleaned } from '../activity'
+import {
+  asking,
+  type Cleaning,
+  cleaningOf,
+  kindOf,
+  pagesAsked,
+  picturesIn,
+  referred,
+  runName,
+  uncleaned,
+} from '../activity'
 import type { Run } from '../book'
 import { visitPage } from '../marks'
 import type { Finding } from './finding'
@@ -145,6 +155,20 @@ export const faint: Rule = s =>
     ]
   })
 
+/** So many words are named in a finding. */
+const NAMED = 3
+
+/** No word of the author's own lists is likely to offend. */
+export const offence: Rule = s =>
+  (s.print?.interior.offending ?? []).flatMap(({ run: id, words }): Finding[] => {
+    const run = s.book.plan?.runs.find(r => r.id === id)
+    if (!run) return []
+    const named = words.slice(0, NAMED).map(w => `“${w}”`)
+    const more = words.length > NAMED ? ` and ${words.length - NAMED} more` : ''
+    const message = `${named.join(', ')}${more} in the words of “${runName(run)}” may offend a reader.`
+    return [{ rule: 'offence', severity: 'remark', place: placeOf(s, run), message, remedy: 'read the words again' }]
+  })
+
 /** What the author changed by hand on a page has its page. */
 export const waiting: Rule = s =>
   (s.print?.interior.byHand ?? []).flatMap(({ run: id, waiting: hands }): Finding[] => {
@@ -156,21 +180,12 @@ export const waiting: Rule = s =>
     return [{ rule: 'by hand', severity: 'mend', place: placeOf(s, run), message, remedy: 'lay the changes' }]
   })
 
-/** Ids of the pictures that a run shows, those placed on its pages among them. */
-function picturesOf({ params, hand }: Run): string[] {
-  const listed = ['pictures', 'right', 'left'].flatMap(name => (Array.isArray(params[name]) ? params[name] : []))
-  const placed = [...listed, ...(hand?.flatMap(h => h.added ?? []) ?? [])] as (
-    string | { params?: { picture?: string } }
-  )[]
-  return placed.flatMap(p => (typeof p === 'string' ? p : p.params?.picture || []))
-}
-
 /** Pictures of runs are there, and what was made elsewhere can be printed as the book is. */
 export const shown: Rule = s => {
   const assets = new Map(s.book.assets.map(a => [a.id, a]))
   return (s.book.plan?.runs ?? []).flatMap((run): Finding[] => {
     if (!run.pages) return []
-    const all = picturesOf(run)
+    const all = picturesIn(run)
     const found = (n: number, [one, many]: [string, string], of: Pick<Finding, 'severity' | 'remedy'>): Finding[] => {
       const message = `“${runName(run)}”: ${n === 1 ? `one page ${one}` : `${n} pages ${many}`}.`
       return n ? [{ rule: 'pictures', place: placeOf(s, run), message, ...of }] : []

@@ -44,6 +44,7 @@ export const remedies = {
   'save the fonts with it': 'Save the PDF with its fonts in it where it was made, and bring it in again.',
   'save it in greys': 'Save it in greys where it was made, and bring it in again, or leave it so on purpose.',
   'give it room': 'Ask for less on a page, fewer columns or a larger page, so that it can be set larger.',
+  'read the words again': 'Take it out of the list in Pages, or leave it so on purpose.',
   'darken the lines': 'Make its tone darker in Pages: 20 % is seen on every paper.',
   'remove empty pages': 'Remove empty sections, or let chapters begin on either side.',
   'enter the price': 'Enter the list price.',

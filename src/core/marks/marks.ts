@@ -87,6 +87,8 @@ export interface ImageMark {
   y: number
   width: number
   height: number
+  /** How dark black is in it, 0 to 1: all of it is as much lighter; where absent as it is. */
+  tone?: number
   alt?: string
   place?: MarkPlace
 }

@@ -57,8 +57,13 @@ function paintLayer(ctx: Canvas2D, layer: Layer, pictures: Pictures): void {
       }
     } else if (item.kind === 'image') {
       const picture = pictures(item.asset)
-      if (picture) ctx.drawImage(picture as never, item.x, item.y, item.width, item.height)
-      else {
+      if (picture) {
+        const alpha = ctx.globalAlpha
+        // Seen through on paper it is lighter by as much.
+        if (item.tone !== undefined) ctx.globalAlpha = alpha * item.tone
+        ctx.drawImage(picture as never, item.x, item.y, item.width, item.height)
+        ctx.globalAlpha = alpha
+      } else {
         // A marked box, as the press gets it.
         ctx.strokeStyle = '#808080'
         ctx.lineWidth = 0.75

@@ -46,6 +46,8 @@ export interface Interior {
   twins: RunTwins[]
   /** What the author changed by hand on pages of runs. */
   byHand: HandOnRun[]
+  /** Words of the author's own in runs of the plan that are likely to offend. */
+  offending: RunOffends[]
   /** Which page of which run stands on a page, by its index. */
   planned: ReadonlyMap<number, PlannedAt>
   /** Where planned pages are still to go in; none where there is no plan, or they have. */
@@ -69,6 +71,12 @@ export interface PlannedAt {
 /** The author's hand on a run. */
 export interface HandOnRun extends Hands {
   run: string
+}
+
+/** Words of a run that are likely to offend. */
+export interface RunOffends {
+  run: string
+  words: string[]
 }
 
 /** A run that could not be made: why, and what would mend it where that is known. */
@@ -133,6 +141,7 @@ export class Setter {
       unmade: [],
       twins: [],
       byHand: [],
+      offending: [],
       planned: new Map(),
       numbered: order.numbered,
       ...blockOf(layout),

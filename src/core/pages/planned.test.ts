@@ -263,3 +263,38 @@ test('planned pages stand among written ones, on their sides, and folios go on t
   expect(set.pages.length % 2).toBe(0)
   expect(set.pages.map(p => p.label)).toEqual(set.pages.map((_, i) => String(i + 1)))
 })
+
+test('a picture lies under the whole leaf with its bleed, others in turn; one that is gone leaves the page itself whole', async () => {
+  const own = { ...bookOf([]), sections: [] }
+  const plan: PagePlan = { runs: [run('r1', 'lined', 4, { ground: { tone: 0.2, pictures: ['a', 'gone'] } })] }
+  const assets = [{ id: 'a', type: 'image/png' as const, width: 300, height: 300 }]
+  const spec = { width: 432, height: 648, inside: 0, bleed: 9, planned: plan.runs }
+  const book = { ...own, assets, plan: fitted(plan) }
+  const front = await new Setter(shelf).set(book, harbourRoman, spec)
+  const setting = { inside: 50, safe: 18, safeWithBleed: 27, runs: new RunPress(shelf), shelf }
+  const { pages } = await withPlan(front, book, book.plan, setting)
+  const images = (page: PageMarks): string[] => {
+    const found: string[] = []
+    visitPage(page, v => {
+      if (!('item' in v) || v.item.kind !== 'image') return
+      const { asset, width, height, tone } = v.item
+      expect([v.x + v.item.x <= 0, width >= 441, height >= 666, tone]).toEqual([true, true, true, 0.2])
+      found.push(asset)
+    })
+    return found
+  }
+  expect(pages.map(images)).toEqual([['a'], [], ['a'], []])
+  expect(pages.map(p => p.layers.length)).toEqual([2, 2, 2, 2])
+})
+
+test('words of one’s own that may offend are told with their run; what ships is not looked at', async () => {
+  const source = (bank: string, text: string) => ({ params: { words: { bank, text }, count: 3 } })
+  const { offending } = await setWith({
+    runs: [
+      run('r1', 'word-search', 1, source('', 'harbour\nlantern\nbastard\nanchor\nbollard\nlighthouse\nrope\noar')),
+      run('r2', 'word-search', 1, source('', 'harbour\nlantern\nanchor\nbollard\nlighthouse\nrope\noar')),
+      run('r3', 'lined', 1),
+    ],
+  })
+  expect(offending).toEqual([{ run: 'r1', words: ['bastard'] }])
+})

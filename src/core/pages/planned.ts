@@ -3,6 +3,7 @@ import {
   drawFolio,
   drawGround,
   FOLIO_SIZE,
+  groundAt,
   kindOf,
   LARGE_PRINT,
   type Leaf,
@@ -10,17 +11,15 @@ import {
   laidOut,
   lookOf,
   type PageLook,
-  patternAt,
   type RunPress,
-  type RunTwins,
   type Side,
   smallPrint,
 } from '../activity'
-import type { Book, PagePlan, Run } from '../book'
+import type { Asset, Book, PagePlan, Run } from '../book'
 import { type Layer, LayerBuilder, type PageMarks } from '../marks'
 import { Fault, type Ticker } from '../trade'
 import type { FontShelf, TextStyle } from '../type'
-import type { HandOnRun, Interior, PlannedAt, Unmade } from './interior'
+import type { Interior, PlannedAt } from './interior'
 import type { PageSpec } from './layout'
 import { bleedEdges } from './section'
 
@@ -54,21 +53,13 @@ export async function withPlan(
   plan: PagePlan,
   { inside, safe, safeWithBleed, runs, shelf, only, ticker }: PlanSetting,
 ): Promise<Interior> {
-  const { width, height } = interior.spec
-  const bleeds = plan.runs.some(overEdge) || interior.pages.some(p => anyEdge(p.bleed))
-  const least = (bleeds ? safeWithBleed : safe) + SAFER
-  const margin = (side: 'head' | 'foot' | 'inside' | 'outside'): number =>
-    Math.max(plan.margins?.[side] ?? PLAIN_MARGIN, least, side === 'inside' ? inside : 0)
-  const [head, foot, inner, outer] = [margin('head'), margin('foot'), margin('inside'), margin('outside')]
-  const room = { width: Math.max(1, width - inner - outer), height: Math.max(1, height - head - foot) }
+  const pictures = new Map(assets.map(a => [a.id, a]))
   const folio = plan.folios && plan.folios !== 'none' ? await folioStyle(plan, language, shelf) : undefined
-  const leaf: PlannedLeaf = { spec: interior.spec, bleeds, least, head, foot, inner, outer, room, folio }
+  const leaf = leafOfPlan(interior, plan, { inside, safe, safeWithBleed, pictures, folio })
   const grounds = new Map<string, Layer>()
 
   const pages: PageMarks[] = []
-  const unmade: Unmade[] = []
-  const twins: RunTwins[] = []
-  const byHand: HandOnRun[] = []
+  const told: Told = { unmade: [], twins: [], byHand: [], offending: [] }
   const planned = new Map<number, PlannedAt>()
   const runStarts = new Map<string, number>()
   const add = (on?: OnLeaf): void => {
@@ -78,28 +69,29 @@ export async function withPlan(
   const laid = layInserts(interior, plan)
   const drawing = {
     runs: plan.runs,
-    room,
+    room: leaf.room,
     language,
     look: plan.look,
     large: plan.large,
     leaves: { recto: leafAbout(leaf, 'recto'), verso: leafAbout(leaf, 'verso') },
-    assets: new Map(assets.map(a => [a.id, a])),
+    assets: pictures,
     ticker,
   }
   const folios = plan.references ? foliosOf(laid, interior) : undefined
   let taken = 0
   const takeTo = (end: number): void => {
     for (const p of interior.pages.slice(taken, end))
-      pages.push(anyEdge(p.bleed) ? p : { ...p, bleed: edgesOf(interior.spec, bleeds, pages.length) })
+      pages.push(anyEdge(p.bleed) ? p : { ...p, bleed: edgesOf(interior.spec, leaf.bleeds, pages.length) })
     taken = end
   }
   for (const { at, pages: placed } of laid) {
     takeTo(at)
     const begins = pages.length
     const drawn = await drawRuns({ placed, begins, only }, runs, { ...drawing, folios })
-    unmade.push(...drawn.unmade)
-    twins.push(...drawn.twins)
-    byHand.push(...drawn.byHand)
+    told.unmade.push(...drawn.unmade)
+    told.twins.push(...drawn.twins)
+    told.byHand.push(...drawn.byHand)
+    told.offending.push(...drawn.offending)
     for (const [id, page] of drawn.starts) runStarts.set(id, page)
     for (const { run, index = 0, back } of placed) {
       const layers = run && drawn.layers.get(run.id)
@@ -115,23 +107,39 @@ export async function withPlan(
     ...interior,
     pages,
     inserts: [],
-    unmade,
-    twins,
-    byHand,
+    ...told,
     planned,
     starts: new Map(starts.sort((a, b) => a[1] - b[1])),
     unmetAt: interior.unmetAt.map(u => ({ ...u, page: moved(u.page) })),
-    block: interior.pages.length ? interior.block : { x: inner, y: head, ...room },
+    block: interior.pages.length ? interior.block : { x: leaf.inner, y: leaf.head, ...leaf.room },
   }
 }
 
+/** What is to be known of runs beside their pages. */
+type Told = Pick<Interior, 'unmade' | 'twins' | 'byHand' | 'offending'>
+
 /** What the runs of an insert were drawn as: by run; those that could not be made have no layers. */
-interface DrawnRuns {
+interface DrawnRuns extends Told {
   layers: Map<string, { fronts: Layer[]; backs: Layer[] }>
   starts: Map<string, number>
-  unmade: Unmade[]
-  twins: RunTwins[]
-  byHand: HandOnRun[]
+}
+
+/** The leaf that all planned pages are: its bleed where anything of the book has one, its margins no narrower than asked. */
+function leafOfPlan(
+  { spec, pages }: Interior,
+  plan: PagePlan,
+  of: Pick<PlanSetting, 'inside' | 'safe' | 'safeWithBleed'> & {
+    pictures: PlannedLeaf['assets']
+    folio: PlannedLeaf['folio']
+  },
+): PlannedLeaf {
+  const bleeds = plan.runs.some(overEdge) || pages.some(p => anyEdge(p.bleed))
+  const least = (bleeds ? of.safeWithBleed : of.safe) + SAFER
+  const margin = (side: 'head' | 'foot' | 'inside' | 'outside'): number =>
+    Math.max(plan.margins?.[side] ?? PLAIN_MARGIN, least, side === 'inside' ? of.inside : 0)
+  const [head, foot, inner, outer] = [margin('head'), margin('foot'), margin('inside'), margin('outside')]
+  const room = { width: Math.max(1, spec.width - inner - outer), height: Math.max(1, spec.height - head - foot) }
+  return { spec, bleeds, least, head, foot, inner, outer, room, assets: of.pictures, folio: of.folio }
 }
 
 /** Draws the runs of an insert whose first page is that of index `begins`; those alone that stand on pages looked at. */
@@ -140,7 +148,7 @@ async function drawRuns(
   press: RunPress,
   drawing: Drawing,
 ): Promise<DrawnRuns> {
-  const all: DrawnRuns = { layers: new Map(), starts: new Map(), unmade: [], twins: [], byHand: [] }
+  const all: DrawnRuns = { layers: new Map(), starts: new Map(), unmade: [], twins: [], byHand: [], offending: [] }
   for (const [i, { run }] of placed.entries()) {
     if (!run || all.starts.has(`run:${run.id}`)) continue
     all.starts.set(`run:${run.id}`, begins + i)
@@ -154,6 +162,8 @@ async function drawRuns(
       if (only) continue
       all.byHand.push({ run: run.id, ...(await press.handsOf(run, drawing)) })
       all.twins.push({ run: run.id, names: await press.twinsOf(run, drawing) })
+      const words = await press.offendingIn(run, drawing)
+      if (words.length) all.offending.push({ run: run.id, words })
     } catch (e) {
       if (!(e instanceof Fault)) throw e
       // What keeps one run from being made keeps no other: its own pages stay blank, and that is found.
@@ -234,6 +244,7 @@ interface PlannedLeaf {
   inner: number
   outer: number
   room: { width: number; height: number }
+  assets: ReadonlyMap<string, Asset>
   folio: { at: 'outside' | 'centre'; look: PageLook; print: number; style: TextStyle; onDark: TextStyle } | undefined
 }
 
@@ -273,10 +284,10 @@ function plannedLeaf(
   const layers: PageMarks['layers'] = []
   const ground = back ? run?.backs?.ground : run?.ground
   if (ground) {
-    const pattern = patternAt(ground, index)
-    const key = JSON.stringify([ground, pattern, bleed, side])
-    const on = { width, height, bleed, room: { x, y: of.head, ...of.room } }
-    if (!grounds.has(key)) grounds.set(key, drawGround(ground, pattern, on))
+    const has = groundAt(ground, index)
+    const key = JSON.stringify([ground, has, bleed, side])
+    const on = { width, height, bleed, room: { x, y: of.head, ...of.room }, assets: of.assets }
+    if (!grounds.has(key)) grounds.set(key, drawGround(ground, has, on))
     layers.push({ layer: grounds.get(key)!, x: 0, y: 0 })
   }
   if (layer) layers.push({ layer, x, y: of.head })

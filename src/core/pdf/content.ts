@@ -1,4 +1,4 @@
-import { type Colour, type Layer, Op, type PageMarks, type Path, type TextTable } from '../marks'
+import { type Colour, type ImageMark, type Layer, Op, type PageMarks, type Path, type TextTable } from '../marks'
 import type { Face } from '../type'
 import { ByteWriter } from './bytes'
 import type { FontUse } from './fonts'
@@ -19,7 +19,7 @@ const times = (m: Matrix, n: Matrix): Matrix => [
 export interface ContentResources {
   font(face: Face): FontUse
   /** Resource name of a picture; undefined where it is not to be had. */
-  image(asset: string): string | undefined
+  image(mark: ImageMark): string | undefined
   /** Resource name of a graphics state with this opacity. */
   opacity(value: number): string
   /** Resource name of a layer that is written once for all pages that have it; undefined where it is written where it stands. */
@@ -105,7 +105,7 @@ class Writer {
         out.ascii(item.fill ? (item.stroke ? 'B\n' : 'f\n') : 'S\n')
         if (this.res.tags) out.ascii('EMC\n')
       } else if (item.kind === 'image') {
-        const name = this.res.image(item.asset)
+        const name = this.res.image(item)
         if (!name) {
           this.missing(item, m)
           continue

@@ -3,6 +3,7 @@ import type { PdfFile } from './file'
 import { isPdf } from '../trade'
 import { embedForeignPage, type Known } from './foreign'
 import { shrunk } from './resample'
+import { round } from './round'
 
 /** A decoded picture: 4 bytes a pixel, not premultiplied. Decoding is a port: a canvas in the browser, a library in Node. */
 export interface Pixels {
@@ -17,13 +18,13 @@ export interface PictureSource {
   decode(bytes: Uint8Array, asset: string): Promise<Pixels>
 }
 
-/** Embeds a picture: grey for black books; over white, since presses refuse transparency; no wider than `mostPixels`. Unchanged JPEGs pass through. */
+/** Embeds a picture: grey for black books; over white, since presses refuse transparency; no wider than `mostPixels`; black in it as dark as `tone` says (Decode, ISO 32000-1, 8.9.5.2). Unchanged JPEGs pass through. */
 export async function embedImage(
   file: PdfFile,
   source: PictureSource,
   asset: string,
   grey: boolean,
-  { mostPixels, known }: { mostPixels?: number | undefined; known: Known },
+  { mostPixels, tone, known }: { mostPixels?: number | undefined; tone?: number | undefined; known: Known },
 ): Promise<PDFRef | undefined> {
   const bytes = await source.bytes(asset)
   if (!bytes) return undefined
@@ -41,6 +42,7 @@ export async function embedImage(
         Height: jpeg.height,
         ColorSpace: jpeg.components === 1 ? 'DeviceGray' : 'DeviceRGB',
         BitsPerComponent: 8,
+        ...lighter(tone, jpeg.components),
         Filter: 'DCTDecode',
       },
       file.ref(),
@@ -75,8 +77,12 @@ export async function embedImage(
     Height: h,
     ColorSpace: grey ? 'DeviceGray' : 'DeviceRGB',
     BitsPerComponent: 8,
+    ...lighter(tone, channels),
   })
 }
+
+const lighter = (tone: number | undefined, channels: number): { Decode?: number[] } =>
+  tone === undefined ? {} : { Decode: Array.from({ length: channels }, () => [round(1 - tone), 1]).flat() }
 
 /** Size and components of a baseline or progressive JPEG, from its frame header. Undefined for other files. */
 export function jpegHeader(b: Uint8Array): { width: number; height: number; components: number } | undefined {

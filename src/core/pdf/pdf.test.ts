@@ -466,6 +466,55 @@ describe('a document', () => {
   })
 })
 
+test('a picture with a tone is as much lighter as poppler paints it, grey or coloured, JPEG or not, and once for each tone', async () => {
+  const canvas = createCanvas(8, 8)
+  const ctx = canvas.getContext('2d')
+  ctx.fillRect(0, 0, 8, 8)
+  const pictures = new Map([
+    ['p', new Uint8Array(await canvas.encode('png'))],
+    ['j', new Uint8Array(await canvas.encode('jpeg'))],
+  ])
+  const tones = [undefined, 0.25, 0.6]
+  const marks = tones.flatMap((tone, i) =>
+    ['p', 'j'].map((asset, k) => ({
+      kind: 'image' as const,
+      asset,
+      x: 20 * k,
+      y: 20 * i,
+      width: 20,
+      height: 20,
+      ...(tone !== undefined && { tone }),
+    })),
+  )
+  const page: PageMarks = {
+    width: 40,
+    height: 60,
+    bleed: { top: 0, right: 0, bottom: 0, left: 0 },
+    label: '1',
+    side: 'recto',
+    layers: [{ x: 0, y: 0, layer: { items: [...marks, marks[2]!] } }],
+  }
+  const folder = mkdtempSync(join(tmpdir(), 'tones-'))
+  try {
+    for (const grey of [true, false]) {
+      const bytes = await pdfBytes([page], { ...options, grey }, await nodePdf(pictureSource(pictures)))
+      const file = join(folder, 'tones.pdf')
+      writeFileSync(file, bytes)
+      const { stdout, status } = spawnSync('pdftoppm', ['-r', '72', '-gray', file], { maxBuffer: 1 << 22 })
+      expect(status).toBe(0)
+      const at = (x: number, y: number): number => 1 - stdout[stdout.length - 40 * 60 + y * 40 + x]! / 255
+      tones.forEach((tone, i) => [10, 30].forEach(x => expect(at(x, 20 * i + 10)).toBeCloseTo(tone ?? 1, 1)))
+      const doc = await PDFDocument.load(bytes)
+      const images = doc.context
+        .enumerateIndirectObjects()
+        .filter(([, o]) => o instanceof PDFRawStream && o.dict.get(PDFName.of('Subtype')) === PDFName.of('Image'))
+      expect(images).toHaveLength(6)
+    }
+  } finally {
+    rmSync(folder, { recursive: true })
+  }
+})
+
 describe('a tagged file', () => {
   const para = (id: string, text: string): ParagraphJson => ({
     type: 'paragraph',

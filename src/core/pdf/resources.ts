@@ -1,5 +1,5 @@
 import type { PDFRef } from '@cantoo/pdf-lib'
-import { type GroupMark, type Layer, layerBox, type PageMarks, visitPage } from '../marks'
+import { type GroupMark, type ImageMark, type Layer, layerBox, type PageMarks, visitPage } from '../marks'
 import { Fault, type Ticker } from '../trade'
 import type { Face } from '../type'
 import { type ContentResources, formContent } from './content'
@@ -15,6 +15,9 @@ interface Named {
   ref: PDFRef
 }
 
+/** The same picture in another tone is another. */
+const pictureKey = ({ asset, tone }: ImageMark): string => JSON.stringify([asset, tone])
+
 /** What pages use in common: fonts with the glyphs that are used of each, pictures, and degrees of opacity as they come up. */
 export class Resources implements ContentResources {
   private readonly fonts = new Map<Face, FontUse>()
@@ -22,8 +25,8 @@ export class Resources implements ContentResources {
   private readonly states = new Map<number, Named>()
   /** Layers that are written once, by what they are called; undefined until a page is written that has one. */
   private readonly forms = new Map<Layer, Named | undefined>()
-  /** Largest width at which each picture stands, points; in the order in which they come. */
-  private readonly widths = new Map<string, number>()
+  /** Pictures with the largest width at which each stands, points; in the order in which they come. */
+  private readonly pictures = new Map<string, { mark: ImageMark; width: number }>()
 
   constructor(
     private readonly file: PdfFile,
@@ -36,7 +39,7 @@ export class Resources implements ContentResources {
   }
 
   readonly font = (face: Face): FontUse => this.fonts.get(face)!
-  readonly image = (asset: string): string | undefined => this.images.get(asset)?.name
+  readonly image = (mark: ImageMark): string | undefined => this.images.get(pictureKey(mark))?.name
   readonly opacity = (value: number): string => {
     let s = this.states.get(value)
     if (!s) {
@@ -71,14 +74,15 @@ export class Resources implements ContentResources {
     ticker: Ticker | undefined,
   ): Promise<void> {
     const known: Known = new Map()
-    for (const [asset, width] of this.widths) {
-      const ref = await embedImage(this.file, source, asset, grey, {
+    for (const [key, { mark, width }] of this.pictures) {
+      const ref = await embedImage(this.file, source, mark.asset, grey, {
+        tone: mark.tone,
         mostPixels: ppi ? (width / 72) * ppi : undefined,
         known,
       })
       await this.file.settled()
-      if (ref) this.images.set(asset, { name: `Im${this.images.size + 1}`, ref })
-      await ticker?.({ stage: 'Placing pictures', done: this.images.size, of: this.widths.size })
+      if (ref) this.images.set(key, { name: `Im${this.images.size + 1}`, ref })
+      await ticker?.({ stage: 'Placing pictures', done: this.images.size, of: this.pictures.size })
     }
   }
 
@@ -98,7 +102,7 @@ export class Resources implements ContentResources {
           fonts[use.name] = use.ref
         }
       else if (v.item.kind === 'image') {
-        const im = this.images.get(v.item.asset)
+        const im = this.images.get(pictureKey(v.item))
         if (im) images[im.name] = im.ref
       }
     })
@@ -113,8 +117,10 @@ export class Resources implements ContentResources {
 
   private collect(l: Layer): void {
     for (const item of l.items)
-      if (item.kind === 'image') this.widths.set(item.asset, Math.max(this.widths.get(item.asset) ?? 0, item.width))
-      else if (item.kind === 'group') for (const inner of item.layers) this.collect(inner)
+      if (item.kind === 'image') {
+        const key = pictureKey(item)
+        this.pictures.set(key, { mark: item, width: Math.max(this.pictures.get(key)?.width ?? 0, item.width) })
+      } else if (item.kind === 'group') for (const inner of item.layers) this.collect(inner)
     const t = l.text
     if (!t) return
     const uses = t.faces.map(f => this.useOf(f as Face))

@@ -68,7 +68,7 @@ export interface ShapeGrid {
 export type PuzzleControl = { says: string } & (
   | { as: 'choice'; choices: readonly { value: string; words: string }[] }
   | { as: 'count'; least: number; most: number }
-  | { as: 'words'; clued: boolean; sayings?: boolean; apart?: boolean }
+  | { as: 'words'; clued: boolean; sayings?: boolean; rows?: boolean; apart?: boolean }
   | { as: 'shape'; grids: (values: never) => readonly ShapeGrid[] }
 )
 

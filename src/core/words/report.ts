@@ -1,5 +1,6 @@
 import { banks } from './banks'
 import { gridLetters } from './letters'
+import { offending } from './offence'
 import type { WordList } from './wordList'
 
 /** What is to be known of lists before a puzzle is made of them. */
@@ -13,14 +14,16 @@ export interface WordReport {
   twice: string[]
   /** Words that stand inside another of their list, forth or back: a search would find them there as well. */
   inside: { word: string; within: string }[]
+  /** Words that are likely to offend. */
+  offending: string[]
   /** Words with signs that a grid leaves out, other than spaces, hyphens and apostrophes. */
   signs: string[]
   /** Banks that share the most words with them, the nearest first; none where none shares any. */
   near: { id: string; name: string; shared: number }[]
 }
 
-/** Looks over lists of words. */
-export function reportOn(lists: readonly WordList[]): WordReport {
+/** Looks over lists of words of a language. */
+export function reportOn(lists: readonly WordList[], language: string): WordReport {
   const seen = new Map<string, number>()
   const report: WordReport = {
     lists: lists.length,
@@ -29,6 +32,10 @@ export function reportOn(lists: readonly WordList[]): WordReport {
     longest: 0,
     twice: [],
     inside: [],
+    offending: offending(
+      lists.flatMap(l => l.words.map(w => w.word)),
+      language,
+    ),
     signs: [],
     near: [],
   }

@@ -1,8 +1,19 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { cases } from '../../../tests/support/deep'
-import { banks, dealt, dictionary, gridLetters, listsOf, meaningOf, offences, plainLetters } from '.'
-import { readWordTable, reportOn, sampleOf, sayings, vocabulary, writeWordText } from '.'
+import { banks, dealt, dictionary, gridLetters, listsOf, meaningOf, offences, offending, plainLetters } from '.'
+import {
+  columnsOf,
+  linesOf,
+  readWordTable,
+  reportOn,
+  rowsOf,
+  sampleFile,
+  sampleOf,
+  sayings,
+  vocabulary,
+  writeWordText,
+} from '.'
 
 const letters = fc.string({ unit: fc.constantFrom(...'abcdefgäéñ'), minLength: 1, maxLength: 9 })
 
@@ -41,6 +52,21 @@ describe('what ships', () => {
     // Lists of others have plain words among theirs: what is said here of weapons, peoples and drinks is no offence.
     const plain = said.filter(w => bad.has(plainLetters(w)))
     expect(plain.filter(w => /fuck|shit|cunt|whore|nigg/i.test(w))).toEqual([])
+  })
+
+  test('a word of one’s own that is likely to offend is found, plain ones are not, each language by its own lists', () => {
+    expect(offending(['Harbour', 'shit', 'Bull shit', 'SHIT', 'shitake'], 'en-GB')).toEqual([
+      'shit',
+      'Bull shit',
+      'SHIT',
+    ])
+    expect(offending(['Dick', 'Scheiße', 'Hummel'], 'de')).toEqual(['Scheiße'])
+    expect(offending(['merde', 'con'], 'en')).toEqual([])
+    expect(offending(['merde'], 'fr-CA')).toEqual(['merde'])
+    expect(offending(['anything'], 'xx')).toEqual([])
+    // Of thousands of words that ship, a few have a second meaning that the lists know.
+    const plain = banks.flatMap(b => b.words.map(w => w.word))
+    expect(offending(plain, 'en').length).toBeLessThan(plain.length / 500)
   })
 
   test('the list of offences joins the lists it is made of', () => {
@@ -121,7 +147,15 @@ describe('lists of the author’s own', () => {
       ],
     })
     expect(() => readWordTable('\n# nothing\n', 'x')).toThrow('There are no words yet')
-    for (const clued of [true, false]) expect(readWordTable(sampleOf(clued), 'x').left).toEqual([])
+    for (const clued of [true, false]) {
+      const written = readWordTable(sampleOf(clued), 'x')
+      expect(written.left).toEqual([])
+      // The table that is saved as a sample reads as the same lists.
+      expect(readWordTable(sampleFile(clued ? 'clues' : 'words').text, 'x')).toEqual(written)
+    }
+    expect(columnsOf(sampleFile('rows').text)).toEqual(['prompt', 'season', 'place'])
+    expect(rowsOf(sampleFile('rows').text)[1]).toMatchObject({ season: 'summer', '3': 'on the quay' })
+    expect(linesOf(sampleFile('sayings').text)).toEqual(sayings.slice(0, 5))
   })
 
   test('what is written reads back the same', () => {
@@ -143,20 +177,23 @@ describe('lists of the author’s own', () => {
   })
 
   test('the report: words inside others whichever way they read, words twice, signs, banks that are near', () => {
-    const report = reportOn([
-      {
-        name: 'a',
-        words: [
-          { word: 'seagull' },
-          { word: 'gull' },
-          { word: 'tar' },
-          { word: 'start' },
-          { word: 'rat' },
-          { word: 'tide & ebb' },
-        ],
-      },
-      { name: 'b', words: [{ word: 'Gull', clue: 'It steals chips' }] },
-    ])
+    const report = reportOn(
+      [
+        {
+          name: 'a',
+          words: [
+            { word: 'seagull' },
+            { word: 'gull' },
+            { word: 'tar' },
+            { word: 'start' },
+            { word: 'rat' },
+            { word: 'tide & ebb' },
+          ],
+        },
+        { name: 'b', words: [{ word: 'Gull', clue: 'It steals chips' }] },
+      ],
+      'en-GB',
+    )
     expect(report).toMatchObject({ lists: 2, words: 7, clued: 1, longest: 7, twice: ['Gull'], signs: ['tide & ebb'] })
     expect(report.inside).toEqual(
       expect.arrayContaining([

@@ -87,6 +87,7 @@ export function Adding({
       {recipe ? (
         <RecipeSaid
           bookId={bookId}
+          language={language}
           recipe={recipe}
           onDone={() => onAdded(undefined)}
           onLeave={() => setRecipe(undefined)}
@@ -106,11 +107,13 @@ export function Adding({
 /** The chosen recipe, and what it asks; taken, its runs stand in the plan, and an empty book gets its trim. */
 function RecipeSaid({
   bookId,
+  language,
   recipe,
   onDone,
   onLeave,
 }: {
   bookId: string
+  language: string
   recipe: Recipe
   onDone: () => void
   onLeave: () => void
@@ -120,6 +123,7 @@ function RecipeSaid({
   const { trim } = recipe
   return (
     <RecipeAsked
+      language={language}
       recipe={recipe}
       onLeave={onLeave}
       onTake={asked => {

@@ -1,38 +1,45 @@
 'use client'
 import { Select } from 'antd'
 import { patternOf, patterns, PLAIN_REPEAT } from '@/core/activity'
-import type { Ground } from '@/core/book'
+import type { Asset, Ground } from '@/core/book'
 import { pathData } from '@/core/marks'
 import { ChoiceValue, NumberValue } from '@/parts/Sentence'
+import { GroundPictures } from './GroundPictures'
 
 const TONE = { factor: 100, step: 1, digits: 0, unit: '%' }
 const REPEAT = { factor: 1, step: 1, digits: 0, unit: 'pt' }
-/** What a ground begins with: a tone under everything, lines of a pattern. */
-const FIRST = { tone: 0.06, line: 0.14 }
+/** What a ground begins with: a tone under everything, lines of a pattern, the darkest of a picture. */
+const FIRST = { tone: 0.06, line: 0.14, picture: 0.25 }
 /** A pattern as a swatch: its size and its repeat, pixels. */
 const SWATCH = { width: 54, height: 22, repeat: 16 }
 
-/** The ground of a leaf, as a part of a sentence: bare paper, a tone, patterns in turn. */
+/** The ground of a leaf, as a part of a sentence: bare paper, a tone, patterns or pictures in turn. */
 export function GroundValue({
+  bookId,
+  assets,
   label,
   ground,
   clear,
   onChange,
 }: {
+  bookId: string
+  assets: Asset[]
   label: string
   ground: Ground | undefined
   /** Whether the room within the margins can be left clear. */
   clear: boolean
   onChange: (ground: Ground | undefined) => void
 }) {
-  const kind = !ground ? 'paper' : ground.patterns?.length ? 'pattern' : 'tone'
+  const kind = !ground ? 'paper' : ground.pictures ? 'picture' : ground.patterns?.length ? 'pattern' : 'tone'
   const choose = (now: string): void =>
     onChange(
       now === 'paper'
         ? undefined
         : now === 'tone'
           ? { tone: FIRST.tone, ...(ground?.clear && { clear: true }) }
-          : { tone: FIRST.line, patterns: [patterns[0]!.id], ...(clear && { clear: true }) },
+          : now === 'picture'
+            ? { tone: FIRST.picture, pictures: [], ...(clear && { clear: true }) }
+            : { tone: FIRST.line, patterns: [patterns[0]!.id], ...(clear && { clear: true }) },
     )
   return (
     <>
@@ -43,6 +50,7 @@ export function GroundValue({
           { value: 'paper', words: 'bare paper' },
           { value: 'tone', words: 'a tone of' },
           { value: 'pattern', words: 'a pattern of' },
+          { value: 'picture', words: 'pictures of mine:' },
         ]}
         onChange={choose}
       />
@@ -50,6 +58,7 @@ export function GroundValue({
         <>
           {' '}
           {kind === 'pattern' && <Patterns label={label} ground={ground} onChange={onChange} />}
+          {kind === 'picture' && <GroundPictures {...{ bookId, assets, label, ground, onChange }} />}
           <NumberValue
             label={`Tone: ${label.toLowerCase()}`}
             value={ground.tone}
@@ -57,7 +66,8 @@ export function GroundValue({
             most={1}
             form={TONE}
             onChange={tone => onChange({ ...ground, tone })}
-          />{' '}
+          />
+          {kind === 'picture' ? ' black, ' : ' '}
           over the edge
           {clear && (
             <>

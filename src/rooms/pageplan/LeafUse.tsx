@@ -1,6 +1,6 @@
 'use client'
 import { answering, type AnswerPlace, answerPlace, askedOf, facesOf, kindOf, withAnswers } from '@/core/activity'
-import type { Backs, PagePlan, Run } from '@/core/book'
+import type { Asset, Backs, PagePlan, Run } from '@/core/book'
 import { ChoiceValue } from '@/parts/Sentence'
 import { GroundValue } from './GroundValue'
 import type { ChangePlan, ChangeRun } from './planChanges'
@@ -15,6 +15,8 @@ const PLACES: { value: AnswerPlace; words: string }[] = [
 const OFFERED = [1, 2, 4, 6, 9, 12].map(n => ({ value: String(n), words: n === 1 ? 'one' : String(n) }))
 
 interface LeafUseOf {
+  bookId: string
+  assets: Asset[]
   plan: PagePlan
   run: Run
   onChange: ChangeRun
@@ -22,16 +24,18 @@ interface LeafUseOf {
 }
 
 /** How a run uses its leaves: one thing a page or several, both sides or fronts only, its ground; and where it is answered. */
-export function LeafUse({ plan, run, onChange, onChangePlan }: LeafUseOf) {
+export function LeafUse({ bookId, assets, plan, run, onChange, onChangePlan }: LeafUseOf) {
   const kind = kindOf(run.kind)
   return (
     <>
       {kind?.answers && <Asked {...{ plan, run, onChange, onChangePlan }} />}
-      {!kind?.begins && <Sides run={run} onChange={onChange} />}
+      {!kind?.begins && <Sides {...{ bookId, assets, run, onChange }} />}
       {plan.runs.indexOf(plan.runs.find(r => r.id === run.id)!) > 0 && <Dealt run={run} onChange={onChange} />}
       <p>
         On{' '}
         <GroundValue
+          bookId={bookId}
+          assets={assets}
           label="Ground"
           ground={run.ground}
           clear
@@ -62,7 +66,7 @@ function Dealt({ run, onChange }: { run: Run; onChange: ChangeRun }) {
   )
 }
 
-function Sides({ run: { backs }, onChange }: { run: Run; onChange: ChangeRun }) {
+function Sides({ bookId, assets, run: { backs }, onChange }: Omit<LeafUseOf, 'plan' | 'onChangePlan'>) {
   const set = (next: (now: Backs) => Backs | undefined): void =>
     void onChange('Sides of its leaves', r => ({ backs: next(r.backs ?? {}) }), true)
   return (
@@ -81,6 +85,8 @@ function Sides({ run: { backs }, onChange }: { run: Run; onChange: ChangeRun }) 
         <>
           , backs on{' '}
           <GroundValue
+            bookId={bookId}
+            assets={assets}
             label="Ground of its backs"
             ground={backs.ground}
             clear={!!backs.answers}
@@ -94,7 +100,7 @@ function Sides({ run: { backs }, onChange }: { run: Run; onChange: ChangeRun }) 
 }
 
 /** How many of what it asks stand on a page, and where the answers are. */
-function Asked({ plan, run, onChange, onChangePlan }: LeafUseOf) {
+function Asked({ plan, run, onChange, onChangePlan }: Omit<LeafUseOf, 'bookId' | 'assets'>) {
   const key = answering(plan, run)
   const each = run.each ?? 1
   const place = answerPlace(plan, run)

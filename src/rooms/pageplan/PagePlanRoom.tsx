@@ -76,6 +76,7 @@ export function PagePlanRoom({ bookId }: { bookId: string }) {
                 <Shown
                   {...{ bookId, view, look, plan, chosen, at }}
                   starts={set.starts}
+                  language={book.data.language}
                   assets={book.assets}
                   sections={book.sections}
                   onChoose={choose}
@@ -104,6 +105,7 @@ interface ShownProps {
   view: OpenBook
   look: ReturnType<typeof useEarlyLook>
   plan: PagePlan
+  language: string
   assets: Asset[]
   sections: Section[]
   starts: Map<string, number>
@@ -113,7 +115,7 @@ interface ShownProps {
 }
 
 /** The flatplan, or the run that is opened. */
-function Shown({ bookId, view, look, plan, assets, sections, starts, chosen, at, onChoose }: ShownProps) {
+function Shown({ bookId, view, look, plan, language, assets, sections, starts, chosen, at, onChoose }: ShownProps) {
   const { edition, leaves, version } = view
   const changePlan = usePlanChange(bookId)
   const changeRun = useRunChange(bookId)
@@ -168,6 +170,7 @@ function Shown({ bookId, view, look, plan, assets, sections, starts, chosen, at,
           <RunSentence
             key={run.id}
             bookId={bookId}
+            language={language}
             assets={assets}
             plan={plan}
             run={run}

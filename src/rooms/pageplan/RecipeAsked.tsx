@@ -9,10 +9,13 @@ import { WordsOf, WordsValue } from './Words'
 /** A recipe in a sentence whose values are what it asks. */
 export function RecipeAsked({
   recipe,
+  language,
   onTake,
   onLeave,
 }: {
   recipe: Recipe
+  /** Of the book, as a tag. */
+  language: string
   onTake: (asked: Asked) => void
   onLeave: () => void
 }) {
@@ -41,7 +44,7 @@ export function RecipeAsked({
         )}
         .
       </p>
-      {words && <WordsOf label="Words" source={words} minds={{ clued: false }} onChange={take} />}
+      {words && <WordsOf label="Words" language={language} source={words} minds={{ clued: false }} onChange={take} />}
       <p className="ways">
         <Button type="primary" onClick={() => onTake({ ...(words && { words }), ...(from && { from }) })}>
           Make these pages

@@ -23,6 +23,7 @@ const COUNT = { factor: 1, step: 1, digits: 0, unit: '' }
 /** What a run is, in sentences: its kind's own values, its heading, how it uses its leaves. */
 export function RunSentence({
   bookId,
+  language,
   assets,
   plan,
   run,
@@ -30,6 +31,8 @@ export function RunSentence({
   onChangePlan,
 }: {
   bookId: string
+  /** Of the book, as a tag. */
+  language: string
   assets: Asset[]
   plan: PagePlan
   run: Run
@@ -107,6 +110,7 @@ export function RunSentence({
           <WordsOf
             key={name}
             label={says}
+            language={language}
             source={source}
             minds={minds}
             onChange={(next, merge) => set(name, says, next, merge)}
@@ -115,7 +119,7 @@ export function RunSentence({
       })}
       {shape && <ShapeOf run={run} grids={gridsOf(controls[shape] as ShapeControl, run)} onChange={onChange} />}
       <Heading run={run} onChange={onChange} />
-      <LeafUse plan={plan} run={run} onChange={onChange} onChangePlan={onChangePlan} />
+      <LeafUse bookId={bookId} assets={assets} plan={plan} run={run} onChange={onChange} onChangePlan={onChangePlan} />
       <RunWays plan={plan} run={run} onChange={onChange} onChangePlan={onChangePlan} />
     </section>
   )

@@ -4,6 +4,7 @@ import { useRef } from 'react'
 import { linesOf, MOST_TEXT, type WordReport, type WordSource } from '@/core/words'
 import { listBooks } from '@/data/bookList'
 import { getBook } from '@/data/books'
+import { saveAs } from '@/parts/saveAs'
 import { FilePick, type FilePicker } from '@/parts/FilePick'
 import { ChoiceValue } from '@/parts/Sentence'
 import { StoredTextArea } from '@/parts/StoredInput'
@@ -46,17 +47,22 @@ export function WordsValue({
 export interface WordsMinded {
   clued: boolean
   sayings?: boolean
+  /** A row of a table is as good as a saying. */
+  rows?: boolean
   apart?: boolean
 }
 
 /** What is to be known of a run's words, and the author's own list. */
 export function WordsOf({
   label,
+  language,
   source,
   minds,
   onChange,
 }: {
   label: string
+  /** Of the book, as a tag. */
+  language: string
   source: WordSource
   minds: WordsMinded
   onChange: Take
@@ -67,7 +73,7 @@ export function WordsOf({
         {minds.sayings && !source.bank ? (
           sayingsSaid(linesOf(source.text).length)
         ) : (
-          <WordsSaid source={source} minds={minds} onChange={onChange} />
+          <WordsSaid language={language} source={source} minds={minds} onChange={onChange} />
         )}
       </p>
       {!source.bank && <OwnWords label={label} source={source} minds={minds} onChange={onChange} />}
@@ -79,7 +85,7 @@ export function WordsOf({
 function OwnWords({
   label,
   source,
-  minds: { clued, sayings = false },
+  minds: { clued, sayings = false, rows = false },
   onChange,
 }: {
   label: string
@@ -124,6 +130,18 @@ function OwnWords({
             Add a sample
           </Button>
         )}
+        <Button
+          size="small"
+          type="link"
+          title="A file that shows how it is made elsewhere"
+          onClick={() =>
+            void press()
+              .sampleFile(rows ? 'rows' : sayings ? 'sayings' : clued ? 'clues' : 'words')
+              .then(({ text, name, type }) => saveAs(text, name, type), say.failed)
+          }
+        >
+          Save a sample
+        </Button>
         <FilePick
           ref={pick}
           label={`List of ${label.toLowerCase()} from a file`}
@@ -156,9 +174,21 @@ const example = (clued: boolean, sayings: boolean): string =>
   sayings ? 'a saying a line' : clued ? 'bollard: Post that takes a rope' : 'a word a line; # begins a list'
 
 /** How many words there are, and what is to be minded before a puzzle is made of them. */
-function WordsSaid({ source, minds, onChange }: { source: WordSource; minds: WordsMinded; onChange: Take }) {
+function WordsSaid({
+  language,
+  source,
+  minds,
+  onChange,
+}: {
+  language: string
+  source: WordSource
+  minds: WordsMinded
+  onChange: Take
+}) {
   const { bank, text } = source
-  const { answer, trouble } = usePress(p => p.wordsSaid({ bank, text }), [bank, text], { after: LOOK })
+  const { answer, trouble } = usePress(p => p.wordsSaid({ bank, text }, language), [bank, text, language], {
+    after: LOOK,
+  })
   if (trouble) return trouble
   if (!answer) return null
   const { report, left, none } = answer
@@ -200,7 +230,7 @@ function counted({ words, lists, clued: withClue, longest }: WordReport, clued: 
   return `${plural(words, 'word')}${inLists}${clues}, the longest of ${plural(longest, 'letter')}.`
 }
 
-function minded({ twice, inside, signs }: WordReport, apart: boolean): string {
+function minded({ twice, inside, signs, offending }: WordReport, apart: boolean): string {
   const some = (of: string[]): string =>
     `${of
       .slice(0, 4)
@@ -214,6 +244,7 @@ function minded({ twice, inside, signs }: WordReport, apart: boolean): string {
         .slice(0, 3)
         .map(i => `“${i.word}” stands inside “${i.within}”`)
         .join(', ')}${inside.length > 3 ? ' and so on' : ''}: two such never come into one puzzle.`,
+    offending.length && `${some(offending)} may offend a reader.`,
     signs.length && `${some(signs)} ${signs.length === 1 ? 'loses its signs' : 'lose their signs'} in a grid.`,
   ]
     .filter(Boolean)

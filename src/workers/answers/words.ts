@@ -1,6 +1,6 @@
 import type { Book } from '@/core/book'
 import { Fault } from '@/core/trade'
-import type { WordReport, WordSource } from '@/core/words'
+import type { ListOf, WordReport, WordSource } from '@/core/words'
 
 /** What is to be said of the words of a run: a report, and lines that were not taken; or why there are none. */
 export interface WordsSaid {
@@ -22,11 +22,11 @@ export const words = {
       words: words.length,
     })),
 
-  wordsSaid: async (source: WordSource): Promise<WordsSaid> => {
+  wordsSaid: async (source: WordSource, language: string): Promise<WordsSaid> => {
     const { listsOf, readWordTable, reportOn } = await core()
     try {
       const lists = listsOf(source)
-      return { report: reportOn(lists), left: source.bank ? [] : readWordTable(source.text, 'Words').left }
+      return { report: reportOn(lists, language), left: source.bank ? [] : readWordTable(source.text, 'Words').left }
     } catch (e) {
       if (!(e instanceof Fault)) throw e
       return { none: e.message, left: [] }
@@ -35,6 +35,10 @@ export const words = {
 
   /** A sample of a list, with clues where they are wanted. */
   wordSample: async (clued: boolean): Promise<string> => (await core()).sampleOf(clued),
+
+  /** A file that shows how a list is made elsewhere. */
+  sampleFile: async (of: ListOf): Promise<{ name: string; type: string; text: string }> =>
+    (await core()).sampleFile(of),
 
   /** The words that make a book its own: its names, and what is seldom said elsewhere. */
   vocabularyOf: async (book: Pick<Book, 'sections'>): Promise<string> => {

@@ -1,12 +1,13 @@
-import type { Ground } from '../../book'
+import type { Asset, Ground } from '../../book'
 import { type Layer, LayerBuilder, type PageMarks, PathBuilder } from '../../marks'
 import { fields } from '../../trade'
 import { rounded } from '../looks/frame'
+import { placePicture } from '../placePicture'
 import { patternOf, patterns } from './patterns'
 
 export { patternOf, patterns }
 
-const { amount, list, one, shape } = fields
+const { amount, list, one, shape, text } = fields
 
 /** Repeat of a pattern that says nothing else, points. */
 export const PLAIN_REPEAT = 24
@@ -17,6 +18,7 @@ export const groundSchema = () =>
   shape({
     tone: amount(0, 1).required(),
     patterns: list(one(...patterns.map(p => p.id)).required(), patterns.length),
+    pictures: list(text(80).required(), 200),
     size: amount(6, 200),
     clear: fields.yesNo(),
   })
@@ -27,22 +29,36 @@ export interface GroundOn {
   height: number
   bleed: PageMarks['bleed']
   room: { x: number; y: number; width: number; height: number }
+  /** The book's pictures by id. */
+  assets?: ReadonlyMap<string, Asset> | undefined
 }
 
-/** Which of a ground's patterns a page has; undefined for an even tone. */
-export const patternAt = ({ patterns: all }: Ground, index: number): string | undefined =>
-  all?.length ? all[index % all.length] : undefined
+/** Which of a ground's pictures or patterns a page has; neither for an even tone. */
+export function groundAt({ pictures, patterns: all }: Ground, index: number): { picture?: string; pattern?: string } {
+  const inTurn = (of: readonly string[]): string => of[index % of.length]!
+  if (pictures?.length) return { picture: inTurn(pictures) }
+  return all?.length ? { pattern: inTurn(all) } : {}
+}
 
-/** A tone or a pattern under the whole leaf and over its edge, the same from the leaf's middle to all sides. */
-export function drawGround(ground: Ground, pattern: string | undefined, on: GroundOn): Layer {
-  const { width, height, bleed, room } = on
+/** A tone, a pattern or a picture under the whole leaf and over its edge, the same from the leaf's middle to all sides. */
+export function drawGround(
+  ground: Ground,
+  { pattern, picture }: ReturnType<typeof groundAt>,
+  { width, height, bleed, room, assets }: GroundOn,
+): Layer {
   const out = new LayerBuilder()
   const [x0, y0, x1, y1] = [-bleed.left, -bleed.top, width + bleed.right, height + bleed.bottom]
   const leaf = new PathBuilder().rect(x0, y0, x1 - x0, y1 - y0).build()
   const known = pattern === undefined ? undefined : patternOf(pattern)
   const colour = { k: ground.tone }
-  if (!known) out.add({ kind: 'path', path: leaf, fill: colour })
-  else {
+  if (picture !== undefined) {
+    const box = { x: x0, y: y0, width: x1 - x0, height: y1 - y0 }
+    const place = { section: 'ground', block: 'picture' }
+    placePicture(out, box, { id: picture, asset: assets?.get(picture), fit: 'fill', tone: ground.tone, place })
+  } else if (!known) {
+    // Where pictures are wanted and none is chosen yet, the leaf is bare.
+    if (!ground.pictures) out.add({ kind: 'path', path: leaf, fill: colour })
+  } else {
     const { path, across, down, shift, line } = known.tile(ground.size ?? PLAIN_REPEAT)
     const all = new PathBuilder()
     const rows = Math.ceil(Math.max(height / 2 - y0, y1 - height / 2) / down) + 1

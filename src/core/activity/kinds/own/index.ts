@@ -57,7 +57,7 @@ export const own = aKind<OwnValues, Readonly<Record<string, string>>[]>({
     },
     right: { as: 'placed', says: 'Right pages' },
     left: { as: 'placed', says: 'Left pages' },
-    rows: { as: 'words', says: 'Rows', clued: false, sayings: true },
+    rows: { as: 'words', says: 'Rows', clued: false, sayings: true, rows: true },
   },
   alike: false,
   sided: true,

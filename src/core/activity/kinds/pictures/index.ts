@@ -3,6 +3,7 @@ import type { Asset } from '../../../book'
 import { aKind } from '../../kind'
 import { cleanedFrom, type Cleaning, plainCleaning } from './cleaning'
 import { rounded } from '../../looks/frame'
+import { PathBuilder } from '../../../marks'
 import { overEdge, placePicture } from '../../placePicture'
 import { toneControl, toneField } from '../../ruling'
 
@@ -23,6 +24,10 @@ interface PictureValues {
 
 /** Radius of a round frame's corners, points. */
 const ROUND = 14
+/** The drawing of the sample, its share of the page, its line in points. */
+const EXAMPLE = 'butterfly'
+const EXAMPLE_SHARE = 0.8
+const EXAMPLE_LINE = 1.25
 
 /** A picture a page: to colour, to look at, to tell a story by. */
 export const pictures = aKind<PictureValues, undefined>({
@@ -104,6 +109,24 @@ export const pictures = aKind<PictureValues, undefined>({
     if (!asset || over || frame === 'none') return
     const edge = rounded(x, y, width, height, round).build()
     out.add({ kind: 'path', path: edge, stroke: { colour: { k: tone }, width: line } })
+  },
+  // A drawing to colour in its frame.
+  async example({ out, room, top }) {
+    const { silhouettes } = await import('../../../silhouettes')
+    const box = { x: 0, y: top, width: room.width, height: room.height - top }
+    const drawing = silhouettes().find(s => s.id === EXAMPLE) ?? silhouettes()[0]!
+    const unit = Math.min(box.width / drawing.width, box.height / drawing.height) * EXAMPLE_SHARE
+    const [x, y] = [box.x + (box.width - drawing.width * unit) / 2, box.y + (box.height - drawing.height * unit) / 2]
+    const path = new PathBuilder()
+    for (const ring of drawing.rings) {
+      ring.forEach(([px, py], i) =>
+        i ? path.line(x + px * unit, y + py * unit) : path.move(x + px * unit, y + py * unit),
+      )
+      path.close()
+    }
+    const stroke = { colour: { k: 1 }, width: EXAMPLE_LINE }
+    out.add({ kind: 'path', path: path.build(), stroke })
+    out.add({ kind: 'path', path: rounded(box.x, box.y, box.width, box.height, ROUND).build(), stroke })
   },
 })
 

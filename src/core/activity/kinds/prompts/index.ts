@@ -45,7 +45,7 @@ export const prompts = aKind<PromptValues, string[]>({
   sentence:
     'A row a page of {rows}, {stands}, in letters of {size}, with {below} around it, {spacing} apart, {tone} dark.',
   controls: {
-    rows: { as: 'words', says: 'Rows', clued: false, sayings: true },
+    rows: { as: 'words', says: 'Rows', clued: false, sayings: true, rows: true },
     stands: {
       as: 'choice',
       says: 'Where a row stands',
