@@ -61,6 +61,15 @@ const STORY = [
   'You may borrow the gate',
 ].join('\n')
 
+/** What is written on a leaf of eight by ten inches: larger letters, a measure that the eye can follow. */
+const LARGE_LEAF = {
+  'text.size': 14,
+  'text.leading': 20,
+  'margins.inside': 1.3,
+  'margins.outside': 1.3,
+  'margins.head': 1,
+}
+
 /** Ten kinds of puzzles, in parts with their rules before them. */
 function slowAfternoons(): Run[] {
   const words = (bank: string) => ({ bank, text: '' })
@@ -82,7 +91,15 @@ function slowAfternoons(): Run[] {
       8,
       {
         heading: { words: 'Cut to a shape', from: 1 },
-        params: { words: words('bees'), count: 12, rows: 20, cols: 20, outline: 'turn', band: 'easy' },
+        params: {
+          words: words('bees'),
+          count: 12,
+          rows: 20,
+          cols: 20,
+          outline: 'turn',
+          outlines: ['jar', 'butterfly', 'flower', 'heart', 'bird', 'tree', 'drop', 'cherries'],
+          band: 'easy',
+        },
       },
     ],
     ['squares', 'sudoku', 8, { heading: { words: 'Squares for tea', from: 1 }, each: 2, params: { band: 'easy' } }],
@@ -93,14 +110,22 @@ function slowAfternoons(): Run[] {
       {
         heading: { words: 'The long way home', from: 1 },
         ground: garden(['waves', 'scallops']),
-        params: { outline: 'turn' },
+        params: {
+          size: 'square',
+          outline: 'turn',
+          outlines: ['house', 'tree-evergreen', 'rabbit', 'church', 'leaf', 'bird', 'jar', 'horse'],
+        },
       },
     ],
     [
       'vowels',
       'missing-vowels',
       6,
-      { heading: { words: 'The wind took the vowels', from: 1 }, params: { words: words('flowers') } },
+      {
+        heading: { words: 'The wind took the vowels', from: 1 },
+        ground: garden(['petals', 'sprigs']),
+        params: { words: words('flowers') },
+      },
     ],
     ['numbers', 'number-search', 5, { heading: { words: 'Counting jars', from: 1 }, params: { count: 14 } }],
     [
@@ -110,8 +135,21 @@ function slowAfternoons(): Run[] {
       { heading: { words: 'Nettles in the lawn', from: 1 }, params: { rows: 10, cols: 10, band: 'easy' } },
     ],
     ['sums', 'kakuro', 6, { heading: { words: 'Sums over tea', from: 1 }, params: { rows: 7, cols: 7 } }],
-    ['colours', 'shade-by-number', 5, { heading: { words: 'Colour by count', from: 1 } }],
-    ['ladders', 'word-ladder', 6, { heading: { words: 'Up the apple ladder', from: 1 } }],
+    [
+      'colours',
+      'shade-by-number',
+      5,
+      {
+        heading: { words: 'Colour by count', from: 1 },
+        params: { outlines: ['butterfly', 'jar', 'tree-evergreen', 'bird', 'leaf', 'horse', 'bell'] },
+      },
+    ],
+    [
+      'ladders',
+      'word-ladder',
+      6,
+      { heading: { words: 'Up the apple ladder', from: 1 }, ground: garden(['honeycomb']), params: { count: 6 } },
+    ],
     [
       'dots',
       'dot-to-dot',
@@ -119,6 +157,7 @@ function slowAfternoons(): Run[] {
       {
         heading: { words: 'From dot to dot', from: 1 },
         ground: { tone: 0.12, patterns: ['dots', 'crosses'], clear: true },
+        params: { outlines: ['butterfly', 'rabbit', 'bird', 'acorn', 'cat', 'carrot', 'leaf'] },
       },
     ],
   ]
@@ -138,7 +177,7 @@ function slowAfternoons(): Run[] {
   const answers = parts.map(([id]) =>
     run(`answers-${id}`, 'answers', 1, {
       heading: { words: 'Answers' },
-      params: { of: id, count: id === 'vowels' || id === 'shapes' ? '2' : '4' },
+      params: { of: id, count: id === 'shapes' ? '2' : '4' },
     }),
   )
   return [run('plate', 'bookplate', 1), ...taught, ...answers]
@@ -192,6 +231,7 @@ export function hedgerow(): Uint8Array {
         ink: 'black',
         outlets: ['ostrevane'],
         style: 'harbour-roman',
+        styleChanges: LARGE_LEAF,
         prices: { USD: 999 },
       },
     ],

@@ -11,6 +11,7 @@ export type Control = { says: string } & (
   | { as: 'length' | 'share'; least: number; most: number; step: number }
   | { as: 'count'; least: number; most: number }
   | { as: 'choice'; choices: readonly { value: string; words: string }[] }
+  | { as: 'several'; none: string; choices: readonly { value: string; words: string }[] }
   | { as: 'columns'; most: number }
   | { as: 'run' }
   | { as: 'date' }
@@ -135,6 +136,8 @@ export interface RunKind<P extends object = object, M = unknown> {
   madeFrom?(params: P, made: M, index: number): string | undefined | Promise<string | undefined>
   /** Some of it is printed over the edge of the leaf. */
   bleeds?(params: P): boolean
+  /** Width by height of one thing that its pages show, where that follows from it. */
+  ratio?(made: M, index: number): number | Promise<number>
   /** What its pages ask of the reader, to be answered elsewhere in the book. */
   answers?: DrawsAnswers
   /** How what its pages ask is solved, in a few sentences, and values that make a small example. */

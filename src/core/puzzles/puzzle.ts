@@ -61,12 +61,13 @@ export interface ShapeGrid {
 }
 
 /**
- * What a value of a kind is set with: one of a few words, a whole number, or a source of words (`clued`: each wants its clue; `sayings`: they are whole
+ * What a value of a kind is set with: one of a few words, several of them (`none`: what is taken where none is chosen), a whole number, or a source of words (`clued`: each wants its clue; `sayings`: they are whole
  * sentences; `apart`: none may stand inside another), or a shape of the author's own (`grids`: the grid it is laid on by the other
  * values, and larger ones that there are); `says` is its name for those who cannot see the sentence.
  */
 export type PuzzleControl = { says: string } & (
   | { as: 'choice'; choices: readonly { value: string; words: string }[] }
+  | { as: 'several'; none: string; choices: readonly { value: string; words: string }[] }
   | { as: 'count'; least: number; most: number }
   | { as: 'words'; clued: boolean; sayings?: boolean; rows?: boolean; apart?: boolean }
   | { as: 'shape'; grids: (values: never) => readonly ShapeGrid[] }

@@ -1,5 +1,5 @@
-export { OWN, outlineChoices } from './choices'
-export { type Outlined, silhouetteFor } from './choose'
+export { OWN, outlineChoices, stockChoices } from './choices'
+export { type Outlined, silhouetteFor, silhouetteInTurn } from './choose'
 export { cellsIn, cellsOf, coverOf, likeness, wholeIn } from './cover'
 export { coverOn, type Laid } from './coverOn'
 export { plainTracing, shapeOfPicture, type Tracing } from './ofPicture'

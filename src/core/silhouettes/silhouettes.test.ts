@@ -2,6 +2,9 @@ import { expect, test } from '@jest/globals'
 import { createCanvas } from '@napi-rs/canvas'
 import { cellsOf, coverOf, likeness } from './cover'
 import { outlineChoices } from './choices'
+import { seeded } from '../trade'
+import { makePuzzles, puzzleKinds } from '../puzzles'
+import { silhouetteFor, silhouetteInTurn } from './choose'
 import { mirrored, silhouettes } from './silhouette'
 
 test('sixty silhouettes and more, each named, each a choice', () => {
@@ -52,4 +55,27 @@ test('a finer grid reads better than a coarse one; mirrored it covers as much', 
     expect(Math.abs(own - other)).toBeLessThanOrEqual(2)
   }
   expect(better).toBeGreaterThan(some.length * 0.9)
+})
+
+test('those that are chosen come in turn, mostly even where chance may take another; without any all that ship may come', () => {
+  const named = ['jar', 'bird', 'no such', 'leaf']
+  const at = (index: number): string | undefined =>
+    silhouetteFor({ outline: 'turn', outlines: named }, { index, run: 5 }, () => false)?.id
+  expect([0, 1, 2, 3].map(at)).toEqual(['jar', 'bird', 'leaf', 'jar'])
+  const picked = (of: string[], index: number): string[] =>
+    Array.from({ length: 60 }, (_, seed) => silhouetteInTurn(of, index, seeded(seed)).id)
+  const turns = picked(named, 1)
+  expect(turns.filter(id => id === 'bird').length).toBeGreaterThan(45)
+  expect(turns.every(id => named.includes(id))).toBe(true)
+  expect(new Set(picked([], 1)).size).toBeGreaterThan(20)
+})
+
+test.each(['dot-to-dot', 'shade-by-number', 'picture-logic'])('%s shows the silhouettes that are chosen', async id => {
+  const kind = puzzleKinds.find(k => k.id === id)!
+  const outlines = ['butterfly', 'heart', 'bell']
+  const made = await makePuzzles(kind, { ...kind.plain, outlines }, { seed: 4, count: 6 })
+  const records = await Promise.all(made.map(async m => JSON.stringify((await kind.work()).record(m.puzzle))))
+  expect(new Set(records).size).toBe(6)
+  if (id !== 'picture-logic')
+    for (const { puzzle } of made) expect(outlines).toContain((puzzle as { name: string }).name.toLowerCase())
 })

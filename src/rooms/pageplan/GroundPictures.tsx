@@ -1,8 +1,8 @@
 'use client'
-import { Select } from 'antd'
 import type { Asset, Ground } from '@/core/book'
 import { bringInPicture, pictureTypes } from '@/data/pictures'
 import { FilePick } from '@/parts/FilePick'
+import { SeveralValue } from '@/parts/SeveralValue'
 import { useSay } from '@/parts/useSay'
 
 const BRING = 'bring in'
@@ -43,29 +43,17 @@ export function GroundPictures({
         onPick={files => void bring(files)}
       >
         {pick => (
-          <span className="value">
-            <Select
-              aria-label={`Pictures: ${label.toLowerCase()}`}
-              size="small"
-              variant="borderless"
-              mode="multiple"
-              className="patterns"
-              popupMatchSelectWidth={false}
-              suffixIcon={null}
-              placeholder="none yet"
-              value={chosen}
-              options={[
-                ...offered.map(a => ({ value: a.id, label: nameOf(a.id) })),
-                { value: BRING, label: 'bring in pictures …' },
-              ]}
-              tagRender={({ value, onClose }) => (
-                <span className="tag" onClick={onClose}>
-                  {nameOf(String(value))}
-                </span>
-              )}
-              onChange={(now: string[]) => (now.includes(BRING) ? pick() : onChange({ ...ground, pictures: now }))}
-            />
-          </span>
+          <SeveralValue
+            label={`Pictures: ${label.toLowerCase()}`}
+            none="none yet"
+            value={chosen}
+            choices={[
+              ...offered.map(a => ({ value: a.id, words: nameOf(a.id) })),
+              ...chosen.filter(id => !offered.some(a => a.id === id)).map(id => ({ value: id, words: nameOf(id) })),
+              { value: BRING, words: 'bring in pictures …' },
+            ]}
+            onChange={now => (now.includes(BRING) ? pick() : onChange({ ...ground, pictures: now }))}
+          />
         )}
       </FilePick>
       {chosen.length > 1 && ' in turn'}, {chosen.length > 1 ? 'their' : 'its'} darkest{' '}

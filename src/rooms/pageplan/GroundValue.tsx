@@ -1,9 +1,9 @@
 'use client'
-import { Select } from 'antd'
 import { patternOf, patterns, PLAIN_REPEAT } from '@/core/activity'
 import type { Asset, Ground } from '@/core/book'
 import { pathData } from '@/core/marks'
 import { ChoiceValue, NumberValue } from '@/parts/Sentence'
+import { SeveralValue } from '@/parts/SeveralValue'
 import { GroundPictures } from './GroundPictures'
 
 const TONE = { factor: 100, step: 1, digits: 0, unit: '%' }
@@ -96,30 +96,18 @@ export function GroundValue({
 function Patterns({ label, ground, onChange }: { label: string; ground: Ground; onChange: (g: Ground) => void }) {
   return (
     <>
-      <span className="value">
-        <Select
-          aria-label={`Patterns: ${label.toLowerCase()}`}
-          size="small"
-          variant="borderless"
-          mode="multiple"
-          className="patterns"
-          popupMatchSelectWidth={false}
-          suffixIcon={null}
-          value={ground.patterns ?? []}
-          options={patterns.map(p => ({ value: p.id, label: p.name }))}
-          optionRender={({ value, label: name }) => (
-            <span className="swatch">
-              <Swatch id={String(value)} /> {name}
-            </span>
-          )}
-          tagRender={({ value, onClose }) => (
-            <span className="tag" onClick={onClose}>
-              {patternOf(String(value))?.name}
-            </span>
-          )}
-          onChange={now => now.length && onChange({ ...ground, patterns: now })}
-        />
-      </span>
+      <SeveralValue
+        label={`Patterns: ${label.toLowerCase()}`}
+        none="none yet"
+        value={ground.patterns ?? []}
+        choices={patterns.map(p => ({ value: p.id, words: p.name }))}
+        shown={(id, name) => (
+          <span className="swatch">
+            <Swatch id={id} /> {name}
+          </span>
+        )}
+        onChange={now => now.length && onChange({ ...ground, patterns: now })}
+      />
       {(ground.patterns?.length ?? 0) > 1 && ' in turn'}, again every{' '}
       <NumberValue
         label={`Repeat: ${label.toLowerCase()}`}

@@ -5,6 +5,7 @@ import type { Asset, PagePlan, Run } from '@/core/book'
 import type { WordSource } from '@/core/words'
 import { DateValue } from '@/parts/DateValue'
 import { ChoiceValue, type NumberForm, NumberValue, Sentence } from '@/parts/Sentence'
+import { SeveralValue } from '@/parts/SeveralValue'
 import type { ChangeRun } from './planChanges'
 import { Columns } from './Columns'
 import { Heading } from './Heading'
@@ -59,6 +60,16 @@ export function RunSentence({
     if (c.as === 'choice')
       return (
         <ChoiceValue label={c.says} value={String(now ?? c.choices[0]!.value)} choices={c.choices} onChange={take} />
+      )
+    if (c.as === 'several')
+      return (
+        <SeveralValue
+          label={c.says}
+          value={(now as string[] | undefined) ?? []}
+          choices={c.choices}
+          none={c.none}
+          onChange={take}
+        />
       )
     if (c.as === 'run')
       return (

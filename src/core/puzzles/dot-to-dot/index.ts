@@ -1,6 +1,6 @@
 import { fields } from '../../trade'
 import { bandChoices } from '../difficulty'
-import { bandField } from '../plainValues'
+import { bandField, stockControl, stockField } from '../plainValues'
 import { aPuzzle } from '../puzzle'
 import type { DotToDot, DotValues } from './values'
 
@@ -11,10 +11,11 @@ export const dotToDot = aPuzzle<DotValues, DotToDot>({
   id: 'dot-to-dot',
   name: 'Dot to dot',
   says: 'join the dots in the order of their numbers to a picture',
-  schema: () => shape({ band: bandField() }) as never,
-  plain: { band: 'middling' },
-  sentence: 'Pictures out of {band} dots.',
+  schema: () => shape({ outlines: stockField(), band: bandField() }) as never,
+  plain: { outlines: [], band: 'middling' },
+  sentence: 'Pictures of {outlines}, each out of {band} dots.',
   controls: {
+    outlines: stockControl,
     band: {
       as: 'choice',
       says: 'Difficulty',

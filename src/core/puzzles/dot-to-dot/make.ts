@@ -1,7 +1,7 @@
 import { seeded } from '../../trade'
 import { type Band, bands, type Difficulty } from '../difficulty'
-import type { Candidate } from '../puzzle'
-import { mirrored, type Point, silhouettes } from '../../silhouettes'
+import type { Candidate, InRun } from '../puzzle'
+import { mirrored, type Point, silhouetteInTurn } from '../../silhouettes'
 import { sharedName } from '../turns'
 import { placeNumbers } from './labels'
 import { crosses, dotsAlong, lengthOf } from './outline'
@@ -26,11 +26,10 @@ const NUMBER = { share: 0.5, least: 0.0105, most: 0.026 }
 const AROUND = 2.4
 
 /** A shape by chance whose outline bears so many dots, begun anywhere and either way round. */
-export function make({ band }: DotValues, seed: number): Candidate<DotToDot> | undefined {
+export function make({ outlines, band }: DotValues, seed: number, { index }: InRun): Candidate<DotToDot> | undefined {
   const chance = seeded(seed)
   const [least, most] = counts[band]
-  const all = silhouettes()
-  const picked = all[Math.floor(chance() * all.length)]!
+  const picked = silhouetteInTurn(outlines, index, chance)
   const shape = chance() < 0.5 ? picked : mirrored(picked)
   const outline = shape.rings[0]!
   const length = lengthOf(outline)

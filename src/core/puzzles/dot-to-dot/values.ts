@@ -2,6 +2,8 @@ import type { Band } from '../difficulty'
 import type { Point } from '../../silhouettes'
 
 export interface DotValues {
+  /** Silhouettes that are taken. */
+  outlines?: readonly string[] | undefined
   band: Band
 }
 

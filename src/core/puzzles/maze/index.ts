@@ -1,5 +1,5 @@
 import { fields } from '../../trade'
-import { bandControl, bandField } from '../plainValues'
+import { bandControl, bandField, stockControl, stockField } from '../plainValues'
 import { aPuzzle } from '../puzzle'
 import { emptyShape, outlineChoices, ownSchema } from '../../silhouettes'
 import { doorPlaces } from './ground'
@@ -30,12 +30,22 @@ export const maze = aPuzzle<MazeValues, Maze>({
       // Runs from before there were silhouettes, or other ways in, do not say them.
       outline: optional(one(...outlines.map(o => o.value))),
       own: ownSchema(),
+      outlines: stockField(),
       doors: optional(one(...doorPlaces)),
       ends: one('long', 'middling', 'short').required(),
       band: bandField(),
     }) as never,
-  plain: { size: 'medium', outline: 'none', own: emptyShape, doors: 'across', ends: 'long', band: 'middling' },
-  sentence: '{size} across, of {outline}{own}, {doors}; its dead ends {ends}, {band} to find through.',
+  plain: {
+    size: 'medium',
+    outline: 'none',
+    own: emptyShape,
+    outlines: [],
+    doors: 'across',
+    ends: 'long',
+    band: 'middling',
+  },
+  sentence:
+    '{size} across, of {outline}[outline=turn:, out of {outlines}]{own}, {doors}; its dead ends {ends}, {band} to find through.',
   controls: {
     size: {
       as: 'choice',
@@ -43,6 +53,7 @@ export const maze = aPuzzle<MazeValues, Maze>({
       choices: Object.entries(sizes).map(([value, [, cols]]) => ({ value, words: `${cols} cells` })),
     },
     outline: { as: 'choice', says: 'Outline', choices: outlines },
+    outlines: stockControl,
     own: {
       as: 'shape',
       says: 'Shape of my own',

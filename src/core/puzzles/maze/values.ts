@@ -10,6 +10,8 @@ export interface MazeValues {
   /** The whole sheet where it is not said. */
   outline?: string | undefined
   own?: OwnShape | undefined
+  /** Silhouettes in turn. */
+  outlines?: readonly string[] | undefined
   /** From head to foot where it is not said. */
   doors?: DoorPlace | undefined
   ends: Ends

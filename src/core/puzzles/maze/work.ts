@@ -16,10 +16,10 @@ const letters = ['E', 'S', 'W', 'N']
 const ringLetters = ['E', 'N', 'W', 'S', 'N']
 
 export const work: PuzzleWork<MazeValues, Maze> = {
-  make: ({ size, outline, own, doors = 'across', ends, band }, seed, at) => {
+  make: ({ size, outline, own, outlines, doors = 'across', ends, band }, seed, at) => {
     const [rows, cols] = sizes[size]
     if (outline === 'circle') return make(circleGround(cols), { ends, doors, band }, seed)
-    const shape = silhouetteFor({ outline, own }, at, s => likeness(s, rows, cols) >= READS)
+    const shape = silhouetteFor({ outline, own, outlines }, at, s => likeness(s, rows, cols) >= READS)
     return make(gridGround(rows, cols, shape && wholeIn(shape, rows, cols)), { ends, doors, band }, seed)
   },
   prove,

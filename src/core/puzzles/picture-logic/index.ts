@@ -1,5 +1,5 @@
 import { fields } from '../../trade'
-import { bandControl, bandField, gridControls, gridFields } from '../plainValues'
+import { bandControl, bandField, gridControls, gridFields, stockControl, stockField } from '../plainValues'
 import { aPuzzle } from '../puzzle'
 import { LEAST, MOST, type PictureLogic, type PictureValues } from './picture'
 
@@ -15,10 +15,11 @@ export const pictureLogic = aPuzzle<PictureValues, PictureLogic>({
       ...gridFields(LEAST, MOST),
       // Runs from before there were silhouettes do not say it.
       pictures: optional(one('blots', 'silhouettes')),
+      outlines: stockField(),
       band: bandField(),
     }) as never,
-  plain: { rows: 15, cols: 15, pictures: 'silhouettes', band: 'middling' },
-  sentence: 'Pictures of {cols} by {rows} cells, {pictures}, {band} to find.',
+  plain: { rows: 15, cols: 15, pictures: 'silhouettes', outlines: [], band: 'middling' },
+  sentence: 'Pictures of {cols} by {rows} cells, {pictures}[pictures=silhouettes:, of {outlines}], {band} to find.',
   controls: {
     ...gridControls(LEAST, MOST),
     pictures: {
@@ -29,6 +30,7 @@ export const pictureLogic = aPuzzle<PictureValues, PictureLogic>({
         { value: 'silhouettes', words: 'silhouettes' },
       ],
     },
+    outlines: stockControl,
     band: bandControl,
   },
   howTo: {

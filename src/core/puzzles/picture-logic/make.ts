@@ -1,6 +1,6 @@
 import { seeded } from '../../trade'
-import type { Candidate } from '../puzzle'
-import { coverOf, likeness, mirrored, silhouettes } from '../../silhouettes'
+import type { Candidate, InRun } from '../puzzle'
+import { coverOf, likeness, mirrored, type Silhouette, silhouetteInTurn } from '../../silhouettes'
 import { nameOfCells } from '../turns'
 import { asked, type PictureLogic, type PictureValues } from './picture'
 import { reason } from './reason'
@@ -13,9 +13,16 @@ const FILLED = [0.42, 0.62] as const
 const SMOOTHINGS = 2
 
 /** A picture whose puzzle is as hard as the band; nothing where this one is not. */
-export function make({ rows, cols, pictures, band }: PictureValues, seed: number): Candidate<PictureLogic> | undefined {
+export function make(
+  { rows, cols, pictures, outlines, band }: PictureValues,
+  seed: number,
+  { index }: InRun,
+): Candidate<PictureLogic> | undefined {
   const chance = seeded(seed)
-  const filled = pictures === 'silhouettes' ? shape(rows, cols, chance) : blots(rows, cols, chance)
+  const filled =
+    pictures === 'silhouettes'
+      ? shape(rows, cols, silhouetteInTurn(outlines, index, chance), chance)
+      : blots(rows, cols, chance)
   if (!filled) return undefined
   const puzzle = asked(rows, cols, filled)
   // A line without anything in it says all at once; more than a few of them leave half a picture.
@@ -33,10 +40,8 @@ const COVERED = [0.35, 0.65] as const
 const SMALLEST = 0.8
 const ASIDE = 0.12
 
-/** A silhouette by chance, either way round, on its cells or on those around it. */
-function shape(rows: number, cols: number, chance: () => number): Uint8Array | undefined {
-  const all = silhouettes()
-  const picked = all[Math.floor(chance() * all.length)]!
+/** A silhouette, either way round, on its cells or on those around it. */
+function shape(rows: number, cols: number, picked: Silhouette, chance: () => number): Uint8Array | undefined {
   if (likeness(picked, rows, cols) < READS) return undefined
   const from = COVERED[0] + chance() * (COVERED[1] - COVERED[0])
   const turned = chance() < 0.5 ? picked : mirrored(picked)

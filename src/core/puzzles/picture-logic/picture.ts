@@ -15,6 +15,8 @@ export interface PictureValues {
   cols: number
   /** Blots where it is not said. */
   pictures?: 'blots' | 'silhouettes' | undefined
+  /** Silhouettes that are taken. */
+  outlines?: readonly string[] | undefined
   band: Band
 }
 

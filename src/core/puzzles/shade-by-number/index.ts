@@ -1,5 +1,5 @@
 import { fields } from '../../trade'
-import { bandControl, bandField, gridControls, gridFields } from '../plainValues'
+import { bandControl, bandField, gridControls, gridFields, stockControl, stockField } from '../plainValues'
 import { aPuzzle } from '../puzzle'
 import type { Shaded, ShadeValues } from './values'
 
@@ -13,13 +13,15 @@ export const shadeByNumber = aPuzzle<ShadeValues, Shaded>({
   schema: () =>
     shape({
       ...gridFields(12, 40),
+      outlines: stockField(),
       tones: whole(3, 7).required(),
       band: bandField(),
     }) as never,
-  plain: { rows: 24, cols: 20, tones: 5, band: 'middling' },
-  sentence: 'Pictures of {cols} by {rows} squares in {tones} tones, {band} to shade.',
+  plain: { rows: 24, cols: 20, outlines: [], tones: 5, band: 'middling' },
+  sentence: 'Pictures of {outlines}, {cols} by {rows} squares in {tones} tones, {band} to shade.',
   controls: {
     ...gridControls(12, 40),
+    outlines: stockControl,
     tones: { as: 'count', says: 'Tones, paper counted', least: 3, most: 7 },
     band: bandControl,
   },

@@ -1,7 +1,7 @@
 import { seeded, shuffled } from '../../trade'
 import { type Band, bands, type Difficulty } from '../difficulty'
-import type { Candidate } from '../puzzle'
-import { cellsOf, coverOf, likeness, mirrored, silhouettes } from '../../silhouettes'
+import type { Candidate, InRun } from '../puzzle'
+import { cellsOf, coverOf, likeness, mirrored, silhouetteInTurn, silhouettes } from '../../silhouettes'
 import { nameOfCells } from '../turns'
 import type { Shaded, ShadeValues } from './values'
 
@@ -23,10 +23,15 @@ const broken: Record<Band, number> = { gentle: 0, easy: 0, middling: 0.03, hard:
 const begins = [0, 20, 26, 34, 46]
 
 /** A shape by chance, lit from one side before a ground, in as many tones as are wanted. */
-export function make({ rows, cols, tones, band }: ShadeValues, seed: number): Candidate<Shaded> | undefined {
+export function make(
+  { rows, cols, outlines, tones, band }: ShadeValues,
+  seed: number,
+  { index }: InRun,
+): Candidate<Shaded> | undefined {
   const chance = seeded(seed)
-  const [picked] = shuffled([...silhouettes()], chance)
-  const shape = chance() < 0.5 ? picked! : mirrored(picked!)
+  // By chance it is taken as it always was: the same seed makes the same pictures.
+  const picked = outlines?.length ? silhouetteInTurn(outlines, index, chance) : shuffled([...silhouettes()], chance)[0]!
+  const shape = chance() < 0.5 ? picked : mirrored(picked)
   if (likeness(shape, rows - 2 * MARGIN, cols - 2 * MARGIN) < READS) return undefined
   const cover = coverOf(shape, rows, cols, MARGIN)
   const inside = cellsOf(cover)

@@ -3,6 +3,8 @@ import type { Band } from '../difficulty'
 export interface ShadeValues {
   rows: number
   cols: number
+  /** Silhouettes that are taken. */
+  outlines?: readonly string[] | undefined
   /** Tones of the key, paper counted. */
   tones: number
   band: Band

@@ -2,7 +2,7 @@ import { fields } from '../../trade'
 import { type LetterGrid, marked, markedChoices } from '../letter-grid/grid'
 import { emptyShape, outlineChoices, ownSchema } from '../../silhouettes'
 import { sourceSchema } from '../../words'
-import { bandControl, bandField, gridControls, gridFields } from '../plainValues'
+import { bandControl, bandField, gridControls, gridFields, stockControl, stockField } from '../plainValues'
 import { aPuzzle } from '../puzzle'
 import { wordControls, wordFields } from '../wordValues'
 import { hollows, LEAST, MOST, ways, type WordSearchValues } from './values'
@@ -23,6 +23,7 @@ export const wordSearch = aPuzzle<WordSearchValues, LetterGrid>({
       overlap: whole(0, 40).required(),
       outline: one(...outlineChoices.map(o => o.value)).required(),
       own: ownSchema(),
+      outlines: stockField(),
       side: one('inside', 'outside').required(),
       hollow: optional(one(...hollows)),
       message: one('none', 'saying').required(),
@@ -41,6 +42,7 @@ export const wordSearch = aPuzzle<WordSearchValues, LetterGrid>({
     overlap: 10,
     outline: 'none',
     own: emptyShape,
+    outlines: [],
     side: 'inside',
     hollow: 'none',
     message: 'none',
@@ -49,7 +51,7 @@ export const wordSearch = aPuzzle<WordSearchValues, LetterGrid>({
     marked: 'tone',
   },
   sentence:
-    '{count} words of {words}, {deal}, in grids of {cols} by {rows} letters {size}, {hollow}, {side} {outline}{own}. They read {directions}, {overlap} in a hundred of their letters crossed, {band} to find. The letters left over {message}; what is said comes from {sayings}. Answers have {marked}.',
+    '{count} words of {words}, {deal}, in grids of {cols} by {rows} letters {size}, {hollow}, {side} {outline}[outline=turn:, out of {outlines}]{own}. They read {directions}, {overlap} in a hundred of their letters crossed, {band} to find. The letters left over {message}; what is said comes from {sayings}. Answers have {marked}.',
   controls: {
     ...wordControls(3, 80),
     words: { as: 'words', says: 'Words', clued: false, apart: true },
@@ -74,6 +76,7 @@ export const wordSearch = aPuzzle<WordSearchValues, LetterGrid>({
     },
     overlap: { as: 'count', says: 'Crossed letters in a hundred', least: 0, most: 40 },
     outline: { as: 'choice', says: 'Outline', choices: outlineChoices },
+    outlines: stockControl,
     own: {
       as: 'shape',
       says: 'Shape of my own',

@@ -23,6 +23,8 @@ export interface WordSearchValues {
   overlap: number
   /** The grid whole, or cut to silhouettes: all of them in turn, or one; letters inside of them, or around. */
   outline: string
+  /** Silhouettes in turn. */
+  outlines?: readonly string[] | undefined
   own?: OwnShape | undefined
   side: 'inside' | 'outside'
   /** What is closed in the middle: nothing where it is not said. */

@@ -9,6 +9,8 @@ const NAMES: Record<string, string> = {
   words: 'Words',
   clues: 'Clues',
   row: 'Row',
+  rules: 'Rules',
+  example: 'Example',
   room: 'Room to write',
 }
 

@@ -1,7 +1,8 @@
 import { LayerBuilder } from '../../../marks'
 import { fields } from '../../../trade'
 import { setFrag } from '../../../type'
-import { aKind, type MadeRun } from '../../kind'
+import { aKind, type MadeRun, type RunKind } from '../../kind'
+import { addPiece } from '../../piece'
 import { wrapped } from '../../wrapped'
 
 const { shape, text } = fields
@@ -16,14 +17,15 @@ interface Taught {
   example: unknown
 }
 
-/** Words, their leading; the gap before the example and between it and its answer; points. Half a page is the most they take. */
-const SIZE = { most: 11.5, least: 8 }
+/** Words and their leading; the gap before the example and between it and its answer; the height of a label; points. */
+const SIZE = { most: 13.5, least: 8, share: 1 / 34 }
 const LEADING = 1.42
-const GAP = 18
-const LABEL = 16
-const HALF = 0.56
-/** How much higher than its answer a puzzle may stand, with what is printed under it. */
-const LISTED = 1.4
+const GAP = 20
+const LABEL = 20
+/** Of the height that is left over, this much stands above the example. */
+const ABOVE = 0.35
+/** An example is no more than so much larger than it would be in half the width. */
+const LARGEST = 1.25
 
 /** How the puzzles of another run are solved: its rules in a few sentences, a small one, and its answer beside it. */
 export const howTo = aKind<HowToValues, Taught | undefined>({
@@ -48,30 +50,65 @@ export const howTo = aKind<HowToValues, Taught | undefined>({
     const { out, room, top, place, styleOf, look } = page
     if (!made) return
     const { kind } = made.other
-    const size = Math.min(SIZE.most, Math.max(SIZE.least, room.width / 32)) * page.print
-    const [style, label] = [await styleOf(look.text.face, size), await styleOf(look.head.face, size * 0.85)]
+    const size = Math.min(SIZE.most, Math.max(SIZE.least, room.width * SIZE.share)) * page.print
+    const [style, label] = [await styleOf(look.text.face, size), await styleOf(look.head.face, size * 0.9)]
     let y = top + size
+    const rules = new LayerBuilder()
     for (const sentence of kind.howTo!.words) {
       for (const line of wrapped(style, sentence, room.width)) {
-        setFrag(out, style.frag(line), { x: 0, y, place })
+        setFrag(rules, style.frag(line), { x: 0, y, place })
         y += size * LEADING
       }
       y += size * 0.4
     }
-    y += GAP - size
-    const width = (room.width - GAP) / 2
-    const most = Math.max(width * 0.6, room.height * HALF - (y - top) - LABEL)
-    // As high as the answer and its list below: both begin at one line.
-    const height = Math.min(most, (width / (await kind.answers!.ratio(made.example, 0))) * LISTED)
-    const on = { ...page, width, height }
-    const example = { ...page, params: kind.plain, made: made.example, index: 0, room: { width, height }, top: 0 }
+    addPiece(out, { id: 'rules' }, rules)
+    const ratios = await ratiosOf(kind, made.example)
+    const free = { width: room.width, height: room.height - (y - size) - GAP }
+    const { width, stacked, high } = arranged(ratios, free)
+    const begin = y - size + GAP + Math.max(0, free.height - high) * ABOVE
+    let at = { x: stacked ? (room.width - width) / 2 : 0, y: begin }
     for (const [i, says] of ['An example', 'Its answer'].entries()) {
-      const x = i * (width + GAP)
-      setFrag(out, label.frag(says), { x, y, place })
+      const height = width / ratios[i]!
+      const named = new LayerBuilder()
+      setFrag(named, label.frag(says), { x: 0, y: size, place })
       const own = new LayerBuilder()
-      if (i) await kind.answers!.draw(made.example, 0, { ...on, out: own })
-      else await kind.draw({ ...example, out: own })
-      out.add({ kind: 'group', transform: [1, 0, 0, 1, x, y + LABEL * 0.6], layers: [own.build()] })
+      if (i) await kind.answers!.draw(made.example, 0, { ...page, width, height, out: own })
+      else
+        await kind.draw({
+          ...page,
+          params: kind.plain,
+          made: made.example,
+          index: 0,
+          room: { width, height },
+          top: 0,
+          out: own,
+        })
+      named.add({ kind: 'group', transform: [1, 0, 0, 1, 0, LABEL * page.print], layers: [own.build()] })
+      addPiece(out, { id: i ? 'answer' : 'example' }, named, at.x, at.y)
+      at = stacked ? { x: at.x, y: at.y + LABEL * page.print + height + GAP } : { x: room.width - width, y: at.y }
     }
   },
 })
+
+/** Width by height of the example, and of its answer. */
+async function ratiosOf(kind: RunKind, example: unknown): Promise<[number, number]> {
+  const answer = await kind.answers!.ratio(example, 0)
+  return [(await kind.ratio?.(example, 0)) ?? answer, answer]
+}
+
+/** The example and its answer in a room, equally wide: beside each other, or one below the other where that makes them larger. */
+function arranged(
+  [example, answer]: readonly [number, number],
+  room: { width: number; height: number },
+): { width: number; stacked: boolean; high: number } {
+  const half = (room.width - GAP) / 2
+  const beside = Math.max(1, Math.min(half, (room.height - LABEL) * Math.min(example, answer)))
+  const below = Math.max(
+    1,
+    Math.min(room.width, half * LARGEST, (room.height - 2 * LABEL - GAP) / (1 / example + 1 / answer)),
+  )
+  const stacked = below > beside
+  return stacked
+    ? { width: below, stacked, high: 2 * LABEL + GAP + below / example + below / answer }
+    : { width: beside, stacked, high: LABEL + beside / Math.min(example, answer) }
+}

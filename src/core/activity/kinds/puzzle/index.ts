@@ -56,6 +56,7 @@ export function puzzleRun(kind: PuzzleKind): RunKind {
     alike: false,
     singly: true,
     make: ({ params, ...making }) => makePuzzles(kind, params, making),
+    ratio: async (made, index) => (await kind.work()).ratio(made[index]!.puzzle, false),
     twins: made => made.map(m => m.twin),
     draw: ({ made, index, out, place, styleOf, room, top }) =>
       drawIn(made[index]!, { out, place, styleOf, ...room }, false, top),

@@ -1,0 +1,51 @@
+'use client'
+import { Select } from 'antd'
+import type { ReactNode } from 'react'
+import './sentence.css'
+
+/** A value of a sentence that is several of some choices, in the order in which they were chosen. */
+export function SeveralValue({
+  label,
+  value,
+  choices,
+  none,
+  shown,
+  onChange,
+}: {
+  label: string
+  value: readonly string[]
+  choices: readonly { value: string; words: string }[]
+  /** What stands there where none is chosen. */
+  none: string
+  /** A choice as it is offered, where that is more than its words. */
+  shown?: (value: string, words: string) => ReactNode
+  onChange: (now: string[]) => void
+}) {
+  const wordsOf = (id: string): string => choices.find(c => c.value === id)?.words ?? id
+  return (
+    <span className="value">
+      <Select
+        aria-label={label}
+        size="small"
+        variant="borderless"
+        mode="multiple"
+        className="several"
+        popupMatchSelectWidth={false}
+        suffixIcon={null}
+        placeholder={none}
+        optionFilterProp="label"
+        value={[...value]}
+        options={choices.map(c => ({ value: c.value, label: c.words }))}
+        {...(shown && {
+          optionRender: ({ value: id }: { value?: string | number }) => shown(String(id), wordsOf(String(id))),
+        })}
+        tagRender={({ value: id, onClose }) => (
+          <span className="tag" onClick={onClose}>
+            {wordsOf(String(id))}
+          </span>
+        )}
+        onChange={onChange}
+      />
+    </span>
+  )
+}
