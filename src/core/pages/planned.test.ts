@@ -4,7 +4,7 @@ import { type WordOn, wordsOn } from '../../../tests/support/wordsOn'
 import { fitted, kindOf, pageLooks, RunPress, withAnswers } from '../activity'
 import type { PagePlan, Run } from '../book'
 import { pathBox } from '../marks/path'
-import { type Layer, type PageMarks, visitPage } from '../marks'
+import { type Layer, layerBox, type PageMarks, visitPage } from '../marks'
 import { harbourRoman, type Interior, Setter, withPlan } from '.'
 
 const run = (id: string, kind: string, pages: number, patch: Partial<Run> = {}): Run => ({
@@ -297,4 +297,26 @@ test('words of one’s own that may offend are told with their run; what ships i
     ],
   })
   expect(offending).toEqual([{ run: 'r1', words: ['bastard'] }])
+})
+
+test('a folio stands below what it numbers, in every look and print, however far from the edge print must stay', async () => {
+  for (const look of pageLooks)
+    for (const large of [false, true]) {
+      const own = { ...bookOf([]), sections: [] }
+      const plan: PagePlan = {
+        runs: [run('r1', 'checklist', 2)],
+        look: look.id,
+        large,
+        folios: 'outside',
+        margins: { head: 36, foot: 30, inside: 40, outside: 36 },
+      }
+      const spec = { width: 420, height: 595, inside: 0, planned: plan.runs }
+      const book = { ...own, plan: fitted(plan) }
+      const front = await new Setter(shelf).set(book, harbourRoman, spec)
+      const setting = { inside: 40, safe: 27, safeWithBleed: 27, runs: new RunPress(shelf), shelf }
+      const { pages, planned } = await withPlan(front, book, book.plan, setting)
+      const [page, at] = [pages[0]!, planned.get(0)!]
+      const [, top] = layerBox(page.layers.at(-1)!.layer)
+      expect([look.id, large, top >= at.room.y + at.room.height + 3]).toEqual([look.id, large, true])
+    }
 })

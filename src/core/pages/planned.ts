@@ -3,6 +3,7 @@ import {
   drawFolio,
   drawGround,
   FOLIO_SIZE,
+  folioHeight,
   groundAt,
   kindOf,
   LARGE_PRINT,
@@ -27,6 +28,8 @@ import { bleedEdges } from './section'
 export const PLAIN_MARGIN = 36
 /** How much farther than the outlet asks for print stands from the edge, points. */
 const SAFER = 4
+/** Between a folio and what stands above it, points. */
+const OVER_FOLIO = 6
 
 /** What planned pages are set by beside their plan. Lengths in points. */
 export interface PlanSetting {
@@ -137,7 +140,10 @@ function leafOfPlan(
   const least = (bleeds ? of.safeWithBleed : of.safe) + SAFER
   const margin = (side: 'head' | 'foot' | 'inside' | 'outside'): number =>
     Math.max(plan.margins?.[side] ?? PLAIN_MARGIN, least, side === 'inside' ? of.inside : 0)
-  const [head, foot, inner, outer] = [margin('head'), margin('foot'), margin('inside'), margin('outside')]
+  const [head, inner, outer] = [margin('head'), margin('inside'), margin('outside')]
+  // A folio that stands no lower than print may has its place below what it numbers.
+  const folioAbove = of.folio ? least + folioHeight(of.folio.look, of.folio.print) + OVER_FOLIO : 0
+  const foot = Math.max(margin('foot'), folioAbove)
   const room = { width: Math.max(1, spec.width - inner - outer), height: Math.max(1, spec.height - head - foot) }
   return { spec, bleeds, least, head, foot, inner, outer, room, assets: of.pictures, folio: of.folio }
 }

@@ -5,7 +5,17 @@ import type { PageLook } from './look'
 /** Size of folios, points. */
 export const FOLIO_SIZE = 8.5
 const DISC = 8
+/** Height of figures and of their middle, by their size. */
+const FIGURES = 0.72
+const MIDDLE = 0.35
 const RULE = { width: 22, above: 3, thickness: 0.7 }
+
+/** How far a folio reaches above its baseline, points. */
+export function folioHeight({ folio }: PageLook, print: number): number {
+  const size = FOLIO_SIZE * print
+  if (folio.form === 'disc') return size * MIDDLE + DISC * print
+  return folio.form === 'over a rule' ? size + RULE.above + RULE.thickness : size * FIGURES
+}
 
 /** Where a folio stands: the middle of its figures, and the baseline; points. */
 export interface FolioAt {
@@ -33,7 +43,7 @@ export function drawFolio({ folio }: PageLook, label: string, at: FolioAt): void
   if (disc)
     out.add({
       kind: 'path',
-      path: new PathBuilder().circle(left + radius, baseline - size * 0.35, radius).build(),
+      path: new PathBuilder().circle(left + radius, baseline - size * MIDDLE, radius).build(),
       fill: { k: 0.85 },
     })
   if (folio.form === 'over a rule') {

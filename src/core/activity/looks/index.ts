@@ -8,7 +8,7 @@ import nursery from './nursery.json' with { type: 'json' }
 import plain from './plain.json' with { type: 'json' }
 import readingRoom from './reading-room.json' with { type: 'json' }
 
-export { drawFolio, FOLIO_SIZE } from './folio'
+export { drawFolio, FOLIO_SIZE, folioHeight } from './folio'
 export { drawFrame, frameInset } from './frame'
 export { drawHead, type HeadWords } from './head'
 export { lookSchema, type PageLook } from './look'
