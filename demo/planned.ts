@@ -1,14 +1,5 @@
-import { fitted, kindOf, shippedRecipes, withRecipe } from '@/core/activity'
-import {
-  addSection,
-  type Book,
-  createBook,
-  newSection,
-  type PagePlan,
-  type Role,
-  type Run,
-  type TitleData,
-} from '@/core/book'
+import { fitted, kindOf, shippedRecipes, withRecipe, withRecipeSections } from '@/core/activity'
+import { type Book, createBook, type PagePlan, type Run, type TitleData, withWritten } from '@/core/book'
 import { rows } from '@/core/cover'
 import { writeProject } from '@/core/archive'
 import { seedOf } from '@/core/trade'
@@ -27,19 +18,6 @@ const run = (id: string, kind: string, pages: number, said: Partial<Run> = {}): 
   ...said,
   params: { ...structuredClone(kindOf(kind)!.plain), ...said.params },
 })
-
-/** A book with a written section: paragraphs of plain text. */
-function written(book: Book, role: Role, title: string, paragraphs: string[]): Book {
-  const section = newSection(book, role, title)
-  const [first] = section.doc.content
-  const last = Number(/\d+$/.exec((first as { attrs: { id: string } }).attrs.id)![0])
-  const content = paragraphs.map((text, i) => ({
-    type: 'paragraph' as const,
-    attrs: { id: i ? `b${last + i}` : (first as { attrs: { id: string } }).attrs.id, align: null },
-    content: [{ type: 'text' as const, text }],
-  }))
-  return addSection(book, { ...section, doc: { type: 'doc', content } } as typeof section)
-}
 
 const planned = (id: string, data: TitleData, plan: PagePlan): Book => ({ ...createBook(id, data), plan: fitted(plan) })
 
@@ -60,15 +38,6 @@ const STORY = [
   'I visit every afternoon',
   'You may borrow the gate',
 ].join('\n')
-
-/** What is written on a leaf of eight by ten inches: larger letters, a measure that the eye can follow. */
-const LARGE_LEAF = {
-  'text.size': 14,
-  'text.leading': 20,
-  'margins.inside': 1.3,
-  'margins.outside': 1.3,
-  'margins.head': 1,
-}
 
 /** Ten kinds of puzzles, in parts with their rules before them. */
 function slowAfternoons(): Run[] {
@@ -205,12 +174,12 @@ export function hedgerow(): Uint8Array {
       runs: slowAfternoons(),
     },
   )
-  book = written(book, 'foreword', 'Before you begin', [
+  book = withWritten(book, 'foreword', 'Before you begin', [
     'There is no clock in this book. The puzzles stand in parts, and each part begins with a page that says how its kind goes. Take them in any order; they will keep.',
     'When you have found every word in the first fourteen grids, look at the letters that are left over. Read them from the top, line by line: each grid says one sentence, and the fourteen together tell a story. I did not make it up. Somebody took our gate.',
     'Every puzzle has one answer. The page it stands on is named at the foot of each sheet, so that you need not meet the others on your way.',
   ])
-  book = written(book, 'afterword', 'Until the next afternoon', [
+  book = withWritten(book, 'afterword', 'Until the next afternoon', [
     'That was the last of them. If you came here without looking at the answers, take the rest of the day off; if you did look, take it off too.',
     'The bees send their regards.',
   ])
@@ -231,7 +200,7 @@ export function hedgerow(): Uint8Array {
         ink: 'black',
         outlets: ['ostrevane'],
         style: 'harbour-roman',
-        styleChanges: LARGE_LEAF,
+        styleChanges: shippedRecipes.find(r => r.id === 'slow-afternoons')!.style,
         prices: { USD: 999 },
       },
     ],
@@ -341,21 +310,18 @@ export function apiary(): Uint8Array {
 export function lettersLarge(): Uint8Array {
   const data = {
     title: 'Letters Writ Large',
-    subtitle: 'Ninety-Two Word Searches for Easy Reading',
+    subtitle: 'Ninety Word Searches for Easy Reading',
     contributors: orla,
     language: 'en-GB',
     imprint,
     year: 2027,
     subjects: ['Games / Word puzzles'],
-    description: 'Large letters, plain lists, plenty of room: ninety-two word searches that want no magnifying glass.',
+    description: 'Large letters, plain lists, plenty of room: ninety word searches that want no magnifying glass.',
   }
-  const plan = withRecipe(
-    { runs: [] },
-    shippedRecipes.find(r => r.id === 'large-word-search')!,
-    { seed: 11 },
-  )
+  const recipe = shippedRecipes.find(r => r.id === 'large-word-search')!
+  const plan = withRecipe({ runs: [] }, recipe, { seed: 11 })
   const book: Book = {
-    ...planned('letters-writ-large', data, plan),
+    ...withRecipeSections(planned('letters-writ-large', data, plan), recipe),
     editions: [
       {
         id: 'paperback',
@@ -366,6 +332,7 @@ export function lettersLarge(): Uint8Array {
         ink: 'black',
         outlets: ['ostrevane'],
         style: 'harbour-roman',
+        styleChanges: recipe.style,
       },
     ],
   }

@@ -11,6 +11,7 @@ import {
   removeSection,
   schema,
   splitSection,
+  withWritten,
 } from '@/core/book'
 import { bookOf } from '../../tests/support/core'
 
@@ -201,6 +202,23 @@ describe('undo of text and of sections', () => {
     }
     await data.commitSections('test', 'nothing', b => b)
     expect((await data.steps('test')).undo).toBe('remove')
+  })
+  test('an operation on the whole book that changes its plan and editions as well is one step', async () => {
+    const all = async () => JSON.stringify((await data.getBook('test'))!.book)
+    const before = JSON.parse(await all()) as Book
+    await data.commitSections('test', 'by recipe', b => ({
+      ...withWritten(b, 'afterword', 'The end', ['One.', 'Two.']),
+      plan: { runs: [] },
+      editions: b.editions.map(e => ({ ...e, trim: '8x10in' })),
+    }))
+    const { book } = (await data.getBook('test'))!
+    expect([book.plan, book.sections.at(-1)!.title]).toEqual([{ runs: [] }, 'The end'])
+    expect(book.editions.every(e => e.trim === '8x10in')).toBe(true)
+    await data.undo('test')
+    // The counter of ids alone does not go back.
+    expect({ ...(JSON.parse(await all()) as Book), lastId: before.lastId }).toEqual(before)
+    await data.redo('test')
+    expect((await data.getBook('test'))!.book.plan).toEqual({ runs: [] })
   })
   test('a write that finds the store full says so and changes nothing', async () => {
     const { storageTrouble } = await import('./trouble')

@@ -86,20 +86,21 @@ export async function commitSections(book: string, label: string, operation: (bo
     const next = operation(stored.book)
     const sections = changesOf(stored.book.sections, next.sections)
     const [was, is] = [stored.book.sections.map(s => s.id), next.sections.map(s => s.id)]
-    if (!sections.length && was.join() === is.join()) return
+    const [before, after] = [bookRecord(stored.book), bookRecord(next)]
+    const patches = patchesBetween(before, after)
+    if (!sections.length && was.join() === is.join() && !patches.length) return
     await db.changes.bulkDelete(await ofState(book, 1).primaryKeys())
-    const record = [
-      ...(was.join() === is.join() ? [] : [{ path: ['order'], before: was, after: is }]),
-      // Runs of pages may stand behind another section now.
-      ...(stored.book.plan === next.plan ? [] : patchesBetween({ plan: stored.book.plan }, { plan: next.plan })),
-    ]
+    const record = [...(was.join() === is.join() ? [] : [{ path: ['order'], before: was, after: is }]), ...patches]
     await db.changes.add({ book, state: 0, at: Date.now(), label, ...(record.length ? { record } : {}), sections })
     // The counter of ids is no part of the change: undone, it does not go back.
-    await db.books.update(book, { order: is, lastId: next.lastId, ...(next.plan ? { plan: next.plan } : {}) })
+    await db.books.update(book, { order: is, lastId: next.lastId, ...after })
     const fresh = new Map(next.sections.map(s => [s.id, s]))
     for (const c of sections) await putSection(book, c.id, fresh.get(c.id), c.text?.forward)
   })
 }
+
+/** What of a record such an operation may change as well: runs of pages stand behind other sections, a recipe gives its trim. */
+const bookRecord = ({ plan, editions }: Book): Pick<Book, 'plan' | 'editions'> => ({ editions, ...(plan && { plan }) })
 
 function changesOf(before: Section[], after: Section[]): SectionChange[] {
   const [old, fresh] = [new Map(before.map(s => [s.id, s])), new Map(after.map(s => [s.id, s]))]

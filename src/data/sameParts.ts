@@ -12,5 +12,10 @@ export function withSameParts<T>(old: unknown, fresh: T): T {
   return same ? (old as T) : fresh
 }
 
-const isHolder = (value: unknown): boolean =>
-  Array.isArray(value) || (!!value && Object.getPrototypeOf(value) === Object.prototype)
+/** An array or a plain record, whichever window it was made in. */
+function isHolder(value: unknown): boolean {
+  if (Array.isArray(value)) return true
+  if (!value || typeof value !== 'object') return false
+  const made: unknown = Object.getPrototypeOf(value)
+  return made === null || Object.getPrototypeOf(made) === null
+}

@@ -42,7 +42,16 @@ export { canSplit, doubleRun, splitRun } from './rearrange'
 export { picturesIn } from './picturesIn'
 export { asking, freshRunId, newRun, planOrder, type PlanPart, runName, runsInOrder } from './run'
 export { type Drawing, LARGE_PRINT, RunPress, smallPrint } from './runPress'
-export { type Asked, asksOf, type Recipe, recipeOf, shippedRecipes, withRecipe } from './recipes'
+export {
+  type Asked,
+  asksOf,
+  type Recipe,
+  recipeOf,
+  recipeRoles,
+  shippedRecipes,
+  withRecipe,
+  withRecipeSections,
+} from './recipes'
 export { SAMPLE, samplePage, samplePlan } from './sample'
 export { saidFor } from './sentence'
 export { type Double, doublesAmong, freshSeed, type OtherBooks, type RunTwins } from './twins'

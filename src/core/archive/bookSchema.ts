@@ -68,7 +68,8 @@ const sectionSchema = () =>
 
 const styleChange = (key: string): Schema =>
   mixed().test('change', `\${path} is nothing that a style has, or is out of its range`, v => isStyleChange(key, v))
-const styleChanges = record(/^[a-z]+\.[A-Za-z]+$/, 'which is nothing that a style has', styleChange, 200)
+/** Departures from a style, by path. */
+export const styleChanges = record(/^[a-z]+\.[A-Za-z]+$/, 'which is nothing that a style has', styleChange, 200)
 
 const editionSchema = () =>
   shape({

@@ -1,10 +1,10 @@
 import { ValidationError } from 'yup'
-import type { Recipe } from '../activity'
+import { type Recipe, recipeRoles } from '../activity'
 import { Fault, fields, parseTrim } from '../trade'
-import { planSchema } from './bookSchema'
+import { planSchema, styleChanges } from './bookSchema'
 import { canonicalJson } from './canonical'
 
-const { shape, text, whole, one } = fields
+const { list, one, optional, shape, text, whole } = fields
 
 /** The open file of a recipe: JSON (docs/formats.md). */
 const FORMAT = 'porchlight-recipe'
@@ -20,6 +20,17 @@ const recipeSchema = () =>
     name: text(80).required(),
     says: text(160).defined(),
     trim: text(20).test('trim', '${path} is no trim', v => v === undefined || !!parseTrim(v)),
+    sections: optional(
+      list(
+        shape({
+          role: one(...recipeRoles).required(),
+          title: text(300).defined(),
+          words: list(text(4000).required(), 40).required(),
+        }).required(),
+        recipeRoles.length,
+      ),
+    ),
+    style: styleChanges as never,
     plan: planSchema().required(),
   })
 

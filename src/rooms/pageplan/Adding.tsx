@@ -12,9 +12,11 @@ import {
   runKinds,
   shippedRecipes,
   withRecipe,
+  withRecipeSections,
 } from '@/core/activity'
 import { readRecipe, writeRecipe } from '@/core/archive'
-import type { Book } from '@/core/book'
+import type { Book, Edition } from '@/core/book'
+import { commitSections } from '@/data/changes'
 import { forgetRecipe, keepRecipe, keptRecipes } from '@/data/recipes'
 import { FilePick, type FilePicker } from '@/parts/FilePick'
 import { saveAs } from '@/parts/saveAs'
@@ -118,7 +120,7 @@ function RecipeSaid({
   onDone: () => void
   onLeave: () => void
 }) {
-  const commit = useCommit(bookId)
+  const say = useSay()
   const outlets = useOutlets() ?? []
   const { trim } = recipe
   return (
@@ -128,17 +130,23 @@ function RecipeSaid({
       onLeave={onLeave}
       onTake={asked => {
         const seed = anySeed()
-        void commit(`By recipe: ${recipe.name}`, r => ({
-          plan: withRecipe(r.plan ?? { runs: [] }, recipe, { ...asked, seed }),
-          ...(trim &&
-            !r.plan?.runs.length && {
-              editions: r.editions.map(e => {
-                const printer = outlets.find(o => o.id === e.outlets[0])
-                const offered = printer?.print?.bindings.find(b => b.kind === e.kind)?.trims
-                return offered?.includes(trim) ? { ...e, trim } : e
-              }),
-            }),
-        })).then(done => done && onDone())
+        const inTrim = (e: Edition): Edition => {
+          const printer = outlets.find(o => o.id === e.outlets[0])
+          const offered = printer?.print?.bindings.find(b => b.kind === e.kind)?.trims
+          const sized = trim && offered?.includes(trim) ? { ...e, trim } : e
+          return recipe.style && e.kind !== 'ebook'
+            ? { ...sized, styleChanges: { ...recipe.style, ...e.styleChanges } }
+            : sized
+        }
+        void commitSections(bookId, `By recipe: ${recipe.name}`, book => {
+          const isEmpty = !book.plan?.runs.length
+          const made = isEmpty ? withRecipeSections(book, recipe) : book
+          return {
+            ...made,
+            plan: withRecipe(book.plan ?? { runs: [] }, recipe, { ...asked, seed }),
+            ...(isEmpty && { editions: book.editions.map(inTrim) }),
+          }
+        }).then(onDone, say.failed)
       }}
     />
   )

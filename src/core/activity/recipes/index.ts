@@ -1,2 +1,2 @@
-export { type Asked, asksOf, type Recipe, recipeOf, withRecipe } from './recipe'
+export { type Asked, asksOf, type Recipe, recipeOf, recipeRoles, withRecipe, withRecipeSections } from './recipe'
 export { shippedRecipes } from './shipped'

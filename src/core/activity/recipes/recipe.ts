@@ -1,4 +1,4 @@
-import type { DesignPiece, PagePlan, Run } from '../../book'
+import { type Book, type DesignPiece, type PagePlan, type Run, withWritten } from '../../book'
 import { seedOf } from '../../trade'
 import type { WordSource } from '../../words'
 import { fitted, referred } from '../referred'
@@ -14,8 +14,21 @@ export interface Recipe {
   says: string
   /** The trim that it is meant for, where it is one: "8.5x11in". */
   trim?: string
+  /** What is written before and behind its runs, in English: put into a book that has no page of that part yet, to be changed there. */
+  sections?: RecipeSection[]
+  /** How what is written departs from the style that the edition has: on large leaves its letters are larger, its measure shorter. */
+  style?: Record<string, number>
   plan: PagePlan
 }
+
+/** A written page of a recipe. */
+export interface RecipeSection {
+  role: (typeof recipeRoles)[number]
+  title: string
+  /** Its paragraphs. */
+  words: string[]
+}
+export const recipeRoles = ['foreword', 'afterword'] as const
 
 /** What a book that is made by a recipe is asked beside its title. */
 export interface Asked {
@@ -72,6 +85,15 @@ export function withRecipe(
   return fitted({ ...(empty ? all : {}), ...plan, runs: joined })
 }
 
+/** A book with the written pages of a recipe, where it has none of that part yet: they are English, as a book must be to get them. */
+export function withRecipeSections(book: Book, { sections = [] }: Recipe): Book {
+  if (!/^en\b/i.test(book.data.language)) return book
+  return sections.reduce(
+    (b, { role, title, words }) => (b.sections.some(s => s.role === role) ? b : withWritten(b, role, title, words)),
+    book,
+  )
+}
+
 /** A run that names others by the ids that these have now. */
 function withReferences(run: Run, ids: ReadonlyMap<string, string>): Run {
   const name = valueOf(run, 'run')
@@ -80,7 +102,12 @@ function withReferences(run: Run, ids: ReadonlyMap<string, string>): Run {
 }
 
 /** Pictures are a book's own, and what was done to single pages belongs to these: a run goes into another book without them. */
-function withoutOwn({ hand: _hand, ...run }: Run): Run {
+function withoutOwn({ hand: _hand, ground, backs, ...rest }: Run): Run {
+  const run: Run = {
+    ...rest,
+    ...(ground && !ground.pictures && { ground }),
+    ...(backs && { backs: backs.ground?.pictures ? { ...backs, ground: undefined } : backs }),
+  }
   const bare = (value: unknown): unknown =>
     Array.isArray(value)
       ? value.map(p =>

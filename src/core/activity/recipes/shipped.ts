@@ -1,7 +1,7 @@
 import type { PagePlan, Run } from '../../book'
 import { fitted } from '../referred'
 import { kindOf } from '../registry'
-import type { Recipe } from './recipe'
+import type { Recipe, RecipeSection } from './recipe'
 
 /** What a run of a recipe says beside its kind and its pages. */
 type Said = Partial<Omit<Run, 'id' | 'kind' | 'pages' | 'params'>> & { id?: string; params?: object }
@@ -28,11 +28,56 @@ const rules = (of: string): Run =>
 const answers = (of: string, count = '6'): Run =>
   run('answers', 1, { id: `answers-${of}`, heading: { words: 'Answers' }, params: { of, count } })
 
+/** What is written before and behind puzzles, and before and behind pages that are filled in. */
+const AROUND_PUZZLES: RecipeSection[] = [
+  {
+    role: 'foreword',
+    title: 'Welcome',
+    words: [
+      'Find a chair that suits you and a pencil that is soft. There is no clock in this book: take its pages in any order, and leave any of them half done.',
+      'How a puzzle goes is told before the first of its kind. Each has its answer at the end; if you look there before you are done, nobody will hear of it.',
+    ],
+  },
+  {
+    role: 'afterword',
+    title: 'Until next time',
+    words: [
+      'That was the last page. If you have come here by way of all the others, you have earned a walk in the fresh air.',
+      'If this book did you good, give it on to somebody who likes a quiet afternoon: there is room for a second pencil.',
+    ],
+  },
+]
+const AROUND_PAGES: RecipeSection[] = [
+  {
+    role: 'foreword',
+    title: 'Before you begin',
+    words: [
+      'This book is finished by whoever holds the pen. Begin on any day and on any page, skip what is of no use to you, and write over the edges where you must.',
+      'A line on most days comes to more than a page on a few.',
+    ],
+  },
+  {
+    role: 'afterword',
+    title: 'When it is full',
+    words: [
+      'Turn back to the first page, and read it as if somebody else had written it. Then choose what you would keep, and begin the next book with that.',
+    ],
+  },
+]
+
+/** Leaves so wide, inches, want larger letters and wider margins for what is read. */
+const LARGE_LEAF = 7.5
+const MEASURE = { 'margins.inside': 1.3, 'margins.outside': 1.3, 'margins.head': 1 }
+const ON_LARGE_LEAF = { 'text.size': 14, 'text.leading': 20, ...MEASURE }
+const IN_LARGE_PRINT = { 'text.size': 18, 'text.leading': 25, ...MEASURE }
+
 const recipe = (id: string, name: string, says: string, trim: string, plan: PagePlan): Recipe => ({
   id,
   name,
   says,
   trim,
+  sections: plan.runs.some(r => kindOf(r.kind)?.answers) ? AROUND_PUZZLES : AROUND_PAGES,
+  ...(Number.parseFloat(trim) >= LARGE_LEAF && { style: plan.large ? IN_LARGE_PRINT : ON_LARGE_LEAF }),
   plan: fitted(plan),
 })
 
@@ -62,7 +107,7 @@ export const shippedRecipes: readonly Recipe[] = [
       margins: MARGINS,
       runs: [
         rules('word-search'),
-        puzzles('word-search', 92, {
+        puzzles('word-search', 90, {
           params: { words: { bank: 'all', text: '' }, rows: 13, cols: 13, count: 12, deal: 'again', band: 'gentle' },
         }),
         answers('word-search', '4'),
