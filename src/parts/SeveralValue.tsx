@@ -3,6 +3,9 @@ import { Select } from 'antd'
 import type { ReactNode } from 'react'
 import './sentence.css'
 
+/** So many of them are named. */
+const SHOWN = 3
+
 /** A value of a sentence that is several of some choices, in the order in which they were chosen. */
 export function SeveralValue({
   label,
@@ -34,16 +37,24 @@ export function SeveralValue({
         suffixIcon={null}
         placeholder={none}
         optionFilterProp="label"
+        // One line of the sentence holds no more of them.
+        maxTagCount={value.length > SHOWN ? SHOWN - 1 : SHOWN}
+        maxTagPlaceholder={left => <span className="tag">and {left.length} more</span>}
         value={[...value]}
         options={choices.map(c => ({ value: c.value, label: c.words }))}
         {...(shown && {
           optionRender: ({ value: id }: { value?: string | number }) => shown(String(id), wordsOf(String(id))),
         })}
-        tagRender={({ value: id, onClose }) => (
-          <span className="tag" onClick={onClose}>
-            {wordsOf(String(id))}
-          </span>
-        )}
+        tagRender={({ value: id, label: said, onClose }) =>
+          // What stands for those that are not named has no value of its own.
+          id === undefined ? (
+            <>{said}</>
+          ) : (
+            <span className="tag" onClick={onClose}>
+              {wordsOf(String(id))}
+            </span>
+          )
+        }
         onChange={onChange}
       />
     </span>
