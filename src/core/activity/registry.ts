@@ -11,6 +11,7 @@ import { indexPages } from './kinds/index-pages'
 import { month } from './kinds/month'
 import { readingLog } from './kinds/reading-log'
 import { recipe } from './kinds/recipe'
+import { tracker } from './kinds/tracker'
 import { travelLog } from './kinds/travel-log'
 import { week } from './kinds/week'
 import { year } from './kinds/year'
@@ -49,6 +50,7 @@ export const runKinds: readonly RunKind[] = [
   checklist,
   indexPages,
   habits,
+  tracker,
   budget,
   recipe,
   readingLog,

@@ -187,6 +187,10 @@ export const shippedRecipes: readonly Recipe[] = [
     folios: 'outside',
     runs: [
       run('year', 1, { params: { shows: 'squares', dated: 'undated' }, heading: { words: 'A year of moods' } }),
+      run('tracker', 12, {
+        heading: { words: 'A month of days' },
+        params: { count: 31, shape: 'comb', key: 6 },
+      }),
       run('habits', 12, { heading: { words: 'Habits' } }),
       run('budget', 24, { heading: { words: 'Money' } }),
       run('lined', 20, { heading: { words: 'What went well' } }),
@@ -204,6 +208,7 @@ export const shippedRecipes: readonly Recipe[] = [
     look: 'reading-room',
     folios: 'outside',
     runs: [
+      run('tracker', 1, { heading: { words: 'Read' } }),
       run('checklist', 6, { heading: { words: 'To be read' } }),
       run('reading-log', 100, { params: { books: 1 } }),
       run('index-pages', 4, { heading: { words: 'Index' } }),
