@@ -15,7 +15,8 @@ const files = [
 const config: NextConfig = {
   poweredByHeader: false,
   reactStrictMode: true,
-  reactCompiler: true,
+  // React's compiler, where a component asks for it with 'use memo'. Not all may be: some read what changes in place, an editor's state.
+  reactCompiler: { compilationMode: 'annotation' },
   // The types are checked by `npm run typecheck`, a step of `npm test` before the build: once is enough.
   typescript: { ignoreBuildErrors: true },
   // Tells the service worker of one build from that of another.

@@ -115,7 +115,7 @@ test('runs of pages stand before and behind what is written, by keyboard, and nu
   ]
   const before = [...first, 'Before winter 110 – 117', 'The stand 118 – 129', 'Afterword 131 – 132', 'undefined ']
   await expect.poll(names, { timeout: 30_000 }).toEqual(before)
-  await page.getByLabel('Move Before winter', { exact: true }).focus()
+  await page.getByRole('table').getByLabel('Move Before winter', { exact: true }).focus()
   await page.keyboard.press('Space')
   for (let i = 0; i < 2; i++) {
     await page.waitForTimeout(300)
@@ -309,13 +309,13 @@ test('the flatplan: the whole book in bands, a spread opened and put away, a num
   await expect(moved).toHaveText(/^Swarms .*8 pages, 6 – 13$/, { timeout: 30_000 })
   await expect(book.getByRole('button', { name: 'Move Swarms' })).toBeFocused()
   const [from, to] = [
-    (await book.getByRole('button', { name: 'Move Swarms' }).boundingBox())!,
-    (await book.getByRole('heading', { name: /^Inspections/ }).boundingBox())!,
+    (await book.getByRole('button', { name: 'Move Inspections' }).boundingBox())!,
+    (await book.getByRole('heading', { name: /^Swarms/ }).boundingBox())!,
   ]
   await page.mouse.move(from.x + 5, from.y + 5)
   await page.mouse.down()
-  await page.mouse.move(to.x + 40, to.y + 500, { steps: 8 })
-  await expect(book.locator('[data-drop=below]')).toHaveCount(1)
+  await page.mouse.move(to.x + 40, to.y + 10, { steps: 8 })
+  await expect(book.locator('[data-drop=above]')).toHaveCount(1)
   await page.mouse.up()
   await expect(moved).toHaveText(/^Inspections .*80 pages, 6 – 85$/, { timeout: 30_000 })
   await book.evaluate(e => e.scrollTo(0, 0))

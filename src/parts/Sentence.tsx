@@ -6,6 +6,7 @@ import './sentence.css'
 
 /** A sentence whose values are the controls: each `{name}` in it is drawn by `value`. */
 export function Sentence({ words, value }: { words: string; value: (name: string) => ReactNode }) {
+  'use memo'
   return words.split(/(\{[^}]+\})/).map((part, i) => {
     const name = /^\{(.+)\}$/.exec(part)?.[1]
     return <Fragment key={i}>{name ? value(name) : part}</Fragment>
@@ -38,6 +39,7 @@ export function NumberValue({
   form: NumberForm
   onChange: (value: number) => void
 }) {
+  'use memo'
   const shown = String(Number((value * factor).toFixed(digits)))
   const take = (text: string): void => {
     const typed = Number(text.replace(',', '.'))
@@ -80,6 +82,7 @@ export function ChoiceValue({
   choices: readonly { value: string; words: string }[]
   onChange: (value: string) => void
 }) {
+  'use memo'
   return (
     <span className="value">
       <Select

@@ -24,6 +24,7 @@ export function SeveralValue({
   shown?: (value: string, words: string) => ReactNode
   onChange: (now: string[]) => void
 }) {
+  'use memo'
   const wordsOf = (id: string): string => choices.find(c => c.value === id)?.words ?? id
   return (
     <span className="value">

@@ -18,6 +18,7 @@ export function useEarlyLook(bookId: string): {
   /** The pages as they were seen early, while `version` is shown still. */
   early: (version: number) => Map<number, ImageBitmap> | undefined
 } {
+  'use memo'
   const looked = useRef<Looked>(undefined)
   const shown = useRef(0)
   const [seen, setSeen] = useState<{ version: number; pages: Map<number, ImageBitmap> }>()

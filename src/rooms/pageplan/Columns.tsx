@@ -24,6 +24,7 @@ export function Columns({
   most: number
   onChange: (label: string, next: (now: LogColumn[]) => LogColumn[], merge?: boolean) => Promise<boolean>
 }) {
+  'use memo'
   const change = (label: string, i: number, patch: Partial<LogColumn>): Promise<boolean> =>
     onChange(label, now => now.map((c, j) => (j === i ? withoutEmpty({ ...c, ...patch }) : c)), true)
   return (

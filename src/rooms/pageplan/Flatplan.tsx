@@ -24,6 +24,7 @@ export interface FlatplanOf {
 
 /** The whole book as small true spreads in bands: its runs, what is written between them, blanks. */
 export function Flatplan({ bands, moves, ...of }: FlatplanOf & { bands: Band[]; moves: Moves | undefined }) {
+  'use memo'
   const [watch, seen] = useSeen()
   return (
     <div className="flatplan" ref={watch} role="group" aria-label="All pages">
@@ -41,6 +42,7 @@ export function Flatplan({ bands, moves, ...of }: FlatplanOf & { bands: Band[]; 
 }
 
 function BandHead({ band, leaves }: { band: Band; leaves: Leaves }) {
+  'use memo'
   const [name, besides] = namesOf(band)
   const labels = leaves.pages.slice(band.from, band.to).map(p => p.label)
   const span = labels.length > 1 ? `${labels[0]} – ${labels.at(-1)}` : labels[0]
@@ -73,6 +75,7 @@ export function BandSpreads({
   version,
   onOpen,
 }: FlatplanOf & { band: Band; seen: ReadonlySet<number>; left?: number }) {
+  'use memo'
   const scale = PAGE / leaves.width
   const size = { width: PAGE, height: leaves.height * scale }
   const lefts: number[] = []

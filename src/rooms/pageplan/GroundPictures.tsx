@@ -21,6 +21,7 @@ export function GroundPictures({
   ground: Ground
   onChange: (g: Ground) => void
 }) {
+  'use memo'
   const say = useSay()
   const chosen = ground.pictures ?? []
   const offered = assets.filter(a => !a.made && a.type !== 'application/pdf')

@@ -30,6 +30,7 @@ export function GroundValue({
   clear: boolean
   onChange: (ground: Ground | undefined) => void
 }) {
+  'use memo'
   const kind = !ground ? 'paper' : ground.pictures ? 'picture' : ground.patterns?.length ? 'pattern' : 'tone'
   const choose = (now: string): void =>
     onChange(
@@ -94,6 +95,7 @@ export function GroundValue({
 
 /** Which patterns, a page each in turn, and how far they repeat. */
 function Patterns({ label, ground, onChange }: { label: string; ground: Ground; onChange: (g: Ground) => void }) {
+  'use memo'
   return (
     <>
       <SeveralValue

@@ -8,6 +8,7 @@ const COUNT = { factor: 1, step: 1, digits: 0, unit: '' }
 
 /** What pages of a run are headed by: words, the name of each one's list, a number. */
 export function Heading({ run: { heading, kind }, onChange }: { run: Run; onChange: ChangeRun }) {
+  'use memo'
   const change = (label: string, next: (now: RunHeading) => Partial<RunHeading> | undefined): Promise<boolean> =>
     onChange(label, r => {
       const { words, from, listed } = { words: '', ...r.heading, ...next(r.heading ?? { words: '' }) }

@@ -25,6 +25,7 @@ interface LeafUseOf {
 
 /** How a run uses its leaves: one thing a page or several, both sides or fronts only, its ground; and where it is answered. */
 export function LeafUse({ bookId, assets, plan, run, onChange, onChangePlan }: LeafUseOf) {
+  'use memo'
   const kind = kindOf(run.kind)
   return (
     <>
@@ -49,6 +50,7 @@ export function LeafUse({ bookId, assets, plan, run, onChange, onChangePlan }: L
 
 /** Whether its pages stand by themselves or in turn with those of the run before. */
 function Dealt({ run, onChange }: { run: Run; onChange: ChangeRun }) {
+  'use memo'
   return (
     <p>
       Its pages stand{' '}
@@ -67,6 +69,7 @@ function Dealt({ run, onChange }: { run: Run; onChange: ChangeRun }) {
 }
 
 function Sides({ bookId, assets, run: { backs }, onChange }: Omit<LeafUseOf, 'plan' | 'onChangePlan'>) {
+  'use memo'
   const set = (next: (now: Backs) => Backs | undefined): void =>
     void onChange('Sides of its leaves', r => ({ backs: next(r.backs ?? {}) }), true)
   return (
@@ -101,6 +104,7 @@ function Sides({ bookId, assets, run: { backs }, onChange }: Omit<LeafUseOf, 'pl
 
 /** How many of what it asks stand on a page, and where the answers are. */
 function Asked({ plan, run, onChange, onChangePlan }: Omit<LeafUseOf, 'bookId' | 'assets'>) {
+  'use memo'
   const key = answering(plan, run)
   const each = run.each ?? 1
   const place = answerPlace(plan, run)

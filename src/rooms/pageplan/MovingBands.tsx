@@ -41,6 +41,7 @@ export function MovingBands({
   moves: Moves | undefined
   children: (band: Band, drop: 'above' | 'below' | undefined) => ReactNode
 }) {
+  'use memo'
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 4 } }))
   const [dragged, setDragged] = useState<string>()
   const [drop, setDrop] = useState<Drop>()
@@ -99,6 +100,7 @@ export function BandPlace({
   drop: 'above' | 'below' | undefined
   children: ReactNode
 }) {
+  'use memo'
   const { setNodeRef } = useDroppable({ id: keyOf(band) })
   return (
     <section ref={setNodeRef} className={typeof band.of === 'object' ? 'run' : 'run plain'} data-drop={drop}>
@@ -109,6 +111,7 @@ export function BandPlace({
 
 /** What a run is dragged by; with arrows it moves a place up or down. */
 export function BandHandle({ band, moves }: { band: Band; moves: Moves }) {
+  'use memo'
   const { attributes, listeners, setNodeRef } = useDraggable({ id: keyOf(band) })
   if (typeof band.of !== 'object' || !('run' in band.of)) return null
   const { run } = band.of

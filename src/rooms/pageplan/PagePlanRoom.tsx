@@ -24,6 +24,7 @@ import './pageplan.css'
 
 /** The page plan: a balance of all pages beside the whole book as a flatplan; a run that is opened as a specimen, said in sentences. */
 export function PagePlanRoom({ bookId }: { bookId: string }) {
+  'use memo'
   const look = useEarlyLook(bookId)
   const view = useOpenBook(bookId, { leaves: true, print: true, first: look.first })
   const { book, leaves, figures } = view
@@ -116,6 +117,7 @@ interface ShownProps {
 
 /** The flatplan, or the run that is opened. */
 function Shown({ bookId, view, look, plan, language, assets, sections, starts, chosen, at, onChoose }: ShownProps) {
+  'use memo'
   const { edition, leaves, version } = view
   const changePlan = usePlanChange(bookId)
   const changeRun = useRunChange(bookId)
@@ -203,6 +205,7 @@ interface RunsProps {
 }
 
 function Runs({ view, bookId, plan, chosen, sections, set, onChoose, onShelf }: RunsProps) {
+  'use memo'
   const change = usePlanChange(bookId)
   const changeRun = useRunChange(bookId)
   return (

@@ -71,6 +71,7 @@ export function PlanSentence({
   /** The looks are to be seen. */
   onLooks: () => void
 }) {
+  'use memo'
   const { factor, ...field } = lengthField(0.05)
   const marginsOf = (p: PagePlan): PlanMargins =>
     p.margins ?? { head: PLAIN_MARGIN, foot: PLAIN_MARGIN, inside: PLAIN_MARGIN, outside: PLAIN_MARGIN }

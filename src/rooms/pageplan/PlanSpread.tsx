@@ -39,6 +39,7 @@ export function PlanSpread({
   /** What lies over the spread, which is `scale` pixels a point. */
   over?: (scale: number) => ReactNode
 }) {
+  'use memo'
   const total = leaves.pages.length
   const scale = Math.min(
     Math.max(LEAST, room.width - FREE.width) / (2 * leaves.width),

@@ -40,6 +40,7 @@ export function RunSentence({
   onChange: ChangeRun
   onChangePlan: ChangePlan
 }) {
+  'use memo'
   const kind = kindOf(run.kind)
   const controls = kind?.controls as Record<string, Control> | undefined
   const table = controls && Object.keys(controls).find(k => controls[k]!.as === 'columns')

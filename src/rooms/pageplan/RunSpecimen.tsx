@@ -46,6 +46,7 @@ interface SpecimenOf {
 
 /** A band that is opened: one of its spreads in the middle, true to the press, the run said beside it, all its spreads below. */
 export function RunSpecimen(props: SpecimenOf) {
+  'use memo'
   const { bookId, edition, plan, assets, readOnly, leaves, version, run, band, left, look, onTurn, onClose, children } =
     props
   const [box, room] = useSize<HTMLDivElement>()

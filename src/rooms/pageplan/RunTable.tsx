@@ -58,6 +58,7 @@ interface RunTableProps {
 
 /** The plan as a balance of all pages: each run with how many it takes and where they stand. */
 export function RunTable(props: RunTableProps) {
+  'use memo'
   const { plan, chosen, readOnly, bookId, sections, set, onChoose, onChange, onChangeRun } = props
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
@@ -202,6 +203,7 @@ interface RowProps extends Pick<RunTableProps, 'onChoose' | 'onChange' | 'onChan
 }
 
 const Row = memo(function Row({ run, besides, span, chosen, onChoose, onChange, onChangeRun }: RowProps) {
+  'use memo'
   const { attributes, listeners, setNodeRef, transform, transition } = useSortable({ id: run.id })
   const name = runName(run)
   const remove = (): void => onChange(`Remove ${name}`, p => ({ ...p, runs: p.runs.filter(x => x.id !== run.id) }))

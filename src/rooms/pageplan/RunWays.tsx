@@ -19,6 +19,7 @@ export function RunWays({
   onChange?: ChangeRun
   onChangePlan?: ChangePlan
 }) {
+  'use memo'
   const say = useSay()
   const [name, setName] = useState<string>()
   const keep = async (as: string): Promise<void> => {

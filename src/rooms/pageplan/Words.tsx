@@ -32,6 +32,7 @@ export function WordsValue({
   sayings: boolean
   onChange: Take
 }) {
+  'use memo'
   const { answer: banks } = usePress(p => p.banks(), [])
   const choices = [
     { value: OWN, words: 'a list of my own' },
@@ -67,6 +68,7 @@ export function WordsOf({
   minds: WordsMinded
   onChange: Take
 }) {
+  'use memo'
   return (
     <div className="words">
       <p>
@@ -93,6 +95,7 @@ function OwnWords({
   minds: WordsMinded
   onChange: Take
 }) {
+  'use memo'
   const say = useSay()
   const pick = useRef<FilePicker>(null)
   const { answer: books } = useAnswer(() => listBooks(), [])
@@ -185,6 +188,7 @@ function WordsSaid({
   minds: WordsMinded
   onChange: Take
 }) {
+  'use memo'
   const { bank, text } = source
   const { answer, trouble } = usePress(p => p.wordsSaid({ bank, text }, language), [bank, text, language], {
     after: LOOK,

@@ -11,11 +11,13 @@ export type ChangePlan = (label: string, next: (p: PagePlan) => PagePlan, merge?
 
 /** Changes of a book's plan: every run has as many pages as it asks for afterwards. */
 export function usePlanChange(bookId: string): ChangePlan {
+  'use memo'
   const commit = useCommit(bookId)
   return (label, next, merge = false) => commit(label, r => ({ plan: fitted(next(r.plan ?? { runs: [] })) }), merge)
 }
 
 export function useRunChange(bookId: string): (id: string) => ChangeRun {
+  'use memo'
   const change = usePlanChange(bookId)
   return id =>
     (label, next, merge = false) =>

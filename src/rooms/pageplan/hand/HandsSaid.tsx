@@ -28,6 +28,7 @@ export function HandsSaid({
   onChange: ChangeRun
   onHold: (hold: Hold) => void
 }) {
+  'use memo'
   const say = useSay()
   const { answer } = usePress(
     async client => (run.hand?.length ? client.handsOn(bookId, editionId, run.id) : undefined),
