@@ -38,8 +38,12 @@ test('a single page is changed by hand, keeps that when its run is made anew, an
   await expect(spread(page).locator('canvas[data-painted=true]').first()).toBeVisible({ timeout: 30_000 })
 
   // A page of the spread, then its words: said, moved by keys, undone.
-  await take(page, 0.97, 0.97)
   const whole = page.getByRole('region', { name: 'Page 133', exact: true })
+  // What takes hold of pieces is loaded when a spread is opened.
+  await expect(async () => {
+    await take(page, 0.97, 0.97)
+    await expect(whole).toBeVisible({ timeout: 2000 })
+  }).toPass({ timeout: 30_000 })
   await expect(whole).toContainText('made from “')
   await whole.getByRole('group', { name: 'On this page alone' }).getByRole('button', { name: 'Words' }).click()
   const words = page.getByRole('region', { name: 'Words of page 133' })
