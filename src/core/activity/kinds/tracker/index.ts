@@ -18,8 +18,8 @@ interface TrackerValues {
 const MOST = 400
 /** Colours of a key, side by side at the foot: their height by that of labels, and how many to a row. */
 const KEY = { row: 2.2, across: 4, box: 1.1 }
-/** Numbers by the width that a shape leaves them, the largest and the least in points; smaller ones are left out. */
-const NUMBER = { share: 0.62, most: 11, least: 4.5 }
+/** Numbers by the width that a shape leaves them, points: no smaller than can be read, and none where they would crowd it. */
+const NUMBER = { share: 0.62, most: 11, least: 6, crowded: 4.8 }
 /** Outlines, points. */
 const LINE = 0.75
 
@@ -76,8 +76,9 @@ export const tracker = aKind<TrackerValues, { seed: number }>({
     const stroke = { colour: { k: params.tone }, width: LINE }
     for (const { outline } of all) out.add({ kind: 'path', path: outline.build(), stroke })
     const widest = String(params.count).length
-    const size = Math.min(NUMBER.most, (Math.min(...all.map(s => s.width)) * NUMBER.share * 2) / widest)
-    if (params.numbers === 'numbered' && size >= NUMBER.least) {
+    const fitting = (Math.min(...all.map(s => s.width)) * NUMBER.share * 2) / widest
+    const size = Math.min(NUMBER.most, Math.max(NUMBER.least, fitting))
+    if (params.numbers === 'numbered' && fitting >= NUMBER.crowded) {
       const style = await styleOf(look.folio.face, size, 0.75)
       all.forEach(({ x, y }, i) => {
         const frag = style.frag(String(i + 1))
