@@ -276,7 +276,7 @@ function difference(a: Picture, b: Picture): number {
 describe.each([
   ['the coil log', apiary, 'tarnbrook', 132, [148 / 25.4, 210 / 25.4]],
   ['the activity book', hedgerow, 'ostrevane', 124, [8, 10]],
-  ['large print', lettersLarge, 'ostrevane', 118, [8.5, 11]],
+  ['large print', lettersLarge, 'ostrevane', 120, [8.5, 11]],
   ['the dated planner', tideYear, 'ostrevane', 142, [6, 9]],
 ] as const)('planned pages: %s', (name, make, outlet, pages, trim) => {
   const out = at(`planned-${name.replace(/ /g, '-')}`)

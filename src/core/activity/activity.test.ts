@@ -5,7 +5,7 @@ import { cases } from '../../../tests/support/deep'
 import { pathsOn, pieceOn } from '../../../tests/support/pathsOn'
 import { wordsOn } from '../../../tests/support/wordsOn'
 import { type Book, joinSections, type PagePlan, removeSection, type Run, type Section } from '../book'
-import { type Layer, type PageMarks, pageText, visitPage } from '../marks'
+import { type Layer, layerBox, type PageMarks, pageText, visitPage } from '../marks'
 import { pathBox } from '../marks/path'
 import { harbourRoman, type Interior, pagesInAll, Setter, whole, withPlan } from '../pages'
 import { Cancelled, Fault, type Ticker } from '../trade'
@@ -456,7 +456,7 @@ describe('planned pages', () => {
 
 describe('how to solve', () => {
   test.each(runKinds.filter(k => k.answers).map(k => [k.id, k] as const))(
-    '%s: its rules, a small one and its answer, on half a page',
+    '%s: its rules, a small one and its answer, each in its place on the page',
     async (_id, kind) => {
       const other = run({ id: 'p', kind: kind.id, params: kind.plain as never })
       const taught = run({ id: 'h', kind: 'how-to', pages: 1, params: { of: 'p' }, heading: { words: 'How to solve' } })
@@ -469,8 +469,14 @@ describe('how to solve', () => {
       for (const sentence of kind.howTo!.words) expect(text).toContain(sentence)
       expect(text).toContain('An example')
       const drawings = pieceOn(layer!, 'body').items.filter(i => i.kind === 'group')
-      expect(drawings).toHaveLength(2)
-      expect(drawings[0]).not.toEqual(drawings[1])
+      expect(drawings.map(d => d.piece?.id)).toEqual(['rules', 'example', 'answer'])
+      expect(drawings[1]).not.toEqual(drawings[2])
+      const [rules, example, answer] = drawings.map(d => layerBox({ items: [d] }))
+      for (const [x0, y0, x1, y1] of [rules!, example!, answer!])
+        expect([x0 > -2, y0 > 0, x1 < 302, y1 < 442]).toEqual([true, true, true, true])
+      expect(Math.min(example![1], answer![1])).toBeGreaterThan(rules![3])
+      // Beside each other, or one below the other.
+      expect(answer![0] >= example![2] - 1 || answer![1] >= example![3] - 1).toBe(true)
     },
   )
   test('for a run that is gone it takes no page, and that is found', () => {

@@ -129,17 +129,21 @@ const settingOf = async (get: <K extends keyof PrintChain>(key: K) => Promise<Pr
 
 /**
  * Some planned pages as they will be, before the others are made: what shows nothing is left out, and all where the book has no plan.
- * Twins of pages that are not made are not looked for.
+ * Twins of pages that are not made are not looked for. Throws Cancelled where the book has changed meanwhile.
  */
 export async function plannedLook(
   chain: Graph<PrintChain>,
-  { setter, runs, shelf }: Tools,
+  { setter, runs, shelf, ticker }: Tools,
   pages: readonly number[],
 ): Promise<{ page: number; marks: PageMarks }[]> {
   const setting = await settingOf(key => chain.get(key))
   if (!setting.text.plan) return []
-  const quiet: Ticker = () => undefined
-  const interior = await setInterior(setting, { setter, runs, shelf, ticker: quiet }, new Set(pages))
+  // A newer state stops it: that has a look of its own.
+  const still: Ticker = async p => {
+    await ticker?.(p)
+    if ((await chain.get('text')) !== setting.text) throw new Cancelled()
+  }
+  const interior = await setInterior(setting, { setter, runs, shelf, ticker: still }, new Set(pages))
   return pages.flatMap(page => {
     const marks = interior.planned.has(page) ? interior.pages[page] : undefined
     return marks?.layers.length ? [{ page, marks }] : []
