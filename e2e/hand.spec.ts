@@ -3,7 +3,7 @@ import { execFileSync } from 'node:child_process'
 import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { test } from './library'
+import { long, test } from './library'
 
 /** Two pages that another program made: a left and a right form. */
 function forms(): Buffer {
@@ -75,7 +75,7 @@ test('a single page is changed by hand, keeps that when its run is made anew, an
   await expect(page.getByText('Changed by hand:')).toBeVisible()
 })
 
-test('pages of a PDF that was made elsewhere are pages of the book, left and right in turn', async ({ page }) => {
+long('pages of a PDF that was made elsewhere are pages of the book, left and right in turn', async ({ page }) => {
   await page.goto('/')
   await page.getByRole('link', { name: 'The Small Apiary Logbook' }).waitFor({ timeout: 60_000 })
   await page.goto('/book/small-apiary-logbook/pages')

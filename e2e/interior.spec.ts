@@ -1,5 +1,5 @@
 import { expect, type Page } from '@playwright/test'
-import { test } from './library'
+import { long, test } from './library'
 
 const pagesFigure = (page: Page) => page.getByLabel('Sill').locator('.figure').filter({ hasText: 'Pages' })
 const count = async (page: Page): Promise<number> => Number(await pagesFigure(page).locator('b').textContent())
@@ -73,7 +73,7 @@ test('the specimen: a value changed sets the book anew, the sill shows what move
   expect(errors).toEqual([])
 })
 
-test('spreads by keyboard and strip, guides, zoom to the glyph', async ({ page }) => {
+long('spreads by keyboard and strip, guides, zoom to the glyph', async ({ page }) => {
   await openInterior(page)
   await page.locator('.caption').click()
   await page.keyboard.press('Home')

@@ -182,7 +182,7 @@ test.describe('the last key', () => {
     })
   }
 
-  test('is kept when the whole browser is killed', async ({}, info) => {
+  long('is kept when the whole browser is killed', async ({}, info) => {
     const profile = await mkdtemp(join(tmpdir(), 'porchlight-'))
     const launch = (): Promise<BrowserContext> =>
       chromium.launchPersistentContext(profile, {
@@ -370,58 +370,59 @@ long(
   },
 )
 
-test('a backup is held against what is here: beside, instead, and never under a writer without asking there', async ({
-  context,
-}) => {
-  const page = await context.newPage()
-  await demo(page)
-  await page.goto('/backup')
-  const download = page.waitForEvent('download')
-  await page.getByRole('button', { name: 'Back up the whole library' }).click()
-  const file = await (await download).path()
-  const writer = await context.newPage()
-  await writer.goto(`${book}/text`)
-  await write(writer, 0)
-  await writer.keyboard.type(' Newer than the backup.')
-  await saved(writer)
-  const choose = async (where: string): Promise<void> => {
-    await page.getByLabel('Backup file').setInputFiles(file)
-    const item = page
-      .getByLabel('What the backup holds')
-      .getByRole('listitem')
-      .filter({ hasText: 'The Tidewarden’s Almanac' })
-    await expect(item).toContainText('What is here is newer by', { timeout: 30_000 })
-    await item.getByLabel('The Tidewarden’s Almanac: where it goes').click()
-    await page.locator('.ant-select-item-option').filter({ hasText: where }).click()
-    await page.getByRole('button', { name: 'Put it back' }).click()
-  }
-  await choose('takes the place of what is here')
-  const question = writer.getByRole('alertdialog', { name: 'A question from another window' })
-  await expect(question).toBeVisible()
-  await question.getByRole('button', { name: 'Keep what is here' }).click()
-  await expect(page.getByText('another window writes it and did not agree')).toBeVisible()
-  await expect(textOf(writer)).toContainText('Newer than the backup.')
-  await choose('goes beside what is here')
-  await expect(page.getByText('1 book was put back.')).toBeVisible()
-  await choose('takes the place of what is here')
-  await question.getByRole('button', { name: 'Let it' }).click()
-  await expect(textOf(writer)).not.toContainText('Newer than the backup.', { timeout: 20_000 })
-  await page.goto('/')
-  await expect(page.getByText('The Tidewarden’s Almanac (from a backup)')).toBeVisible({ timeout: 60_000 })
-  // What was replaced is a kept version.
-  expect(
-    await page.evaluate(
-      () =>
-        new Promise(done => {
-          const open = indexedDB.open('porchlight')
-          open.onsuccess = () => {
-            const all = open.result.transaction('versions').objectStore('versions').getAll()
-            all.onsuccess = () => done(all.result.map((v: { label: string }) => v.label))
-          }
-        }),
-    ),
-  ).toEqual(['Before a backup was put in its place'])
-})
+long(
+  'a backup is held against what is here: beside, instead, and never under a writer without asking there',
+  async ({ context }) => {
+    const page = await context.newPage()
+    await demo(page)
+    await page.goto('/backup')
+    const download = page.waitForEvent('download')
+    await page.getByRole('button', { name: 'Back up the whole library' }).click()
+    const file = await (await download).path()
+    const writer = await context.newPage()
+    await writer.goto(`${book}/text`)
+    await write(writer, 0)
+    await writer.keyboard.type(' Newer than the backup.')
+    await saved(writer)
+    const choose = async (where: string): Promise<void> => {
+      await page.getByLabel('Backup file').setInputFiles(file)
+      const item = page
+        .getByLabel('What the backup holds')
+        .getByRole('listitem')
+        .filter({ hasText: 'The Tidewarden’s Almanac' })
+      await expect(item).toContainText('What is here is newer by', { timeout: 30_000 })
+      await item.getByLabel('The Tidewarden’s Almanac: where it goes').click()
+      await page.locator('.ant-select-item-option').filter({ hasText: where }).click()
+      await page.getByRole('button', { name: 'Put it back' }).click()
+    }
+    await choose('takes the place of what is here')
+    const question = writer.getByRole('alertdialog', { name: 'A question from another window' })
+    await expect(question).toBeVisible()
+    await question.getByRole('button', { name: 'Keep what is here' }).click()
+    await expect(page.getByText('another window writes it and did not agree')).toBeVisible()
+    await expect(textOf(writer)).toContainText('Newer than the backup.')
+    await choose('goes beside what is here')
+    await expect(page.getByText('1 book was put back.')).toBeVisible()
+    await choose('takes the place of what is here')
+    await question.getByRole('button', { name: 'Let it' }).click()
+    await expect(textOf(writer)).not.toContainText('Newer than the backup.', { timeout: 20_000 })
+    await page.goto('/')
+    await expect(page.getByText('The Tidewarden’s Almanac (from a backup)')).toBeVisible({ timeout: 60_000 })
+    // What was replaced is a kept version.
+    expect(
+      await page.evaluate(
+        () =>
+          new Promise(done => {
+            const open = indexedDB.open('porchlight')
+            open.onsuccess = () => {
+              const all = open.result.transaction('versions').objectStore('versions').getAll()
+              all.onsuccess = () => done(all.result.map((v: { label: string }) => v.label))
+            }
+          }),
+      ),
+    ).toEqual(['Before a backup was put in its place'])
+  },
+)
 
 test('books that are stored wrong stand on the porch with their trouble; they are mended, and stop no other', async ({
   page,

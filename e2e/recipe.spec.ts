@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs'
 import { expect, type Page } from '@playwright/test'
-import { test } from './library'
+import { long, test } from './library'
 
 const sillPages = (page: Page) => page.getByLabel('Sill').locator('.figure').filter({ hasText: 'Pages' })
 
@@ -78,7 +78,7 @@ test('somebody who has read nothing makes a 120-page activity book in under thre
   await expect(page.getByRole('row').filter({ hasText: 'Word search' }).first()).toBeVisible({ timeout: 30_000 })
 })
 
-test('a dated planner: from another day, with a country’s holidays and days of one’s own', async ({ page }) => {
+long('a dated planner: from another day, with a country’s holidays and days of one’s own', async ({ page }) => {
   await page.goto('/')
   await page.getByRole('link', { name: 'The Small Apiary Logbook' }).waitFor({ timeout: 60_000 })
   await page.goto('/book/small-apiary-logbook/pages')

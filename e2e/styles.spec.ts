@@ -100,7 +100,7 @@ long('a book made to fit, an exception at one opening, both undone', async ({ pa
   await expect(page.getByRole('button', { name: 'one exception here' })).toBeVisible()
 })
 
-test('words are found in the pages; views come and go; files are made', async ({ page }) => {
+long('words are found in the pages; views come and go; files are made', async ({ page }) => {
   await page.getByLabel('Find in the pages').fill('patient margaret')
   await expect(page.locator('.find [role=status]')).toContainText(/\d+ of \d+/)
   await expect(page.locator('.guide.found').first()).toBeVisible()
