@@ -5,4 +5,4 @@ if (process.env.CI) fc.configureGlobal({ seed: 20261125 })
 // Between two commits a few cases are enough.
 if (process.env.QUICK) fc.configureGlobal({ ...fc.readConfigureGlobal(), numRuns: 20 })
 // The checking machine has twenty minutes for all of it; the deep run tries many.
-else if (!process.env.DEEP) fc.configureGlobal({ ...fc.readConfigureGlobal(), numRuns: 50 })
+else if (!process.env.DEEP) fc.configureGlobal({ ...fc.readConfigureGlobal(), numRuns: 35 })
