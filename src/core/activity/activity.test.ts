@@ -460,11 +460,8 @@ describe('how to solve', () => {
     async (_id, kind) => {
       const other = run({ id: 'p', kind: kind.id, params: kind.plain as never })
       const taught = run({ id: 'h', kind: 'how-to', pages: 1, params: { of: 'p' }, heading: { words: 'How to solve' } })
-      const [layer] = await new RunPress(shelf).layersOf(taught, {
-        runs: [other, taught],
-        room: { width: 300, height: 440 },
-        language: 'en-GB',
-      })
+      const on = { runs: [other, taught], room: { width: 300, height: 440 }, language: 'en-GB' }
+      const [layer] = await new RunPress(shelf).layersOf(taught, on)
       const text = pageText({ layers: [{ layer: layer!, x: 0, y: 0 }] } as PageMarks).replace(/\s+/g, ' ')
       for (const sentence of kind.howTo!.words) expect(text).toContain(sentence)
       expect(text).toContain('An example')

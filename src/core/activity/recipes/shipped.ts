@@ -154,7 +154,7 @@ export const shippedRecipes: readonly Recipe[] = [
     look: 'nursery',
     folios: 'outside',
     margins: MARGINS,
-    runs: [puzzles('maze', 40, { backs: {} }), answers('maze', '9')],
+    runs: [rules('maze'), puzzles('maze', 40, { backs: {} }), answers('maze', '9')],
   }),
   recipe('weeks-dated', 'A dated weekly planner', 'a year of weeks on spreads, months before them', '6x9in', {
     look: 'reading-room',

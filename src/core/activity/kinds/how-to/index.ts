@@ -64,13 +64,14 @@ export const howTo = aKind<HowToValues, Taught | undefined>({
     addPiece(out, { id: 'rules' }, rules)
     const ratios = await ratiosOf(kind, made.example)
     const free = { width: room.width, height: room.height - (y - size) - GAP }
-    const { width, stacked, high } = arranged(ratios, free)
+    const named = LABEL * page.print
+    const { width, stacked, high } = arranged(ratios, free, named)
     const begin = y - size + GAP + Math.max(0, free.height - high) * ABOVE
     let at = { x: stacked ? (room.width - width) / 2 : 0, y: begin }
     for (const [i, says] of ['An example', 'Its answer'].entries()) {
       const height = width / ratios[i]!
-      const named = new LayerBuilder()
-      setFrag(named, label.frag(says), { x: 0, y: size, place })
+      const piece = new LayerBuilder()
+      setFrag(piece, label.frag(says), { x: 0, y: size, place })
       const own = new LayerBuilder()
       if (i) await kind.answers!.draw(made.example, 0, { ...page, width, height, out: own })
       else
@@ -83,9 +84,9 @@ export const howTo = aKind<HowToValues, Taught | undefined>({
           top: 0,
           out: own,
         })
-      named.add({ kind: 'group', transform: [1, 0, 0, 1, 0, LABEL * page.print], layers: [own.build()] })
-      addPiece(out, { id: i ? 'answer' : 'example' }, named, at.x, at.y)
-      at = stacked ? { x: at.x, y: at.y + LABEL * page.print + height + GAP } : { x: room.width - width, y: at.y }
+      piece.add({ kind: 'group', transform: [1, 0, 0, 1, 0, named], layers: [own.build()] })
+      addPiece(out, { id: i ? 'answer' : 'example' }, piece, at.x, at.y)
+      at = stacked ? { x: at.x, y: at.y + named + height + GAP } : { x: room.width - width, y: at.y }
     }
   },
 })
@@ -96,19 +97,20 @@ async function ratiosOf(kind: RunKind, example: unknown): Promise<[number, numbe
   return [(await kind.ratio?.(example, 0)) ?? answer, answer]
 }
 
-/** The example and its answer in a room, equally wide: beside each other, or one below the other where that makes them larger. */
+/** The example and its answer in a room, equally wide, each under a label so high: beside each other, or one below the other where that makes them larger. */
 function arranged(
   [example, answer]: readonly [number, number],
   room: { width: number; height: number },
+  label: number,
 ): { width: number; stacked: boolean; high: number } {
   const half = (room.width - GAP) / 2
-  const beside = Math.max(1, Math.min(half, (room.height - LABEL) * Math.min(example, answer)))
+  const beside = Math.max(1, Math.min(half, (room.height - label) * Math.min(example, answer)))
   const below = Math.max(
     1,
-    Math.min(room.width, half * LARGEST, (room.height - 2 * LABEL - GAP) / (1 / example + 1 / answer)),
+    Math.min(room.width, half * LARGEST, (room.height - 2 * label - GAP) / (1 / example + 1 / answer)),
   )
   const stacked = below > beside
   return stacked
-    ? { width: below, stacked, high: 2 * LABEL + GAP + below / example + below / answer }
-    : { width: beside, stacked, high: LABEL + beside / Math.min(example, answer) }
+    ? { width: below, stacked, high: 2 * label + GAP + below / example + below / answer }
+    : { width: beside, stacked, high: label + beside / Math.min(example, answer) }
 }
