@@ -8,7 +8,7 @@ import { headingOf, headingText } from './heading'
 import type { DrawnPage, Leaf, MadeRun, Room, RunKind, Side, StyleOf } from './kind'
 import { drawFrame, drawHead, frameInset, type HeadWords, type PageLook } from './looks'
 import { pageWords } from './pageWords'
-import { addPiece, type Rewording, rewording, wordedPiece } from './piece'
+import { addPiece, rewording, type Rewording, wordedPiece, wordsWithin } from './piece'
 
 /** What a page is drawn with, whatever its kind. */
 export interface PageOn {
@@ -53,7 +53,14 @@ export async function drawPage(kind: RunKind, run: Run, made: unknown, index: nu
     const answered = kind.answers && folioOf?.(index)
     const height = inner.height - (answered ? REFERENCE.height * print : 0)
     const body = new LayerBuilder()
-    const drawn = { ...page, out: body, index, room: { width: inner.width, height }, top }
+    const drawn = {
+      ...page,
+      out: body,
+      index,
+      room: { width: inner.width, height },
+      top,
+      words: wordsWithin('body', words),
+    }
     await (on.isSample && kind.example ? kind.example(drawn) : kind.draw(drawn))
     addPiece(own, { id: 'body' }, body)
     if (answered)
@@ -110,8 +117,10 @@ async function drawSeveral(
     const answered = folioOf?.(asked)
     const height = cell.height - over - (answered ? REFERENCE.height * print : 0)
     const own = new LayerBuilder()
-    await kind.draw({ ...page, out: own, index: asked, room: { width: cell.width, height }, top: 0 })
-    addPiece(out, { id: `body-${i + 1}` }, own, cell.x, cell.y + over)
+    const body = `body-${i + 1}`
+    const shared = { ...page, out: own, words: wordsWithin(body, words) }
+    await kind.draw({ ...shared, index: asked, room: { width: cell.width, height }, top: 0 })
+    addPiece(out, { id: body }, own, cell.x, cell.y + over)
     const at = { ...cell, y: cell.y + cell.height, place, print, styleOf, words, id: `reference-${i + 1}` }
     if (answered) await drawReference(out, pageWords(language).answerOn, answered, at)
   }

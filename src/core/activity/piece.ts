@@ -9,6 +9,15 @@ export function rewording(hand: HandPage | undefined): Rewording {
   return (piece, made) => known.get(piece) ?? made
 }
 
+/** Rewording of what stands in a piece: it asks by the name among all of the page. */
+export const wordsWithin =
+  (piece: string, words: Rewording): Rewording =>
+  (id, made) =>
+    words(pieceName(piece, id), made)
+
+/** A piece's name among all of a page: those it stands in come before it. */
+export const pieceName = (within: string, id: string): string => (within ? `${within}/${id}` : id)
+
 /** What a piece that says something is called: what it says, and what was made of it. */
 export const wordedPiece = (id: string, words: string, made: string): PieceMark => ({
   id,

@@ -1,8 +1,9 @@
-import { PathBuilder } from '../marks'
+import { LayerBuilder, PathBuilder, type PieceMark } from '../marks'
 import { setFrag, type TextStyle } from '../type'
 import { evenly, HAIRLINE } from './evenly'
 import type { DrawnPage } from './kind'
 import { rounded } from './looks/frame'
+import { addPiece, wordedPiece } from './piece'
 import { Lines } from './ruling'
 import { wrapped } from './wrapped'
 
@@ -41,10 +42,12 @@ export class Sheet {
   private readonly shapes = new PathBuilder()
   private tinted = 0
   private shaped = false
+  /** How many pieces have a name. */
+  private readonly named = new Map<string, number>()
 
   /** `size`: of labels, points; `styles`: by face and scale. */
   constructor(
-    private readonly page: Pick<DrawnPage<object, unknown>, 'out' | 'room' | 'place'>,
+    private readonly page: Pick<DrawnPage<object, unknown>, 'out' | 'room' | 'place' | 'words'>,
     private readonly tone: number,
     readonly size: number,
     private readonly styles: ReadonlyMap<string, TextStyle>,
@@ -84,11 +87,13 @@ export class Sheet {
     for (let i = 1; i <= count; i++) this.fine.across(x, x + width, y + height - (count - i) * spacing)
   }
 
-  /** A label with a line behind it to the box's right end. */
-  field(label: string, { x, y, width }: { x: number; y: number; width: number }): void {
-    const taken = Math.min(width * 0.6, this.widthOf(label) + this.size * 0.6)
-    this.words(label, { x, y: y - 1.5, width: taken })
-    this.fine.across(x + taken, x + width, y)
+  /** A label with a line behind it to the box's right end: a piece whose label can be reworded. */
+  field(id: string, label: string, { x, y, width }: { x: number; y: number; width: number }): void {
+    this.worded(id, label, (own, said) => {
+      const taken = Math.min(width * 0.6, own.widthOf(said) + own.size * 0.6)
+      own.words(said, { x, y: y - 1.5, width: taken })
+      own.fine.across(x + taken, x + width, y)
+    })
   }
 
   /** Rows with a small square to tick, each with a line. */
@@ -109,12 +114,41 @@ export class Sheet {
     this.shaped = true
   }
 
-  /** A bold label over a box; returns the box below it. */
-  part(label: string, { x, y, width, height }: Box): Box {
-    this.words(label, { x, y: y + this.size * 0.8, width }, 'bold')
-    const taken = this.size * 1.3
-    this.strong.across(x, x + width, y + taken)
-    return { x, y: y + taken, width, height: Math.max(0, height - taken) }
+  /** What can be taken hold of by itself. */
+  piece(id: string, draw: (own: Sheet) => void): void {
+    this.pieceOf({ id: this.nameOf(id) }, draw)
+  }
+
+  /** What can be taken hold of and reworded; it is drawn with the words that stand. */
+  worded(id: string, made: string, draw: (own: Sheet, said: string) => void): void {
+    const name = this.nameOf(id)
+    const said = this.page.words(name, made)
+    this.pieceOf(wordedPiece(name, said, made), own => draw(own, said))
+  }
+
+  /** A bold label over a box, and what is drawn into the box below it: a piece whose label can be reworded. */
+  part(id: string, label: string, { x, y, width, height }: Box, fill: (own: Sheet, room: Box) => void): void {
+    this.worded(id, label, (own, said) => {
+      own.words(said, { x, y: y + own.size * 0.8, width }, 'bold')
+      const taken = own.size * 1.3
+      own.strong.across(x, x + width, y + taken)
+      fill(own, { x, y: y + taken, width, height: Math.max(0, height - taken) })
+    })
+  }
+
+  /** One of several of the same name on a page has its number. */
+  private nameOf(id: string): string {
+    const nth = (this.named.get(id) ?? 0) + 1
+    this.named.set(id, nth)
+    return nth > 1 ? `${id}-${nth}` : id
+  }
+
+  private pieceOf(piece: PieceMark, draw: (own: Sheet) => void): void {
+    const drawn = new LayerBuilder()
+    const own = new Sheet({ ...this.page, out: drawn }, this.tone, this.size, this.styles)
+    draw(own)
+    own.done()
+    addPiece(this.page.out, piece, drawn)
   }
 
   frame({ x, y, width, height }: Box, radius: number): void {

@@ -1,8 +1,6 @@
 import type { HandPage, HandPiece } from '../../book'
 import { type GroupMark, type Item, type Layer, layerBox, scaled } from '../../marks'
-
-/** A piece's name among all of a page: those it stands in come before it. */
-export const pieceName = (within: string, id: string): string => (within ? `${within}/${id}` : id)
+import { pieceName } from '../piece'
 
 /** A drawn page as the author's hand left it: pieces moved, sized, left out, in another order. Words were minded when it was drawn. */
 export function byHand(layer: Layer, hand: HandPage): Layer {

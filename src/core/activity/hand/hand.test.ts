@@ -107,6 +107,35 @@ describe('pieces of a page', () => {
     expect(moved(['a', 'b', 'c'], 'a', 1)).toEqual(['b', 'a', 'c'])
     expect(moved(['a', 'b', 'c'], 'a', -1)).toEqual(['a', 'b', 'c'])
   })
+  test.each(alone.map(k => [k.id]))('“%s”: whatever says something is reworded by the name it has', async id => {
+    const made = run(id)
+    const before = boxes((await drawn(made))[1]!)
+    for (const [piece, { words }] of before) {
+      if (words === undefined) continue
+      const of = await press.sourceAt(made, 1, { runs: [made], language })
+      const layers = await drawn(byHand(made, 1, of, h => changePiece(h, piece, { words: 'Otherwise', was: words })))
+      expect(boxes(layers[1]!).get(piece)).toMatchObject({ words: 'Otherwise', made: words })
+      expect(textOf(layers[1]!)).toContain('Otherwise')
+      expect(textOf(layers[0]!)).not.toContain('Otherwise')
+    }
+  })
+  test('days, months, rows of a page and parts with a label are pieces by themselves', async () => {
+    const names = async (kind: string, params: object = {}) => {
+      const plain = run(kind)
+      return [...boxes((await drawn({ ...plain, params: { ...plain.params, ...params } }))[0]!).keys()]
+    }
+    expect(await names('week', { on: 'page' })).toEqual([
+      'heading',
+      'body',
+      ...Array.from({ length: 7 }, (_, i) => (i ? `body/day-${i + 1}` : 'body/day')),
+      'body/first',
+      'body/toDo',
+      'body/notes',
+    ])
+    expect((await names('year')).filter(n => n.startsWith('body/month'))).toHaveLength(12)
+    expect(await names('recipe', { on: '2' })).toEqual(expect.arrayContaining(['body/method', 'body/method-2']))
+    expect(await names('codeword')).toEqual(expect.arrayContaining(['body/grid', 'body/key']))
+  })
   test('other pages of the run are not drawn again', async () => {
     const made = run('prompts')
     const before = await drawn(made)
@@ -118,13 +147,8 @@ describe('pieces of a page', () => {
 
 describe('what was changed by hand stays with what its page was made from', () => {
   const rows = ['Rain on the roof', 'The long table', 'A letter from the coast']
-  const reworded = byHand(
-    prompts(rows),
-    1,
-    rows[1]!,
-    h =>
-      changePiece(h, 'body/row', { words: 'never read' }) &&
-      changePiece(h, 'row', { words: 'The short table', was: rows[1]! }),
+  const reworded = byHand(prompts(rows), 1, rows[1]!, h =>
+    changePiece(h, 'body/row', { words: 'The short table', was: rows[1]! }),
   )
   const with_ = (list: string[]): Run => ({ ...prompts(list), hand: reworded.hand! })
   const hands = (r: Run) => press.handsOf(r, { runs: [r], language })
@@ -150,7 +174,7 @@ describe('what was changed by hand stays with what its page was made from', () =
         async (now, changed) => {
           let r = prompts(all)
           for (const row of changed)
-            r = byHand(r, all.indexOf(row), row, h => changePiece(h, 'row', { words: `${row} by hand`, was: row }))
+            r = byHand(r, all.indexOf(row), row, h => changePiece(h, 'body/row', { words: `${row} by hand`, was: row }))
           const later: Run = { ...prompts(now), hand: r.hand! }
           const { on, waiting } = await hands(later)
           for (const [page, hand] of on) expect(hand.of).toBe(now[page])

@@ -1,4 +1,4 @@
-export { byHand, pieceName } from './apply'
+export { byHand } from './apply'
 export {
   changeAdded,
   changePage,

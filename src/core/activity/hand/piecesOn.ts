@@ -1,5 +1,5 @@
 import { type GroupMark, type Layer, layerBox, type PageMarks } from '../../marks'
-import { pieceName } from './apply'
+import { pieceName } from '../piece'
 
 /** A piece of a page as it stands: its box in points from the trim's left top. */
 export interface PieceOn {

@@ -77,7 +77,9 @@ export async function draw(on: PuzzleBox<LetterGrid>): Promise<void> {
   else if (puzzle.message) {
     const small = await fitting(styleOf, puzzle.message.words, WORD * cell, cols * cell)
     const frag = small.frag(puzzle.message.words)
-    setFrag(page, frag, { x: (width - frag.width) / 2, y: top + WORD * cell * 0.3, place })
+    const own = new LayerBuilder()
+    setFrag(own, frag, { x: (width - frag.width) / 2, y: top + WORD * cell * 0.3, place })
+    page.add({ kind: 'group', piece: { id: 'message' }, layers: [own.build()] })
   }
 }
 

@@ -1,4 +1,4 @@
-import { designOf, kindOf } from '@/core/activity'
+import { designOf, kindOf, pageWords } from '@/core/activity'
 import type { DesignPiece, HandPage, Run } from '@/core/book'
 
 const NAMES: Record<string, string> = {
@@ -12,7 +12,12 @@ const NAMES: Record<string, string> = {
   rules: 'Rules',
   example: 'Example',
   room: 'Room to write',
+  key: 'Key',
+  message: 'Message',
 }
+
+/** Labels of a page are called as they are printed in English. */
+const LABELS: Partial<Record<string, string>> = pageWords('en')
 
 /** What a piece of a page is called: by the author, or by what it is; one of several with its number. */
 export function pieceCalled(piece: string, run: Run, hand: HandPage, placed: readonly DesignPiece[]): string {
@@ -27,6 +32,6 @@ export function pieceCalled(piece: string, run: Run, hand: HandPage, placed: rea
     ? own.name || (designOf(own.kind)?.name ?? own.kind)
     : id === 'body'
       ? (kindOf(run.kind)?.name ?? run.kind)
-      : (NAMES[id] ?? id)
+      : (NAMES[id] ?? LABELS[id] ?? id)
   return nth ? `${name} ${nth}` : name
 }

@@ -44,13 +44,14 @@ export const bookplate = aKind<PlateValues, undefined>({
     const line = Math.min(30, high / 14)
     const [x, width] = [room.width * 0.14, room.width * 0.72]
     let y = top + high * 0.32
-    sheet.words(words.belongsTo, { x: room.width / 2, y, align: 'centre' }, 'head', 1.4)
+    const head = { x: room.width / 2, y, align: 'centre' } as const
+    sheet.worded('belongsTo', words.belongsTo, (own, said) => own.words(said, head, 'head', 1.4))
     y += line * 1.6
     for (let i = 0; i < params.lines; i++, y += line) sheet.strong.across(x, x + width, y)
     if (params.dates === 'with') {
       y += line * 0.6
-      sheet.field(words.begun, { x, y, width: width * 0.47 })
-      sheet.field(words.finished, { x: x + width * 0.53, y, width: width * 0.47 })
+      sheet.field('begun', words.begun, { x, y, width: width * 0.47 })
+      sheet.field('finished', words.finished, { x: x + width * 0.53, y, width: width * 0.47 })
     }
     sheet.done()
   },

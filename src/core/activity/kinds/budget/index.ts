@@ -35,14 +35,16 @@ export const budget = aKind<BudgetValues, undefined>({
     const words = pageWords(language)
     const sheet = await sheetOn(page, params.tone)
     const head = spacing * 1.8
-    sheet.field(words.month, { x: 0, y: top + spacing, width: room.width * 0.6 })
+    sheet.field('month', words.month, { x: 0, y: top + spacing, width: room.width * 0.6 })
     const foot = spacing * 1.4
     const all: Box = { x: 0, y: top + head, width: room.width, height: room.height - top - head - foot }
-    const parts = [words.income, words.fixed, words.spending]
+    const parts = ['income', 'fixed', 'spending'] as const
     below(all, [3, 5, 8], spacing * 0.7).forEach((box, i) =>
-      table(sheet, box, [parts[i]!, words.planned, words.actual], { spacing, total: words.total }),
+      sheet.worded(parts[i]!, words[parts[i]!], (own, said) =>
+        table(own, box, [said, words.planned, words.actual], { spacing, total: words.total }),
+      ),
     )
-    sheet.field(words.left, { x: room.width * 0.4, y: room.height - 1, width: room.width * 0.6 })
+    sheet.field('left', words.left, { x: room.width * 0.4, y: room.height - 1, width: room.width * 0.6 })
     sheet.done()
   },
 })

@@ -80,7 +80,7 @@ export const day = aKind<DayValues, Dates | undefined>({
       const holiday = made.holidays.get(today)
       const month = names.monthYear(today)
       sheet.words(holiday ? `${month} · ${holiday}` : month, { ...at(indent), y: top + large * 0.8, width })
-    } else sheet.field(words.date, { x: 0, y: top + large * 0.7, width: room.width * 0.6 })
+    } else sheet.field('date', words.date, { x: 0, y: top + large * 0.7, width: room.width * 0.6 })
     const body: Box = { x: 0, y: top + large + sheet.size, width: room.width, height: 0 }
     body.height = room.height - body.y
     const [main, rest] = beside(body, [3, 2], spacing)
@@ -98,9 +98,9 @@ export const day = aKind<DayValues, Dates | undefined>({
       sheet.strong.across(main!.x, main!.x + main!.width, main!.y + main!.height - 0.5)
     } else sheet.rule(main!, spacing)
     const [first, toDo, notes] = below(rest!, [3, 6, 5], spacing * 0.8)
-    sheet.ticks(sheet.part(words.first, first!), spacing)
-    sheet.ticks(sheet.part(words.toDo, toDo!), spacing)
-    sheet.rule(sheet.part(words.notes, notes!), spacing)
+    sheet.part('first', words.first, first!, (own, room) => own.ticks(room, spacing))
+    sheet.part('toDo', words.toDo, toDo!, (own, room) => own.ticks(room, spacing))
+    sheet.part('notes', words.notes, notes!, (own, room) => own.rule(room, spacing))
     sheet.done()
   },
 })

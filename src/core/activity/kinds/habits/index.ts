@@ -45,7 +45,8 @@ export const habits = aKind<HabitValues, undefined>({
     const sheet = await sheetOn(page, params.tone)
     const month = params.days === '31'
     const head = sheet.size * 2.4
-    sheet.field(month ? words.month : words.week, { x: 0, y: top + sheet.size * 1.4, width: room.width * 0.6 })
+    const over = month ? 'month' : 'week'
+    sheet.field(over, words[over], { x: 0, y: top + sheet.size * 1.4, width: room.width * 0.6 })
     const blocks = month ? 1 : 4
     const days = month ? 31 : 7
     const all: Box = { x: 0, y: top + head, width: room.width, height: room.height - top - head }

@@ -96,26 +96,28 @@ export const month = aKind<MonthValues, Dates | undefined>({
     const outer = { x: side === 'recto' ? room.width : 0, align: side === 'recto' ? 'right' : 'left' } as const
     const y = top + sheet.size * 2
     if (begin === undefined) {
-      if (half !== 1) sheet.field(words.month, { x: 0, y, width: room.width * 0.5 })
+      if (half !== 1) sheet.field('month', words.month, { x: 0, y, width: room.width * 0.5 })
     } else if (half === undefined) sheet.words(names.monthYear(begin), { ...outer, y }, 'head', 1.4)
     else sheet.words(half ? String(yearOf(begin)) : names.month(begin), { ...outer, y }, 'head', 1.4)
     const head = sheet.size * 3
     const body: Box = { x: 0, y: top + head, width: room.width, height: room.height - top - head }
     if (half === undefined) {
       const notes = Math.min(body.height * 0.22, 6 * params.spacing)
-      grid(sheet, page, { begin, columns: [0, 7], box: { ...body, height: body.height - notes - sheet.size } })
+      gridPiece(sheet, page, { begin, columns: [0, 7], box: { ...body, height: body.height - notes - sheet.size } })
       const under = { ...body, y: body.y + body.height - notes, height: notes }
-      sheet.rule(sheet.part(words.notes, under), params.spacing)
-    } else if (half === 0) grid(sheet, page, { begin, columns: [0, LEFT], box: body })
+      sheet.part('notes', words.notes, under, (own, room) => own.rule(room, params.spacing))
+    } else if (half === 0) gridPiece(sheet, page, { begin, columns: [0, LEFT], box: body })
     else {
       const [days, notes] = beside(body, [7 - LEFT, 1], 0)
-      grid(sheet, page, { begin, columns: [LEFT, 7], box: days! })
+      gridPiece(sheet, page, { begin, columns: [LEFT, 7], box: days! })
       const within = { ...notes!, x: notes!.x + sheet.size, width: notes!.width - sheet.size }
-      sheet.rule(sheet.part(words.notes, within), params.spacing)
+      sheet.part('notes', words.notes, within, (own, room) => own.rule(room, params.spacing))
     }
     sheet.done()
   },
 })
+
+type MonthPage = DrawnPage<MonthValues, Dates | undefined>
 
 interface GridOf {
   /** The first of the month; without one the squares have no dates. */
@@ -124,8 +126,10 @@ interface GridOf {
   box: Box
 }
 
-/** The days of a month in rows of weeks, or some of their columns. */
-function grid(sheet: Sheet, page: DrawnPage<MonthValues, Dates | undefined>, { begin, columns, box }: GridOf): void {
+/** The days of a month in rows of weeks, or some of their columns: a piece by itself. */
+const gridPiece = (sheet: Sheet, page: MonthPage, of: GridOf): void => sheet.piece('grid', own => grid(own, page, of))
+
+function grid(sheet: Sheet, page: MonthPage, { begin, columns, box }: GridOf): void {
   const { params, made, language } = page
   const names = dateNames(languageOf(params, language))
   const first = begin === undefined ? weekBegin(4, firstOf(params)) : weekBegin(begin, firstOf(params))

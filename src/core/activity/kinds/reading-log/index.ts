@@ -1,6 +1,6 @@
 import { fields } from '../../../trade'
 import { aKind } from '../../kind'
-import { pageWords } from '../../pageWords'
+import { type PageWord, pageWords } from '../../pageWords'
 import { lengthControl, lengthField, toneControl, toneField } from '../../ruling'
 import { below, beside, type Box, sheetOn } from '../../sheet'
 
@@ -40,16 +40,16 @@ export const readingLog = aKind<ReadingValues, undefined>({
     const sheet = await sheetOn(page, params.tone)
     const all: Box = { x: 0, y: top, width: room.width, height: room.height - top }
     for (const box of below(all, Array<number>(books).fill(1), spacing * 1.5)) {
-      sheet.field(words.title, { x: box.x, y: box.y + spacing, width: box.width })
-      sheet.field(words.author, { x: box.x, y: box.y + 2 * spacing, width: box.width })
+      sheet.field('title', words.title, { x: box.x, y: box.y + spacing, width: box.width })
+      sheet.field('author', words.author, { x: box.x, y: box.y + 2 * spacing, width: box.width })
       const [begun, finished, stars] = beside({ ...box, y: box.y + 3 * spacing, height: 0 }, [5, 5, 4], sheet.size)
-      sheet.field(words.begun, begun!)
-      sheet.field(words.finished, finished!)
+      sheet.field('begun', words.begun, begun!)
+      sheet.field('finished', words.finished, finished!)
       sheet.stars(5, stars!)
       const rest = { ...box, y: box.y + 3.6 * spacing, height: box.height - 3.6 * spacing }
-      const parts = rest.height > 9 * spacing ? [words.thoughts, words.lines] : [words.thoughts]
-      for (const [i, part] of below(rest, parts.length > 1 ? [5, 3] : [1], spacing * 0.6).entries())
-        sheet.rule(sheet.part(parts[i]!, part), spacing)
+      const parts: PageWord[] = rest.height > 9 * spacing ? ['thoughts', 'lines'] : ['thoughts']
+      const boxes = below(rest, parts.length > 1 ? [5, 3] : [1], spacing * 0.6)
+      parts.forEach((part, i) => sheet.part(part, words[part], boxes[i]!, (own, room) => own.rule(room, spacing)))
     }
     sheet.done()
   },

@@ -47,16 +47,16 @@ export const recipe = aKind<RecipeValues, undefined>({
     const gap = spacing * 1.1
     const whole: Box = { x: 0, y: top, width: room.width, height: room.height - top }
     for (const box of below(whole, params.on === '2' ? [1, 1] : [1], gap * 1.4)) {
-      sheet.field(words.recipe, { x: box.x, y: box.y + spacing, width: box.width })
+      sheet.field('recipe', words.recipe, { x: box.x, y: box.y + spacing, width: box.width })
       const facts = beside({ ...box, y: box.y + 2 * spacing, height: 0 }, [1, 1, 1], sheet.size)
-      for (const [i, label] of [words.serves, words.time, words.oven].entries()) sheet.field(label, facts[i]!)
+      for (const [i, fact] of (['serves', 'time', 'oven'] as const).entries()) sheet.field(fact, words[fact], facts[i]!)
       const rest = { ...box, y: box.y + 2.6 * spacing, height: box.height - 2.6 * spacing }
       const wide = room.width > 260
       const [upper, lower] = below(rest, params.on === '2' ? [1] : [5, 1], spacing * 0.7)
       const [left, right] = wide ? beside(upper!, [4, 7], gap) : below(upper!, [4, 6], spacing * 0.6)
-      sheet.ticks(sheet.part(words.ingredients, left!), spacing)
-      sheet.rule(sheet.part(words.method, right!), spacing)
-      if (lower) sheet.rule(sheet.part(words.notes, lower), spacing)
+      sheet.part('ingredients', words.ingredients, left!, (own, room) => own.ticks(room, spacing))
+      sheet.part('method', words.method, right!, (own, room) => own.rule(room, spacing))
+      if (lower) sheet.part('notes', words.notes, lower, (own, room) => own.rule(room, spacing))
     }
     sheet.done()
   },

@@ -51,20 +51,20 @@ export const travelLog = aKind<TravelValues, undefined>({
     const at = (row: number, shares: number[]): Box[] =>
       beside({ x: 0, y: top + row * spacing, width: room.width, height: 0 }, shares, sheet.size)
     const [place, date] = at(1, [3, 2])
-    sheet.field(words.place, place!)
-    sheet.field(words.date, date!)
+    sheet.field('place', words.place, place!)
+    sheet.field('date', words.date, date!)
     const [companions, weather] = at(2, [3, 2])
-    sheet.field(words.with, companions!)
-    sheet.field(words.weather, weather!)
+    sheet.field('with', words.with, companions!)
+    sheet.field('weather', words.weather, weather!)
     const rest: Box = { x: 0, y: top + 2.8 * spacing, width: room.width, height: room.height - top - 2.8 * spacing }
     const share = PICTURE[params.picture]
     const [picture, written] = share ? below(rest, [share, 1 - share], spacing * 0.8) : [undefined, rest]
     if (picture) sheet.frame(picture, 6)
     const [saw, lower] = below(written!, [5, 3], spacing * 0.7)
-    sheet.rule(sheet.part(words.saw, saw!), spacing)
+    sheet.part('saw', words.saw, saw!, (own, room) => own.rule(room, spacing))
     const [ate, keep] = beside(lower!, [1, 1], spacing)
-    sheet.rule(sheet.part(words.ate, ate!), spacing)
-    sheet.rule(sheet.part(words.keep, keep!), spacing)
+    sheet.part('ate', words.ate, ate!, (own, room) => own.rule(room, spacing))
+    sheet.part('keep', words.keep, keep!, (own, room) => own.rule(room, spacing))
     sheet.done()
   },
 })

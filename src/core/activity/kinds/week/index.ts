@@ -82,9 +82,9 @@ export const week = aKind<WeekValues, Dates | undefined>({
       below(main!, Array<number>(7).fill(1), gap).forEach((box, i) => drawDay(sheet, page, days[i]!, box))
       const words = pageWords(languageOf(params, page.language))
       const [first, toDo, notes] = below(side!, [3, 5, 5], gap)
-      sheet.ticks(sheet.part(words.first, first!), params.spacing)
-      sheet.ticks(sheet.part(words.toDo, toDo!), params.spacing)
-      sheet.rule(sheet.part(words.notes, notes!), params.spacing)
+      sheet.part('first', words.first, first!, (own, room) => own.ticks(room, params.spacing))
+      sheet.part('toDo', words.toDo, toDo!, (own, room) => own.ticks(room, params.spacing))
+      sheet.part('notes', words.notes, notes!, (own, room) => own.rule(room, params.spacing))
     }
     sheet.done()
   },
@@ -101,7 +101,7 @@ function drawHead(sheet: Sheet, { params, made, room, top, language, side }: Pag
   const inner = { x: side === 'recto' ? 0 : room.width, y, align: side === 'recto' ? 'left' : 'right' } as const
   const number = made ? `${words.week} ${weekNumber(first)}` : ''
   if (!made) {
-    if (half !== 1) sheet.field(words.week, { x: 0, y, width: room.width * 0.5 })
+    if (half !== 1) sheet.field('week', words.week, { x: 0, y, width: room.width * 0.5 })
   } else if (half === undefined) {
     const wide = sheet.widthOf(number) + sheet.size
     sheet.words(names.span(first, first + 6), { ...outer, width: room.width - wide }, 'head')
@@ -111,7 +111,11 @@ function drawHead(sheet: Sheet, { params, made, room, top, language, side }: Pag
   return sheet.size * 3
 }
 
-function drawDay(sheet: Sheet, { params, made, language }: Page, day: Day, box: Box): void {
+/** A day of a week, a piece by itself. */
+const drawDay = (sheet: Sheet, page: Page, day: Day, box: Box): void =>
+  sheet.piece('day', own => dayIn(own, page, day, box))
+
+function dayIn(sheet: Sheet, { params, made, language }: Page, day: Day, box: Box): void {
   const names = dateNames(languageOf(params, language))
   const holiday = made?.holidays.get(day)
   const { x, y, width } = box

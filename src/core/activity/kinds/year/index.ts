@@ -55,7 +55,7 @@ export const year = aKind<YearValues, Dates | undefined>({
     const nth = params.shows === 'days' ? Math.floor(index / 2) : index
     const first = made ? monthBegin(made.first, 12 * nth) : undefined
     const y = top + sheet.size * 2
-    if (first === undefined) sheet.field(words.year, { x: 0, y, width: room.width * 0.4 })
+    if (first === undefined) sheet.field('year', words.year, { x: 0, y, width: room.width * 0.4 })
     else sheet.words(spanOf(first), { x: room.width / 2, y, align: 'centre' }, 'head', 1.4)
     const head = sheet.size * 3.4
     const body: Box = { x: 0, y: top + head, width: room.width, height: room.height - top - head }
@@ -65,7 +65,7 @@ export const year = aKind<YearValues, Dates | undefined>({
       const across = room.width > room.height ? 4 : 3
       for (const [r, row] of below(body, Array<number>(12 / across).fill(1), sheet.size * 1.2).entries())
         for (const [c, box] of beside(row, Array<number>(across).fill(1), sheet.size * 1.6).entries())
-          small(sheet, page, box, { first, month: r * across + c })
+          sheet.piece('month', own => small(own, page, box, { first, month: r * across + c }))
     }
     sheet.done()
   },
@@ -116,27 +116,37 @@ function small(
 }
 
 /** Half a year on a page: a column a month, a line a day. */
-function dayLines(sheet: Sheet, { params, made, language, index }: Page, body: Box, first: Day | undefined): void {
+function dayLines(sheet: Sheet, page: Page, body: Box, first: Day | undefined): void {
+  beside(body, [1, 1, 1, 1, 1, 1], sheet.size * 0.6).forEach((box, i) =>
+    sheet.piece('month', own => monthLines(own, page, box, { first, month: (page.index % 2) * 6 + i })),
+  )
+}
+
+/** A month as a line a day. */
+function monthLines(
+  sheet: Sheet,
+  { params, made, language }: Page,
+  box: Box,
+  { first, month }: { first: Day | undefined; month: number },
+): void {
   const names = dateNames(languageOf(params, language))
-  beside(body, [1, 1, 1, 1, 1, 1], sheet.size * 0.6).forEach((box, i) => {
-    const begin = beginOf(first, (index % 2) * 6 + i)
-    sheet.words(names.month(begin, 'long'), { x: box.x, y: box.y + sheet.size, width: box.width }, 'bold')
-    const head = sheet.size * 1.5
-    sheet.strong.across(box.x, box.x + box.width, box.y + head)
-    const high = (box.height - head) / 31
-    const days = daysOf(first, (index % 2) * 6 + i)
-    for (let d = 0; d < days; d++) {
-      const foot = box.y + head + (d + 1) * high
-      const day = begin + d
-      sheet.fine.across(box.x, box.x + box.width, foot)
-      const rest = first !== undefined && (weekdayOf(day) === 0 || made?.holidays.has(day))
-      if (rest) sheet.tint({ x: box.x, y: foot - high, width: box.width, height: high })
-      const letter = first === undefined ? '' : names.weekday(day, 'narrow')
-      const wide = sheet.widthOf('30', 'label', 0.85) + 3
-      sheet.words(String(d + 1), { x: box.x + wide - 3, y: foot - high * 0.28, align: 'right' }, 'label', 0.85)
-      sheet.words(letter, { x: box.x + wide, y: foot - high * 0.28 }, rest ? 'bold' : 'label', 0.85)
-    }
-  })
+  const begin = beginOf(first, month)
+  sheet.words(names.month(begin, 'long'), { x: box.x, y: box.y + sheet.size, width: box.width }, 'bold')
+  const head = sheet.size * 1.5
+  sheet.strong.across(box.x, box.x + box.width, box.y + head)
+  const high = (box.height - head) / 31
+  const days = daysOf(first, month)
+  for (let d = 0; d < days; d++) {
+    const foot = box.y + head + (d + 1) * high
+    const day = begin + d
+    sheet.fine.across(box.x, box.x + box.width, foot)
+    const rest = first !== undefined && (weekdayOf(day) === 0 || made?.holidays.has(day))
+    if (rest) sheet.tint({ x: box.x, y: foot - high, width: box.width, height: high })
+    const letter = first === undefined ? '' : names.weekday(day, 'narrow')
+    const wide = sheet.widthOf('30', 'label', 0.85) + 3
+    sheet.words(String(d + 1), { x: box.x + wide - 3, y: foot - high * 0.28, align: 'right' }, 'label', 0.85)
+    sheet.words(letter, { x: box.x + wide, y: foot - high * 0.28 }, rest ? 'bold' : 'label', 0.85)
+  }
 }
 
 /** A square a day, months across, days down. */
