@@ -1,4 +1,5 @@
 import { type Canvas2D, type PageMarks, paintPage, type Pictures } from '@/core/marks'
+import { withWashes } from './washes'
 
 /** What of a page is painted, points from the trim's top left. */
 export interface Part {
@@ -26,7 +27,7 @@ const TINY = 2
 
 /**
  * A page painted so small that its hairlines would be lost, with a gain that keeps them to be seen: what is a little darker than paper
- * becomes so many times darker. Paper and black stay as they are. The canvas is drawn on again for the next page: what is seen on it is
+ * becomes so many times darker. Paper, black and broad washes of tone stay as they are. The canvas is drawn on again for the next page: what is seen on it is
  * copied at once.
  */
 export function drawSmall(
@@ -38,7 +39,8 @@ export function drawSmall(
   const larger = gain < TINY ? 1 : LARGER
   const within = part ?? trimOf(page)
   const large = keptCanvas(sizeOf(within, scale * larger))
-  drawOn(large, { page, scale: scale * larger, pictures, part: within, paper: '#fff' })
+  const before = withWashes(page, k => beforeGain(k, gain))
+  drawOn(large, { page: before, scale: scale * larger, pictures, part: within, paper: '#fff' })
   const dark = large.getContext('2d')!
   dark.resetTransform()
   dark.globalCompositeOperation = 'multiply'
@@ -72,6 +74,21 @@ export function gains(gain: number): number[] {
   const shares: number[] = []
   for (let left = gain; left > 1; left /= 2) shares.push(Math.min(1, left - 1))
   return shares
+}
+
+/** How dark something is after a gain, 0 paper, 1 black. */
+export const afterGain = (k: number, gain: number): number =>
+  1 - gains(gain).reduce((v, a) => v * (1 - a) + a * v * v, 1 - k)
+
+/** How dark something must be to have a tone after a gain: by halving, as the gain has no short inverse. */
+function beforeGain(k: number, gain: number): number {
+  let [low, high] = [0, k]
+  for (let i = 0; i < 20; i++) {
+    const middle = (low + high) / 2
+    if (afterGain(middle, gain) < k) low = middle
+    else high = middle
+  }
+  return high
 }
 
 /** Canvases that small pages are drawn on, by their size: a fresh one is slow to come by while the window is busy. */

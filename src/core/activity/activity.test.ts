@@ -21,8 +21,16 @@ const run = (patch: Partial<Run> = {}): Run => ({
 })
 
 /** The box of all paths of a layer; undefined where it has none. */
+/** Half a hairline: what a line that is laid on an edge has beyond it, less than any outlet sees. */
+const HALF_LINE = 0.2501
+
+/** What is drawn on a layer, lines with their thickness. */
 function boxOf(layer: Layer): [number, number, number, number] | undefined {
-  const boxes = pathsOn(layer).map(p => pathBox(p.path))
+  const boxes = pathsOn(layer).map(({ path, stroke }) => {
+    const [x0, y0, x1, y1] = pathBox(path)
+    const half = (stroke?.width ?? 0) / 2
+    return [x0 - half, y0 - half, x1 + half, y1 + half]
+  })
   if (!boxes.length) return undefined
   const least = (k: number): number => Math.min(...boxes.map(b => b[k]!))
   const most = (k: number): number => Math.max(...boxes.map(b => b[k]!))
@@ -97,9 +105,9 @@ describe.each(runKinds.map(k => [k.id, k] as const))('the kind “%s”', (_id, 
           expect(layers).toHaveLength(3)
           for (const layer of new Set(layers)) {
             const [x0, y0, x1, y1] = boxOf(layer) ?? [0, 0, 0, 0]
-            expect(Math.min(x0, y0)).toBeGreaterThanOrEqual(-0.6)
-            expect(x1).toBeLessThanOrEqual(width + 0.6)
-            expect(y1).toBeLessThanOrEqual(height + 0.6)
+            expect(Math.min(x0, y0)).toBeGreaterThanOrEqual(-HALF_LINE)
+            expect(x1).toBeLessThanOrEqual(width + HALF_LINE)
+            expect(y1).toBeLessThanOrEqual(height + HALF_LINE)
             for (const word of wordsOn(layer)) expect(word.x).toBeLessThanOrEqual(width)
           }
         },

@@ -151,9 +151,11 @@ export class Sheet {
     addPiece(this.page.out, piece, drawn)
   }
 
+  /** A line around a box, within it. */
   frame({ x, y, width, height }: Box, radius: number): void {
-    const path = rounded(x, y, width, height, radius).build()
-    this.page.out.add({ kind: 'path', path, stroke: { colour: { k: this.tone }, width: HAIRLINE * 2 } })
+    const line = HAIRLINE * 2
+    const path = rounded(x + line / 2, y + line / 2, width - line, height - line, radius).build()
+    this.page.out.add({ kind: 'path', path, stroke: { colour: { k: this.tone }, width: line } })
   }
 
   /** A light tone behind a box; all of a page have the same. */

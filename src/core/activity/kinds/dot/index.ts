@@ -25,12 +25,13 @@ export const dot = aKind<{ spacing: number; tone: number }, undefined>({
   alike: true,
   make: () => undefined,
   draw({ out, params: { spacing, tone }, room, top }) {
-    const across = evenly(room.width, spacing)
-    const down = evenly(room.height - top, spacing)
+    // Dots stand on the room's edges, not over them.
+    const across = evenly(room.width - 2 * DOT, spacing)
+    const down = evenly(room.height - top - 2 * DOT, spacing)
     const dots = new PathBuilder()
     for (let j = 0; j <= down.count; j++)
       for (let i = 0; i <= across.count; i++)
-        dots.circle(across.start + i * spacing, top + down.start + j * spacing, DOT)
+        dots.circle(DOT + across.start + i * spacing, top + DOT + down.start + j * spacing, DOT)
     out.add({ kind: 'path', path: dots.build(), fill: { k: tone } })
   },
 })

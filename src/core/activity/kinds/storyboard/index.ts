@@ -45,13 +45,15 @@ export const storyboard = aKind<{ across: number; ratio: keyof typeof RATIOS; li
     alike: true,
     make: () => undefined,
     draw({ out, params: { across, ratio, lines: count, tone }, room, top }) {
-      const width = (room.width - (across - 1) * BESIDE) / across
+      // Frames stand on the room's edges, not over them.
+      const edge = HAIRLINE
+      const width = (room.width - 2 * edge - (across - 1) * BESIDE) / across
       if (width <= 0) return
       const high = width / RATIOS[ratio]
       const [frames, fine] = [new Lines(HAIRLINE * 2), new Lines()]
-      for (const y of stacked(room.height - top, high + count * LINE, BELOW))
+      for (const y of stacked(room.height - top - 2 * edge, high + count * LINE, BELOW))
         for (let i = 0; i < across; i++) {
-          const [x, head] = [i * (width + BESIDE), top + y]
+          const [x, head] = [edge + i * (width + BESIDE), top + edge + y]
           frames.box(x, head, width, high)
           for (let k = 1; k <= count; k++) fine.across(x, x + width, head + high + k * LINE)
         }

@@ -64,11 +64,12 @@ export const tracker = aKind<TrackerValues, { seed: number }>({
     const sheet = await sheetOn(page, params.tone)
     const rows = Math.ceil(params.key / KEY.across)
     const foot = rows * KEY.row * sheet.size
+    // Outlines stand on the room's edges, not over them.
     const box = {
-      x: 0,
-      y: top,
-      width: room.width,
-      height: Math.max(1, room.height - top - foot - (rows ? sheet.size : 0)),
+      x: LINE / 2,
+      y: top + LINE / 2,
+      width: room.width - LINE,
+      height: Math.max(1, room.height - top - foot - (rows ? sheet.size : 0) - LINE),
     }
     // Each page has books of its own.
     const chance = seeded(seedOf(`tracker/${made.seed}/${index}`))
