@@ -8,7 +8,7 @@ import { headingOf, headingText } from './heading'
 import type { DrawnPage, Leaf, MadeRun, Room, RunKind, Side, StyleOf } from './kind'
 import { drawFrame, drawHead, frameInset, type HeadWords, type PageLook } from './looks'
 import { pageWords } from './pageWords'
-import { addPiece, rewording, type Rewording, wordedPiece, wordsWithin } from './piece'
+import { addLayer, addPiece, rewording, type Rewording, wordedPiece, wordsWithin } from './piece'
 
 /** What a page is drawn with, whatever its kind. */
 export interface PageOn {
@@ -24,6 +24,8 @@ export interface PageOn {
   folioOf?: ((index: number) => string | undefined) | undefined
   /** What the author did to it by hand. */
   hand?: HandPage | undefined
+  /** Bodies of pages that are alike but for their headings, as they were drawn for others, by what tells them apart. */
+  bodies?: Map<string, Layer> | undefined
   /** It is a sample: what stands for the author's own is drawn. */
   isSample?: boolean | undefined
 }
@@ -52,17 +54,18 @@ export async function drawPage(kind: RunKind, run: Run, made: unknown, index: nu
     const top = head ? await headPiece(own, head, { ...page, room: inner }) : 0
     const answered = kind.answers && folioOf?.(index)
     const height = inner.height - (answered ? REFERENCE.height * print : 0)
-    const body = new LayerBuilder()
     const drawn = {
       ...page,
-      out: body,
       index,
       room: { width: inner.width, height },
       top,
       words: wordsWithin('body', words),
     }
-    await (on.isSample && kind.example ? kind.example(drawn) : kind.draw(drawn))
-    addPiece(own, { id: 'body' }, body)
+    const key = kind.alike && !hand ? `${side}/${top}/${height}` : undefined
+    const known = key === undefined ? undefined : on.bodies?.get(key)
+    const body = known ?? (await bodyOf(kind, drawn, on.isSample))
+    if (key !== undefined) on.bodies?.set(key, body)
+    addLayer(own, { id: 'body' }, body)
     if (answered)
       await drawReference(own, pageWords(language).answerOn, answered, {
         ...page,
@@ -80,6 +83,18 @@ export async function drawPage(kind: RunKind, run: Run, made: unknown, index: nu
   if (inset) out.add({ kind: 'group', transform: [1, 0, 0, 1, inset, inset], layers: [own.build()] })
   const layer = out.build()
   return hand ? byHand(layer, hand) : layer
+}
+
+/** What a kind draws on a page, or what stands for it in a sample. */
+async function bodyOf(
+  kind: RunKind,
+  page: Omit<DrawnPage<object, unknown>, 'out'>,
+  isSample: boolean | undefined,
+): Promise<Layer> {
+  const out = new LayerBuilder()
+  const drawn = { ...page, out }
+  await (isSample && kind.example ? kind.example(drawn) : kind.draw(drawn))
+  return out.build()
 }
 
 type HeadOn = Pick<DrawnPage<object, unknown>, 'room' | 'side' | 'place' | 'styleOf' | 'look' | 'words'>

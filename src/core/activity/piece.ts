@@ -1,5 +1,5 @@
 import type { HandPage } from '../book'
-import type { GroupMark, LayerBuilder, PieceMark } from '../marks'
+import type { GroupMark, Layer, LayerBuilder, PieceMark } from '../marks'
 
 /** What words say after the author's hand: those that stand there in place of what was made. */
 export type Rewording = (piece: string, made: string) => string
@@ -26,8 +26,11 @@ export const wordedPiece = (id: string, words: string, made: string): PieceMark 
 })
 
 /** Adds what was drawn as a piece that can be taken hold of. */
-export function addPiece(out: LayerBuilder, piece: PieceMark, drawn: LayerBuilder, x = 0, y = 0): void {
-  const layer = drawn.build()
+export const addPiece = (out: LayerBuilder, piece: PieceMark, drawn: LayerBuilder, x = 0, y = 0): void =>
+  addLayer(out, piece, drawn.build(), x, y)
+
+/** Adds a layer, which other pages may have too, as a piece. */
+export function addLayer(out: LayerBuilder, piece: PieceMark, layer: Layer, x = 0, y = 0): void {
   if (!layer.items.length && !layer.text) return
   const group: GroupMark = { kind: 'group', piece, layers: [layer] }
   out.add(x || y ? { ...group, transform: [1, 0, 0, 1, x, y] } : group)

@@ -112,6 +112,7 @@ export class RunPress {
     ])
     const drawn = this.drawn.get(key) ?? this.drawn.set(key, new Map<string, Layer>())
     const layers: Layer[] = []
+    const bodies = new Map<string, Layer>()
     for (let i = 0; i < pages; i++) {
       if (only && !only.has(i)) continue
       const side = back ? 'verso' : (sides?.[i] ?? (run.backs || i % 2 === 0 ? 'recto' : 'verso'))
@@ -127,6 +128,7 @@ export class RunPress {
           language,
           look,
           hand,
+          bodies,
           styleOf: this.styleIn(language),
           print,
           assets: drawing.assets,

@@ -34,10 +34,7 @@ export function pageContent(page: PageMarks, resources: ContentResources): Uint8
   // PDF's origin is the media box's corner, which is the bleed's.
   const base: Matrix = [1, 0, 0, -1, page.bleed.left, page.bleed.bottom + page.height]
   for (const p of page.layers) {
-    const m = times(base, [1, 0, 0, 1, p.x, p.y])
-    const form = resources.form?.(p.layer)
-    if (form) w.form(form, m)
-    else w.layer(p.layer, m)
+    w.layer(p.layer, times(base, [1, 0, 0, 1, p.x, p.y]))
   }
   return w.out.bytes()
 }
@@ -53,6 +50,9 @@ export function formContent(layer: Layer, resources: ContentResources): Uint8Arr
 
 /** From marks to the space of a form. */
 const FORM: Matrix = [1, 0, 0, -1, 0, 0]
+
+/** Whether what is drawn is moved alone. */
+const isAsDrawn = (m: Matrix): boolean => m[0] === 1 && m[1] === 0 && m[2] === 0 && m[3] === -1
 
 /** What of a text's state was said last. */
 interface Said {
@@ -77,7 +77,7 @@ class Writer {
   constructor(private readonly res: ContentResources) {}
 
   /** A form at the place of its layer; it is no text. */
-  form(name: string, m: Matrix): void {
+  private form(name: string, m: Matrix): void {
     const { out } = this
     if (this.res.tags) out.ascii('/Artifact BMC\n')
     out.ascii('q 1 0 0 1 ')
@@ -89,6 +89,8 @@ class Writer {
 
   layer(l: Layer, m: Matrix): void {
     const { out } = this
+    const form = isAsDrawn(m) ? this.res.form?.(l) : undefined
+    if (form) return this.form(form, m)
     for (const item of l.items) {
       if (item.kind === 'path') {
         if (this.res.tags) out.ascii('/Artifact BMC\n')

@@ -10,7 +10,7 @@ import { unzlibSync } from 'fflate'
 import { bookOf, setBook } from '../../../tests/support/core'
 import { nodePdf, pictureSource } from '@/cli/ports'
 import type { ParagraphJson } from '../book'
-import { PathBuilder, type PageMarks, rgb } from '../marks'
+import { type Layer, PathBuilder, type PageMarks, rgb } from '../marks'
 import { ByteWriter } from './bytes'
 import { jpegHeader, pdfBytes, tagSource } from '.'
 import { writePdf } from './document'
@@ -779,8 +779,14 @@ describe('drawings that pages share', () => {
     expect(single.of).toEqual([[]])
     const seenThrough = { items: [{ kind: 'group' as const, opacity: 0.5, layers: [large] }] }
     const turned = { items: [{ kind: 'group' as const, transform: [0, 1, -1, 0, 200, 0] as never, layers: [large] }] }
-    for (const layer of [seenThrough, turned])
-      expect((await forms([0, 1].map(i => leaf([{ layer, x: 0, y: 0 }], i)))).of).toEqual([[], []])
+    const moved = {
+      items: [{ kind: 'group' as const, transform: [1, 0, 0, 1, 3, 4] as never, layers: [large, small] }],
+    }
+    const formsOf = async (layer: Layer): Promise<number[]> =>
+      (await forms([0, 1].map(i => leaf([{ layer, x: 0, y: 0 }], i)))).of.map(names => names.length)
+    expect(await formsOf(seenThrough)).toEqual([1, 1])
+    expect(await formsOf(moved)).toEqual([1, 1])
+    expect(await formsOf(turned)).toEqual([0, 0])
   })
   test('print where they printed before: poppler shows the same, shared or not', async () => {
     const folder = mkdtempSync(join(tmpdir(), 'forms-'))
@@ -790,9 +796,18 @@ describe('drawings that pages share', () => {
       const clipped = {
         items: [{ kind: 'group' as const, clip, transform: [1, 0, 0, 1, 15, 25] as never, layers: [large] }],
       }
+      const inGroups = {
+        items: [
+          { kind: 'group' as const, opacity: 0.5, layers: [dots(200)] },
+          { kind: 'path' as const, path: new PathBuilder().rect(60, 60, 90, 9).build(), fill: { k: 1 } },
+          { kind: 'group' as const, transform: [1, 0, 0, 1, 7.5, 60] as never, layers: [dots(300)] },
+          { kind: 'group' as const, transform: [0.5, 0, 0, 0.5, 3, 3] as never, layers: [dots(250)] },
+        ],
+      }
       const placed = (i: number): PageMarks['layers'] => [
         { layer: large, x: i ? 20 : 30, y: 12 },
         { layer: clipped, x: 5, y: 200 },
+        { layer: inGroups, x: 8, y: 100 },
       ]
       const shown = async (pages: PageMarks[], name: string): Promise<Uint8Array> => {
         writeFileSync(join(folder, `${name}.pdf`), await whole(pages))

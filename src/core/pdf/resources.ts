@@ -106,7 +106,7 @@ export class Resources implements ContentResources {
         if (im) images[im.name] = im.ref
       }
     })
-    for (const { layer } of page.layers) {
+    for (const layer of layersOf(page)) {
       const form = this.forms.get(layer)
       if (form) images[form.name] = form.ref
     }
@@ -143,10 +143,20 @@ export class Resources implements ContentResources {
 /** A drawing of fewer steps than this is written where it stands: naming it would take as much. */
 const LEAST_STEPS = 150
 
+/** All layers of a page, those in groups too. */
+function* layersOf({ layers }: PageMarks): Generator<Layer> {
+  for (const { layer } of layers) yield* layersIn(layer)
+}
+
+function* layersIn(layer: Layer): Generator<Layer> {
+  yield layer
+  for (const item of layer.items) if (item.kind === 'group') for (const inner of item.layers) yield* layersIn(inner)
+}
+
 /** Layers of paths alone that stand on more than one page and are worth being written once: grounds, rulings. */
 function sharedDrawings(pages: readonly PageMarks[]): Layer[] {
   const known = new Map<Layer, number>()
-  for (const p of pages) for (const { layer } of p.layers) known.set(layer, (known.get(layer) ?? 0) + 1)
+  for (const p of pages) for (const layer of layersOf(p)) known.set(layer, (known.get(layer) ?? 0) + 1)
   return [...known].filter(([layer, times]) => times > 1 && stepsOf(layer) >= LEAST_STEPS).map(([layer]) => layer)
 }
 

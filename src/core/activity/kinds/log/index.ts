@@ -90,7 +90,8 @@ export const log = aKind<LogParams, undefined>({
     const y0 = top + rows.start * 2
     const foot = y0 + heads + rows.count * spacing
     const [fine, strong] = [new Lines(), new Lines(HAIRLINE * 2)]
-    strong.across(0, room.width, y0)
+    // The line over the heads stands within the room.
+    strong.across(0, room.width, y0 + HAIRLINE)
     for (let i = 0; i <= rows.count; i++) fine.across(0, room.width, y0 + heads + i * spacing)
     const boxes = boxesOf(columns, room.width)
     boxes.forEach(({ x }, i) => {
