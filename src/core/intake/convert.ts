@@ -121,6 +121,8 @@ type Other = Exclude<RawBlock, RawPara>
 function fromBlock(b: Other, conversion: Conversion, headingBase: number): BlockJson[] {
   const { ids } = conversion
   switch (b.type) {
+    case 'section':
+      return []
     case 'scene':
       return [{ type: 'scene_break', attrs: { id: ids.block() } }]
     case 'page':
@@ -258,7 +260,9 @@ function list(paras: RawPara[], level: number, conversion: Conversion): ListJson
       while (j < paras.length && paras[j]!.list!.level > level) j++
       items[items.length - 1]!.content.push(list(paras.slice(i, j), p.list!.level, conversion))
       i = j - 1
-    } else items.push({ type: 'item', content: [para({ ...p, list: undefined }, conversion)] })
+    } else if (p.list!.goesOn && items.length)
+      items[items.length - 1]!.content.push(para({ ...p, list: undefined }, conversion))
+    else items.push({ type: 'item', content: [para({ ...p, list: undefined }, conversion)] })
   }
   return {
     type: 'list',

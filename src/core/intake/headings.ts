@@ -15,7 +15,12 @@ export interface Proposal {
   level?: number
   /** Says its number and nothing else: a title may follow on the next line. */
   bare: boolean
+  /** The file says what it is: it is taken whatever else there is. */
+  said?: boolean
 }
+
+/** What the file itself says weighs more than how anything looks. */
+const SAID = 9
 
 /** From this score a proposal is taken unless the author strikes it. */
 export const TAKEN = 3
@@ -89,6 +94,17 @@ export function readHeading(text: string): {
 
 /** Weighs a paragraph as the beginning of a section. Undefined where nothing speaks for it. */
 export function propose(block: RawBlock, index: number, bodySize: number): Proposal | undefined {
+  if (block.type === 'section')
+    return {
+      index,
+      score: SAID,
+      evidence: [block.why],
+      role: block.role,
+      numbered: !!block.numbered,
+      title: '',
+      bare: false,
+      said: true,
+    }
   if (block.type !== 'para' || block.list) return undefined
   const text = inlineText(block.content).replace(/\s+/g, ' ').trim()
   if (!text || text.length > 120) return undefined
@@ -97,13 +113,14 @@ export function propose(block: RawBlock, index: number, bodySize: number): Propo
   const styled = block.level !== undefined && block.level >= 1
   if (!short && !styled) return undefined
   const heading = readHeading(text)
-  const named = roleByName(text)
+  const named = block.role ?? roleByName(text)
   const evidence: [number, string][] = []
   if (styled)
     evidence.push([5, block.style ? `styled “${block.style}”` : `marked as a heading of level ${block.level}`])
   if (heading.word) evidence.push([4, `the word “${heading.word}” with a numeral`])
   else if (heading.bareNumeral) evidence.push([3, 'a numeral alone on its line'])
-  if (named && words <= 6) evidence.push([3, `the word “${text.split(' ').slice(0, 3).join(' ')}”`])
+  if (block.role || block.numbered) evidence.push([SAID, 'the file says what it is'])
+  else if (named && words <= 6) evidence.push([3, `the word “${text.split(' ').slice(0, 3).join(' ')}”`])
   if (!/[.,;:]$/.test(text) || heading.word || heading.bareNumeral) {
     if (block.size && bodySize && block.size >= bodySize * 1.2)
       evidence.push([3, `set larger than the text: ${round(block.size)} pt against ${round(bodySize)}`])
@@ -114,17 +131,18 @@ export function propose(block: RawBlock, index: number, bodySize: number): Propo
   }
   if (!evidence.length) return undefined
   evidence.sort((a, b) => b[0] - a[0])
-  const role: Role = heading.part ? 'part' : (named ?? 'chapter')
+  const role: Role = block.role ?? (heading.part ? 'part' : (named ?? 'chapter'))
   return {
     index,
     score: evidence.reduce((s, e) => s + e[0], 0),
     evidence: evidence.map(e => e[1]),
     role,
-    numbered: heading.number !== undefined,
+    numbered: block.numbered ?? heading.number !== undefined,
     number: heading.number,
-    title: heading.title,
+    title: block.numbered ? text : heading.title,
     level: styled ? block.level : undefined,
-    bare: heading.number !== undefined && !heading.title,
+    bare: !block.numbered && heading.number !== undefined && !heading.title,
+    ...(block.role ? { said: true } : {}),
   }
 }
 

@@ -4,7 +4,7 @@ import { strToU8, zipSync } from 'fflate'
 import { cases } from '../../../tests/support/deep'
 import { eachInline, inlineText, type InlineJson } from '../book'
 import { Fault } from '../trade'
-import { readDocx } from './docx'
+import { readDocx } from './readers/docx'
 import { lettersIn, type RawBlock } from './raw'
 import { readManuscript } from '.'
 

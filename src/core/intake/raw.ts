@@ -1,4 +1,4 @@
-import { type Align, type InlineJson, inlineText, type TableJson } from '../book'
+import { type Align, type InlineJson, inlineText, type Role, type TableJson } from '../book'
 
 /** A manuscript as its file says it, before it is understood: blocks in order, with the facts that structure is read from. */
 export interface RawManuscript {
@@ -33,9 +33,14 @@ export interface RawPara {
   align?: Align
   bold?: boolean
   italic?: boolean
+  /** What the file says that it heads. */
+  role?: Role
+  /** The file says that what it heads is counted: its words are a title, whatever they look like. */
+  numbered?: boolean
   /** A page ends just before. */
   newPage?: boolean
-  list?: { key: string; level: number; ordered: boolean; start: number }
+  /** `goesOn`: it belongs to the item that the paragraph before it began. */
+  list?: { key: string; level: number; ordered: boolean; start: number; goesOn?: boolean }
   quote?: boolean
   /** Left and right indents, points. */
   indent?: { left: number; right: number }
@@ -45,6 +50,8 @@ export type RawBlock =
   | RawPara
   | { type: 'table'; table: TableJson }
   | { type: 'picture'; key: string; alt: string; newPage?: boolean; caption?: InlineJson[] }
+  /** A section begins, as the file itself says, without a heading. */
+  | { type: 'section'; role: Role; numbered?: boolean; why: string }
   | { type: 'scene' }
   | { type: 'page' }
   | { type: 'verse'; lines: { content: InlineJson[]; indent: number; stanza: boolean }[] }
@@ -82,25 +89,29 @@ export interface Dropped {
   letters?: number
 }
 
-/** All words of a block: of its notes, cells, lines and captions, too. */
-export function textOfBlock(b: RawBlock): string {
+/** All stretches of words in a block, in order: of its cells, lines and caption, too. */
+export function stretchesOf(b: RawBlock): InlineJson[][] {
   switch (b.type) {
     case 'para':
-      return inlineText(b.content, true)
+      return [b.content]
     case 'table':
-      return b.table.content
-        .flatMap(r => r.content.flatMap(c => c.content.map(p => inlineText(p.content, true))))
-        .join('\n')
+      return b.table.content.flatMap(r => r.content.flatMap(c => c.content.map(p => p.content ?? [])))
     case 'verse':
-      return b.lines.map(l => inlineText(l.content, true)).join('\n')
+      return b.lines.map(l => l.content)
     case 'container':
-      return b.blocks.map(textOfBlock).join('\n')
+      return b.blocks.flatMap(stretchesOf)
     case 'picture':
-      return inlineText(b.caption, true)
+      return b.caption ? [b.caption] : []
     default:
-      return ''
+      return []
   }
 }
+
+/** All words of a block, those of its notes, too; a line a stretch. */
+export const textOfBlock = (b: RawBlock): string =>
+  stretchesOf(b)
+    .map(s => inlineText(s, true))
+    .join('\n')
 
 /** Signs of a text that are no space: what is counted in and out of a reading. */
 export const lettersIn = (text: string): number => text.replace(/[\s\u00ad\u200b\ufeff\u0000-\u001f]/g, '').length

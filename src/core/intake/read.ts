@@ -1,8 +1,9 @@
 import { Fault, type Report } from '../trade'
-import { readDocx } from './docx'
-import { readMarkdown } from './markdown'
-import { decodeText, readPlainText } from './plainText'
+import type { Incoming } from './readers/reader'
+import { readers } from './readers/registry'
+import { decodeText } from './text'
 import { type Understood, understand } from './understand'
+import { entryNames } from './zip'
 
 /** What a file is, by its first bytes; names are only believed where bytes cannot tell. */
 export type FileKind = 'zip' | 'ole' | 'pdf' | 'picture' | 'rtf' | 'text' | 'empty'
@@ -23,7 +24,7 @@ const MOST_BYTES = 300e6
 const MOST_TEXT = 32e6
 const MOST_LINES = 600_000
 
-/** Reads a manuscript: .docx, Markdown or plain text. Throws a Fault with one plain sentence where it cannot. `pictures` are files beside a Markdown text; `report` hears how far it has come; `salvage` takes what can be saved of a damaged file, and counts what could not. */
+/** Reads a manuscript of any kind that `readers` knows. Throws a Fault with one plain sentence where it cannot. `pictures` are files that came with a text; `report` hears how far it has come; `salvage` takes what can be saved of a damaged file, and counts what could not. */
 export function readManuscript(
   name: string,
   bytes: Uint8Array,
@@ -54,34 +55,30 @@ export function readManuscript(
       throw new Fault('picture', 'This is a picture, not a manuscript.')
     case 'rtf':
       throw new Fault('rtf', 'This is a rich-text file. Save it as .docx and bring that in.')
-    case 'zip':
-      if (isOpenText(bytes))
-        throw new Fault(
-          'odt',
-          'This is an open-document text (.odt), which cannot be read yet. Save it as .docx in your word processor, and bring that in.',
-        )
-      return finished(understand(readDocx(bytes, report, salvage), name))
     default: {
-      if (ending === 'docx')
+      if (ending === 'docx' && kind !== 'zip')
         throw new Fault('damaged', 'This file is damaged: its name says .docx, but it is no such document inside.')
-      if (bytes.length > MOST_TEXT || countLines(bytes) > MOST_LINES)
+      if (kind === 'text' && (bytes.length > MOST_TEXT || countLines(bytes) > MOST_LINES))
         throw new Fault('too-large', 'This text is longer than any book; it is not read.')
-      const text = decodeText(bytes)
-      if (/^html?$|^xhtml$/.test(ending) || /^\s*<(!doctype\s+html|html[\s>])/i.test(text))
-        throw new Fault(
-          'html',
-          'This is a web page (.html), which cannot be read yet. Open it in your word processor, save it as .docx, and bring that in.',
-        )
-      if (!text.trim()) throw new Fault('empty', 'This file is empty.')
-      const raw = ending === 'md' || ending === 'markdown' ? readMarkdown(text, pictures) : readPlainText(text)
-      return finished(understand(raw, name))
+      const file = incoming(name, ending, bytes, kind === 'zip')
+      if (kind === 'text' && !file.text().trim()) throw new Fault('empty', 'This file is empty.')
+      const reader = readers.find(r => r.knows(file))!
+      return finished(understand(reader.read(file, { beside: pictures, report, salvage }), name))
     }
   }
 }
 
-/** An open-document text says what it is in its first entry, stored as it is (ODF 1.3, part 2, 3.3). */
-const isOpenText = (bytes: Uint8Array): boolean =>
-  new TextDecoder('latin1').decode(bytes.subarray(30, 90)).startsWith('mimetypeapplication/vnd.oasis.opendocument.text')
+/** What is known of a file before it is read. */
+function incoming(name: string, ending: string, bytes: Uint8Array, isZip: boolean): Incoming {
+  let text: string | undefined
+  return {
+    name,
+    ending,
+    bytes,
+    entries: isZip ? entryNames(bytes) : new Set(),
+    text: () => (text ??= isZip ? '' : decodeText(bytes)),
+  }
+}
 
 function finished(u: Understood): Understood {
   const words = u.book.sections.some(

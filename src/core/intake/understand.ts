@@ -283,6 +283,7 @@ function choose(blocks: RawBlock[], bodySize: number): Proposal[] {
   const enough = styled.filter(p => p.level !== undefined && p.level <= chapterLevel && p !== dropped).length >= 2
   const chosen = all.filter(p => {
     if (p === dropped) return false
+    if (p.said) return true
     if (p.level !== undefined)
       return p.level <= chapterLevel || (p.numbered && p.evidence.some(e => e.startsWith('the word')))
     // Beside real headings, unstyled lines need the word itself.

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
 import { bookText } from '@/core/book'
-import { readManuscript } from './read'
+import { readManuscript } from '../../read'
 
 const read = (source: string) => readManuscript('a.md', new TextEncoder().encode(source))
 /** Every text of the book with its notes, as JSON says it. */

@@ -1,5 +1,5 @@
-import type { Align } from '../book'
-import { child, elements, type XmlElement } from './xml'
+import type { Align } from '../../../book'
+import { child, elements, type XmlElement } from '../../xml'
 
 /** Character formatting; undefined means "as inherited". */
 export interface RunProps {

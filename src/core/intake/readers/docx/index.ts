@@ -1,5 +1,4 @@
 import type {
-  Align,
   CellJson,
   FootnoteJson,
   HardBreakJson,
@@ -8,13 +7,14 @@ import type {
   ParagraphJson,
   RowJson,
   TextJson,
-} from '../book'
-import { inlineText } from '../book'
-import { Fault, type Report } from '../trade'
-import { DropCounter, type RawBlock, type RawManuscript, type RawPara } from './raw'
-import { readStyles, type RunProps, type StyleSheet } from './docxStyles'
-import { child, elements, find, parseXml, type XmlElement } from './xml'
-import { readZip } from './zip'
+} from '../../../book'
+import { inlineText } from '../../../book'
+import { Fault, type Report } from '../../../trade'
+import { DropCounter, type RawBlock, type RawManuscript, type RawPara } from '../../raw'
+import { readStyles, type RunProps, type StyleSheet } from './styles'
+import { child, elements, find, parseXml, type XmlElement } from '../../xml'
+import { pathIn, readZip } from '../../zip'
+import { cleanText, joinedInline, sameMarks, trimInline, trimNote } from '../../inline'
 
 /** Reads a .docx: text with its formatting, structure facts with inheritance, notes, lists, tables, pictures, links; tracked changes as accepted. */
 export function readDocx(bytes: Uint8Array, report?: Report, salvage = false): RawManuscript {
@@ -566,7 +566,7 @@ class DocxReader {
   /** A document inside the document: its words, as far as they can be read. */
   private chunk(e: XmlElement, out: RawBlock[]): void {
     const rel = e.attrs['r:id'] ? this.file.relations.get(this.relPrefix + e.attrs['r:id']) : undefined
-    const path = rel && !rel.external ? resolve(this.file.folder, rel.target) : undefined
+    const path = rel && !rel.external ? pathIn(this.file.folder, rel.target) : undefined
     const bytes = path ? this.file.parts.get(path) : undefined
     const text = bytes && !(bytes[0] === 0x50 && bytes[1] === 0x4b) ? plainWords(new TextDecoder().decode(bytes)) : ''
     if (!text) return this.dropped.add('embedded documents that cannot be read', rel?.target ?? this.near)
@@ -619,7 +619,7 @@ class DocxReader {
     const blip = find(e, 'a:blip')
     const id = blip?.attrs['r:embed'] ?? find(e, 'v:imagedata')?.attrs['r:id']
     const rel = id ? this.file.relations.get(this.relPrefix + id) : undefined
-    const path = rel && !rel.external ? resolve(this.file.folder, rel.target) : undefined
+    const path = rel && !rel.external ? pathIn(this.file.folder, rel.target) : undefined
     const bytes = path ? this.file.parts.get(path) : undefined
     if (!path || !bytes) {
       this.dropped.add(find(e, 'a:graphic') || blip || id ? 'pictures that are not in the file' : 'drawings', this.near)
@@ -700,18 +700,6 @@ const silent = new Set([
   'mc:Fallback',
 ])
 
-/** Inline content in which neighbours of one formatting are one. */
-function joinedInline(content: InlineJson[]): InlineJson[] {
-  const out: InlineJson[] = []
-  for (const n of content) {
-    const last = out.at(-1)
-    if (n.type === 'text' && last?.type === 'text' && sameMarks(last.marks, n.marks ?? []))
-      out[out.length - 1] = { ...last, text: last.text + n.text }
-    else out.push(n)
-  }
-  return out
-}
-
 /** All words that stand in an element, in order: shown, deleted and in formulas. */
 function textIn(e: XmlElement): string {
   let out = ''
@@ -774,52 +762,3 @@ function fieldKind(code: string): { kind: 'link' | 'contents' | 'drop' | 'plain'
     return { kind: 'drop' }
   return { kind: 'plain' }
 }
-
-// Control characters cannot be printed; a byte-order mark inside text means nothing.
-const cleanText = (t: string): string =>
-  t.replace(/[\u0000-\u0008\u000b\u000c\u000e-\u001f\ufeff]/g, '').replace(/[\t\n\r]/g, ' ')
-
-export function sameMarks(a: MarkJson[] | undefined, b: MarkJson[]): boolean {
-  const x = a ?? []
-  return (
-    x.length === b.length &&
-    x.every((m, i) => m.type === b[i]!.type && (m.type !== 'link' || (b[i] as typeof m).attrs.href === m.attrs.href))
-  )
-}
-
-/** Without spaces at the ends and without empty texts. */
-export function trimInline(content: InlineJson[]): InlineJson[] {
-  const out = content.filter(n => n.type !== 'text' || n.text)
-  while (
-    out.length &&
-    (out[0]!.type === 'hard_break' || (out[0]!.type === 'text' && !(out[0] as TextJson).text.trim()))
-  )
-    out.shift()
-  while (
-    out.length &&
-    (out[out.length - 1]!.type === 'hard_break' ||
-      (out[out.length - 1]!.type === 'text' && !(out[out.length - 1] as TextJson).text.trim()))
-  )
-    out.pop()
-  const first = out[0]
-  if (first?.type === 'text') out[0] = { ...first, text: first.text.replace(/^[ \u3000]+/, '') }
-  const last = out[out.length - 1]
-  if (last?.type === 'text') out[out.length - 1] = { ...last, text: last.text.replace(/ +$/, '') }
-  return out
-}
-
-const trimNote = (content: (TextJson | HardBreakJson)[]): (TextJson | HardBreakJson)[] =>
-  trimInline(content) as (TextJson | HardBreakJson)[]
-
-function resolve(folder: string, target: string): string {
-  if (target.startsWith('/')) return target.slice(1)
-  const parts = (folder + target).split('/')
-  const out: string[] = []
-  for (const p of parts) {
-    if (p === '..') out.pop()
-    else if (p && p !== '.') out.push(p)
-  }
-  return out.join('/')
-}
-
-export type { Align }

@@ -1,12 +1,12 @@
-import { Fault } from '../trade'
+import { Fault } from '../../../trade'
 import MarkdownIt from 'markdown-it'
 import container from 'markdown-it-container'
 import footnote from 'markdown-it-footnote'
-import type { CellJson, InlineJson, MarkJson, RowJson, TextJson } from '../book'
-import { inlineText } from '../book'
-import { sameMarks, trimInline } from './docx'
-import { notesBehind } from './markdownNotes'
-import { DropCounter, type RawBlock, type RawManuscript } from './raw'
+import type { CellJson, InlineJson, MarkJson, RowJson, TextJson } from '../../../book'
+import { inlineText } from '../../../book'
+import { sameMarks, trimInline } from '../../inline'
+import { notesBehind } from './notes'
+import { DropCounter, type RawBlock, type RawManuscript } from '../../raw'
 
 /**
  * Reads Markdown: CommonMark with footnotes and tables, `::: letter` and `::: verse` containers, a block of `key: value` lines

@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
 import { strToU8, zipSync } from 'fflate'
-import { bookText, type BlockJson } from '../book'
-import { readManuscript, type Understood } from '.'
+import { bookText, type BlockJson } from '../../../book'
+import { readManuscript, type Understood } from '../..'
 
 /** Documents by hand, for what word processors write and libraries do not: each part is the customary XML and no more. */
 const ns =

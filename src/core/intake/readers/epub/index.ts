@@ -1,0 +1,192 @@
+import { inlineText } from '../../../book'
+import { Fault, type Report } from '../../../trade'
+import { DropCounter, type RawBlock, type RawManuscript, textOfBlock } from '../../raw'
+import { elements, find, parseXml, type XmlElement } from '../../xml'
+import { pathIn, readZip } from '../../zip'
+import { decodeHtml } from '../html'
+import { HtmlReader } from '../html/blocks'
+import { Styles } from '../html/css'
+import { decoded, HtmlNotes } from '../html/notes'
+import type { HtmlPage } from '../html/page'
+import { htmlTree, textOf } from '../html/tree'
+import { type ContentsEntry, type EpubPackage, readNav, readNcx, readPackage } from './package'
+
+/** Reads an EPUB 2 or 3: its pages in the order of reading, its contents as evidence of what is a heading, notes, pictures, what it says of the book. */
+export function readEpubText(bytes: Uint8Array, report?: Report, salvage = false): RawManuscript {
+  const dropped = new DropCounter()
+  const ruins = new Map<string, Uint8Array>()
+  const parts = readZip(
+    bytes,
+    () => true,
+    undefined,
+    report,
+    salvage
+      ? (name, kept) => {
+          dropped.add('parts of the file that are damaged: words in them may be wrong or missing', name)
+          if (kept) ruins.set(name, kept)
+        }
+      : undefined,
+  )
+  for (const [name, kept] of ruins) parts.set(name, kept)
+  refuseProtected(parts)
+  const about = readPackage(parts)
+  const pages = pagesOf(about, parts, dropped, report)
+  if (!pages.length) throw new Fault('empty', 'This EPUB has no pages that can be read.')
+  const files = { file: (path: string) => parts.get(path), notes: new HtmlNotes(pages), dropped }
+  const reader = new HtmlReader(files)
+  const blocks: RawBlock[] = []
+  const contents = contentsOf(about, parts)
+  for (const [i, page] of pages.entries()) {
+    report?.({ stage: 'Understanding', done: i, of: pages.length })
+    if (isContentsPage(page, about)) {
+      const words = textOf(page.root)
+      dropped.add('typed contents list', words.trim(), 1, words)
+      continue
+    }
+    reader.turn()
+    const own = reader.read(page)
+    if (isCover(own, reader, about)) dropped.add('the picture of its cover', about.cover!)
+    else blocks.push(...withContents(own, contents.get(page.path) ?? []))
+  }
+  blocks.push(...reader.uncalled())
+  return { blocks, pictures: reader.pictures, meta: about.meta, dropped }
+}
+
+/** Fonts may be obscured so that they are of no use elsewhere; whatever else is encrypted cannot be read (EPUB 3.3, 4.2.6.3.2). */
+function refuseProtected(parts: ReadonlyMap<string, Uint8Array>): void {
+  const encryption = parts.get('META-INF/encryption.xml')
+  if (!encryption && !parts.has('META-INF/rights.xml')) return
+  const methods: string[] = []
+  const walk = (e: XmlElement): void => {
+    if (e.name.endsWith('EncryptionMethod')) methods.push(e.attrs.Algorithm ?? '')
+    for (const c of elements(e)) walk(c)
+  }
+  if (encryption) walk(parseXml(encryption, 'its list of what is encrypted'))
+  if (methods.some(m => !/idpf\.org\/2008\/embedding|ns\.adobe\.com\/pdf\/enc#RC/.test(m)))
+    throw new Fault(
+      'encrypted',
+      'This EPUB is protected against copying. Bring in the file that it was made from, or one without protection.',
+    )
+}
+
+function pagesOf(
+  { spine }: EpubPackage,
+  parts: ReadonlyMap<string, Uint8Array>,
+  dropped: DropCounter,
+  report: Report | undefined,
+): HtmlPage[] {
+  const sheets = new Map<string, string>()
+  const sheetAt = (path: string): string => {
+    const known = sheets.get(path)
+    if (known !== undefined) return known
+    const bytes = parts.get(path)
+    const text = bytes ? new TextDecoder().decode(bytes) : ''
+    sheets.set(path, text)
+    return text
+  }
+  const styles = new Map<string, Styles>()
+  return spine.flatMap((path, i): HtmlPage[] => {
+    report?.({ stage: 'Reading', done: i, of: spine.length })
+    const bytes = parts.get(path)
+    if (!bytes || !/\.(x?html?|xml)$/i.test(path)) {
+      dropped.add(bytes ? 'pages that are no text' : 'pages that are not in the file', path)
+      return []
+    }
+    const root = htmlTree(decodeHtml(bytes))
+    const own = sheetsOf(root, path, sheetAt)
+    const key = own.join('\u0000')
+    let read = styles.get(key)
+    if (!read) styles.set(key, (read = new Styles(own)))
+    return [{ path, root, styles: read }]
+  })
+}
+
+/** The styles of a page: those it links to and its own, in their order. */
+function sheetsOf(root: XmlElement, path: string, sheetAt: (path: string) => string): string[] {
+  const folder = path.slice(0, path.lastIndexOf('/') + 1)
+  return elements(find(root, 'head')).flatMap(e => {
+    if (e.name === 'style') return [e.children.filter(c => typeof c === 'string').join('')]
+    if (e.name !== 'link' || !/\bstylesheet\b/i.test(e.attrs.rel ?? '') || !e.attrs.href) return []
+    return [sheetAt(pathIn(folder, decoded(e.attrs.href)))]
+  })
+}
+
+/** Entries of the contents by the page that they lead to. */
+function contentsOf({ nav, ncx }: EpubPackage, parts: ReadonlyMap<string, Uint8Array>): Map<string, ContentsEntry[]> {
+  const navBytes = nav === undefined ? undefined : parts.get(nav)
+  const ncxBytes = ncx === undefined ? undefined : parts.get(ncx)
+  const entries = navBytes
+    ? readNav(htmlTree(decodeHtml(navBytes)), nav!)
+    : ncxBytes
+      ? readNcx(htmlTree(decodeHtml(ncxBytes)), ncx!)
+      : []
+  const out = new Map<string, ContentsEntry[]>()
+  for (const e of entries) {
+    const page = e.target.split('#')[0]!
+    out.set(page, [...(out.get(page) ?? []), e])
+  }
+  return out
+}
+
+const isContentsPage = (page: HtmlPage, { nav }: EpubPackage): boolean => page.path === nav
+
+/** A page that shows the cover and says nothing. */
+const isCover = (blocks: readonly RawBlock[], reader: HtmlReader, { cover }: EpubPackage): boolean =>
+  cover !== undefined &&
+  blocks.length > 0 &&
+  blocks.every(b => b.type === 'picture' && b.key === cover && !b.caption) &&
+  reader.pictures.delete(cover)
+
+/** Words as they are held against each other: an entry of the contents and the heading it names. */
+const bare = (text: string): string => text.toLowerCase().replace(/[^\p{L}\p{N}]+/gu, '')
+
+/** Blocks from the beginning of a page among which a heading is looked for. */
+const NEAR = 6
+
+/** A page's blocks with what the contents name marked as headings: where a paragraph says what an entry says. */
+function withContents(blocks: RawBlock[], entries: readonly ContentsEntry[]): RawBlock[] {
+  if (!entries.length) return blocks
+  const out = [...blocks]
+  for (const { label, level } of entries) {
+    const named = bare(label)
+    if (!named) continue
+    const at = out.findIndex(
+      (b, i) =>
+        b.type === 'para' && !b.list && bare(inlineText(b.content)) === named && (i < NEAR || entries.length > 1),
+    )
+    const b = out[at]
+    if (b?.type === 'para') {
+      if (b.level === undefined) out[at] = { ...b, level, style: 'named in the contents' }
+    } else if (entries.length === 1 && !out.slice(0, NEAR).some(x => x.type === 'para' && x.level !== undefined)) {
+      // Its heading is a picture, or is divided: the contents say what it is called.
+      const divided = dividedHeading(out, named)
+      if (divided)
+        out.splice(0, divided.from + divided.blocks.length, ...out.slice(0, divided.from), divided.heading(level))
+    }
+  }
+  return out
+}
+
+/** A heading that stands in two or three paragraphs, one after the other: together they say what the contents say. */
+function dividedHeading(blocks: readonly RawBlock[], named: string) {
+  for (let from = 0; from < Math.min(NEAR, blocks.length); from++)
+    for (const count of [2, 3]) {
+      const some = blocks.slice(from, from + count)
+      if (some.length < count || some.some(b => b.type !== 'para')) continue
+      if (bare(some.map(textOfBlock).join('')) !== named) continue
+      const first = some[0]!
+      return {
+        from,
+        blocks: some,
+        heading: (level: number): RawBlock => ({
+          ...(first as Extract<RawBlock, { type: 'para' }>),
+          level,
+          style: 'named in the contents',
+          content: some.flatMap((b, i) =>
+            b.type === 'para' ? [...(i ? [{ type: 'text' as const, text: ' ' }] : []), ...b.content] : [],
+          ),
+        }),
+      }
+    }
+  return undefined
+}

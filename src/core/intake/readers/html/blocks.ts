@@ -1,0 +1,613 @@
+import { type CellJson, inlineText, type MarkJson, type ParagraphJson, type Role, type RowJson } from '../../../book'
+import type { NoteJson } from '../../inline'
+import { trimNote } from '../../inline'
+import { type DropCounter, type RawBlock, type RawPara, stretchesOf } from '../../raw'
+import type { XmlElement } from '../../xml'
+import { elements, find } from '../../xml'
+import { pathIn } from '../../zip'
+import { classesOf, EM, type Look } from './css'
+import { Line, type Standing } from './line'
+import { decoded, type HtmlNotes } from './notes'
+import type { HtmlPage } from './page'
+import { roleOf } from './semantics'
+import { MUTE, textOf } from './tree'
+
+/** What the pages refer to. */
+export interface HtmlFiles {
+  /** Bytes of a file by its path from the root of what is read. */
+  file(path: string): Uint8Array | undefined
+  notes: HtmlNotes
+  dropped: DropCounter
+}
+
+const BLOCKS = new Set(
+  'address article aside blockquote body caption center dd details dialog dir div dl dt fieldset figcaption figure footer form h1 h2 h3 h4 h5 h6 header hgroup hr legend li main menu nav ol p pre search section summary table tbody td tfoot th thead tr ul'.split(
+    ' ',
+  ),
+)
+/** Sizes of headings and the like, by the letters around them. */
+const TIMES: Record<string, number> = {
+  h1: 2,
+  h2: 1.5,
+  h3: 1.17,
+  h5: 0.83,
+  h6: 0.67,
+  small: 0.83,
+  big: 1.2,
+  sup: 0.83,
+  sub: 0.83,
+}
+const BOLD = new Set(['b', 'strong'])
+const ITALIC = new Set(['i', 'em', 'cite', 'dfn', 'var', 'address'])
+const STRIKE = new Set(['s', 'strike', 'del'])
+const UNDER = new Set(['u', 'ins'])
+const HEADING = /^h([1-6])$/
+const VERSE = /^(verse|poem|poetry|stanza|lg|line-?group|line-block)$/i
+const STANZA = /^(stanza|lg|line-?group)$/i
+const FIELDS = new Set(['button', 'datalist', 'input', 'meter', 'option', 'progress', 'select', 'textarea'])
+const MEDIA = new Set(['audio', 'video', 'object', 'embed', 'iframe', 'canvas'])
+/** A picture in the line that is no higher than this is a sign, ems. */
+const SIGN_HEIGHT = 2.4
+
+export const PLAIN: Standing = {
+  bold: false,
+  italic: false,
+  smallCaps: false,
+  caps: false,
+  vertical: 'baseline',
+  size: EM,
+  align: null,
+  left: 0,
+  right: 0,
+  keepsLines: false,
+  links: [],
+}
+
+/** A list that a paragraph is an item of. */
+type List = NonNullable<RawPara['list']>
+
+/** Reads pages of HTML into blocks: nothing in them is run or fetched. */
+export class HtmlReader {
+  /** Pictures that stand in the text, by their paths. */
+  readonly pictures = new Map<string, Uint8Array>()
+  private readonly blockish = new WeakMap<XmlElement, boolean>()
+  private readonly called = new Set<XmlElement>()
+  private page!: HtmlPage
+  private newPage = false
+  private near = ''
+  private lists = 0
+  /** What the file says that the next heading heads. */
+  private role: Role | undefined
+  /** A note is being read: it calls no other. */
+  private inNote = false
+
+  constructor(private readonly files: HtmlFiles) {}
+
+  /** All that stands on a page. */
+  read(page: HtmlPage): RawBlock[] {
+    this.page = page
+    const out: RawBlock[] = []
+    const body = find({ name: '', attrs: {}, children: [page.root] }, 'body') ?? page.root
+    this.block(body, PLAIN, out)
+    return out
+  }
+
+  /** The next block is the first of a page. */
+  turn(): void {
+    this.newPage = true
+  }
+
+  /** Notes that were found and not reached, as paragraphs: their calls stand where nothing is read. */
+  uncalled(): RawBlock[] {
+    const out: RawBlock[] = []
+    const { byCall, bodies } = this.files.notes
+    for (const note of byCall.values()) {
+      if (this.called.has(note.body) || !bodies.delete(note.body)) continue
+      this.page = note.page
+      this.files.dropped.add('notes that nothing calls: they are kept as paragraphs', textOf(note.body))
+      this.block(note.body, PLAIN, out)
+    }
+    return out
+  }
+
+  private flow(e: XmlElement, s: Standing, out: RawBlock[], list?: List): void {
+    let line = new Line()
+    let first = true
+    const flush = (): void => {
+      this.put(line.blocks(this.factsOf(e, s, list && { ...list, ...(first ? {} : { goesOn: true }) })), out)
+      if (line.text.trim()) first = false
+      line = new Line()
+    }
+    for (const c of e.children) {
+      if (typeof c !== 'string' && this.isBlock(c)) {
+        flush()
+        const before = out.length
+        this.block(c, s, out, list && { ...list, ...(first ? {} : { goesOn: true }) })
+        if (out.length > before) first = false
+      } else this.inline(c, s, line)
+    }
+    flush()
+  }
+
+  private put(blocks: RawBlock[], out: RawBlock[]): void {
+    for (const b of blocks) {
+      const turned = this.newPage && (b.type === 'para' || b.type === 'picture')
+      if (turned) this.newPage = false
+      if (b.type === 'para') this.near = inlineText(b.content)
+      out.push(turned ? { ...b, newPage: true } : b)
+    }
+  }
+
+  private factsOf(e: XmlElement, s: Standing, list: List | undefined): Omit<RawPara, 'type' | 'content'> {
+    const level = HEADING.exec(e.name)?.[1] ?? (e.attrs.role === 'heading' ? (e.attrs['aria-level'] ?? '2') : undefined)
+    const role = level ? this.role : undefined
+    if (level) this.role = undefined
+    const style = classesOf(e.attrs)[0]
+    return {
+      ...(style ? { style } : {}),
+      ...(level ? { level: Number(level) } : {}),
+      ...(role ? { role } : {}),
+      ...(list && !level ? { list } : {}),
+      align: s.align,
+      ...(s.left || s.right ? { indent: { left: s.left, right: s.right } } : {}),
+    }
+  }
+
+  private isBlock(e: XmlElement): boolean {
+    let known = this.blockish.get(e)
+    if (known === undefined) {
+      known = BLOCKS.has(e.name) || (!MUTE.has(e.name) && e.name !== 'svg' && elements(e).some(c => this.isBlock(c)))
+      this.blockish.set(e, known)
+    }
+    return known
+  }
+
+  /** How words in an element stand. */
+  private within(e: XmlElement, s: Standing, look: Look): Standing {
+    const { name } = e
+    const block = BLOCKS.has(name)
+    const times = look.size && 'times' in look.size ? look.size.times : (TIMES[name] ?? 1)
+    return {
+      ...s,
+      bold: look.bold ?? (s.bold || BOLD.has(name)),
+      italic: look.italic ?? (s.italic || ITALIC.has(name)),
+      smallCaps: look.smallCaps ?? s.smallCaps,
+      caps: look.caps ?? s.caps,
+      vertical: look.vertical ?? (name === 'sup' ? 'superscript' : name === 'sub' ? 'subscript' : s.vertical),
+      size: look.size && 'points' in look.size ? look.size.points : s.size * times,
+      align: look.align !== undefined ? look.align : (alignOf(e) ?? s.align),
+      left: s.left + (block ? (look.left ?? 0) : 0),
+      right: s.right + (block ? (look.right ?? 0) : 0),
+      keepsLines: look.keepsLines ?? (s.keepsLines || name === 'pre'),
+    }
+  }
+
+  private block(e: XmlElement, outer: Standing, out: RawBlock[], list?: List): void {
+    const { dropped, notes } = this.files
+    if (MUTE.has(e.name) || notes.bodies.has(e)) return
+    const look = this.page.styles.of(e)
+    if (look.hidden || e.attrs.hidden !== undefined) return this.hidden(e)
+    if (look.pageBefore) this.newPage = true
+    const s = this.within(e, outer, look)
+    const role = roleOf(e)
+    if (role && e.name !== 'nav') {
+      if (hasHeading(e)) this.role = role
+      else this.put([{ type: 'section', role, why: 'the file says so' }], out)
+    }
+    const verse = !HEADING.test(e.name) && classesOf(e.attrs).some(c => VERSE.test(c))
+    if (e.name === 'nav' || isContents(e)) {
+      const words = textOf(e)
+      if (words.trim()) dropped.add('typed contents list', words.replace(/\s+/g, ' '), 1, words)
+    } else if (isNotesSection(e)) this.notesSection(e, s, out)
+    else if (verse) this.verse(e, s, out)
+    else this.named(e, s, out, list)
+    if (look.pageAfter) this.newPage = true
+  }
+
+  private named(e: XmlElement, s: Standing, out: RawBlock[], list: List | undefined): void {
+    switch (e.name) {
+      case 'hr':
+        return this.put([{ type: classesOf(e.attrs).includes('turn') ? 'page' : 'scene' }], out)
+      case 'ul':
+      case 'ol':
+      case 'menu':
+      case 'dir':
+        return this.list(e, s, out, list)
+      case 'dd':
+        return this.flow(e, { ...s, left: s.left + 2 * EM }, out)
+      case 'table':
+        return this.table(e, s, out)
+      case 'figure':
+        return this.figure(e, s, out)
+      case 'blockquote': {
+        const inner: RawBlock[] = []
+        this.flow(e, { ...s, left: 0, right: 0 }, inner)
+        const kind = classesOf(e.attrs).includes('letter') ? 'letter' : 'quote'
+        if (inner.length) out.push({ type: 'container', kind, blocks: inner })
+        return
+      }
+      default:
+        return this.flow(e, s, out, list)
+    }
+  }
+
+  private hidden(e: XmlElement): void {
+    const words = textOf(e)
+    if (words.trim()) this.files.dropped.add('hidden text', words.trim(), 1, words)
+  }
+
+  private inline(c: XmlElement | string, s: Standing, line: Line): void {
+    if (typeof c === 'string') return line.words(c, s)
+    const { dropped, notes } = this.files
+    if (MUTE.has(c.name)) return
+    const look = this.page.styles.of(c)
+    if (look.hidden || c.attrs.hidden !== undefined) return this.hidden(c)
+    const note = notes.byCall.get(c)
+    if (note) return this.call(c, line)
+    this.countLooks(c, look, line)
+    const inner = this.within(c, s, look)
+    switch (c.name) {
+      case 'br':
+        return line.add({ type: 'hard_break' })
+      case 'wbr':
+        return
+      case 'img':
+      case 'image':
+        return this.picture(c, look, line)
+      case 'svg': {
+        const picture = find(c, 'image')
+        if (picture) return this.picture(picture, {}, line)
+        return dropped.add('drawings', this.nearby(line), 1, textOf(c))
+      }
+      case 'math':
+        dropped.add('formulas: their signs are kept as text', textOf(c).trim() || this.nearby(line))
+        return line.words(textOf(c), inner)
+      case 'ruby':
+        return this.ruby(c, inner, line)
+      case 'a': {
+        const marks = this.link(c, line)
+        return this.inlines(c, marks ? { ...inner, links: [...inner.links, marks] } : inner, line)
+      }
+      case 'q': {
+        line.words('“', inner)
+        this.inlines(c, inner, line)
+        return line.words('”', inner)
+      }
+    }
+    if (FIELDS.has(c.name)) return dropped.add('fields to be filled in', this.nearby(line), 1, textOf(c))
+    if (MEDIA.has(c.name)) return dropped.add('sound, film and the like', this.nearby(line), 1, textOf(c))
+    // A line of verse that begins farther in, as this app writes it.
+    const farther = classesOf(c.attrs).includes('line') && /\bin(\d)\b/.exec(c.attrs.class ?? '')?.[1]
+    if (farther) line.words('\u00a0'.repeat(Number(farther)), inner)
+    this.inlines(c, inner, line)
+  }
+
+  private inlines(e: XmlElement, s: Standing, line: Line): void {
+    for (const c of e.children) this.inline(c, s, line)
+  }
+
+  /** What an inline element asks for that a book's text has not. */
+  private countLooks(e: XmlElement, look: Look, line: Line): void {
+    if (BLOCKS.has(e.name) || !textOf(e).trim()) return
+    const near = `${line.text}${textOf(e)}`
+    for (const [has, what] of [
+      [(look.underline && e.name !== 'a') || UNDER.has(e.name), 'underlines'],
+      [look.strike || STRIKE.has(e.name), 'lines through words: the words are kept'],
+      [e.name !== 'a' && (look.coloured || (e.name === 'font' && e.attrs.color)), 'colours of letters'],
+      [look.marked || e.name === 'mark', 'colours behind words'],
+    ] as const)
+      if (has) this.files.dropped.add(what, near)
+  }
+
+  private link(e: XmlElement, line: Line): MarkJson | undefined {
+    const { href } = e.attrs
+    if (!href || !textOf(e).trim()) return undefined
+    if (/^(https?|mailto|tel):/i.test(href.trim())) return { type: 'link', attrs: { href: href.trim() } }
+    if (!/^javascript:/i.test(href.trim()))
+      this.files.dropped.add('links inside the document: their words are kept', textOf(e).trim() || this.nearby(line))
+    return undefined
+  }
+
+  /** A call of a note: the note's words stand with it. */
+  private call(link: XmlElement, line: Line): void {
+    const { dropped, notes } = this.files
+    const note = notes.byCall.get(link)!
+    const sign = textOf(link)
+    if (this.inNote) return dropped.add('calls of notes inside notes', this.nearby(line), 1, sign)
+    dropped.add('numbers of notes, which the book makes by itself', this.nearby(line), 1, sign)
+    if (this.called.has(note.body)) return dropped.add('further calls of a note that stands already', this.nearby(line))
+    this.called.add(note.body)
+    line.add({ type: 'footnote', attrs: { id: '' }, content: this.noteWords(link) })
+  }
+
+  private noteWords(link: XmlElement): NoteJson {
+    const { dropped, notes } = this.files
+    const { body, page, sign, back } = notes.byCall.get(link)!
+    const [here, turned, near] = [this.page, this.newPage, this.near]
+    this.page = page
+    this.inNote = true
+    const blocks: RawBlock[] = []
+    const gone = [...back].map(b => textOf(b)).join('')
+    if (gone) dropped.add('numbers of notes, which the book makes by itself', sign, 1, gone)
+    this.flow(without(body, back), PLAIN, blocks)
+    this.inNote = false
+    ;[this.page, this.newPage, this.near] = [here, turned, near]
+    const content: NoteJson = []
+    for (const part of blocks.flatMap(stretchesOf)) {
+      if (content.length && part.length) content.push({ type: 'hard_break' })
+      for (const n of part) if (n.type === 'text' || n.type === 'hard_break') content.push(n)
+    }
+    for (const b of blocks) if (b.type === 'picture') dropped.add('pictures in notes', b.alt || sign)
+    return trimNote(this.withoutSign(content, sign))
+  }
+
+  /** A note's words without the sign that is typed before them. */
+  private withoutSign(content: NoteJson, sign: string): NoteJson {
+    const first = content[0]
+    if (first?.type !== 'text') return content
+    const bare = sign.replace(/[[\](){}.]/g, '')
+    const typed = new RegExp(`^\\s*[\\[(]?(${bare.replace(/[*+?^$.|\\]/g, '\\$&')})?[\\])]?[.:)\\]]*\\s*`).exec(
+      first.text,
+    )![0]
+    if (!typed.trim()) return content
+    this.files.dropped.add('numbers of notes, which the book makes by itself', sign, 1, typed)
+    return [{ ...first, text: first.text.slice(typed.length) }, ...content.slice(1)]
+  }
+
+  /** A section of notes: what is left of it when those that are called have gone. */
+  private notesSection(e: XmlElement, s: Standing, out: RawBlock[]): void {
+    const own: RawBlock[] = []
+    const before = this.role
+    this.flow(e, s, own)
+    const words = own.filter(b => b.type !== 'scene' && !(b.type === 'para' && b.level !== undefined))
+    if (words.length) return this.put(own, out)
+    this.role = before
+    for (const b of own)
+      if (b.type === 'para')
+        this.files.dropped.add(
+          'headings of notes, which stand where they are called',
+          inlineText(b.content),
+          1,
+          inlineText(b.content),
+        )
+  }
+
+  private picture(e: XmlElement, look: Look, line: Line): void {
+    const { dropped } = this.files
+    const src = (e.attrs.src ?? e.attrs['xlink:href'] ?? e.attrs.href ?? '').trim()
+    const alt = (e.attrs.alt ?? '').replace(/\s+/g, ' ').trim()
+    const found = this.pictureAt(src)
+    if (!found) return dropped.add('pictures that are not in the file', alt || src.slice(0, 60) || this.nearby(line))
+    this.pictures.set(found.key, found.bytes)
+    const height = look.height ?? (Number.parseFloat(e.attrs.height ?? '') * 0.75) / EM
+    if (height > 0 && height <= SIGN_HEIGHT)
+      line.add({
+        type: 'sign',
+        attrs: { asset: found.key, alt, decoration: !alt, height: Math.round(height * 100) / 100 },
+      })
+    else line.pictures.push({ type: 'picture', key: found.key, alt })
+  }
+
+  private pictureAt(src: string): { key: string; bytes: Uint8Array } | undefined {
+    const data = /^data:image\/[\w.+-]+;base64,([\s\S]+)$/i.exec(src)
+    if (data)
+      try {
+        const bytes = Uint8Array.from(atob(decoded(data[1]!).replace(/\s+/g, '')), c => c.charCodeAt(0))
+        return { key: `data:${this.pictures.size}`, bytes }
+      } catch {
+        return undefined
+      }
+    if (!src || /^[a-z][a-z0-9+.-]*:/i.test(src)) return undefined
+    const folder = this.page.path.slice(0, this.page.path.lastIndexOf('/') + 1)
+    const key = pathIn(folder, decoded(src.split(/[?#]/)[0]!))
+    const bytes = this.files.file(key)
+    return bytes && { key, bytes }
+  }
+
+  private figure(e: XmlElement, s: Standing, out: RawBlock[]): void {
+    const caption = find(e, 'figcaption')
+    const own: RawBlock[] = []
+    this.flow(without(e, new Set(caption ? [caption] : [])), s, own)
+    const words: RawBlock[] = []
+    if (caption) this.flow(caption, this.within(caption, s, this.page.styles.of(caption)), words)
+    const pictures = own.filter(b => b.type === 'picture')
+    // A caption of one paragraph is that of the one picture; others are paragraphs.
+    if (pictures.length === 1 && words.length === 1 && words[0]!.type === 'para') {
+      const [{ content }] = words as [RawPara]
+      return this.put(
+        own.map(b => (b.type === 'picture' ? { ...b, caption: content } : b)),
+        out,
+      )
+    }
+    this.put([...own, ...words], out)
+  }
+
+  private ruby(e: XmlElement, s: Standing, line: Line): void {
+    for (const c of e.children) {
+      if (typeof c === 'string' || !['rt', 'rp', 'rtc'].includes(c.name)) this.inline(c, s, line)
+      else if (c.name !== 'rp' && textOf(c).trim()) {
+        this.files.dropped.add('readings over characters: they stand behind them in brackets', textOf(c))
+        line.words(` (${textOf(c).trim()})`, s)
+      }
+    }
+  }
+
+  private list(e: XmlElement, s: Standing, out: RawBlock[], outer: List | undefined): void {
+    const start = Number.parseInt(e.attrs.start ?? '1', 10)
+    const list: List = {
+      key: outer?.key ?? `${this.page.path}/${(this.lists += 1)}`,
+      level: outer ? Math.min(8, outer.level + 1) : 0,
+      ordered: e.name === 'ol',
+      start: Number.isFinite(start) && start >= 0 && start <= 99_999 ? start : 1,
+    }
+    for (const c of e.children) {
+      if (typeof c === 'string') {
+        if (c.trim()) this.flow({ name: 'li', attrs: {}, children: [c] }, s, out, list)
+      } else if (c.name === 'ul' || c.name === 'ol') this.list(c, s, out, list)
+      else this.block(c, { ...s, left: 0 }, out, list)
+    }
+  }
+
+  private table(e: XmlElement, s: Standing, out: RawBlock[]): void {
+    const caption = elements(e).find(c => c.name === 'caption')
+    if (caption) this.block(caption, { ...s, align: 'center' }, out)
+    const rows = rowsOf(e)
+    // What only uses a table to stand somewhere is no table.
+    const single = rows.every(r => elements(r).length <= 1)
+    if (single || e.attrs.role === 'presentation' || hasHeading(e) || rows.some(r => find(r, 'table'))) {
+      for (const r of rows) for (const c of elements(r)) this.block(c, s, out)
+      return
+    }
+    const behind: RawBlock[] = []
+    const read: RowJson[] = []
+    /** Rows that a cell of an earlier row still reaches into, by column. */
+    let reaching: number[] = []
+    for (const r of rows) {
+      if (this.files.notes.bodies.has(r)) continue
+      const cells: CellJson[] = []
+      const next: number[] = []
+      let column = 0
+      const pad = (): void => {
+        while ((reaching[column] ?? 0) > 0) {
+          next[column] = reaching[column]! - 1
+          cells.push(emptyCell())
+          column++
+        }
+      }
+      for (const c of elements(r).filter(c => c.name === 'td' || c.name === 'th')) {
+        pad()
+        const span = Math.min(60, Math.max(1, Number.parseInt(c.attrs.colspan ?? '1', 10) || 1))
+        const deep = Math.min(200, Math.max(1, Number.parseInt(c.attrs.rowspan ?? '1', 10) || 1))
+        if (deep > 1) this.files.dropped.add('cells that reach over rows: they stand in the first', textOf(c).trim())
+        for (let k = 0; k < span; k++) next[column + k] = deep - 1
+        cells.push({ type: 'cell', attrs: { span }, content: this.cell(c, s, behind) })
+        column += span
+      }
+      pad()
+      reaching = next
+      const head = elements(r).every(c => c.name === 'th')
+      if (cells.length) read.push({ type: 'row', attrs: { head: head || isInHead(e, r) }, content: cells })
+    }
+    if (read.some(r => r.content.some(c => c.content.some(p => p.content?.length))))
+      out.push({ type: 'table', table: { type: 'table', attrs: { id: '' }, content: read } })
+    this.put(behind, out)
+  }
+
+  private cell(c: XmlElement, s: Standing, behind: RawBlock[]): ParagraphJson[] {
+    const own: RawBlock[] = []
+    this.flow(c, { ...this.within(c, s, this.page.styles.of(c)), left: 0, right: 0, bold: s.bold }, own)
+    const content = own.flatMap((b): ParagraphJson[] => {
+      if (b.type === 'picture') {
+        this.files.dropped.add('pictures inside a table cell: they stand behind the table', b.alt || this.near)
+        behind.push(b)
+        return []
+      }
+      return stretchesOf(b).map(content => ({
+        type: 'paragraph',
+        attrs: { id: '', align: b.type === 'para' ? (b.align ?? null) : null },
+        content,
+      }))
+    })
+    return content.length ? content : emptyCell().content
+  }
+
+  /** Lines of verse: paragraphs with breaks are stanzas, as are elements that say so; others are lines. */
+  private verse(e: XmlElement, s: Standing, out: RawBlock[]): void {
+    const lines: Extract<RawBlock, { type: 'verse' }>['lines'] = []
+    const stanzas = e.children.some(c => typeof c !== 'string' && isStanza(c)) ? e.children : [e]
+    for (const part of stanzas) {
+      const own: RawBlock[] = []
+      if (typeof part === 'string') {
+        if (!part.trim()) continue
+        this.flow({ ...e, children: [part] }, { ...s, left: 0, right: 0 }, own)
+      } else if (part === e) this.flow(e, { ...s, left: 0, right: 0 }, own)
+      else this.block({ ...part, attrs: {} }, { ...s, left: 0, right: 0 }, own)
+      let begins = true
+      let several = false
+      for (const b of own) {
+        // What is no paragraph ends the verse.
+        if (b.type !== 'para' || b.level !== undefined) {
+          this.put(versesOf(lines), out)
+          this.put([b], out)
+          continue
+        }
+        const parts = linesOf(b)
+        parts.forEach((content, i) => {
+          const first = content[0]
+          const indent = first?.type === 'text' ? /^[\u00a0\u2003]*/.exec(first.text)![0].length : 0
+          if (first?.type === 'text' && indent) content[0] = { ...first, text: first.text.slice(indent) }
+          lines.push({ content, indent, stanza: i === 0 && (begins || several || parts.length > 1) })
+        })
+        several = parts.length > 1
+        begins = false
+      }
+    }
+    this.put(versesOf(lines), out)
+  }
+
+  private nearby(line: Line): string {
+    return line.text.trim() || this.near
+  }
+}
+
+const emptyCell = (): CellJson => ({
+  type: 'cell',
+  attrs: { span: 1 },
+  content: [{ type: 'paragraph', attrs: { id: '', align: null } }],
+})
+
+/** Takes lines into a verse, where there are any. */
+function versesOf(lines: Extract<RawBlock, { type: 'verse' }>['lines']): RawBlock[] {
+  const taken = lines.splice(0)
+  return taken.length ? [{ type: 'verse', lines: taken }] : []
+}
+
+function linesOf({ content }: RawPara): RawPara['content'][] {
+  const out: RawPara['content'][] = [[]]
+  for (const n of content) {
+    if (n.type === 'hard_break') out.push([])
+    else out.at(-1)!.push(n)
+  }
+  for (const l of out) {
+    const first = l[0]
+    if (first?.type === 'text') l[0] = { ...first, text: first.text.replace(/^ +/, '') }
+  }
+  return out.filter(l => l.length)
+}
+
+const isStanza = (e: XmlElement): boolean => classesOf(e.attrs).some(c => STANZA.test(c))
+
+/** An element without some that stand in it. */
+function without(e: XmlElement, gone: ReadonlySet<XmlElement>): XmlElement {
+  if (!gone.size) return e
+  return {
+    ...e,
+    children: e.children.flatMap((c): XmlElement['children'] =>
+      typeof c === 'string' ? [c] : gone.has(c) ? [] : [without(c, gone)],
+    ),
+  }
+}
+
+const rowsOf = (e: XmlElement): XmlElement[] =>
+  elements(e).flatMap(c => (c.name === 'tr' ? [c] : ['thead', 'tbody', 'tfoot'].includes(c.name) ? rowsOf(c) : []))
+
+const isInHead = (table: XmlElement, row: XmlElement): boolean =>
+  elements(table).some(c => c.name === 'thead' && elements(c).includes(row))
+
+function hasHeading(e: XmlElement): boolean {
+  return elements(e).some(c => HEADING.test(c.name) || hasHeading(c))
+}
+
+const typesOf = (e: XmlElement): string => `${e.attrs['epub:type'] ?? ''} ${e.attrs.role ?? ''}`
+
+const isNotesSection = (e: XmlElement): boolean =>
+  /\b(footnotes|endnotes|rearnotes|doc-endnotes|doc-footnotes)\b/.test(typesOf(e)) ||
+  (e.name !== 'body' && classesOf(e.attrs).some(c => /^(footnotes|endnotes)$/i.test(c)))
+
+const isContents = (e: XmlElement): boolean => /(^|\s)(toc|doc-toc|landmarks|page-list)(\s|$)/.test(typesOf(e))
+
+function alignOf({ name, attrs }: XmlElement): 'center' | 'right' | null | undefined {
+  if (name === 'center') return 'center'
+  const v = attrs.align?.toLowerCase()
+  return v === 'center' || v === 'right' ? v : v === 'left' || v === 'justify' ? null : undefined
+}

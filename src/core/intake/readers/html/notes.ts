@@ -1,0 +1,147 @@
+import { pathIn } from '../../zip'
+import type { XmlElement } from '../../xml'
+import { classesOf } from './css'
+import { textOf } from './tree'
+import type { HtmlPage } from './page'
+
+/** A note that a page calls: the element that says it, and the sign by which it is called. */
+export interface HtmlNote {
+  page: HtmlPage
+  body: XmlElement
+  sign: string
+  /** Its way back to where it is called: no words of it. */
+  back: ReadonlySet<XmlElement>
+}
+
+/** A call's sign: a numeral, a letter, asterisks and their like, in brackets or not. */
+const SIGN = /^[[({]?(\d{1,4}|[ivxlc]{1,6}|[a-z]|[*†‡§¶#]{1,4})[\])}.]?$/i
+/** Elements that may be a note by themselves. */
+const BODIES = new Set(['aside', 'blockquote', 'dd', 'div', 'li', 'p', 'section', 'tr'])
+const BLOCKS = new Set([...BODIES, 'dt', 'figure', 'h1', 'h2', 'h3', 'h4', 'h5', 'h6', 'td', 'th', 'body'])
+
+/** The notes of some pages, by the links that call them: those that say they do, and those whose sign is short and whose note leads back. */
+export class HtmlNotes {
+  readonly byCall = new Map<XmlElement, HtmlNote>()
+  readonly bodies = new Set<XmlElement>()
+  private readonly parents = new Map<XmlElement, XmlElement>()
+  private readonly ids = new Map<string, { page: HtmlPage; element: XmlElement }>()
+  private readonly links: { page: HtmlPage; element: XmlElement; target: string }[] = []
+
+  constructor(pages: readonly HtmlPage[]) {
+    for (const page of pages) this.look(page, page.root)
+    this.find()
+  }
+
+  private look(page: HtmlPage, e: XmlElement): void {
+    const { id, name, href } = e.attrs
+    if (id) this.ids.set(`${page.path}#${id}`, { page, element: e })
+    if (e.name === 'a' && name && !this.ids.has(`${page.path}#${name}`))
+      this.ids.set(`${page.path}#${name}`, { page, element: e })
+    if (e.name === 'a' && href?.includes('#')) this.links.push({ page, element: e, target: targetOf(page, href) })
+    for (const c of e.children)
+      if (typeof c !== 'string') {
+        this.parents.set(c, e)
+        this.look(page, c)
+      }
+  }
+
+  private find(): void {
+    const found: { call: XmlElement; target: string; note: HtmlNote }[] = []
+    const targets = new Map<XmlElement, Set<string>>()
+    for (const { page, element, target } of this.links) {
+      const says = saysItCalls(element)
+      const sign = textOf(element).trim()
+      if (!says && !SIGN.test(sign)) continue
+      const to = this.ids.get(target)
+      const body = to && this.bodyOf(to.element)
+      if (!body || this.within(element, body)) continue
+      const back = this.waysBack(body, page, element)
+      if (!says && !back.size) continue
+      found.push({ call: element, target, note: { page: to.page, body, sign, back } })
+      targets.set(body, (targets.get(body) ?? new Set()).add(target))
+    }
+    for (const { call, note } of found) {
+      // What several calls lead into at different places is no single note.
+      if (targets.get(note.body)!.size > 1) continue
+      this.byCall.set(call, note)
+      this.bodies.add(note.body)
+    }
+  }
+
+  /** The element that is the note which an id stands in. */
+  private bodyOf(target: XmlElement): XmlElement | undefined {
+    let e: XmlElement | undefined = target
+    while (e && !BLOCKS.has(e.name)) e = this.parents.get(e)
+    if (e?.name === 'dt') {
+      const all: XmlElement[] = (this.parents.get(e)?.children ?? []).filter(c => typeof c !== 'string')
+      e = all[all.indexOf(e) + 1]
+    }
+    return e && BODIES.has(e.name) ? e : undefined
+  }
+
+  private within(e: XmlElement, outer: XmlElement): boolean {
+    for (let x: XmlElement | undefined = e; x; x = this.parents.get(x)) if (x === outer) return true
+    return false
+  }
+
+  /** Links in a note that lead to its call: to an id on it, around it within its line, or in it. */
+  private waysBack(body: XmlElement, page: HtmlPage, call: XmlElement): Set<XmlElement> {
+    const near = new Set<string>()
+    const add = (e: XmlElement): void => {
+      for (const id of [e.attrs.id, e.attrs.name]) if (id) near.add(`${page.path}#${id}`)
+    }
+    for (let x: XmlElement | undefined = call; x && x.name !== 'body'; x = this.parents.get(x)) {
+      add(x)
+      if (BLOCKS.has(x.name)) break
+    }
+    // An anchor beside the call, or in it, is as good.
+    for (const c of [...call.children, ...(this.parents.get(call)?.children ?? [])]) if (typeof c !== 'string') add(c)
+    const out = new Set<XmlElement>()
+    const walk = (e: XmlElement): void => {
+      if (e.name === 'a' && e.attrs.href) {
+        const leads = near.has(targetOf(this.pageOf.get(body) ?? page, e.attrs.href))
+        if (leads || saysItLeadsBack(e)) out.add(e)
+      }
+      for (const c of e.children) if (typeof c !== 'string') walk(c)
+    }
+    walk(body)
+    return out
+  }
+
+  /** Pages by the notes that stand on them. */
+  private get pageOf(): Map<XmlElement, HtmlPage> {
+    return (this.pagesOfBodies ??= new Map(
+      [...this.ids.values()].flatMap(({ page, element }) => {
+        const body = this.bodyOf(element)
+        return body ? [[body, page] as const] : []
+      }),
+    ))
+  }
+  private pagesOfBodies?: Map<XmlElement, HtmlPage>
+}
+
+/** What a link of a page leads to: "text/ch1.xhtml#n3". */
+export function targetOf(page: Pick<HtmlPage, 'path'>, href: string): string {
+  const [file = '', id = ''] = href.split('#')
+  const folder = page.path.slice(0, page.path.lastIndexOf('/') + 1)
+  return `${file ? pathIn(folder, decoded(file)) : page.path}#${decoded(id)}`
+}
+
+export function decoded(uri: string): string {
+  try {
+    return decodeURIComponent(uri)
+  } catch {
+    return uri
+  }
+}
+
+const typesOf = (e: XmlElement): string => `${e.attrs['epub:type'] ?? ''} ${e.attrs.role ?? ''}`
+
+const saysItCalls = (e: XmlElement): boolean =>
+  /\b(noteref|doc-noteref)\b/.test(typesOf(e)) ||
+  classesOf(e.attrs).some(c => /^(foot|end)?-?note-?(ref|call)$|^fnref$/i.test(c))
+
+const saysItLeadsBack = (e: XmlElement): boolean =>
+  /\b(backlink|doc-backlink)\b/.test(typesOf(e)) ||
+  classesOf(e.attrs).some(c => /^(foot|end)?-?note-?back(ref|link)?$/i.test(c)) ||
+  /^[↩↑^⏎\ufe0e\s]+$/.test(textOf(e))
