@@ -161,7 +161,7 @@ function bodyOf(book: Book, s: Section, label: SectionLabel, ctx: XhtmlContext, 
   if (!(s.made && s.role === 'copyright')) return sectionBody(s, label, ctx)
   const lines = copyrightLines(book, isbn).map(l => xml`<p>${l}</p>`)
   const { copyright } = printedWords(ctx.language)
-  return xml`<section epub:type="copyright-page" class="copyright" aria-label="${copyright}">\n${joined(lines, '\n')}\n</section>`
+  return xml`<section epub:type="copyright-page" class="copyright made" aria-label="${copyright}">\n${joined(lines, '\n')}\n</section>`
 }
 
 /** Where printed pages begin, by section and block. */

@@ -63,7 +63,8 @@ export function sectionBody(s: Section, label: SectionLabel, ctx: XhtmlContext):
       head.push(
         xml`<h1><span class="number">${label.numberWords}</span> <span class="title">${label.title}</span></h1>`,
       )
-    else if (label.title || label.numberWords) head.push(xml`<h1>${label.title || label.numberWords!}</h1>`)
+    else if (label.title) head.push(xml`<h1>${label.title}</h1>`)
+    else if (label.numberWords) head.push(xml`<h1><span class="number">${label.numberWords}</span></h1>`)
     if (s.subtitle) head.push(xml`<p class="subtitle">${s.subtitle}</p>`)
   }
   const blocks = joined(

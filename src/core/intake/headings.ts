@@ -139,9 +139,9 @@ export function propose(block: RawBlock, index: number, bodySize: number): Propo
     role,
     numbered: block.numbered ?? heading.number !== undefined,
     number: heading.number,
-    title: block.numbered ? text : heading.title,
+    title: block.numbered === undefined ? heading.title : text,
     level: styled ? block.level : undefined,
-    bare: !block.numbered && heading.number !== undefined && !heading.title,
+    bare: block.numbered === undefined && heading.number !== undefined && !heading.title,
     ...(block.role ? { said: true } : {}),
   }
 }

@@ -327,10 +327,12 @@ describe('docx', () => {
     const read = readManuscript('signs.docx', file)
     const { content } = body(read)[0]!.doc
     schema.nodeFromJSON(body(read)[0]!.doc).check()
-    // A title is plain words; what is lost with the rest is said.
+    // A title is plain words; the rest stands below it, and that is said.
+    expect(content.slice(0, 2).map(b => b.type)).toEqual(['image', 'paragraph'])
+    expect(docText({ type: 'doc', content: content.slice(1, 2) })).toContain('Of titles.')
     expect(read.dropped).toEqual([
-      { what: 'notes in titles', count: 1, places: ['Of titles.'], letters: 9 },
-      { what: 'pictures in titles', count: 1, places: ['a star'] },
+      { what: 'notes in titles: their words stand below', count: 1, places: ['Of titles.'] },
+      { what: 'pictures in titles: they stand below', count: 1, places: ['a star'] },
     ])
     const asset = read.book.assets[0]!.id
     expect(content.map(b => b.type)).toEqual(['paragraph', 'image', 'image'])

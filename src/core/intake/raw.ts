@@ -15,6 +15,7 @@ export interface RawManuscript {
     imprint?: string
     place?: string
     description?: string
+    isbn?: string
   }
   /** Size of body text, points, where the file knows one. */
   bodySize?: number
@@ -35,7 +36,7 @@ export interface RawPara {
   italic?: boolean
   /** What the file says that it heads. */
   role?: Role
-  /** The file says that what it heads is counted: its words are a title, whatever they look like. */
+  /** Whether what it heads is counted, where the file says so: its words are a title then, whatever they look like. */
   numbered?: boolean
   /** A page ends just before. */
   newPage?: boolean

@@ -68,7 +68,7 @@ export function understand(raw: RawManuscript, name = ''): Understood {
     pictures: new Map(assets.map(a => [a.asset.id, a.bytes])),
     dropped: raw.dropped.list(),
     cleaned: into.cleaned.list(),
-    ...(found.isbn ? { isbn: found.isbn } : {}),
+    ...((found.isbn ?? raw.meta.isbn) ? { isbn: found.isbn ?? raw.meta.isbn } : {}),
   }
 }
 
@@ -106,6 +106,7 @@ function completeData(data: TitleData, { meta }: RawManuscript, name: string): v
 interface Headed {
   role: Role
   title: string
+  subtitle?: string
   evidence: string[]
   heading: RawBlock[]
   content: RawBlock[]
@@ -118,7 +119,7 @@ class Sections {
 
   constructor(private readonly conversion: Conversion) {}
 
-  add(of: Pick<Section, 'role' | 'title' | 'numbered' | 'evidence'>, content: RawBlock[], base = 0): void {
+  add(of: Pick<Section, 'role' | 'title' | 'subtitle' | 'numbered' | 'evidence'>, content: RawBlock[], base = 0): void {
     this.list.push({
       part: roles[of.role].part,
       ...of,
@@ -129,17 +130,24 @@ class Sections {
   }
 
   /** Adds a section under its heading, whose words become its title. */
-  addHeaded({ role, title, evidence, heading, content }: Headed, p: Proposal, base: number, raw: RawManuscript): void {
-    let typed = -lettersIn(title)
+  addHeaded(
+    { role, title, subtitle, evidence, heading, content }: Headed,
+    p: Proposal,
+    base: number,
+    raw: RawManuscript,
+  ): void {
+    let typed = -lettersIn(title + (subtitle ?? ''))
+    const below: RawBlock[] = []
     for (const b of heading)
       if (b.type === 'para') {
-        countLostInTitle(b.content, title, raw)
+        below.push(...besidesWords(b.content, title, raw))
         typed += lettersIn(inlineText(b.content))
       }
     if (typed > 0)
       this.conversion.into.cleaned.add('typed chapter numbers, which the book now makes by itself', '', 1, typed)
     if (role === 'copyright') this.isbn ??= findIsbn(content)
-    this.add({ role, title, numbered: p.numbered && !!roles[role].numbered, evidence }, content, base)
+    const numbered = p.numbered && !!roles[role].numbered
+    this.add({ role, title, ...(subtitle ? { subtitle } : {}), numbered, evidence }, [...below, ...content], base)
   }
 }
 
@@ -156,9 +164,16 @@ function readSection(blocks: RawBlock[], proposals: Proposal[], i: number, bodyS
     evidence.push('the line below is its title')
     from++
   }
+  const below = blocks[from]
+  let subtitle: string | undefined
+  if (from < end && below?.type === 'para' && /^subtitle$/i.test(below.style ?? '') && below.level === undefined) {
+    subtitle = inlineText(below.content).trim()
+    from++
+  }
   return {
     role: placed(p.role, i, proposals),
     title,
+    ...(subtitle ? { subtitle } : {}),
     evidence,
     heading: blocks.slice(p.index, from),
     content: blocks.slice(from, end),
@@ -222,13 +237,17 @@ function clean(blocks: RawBlock[], into: Converted): RawBlock[] {
   return out
 }
 
-/** A section's title is plain words: what else stood in it is counted. */
-function countLostInTitle(content: InlineJson[], title: string, { dropped }: RawManuscript): void {
-  for (const n of content) {
-    if (n.type === 'sign') dropped.add('pictures in titles', n.attrs.alt || title)
-    else if (n.type === 'footnote')
-      dropped.add('notes in titles', inlineText(n.content) || title, 1, inlineText(n.content))
-  }
+/** A section's title is plain words: what else stood in it stands below it, and is counted. */
+function besidesWords(content: InlineJson[], title: string, { dropped }: RawManuscript): RawBlock[] {
+  return content.flatMap((n): RawBlock[] => {
+    if (n.type === 'sign') {
+      dropped.add('pictures in titles: they stand below', n.attrs.alt || title)
+      return [{ type: 'picture', key: n.attrs.asset, alt: n.attrs.alt }]
+    }
+    if (n.type !== 'footnote' || !n.content?.length) return []
+    dropped.add('notes in titles: their words stand below', inlineText(n.content))
+    return [{ type: 'para', content: n.content }]
+  })
 }
 
 /** The size most of the text is set in. */

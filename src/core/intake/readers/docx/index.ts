@@ -10,7 +10,7 @@ import type {
 } from '../../../book'
 import { inlineText } from '../../../book'
 import { Fault, type Report } from '../../../trade'
-import { DropCounter, type RawBlock, type RawManuscript, type RawPara } from '../../raw'
+import { DropCounter, type RawBlock, type RawManuscript, type RawPara, textOfBlock } from '../../raw'
 import { readStyles, type RunProps, type StyleSheet } from './styles'
 import { child, elements, find, parseXml, type XmlElement } from '../../xml'
 import { pathIn, readZip } from '../../zip'
@@ -313,6 +313,7 @@ class DocxReader {
       boldChars: 0,
       italicChars: 0,
       pictures: [],
+      boxes: [],
       pageAfter: false,
       inContents: this.fields.some(f => f.kind === 'contents' && f.shows),
     }
@@ -329,7 +330,7 @@ class DocxReader {
         else inline.content.push(n)
       }
     if (inline.inContents || this.fields.some(f => f.kind === 'contents' && f.shows)) {
-      const gone = inlineText(inline.content, true)
+      const gone = [inlineText(inline.content, true), ...inline.boxes.map(textOfBlock)].join('\n')
       if (gone.trim()) this.dropped.add('typed contents list', gone, 1, gone)
       this.newPage ||= newPage
       return
@@ -346,6 +347,7 @@ class DocxReader {
     // An initial that is set in a frame of its own begins the words of the next paragraph.
     if (child(ppr, 'w:framePr')?.attrs['w:dropCap'] && para.content.length) {
       this.initial.push(...para.content)
+      out.push(...inline.boxes)
       this.newPage ||= newPage
       return
     }
@@ -363,8 +365,9 @@ class DocxReader {
         para.list = { key: num.id, level: Math.min(8, num.level), ordered: level.ordered, start: level.start }
     }
     // A picture in a paragraph of its own is a block; a large one inside a sentence is set after it.
-    if (para.content.length || !inline.pictures.length) out.push(para)
+    if (para.content.length || !(inline.pictures.length + inline.boxes.length)) out.push(para)
     for (const p of inline.pictures) out.push({ ...p, newPage: out.length === outer && newPage })
+    out.push(...inline.boxes)
     if (inline.pageAfter || child(ppr, 'w:sectPr')) {
       const type = child(child(ppr, 'w:sectPr'), 'w:type')?.attrs['w:val']
       if (inline.pageAfter || type !== 'continuous') this.newPage = true
@@ -613,7 +616,7 @@ class DocxReader {
   private picture(e: XmlElement, props: RunProps, into: Collected): void {
     const box = find(e, 'w:txbxContent')
     if (box) {
-      this.dropped.add('text boxes', textIn(box) || this.near, 1, textIn(e))
+      into.boxes.push(...this.box(box))
       return
     }
     const blip = find(e, 'a:blip')
@@ -640,6 +643,19 @@ class DocxReader {
         attrs: { asset: path, alt, decoration: !alt, height: Math.round(height * 100) / 100 },
       })
     else into.pictures.push({ type: 'picture', key: path, alt })
+  }
+
+  /** What a text box says: it stands behind the paragraph that the box is tied to. */
+  private box(e: XmlElement): RawBlock[] {
+    const [fields, newPage, near] = [this.fields, this.newPage, this.near]
+    this.fields = []
+    const blocks = this.blocks(e)
+    this.fields = fields
+    this.newPage = newPage
+    this.near = near
+    const words = blocks.map(textOfBlock).join(' ').trim()
+    if (words) this.dropped.add('text boxes: their words stand behind the paragraph', words)
+    return blocks.filter(b => b.type !== 'para' || b.content.length > 0)
   }
 
   private table(e: XmlElement, out: RawBlock[]): void {
@@ -746,6 +762,8 @@ interface Collected {
   boldChars: number
   italicChars: number
   pictures: Extract<RawBlock, { type: 'picture' }>[]
+  /** What stands in boxes that are tied to it. */
+  boxes: RawBlock[]
   pageAfter: boolean
   inContents: boolean
 }

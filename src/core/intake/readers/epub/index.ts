@@ -4,7 +4,7 @@ import { DropCounter, type RawBlock, type RawManuscript, textOfBlock } from '../
 import { elements, find, parseXml, type XmlElement } from '../../xml'
 import { pathIn, readZip } from '../../zip'
 import { decodeHtml } from '../html'
-import { HtmlReader } from '../html/blocks'
+import { bareWords, HtmlReader } from '../html/blocks'
 import { Styles } from '../html/css'
 import { decoded, HtmlNotes } from '../html/notes'
 import type { HtmlPage } from '../html/page'
@@ -32,7 +32,8 @@ export function readEpubText(bytes: Uint8Array, report?: Report, salvage = false
   const about = readPackage(parts)
   const pages = pagesOf(about, parts, dropped, report)
   if (!pages.length) throw new Fault('empty', 'This EPUB has no pages that can be read.')
-  const files = { file: (path: string) => parts.get(path), notes: new HtmlNotes(pages), dropped }
+  const known = knownWords(about)
+  const files = { file: (path: string) => parts.get(path), notes: new HtmlNotes(pages), dropped, known }
   const reader = new HtmlReader(files)
   const blocks: RawBlock[] = []
   const contents = contentsOf(about, parts)
@@ -137,8 +138,14 @@ const isCover = (blocks: readonly RawBlock[], reader: HtmlReader, { cover }: Epu
   blocks.every(b => b.type === 'picture' && b.key === cover && !b.caption) &&
   reader.pictures.delete(cover)
 
-/** Words as they are held against each other: an entry of the contents and the heading it names. */
-const bare = (text: string): string => text.toLowerCase().replace(/[^\p{L}\p{N}]+/gu, '')
+/** What the package says of the book: a typed title page says it again. */
+function knownWords({ meta }: EpubPackage): Set<string> {
+  const { title, subtitle, author, imprint, series, seriesNumber } = meta
+  const both = subtitle ? [`${title} ${subtitle}`] : []
+  const numbered = series && seriesNumber ? [`${series} ${seriesNumber}`] : []
+  const all = [title, subtitle, author, author && `by ${author}`, imprint, series, ...both, ...numbered]
+  return new Set(all.flatMap(w => (w ? [bareWords(w)] : [])))
+}
 
 /** Blocks from the beginning of a page among which a heading is looked for. */
 const NEAR = 6
@@ -148,11 +155,11 @@ function withContents(blocks: RawBlock[], entries: readonly ContentsEntry[]): Ra
   if (!entries.length) return blocks
   const out = [...blocks]
   for (const { label, level } of entries) {
-    const named = bare(label)
+    const named = bareWords(label)
     if (!named) continue
     const at = out.findIndex(
       (b, i) =>
-        b.type === 'para' && !b.list && bare(inlineText(b.content)) === named && (i < NEAR || entries.length > 1),
+        b.type === 'para' && !b.list && bareWords(inlineText(b.content)) === named && (i < NEAR || entries.length > 1),
     )
     const b = out[at]
     if (b?.type === 'para') {
@@ -173,7 +180,7 @@ function dividedHeading(blocks: readonly RawBlock[], named: string) {
     for (const count of [2, 3]) {
       const some = blocks.slice(from, from + count)
       if (some.length < count || some.some(b => b.type !== 'para')) continue
-      if (bare(some.map(textOfBlock).join('')) !== named) continue
+      if (bareWords(some.map(textOfBlock).join('')) !== named) continue
       const first = some[0]!
       return {
         from,

@@ -1,4 +1,4 @@
-import { Fault } from '../../../trade'
+import { Fault, parseIsbn } from '../../../trade'
 import type { RawManuscript } from '../../raw'
 import { elements, find, parseXml, type XmlElement } from '../../xml'
 import { pathIn } from '../../zip'
@@ -73,6 +73,9 @@ function metaOf(metadata: XmlElement | undefined): RawManuscript['meta'] {
     imprint: words(all('publisher')[0]),
     description: descriptionOf(all('description')[0]),
     series: words(collection),
+    isbn: all('identifier')
+      .map(i => parseIsbn((words(i) ?? '').replace(/^urn:isbn:/i, '')))
+      .find(Boolean),
     ...(Number.isInteger(number) && number > 0 && number < 1000 ? { seriesNumber: number } : {}),
   }
 }

@@ -1,7 +1,8 @@
 import { type CellJson, inlineText, type MarkJson, type ParagraphJson, type Role, type RowJson } from '../../../book'
+import { readHeading } from '../../headings'
 import type { NoteJson } from '../../inline'
 import { trimNote } from '../../inline'
-import { type DropCounter, type RawBlock, type RawPara, stretchesOf } from '../../raw'
+import { type DropCounter, type RawBlock, type RawPara, stretchesOf, textOfBlock } from '../../raw'
 import type { XmlElement } from '../../xml'
 import { elements, find } from '../../xml'
 import { pathIn } from '../../zip'
@@ -9,7 +10,7 @@ import { classesOf, EM, type Look } from './css'
 import { Line, type Standing } from './line'
 import { decoded, type HtmlNotes } from './notes'
 import type { HtmlPage } from './page'
-import { roleOf } from './semantics'
+import { isMade, isOwn, roleOf } from './semantics'
 import { MUTE, textOf } from './tree'
 
 /** What the pages refer to. */
@@ -18,7 +19,12 @@ export interface HtmlFiles {
   file(path: string): Uint8Array | undefined
   notes: HtmlNotes
   dropped: DropCounter
+  /** What is known of the book already: title, author and the like, as `bareWords` has them. */
+  known?: ReadonlySet<string>
 }
+
+/** Words as they are held against each other: letters and figures alone. */
+export const bareWords = (text: string): string => text.toLowerCase().replace(/[^\p{L}\p{N}]+/gu, '')
 
 const BLOCKS = new Set(
   'address article aside blockquote body caption center dd details dialog dir div dl dt fieldset figcaption figure footer form h1 h2 h3 h4 h5 h6 header hgroup hr legend li main menu nav ol p pre search section summary table tbody td tfoot th thead tr ul'.split(
@@ -37,6 +43,8 @@ const TIMES: Record<string, number> = {
   sup: 0.83,
   sub: 0.83,
 }
+/** Elements whose letters look as such elements do: that is no mark of the author's. */
+const ROLES = new Set(['h1', 'h2', 'h3', 'h4', 'h5', 'h6', 'blockquote', 'caption', 'figcaption', 'th', 'dt'])
 const BOLD = new Set(['b', 'strong'])
 const ITALIC = new Set(['i', 'em', 'cite', 'dfn', 'var', 'address'])
 const STRIKE = new Set(['s', 'strike', 'del'])
@@ -76,8 +84,9 @@ export class HtmlReader {
   private newPage = false
   private near = ''
   private lists = 0
-  /** What the file says that the next heading heads. */
+  /** What the file says that the next heading heads; whether that says all, as in this app's own files. */
   private role: Role | undefined
+  private ownHeads = false
   /** A note is being read: it calls no other. */
   private inNote = false
 
@@ -132,7 +141,8 @@ export class HtmlReader {
   private put(blocks: RawBlock[], out: RawBlock[]): void {
     for (const b of blocks) {
       const turned = this.newPage && (b.type === 'para' || b.type === 'picture')
-      if (turned) this.newPage = false
+      // A section that the file names begins where it pleases.
+      if (turned || b.type === 'section') this.newPage = false
       if (b.type === 'para') this.near = inlineText(b.content)
       out.push(turned ? { ...b, newPage: true } : b)
     }
@@ -166,13 +176,14 @@ export class HtmlReader {
   private within(e: XmlElement, s: Standing, look: Look): Standing {
     const { name } = e
     const block = BLOCKS.has(name)
+    const own = ROLES.has(name) ? {} : look
     const times = look.size && 'times' in look.size ? look.size.times : (TIMES[name] ?? 1)
     return {
       ...s,
-      bold: look.bold ?? (s.bold || BOLD.has(name)),
-      italic: look.italic ?? (s.italic || ITALIC.has(name)),
-      smallCaps: look.smallCaps ?? s.smallCaps,
-      caps: look.caps ?? s.caps,
+      bold: own.bold ?? (s.bold || BOLD.has(name)),
+      italic: own.italic ?? (s.italic || ITALIC.has(name)),
+      smallCaps: own.smallCaps ?? s.smallCaps,
+      caps: own.caps ?? s.caps,
       vertical: look.vertical ?? (name === 'sup' ? 'superscript' : name === 'sub' ? 'subscript' : s.vertical),
       size: look.size && 'points' in look.size ? look.size.points : s.size * times,
       align: look.align !== undefined ? look.align : (alignOf(e) ?? s.align),
@@ -188,9 +199,11 @@ export class HtmlReader {
     const look = this.page.styles.of(e)
     if (look.hidden || e.attrs.hidden !== undefined) return this.hidden(e)
     if (look.pageBefore) this.newPage = true
-    const s = this.within(e, outer, look)
     const role = roleOf(e)
+    const s = isOwn(e, role) ? outer : this.within(e, outer, look)
+    if (isMade(e)) return this.made(e, s, out)
     if (role && e.name !== 'nav') {
+      this.ownHeads = isOwn(e, role)
       if (hasHeading(e)) this.role = role
       else this.put([{ type: 'section', role, why: 'the file says so' }], out)
     }
@@ -206,6 +219,8 @@ export class HtmlReader {
 
   private named(e: XmlElement, s: Standing, out: RawBlock[], list: List | undefined): void {
     switch (e.name) {
+      case 'h1':
+        return this.heading(e, s, out, list)
       case 'hr':
         return this.put([{ type: classesOf(e.attrs).includes('turn') ? 'page' : 'scene' }], out)
       case 'ul':
@@ -229,6 +244,42 @@ export class HtmlReader {
       default:
         return this.flow(e, s, out, list)
     }
+  }
+
+  /** A page that the book makes by itself: what it says that is known already goes, the rest stands. */
+  private made(e: XmlElement, s: Standing, out: RawBlock[]): void {
+    const own: RawBlock[] = []
+    this.flow(e, s, own)
+    const all = classesOf(e.attrs).includes('made')
+    const left = own.filter(b => {
+      const words = textOfBlock(b)
+      const known = b.type === 'para' && (all || this.files.known?.has(bareWords(words)))
+      if (known) this.files.dropped.add('title and copyright pages that the book makes by itself', words, 1, words)
+      return !known
+    })
+    this.put(left, out)
+  }
+
+  /** A heading; its number may stand in it apart from its title. */
+  private heading(e: XmlElement, s: Standing, out: RawBlock[], list: List | undefined): void {
+    const number = elements(e).find(c => classesOf(c.attrs).includes('number'))
+    const before = out.length
+    const own = this.ownHeads
+    const role = this.role
+    if (number) {
+      const rest = without(e, new Set([number]))
+      const words = textOf(number)
+      const counts = textOf(rest).trim() ? own || readNumeralIn(words) : own
+      if (!counts) return this.flow(e, s, out, list)
+      this.files.dropped.add('numbers of chapters, which the book makes by itself', words, 1, words)
+      if (!textOf(rest).trim()) {
+        this.role = undefined
+        return this.put([{ type: 'section', role: role ?? 'chapter', numbered: true, why: 'the file says so' }], out)
+      }
+      this.flow(rest, s, out, list)
+    } else this.flow(e, s, out, list)
+    const head = out[before]
+    if (head?.type === 'para' && (own || number)) out[before] = { ...head, numbered: !!number }
   }
 
   private hidden(e: XmlElement): void {
@@ -593,6 +644,9 @@ const rowsOf = (e: XmlElement): XmlElement[] =>
 
 const isInHead = (table: XmlElement, row: XmlElement): boolean =>
   elements(table).some(c => c.name === 'thead' && elements(c).includes(row))
+
+/** Whether words say a number: "IV", "Chapter Seven". */
+const readNumeralIn = (words: string): boolean => readHeading(words).number !== undefined
 
 function hasHeading(e: XmlElement): boolean {
   return elements(e).some(c => HEADING.test(c.name) || hasHeading(c))

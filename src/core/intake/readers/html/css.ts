@@ -1,4 +1,7 @@
-import { type CssNode, generate, parse, walk } from 'css-tree'
+import type { CssNode } from 'css-tree'
+import generate from 'css-tree/generator'
+import parse from 'css-tree/parser'
+import walk from 'css-tree/walker'
 import type { Align } from '../../../book'
 import type { XmlElement } from '../../xml'
 

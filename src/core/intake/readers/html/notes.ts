@@ -13,6 +13,18 @@ export interface HtmlNote {
   back: ReadonlySet<XmlElement>
 }
 
+/** A link that may call a note. */
+interface Found {
+  call: XmlElement
+  /** The block that it stands in. */
+  from: XmlElement | undefined
+  /** It says itself that it calls. */
+  says: boolean
+  order: number
+  target: string
+  note: HtmlNote
+}
+
 /** A call's sign: a numeral, a letter, asterisks and their like, in brackets or not. */
 const SIGN = /^[[({]?(\d{1,4}|[ivxlc]{1,6}|[a-z]|[*†‡§¶#]{1,4})[\])}.]?$/i
 /** Elements that may be a note by themselves. */
@@ -46,7 +58,7 @@ export class HtmlNotes {
   }
 
   private find(): void {
-    const found: { call: XmlElement; target: string; note: HtmlNote }[] = []
+    const found: Found[] = []
     const targets = new Map<XmlElement, Set<string>>()
     for (const { page, element, target } of this.links) {
       const says = saysItCalls(element)
@@ -57,10 +69,18 @@ export class HtmlNotes {
       if (!body || this.within(element, body)) continue
       const back = this.waysBack(body, page, element)
       if (!says && !back.size) continue
-      found.push({ call: element, target, note: { page: to.page, body, sign, back } })
-      targets.set(body, (targets.get(body) ?? new Set()).add(target))
+      const from = this.blockOf(element)
+      found.push({ call: element, from, says, order: found.length, target, note: { page: to.page, body, sign, back } })
     }
-    for (const { call, note } of found) {
+    // A note leads back by a sign as short as its call: of two that lead into each other one is the call.
+    const from = new Map<XmlElement | undefined, Found[]>()
+    for (const f of found) from.set(f.from, [...(from.get(f.from) ?? []), f])
+    const calls = found.filter(f => {
+      const other = from.get(f.note.body)?.find(g => g.note.body === f.from)
+      return !other || this.isCall(f, other)
+    })
+    for (const { target, note } of calls) targets.set(note.body, (targets.get(note.body) ?? new Set()).add(target))
+    for (const { call, note } of calls) {
       // What several calls lead into at different places is no single note.
       if (targets.get(note.body)!.size > 1) continue
       this.byCall.set(call, note)
@@ -68,10 +88,35 @@ export class HtmlNotes {
     }
   }
 
+  /** Whether the first of two that lead into each other's blocks is the call: it says so, words stand before it, or it comes first. */
+  private isCall(f: Found, other: Found): boolean {
+    if (f.says !== other.says) return f.says
+    const [before, beforeOther] = [f, other].map(x => this.wordsBefore(x))
+    return before !== beforeOther ? !!before : f.order < other.order
+  }
+
+  private wordsBefore({ call, from }: Found): boolean {
+    let words = ''
+    const walk = (e: XmlElement): boolean =>
+      e === call ||
+      e.children.some(c => {
+        if (typeof c !== 'string') return walk(c)
+        words += c
+        return false
+      })
+    if (from) walk(from)
+    return /[\p{L}\p{N}]/u.test(words)
+  }
+
+  private blockOf(e: XmlElement): XmlElement | undefined {
+    let x: XmlElement | undefined = e
+    while (x && !BLOCKS.has(x.name)) x = this.parents.get(x)
+    return x
+  }
+
   /** The element that is the note which an id stands in. */
   private bodyOf(target: XmlElement): XmlElement | undefined {
-    let e: XmlElement | undefined = target
-    while (e && !BLOCKS.has(e.name)) e = this.parents.get(e)
+    let e = this.blockOf(target)
     if (e?.name === 'dt') {
       const all: XmlElement[] = (this.parents.get(e)?.children ?? []).filter(c => typeof c !== 'string')
       e = all[all.indexOf(e) + 1]

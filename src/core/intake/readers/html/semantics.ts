@@ -18,6 +18,16 @@ const byType: Record<string, Role> = {
   glossary: 'glossary',
 }
 
+/** Whether an element says that it is a page that the book makes by itself: a title page, or one that this app's own files mark so. */
+export function isMade(e: XmlElement): boolean {
+  const types = `${e.attrs['epub:type'] ?? ''} ${e.attrs.role ?? ''}`
+  return /\b(titlepage|halftitlepage|doc-titlepage)\b/.test(types) || classesOf(e.attrs).includes('made')
+}
+
+/** Whether a role is named by a class of this app's own files: its look is how the role looks, not what the words say. */
+export const isOwn = (e: XmlElement, role: Role | undefined): boolean =>
+  role !== undefined && classesOf(e.attrs).includes(role)
+
 /** The role that an element says its section has; nothing where it is one of many, or says nothing. */
 export function roleOf(e: XmlElement): Role | undefined {
   // An epigraph of a chapter is a quotation, not a page.
