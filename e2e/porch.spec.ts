@@ -62,6 +62,28 @@ test('a manuscript is brought in, a bad file gets a plain word, a new book begin
   await expect(regatta.getByText(/fewer than Ostrevane binds/)).toBeVisible()
   await expect(page.getByLabel('Sill')).toContainText('fewer than Ostrevane binds')
 
+  // Several files may be one book: their order is shown, changed by keys, and each begins a section.
+  await files.setInputFiles(
+    [
+      ['10 Ebb.html', '<p>The water went out.</p>'],
+      ['2 Flood.md', 'It came in.'],
+      ['old.doc', '\u00d0\u00cf\u0011\u00e0 older'],
+    ].map(([name, text]) => ({ name: name!, mimeType: 'text/plain', buffer: Buffer.from(text!, 'latin1') })),
+  )
+  const together = page.getByRole('region', { name: 'Files that came together' })
+  await expect(together.getByRole('listitem')).toHaveText([/2 Flood\.md/, /10 Ebb\.html/, /old\.doc/])
+  await together.getByLabel('Move 10 Ebb.html').focus()
+  await page.keyboard.press('Space')
+  await page.keyboard.press('ArrowUp')
+  await page.keyboard.press('Space')
+  await expect(together.getByRole('listitem').first()).toContainText('10 Ebb.html')
+  await page.getByRole('button', { name: 'Read them' }).click()
+  await expect(page.getByLabel('Proposed sections').getByRole('listitem')).toHaveText([/Ebb/, /Flood/], {
+    timeout: 30_000,
+  })
+  await expect(page.getByText('This is the older binary kind', { exact: false })).toBeVisible()
+  await page.getByRole('button', { name: 'Leave it' }).click()
+
   await files.setInputFiles({
     name: 'broken.docx',
     mimeType: 'application/octet-stream',

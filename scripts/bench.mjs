@@ -1,5 +1,7 @@
 // npm run bench: budgets and what was measured, each size in fresh processes; the best of five for 100,000 words, since the machine is shared.
 import { spawnSync } from 'node:child_process'
+import { writeFileSync } from 'node:fs'
+import { join } from 'node:path'
 import { bundle, root } from './lib/bundle.mjs'
 
 const entry = await bundle('scripts/bench.ts', 'bench')
@@ -51,6 +53,19 @@ console.log(
 console.log(
   `time a word against the shorter book: read ${ratio('readMs').toFixed(2)}, set ${ratio('setMs').toFixed(2)}, PDF ${ratio('pdfMs').toFixed(2)}, EPUB ${ratio('epubMs').toFixed(2)} (1 is linear)`,
 )
+const manuscript = await bundle('scripts/bench-manuscript.ts', 'bench-manuscript')
+const manuscriptFile = join(root, '.cache/bench-manuscript/long.docx')
+writeFileSync(manuscriptFile, spawnSync(process.execPath, [manuscript, '100000'], { maxBuffer: 1 << 28 }).stdout)
+const intake = await bundle('scripts/bench-intake.ts', 'bench-intake')
+const intakes = spawnSync(process.execPath, [intake, manuscriptFile], { cwd: root, encoding: 'utf8' })
+if (intakes.status !== 0) throw new Error(intakes.stderr)
+console.log('')
+for (const i of intakes.stdout.trim().split('\n').map(JSON.parse))
+  line(
+    `${i.words} words brought in from .${i.kind}`,
+    `${i.ms.toFixed(0)} ms`,
+    `budget ${i.budgetMs} ms (the first ${i.first.toFixed(0)})`,
+  )
 const marketEntry = await bundle('scripts/bench-market.ts', 'bench-market')
 const market = JSON.parse(spawnSync(process.execPath, [marketEntry], { cwd: root, encoding: 'utf8' }).stdout)
 console.log('')

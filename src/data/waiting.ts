@@ -8,14 +8,29 @@ export interface HeldManuscript {
   read: Pick<Understood, 'book' | 'pictures' | 'dropped' | 'cleaned' | 'isbn'>
 }
 
-const waiting: HeldManuscript[] = []
+/** Files that came together and are not read yet: one book, or a book each. */
+export interface HeldFiles {
+  turn: number
+  files: File[]
+}
+
+export type Held = HeldManuscript | HeldFiles
+type Fresh = Omit<HeldManuscript, 'turn'> | Omit<HeldFiles, 'turn'>
+
+const waiting: Held[] = []
 let turns = 0
 const listeners = new Set<() => void>()
 const tell = (): void => listeners.forEach(l => l())
+const turned = (held: Fresh): Held => ({ ...held, turn: ++turns })
 
-export const nextHeld = (): HeldManuscript | undefined => waiting[0]
-export function holdManuscript(m: Omit<HeldManuscript, 'turn'>): void {
-  waiting.push({ ...m, turn: ++turns })
+export const nextHeld = (): Held | undefined => waiting[0]
+export function hold(held: Fresh): void {
+  waiting.push(turned(held))
+  tell()
+}
+/** What waits first has become something else: files that were read, a manuscript each or one of all. */
+export function holdInstead(held: Fresh[]): void {
+  waiting.splice(0, 1, ...held.map(turned))
   tell()
 }
 export function letGo(): void {

@@ -1,3 +1,3 @@
 /** Files in and out. Loaded when a file comes or goes: parsers have no part in a book's first pages. */
 export { isProject, readLibrary, readProject, writeLibrary, writeProject } from '@/core/archive'
-export { readManuscript } from '@/core/intake'
+export { readManuscript, readManuscripts } from '@/core/intake'

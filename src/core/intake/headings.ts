@@ -22,6 +22,9 @@ export interface Proposal {
 /** What the file itself says weighs more than how anything looks. */
 const SAID = 9
 
+/** Letters of the longest heading. */
+const MOST_LETTERS = 120
+
 /** From this score a proposal is taken unless the author strikes it. */
 export const TAKEN = 3
 
@@ -101,13 +104,15 @@ export function propose(block: RawBlock, index: number, bodySize: number): Propo
       evidence: [block.why],
       role: block.role,
       numbered: !!block.numbered,
-      title: '',
+      title: block.title ?? '',
       bare: false,
       said: true,
     }
   if (block.type !== 'para' || block.list) return undefined
-  const text = inlineText(block.content).replace(/\s+/g, ' ').trim()
-  if (!text || text.length > 120) return undefined
+  const typed = inlineText(block.content)
+  if (typed.length > 4 * MOST_LETTERS) return undefined
+  const text = typed.replace(/\s+/g, ' ').trim()
+  if (!text || text.length > MOST_LETTERS) return undefined
   const words = text.split(' ').length
   const short = text.length <= 90 && words <= 14
   const styled = block.level !== undefined && block.level >= 1

@@ -1,7 +1,6 @@
 export { readAsset } from './convert'
 export type { Dropped } from './raw'
 export { decodeText } from './text'
-export { manuscriptEndings } from './readers/registry'
-export { readManuscript } from './read'
+export { readManuscript, readManuscripts } from './read'
 export { type Understood, understoodWords } from './understand'
 export { manuscriptLimits, readZip, type ZipLimits } from './zip'

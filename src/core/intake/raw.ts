@@ -20,6 +20,8 @@ export interface RawManuscript {
   /** Size of body text, points, where the file knows one. */
   bodySize?: number
   dropped: DropCounter
+  /** What the book makes by itself, and is therefore not taken over: numbers of notes, a typed title page. */
+  remade?: DropCounter
 }
 
 export interface RawPara {
@@ -52,7 +54,7 @@ export type RawBlock =
   | { type: 'table'; table: TableJson }
   | { type: 'picture'; key: string; alt: string; newPage?: boolean; caption?: InlineJson[] }
   /** A section begins, as the file itself says, without a heading. */
-  | { type: 'section'; role: Role; numbered?: boolean; why: string }
+  | { type: 'section'; role: Role; title?: string; numbered?: boolean; why: string }
   | { type: 'scene' }
   | { type: 'page' }
   | { type: 'verse'; lines: { content: InlineJson[]; indent: number; stanza: boolean }[] }
@@ -69,6 +71,14 @@ export class DropCounter {
     k.letters += typeof gone === 'number' ? gone : lettersIn(gone)
     const place = near.trim().slice(0, 60)
     if (place && k.places.length < 5 && !k.places.includes(place)) k.places.push(place)
+  }
+  /** Takes in what another counted, each place with what it stands in. */
+  take(other: DropCounter, within = ''): void {
+    const prefix = within && `${within}: `
+    for (const [what, { count, places, letters }] of other.kinds) {
+      if (!places.length) this.add(what, within, count, letters)
+      else places.forEach((place, i) => this.add(what, `${prefix}${place}`, i ? 0 : count, i ? 0 : letters))
+    }
   }
   /** Letters that went, of all kinds together. */
   get letters(): number {

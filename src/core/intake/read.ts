@@ -1,6 +1,8 @@
 import { Fault, type Report } from '../trade'
-import type { Incoming } from './readers/reader'
+import type { RawManuscript } from './raw'
+import type { Incoming, Reading } from './readers/reader'
 import { readers } from './readers/registry'
+import { inOrder } from './several'
 import { decodeText } from './text'
 import { type Understood, understand } from './understand'
 import { entryNames } from './zip'
@@ -32,6 +34,39 @@ export function readManuscript(
   report?: Report,
   salvage = false,
 ): Understood {
+  return finished(understand(readRaw(name, bytes, { beside: pictures, report, salvage }), name))
+}
+
+/**
+ * Reads several files as one book, in the order in which they come; pictures among them are those of the texts beside them. What
+ * cannot be read is counted with its reason, and stops no other. Throws a Fault where none can be read.
+ */
+export function readManuscripts(
+  files: readonly { name: string; bytes: Uint8Array }[],
+  { report, salvage = false }: { report?: Report; salvage?: boolean } = {},
+): Understood {
+  const pictures = files.filter(f => sniff(f.bytes) === 'picture')
+  const beside = new Map(pictures.map(f => [f.name, f.bytes]))
+  const read: { name: string; raw: RawManuscript }[] = []
+  const failed: { name: string; why: Fault }[] = []
+  const texts = files.filter(f => !beside.has(f.name))
+  for (const [i, { name, bytes }] of texts.entries()) {
+    report?.({ stage: `Reading ${name}`, done: i, of: texts.length })
+    try {
+      read.push({ name, raw: readRaw(name, bytes, { beside, report: undefined, salvage }) })
+    } catch (e) {
+      if (!(e instanceof Fault)) throw e
+      failed.push({ name, why: e })
+    }
+  }
+  if (!read.length) throw failed[0]?.why ?? new Fault('empty', 'None of these files has a text in it.')
+  const raw = inOrder(read)
+  for (const { name, why } of failed) raw.dropped.add(`files that could not be read. ${why.message}`, name)
+  // Files that are one book have no name in common.
+  return finished(understand(raw, read.length > 1 ? '' : read[0]!.name))
+}
+
+function readRaw(name: string, bytes: Uint8Array, reading: Reading): RawManuscript {
   if (bytes.length > MOST_BYTES)
     throw new Fault('too-large', 'This file is larger than any manuscript (300 MB); it is not read.')
   const kind = sniff(bytes)
@@ -63,7 +98,7 @@ export function readManuscript(
       const file = incoming(name, ending, bytes, kind === 'zip')
       if (kind === 'text' && !file.text().trim()) throw new Fault('empty', 'This file is empty.')
       const reader = readers.find(r => r.knows(file))!
-      return finished(understand(reader.read(file, { beside: pictures, report, salvage }), name))
+      return reader.read(file, reading)
     }
   }
 }

@@ -38,6 +38,7 @@ export interface Understood {
 /** Reads the structure of a raw manuscript. `name` is the file's, for a title where the text gives none. */
 export function understand(raw: RawManuscript, name = ''): Understood {
   const into: Converted = { assets: new Map(), cleaned: new DropCounter() }
+  if (raw.remade) into.cleaned.take(raw.remade)
   const blocks = clean(raw.blocks, into)
   const bodySize = commonSize(blocks) ?? raw.bodySize ?? 0
   const proposals = choose(blocks, bodySize)

@@ -11,6 +11,7 @@ import { Sill } from '@/parts/Sill'
 import { isCommand, isTyping, useKeys } from '@/parts/useKeys'
 import { useOutlets } from '@/parts/useOutlets'
 import { useSay } from '@/parts/useSay'
+import { FilesTogether } from './FilesTogether'
 import { Losses } from './Losses'
 import { ProofPage } from './ProofPage'
 import { ProposedList } from './ProposedList'
@@ -21,8 +22,9 @@ import './intake.css'
 /** The manuscript that waits first; what was read lives in this window until it becomes a book. */
 export function IntakeRoom() {
   const held = useSyncExternalStore(onHeld, nextHeld, () => undefined)
+  if (!held) return <NoManuscript />
   // Each begins anew: nothing struck, the first section looked at.
-  return held ? <Manuscript key={held.turn} held={held} /> : <NoManuscript />
+  return 'files' in held ? <FilesTogether key={held.turn} held={held} /> : <Manuscript key={held.turn} held={held} />
 }
 
 /** The manuscript as it was understood: each proposed section with its evidence, beside its page. Taken or struck, then it is a book. */

@@ -7,6 +7,7 @@ import { cleanDrawing } from '@/data/cleaning'
 import { bringInPages } from '@/data/foreignPages'
 import { bringInPicture, pictureTypes } from '@/data/pictures'
 import { FilePick, type FilePicker } from '@/parts/FilePick'
+import { inNameOrder } from '@/parts/inNameOrder'
 import { useSay } from '@/parts/useSay'
 import type { ChangeRun } from './planChanges'
 
@@ -35,7 +36,7 @@ export function Pictures({
   const stopped = useRef(false)
   const all = run.params.pictures as string[]
   const bring = async (files: File[]): Promise<void> => {
-    const byName = [...files].sort((a, b) => new Intl.Collator('en', { numeric: true }).compare(a.name, b.name))
+    const byName = inNameOrder(files)
     const found: string[] = []
     for (const [done, file] of byName.entries()) {
       setComing({ done, of: files.length })

@@ -68,7 +68,8 @@ export function PorchRoom() {
           />
           <FilePick
             label="Manuscript file"
-            accept=".docx,.md,.markdown,.txt,.porchlight"
+            // Whatever is chosen, the reader says what it is, and how it can be brought in.
+            accept=""
             multiple
             onPick={files => void take(files)}
           >

@@ -2,7 +2,7 @@ import { freeBookId, freshBookId, putBook } from '@/data/books'
 import { allOutlets } from '@/data/outlets'
 import { settledBook } from '@/data/outletChanges'
 import { firstEditions } from '@/core/outlets'
-import { holdManuscript } from '@/data/waiting'
+import { hold } from '@/data/waiting'
 import { createBook, newSection, turnedTexts, withoutTurns } from '@/core/book'
 import { press } from '@/workers/client'
 
@@ -19,7 +19,7 @@ export async function bringIn(
   const turned = turnedTexts(read.book.data)
   if (turned.length && (await without(turned))) read.book = { ...read.book, data: withoutTurns(read.book.data) }
   if (!read.project) {
-    holdManuscript({ file: file.name, read })
+    hold({ file: file.name, read })
     return {}
   }
   // A project keeps its id where no other book has it: what it is exported as again is the same file, its ebook the same ebook.

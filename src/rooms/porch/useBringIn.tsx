@@ -2,7 +2,7 @@
 import { useRouter } from 'next/navigation'
 import { App } from 'antd'
 import { Cancelled, Fault } from '@/core/trade'
-import { nextHeld } from '@/data/waiting'
+import { hold, nextHeld } from '@/data/waiting'
 import { useSay } from '@/parts/useSay'
 import type { bringIn as BringIn } from './bringIn'
 
@@ -11,6 +11,13 @@ const bringIn: typeof BringIn = async (...of) => (await import('./bringIn')).bri
 
 /** How many losses are named before the rest is only counted. */
 const LOSSES_NAMED = 12
+
+/** Projects are books by themselves, as is a single manuscript; several manuscripts may be one book. */
+function apart(files: File[]): [alone: File[], together: File[]] {
+  const isProject = (f: File): boolean => f.name.toLowerCase().endsWith('.porchlight')
+  const manuscripts = files.filter(f => !isProject(f))
+  return manuscripts.length > 1 ? [files.filter(isProject), manuscripts] : [files, []]
+}
 
 /** Takes files onto the porch, one after the other: what is asked of the author on the way, and what is said of each. */
 export function useBringIn(): (files: Iterable<File>) => Promise<void> {
@@ -62,7 +69,9 @@ export function useBringIn(): (files: Iterable<File>) => Promise<void> {
     })
 
   return async files => {
-    for (const f of files) {
+    const [alone, together] = apart([...files])
+    if (together.length) hold({ files: together })
+    for (const f of alone) {
       const done = say.during(`Reading ${f.name} …`)
       try {
         const { title, lost } = await bringIn(f, turned).catch((e: Error) => salvaged(f, e, done))

@@ -62,6 +62,14 @@ export const files = {
     return handedOver({ ...read, book, pictures, dropped }, [pictures])
   },
 
+  /** Several manuscripts as one book, in their order; what can be saved of damaged ones is taken. */
+  async readFiles(files: File[]): Promise<ReadFile> {
+    const all = await Promise.all(files.map(async f => ({ name: f.name, bytes: await bytesOf(f) })))
+    const read = await plainly(f => f.readManuscripts(all, { report: tell, salvage: true }))
+    const { book, pictures, said } = await lookOver(read.book, read.pictures, tell)
+    return handedOver({ ...read, book, pictures, dropped: [...read.dropped, ...said], project: false }, [pictures])
+  },
+
   /** Whether a picture that is brought in can be decoded. */
   checkPicture: (id: string, bytes: Uint8Array): Promise<boolean> => canBeShown(id, bytes),
 

@@ -8,6 +8,3 @@ import { plainText } from './text/kind'
 
 /** The kinds of manuscripts, those that are known by what is in them first; the last takes every text. */
 export const readers: readonly Reader[] = [epub, odt, docx, html, markdown, plainText]
-
-/** Endings of all files that can be read, without their dots. */
-export const manuscriptEndings: readonly string[] = readers.flatMap(r => r.endings)

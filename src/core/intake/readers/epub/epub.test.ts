@@ -51,7 +51,11 @@ describe('an ebook of our own comes back', () => {
         ])
         expect({ lacking: lacking(wanted, had), dropped }).toEqual({ lacking: [], dropped })
         const trimmed = (all: string[]): string[] => all.map(t => wordsOf(t).join(' ')).sort()
-        expect(trimmed(notesIn(back.sections))).toEqual(trimmed(notesIn(sections)))
+        // What looks like a title has no notes: they stand below it, and that is said.
+        const moved = dropped.filter(d => d.what.startsWith('notes in titles')).reduce((n, d) => n + d.count, 0)
+        const [notes, called] = [trimmed(notesIn(back.sections)), trimmed(notesIn(sections))]
+        expect(lacking(notes, called)).toEqual([])
+        expect(notes.length + moved).toBe(called.length)
       }),
       { numRuns: cases(30, 400) },
     )

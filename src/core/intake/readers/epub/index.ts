@@ -13,7 +13,7 @@ import { type ContentsEntry, type EpubPackage, readNav, readNcx, readPackage } f
 
 /** Reads an EPUB 2 or 3: its pages in the order of reading, its contents as evidence of what is a heading, notes, pictures, what it says of the book. */
 export function readEpubText(bytes: Uint8Array, report?: Report, salvage = false): RawManuscript {
-  const dropped = new DropCounter()
+  const [dropped, remade] = [new DropCounter(), new DropCounter()]
   const ruins = new Map<string, Uint8Array>()
   const parts = readZip(
     bytes,
@@ -33,7 +33,7 @@ export function readEpubText(bytes: Uint8Array, report?: Report, salvage = false
   const pages = pagesOf(about, parts, dropped, report)
   if (!pages.length) throw new Fault('empty', 'This EPUB has no pages that can be read.')
   const known = knownWords(about)
-  const files = { file: (path: string) => parts.get(path), notes: new HtmlNotes(pages), dropped, known }
+  const files = { file: (path: string) => parts.get(path), notes: new HtmlNotes(pages), dropped, remade, known }
   const reader = new HtmlReader(files)
   const blocks: RawBlock[] = []
   const contents = contentsOf(about, parts)
@@ -50,7 +50,7 @@ export function readEpubText(bytes: Uint8Array, report?: Report, salvage = false
     else blocks.push(...withContents(own, contents.get(page.path) ?? []))
   }
   blocks.push(...reader.uncalled())
-  return { blocks, pictures: reader.pictures, meta: about.meta, dropped }
+  return { blocks, pictures: reader.pictures, meta: about.meta, dropped, remade }
 }
 
 /** Fonts may be obscured so that they are of no use elsewhere; whatever else is encrypted cannot be read (EPUB 3.3, 4.2.6.3.2). */

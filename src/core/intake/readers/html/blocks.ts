@@ -19,6 +19,7 @@ export interface HtmlFiles {
   file(path: string): Uint8Array | undefined
   notes: HtmlNotes
   dropped: DropCounter
+  remade: DropCounter
   /** What is known of the book already: title, author and the like, as `bareWords` has them. */
   known?: ReadonlySet<string>
 }
@@ -31,13 +32,8 @@ const BLOCKS = new Set(
     ' ',
   ),
 )
-/** Sizes of headings and the like, by the letters around them. */
+/** Sizes by the letters around them. Headings are known by their names. */
 const TIMES: Record<string, number> = {
-  h1: 2,
-  h2: 1.5,
-  h3: 1.17,
-  h5: 0.83,
-  h6: 0.67,
   small: 0.83,
   big: 1.2,
   sup: 0.83,
@@ -254,7 +250,7 @@ export class HtmlReader {
     const left = own.filter(b => {
       const words = textOfBlock(b)
       const known = b.type === 'para' && (all || this.files.known?.has(bareWords(words)))
-      if (known) this.files.dropped.add('title and copyright pages that the book makes by itself', words, 1, words)
+      if (known) this.files.remade.add('title and copyright pages that the book makes by itself', words, 1, words)
       return !known
     })
     this.put(left, out)
@@ -271,7 +267,7 @@ export class HtmlReader {
       const words = textOf(number)
       const counts = textOf(rest).trim() ? own || readNumeralIn(words) : own
       if (!counts) return this.flow(e, s, out, list)
-      this.files.dropped.add('numbers of chapters, which the book makes by itself', words, 1, words)
+      this.files.remade.add('numbers of chapters, which the book makes by itself', words, 1, words)
       if (!textOf(rest).trim()) {
         this.role = undefined
         return this.put([{ type: 'section', role: role ?? 'chapter', numbered: true, why: 'the file says so' }], out)
@@ -365,7 +361,7 @@ export class HtmlReader {
     const note = notes.byCall.get(link)!
     const sign = textOf(link)
     if (this.inNote) return dropped.add('calls of notes inside notes', this.nearby(line), 1, sign)
-    dropped.add('numbers of notes, which the book makes by itself', this.nearby(line), 1, sign)
+    this.files.remade.add('numbers of notes, which the book makes by itself', this.nearby(line), 1, sign)
     if (this.called.has(note.body)) return dropped.add('further calls of a note that stands already', this.nearby(line))
     this.called.add(note.body)
     line.add({ type: 'footnote', attrs: { id: '' }, content: this.noteWords(link) })
@@ -379,7 +375,7 @@ export class HtmlReader {
     this.inNote = true
     const blocks: RawBlock[] = []
     const gone = [...back].map(b => textOf(b)).join('')
-    if (gone) dropped.add('numbers of notes, which the book makes by itself', sign, 1, gone)
+    if (gone) this.files.remade.add('numbers of notes, which the book makes by itself', sign, 1, gone)
     this.flow(without(body, back), PLAIN, blocks)
     this.inNote = false
     ;[this.page, this.newPage, this.near] = [here, turned, near]
@@ -401,7 +397,7 @@ export class HtmlReader {
       first.text,
     )![0]
     if (!typed.trim()) return content
-    this.files.dropped.add('numbers of notes, which the book makes by itself', sign, 1, typed)
+    this.files.remade.add('numbers of notes, which the book makes by itself', sign, 1, typed)
     return [{ ...first, text: first.text.slice(typed.length) }, ...content.slice(1)]
   }
 
@@ -415,7 +411,7 @@ export class HtmlReader {
     this.role = before
     for (const b of own)
       if (b.type === 'para')
-        this.files.dropped.add(
+        this.files.remade.add(
           'headings of notes, which stand where they are called',
           inlineText(b.content),
           1,

@@ -19,10 +19,11 @@ export function readHtml(text: string, pictures: ReadonlyMap<string, Uint8Array>
   const page: HtmlPage = { path: 'page.html', root, styles: new Styles(sheets) }
   const dropped = new DropCounter()
   const file = (path: string): Uint8Array | undefined => pictures.get(path) ?? pictures.get(path.split('/').at(-1)!)
-  const reader = new HtmlReader({ file, notes: new HtmlNotes([page]), dropped })
+  const remade = new DropCounter()
+  const reader = new HtmlReader({ file, notes: new HtmlNotes([page]), dropped, remade })
   const blocks = reader.read(page)
   blocks.push(...reader.uncalled())
-  return { blocks, pictures: reader.pictures, meta: metaOf(root, head), dropped }
+  return { blocks, pictures: reader.pictures, meta: metaOf(root, head), dropped, remade }
 }
 
 const ownText = (e: XmlElement): string => e.children.filter(c => typeof c === 'string').join('')

@@ -54,6 +54,7 @@ export function readOdt(bytes: Uint8Array, report?: Report, salvage = false): Ra
     meta: metaOf(part('meta.xml'), styles),
     bodySize: styles.bodySize,
     dropped,
+    remade: reader.remade,
   }
 }
 
@@ -158,6 +159,7 @@ const SILENT = new Set([
 
 class OdtReader {
   readonly pictures = new Map<string, Uint8Array>()
+  readonly remade = new DropCounter()
   private newPage = false
   private near = ''
   private lists = 0
@@ -369,7 +371,7 @@ class OdtReader {
     const body = child(e, 'text:note-body')
     const citation = child(e, 'text:note-citation')
     const sign = citation ? wordsIn(citation) : ''
-    if (sign) this.dropped.add('numbers of notes, which the book makes by itself', this.nearby(into), 1, sign)
+    if (sign) this.remade.add('numbers of notes, which the book makes by itself', this.nearby(into), 1, sign)
     if (!body) return
     if (this.inNote) return this.dropped.add('notes within notes: their words are kept as text', this.nearby(into))
     const [turned, near] = [this.newPage, this.near]
