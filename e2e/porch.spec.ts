@@ -73,9 +73,10 @@ test('a manuscript is brought in, a bad file gets a plain word, a new book begin
   const together = page.getByRole('region', { name: 'Files that came together' })
   await expect(together.getByRole('listitem')).toHaveText([/2 Flood\.md/, /10 Ebb\.html/, /old\.doc/])
   await together.getByLabel('Move 10 Ebb.html').focus()
-  await page.keyboard.press('Space')
-  await page.keyboard.press('ArrowUp')
-  await page.keyboard.press('Space')
+  for (const key of ['Space', 'ArrowUp', 'Space']) {
+    await page.keyboard.press(key)
+    await page.waitForTimeout(250)
+  }
   await expect(together.getByRole('listitem').first()).toContainText('10 Ebb.html')
   await page.getByRole('button', { name: 'Read them' }).click()
   await expect(page.getByLabel('Proposed sections').getByRole('listitem')).toHaveText([/Ebb/, /Flood/], {

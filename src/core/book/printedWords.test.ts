@@ -43,7 +43,8 @@ const bookIn = (language: string): Book => {
 
 describe('the words that a book prints by itself', () => {
   test('are there in every language that is offered, and in no two the same throughout', () => {
-    expect(printedLanguages).toEqual(['en', 'de', 'fr', 'es', 'it', 'pt', 'nl', 'sv'])
+    expect(printedLanguages).toEqual(expect.arrayContaining(['en', 'de', 'fr', 'es', 'it', 'pt', 'nl', 'sv']))
+    expect(printedLanguages).toEqual(expect.arrayContaining(['pl', 'cs', 'da', 'nb', 'fi', 'el', 'ru']))
     const said = printedLanguages.map(l => {
       const w = printedWords(l)
       for (const role of Object.keys(roles) as Role[])
@@ -57,7 +58,7 @@ describe('the words that a book prints by itself', () => {
     })
     expect(new Set(said).size).toBe(printedLanguages.length)
     expect(printedWords('de-AT')).toBe(printedWords('de'))
-    expect(printedWords('fi')).toBe(printedWords('en'))
+    expect(printedWords('hu')).toBe(printedWords('en'))
   })
   test('name chapters, authors, series and rights in the book’s language', () => {
     const german = bookIn('de')

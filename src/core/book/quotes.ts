@@ -21,6 +21,13 @@ const marks: Record<string, QuoteMarks> = {
   'pt-br': { double: ['“', '”'], single: ['‘', '’'] },
   nl: { double: ['“', '”'], single: ['‘', '’'] },
   sv: { double: ['”', '”'], single: ['’', '’'] },
+  pl: { double: ['„', '”'], single: ['‚', '’'] },
+  cs: { double: ['„', '“'], single: ['‚', '‘'] },
+  da: { double: ['»', '«'], single: ['›', '‹'] },
+  nb: { double: ['«', '»'], single: ['‘', '’'] },
+  fi: { double: ['”', '”'], single: ['’', '’'] },
+  el: { double: ['«', '»'], single: ['‘', '’'] },
+  ru: { double: ['«', '»'], single: ['„', '“'] },
 }
 
 export const quotesOf = (language: string): QuoteMarks =>

@@ -1,4 +1,4 @@
-import { inlineText, readNumeral, type Role } from '../book'
+import { inlineText, primaryTag, printedLanguages, printedWords, readNumeral, type Role, roles } from '../book'
 import type { RawBlock, RawPara } from './raw'
 
 /** A paragraph that may begin a section, with why. */
@@ -29,35 +29,86 @@ const MOST_LETTERS = 120
 export const TAKEN = 3
 
 const numberWord = '(?:[ivxlc]{1,7}|\\d{1,3}|[a-z]+(?:[ -][a-z]+){0,3})'
-const counted = new RegExp(
-  `^(chapter|part|book|kapitel|chapitre|cap[ií]tulo|capitolo|hoofdstuk|teil|partie|parte|deel|del)\\s+(${numberWord})(?:\\s*[:.—–-]\\s*(.+)|\\s*)$`,
-  'i',
+/** Words before a numeral that say what is counted, in every language offered: "Kapitel {n}" and "{n}. luku". */
+const countedWords = printedLanguages.flatMap(l =>
+  (['chapter', 'part'] as const).map(what => {
+    const [before = '', behind = ''] = printedWords(l)[what].split('{n}')
+    return { what, before: before.trim(), behind: behind.trim() }
+  }),
+)
+const wordsBefore = [...new Set([...countedWords.map(w => w.before).filter(Boolean), 'Book', 'Teil', 'Buch'])]
+const counted = new RegExp(`^(${wordsBefore.join('|')})\\s+(${numberWord})(?:\\s*[:.—–-]\\s*(.+)|\\s*)$`, 'iu')
+const countedBehind = new RegExp(
+  `^(\\d{1,3}|[ivxlc]{1,7})(${countedWords
+    .filter(w => w.behind)
+    .map(w => w.behind.replace(/\./g, '\\.?').replace(/ /g, '\\s*'))
+    .join('|')})(?:\\s*[:.—–-]\\s*(.+)|\\s*)$`,
+  'iu',
 )
 const leading = /^([ivxlc]{1,7}|\d{1,3})\s*[.:)—–-]\s+(.{2,})$/i
-const partWords = new Set(['part', 'book', 'teil', 'partie', 'parte', 'deel', 'del'])
+const partWords = new Set([
+  ...countedWords.filter(w => w.what === 'part').map(w => (w.before || w.behind).toLowerCase()),
+  'book',
+  'buch',
+])
 
-const byName: [RegExp, Role][] = [
-  [/^(prologue|prolog)\b/i, 'prologue'],
-  [/^(epilogue|epilog)\b/i, 'epilogue'],
-  [/^(interlude|intermezzo)\b/i, 'interlude'],
-  [/^(table of )?contents$/i, 'contents'],
-  [/^copyright( page)?$/i, 'copyright'],
-  [/^dedication$/i, 'dedication'],
-  [/^epigraph$/i, 'epigraph'],
-  [/^foreword\b/i, 'foreword'],
-  [/^preface\b/i, 'preface'],
-  [/^introduction$/i, 'introduction'],
-  [/^acknowledge?ments?$/i, 'acknowledgements'],
-  [/^afterword\b/i, 'afterword'],
-  [/^(about the authors?|the author)$/i, 'about-author'],
-  [/^(also by|other books by|books by)\b/i, 'also-by'],
-  [/^(end ?notes|notes)$/i, 'notes'],
-  [/^glossary$/i, 'glossary'],
-  [/^(an? )?(excerpt|extract)\b/i, 'excerpt'],
-]
+/** What sections are called in one language, as headings are compared: exactly, and how they begin. */
+interface SectionNames {
+  exact: Map<string, Role>
+  begins: [string, Role][]
+}
 
-/** The role that a heading's own words give it. */
-export const roleByName = (title: string): Role | undefined => byName.find(([r]) => r.test(title.trim()))?.[1]
+const compared = (words: string): string =>
+  words
+    .toLowerCase()
+    .replace(/['’]/g, '’')
+    .replace(/ß/g, 'ss')
+    // Capitals are often typed without their accents.
+    .normalize('NFD')
+    .replace(/\p{M}/gu, '')
+    .replace(/[.:\s]+$/, '')
+    .trim()
+
+/** Sections whose names are followed by others: "Also by Ada Pell", "Prologue: The Rope". */
+const FOLLOWED = new Set<Role>([
+  'also-by',
+  'excerpt',
+  'prologue',
+  'epilogue',
+  'interlude',
+  'foreword',
+  'preface',
+  'afterword',
+])
+
+const known = new Map<string, SectionNames>()
+function namesIn(language: string): SectionNames {
+  const there = known.get(language)
+  if (there) return there
+  const { sections, alsoCalled } = printedWords(language)
+  const exact = new Map<string, Role>()
+  const begins: [string, Role][] = []
+  for (const role of Object.keys(roles) as Role[])
+    for (const name of [sections[role], ...(alsoCalled[role] ?? [])]) {
+      if (!name) continue
+      exact.set(compared(name), role)
+      if (FOLLOWED.has(role)) begins.push([compared(name), role])
+    }
+  known.set(language, { exact, begins })
+  return { exact, begins }
+}
+
+/** The role that a heading's own words give it, in English or in the language of its text. */
+export function roleByName(title: string, language = 'en'): Role | undefined {
+  const words = compared(title)
+  for (const l of new Set([primaryTag(language), 'en'])) {
+    const { exact, begins } = namesIn(l)
+    const role =
+      exact.get(words) ?? begins.find(([n]) => words.startsWith(n) && /^[\s:,–—-]/.test(words.slice(n.length)))?.[1]
+    if (role && role !== 'half-title' && role !== 'title-page') return role
+  }
+  return undefined
+}
 
 /** What a heading's words say: a counted word with its numeral, a bare numeral, a title. */
 export function readHeading(text: string): {
@@ -71,6 +122,15 @@ export function readHeading(text: string): {
   const m = counted.exec(t)
   const n = m && readNumeral(m[2]!)
   if (m && n) return { part: partWords.has(m[1]!.toLowerCase()), number: n, title: (m[3] ?? '').trim(), word: m[1]! }
+  const behind = countedBehind.exec(t)
+  const nb = behind && readNumeral(behind[1]!)
+  if (behind && nb)
+    return {
+      part: partWords.has(behind[2]!.toLowerCase()),
+      number: nb,
+      title: (behind[3] ?? '').trim(),
+      word: behind[2]!.replace(/^\.\s*/, ''),
+    }
   // "Chapter Four The Bell": the numeral is the longest that still reads as one.
   const w = /^(chapter|part)\s+(\S+(?:\s\S+)?)\s+(.+)$/i.exec(t)
   if (w)
@@ -96,7 +156,7 @@ export function readHeading(text: string): {
 }
 
 /** Weighs a paragraph as the beginning of a section. Undefined where nothing speaks for it. */
-export function propose(block: RawBlock, index: number, bodySize: number): Proposal | undefined {
+export function propose(block: RawBlock, index: number, bodySize: number, language?: string): Proposal | undefined {
   if (block.type === 'section')
     return {
       index,
@@ -118,7 +178,7 @@ export function propose(block: RawBlock, index: number, bodySize: number): Propo
   const styled = block.level !== undefined && block.level >= 1
   if (!short && !styled) return undefined
   const heading = readHeading(text)
-  const named = block.role ?? roleByName(text)
+  const named = block.role ?? roleByName(text, language)
   const evidence: [number, string][] = []
   if (styled)
     evidence.push([5, block.style ? `styled “${block.style}”` : `marked as a heading of level ${block.level}`])

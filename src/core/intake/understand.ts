@@ -5,6 +5,8 @@ import {
   Ids,
   type InlineJson,
   inlineText,
+  languageOf,
+  primaryTag,
   type Role,
   roles,
   type Section,
@@ -41,8 +43,9 @@ export function understand(raw: RawManuscript, name = ''): Understood {
   if (raw.remade) into.cleaned.take(raw.remade)
   const blocks = clean(raw.blocks, into)
   const bodySize = commonSize(blocks) ?? raw.bodySize ?? 0
-  const proposals = choose(blocks, bodySize)
-  const data = statedData(raw)
+  const language = languageOf(blocks.map(textOfBlock).join('\n').slice(0, 60_000))
+  const proposals = choose(blocks, bodySize, language ?? raw.meta.language)
+  const data = statedData(raw, language)
   const found = new Sections({ ids: new Ids(0), pictures: raw.pictures, dropped: raw.dropped, into })
 
   const prelude = blocks.slice(0, proposals[0]?.index ?? 0)
@@ -74,11 +77,11 @@ export function understand(raw: RawManuscript, name = ''): Understood {
 }
 
 /** What the file says of the book; its title is looked for in the text first. */
-function statedData({ meta }: RawManuscript): TitleData {
+function statedData({ meta }: RawManuscript, told: string | undefined): TitleData {
   return {
     title: '',
     contributors: [],
-    language: languageTag(meta.language),
+    language: languageTag(meta.language, told),
     imprint: { name: meta.imprint ?? '', ...(meta.place ? { place: meta.place } : {}) },
     subjects: [],
     ...(meta.subtitle ? { subtitle: meta.subtitle } : {}),
@@ -196,9 +199,12 @@ function counted(sections: Section[], several: boolean): Section[] {
 const partRank = (s: Section): number => ({ front: 0, body: 1, back: 2 })[s.part]
 const renamed = (sections: Section[]): Section[] => sections.map((s, i) => ({ ...s, id: `s${i + 1}` }))
 
-function languageTag(tag: string | undefined): string {
+/** The language that a file states; where its words tell another, that one: programs state the language of their own window. */
+function languageTag(tag: string | undefined, told: string | undefined): string {
   const t = (tag ?? '').replace('_', '-')
-  return /^[a-z]{2,3}(-[A-Za-z0-9]{2,8})*$/i.test(t) ? t : 'en-US'
+  const stated = /^[a-z]{2,3}(-[A-Za-z0-9]{2,8})*$/i.test(t) ? t : undefined
+  if (told && (!stated || primaryTag(stated) !== told)) return told === 'en' ? 'en-US' : told
+  return stated ?? 'en-US'
 }
 
 /** Without the spacing of typewriters: empty paragraphs, doubled spaces, indents by spaces. Counts what it does. */
@@ -262,10 +268,10 @@ function commonSize(blocks: RawBlock[]): number | undefined {
 }
 
 /** Decides which proposals begin sections. */
-function choose(blocks: RawBlock[], bodySize: number): Proposal[] {
+function choose(blocks: RawBlock[], bodySize: number, language: string | undefined): Proposal[] {
   const all: Proposal[] = []
   blocks.forEach((b, i) => {
-    const p = propose(b, i, bodySize)
+    const p = propose(b, i, bodySize, language)
     if (p && p.score >= TAKEN) all.push(p)
   })
   const styled = all.filter(p => p.level !== undefined)

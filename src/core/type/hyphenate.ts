@@ -20,6 +20,13 @@ const patterns: Record<string, () => Promise<{ default: { patterns: PatternSet }
   pt: () => import('hyphen/pt/index.js'),
   nl: () => import('hyphen/nl/index.js'),
   sv: () => import('hyphen/sv/index.js'),
+  pl: () => import('hyphen/pl/index.js'),
+  cs: () => import('hyphen/cs/index.js'),
+  da: () => import('hyphen/da/index.js'),
+  nb: () => import('hyphen/nb/index.js'),
+  fi: () => import('hyphen/fi/index.js'),
+  el: () => import('hyphen/el-monoton/index.js'),
+  ru: () => import('hyphen/ru/index.js'),
 }
 
 /** The pattern set for a language tag, the nearest there is: "en" -> "en-us", "de-AT" -> "de". Undefined where none ships. */

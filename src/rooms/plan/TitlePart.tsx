@@ -1,7 +1,7 @@
 'use client'
 import { Select } from 'antd'
 import { useState } from 'react'
-import type { Book, TitleData } from '@/core/book'
+import { type Book, printedLanguages, type TitleData } from '@/core/book'
 import { commit } from '@/data/changes'
 import { useSay } from '@/parts/useSay'
 import { Contributors } from './Contributors'
@@ -22,17 +22,11 @@ import {
   yearField,
 } from './planFields'
 
-const languages = [
-  ['en-GB', 'English (British)'],
-  ['en-US', 'English (American)'],
-  ['de', 'German'],
-  ['fr', 'French'],
-  ['es', 'Spanish'],
-  ['it', 'Italian'],
-  ['pt', 'Portuguese'],
-  ['nl', 'Dutch'],
-  ['sv', 'Swedish'],
-] as const
+/** Languages in which books print their own words, by their English names; English is divided otherwise on either side of a sea. */
+const englishNames = new Intl.DisplayNames(['en'], { type: 'language' })
+const languages = ['en-GB', 'en-US', ...printedLanguages.filter(l => l !== 'en')].map(
+  tag => [tag, englishNames.of(tag) ?? tag] as const,
+)
 
 /** The data that everything uses. */
 export function TitlePart({ book }: { book: Book }) {
