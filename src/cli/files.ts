@@ -19,7 +19,7 @@ export async function openBook(path: string): Promise<OpenedFile> {
     const project = readProject(bytes, { known: shippedProfiles })
     return { book: project.book, pictures: project.pictures, dropped: [], cleaned: [], project }
   }
-  const beside = /\.(md|markdown)$/i.test(full) ? await picturesBeside(full, bytes) : undefined
+  const beside = /\.(md|markdown|x?html?)$/i.test(full) ? await picturesBeside(full, bytes) : undefined
   return readManuscript(basename(full), bytes, beside)
 }
 
@@ -41,7 +41,7 @@ async function readWhole(path: string): Promise<Uint8Array> {
 const MOST_PICTURE = 200e6
 const MOST_PICTURES = 1e9
 
-/** Pictures that a Markdown text names, if they lie in its folder or below. */
+/** Pictures that a Markdown text or a web page names, if they lie in its folder or below. */
 async function picturesBeside(path: string, bytes: Uint8Array): Promise<Map<string, Uint8Array>> {
   const out = new Map<string, Uint8Array>()
   const folder = dirname(path)
@@ -52,21 +52,28 @@ async function picturesBeside(path: string, bytes: Uint8Array): Promise<Map<stri
   } catch {
     return out // The reader itself will say in plain words what is wrong.
   }
-  let before = 0
-  for (const m of text.matchAll(/\]\(<?([^\s)>]+)/g)) {
-    // A picture's sign stands before its description, however long that is; each stretch of text is looked through once.
-    const picture = text.slice(before, m.index).includes('![')
-    before = m.index + m[0].length
-    if (!picture) continue
-    const file = join(folder, m[1]!)
-    if (!file.startsWith(folder + sep) || /^[a-z]+:/i.test(m[1]!)) continue
+  for (const name of picturesNamed(text)) {
+    const file = join(folder, name)
+    if (!file.startsWith(folder + sep) || /^[a-z]+:/i.test(name)) continue
     try {
       const s = await stat(file)
       if (!s.isFile() || s.size > MOST_PICTURE || (together += s.size) > MOST_PICTURES) continue
-      out.set(m[1]!, new Uint8Array(await readFile(file)))
+      out.set(name, new Uint8Array(await readFile(file)))
     } catch {
       continue // Reported by the reader as a picture that is not there.
     }
   }
   return out
+}
+
+/** The files that pictures of a text are said to be in: Markdown's `![…](file)` and the `src` of HTML. */
+function* picturesNamed(text: string): Generator<string> {
+  let before = 0
+  for (const m of text.matchAll(/\]\(<?([^\s)>]+)/g)) {
+    // A picture's sign stands before its description, however long that is; each stretch of text is looked through once.
+    const picture = text.slice(before, m.index).includes('![')
+    before = m.index + m[0].length
+    if (picture) yield m[1]!
+  }
+  for (const m of text.matchAll(/<im(?:g|age)\s[^<>]{0,2000}?src\s*=\s*["']([^"'<>]{1,1000})["']/gi)) yield m[1]!
 }

@@ -51,6 +51,8 @@ export interface Conversion {
   pictures: Map<string, Uint8Array>
   dropped: DropCounter
   into: Converted
+  /** Items so far of lists that are counted, by their keys: one that goes on behind other text counts on. */
+  counted: Map<string, number>
 }
 
 /** Turns raw blocks of one section into its document; `headingBase` is the level of the section's own title. */
@@ -252,6 +254,7 @@ function safe<T extends InlineJson>(n: T): T {
 
 function list(paras: RawPara[], level: number, conversion: Conversion): ListJson {
   const first = paras[0]!.list!
+  const before = level === 0 ? (conversion.counted.get(first.key) ?? 0) : 0
   const items: ItemJson[] = []
   for (let i = 0; i < paras.length; i++) {
     const p = paras[i]!
@@ -264,9 +267,10 @@ function list(paras: RawPara[], level: number, conversion: Conversion): ListJson
       items[items.length - 1]!.content.push(para({ ...p, list: undefined }, conversion))
     else items.push({ type: 'item', content: [para({ ...p, list: undefined }, conversion)] })
   }
+  if (level === 0) conversion.counted.set(first.key, before + items.length)
   return {
     type: 'list',
-    attrs: { id: conversion.ids.block(), ordered: first.ordered, start: first.start },
+    attrs: { id: conversion.ids.block(), ordered: first.ordered, start: first.start + (first.ordered ? before : 0) },
     content: items,
   }
 }

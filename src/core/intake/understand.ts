@@ -46,7 +46,13 @@ export function understand(raw: RawManuscript, name = ''): Understood {
   const language = languageOf(blocks.map(textOfBlock).join('\n').slice(0, 60_000))
   const proposals = choose(blocks, bodySize, language ?? raw.meta.language)
   const data = statedData(raw, language)
-  const found = new Sections({ ids: new Ids(0), pictures: raw.pictures, dropped: raw.dropped, into })
+  const found = new Sections({
+    ids: new Ids(0),
+    pictures: raw.pictures,
+    dropped: raw.dropped,
+    into,
+    counted: new Map(),
+  })
 
   const prelude = blocks.slice(0, proposals[0]?.index ?? 0)
   for (const p of readPrelude(prelude, data, raw)) {
