@@ -53,6 +53,8 @@ export interface Conversion {
   into: Converted
   /** Items so far of lists that are counted, by their keys: one that goes on behind other text counts on. */
   counted: Map<string, number>
+  /** Ids of paragraphs as they were placed: what is said of one is said of its block. */
+  placed: Map<RawBlock, string>
 }
 
 /** Turns raw blocks of one section into its document; `headingBase` is the level of the section's own title. */
@@ -107,12 +109,12 @@ function fromParas(paras: RawPara[], conversion: Conversion, headingBase: number
     into.cleaned.add('typed scene breaks made into breaks', '', 1, lettersIn(inlineText(b.content)))
     return { type: 'scene_break', attrs: { id: ids.block() } }
   }
-  if (b.level !== undefined)
-    return {
-      type: 'heading',
-      attrs: { id: ids.block(), level: Math.min(3, Math.max(1, b.level - headingBase)) },
-      content: inline(b.content, conversion),
-    }
+  if (b.level !== undefined) {
+    const id = ids.block()
+    conversion.placed.set(b, id)
+    const level = Math.min(3, Math.max(1, b.level - headingBase))
+    return { type: 'heading', attrs: { id, level }, content: inline(b.content, conversion) }
+  }
   if (!b.quote) return para(b, conversion)
   const content = paras.map(p => para(p, conversion))
   return { type: 'quote', attrs: { id: ids.block() }, content }
@@ -228,6 +230,7 @@ function tidy<T extends object>(x: T): T {
 
 function para(b: RawPara, conversion: Conversion): ParagraphJson {
   const p: ParagraphJson = { type: 'paragraph', attrs: { id: conversion.ids.block(), align: b.align ?? null } }
+  conversion.placed.set(b, p.attrs.id)
   if (b.content.length) p.content = inline(b.content, conversion)
   return p
 }

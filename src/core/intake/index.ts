@@ -1,3 +1,4 @@
+export { type Candidate, sectionOfCandidate, takeCandidate } from './candidates'
 export { readAsset } from './convert'
 export type { Dropped } from './raw'
 export { decodeText } from './text'

@@ -13,6 +13,7 @@ import {
   type TitleData,
 } from '../book'
 import { parseIsbn } from '../trade'
+import type { Candidate } from './candidates'
 import { type Conversion, type Converted, toDoc } from './convert'
 import { looksLikeTitle, propose, type Proposal, TAKEN } from './headings'
 import {
@@ -33,6 +34,8 @@ export interface Understood {
   dropped: Dropped[]
   /** What was tidied. Letters: typed signs that the book makes by itself. */
   cleaned: Dropped[]
+  /** Paragraphs that may begin a section and were not taken for one. */
+  candidates: Candidate[]
   /** Read out of a typed title or copyright page. */
   isbn?: string
 }
@@ -44,14 +47,17 @@ export function understand(raw: RawManuscript, name = ''): Understood {
   const blocks = clean(raw.blocks, into)
   const bodySize = commonSize(blocks) ?? raw.bodySize ?? 0
   const language = languageOf(blocks.map(textOfBlock).join('\n').slice(0, 60_000))
-  const proposals = choose(blocks, bodySize, language ?? raw.meta.language)
+  const weighed = blocks.flatMap((b, i) => propose(b, i, bodySize, language ?? raw.meta.language) ?? [])
+  const proposals = choose(blocks, weighed)
   const data = statedData(raw, language)
+  const placed = new Map<RawBlock, string>()
   const found = new Sections({
     ids: new Ids(0),
     pictures: raw.pictures,
     dropped: raw.dropped,
     into,
     counted: new Map(),
+    placed,
   })
 
   const prelude = blocks.slice(0, proposals[0]?.index ?? 0)
@@ -78,8 +84,25 @@ export function understand(raw: RawManuscript, name = ''): Understood {
     pictures: new Map(assets.map(a => [a.asset.id, a.bytes])),
     dropped: raw.dropped.list(),
     cleaned: into.cleaned.list(),
+    candidates: candidatesOf(blocks, weighed, proposals, placed),
     ...((found.isbn ?? raw.meta.isbn) ? { isbn: found.isbn ?? raw.meta.isbn } : {}),
   }
+}
+
+/** What speaks for a section and was not taken for one, in the order of the text. */
+function candidatesOf(
+  blocks: readonly RawBlock[],
+  weighed: readonly Proposal[],
+  taken: readonly Proposal[],
+  placed: ReadonlyMap<RawBlock, string>,
+): Candidate[] {
+  const known = new Set(taken.map(p => p.index))
+  return weighed.flatMap(p => {
+    const block = placed.get(blocks[p.index]!)
+    const b = blocks[p.index]!
+    if (block === undefined || known.has(p.index) || (b.type === 'para' && b.quote)) return []
+    return [{ block, title: p.title, role: p.role, numbered: p.numbered, evidence: p.evidence }]
+  })
 }
 
 /** What the file says of the book; its title is looked for in the text first. */
@@ -274,12 +297,8 @@ function commonSize(blocks: RawBlock[]): number | undefined {
 }
 
 /** Decides which proposals begin sections. */
-function choose(blocks: RawBlock[], bodySize: number, language: string | undefined): Proposal[] {
-  const all: Proposal[] = []
-  blocks.forEach((b, i) => {
-    const p = propose(b, i, bodySize, language)
-    if (p && p.score >= TAKEN) all.push(p)
-  })
+function choose(blocks: RawBlock[], weighed: readonly Proposal[]): Proposal[] {
+  const all = weighed.filter(p => p.score >= TAKEN)
   const styled = all.filter(p => p.level !== undefined)
   const proseBefore = (index: number): boolean =>
     blocks.slice(0, index).some(b => b.type === 'para' && b.level === undefined && inlineText(b.content).length > 200)

@@ -4,6 +4,7 @@ import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { useEffect, useMemo, useRef, useState, useSyncExternalStore } from 'react'
 import type { Book } from '@/core/book'
+import type { Candidate } from '@/core/intake'
 import { firstEditions } from '@/core/outlets'
 import { freshBookId, putBook } from '@/data/books'
 import { type HeldManuscript, letGo, nextHeld, onHeld } from '@/data/waiting'
@@ -15,7 +16,7 @@ import { FilesTogether } from './FilesTogether'
 import { Losses } from './Losses'
 import { ProofPage } from './ProofPage'
 import { ProposedList } from './ProposedList'
-import { proposed, type ProposedSection, withStruck } from './understanding'
+import { type Proposal, proposed, type ProposedSection, withCandidates, withStruck, withTaken } from './understanding'
 import { useProof } from './useProof'
 import './intake.css'
 
@@ -35,39 +36,58 @@ function Manuscript({ held }: { held: HeldManuscript }) {
   const list = useRef<HTMLOListElement>(null)
   const router = useRouter()
   const say = useSay()
-  const sections = useMemo(() => proposed(held.read.book), [held])
+  const { candidates = NONE } = held.read
+  const [taken, setTaken] = useState<ReadonlySet<string>>(new Set())
+  const [weak, setWeak] = useState(false)
+  const whole = useMemo(() => withTaken(held.read.book, candidates, taken), [held, candidates, taken])
+  const sections = useMemo(() => proposed(whole, candidates), [whole, candidates])
+  const proposals = useMemo<Proposal[]>(
+    () => (weak ? withCandidates(sections, candidates) : sections),
+    [weak, sections, candidates],
+  )
   const book = useMemo<Book | undefined>(
     () =>
       outlets && {
-        ...withStruck(held.read.book, struck),
+        ...withStruck(whole, struck),
         id: 'intake',
         editions: firstEditions('text', outlets).map(e =>
           held.read.isbn && e.kind !== 'ebook' ? { ...e, isbn: held.read.isbn } : e,
         ),
       },
-    [held, struck, outlets],
+    [held, whole, struck, outlets],
   )
-  const proof = useProof(book, outlets, held.read.pictures, hostOf(sections, at, struck))
+  const proof = useProof(book, outlets, held.read.pictures, hostOf(proposals, at, struck))
   const { busy, take } = useTake(held, book)
 
   const toggle = (i: number): void => {
-    const s = sections[i]
+    const s = proposals[i]
     if (!s) return
+    // What was no section and is one is that by the author's word alone.
+    if (s.candidate) {
+      const { block } = s.candidate
+      setTaken(old => turned(old, block))
+      return
+    }
+    if (!s.section) return
     if (!s.strikable) return void say.note('The first section of a part has nothing before it to run on in.')
-    setStruck(old => {
-      const next = new Set(old)
-      if (!next.delete(s.section.id)) next.add(s.section.id)
-      return next
-    })
+    setStruck(old => turned(old, s.section.id))
   }
   useKeys(e => {
     if (isTyping(e) || isCommand(e)) return
-    const to = { ArrowDown: at + 1, ArrowUp: at - 1, Home: 0, End: sections.length - 1 }[e.key]
+    const to = { ArrowDown: at + 1, ArrowUp: at - 1, Home: 0, End: proposals.length - 1 }[e.key]
     if (to !== undefined) {
       e.preventDefault()
-      setAt(Math.max(0, Math.min(sections.length - 1, to)))
+      setAt(Math.max(0, Math.min(proposals.length - 1, to)))
     } else if (e.key.toLowerCase() === 's') toggle(at)
+    else if (e.key.toLowerCase() === 'w' && candidates.length) unfold()
   })
+  /** Weaker signs are shown, or folded away; what is looked at stays. */
+  const unfold = (): void => {
+    const now = sections.indexOf(proposals[at] as ProposedSection)
+    const next = weak ? sections : withCandidates(sections, candidates)
+    setAt(Math.max(0, next.indexOf(sections[Math.max(0, now)]!)))
+    setWeak(!weak)
+  }
   useEffect(() => {
     list.current?.querySelector('[aria-current]')?.scrollIntoView({ block: 'nearest' })
   }, [at])
@@ -94,7 +114,15 @@ function Manuscript({ held }: { held: HeldManuscript }) {
               This is how the manuscript was understood. <b>↑ ↓</b> walk through it, <b>S</b> strikes a section (it then
               runs on in the one before, its title a heading) or takes it back.
             </p>
-            <ProposedList sections={sections} struck={struck} at={at} ref={list} onAt={setAt} onToggle={toggle} />
+            {candidates.length > taken.size && (
+              <p className="teach">
+                <Button type="link" size="small" aria-expanded={weak} onClick={unfold}>
+                  {weak ? 'Fold' : 'Show'} {weakSaid(candidates.length - taken.size)}
+                </Button>{' '}
+                that may begin a section, too (<b>W</b>).
+              </p>
+            )}
+            <ProposedList proposals={proposals} struck={struck} at={at} ref={list} onAt={setAt} onToggle={toggle} />
           </section>
           <aside>
             <ProofPage {...proof} />
@@ -116,10 +144,21 @@ function Manuscript({ held }: { held: HeldManuscript }) {
 }
 
 /** The section whose page a section stands on: itself, or the one that it runs on in. */
-function hostOf(sections: ProposedSection[], at: number, struck: ReadonlySet<string>): ProposedSection | undefined {
-  let i = at
-  while (i > 0 && struck.has(sections[i]!.section.id)) i--
-  return sections[i]
+function hostOf(proposals: Proposal[], at: number, struck: ReadonlySet<string>): ProposedSection | undefined {
+  let i = Math.min(at, proposals.length - 1)
+  while (i > 0 && (!proposals[i]!.section || struck.has(proposals[i]!.section!.id))) i--
+  const host = proposals[i]
+  return host?.section && host
+}
+
+const NONE: Candidate[] = []
+const weakSaid = (n: number): string => (n === 1 ? 'one line' : `${n} lines`)
+
+/** A set with something put in, or taken out where it was there. */
+function turned(all: ReadonlySet<string>, one: string): ReadonlySet<string> {
+  const next = new Set(all)
+  if (!next.delete(one)) next.add(one)
+  return next
 }
 
 /** Makes the manuscript a book. */

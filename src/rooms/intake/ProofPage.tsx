@@ -34,6 +34,11 @@ export function ProofPage({ proof, trouble, stopped, again }: ReturnType<typeof 
         )}
       </div>
       <p className="caption">{proof ? `page ${label} of ${proof.leaves.pages.length}` : ''}</p>
+      {proof && trouble && (
+        <p className="trouble" role="alert">
+          {trouble}
+        </p>
+      )}
     </>
   )
 }

@@ -1,56 +1,79 @@
 import type { Ref } from 'react'
-import type { ProposedSection } from './understanding'
+import type { Proposal, ProposedSection } from './understanding'
 
-/** The proposed sections, each with its evidence, taken or struck. */
-export function ProposedList({
-  sections,
-  struck,
-  at,
-  ref,
-  onAt,
-  onToggle,
-}: {
-  sections: readonly ProposedSection[]
-  struck: ReadonlySet<string>
+interface ListOf {
   at: number
-  ref: Ref<HTMLOListElement>
   onAt: (i: number) => void
   onToggle: (i: number) => void
-}) {
+}
+
+/** The proposed sections, each with its evidence, taken or struck; between them, where they are asked for, weaker signs of others. */
+export function ProposedList({
+  proposals,
+  struck,
+  ref,
+  ...of
+}: ListOf & { proposals: readonly Proposal[]; struck: ReadonlySet<string>; ref: Ref<HTMLOListElement> }) {
   return (
     <ol ref={ref}>
-      {sections.map((s, i) => {
-        const out = struck.has(s.section.id)
-        return (
-          <li key={s.section.id} className={out ? 'struck' : undefined} aria-current={i === at ? 'true' : undefined}>
-            <button type="button" className="what" onClick={() => onAt(i)}>
-              <span className="head">
-                <b>{s.name}</b>{' '}
-                <em>
-                  {s.name === s.role ? s.section.part : s.role.toLowerCase()} · {s.words.toLocaleString('en')} words
-                </em>
-              </span>
-              <span className="begins">
-                {s.begins || 'nothing in it yet'}
-                {s.begins.length === 150 ? ' …' : ''}
-              </span>
-              {!!s.section.evidence?.length && <span className="why">{s.section.evidence.join(' · ')}</span>}
+      {proposals.map((p, i) =>
+        p.section ? (
+          <SectionRow key={p.section.id} proposal={p} i={i} out={struck.has(p.section.id)} {...of} />
+        ) : (
+          <li key={p.candidate.block} className="weak" aria-current={i === of.at ? 'true' : undefined}>
+            <button type="button" className="what" onClick={() => of.onAt(i)}>
+              <span className="begins">{p.candidate.title || 'a line without words'}</span>
+              <span className="why">{p.candidate.evidence.join(' · ')}</span>
             </button>
-            <button
-              type="button"
-              className="strike"
-              disabled={!s.strikable}
-              aria-pressed={out}
-              onClick={() => {
-                onAt(i)
-                onToggle(i)
-              }}
-            >
-              {out ? 'Take' : 'Strike'}
-            </button>
+            <Decide words="Take" i={i} pressed={false} {...of} />
           </li>
-        )
-      })}
+        ),
+      )}
     </ol>
+  )
+}
+
+function SectionRow({ proposal: s, i, out, ...of }: ListOf & { proposal: ProposedSection; i: number; out: boolean }) {
+  return (
+    <li className={out ? 'struck' : undefined} aria-current={i === of.at ? 'true' : undefined}>
+      <button type="button" className="what" onClick={() => of.onAt(i)}>
+        <span className="head">
+          <b>{s.name}</b>{' '}
+          <em>
+            {s.name === s.role ? s.section.part : s.role.toLowerCase()} · {s.words.toLocaleString('en')} words
+          </em>
+        </span>
+        <span className="begins">
+          {s.begins || 'nothing in it yet'}
+          {s.begins.length === 150 ? ' …' : ''}
+        </span>
+        {!!s.section.evidence?.length && <span className="why">{s.section.evidence.join(' · ')}</span>}
+      </button>
+      <Decide words={out ? 'Take' : 'Strike'} i={i} pressed={out} disabled={!s.strikable && !s.candidate} {...of} />
+    </li>
+  )
+}
+
+function Decide({
+  words,
+  i,
+  pressed,
+  disabled,
+  onAt,
+  onToggle,
+}: ListOf & { words: string; i: number; pressed: boolean; disabled?: boolean }) {
+  return (
+    <button
+      type="button"
+      className="strike"
+      disabled={disabled}
+      aria-pressed={pressed}
+      onClick={() => {
+        onAt(i)
+        onToggle(i)
+      }}
+    >
+      {words}
+    </button>
   )
 }

@@ -3,7 +3,8 @@ import fc from 'fast-check'
 import { anyBook } from '../../../tests/support/arbitrary'
 import { bookOf } from '../../../tests/support/core'
 import { bookText } from '@/core/book'
-import { proposed, withStruck } from './understanding'
+import { readManuscript, sectionOfCandidate } from '@/core/intake'
+import { proposed, withCandidates, withStruck, withTaken } from './understanding'
 
 const words = (t: string): string[] => t.split(/\s+/).filter(Boolean).sort()
 
@@ -25,6 +26,30 @@ describe('what is proposed', () => {
         expect(words(bookText(withStruck(book, ids)))).toEqual(words(bookText(book)))
       }),
       { numRuns: 60 },
+    )
+  })
+  test('lines that may begin a section stand behind the section they are in; taken, they are one, and no word goes', () => {
+    const lines = ['The Rope', 'The Bell', 'The Lamp']
+    const page = `<h1>Chapter One</h1><p>Salt was dear that year, and nobody sold it.</p>${lines.map(l => `<p style="text-align:center">${l}</p><p>It was seven, and then it was none.</p>`).join('')}`
+    const { book, candidates } = readManuscript('a.html', new TextEncoder().encode(page))
+    const names = (taken: ReadonlySet<string>) =>
+      withCandidates(proposed(withTaken(book, candidates, taken), candidates), candidates).map(p =>
+        p.section ? p.name : `· ${p.candidate.title}`,
+      )
+    expect(names(new Set())).toEqual(['Chapter One', '· The Rope', '· The Bell', '· The Lamp'])
+    expect(names(new Set([candidates[1]!.block]))).toEqual(['Chapter One', '· The Rope', 'The Bell', '· The Lamp'])
+    fc.assert(
+      fc.property(fc.subarray(candidates), fc.subarray(candidates), (some, out) => {
+        const taken = withTaken(book, candidates, new Set(some.map(c => c.block)))
+        const struck = withStruck(taken, new Set(out.map(sectionOfCandidate)))
+        expect(words(bookText(struck))).toEqual(words(bookText(book)))
+        // What was a section by the author's word is known as that.
+        expect(
+          proposed(taken, candidates)
+            .filter(p => p.candidate)
+            .map(p => p.candidate),
+        ).toEqual(some)
+      }),
     )
   })
 })

@@ -31,7 +31,9 @@ export function useProof(
       await openAtPress(book, outlets, pictures)
       const leaves = await press().leaves('intake', 'paperback')
       const page = (await press().pageOf('intake', 'paperback', section)) ?? 0
-      if (!gone) setProof(s => ({ leaves, version: (s?.version ?? 0) + 1, page }))
+      if (gone) return
+      setTrouble(undefined)
+      setProof(s => ({ leaves, version: (s?.version ?? 0) + 1, page }))
     }
     work().catch((e: Error) => {
       if (gone) return

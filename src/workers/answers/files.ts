@@ -13,6 +13,7 @@ import { tell, tellAndHear } from '../telling'
 
 /** A file as it was read: a manuscript, or a whole project. */
 export type ReadFile = Pick<Understood, 'book' | 'pictures' | 'dropped' | 'cleaned' | 'isbn'> & {
+  candidates?: Understood['candidates']
   project: boolean
   /** Outlets that a project brings. */
   outlets?: OutletProfile[]

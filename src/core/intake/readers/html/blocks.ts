@@ -205,7 +205,7 @@ export class HtmlReader {
     }
     const verse = !HEADING.test(e.name) && classesOf(e.attrs).some(c => VERSE.test(c))
     if (e.name === 'nav' || isContents(e)) {
-      const words = textOf(e)
+      const words = this.wordsOf(e)
       if (words.trim()) dropped.add('typed contents list', words.replace(/\s+/g, ' '), 1, words)
     } else if (isNotesSection(e)) this.notesSection(e, s, out)
     else if (verse) this.verse(e, s, out)
@@ -279,7 +279,7 @@ export class HtmlReader {
   }
 
   private hidden(e: XmlElement): void {
-    const words = textOf(e)
+    const words = this.wordsOf(e)
     if (words.trim()) this.files.dropped.add('hidden text', words.trim(), 1, words)
   }
 
@@ -304,7 +304,7 @@ export class HtmlReader {
       case 'svg': {
         const picture = find(c, 'image')
         if (picture) return this.picture(picture, {}, line)
-        return dropped.add('drawings', this.nearby(line), 1, textOf(c))
+        return dropped.add('drawings', this.nearby(line), 1, this.wordsOf(c))
       }
       case 'math':
         dropped.add('formulas: their signs are kept as text', textOf(c).trim() || this.nearby(line))
@@ -321,8 +321,8 @@ export class HtmlReader {
         return line.words('”', inner)
       }
     }
-    if (FIELDS.has(c.name)) return dropped.add('fields to be filled in', this.nearby(line), 1, textOf(c))
-    if (MEDIA.has(c.name)) return dropped.add('sound, film and the like', this.nearby(line), 1, textOf(c))
+    if (FIELDS.has(c.name)) return dropped.add('fields to be filled in', this.nearby(line), 1, this.wordsOf(c))
+    if (MEDIA.has(c.name)) return dropped.add('sound, film and the like', this.nearby(line), 1, this.wordsOf(c))
     // A line of verse that begins farther in, as this app writes it.
     const farther = classesOf(c.attrs).includes('line') && /\bin(\d)\b/.exec(c.attrs.class ?? '')?.[1]
     if (farther) line.words('\u00a0'.repeat(Number(farther)), inner)
@@ -590,6 +590,11 @@ export class HtmlReader {
       }
     }
     this.put(versesOf(lines), out)
+  }
+
+  /** The words of what is passed over; notes in it stand where they are called, or by themselves. */
+  private wordsOf(e: XmlElement): string {
+    return textOf(without(e, this.files.notes.bodies))
   }
 
   private nearby(line: Line): string {

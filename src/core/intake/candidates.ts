@@ -1,0 +1,49 @@
+import type { Book, DocJson, Role, Section } from '../book'
+import { docText, roles } from '../book'
+
+/** A paragraph that may begin a section and was not taken for one, with why it might. */
+export interface Candidate {
+  /** Id of its block. */
+  block: string
+  title: string
+  role: Role
+  numbered: boolean
+  /** Plain sentences, most weighty first. */
+  evidence: string[]
+}
+
+/** Id of the section that a candidate begins when it is taken: the same whatever else is taken. */
+export const sectionOfCandidate = ({ block }: Candidate): string => `t${block}`
+
+/** The book with a section beginning at a candidate; as it is where that stands nowhere in it. Its words become the title, where it has words alone. */
+export function takeCandidate(book: Book, candidate: Candidate): Book {
+  const at = book.sections.findIndex(s => s.doc.content.some(b => b.attrs.id === candidate.block))
+  const host = book.sections[at]
+  if (!host) return book
+  const { content } = host.doc
+  const from = content.findIndex(b => b.attrs.id === candidate.block)
+  const head = content[from]!
+  const isWords = 'content' in head && head.content?.every(n => n.type === 'text' || n.type === 'hard_break')
+  const part = roles[candidate.role].part
+  const role = part === host.part || host.part === 'body' ? candidate.role : host.role
+  const section: Section = {
+    id: sectionOfCandidate(candidate),
+    part: roles[role].part === host.part ? host.part : part,
+    role,
+    title: isWords ? candidate.title : '',
+    numbered: candidate.numbered && !!roles[role].numbered,
+    made: false,
+    evidence: candidate.evidence,
+    doc: docOf(content.slice(isWords ? from + 1 : from), `${candidate.block}e`),
+  }
+  const before: Section = { ...host, doc: docOf(content.slice(0, from), `${candidate.block}b`) }
+  // A section that has nothing left in it and no name was its beginning alone.
+  const keeps = before.title || before.numbered || docText(before.doc).trim() || before.doc.content.length > 1
+  const sections = [...book.sections.slice(0, at), ...(keeps ? [before] : []), section, ...book.sections.slice(at + 1)]
+  return { ...book, sections }
+}
+
+const docOf = (content: DocJson['content'], id: string): DocJson => ({
+  type: 'doc',
+  content: content.length ? content : [{ type: 'paragraph', attrs: { id, align: null } }],
+})
