@@ -496,8 +496,7 @@ export class HtmlReader {
   }
 
   private table(e: XmlElement, s: Standing, out: RawBlock[]): void {
-    const caption = elements(e).find(c => c.name === 'caption')
-    if (caption) this.block(caption, { ...s, align: 'center' }, out)
+    for (const c of elements(e)) if (c.name === 'caption') this.block(c, { ...s, align: 'center' }, out)
     const rows = rowsOf(e)
     // What only uses a table to stand somewhere is no table.
     const single = rows.every(r => elements(r).length <= 1)

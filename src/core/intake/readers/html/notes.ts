@@ -80,9 +80,11 @@ export class HtmlNotes {
       return !other || this.isCall(f, other)
     })
     for (const { target, note } of calls) targets.set(note.body, (targets.get(note.body) ?? new Set()).add(target))
-    for (const { call, note } of calls) {
-      // What several calls lead into at different places is no single note.
-      if (targets.get(note.body)!.size > 1) continue
+    // What several calls lead into at different places is no single note; what stands within a note is a part of it.
+    const single = calls.filter(c => targets.get(c.note.body)!.size === 1)
+    const bodies = new Set(single.map(c => c.note.body))
+    for (const { call, note } of single) {
+      if (this.isIn(note.body, bodies)) continue
       this.byCall.set(call, note)
       this.bodies.add(note.body)
     }
@@ -122,6 +124,12 @@ export class HtmlNotes {
       e = all[all.indexOf(e) + 1]
     }
     return e && BODIES.has(e.name) ? e : undefined
+  }
+
+  /** Whether an element stands in one of some, itself not counted. */
+  private isIn(e: XmlElement, some: ReadonlySet<XmlElement>): boolean {
+    for (let x = this.parents.get(e); x; x = this.parents.get(x)) if (some.has(x)) return true
+    return false
   }
 
   private within(e: XmlElement, outer: XmlElement): boolean {
