@@ -13,6 +13,7 @@ import { Fault, type Report } from '../../../trade'
 import { DropCounter, type RawBlock, type RawManuscript, type RawPara, textOfBlock } from '../../raw'
 import { readStyles, type RunProps, type StyleSheet } from './styles'
 import { child, elements, find, parseXml, type XmlElement } from '../../xml'
+import { countLook, marksOf } from '../../looks'
 import { pathIn, readZip } from '../../zip'
 import { cleanText, joinedInline, sameMarks, trimInline, trimNote } from '../../inline'
 
@@ -589,19 +590,8 @@ class DocxReader {
         t,
       )
     const link = this.fields.find(f => f.kind === 'link')
-    const all: MarkJson[] = link?.href ? [{ type: 'link', attrs: { href: link.href } }, ...marks] : [...marks]
-    if (props.bold) all.push({ type: 'strong' })
-    if (props.italic) all.push({ type: 'em' })
-    if (props.smallCaps) all.push({ type: 'small_caps' })
-    if (props.vertical === 'superscript') all.push({ type: 'superscript' })
-    if (props.vertical === 'subscript') all.push({ type: 'subscript' })
-    for (const [has, what] of [
-      [props.underline, 'underlines'],
-      [props.strike, 'lines through words: the words are kept'],
-      [props.coloured, 'colours of letters'],
-      [props.marked, 'colours behind words'],
-    ] as const)
-      if (has && t.trim()) this.dropped.add(what, inlineText(into.content) + t)
+    const all = marksOf(props, link?.href ? [{ type: 'link', attrs: { href: link.href } }, ...marks] : marks)
+    if (t.trim()) countLook(props, inlineText(into.content) + t, this.dropped)
     const clean = cleanText(props.caps ? t.toUpperCase() : t)
     const letters = clean.trim().length
     into.chars += letters

@@ -1,19 +1,9 @@
 import type { Align } from '../../../book'
+import type { LetterLook } from '../../looks'
 import { child, elements, type XmlElement } from '../../xml'
 
 /** Character formatting; undefined means "as inherited". */
-export interface RunProps {
-  bold?: boolean
-  italic?: boolean
-  caps?: boolean
-  smallCaps?: boolean
-  underline?: boolean
-  strike?: boolean
-  /** A colour of its own for letters or behind them. */
-  coloured?: boolean
-  marked?: boolean
-  hidden?: boolean
-  vertical?: 'superscript' | 'subscript' | 'baseline'
+export interface RunProps extends LetterLook {
   /** Points. */
   size?: number
 }

@@ -2,6 +2,7 @@ import { type CellJson, inlineText, type MarkJson, type ParagraphJson, type Role
 import { readHeading } from '../../headings'
 import type { NoteJson } from '../../inline'
 import { trimNote } from '../../inline'
+import { countLook } from '../../looks'
 import { type DropCounter, type RawBlock, type RawPara, stretchesOf, textOfBlock } from '../../raw'
 import type { XmlElement } from '../../xml'
 import { elements, find } from '../../xml'
@@ -336,14 +337,15 @@ export class HtmlReader {
   /** What an inline element asks for that a book's text has not. */
   private countLooks(e: XmlElement, look: Look, line: Line): void {
     if (BLOCKS.has(e.name) || !textOf(e).trim()) return
-    const near = `${line.text}${textOf(e)}`
-    for (const [has, what] of [
-      [(look.underline && e.name !== 'a') || UNDER.has(e.name), 'underlines'],
-      [look.strike || STRIKE.has(e.name), 'lines through words: the words are kept'],
-      [e.name !== 'a' && (look.coloured || (e.name === 'font' && e.attrs.color)), 'colours of letters'],
-      [look.marked || e.name === 'mark', 'colours behind words'],
-    ] as const)
-      if (has) this.files.dropped.add(what, near)
+    // Links are underlined and coloured by whoever shows them.
+    const link = e.name === 'a'
+    const own = {
+      underline: (look.underline && !link) || UNDER.has(e.name),
+      strike: look.strike || STRIKE.has(e.name),
+      coloured: !link && (look.coloured || (e.name === 'font' && !!e.attrs.color)),
+      marked: look.marked || e.name === 'mark',
+    }
+    countLook(own, `${line.text}${textOf(e)}`, this.files.dropped)
   }
 
   private link(e: XmlElement, line: Line): MarkJson | undefined {

@@ -3,20 +3,11 @@ import generate from 'css-tree/generator'
 import parse from 'css-tree/parser'
 import walk from 'css-tree/walker'
 import type { Align } from '../../../book'
+import type { LetterLook } from '../../looks'
 import type { XmlElement } from '../../xml'
 
 /** What a style says of an element by itself; what is not said is inherited, or plain. */
-export interface Look {
-  bold?: boolean
-  italic?: boolean
-  smallCaps?: boolean
-  caps?: boolean
-  underline?: boolean
-  strike?: boolean
-  coloured?: boolean
-  marked?: boolean
-  hidden?: boolean
-  vertical?: 'superscript' | 'subscript' | 'baseline'
+export interface Look extends LetterLook {
   /** Letters, by those around them, or in points. */
   size?: { times: number } | { points: number }
   align?: Align

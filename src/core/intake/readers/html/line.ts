@@ -1,5 +1,6 @@
 import type { Align, InlineJson, MarkJson } from '../../../book'
 import { cleanText, sameMarks, trimInline } from '../../inline'
+import { marksOf } from '../../looks'
 import type { RawBlock, RawPara } from '../../raw'
 
 /** How words look where they stand, all that is inherited resolved. */
@@ -52,11 +53,7 @@ export class Line {
       text = text.replace(/^ +/, '')
     if (!text) return
     if (s.caps) text = text.toUpperCase()
-    const marks: MarkJson[] = [...s.links]
-    if (s.bold) marks.push({ type: 'strong' })
-    if (s.italic) marks.push({ type: 'em' })
-    if (s.smallCaps) marks.push({ type: 'small_caps' })
-    if (s.vertical !== 'baseline') marks.push({ type: s.vertical })
+    const marks = marksOf(s, s.links)
     const letters = text.trim().length
     this.letters += letters
     if (s.bold) this.bold += letters

@@ -1,6 +1,7 @@
 import { type CellJson, inlineText, type MarkJson, type ParagraphJson, type RowJson } from '../../../book'
 import { Fault, type Report } from '../../../trade'
 import { cleanText, type NoteJson, sameMarks, trimInline, trimNote } from '../../inline'
+import { countLook, marksOf } from '../../looks'
 import { DropCounter, type RawBlock, type RawManuscript, type RawPara, stretchesOf } from '../../raw'
 import { child, elements, find, parseXml, type XmlElement } from '../../xml'
 import { pathIn, readZip } from '../../zip'
@@ -344,20 +345,9 @@ class OdtReader {
     if (!text) return
     if (look.hidden) return this.dropped.add('hidden text', this.nearby(into) || text, 1, text)
     if (look.caps) text = text.toUpperCase()
-    const marks: MarkJson[] = [...links]
-    if (look.bold) marks.push({ type: 'strong' })
-    if (look.italic) marks.push({ type: 'em' })
-    if (look.smallCaps) marks.push({ type: 'small_caps' })
-    if (look.vertical === 'superscript' || look.vertical === 'subscript') marks.push({ type: look.vertical })
+    const marks = marksOf(look, links)
     // Programs dress links by a style of their own: that is no mark of the author's.
-    if (text.trim() && !links.length)
-      for (const [has, what] of [
-        [look.underline, 'underlines'],
-        [look.strike, 'lines through words: the words are kept'],
-        [look.coloured, 'colours of letters'],
-        [look.marked, 'colours behind words'],
-      ] as const)
-        if (has) this.dropped.add(what, inlineText(into.content) + text)
+    if (text.trim() && !links.length) countLook(look, inlineText(into.content) + text, this.dropped)
     const letters = text.trim().length
     into.letters += letters
     if (look.bold) into.bold += letters

@@ -207,7 +207,7 @@ const piece = fc.letrec<{ block: string; inline: string }>(tie => {
         tie('inline'),
       ),
       tie('block').map(b => `<draw:frame><draw:text-box>${b}</draw:text-box></draw:frame>`),
-      tie('block').map(b => `<draw:custom-shape>${b}</draw:custom-shape>`),
+      tie('block').map(b => `<draw:rect>${b}</draw:rect>`),
     ),
     block: fc.oneof(
       { maxDepth: 3, withCrossShrink: true },

@@ -1,18 +1,8 @@
 import type { Align } from '../../../book'
+import type { LetterLook } from '../../looks'
 import { child, elements, type XmlElement } from '../../xml'
 
-/** How letters look; undefined means "as inherited". */
-export interface TextLook {
-  bold?: boolean
-  italic?: boolean
-  smallCaps?: boolean
-  caps?: boolean
-  underline?: boolean
-  strike?: boolean
-  coloured?: boolean
-  marked?: boolean
-  hidden?: boolean
-  vertical?: 'superscript' | 'subscript' | 'baseline'
+export interface TextLook extends LetterLook {
   /** Points, or by the letters of the style it is based on. */
   size?: { points: number } | { times: number }
 }
@@ -30,7 +20,7 @@ export interface OdtStyle {
   /** As people see it. */
   name: string
   level?: number
-  text: Omit<TextLook, 'size'> & { size?: number }
+  text: LetterLook & { size?: number }
   para: ParaLook
 }
 
