@@ -2,11 +2,13 @@
 // layout, lint, import rules, and the units of `src` with few cases. `npm run test:deep` tries thousands of cases where this tries a
 // hundred, and takes hours.
 import { bin, must, packages, programs, together } from './lib/setup.mjs'
+import { sources } from './lib/sources.mjs'
 
 const quick = process.argv.includes('quick')
 const deep = process.argv.includes('deep') ? { DEEP: '1' } : {}
 packages()
 if (!quick) programs()
+if (process.argv.includes('deep')) sources()
 must('node', ['scripts/assets.mjs'])
 const took = {}
 const step = (name, program, args, env) => {

@@ -53,8 +53,8 @@ export interface Conversion {
   into: Converted
   /** Items so far of lists that are counted, by their keys: one that goes on behind other text counts on. */
   counted: Map<string, number>
-  /** Ids of paragraphs as they were placed: what is said of one is said of its block. */
-  placed: Map<RawBlock, string>
+  /** Ids of those paragraphs that are asked for, as they were placed: what is said of one is said of its block. */
+  placed: Map<RawBlock, string | undefined>
 }
 
 /** Turns raw blocks of one section into its document; `headingBase` is the level of the section's own title. */
@@ -111,7 +111,7 @@ function fromParas(paras: RawPara[], conversion: Conversion, headingBase: number
   }
   if (b.level !== undefined) {
     const id = ids.block()
-    conversion.placed.set(b, id)
+    if (conversion.placed.has(b)) conversion.placed.set(b, id)
     const level = Math.min(3, Math.max(1, b.level - headingBase))
     return { type: 'heading', attrs: { id, level }, content: inline(b.content, conversion) }
   }
@@ -230,7 +230,7 @@ function tidy<T extends object>(x: T): T {
 
 function para(b: RawPara, conversion: Conversion): ParagraphJson {
   const p: ParagraphJson = { type: 'paragraph', attrs: { id: conversion.ids.block(), align: b.align ?? null } }
-  conversion.placed.set(b, p.attrs.id)
+  if (conversion.placed.has(b)) conversion.placed.set(b, p.attrs.id)
   if (b.content.length) p.content = inline(b.content, conversion)
   return p
 }

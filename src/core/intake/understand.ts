@@ -6,6 +6,7 @@ import {
   type InlineJson,
   inlineText,
   languageOf,
+  printedLanguages,
   primaryTag,
   type Role,
   roles,
@@ -46,11 +47,11 @@ export function understand(raw: RawManuscript, name = ''): Understood {
   if (raw.remade) into.cleaned.take(raw.remade)
   const blocks = clean(raw.blocks, into)
   const bodySize = commonSize(blocks) ?? raw.bodySize ?? 0
-  const language = languageOf(blocks.map(textOfBlock).join('\n').slice(0, 60_000))
+  const language = languageOf(beginningOf(blocks))
   const weighed = blocks.flatMap((b, i) => propose(b, i, bodySize, language ?? raw.meta.language) ?? [])
   const proposals = choose(blocks, weighed)
   const data = statedData(raw, language)
-  const placed = new Map<RawBlock, string>()
+  const placed = new Map<RawBlock, string | undefined>(weighed.map(p => [blocks[p.index]!, undefined]))
   const found = new Sections({
     ids: new Ids(0),
     pictures: raw.pictures,
@@ -89,12 +90,24 @@ export function understand(raw: RawManuscript, name = ''): Understood {
   }
 }
 
+/** Letters from the beginning by which the language is told. */
+const TOLD_BY = 60_000
+
+function beginningOf(blocks: readonly RawBlock[]): string {
+  let text = ''
+  for (const b of blocks) {
+    if (text.length >= TOLD_BY) break
+    text += `${textOfBlock(b)}\n`
+  }
+  return text
+}
+
 /** What speaks for a section and was not taken for one, in the order of the text. */
 function candidatesOf(
   blocks: readonly RawBlock[],
   weighed: readonly Proposal[],
   taken: readonly Proposal[],
-  placed: ReadonlyMap<RawBlock, string>,
+  placed: ReadonlyMap<RawBlock, string | undefined>,
 ): Candidate[] {
   const known = new Set(taken.map(p => p.index))
   return weighed.flatMap(p => {
@@ -228,11 +241,12 @@ function counted(sections: Section[], several: boolean): Section[] {
 const partRank = (s: Section): number => ({ front: 0, body: 1, back: 2 })[s.part]
 const renamed = (sections: Section[]): Section[] => sections.map((s, i) => ({ ...s, id: `s${i + 1}` }))
 
-/** The language that a file states; where its words tell another, that one: programs state the language of their own window. */
+/** The language that a file states; where its words tell another, that one: programs state the language of their own window. One that is not offered here is never taken for its neighbour. */
 function languageTag(tag: string | undefined, told: string | undefined): string {
   const t = (tag ?? '').replace('_', '-')
   const stated = /^[a-z]{2,3}(-[A-Za-z0-9]{2,8})*$/i.test(t) ? t : undefined
-  if (told && (!stated || primaryTag(stated) !== told)) return told === 'en' ? 'en-US' : told
+  const known = !stated || printedLanguages.includes(primaryTag(stated))
+  if (told && known && (!stated || primaryTag(stated) !== told)) return told === 'en' ? 'en-US' : told
   return stated ?? 'en-US'
 }
 
@@ -258,16 +272,21 @@ function clean(blocks: RawBlock[], into: Converted): RawBlock[] {
       continue
     }
     let doubled = 0
-    const content = b.content.map((n): InlineJson => {
+    const single = (n: InlineJson): InlineJson => {
       if (n.type !== 'text') return n
       const t = n.text.replace(/ {2,}/g, () => {
         doubled++
         return ' '
       })
       return t === n.text ? n : { ...n, text: t }
-    })
+    }
+    // What is clean stands as it is: a book's paragraphs are not made twice.
+    const content = b.content.some(n => n.type === 'text' && n.text.includes('  ')) ? b.content.map(single) : b.content
     if (doubled) into.cleaned.add('doubled spaces made single', '', doubled)
-    out.push({ ...b, content, ...(carry || b.newPage ? { newPage: true } : {}) })
+    const turns = carry || !!b.newPage
+    out.push(
+      content === b.content && turns === !!b.newPage ? b : { ...b, content, ...(turns ? { newPage: true } : {}) },
+    )
     carry = false
   }
   return out

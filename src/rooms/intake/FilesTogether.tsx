@@ -35,7 +35,7 @@ const AS = [
 
 /** Files that came together: as one book, in an order that is seen and changed, or each as a book of its own. */
 export function FilesTogether({ held }: { held: HeldFiles }) {
-  const [files, setFiles] = useState(() => inNameOrder(held.files))
+  const [files, setFiles] = useState(() => inNameOrder(once(held.files)))
   const [as, setAs] = useState<string>('one')
   const { busy, read } = useRead()
   const router = useRouter()
@@ -96,6 +96,9 @@ export function FilesTogether({ held }: { held: HeldFiles }) {
 
 /** Two files of one name may come from two folders. */
 const idOf = (f: File): string => `${f.name}/${f.size}/${f.lastModified}`
+
+/** Each file once, though it was chosen twice. */
+const once = (files: readonly File[]): File[] => [...new Map(files.map(f => [idOf(f), f])).values()]
 
 const sizeSaid = (bytes: number): string =>
   bytes < 1e6 ? `${Math.max(1, Math.round(bytes / 1e3))} kB` : `${(bytes / 1e6).toFixed(1)} MB`

@@ -124,7 +124,9 @@ function contentsOf({ nav, ncx }: EpubPackage, parts: ReadonlyMap<string, Uint8A
   const out = new Map<string, ContentsEntry[]>()
   for (const e of entries) {
     const page = e.target.split('#')[0]!
-    out.set(page, [...(out.get(page) ?? []), e])
+    const there = out.get(page)
+    if (there) there.push(e)
+    else out.set(page, [e])
   }
   return out
 }

@@ -79,7 +79,9 @@ export class Styles {
         rule.weight += 10_000
       } else if (part.type !== 'TypeSelector') return
     const key = rule.id ? `#${rule.id}` : rule.classes[0] ? `.${rule.classes[0]}` : (rule.name ?? '*')
-    this.rules.set(key, [...(this.rules.get(key) ?? []), rule])
+    const known = this.rules.get(key)
+    if (known) known.push(rule)
+    else this.rules.set(key, [rule])
   }
 
   /** What is said of an element: by rules, the weightier later, then by itself. */

@@ -35,25 +35,30 @@ const BLOCKS = new Set([...BODIES, 'dt', 'figure', 'h1', 'h2', 'h3', 'h4', 'h5',
 export class HtmlNotes {
   readonly byCall = new Map<XmlElement, HtmlNote>()
   readonly bodies = new Set<XmlElement>()
+  /** Links before which words stand in their block. */
+  private readonly preceded = new Set<XmlElement>()
   private readonly parents = new Map<XmlElement, XmlElement>()
   private readonly ids = new Map<string, { page: HtmlPage; element: XmlElement }>()
   private readonly links: { page: HtmlPage; element: XmlElement; target: string }[] = []
 
   constructor(pages: readonly HtmlPage[]) {
-    for (const page of pages) this.look(page, page.root)
+    for (const page of pages) this.look(page, page.root, { words: false })
     this.find()
   }
 
-  private look(page: HtmlPage, e: XmlElement): void {
+  /** `block`: whether words stand already in the block that is looked through. */
+  private look(page: HtmlPage, e: XmlElement, block: { words: boolean }): void {
     const { id, name, href } = e.attrs
     if (id) this.ids.set(`${page.path}#${id}`, { page, element: e })
     if (e.name === 'a' && name && !this.ids.has(`${page.path}#${name}`))
       this.ids.set(`${page.path}#${name}`, { page, element: e })
     if (e.name === 'a' && href?.includes('#')) this.links.push({ page, element: e, target: targetOf(page, href) })
+    if (e.name === 'a' && block.words) this.preceded.add(e)
     for (const c of e.children)
-      if (typeof c !== 'string') {
+      if (typeof c === 'string') block.words ||= /[\p{L}\p{N}]/u.test(c)
+      else {
         this.parents.set(c, e)
-        this.look(page, c)
+        this.look(page, c, BLOCKS.has(c.name) ? { words: false } : block)
       }
   }
 
@@ -74,7 +79,11 @@ export class HtmlNotes {
     }
     // A note leads back by a sign as short as its call: of two that lead into each other one is the call.
     const from = new Map<XmlElement | undefined, Found[]>()
-    for (const f of found) from.set(f.from, [...(from.get(f.from) ?? []), f])
+    for (const f of found) {
+      const there = from.get(f.from)
+      if (there) there.push(f)
+      else from.set(f.from, [f])
+    }
     const calls = found.filter(f => {
       const other = from.get(f.note.body)?.find(g => g.note.body === f.from)
       return !other || this.isCall(f, other)
@@ -93,21 +102,8 @@ export class HtmlNotes {
   /** Whether the first of two that lead into each other's blocks is the call: it says so, words stand before it, or it comes first. */
   private isCall(f: Found, other: Found): boolean {
     if (f.says !== other.says) return f.says
-    const [before, beforeOther] = [f, other].map(x => this.wordsBefore(x))
+    const [before, beforeOther] = [f, other].map(x => this.preceded.has(x.call))
     return before !== beforeOther ? !!before : f.order < other.order
-  }
-
-  private wordsBefore({ call, from }: Found): boolean {
-    let words = ''
-    const walk = (e: XmlElement): boolean =>
-      e === call ||
-      e.children.some(c => {
-        if (typeof c !== 'string') return walk(c)
-        words += c
-        return false
-      })
-    if (from) walk(from)
-    return /[\p{L}\p{N}]/u.test(words)
   }
 
   private blockOf(e: XmlElement): XmlElement | undefined {
@@ -148,7 +144,9 @@ export class HtmlNotes {
       if (BLOCKS.has(x.name)) break
     }
     // An anchor beside the call, or in it, is as good.
-    for (const c of [...call.children, ...(this.parents.get(call)?.children ?? [])]) if (typeof c !== 'string') add(c)
+    const siblings = this.parents.get(call)?.children ?? []
+    const at = siblings.indexOf(call)
+    for (const c of [...call.children, siblings[at - 1], siblings[at + 1]]) if (c && typeof c !== 'string') add(c)
     const out = new Set<XmlElement>()
     const walk = (e: XmlElement): void => {
       if (e.name === 'a' && e.attrs.href) {
