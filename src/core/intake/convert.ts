@@ -72,7 +72,7 @@ function convert(raw: RawBlock[], conversion: Conversion, headingBase: number): 
   for (let i = 0; i < raw.length;) {
     const b = raw[i]!
     if (b.type === 'para') {
-      if (i > 0 && b.newPage) out.push({ type: 'page_break', attrs: { id: ids.block() } })
+      if (i > 0 && b.newPage && !b.newFile) out.push({ type: 'page_break', attrs: { id: ids.block() } })
       const together = groupAt(raw, i)
       out.push(fromParas(together, conversion, headingBase))
       i += together.length

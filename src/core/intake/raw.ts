@@ -40,8 +40,9 @@ export interface RawPara {
   role?: Role
   /** Whether what it heads is counted, where the file says so: its words are a title then, whatever they look like. */
   numbered?: boolean
-  /** A page ends just before. */
+  /** A page ends just before; `newFile`: because a file does, which is no turn of the page by itself. */
   newPage?: boolean
+  newFile?: boolean
   /** `goesOn`: it belongs to the item that the paragraph before it began. */
   list?: { key: string; level: number; ordered: boolean; start: number; goesOn?: boolean }
   quote?: boolean

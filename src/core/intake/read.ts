@@ -61,6 +61,8 @@ export function readManuscripts(
   }
   if (!read.length) throw failed[0]?.why ?? new Fault('empty', 'None of these files has a text in it.')
   const raw = inOrder(read)
+  const named = new Set(read.flatMap(r => [...r.raw.pictures.values()]))
+  for (const { name, bytes } of pictures) if (!named.has(bytes)) raw.dropped.add('pictures that no text names', name)
   for (const { name, why } of failed) raw.dropped.add(`files that could not be read. ${why.message}`, name)
   // Files that are one book have no name in common.
   return finished(understand(raw, read.length > 1 ? '' : read[0]!.name))

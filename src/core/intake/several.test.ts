@@ -35,6 +35,7 @@ describe('several files as one book', () => {
     const u = readManuscripts([
       { name: 'a.md', bytes: page },
       { name: 'lamp.png', bytes: png },
+      { name: 'rope.png', bytes: png.slice() },
       { name: 'b.md', bytes: page },
     ])
     const kinds = u.book.sections.filter(s => !s.made).map(s => s.doc.content.map(b => b.type))
@@ -43,6 +44,7 @@ describe('several files as one book', () => {
       ['image', 'list'],
     ])
     expect(u.book.assets).toHaveLength(1)
+    expect(u.dropped).toEqual([{ what: 'pictures that no text names', count: 1, places: ['rope.png'] }])
   })
   test('one that cannot be read stops no other, and is named with its reason; where none can, that is said', () => {
     const bad = { name: 'old.doc', bytes: Uint8Array.of(0xd0, 0xcf, 0x11, 0xe0, 1) }

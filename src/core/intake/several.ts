@@ -42,10 +42,11 @@ const titleOf = (name: string): string =>
     .replace(/^\s*\d+[\s.)]*/, '')
     .trim() || name.replace(/\.[^.]*$/, '')
 
+/** The first words of a file begin a page. */
 function turnPage(blocks: RawBlock[]): void {
-  const first = blocks.findIndex(b => b.type === 'para' || b.type === 'picture')
+  const first = blocks.findIndex(b => b.type === 'para')
   const b = blocks[first]
-  if (b?.type === 'para' || b?.type === 'picture') blocks[first] = { ...b, newPage: true }
+  if (b?.type === 'para') blocks[first] = { ...b, newPage: true, newFile: true }
 }
 
 /** A block whose pictures and lists are told from those of other files. */

@@ -212,6 +212,16 @@ describe('ebooks of others', () => {
     expect(bookText(book)).not.toMatch(/rope2|Salt1/)
   })
 
+  test('whose chapters go on in another file go on without a turn of the page', () => {
+    const bytes = ebook({
+      'a.xhtml': page('<h1>One</h1><p>Salt and more salt.</p>'),
+      'b.xhtml': page('<p>And it went on.</p>'),
+    })
+    const { book } = readManuscript('x.epub', bytes)
+    const [one] = book.sections.filter(s => !s.made)
+    expect(one!.doc.content.map(b => b.type)).toEqual(['paragraph', 'paragraph'])
+  })
+
   test('that are protected are refused in plain words; obscured fonts do not matter', () => {
     const encryption = (algorithm: string): string =>
       `<encryption><enc:EncryptedData xmlns:enc="x"><enc:EncryptionMethod Algorithm="${algorithm}"/></enc:EncryptedData></encryption>`

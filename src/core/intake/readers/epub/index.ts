@@ -44,9 +44,9 @@ export function readEpubText(bytes: Uint8Array, report?: Report, salvage = false
       dropped.add('typed contents list', words.trim(), 1, words)
       continue
     }
-    reader.turn()
+    reader.beginFile()
     const own = reader.read(page)
-    if (isCover(own, reader, about)) dropped.add('the picture of its cover', about.cover!)
+    if (isCover(own, about)) dropped.add('the picture of its cover', about.cover!)
     else blocks.push(...withContents(own, contents.get(page.path) ?? []))
   }
   blocks.push(...reader.uncalled())
@@ -134,11 +134,8 @@ function contentsOf({ nav, ncx }: EpubPackage, parts: ReadonlyMap<string, Uint8A
 const isContentsPage = (page: HtmlPage, { nav }: EpubPackage): boolean => page.path === nav
 
 /** A page that shows the cover and says nothing. */
-const isCover = (blocks: readonly RawBlock[], reader: HtmlReader, { cover }: EpubPackage): boolean =>
-  cover !== undefined &&
-  blocks.length > 0 &&
-  blocks.every(b => b.type === 'picture' && b.key === cover && !b.caption) &&
-  reader.pictures.delete(cover)
+const isCover = (blocks: readonly RawBlock[], { cover }: EpubPackage): boolean =>
+  cover !== undefined && blocks.length > 0 && blocks.every(b => b.type === 'picture' && b.key === cover && !b.caption)
 
 /** What the package says of the book: a typed title page says it again. */
 function knownWords({ meta }: EpubPackage): Set<string> {

@@ -79,6 +79,7 @@ export class HtmlReader {
   private readonly called = new Set<XmlElement>()
   private page!: HtmlPage
   private newPage = false
+  private newFile = false
   private near = ''
   private lists = 0
   /** What the file says that the next heading heads; whether that says all, as in this app's own files. */
@@ -92,15 +93,18 @@ export class HtmlReader {
   /** All that stands on a page. */
   read(page: HtmlPage): RawBlock[] {
     this.page = page
+    // What one page says of its headings is nothing to the next.
+    this.role = undefined
+    this.ownHeads = false
     const out: RawBlock[] = []
     const body = find({ name: '', attrs: {}, children: [page.root] }, 'body') ?? page.root
     this.block(body, PLAIN, out)
     return out
   }
 
-  /** The next block is the first of a page. */
-  turn(): void {
-    this.newPage = true
+  /** The next block is the first of a file. */
+  beginFile(): void {
+    this.newPage = this.newFile = true
   }
 
   /** Notes that were found and not reached, as paragraphs: their calls stand where nothing is read. */
@@ -138,10 +142,11 @@ export class HtmlReader {
   private put(blocks: RawBlock[], out: RawBlock[]): void {
     for (const b of blocks) {
       const turned = this.newPage && (b.type === 'para' || b.type === 'picture')
-      // A section that the file names begins where it pleases.
-      if (turned || b.type === 'section') this.newPage = false
+      const file = this.newFile && b.type === 'para'
+      // A section that the file names begins where it pleases; what cannot say that it begins a page begins it all the same.
+      if (turned || ['section', 'table', 'verse'].includes(b.type)) this.newPage = this.newFile = false
       if (b.type === 'para') this.near = inlineText(b.content)
-      out.push(turned ? { ...b, newPage: true } : b)
+      out.push(turned ? { ...b, newPage: true, ...(file ? { newFile: true } : {}) } : b)
     }
   }
 
