@@ -6,6 +6,17 @@ import { root } from './bundle.mjs'
 /** Debian's source packages whose own test documents the deep run reads: nobody here made them. */
 const PACKAGES = ['pandoc', 'python-odf', 'unoconv']
 
+/** What a word processor makes of their documents: open-document texts and web pages as people have them. */
+function byOffice(folder) {
+  const documents = readdirSync(folder, { recursive: true })
+    .filter(f => f.endsWith('.docx') && f.includes('test'))
+    .map(f => join(folder, f))
+  for (const kind of ['odt', 'html'])
+    execFileSync('soffice', ['--headless', '--convert-to', kind, '--outdir', join(folder, 'office'), ...documents], {
+      stdio: ['ignore', 'ignore', 'inherit'],
+    })
+}
+
 /** Fetches and unpacks them into `.cache/sources`, where they are missing; returns that folder. Uses the machine's own package mirrors. */
 export function sources() {
   const out = join(root, '.cache/sources')
@@ -37,12 +48,13 @@ export function sources() {
     try {
       apt('source', '--download-only', name)
     } catch {
-      console.error(`The source of ${name} is not to be had: its documents are not read.`)
+      console.error(`The source of ${name} could not be fetched whole: what there is of it is read.`)
     }
   const unpacked = join(work, 'unpacked')
   mkdirSync(unpacked)
   for (const f of readdirSync(work))
     if (/\.orig\.tar\./.test(f)) execFileSync('tar', ['xf', join(work, f), '-C', unpacked])
+  byOffice(unpacked)
   renameSync(unpacked, out)
   rmSync(work, { recursive: true })
   return out
