@@ -41,6 +41,23 @@ describe('what may begin a section and was not taken for one', () => {
     const file = writeProject({ book: both, pictures: new Map() })
     expect(readProject(file, { known: shippedProfiles }).book.sections).toEqual(both.sections)
   })
+  test('among front pages is a front page, and keeps a number that the book does not make', () => {
+    const u = read(
+      '<h1>Foreword</h1><p>Salt was dear.</p><p style="text-align:center">3. The Pans</p><p>They boiled.</p><h1>Chapter One</h1><p>Rope.</p>',
+    )
+    const [pans] = u.candidates
+    expect(pans).toMatchObject({ title: 'The Pans', numbered: true, role: 'chapter' })
+    const taken = takeCandidate(u.book, pans!)
+    const parts = taken.sections.map(s => s.part)
+    expect(parts).toEqual(
+      [...parts].sort((a, b) => ['front', 'body', 'back'].indexOf(a) - ['front', 'body', 'back'].indexOf(b)),
+    )
+    expect(taken.sections.find(s => s.id === sectionOfCandidate(pans!))).toMatchObject({
+      part: 'front',
+      title: '3. The Pans',
+      numbered: false,
+    })
+  })
   test('that is nowhere in the book changes nothing', () => {
     const u = read(page)
     expect(takeCandidate(u.book, { ...u.candidates[0]!, block: 'gone' })).toBe(u.book)

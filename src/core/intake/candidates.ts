@@ -1,4 +1,4 @@
-import type { Book, DocJson, Role, Section } from '../book'
+import type { BlockJson, Book, DocJson, Role, Section } from '../book'
 import { docText, roles } from '../book'
 
 /** A paragraph that may begin a section and was not taken for one, with why it might. */
@@ -24,14 +24,17 @@ export function takeCandidate(book: Book, candidate: Candidate): Book {
   const from = content.findIndex(b => b.attrs.id === candidate.block)
   const head = content[from]!
   const isWords = 'content' in head && head.content?.every(n => n.type === 'text' || n.type === 'hard_break')
-  const part = roles[candidate.role].part
-  const role = part === host.part || host.part === 'body' ? candidate.role : host.role
+  // It stands where it stands: among chapters it is one, among front or back pages it is as they are.
+  const fits = roles[candidate.role].part === host.part
+  const role = fits ? candidate.role : host.part === 'body' ? 'chapter' : host.role
+  const numbered = candidate.numbered && !!roles[role].numbered
   const section: Section = {
     id: sectionOfCandidate(candidate),
-    part: roles[role].part === host.part ? host.part : part,
+    part: host.part,
     role,
-    title: isWords ? candidate.title : '',
-    numbered: candidate.numbered && !!roles[role].numbered,
+    // A number that the book does not make stays in the title.
+    title: !isWords ? '' : numbered || !candidate.numbered ? candidate.title : wordsOf(head),
+    numbered,
     made: false,
     evidence: candidate.evidence,
     doc: docOf(content.slice(isWords ? from + 1 : from), `${candidate.block}e`),
@@ -42,6 +45,11 @@ export function takeCandidate(book: Book, candidate: Candidate): Book {
   const sections = [...book.sections.slice(0, at), ...(keeps ? [before] : []), section, ...book.sections.slice(at + 1)]
   return { ...book, sections }
 }
+
+const wordsOf = (block: BlockJson): string =>
+  docText({ type: 'doc', content: [block] })
+    .replace(/\s+/g, ' ')
+    .trim()
 
 const docOf = (content: DocJson['content'], id: string): DocJson => ({
   type: 'doc',

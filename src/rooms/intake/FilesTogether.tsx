@@ -1,21 +1,7 @@
 'use client'
 import { DeleteOutlined, HolderOutlined } from '@ant-design/icons'
-import {
-  closestCenter,
-  DndContext,
-  type DragEndEvent,
-  KeyboardSensor,
-  PointerSensor,
-  useSensor,
-  useSensors,
-} from '@dnd-kit/core'
-import {
-  arrayMove,
-  SortableContext,
-  sortableKeyboardCoordinates,
-  useSortable,
-  verticalListSortingStrategy,
-} from '@dnd-kit/sortable'
+import { closestCenter, DndContext, type DragEndEvent } from '@dnd-kit/core'
+import { arrayMove, SortableContext, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable'
 import { CSS } from '@dnd-kit/utilities'
 import { Button } from 'antd'
 import { useRouter } from 'next/navigation'
@@ -27,6 +13,7 @@ import { ChoiceValue } from '@/parts/Sentence'
 import { Sill } from '@/parts/Sill'
 import { useSay } from '@/parts/useSay'
 import { press } from '@/workers/client'
+import { useSortSensors } from '@/parts/useSortSensors'
 
 const AS = [
   { value: 'one', words: 'one book' },
@@ -39,10 +26,7 @@ export function FilesTogether({ held }: { held: HeldFiles }) {
   const [as, setAs] = useState<string>('one')
   const { busy, read } = useRead()
   const router = useRouter()
-  const sensors = useSensors(
-    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
-    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
-  )
+  const sensors = useSortSensors()
   const ids = files.map(idOf)
   const dropped = ({ active, over }: DragEndEvent): void => {
     if (over && active.id !== over.id)
@@ -56,7 +40,7 @@ export function FilesTogether({ held }: { held: HeldFiles }) {
     <>
       <main id="room" className="room intake">
         <header className="topline">
-          <h1>{files.length} files</h1>
+          <h1>{filesSaid(files.length)}</h1>
           <Button onClick={leave}>Leave them</Button>
           <Button type="primary" loading={busy} disabled={!files.length} onClick={() => void read(files, as)}>
             Read them
@@ -97,6 +81,8 @@ export function FilesTogether({ held }: { held: HeldFiles }) {
 /** Two files of one name may come from two folders. */
 const idOf = (f: File): string => `${f.name}/${f.size}/${f.lastModified}`
 
+const filesSaid = (n: number): string => (n === 1 ? 'One file' : `${n} files`)
+
 /** Each file once, though it was chosen twice. */
 const once = (files: readonly File[]): File[] => [...new Map(files.map(f => [idOf(f), f])).values()]
 
@@ -132,10 +118,12 @@ function useRead(): { busy: boolean; read: (files: File[], as: string) => Promis
   const say = useSay()
   const read = async (files: File[], as: string): Promise<void> => {
     setBusy(true)
-    const done = say.during(`Reading ${files.length} files …`)
+    const done = say.during(`Reading ${filesSaid(files.length)} …`)
     try {
       if (as === 'one') {
-        holdInstead([{ file: `${files.length} files, from ${files[0]!.name}`, read: await press().readFiles(files) }])
+        holdInstead([
+          { file: `${filesSaid(files.length)}, from ${files[0]!.name}`, read: await press().readFiles(files) },
+        ])
         return
       }
       const known = await allOutlets()

@@ -1,20 +1,7 @@
 'use client'
 import { DeleteOutlined, HolderOutlined } from '@ant-design/icons'
-import {
-  closestCenter,
-  DndContext,
-  type DragEndEvent,
-  KeyboardSensor,
-  PointerSensor,
-  useSensor,
-  useSensors,
-} from '@dnd-kit/core'
-import {
-  SortableContext,
-  sortableKeyboardCoordinates,
-  useSortable,
-  verticalListSortingStrategy,
-} from '@dnd-kit/sortable'
+import { closestCenter, DndContext, type DragEndEvent } from '@dnd-kit/core'
+import { SortableContext, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable'
 import { CSS } from '@dnd-kit/utilities'
 import { Button } from 'antd'
 import Link from 'next/link'
@@ -33,6 +20,7 @@ import {
 } from '@/core/activity'
 import { type PagePlan, roles, type Run, type Section } from '@/core/book'
 import { NumberValue } from '@/parts/Sentence'
+import { useSortSensors } from '@/parts/useSortSensors'
 import type { ChangeRun } from './planChanges'
 
 const COUNT = { factor: 1, step: 1, digits: 0, unit: '' }
@@ -60,10 +48,7 @@ interface RunTableProps {
 export function RunTable(props: RunTableProps) {
   'use memo'
   const { plan, chosen, readOnly, bookId, sections, set, onChoose, onChange, onChangeRun } = props
-  const sensors = useSensors(
-    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
-    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
-  )
+  const sensors = useSortSensors()
   const order = planOrder(plan, sections)
   const key = JSON.stringify(order.map(partId))
   // The same for the same order: rows are not drawn anew where a value of one changes.

@@ -2,25 +2,13 @@
 import Link from 'next/link'
 import { plannedPages } from '@/core/activity'
 import { HolderOutlined } from '@ant-design/icons'
-import {
-  closestCenter,
-  DndContext,
-  type DragEndEvent,
-  KeyboardSensor,
-  PointerSensor,
-  useSensor,
-  useSensors,
-} from '@dnd-kit/core'
-import {
-  SortableContext,
-  sortableKeyboardCoordinates,
-  useSortable,
-  verticalListSortingStrategy,
-} from '@dnd-kit/sortable'
+import { closestCenter, DndContext, type DragEndEvent } from '@dnd-kit/core'
+import { SortableContext, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable'
 import { CSS } from '@dnd-kit/utilities'
 import { memo, useMemo } from 'react'
 import { type Book, docWords, labels, moveSection, roles, type Section, shortName } from '@/core/book'
 import { commitSections } from '@/data/changes'
+import { useSortSensors } from '@/parts/useSortSensors'
 
 const partNames = { front: 'Front', body: 'Body', back: 'Back' } as const
 
@@ -36,10 +24,7 @@ export const SectionList = memo(function SectionList({
   readOnly: boolean
   onChoose: (id: string) => void
 }) {
-  const sensors = useSensors(
-    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
-    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
-  )
+  const sensors = useSortSensors()
   const names = labels(book.sections, book.data.language)
   const dropped = ({ active, over }: DragEndEvent): void => {
     if (!over || active.id === over.id) return

@@ -1,13 +1,4 @@
-import type {
-  CellJson,
-  FootnoteJson,
-  HardBreakJson,
-  InlineJson,
-  MarkJson,
-  ParagraphJson,
-  RowJson,
-  TextJson,
-} from '../../../book'
+import type { CellJson, FootnoteJson, InlineJson, MarkJson, ParagraphJson, RowJson } from '../../../book'
 import { inlineText } from '../../../book'
 import { Fault, type Report } from '../../../trade'
 import { DropCounter, type RawBlock, type RawManuscript, type RawPara, textOfBlock } from '../../raw'
@@ -15,7 +6,8 @@ import { readStyles, type RunProps, type StyleSheet } from './styles'
 import { child, elements, find, parseXml, type XmlElement } from '../../xml'
 import { countLook, marksOf } from '../../looks'
 import { pathIn, readZip } from '../../zip'
-import { cleanText, joinedInline, sameMarks, trimInline, trimNote } from '../../inline'
+import { cleanText, joinedInline, sameMarks, trimInline } from '../../inline'
+import { wordsOfNote } from '../../noteWords'
 
 /** Reads a .docx: text with its formatting, structure facts with inheritance, notes, lists, tables, pictures, links; tracked changes as accepted. */
 export function readDocx(bytes: Uint8Array, report?: Report, salvage = false): RawManuscript {
@@ -180,25 +172,10 @@ class DocxReader {
     if (root) this.pair(root)
     for (const n of elements(root)) {
       if (n.attrs['w:type'] && n.attrs['w:type'] !== 'normal') continue
-      const content: (TextJson | HardBreakJson)[] = []
       this.fields = []
-      for (const b of this.blocks(n)) {
-        const parts =
-          b.type === 'para'
-            ? [b.content]
-            : b.type === 'table'
-              ? b.table.content.flatMap(r => r.content.flatMap(c => c.content.map(p => p.content ?? [])))
-              : []
-        if (b.type === 'table')
-          this.dropped.add('tables in notes: their words are kept as text', inlineText(parts[0] ?? []))
-        if (b.type === 'picture') this.dropped.add('pictures in notes', b.alt || this.near)
-        for (const part of parts) {
-          if (content.length && part.length) content.push({ type: 'hard_break' })
-          for (const i of part) if (i.type === 'text' || i.type === 'hard_break') content.push(i)
-        }
-      }
+      const content = wordsOfNote(this.blocks(n), this.dropped, this.near)
       this.fields = []
-      this.noteTexts.set(kind + n.attrs['w:id'], trimNote(content))
+      this.noteTexts.set(kind + n.attrs['w:id'], content)
     }
     this.relPrefix = ''
     this.newPage = false

@@ -164,7 +164,7 @@ function withContents(blocks: RawBlock[], entries: readonly ContentsEntry[]): Ra
     if (b?.type === 'para') {
       if (b.level === undefined) out[at] = { ...b, level, style: 'named in the contents' }
     } else if (entries.length === 1 && !out.slice(0, NEAR).some(x => x.type === 'para' && x.level !== undefined)) {
-      // Its heading is a picture, or is divided: the contents say what it is called.
+      // Its heading may be divided: the contents say what it is as one.
       const divided = dividedHeading(out, named)
       if (divided)
         out.splice(0, divided.from + divided.blocks.length, ...out.slice(0, divided.from), divided.heading(level))

@@ -1,7 +1,7 @@
 import { type CellJson, inlineText, type MarkJson, type ParagraphJson, type Role, type RowJson } from '../../../book'
 import { readHeading } from '../../headings'
-import type { NoteJson } from '../../inline'
-import { trimNote } from '../../inline'
+import { type NoteJson, trimNote } from '../../inline'
+import { wordsOfNote } from '../../noteWords'
 import { countLook } from '../../looks'
 import { type DropCounter, type RawBlock, type RawPara, stretchesOf, textOfBlock } from '../../raw'
 import type { XmlElement } from '../../xml'
@@ -386,13 +386,7 @@ export class HtmlReader {
     this.flow(without(body, back), PLAIN, blocks)
     this.inNote = false
     ;[this.page, this.newPage, this.near] = [here, turned, near]
-    const content: NoteJson = []
-    for (const part of blocks.flatMap(stretchesOf)) {
-      if (content.length && part.length) content.push({ type: 'hard_break' })
-      for (const n of part) if (n.type === 'text' || n.type === 'hard_break') content.push(n)
-    }
-    for (const b of blocks) if (b.type === 'picture') dropped.add('pictures in notes', b.alt || sign)
-    return trimNote(this.withoutSign(content, sign))
+    return this.withoutSign(wordsOfNote(blocks, dropped, sign), sign)
   }
 
   /** A note's words without the sign that is typed before them. */
@@ -405,7 +399,7 @@ export class HtmlReader {
     )![0]
     if (!typed.trim()) return content
     this.files.remade.add('numbers of notes, which the book makes by itself', sign, 1, typed)
-    return [{ ...first, text: first.text.slice(typed.length) }, ...content.slice(1)]
+    return trimNote([{ ...first, text: first.text.slice(typed.length) }, ...content.slice(1)])
   }
 
   /** A section of notes: what is left of it when those that are called have gone. */

@@ -1,7 +1,8 @@
 import { type CellJson, inlineText, type MarkJson, type ParagraphJson, type RowJson } from '../../../book'
 import { Fault, type Report } from '../../../trade'
-import { cleanText, type NoteJson, sameMarks, trimInline, trimNote } from '../../inline'
+import { cleanText, sameMarks, trimInline } from '../../inline'
 import { countLook, marksOf } from '../../looks'
+import { wordsOfNote } from '../../noteWords'
 import { DropCounter, type RawBlock, type RawManuscript, type RawPara, stretchesOf } from '../../raw'
 import { child, elements, find, parseXml, type XmlElement } from '../../xml'
 import { pathIn, readZip } from '../../zip'
@@ -13,7 +14,7 @@ export function readOdt(bytes: Uint8Array, report?: Report, salvage = false): Ra
   const ruins = new Map<string, Uint8Array>()
   const parts = readZip(
     bytes,
-    n => /\.xml$/.test(n) || !n.includes('.xml'),
+    () => true,
     undefined,
     report,
     salvage
@@ -363,22 +364,17 @@ class OdtReader {
     const sign = citation ? wordsIn(citation) : ''
     if (sign) this.remade.add('numbers of notes, which the book makes by itself', this.nearby(into), 1, sign)
     if (!body) return
-    if (this.inNote) return this.dropped.add('notes within notes: their words are kept as text', this.nearby(into))
+    if (this.inNote) {
+      const words = wordsIn(body)
+      this.dropped.add('notes within notes: they stand there in brackets', words)
+      return this.words(` [${words}]`, {}, [], into)
+    }
     const [turned, near] = [this.newPage, this.near]
     this.inNote = true
     const blocks = this.blocks(body)
     this.inNote = false
     ;[this.newPage, this.near] = [turned, near]
-    const content: NoteJson = []
-    for (const b of blocks) {
-      if (b.type === 'picture') this.dropped.add('pictures in notes', b.alt || this.near)
-      if (b.type === 'table') this.dropped.add('tables in notes: their words are kept as text', this.near)
-      for (const part of stretchesOf(b)) {
-        if (content.length && part.length) content.push({ type: 'hard_break' })
-        for (const n of part) if (n.type === 'text' || n.type === 'hard_break') content.push(n)
-      }
-    }
-    into.content.push({ type: 'footnote', attrs: { id: '' }, content: trimNote(content) })
+    into.content.push({ type: 'footnote', attrs: { id: '' }, content: wordsOfNote(blocks, this.dropped, this.near) })
   }
 
   /** A frame: a picture, a box with words or with a picture and its caption, something made by another program. */

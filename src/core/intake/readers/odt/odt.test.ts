@@ -191,8 +191,9 @@ const piece = fc.letrec<{ block: string; inline: string }>(tie => {
         '<text:page-number>7</text:page-number>',
         '<text:line-break/>',
       ),
-      fc.constant(
-        `<text:note><text:note-citation>1</text:note-citation><text:note-body>${p('in a note')}</text:note-body></text:note>`,
+      many(tie('inline')).map(
+        x =>
+          `<text:note><text:note-citation>1</text:note-citation><text:note-body>${p(x)}</text:note-body></text:note>`,
       ),
       fc.constant(`<office:annotation>${p('said')}</office:annotation>`),
       wrap(
@@ -228,7 +229,10 @@ test('every letter of a text is read, or counted', () => {
       const body = parts.join('')
       const { blocks, dropped, remade } = read(body, { automatic: hidden })
       const typed = lettersIn(body.replace(/<[^>]*>/g, ''))
-      expect(lettersIn(blocks.map(textOfBlock).join('')) + dropped.letters + remade!.letters).toBe(typed)
+      // A note within a note stands in brackets.
+      expect(
+        lettersIn(blocks.map(textOfBlock).join('').replace(/[[\]]/g, '')) + dropped.letters + remade!.letters,
+      ).toBe(typed)
     }),
     { numRuns: cases(200, 5000) },
   )
