@@ -6,8 +6,10 @@ export function withSameParts<T>(old: unknown, fresh: T): T {
   const names = Object.keys(b)
   let same = names.length === Object.keys(a).length
   for (const name of names) {
-    b[name] = withSameParts(a[name], b[name])
-    same &&= Object.is(a[name], b[name]) && name in a
+    // What every object has is no part of the old one: a part may be called as that is.
+    const was = Object.hasOwn(a, name) ? a[name] : undefined
+    b[name] = withSameParts(was, b[name])
+    same &&= Object.is(was, b[name]) && Object.hasOwn(a, name)
   }
   return same ? (old as T) : fresh
 }
