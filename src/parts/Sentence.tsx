@@ -75,11 +75,14 @@ export function ChoiceValue({
   label,
   value,
   choices,
+  disabled,
   onChange,
 }: {
   label: string
   value: string
   choices: readonly { value: string; words: string }[]
+  /** Absent: as what it stands in. */
+  disabled?: boolean
   onChange: (value: string) => void
 }) {
   'use memo'
@@ -91,6 +94,7 @@ export function ChoiceValue({
         variant="borderless"
         popupMatchSelectWidth={false}
         suffixIcon={null}
+        disabled={disabled}
         value={value}
         options={choices.map(c => ({ value: c.value, label: c.words }))}
         onChange={onChange}

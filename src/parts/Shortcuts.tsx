@@ -17,7 +17,9 @@ const groups: { where: string; keys: [string, string][] }[] = [
     where: 'Intake and Check',
     keys: [
       ['↑ ↓', 'walk the list'],
-      ['S', 'strike or take a section (Intake)'],
+      ['S · L', 'strike or take a section; its title a line like any other (Intake)'],
+      ['P C F B · R', 'a part, a chapter, front or back matter; rename it (Intake)'],
+      ['W', 'weaker signs of sections (Intake)'],
     ],
   },
   {

@@ -1,5 +1,10 @@
+import { Suspense } from 'react'
 import { IntakeRoom } from '@/rooms/intake/IntakeRoom'
 
 export default function Page() {
-  return <IntakeRoom />
+  return (
+    <Suspense>
+      <IntakeRoom />
+    </Suspense>
+  )
 }

@@ -8,6 +8,8 @@ export interface Candidate {
   title: string
   role: Role
   numbered: boolean
+  /** Its level as a heading, where the file marks it as one; 1 is the highest. */
+  level?: number
   /** Plain sentences, most weighty first. */
   evidence: string[]
 }
@@ -37,13 +39,21 @@ export function takeCandidate(book: Book, candidate: Candidate): Book {
     numbered,
     made: false,
     evidence: candidate.evidence,
-    doc: docOf(content.slice(isWords ? from + 1 : from), `${candidate.block}e`),
+    doc: docOf(raised(content.slice(isWords ? from + 1 : from), head), `${candidate.block}e`),
   }
   const before: Section = { ...host, doc: docOf(content.slice(0, from), `${candidate.block}b`) }
   // A section that has nothing left in it and no name was its beginning alone.
   const keeps = before.title || before.numbered || docText(before.doc).trim() || before.doc.content.length > 1
   const sections = [...book.sections.slice(0, at), ...(keeps ? [before] : []), section, ...book.sections.slice(at + 1)]
   return { ...book, sections }
+}
+
+/** What stands under a heading that is one no more: headings below it are as much higher as it was. */
+const raised = (content: readonly BlockJson[], head: BlockJson): BlockJson[] => {
+  if (head.type !== 'heading') return [...content]
+  return content.map(b =>
+    b.type === 'heading' ? { ...b, attrs: { ...b.attrs, level: Math.max(1, b.attrs.level - head.attrs.level) } } : b,
+  )
 }
 
 const wordsOf = (block: BlockJson): string =>

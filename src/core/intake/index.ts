@@ -1,5 +1,7 @@
+export { readAgain } from './again'
 export { type Candidate, sectionOfCandidate, takeCandidate } from './candidates'
 export { readAsset } from './convert'
+export { decided, decideLevel, type Decision, type Decisions, isMapped, type LevelUse } from './decisions'
 export type { Dropped } from './raw'
 export { decodeText } from './text'
 export { readManuscript, readManuscripts } from './read'

@@ -15,8 +15,9 @@ import {
 } from '../book'
 import { parseIsbn } from '../trade'
 import type { Candidate } from './candidates'
+import { choose } from './choose'
 import { type Conversion, type Converted, toDoc } from './convert'
-import { looksLikeTitle, propose, type Proposal, TAKEN } from './headings'
+import { looksLikeTitle, propose, type Proposal } from './headings'
 import {
   DropCounter,
   type Dropped,
@@ -37,6 +38,8 @@ export interface Understood {
   cleaned: Dropped[]
   /** Paragraphs that may begin a section and were not taken for one. */
   candidates: Candidate[]
+  /** Levels of the headings that sections were read from, by the sections' ids. */
+  levels: Record<string, number>
   /** Read out of a typed title or copyright page. */
   isbn?: string
 }
@@ -78,7 +81,12 @@ export function understand(raw: RawManuscript, name = ''): Understood {
   })
 
   completeData(data, raw, name)
-  const sections = renamed([...counted(found.list, proposals.length > 1)].sort((a, b) => partRank(a) - partRank(b)))
+  const inOrder = counted(found.list, proposals.length > 1).sort((a, b) => partRank(a) - partRank(b))
+  const sections = renamed(inOrder)
+  const levels = sections.flatMap((s, i) => {
+    const level = found.levels.get(inOrder[i]!.id)
+    return level === undefined ? [] : [[s.id, level] as const]
+  })
   const assets = [...into.assets.values()]
   return {
     book: { ...createBook('book', data, sections), assets: assets.map(a => a.asset) },
@@ -86,6 +94,7 @@ export function understand(raw: RawManuscript, name = ''): Understood {
     dropped: raw.dropped.list(),
     cleaned: into.cleaned.list(),
     candidates: candidatesOf(blocks, weighed, proposals, placed),
+    levels: Object.fromEntries(levels),
     ...((found.isbn ?? raw.meta.isbn) ? { isbn: found.isbn ?? raw.meta.isbn } : {}),
   }
 }
@@ -114,7 +123,8 @@ function candidatesOf(
     const block = placed.get(blocks[p.index]!)
     const b = blocks[p.index]!
     if (block === undefined || known.has(p.index) || (b.type === 'para' && b.quote)) return []
-    return [{ block, title: p.title, role: p.role, numbered: p.numbered, evidence: p.evidence }]
+    const { title, role, numbered, evidence, level } = p
+    return [{ block, title, role, numbered, evidence, ...(level === undefined ? {} : { level }) }]
   })
 }
 
@@ -161,6 +171,8 @@ interface Headed {
 /** The sections as they are found, with what is read out of them on the way. */
 class Sections {
   readonly list: Section[] = []
+  /** Levels of their headings, by the ids that they have here. */
+  readonly levels = new Map<string, number>()
   isbn: string | undefined
 
   constructor(private readonly conversion: Conversion) {}
@@ -194,6 +206,7 @@ class Sections {
     if (role === 'copyright') this.isbn ??= findIsbn(content)
     const numbered = p.numbered && !!roles[role].numbered
     this.add({ role, title, ...(subtitle ? { subtitle } : {}), numbered, evidence }, [...below, ...content], base)
+    if (p.level !== undefined) this.levels.set(this.list.at(-1)!.id, p.level)
   }
 }
 
@@ -233,8 +246,8 @@ function leaveContents({ title, heading, content }: Headed, { dropped }: RawManu
 }
 
 /** Chapters that only carry titles are counted too, unless others carry numbers and they do not. */
-function counted(sections: Section[], several: boolean): Section[] {
-  if (sections.some(s => s.role === 'chapter' && s.numbered)) return sections
+function counted(sections: readonly Section[], several: boolean): Section[] {
+  if (sections.some(s => s.role === 'chapter' && s.numbered)) return [...sections]
   return sections.map(s => (s.role === 'chapter' && s.title && several ? { ...s, numbered: false } : s))
 }
 
@@ -313,60 +326,6 @@ function commonSize(blocks: RawBlock[]): number | undefined {
   let best: number | undefined
   for (const [size, n] of by) if (best === undefined || n > by.get(best)!) best = size
   return best
-}
-
-/** Decides which proposals begin sections. */
-function choose(blocks: RawBlock[], weighed: readonly Proposal[]): Proposal[] {
-  const all = weighed.filter(p => p.score >= TAKEN)
-  const styled = all.filter(p => p.level !== undefined)
-  const proseBefore = (index: number): boolean =>
-    blocks.slice(0, index).some(b => b.type === 'para' && b.level === undefined && inlineText(b.content).length > 200)
-  let levels = [...new Set(styled.map(p => p.level!))].sort((a, b) => a - b)
-  let dropped: Proposal | undefined
-  const top = styled.filter(p => p.level === levels[0])
-  // A single highest heading in front of everything is the book's title.
-  if (
-    levels.length > 1 &&
-    top.length === 1 &&
-    !proseBefore(top[0]!.index) &&
-    !top[0]!.numbered &&
-    top[0]!.role === 'chapter' &&
-    styled[0] === top[0]
-  ) {
-    dropped = top[0]
-    levels = levels.slice(1)
-  }
-  let chapterLevel = levels[0] ?? 9
-  let partLevel = 0
-  if (levels.length > 1) {
-    const highest = styled.filter(p => p.level === chapterLevel && p !== dropped)
-    const below = new Set(styled.filter(p => p.level === levels[1]).map(p => p.index))
-    const leads = highest.filter(p => p.role === 'part' || below.has(p.index + 1)).length
-    if (
-      highest.some(p => p.role === 'part') ||
-      (leads > highest.length / 2 && highest.length > 1 && highest.every(p => !p.bare))
-    ) {
-      partLevel = chapterLevel
-      chapterLevel = levels[1]!
-    }
-  }
-  const enough = styled.filter(p => p.level !== undefined && p.level <= chapterLevel && p !== dropped).length >= 2
-  const chosen = all.filter(p => {
-    if (p === dropped) return false
-    if (p.said) return true
-    if (p.level !== undefined)
-      return p.level <= chapterLevel || (p.numbered && p.evidence.some(e => e.startsWith('the word')))
-    // Beside real headings, unstyled lines need the word itself.
-    return !enough || p.evidence.some(e => e.startsWith('the word'))
-  })
-  // Two proposals running are a number and its title: the first takes the second in.
-  const out: Proposal[] = []
-  for (const p of chosen) {
-    const last = out[out.length - 1]
-    if (last && p.index === last.index + 1 && last.bare && !p.numbered && p.role === 'chapter') continue
-    out.push(p.level !== undefined && p.level === partLevel && p.role === 'chapter' ? { ...p, role: 'part' } : p)
-  }
-  return dropped || out.length || !all.length ? out.map(p => p) : all
 }
 
 /** A role by name holds only where it can: a "Notes" chapter between chapters is a chapter. */

@@ -1,7 +1,14 @@
 import type { Understood } from '@/core/intake'
 
-/** What of a manuscript is not in the book, with places, and what was tidied on the way. */
-export function Losses({ dropped, cleaned }: Pick<Understood, 'dropped' | 'cleaned'>) {
+/** Places that are kept of each kind. */
+const MOST_PLACES = 5
+
+/** What of a manuscript is not in the book, with places that can be gone to, and what was tidied on the way. */
+export function Losses({
+  dropped,
+  cleaned,
+  onShow,
+}: Pick<Understood, 'dropped' | 'cleaned'> & { onShow: (place: string) => void }) {
   return (
     <>
       <h2>Left out</h2>
@@ -11,13 +18,14 @@ export function Losses({ dropped, cleaned }: Pick<Understood, 'dropped' | 'clean
             <li key={d.what}>
               <b>{d.count} ×</b> {d.what}
               {d.places.length ? (
-                <i>
-                  {d.places
-                    .slice(0, 3)
-                    .map(p => `“${p.slice(0, 42)}”`)
-                    .join(', ')}
-                  {d.places.length > 3 ? ' …' : ''}
-                </i>
+                <span className="places">
+                  {d.places.map(p => (
+                    <button key={p} type="button" onClick={() => onShow(p)}>
+                      “{p.slice(0, 42)}”
+                    </button>
+                  ))}
+                  {d.count > d.places.length && d.places.length === MOST_PLACES ? ' …' : ''}
+                </span>
               ) : null}
             </li>
           ))}

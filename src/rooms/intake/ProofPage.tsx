@@ -11,8 +11,8 @@ export function ProofPage({ proof, trouble, stopped, again }: ReturnType<typeof 
       <div className="page">
         {proof ? (
           <PageCanvas
-            bookId="intake"
-            editionId="paperback"
+            bookId={proof.bookId}
+            editionId={proof.editionId}
             index={proof.page}
             version={proof.version}
             width={proof.leaves.width}

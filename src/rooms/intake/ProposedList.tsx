@@ -1,26 +1,32 @@
 import type { Ref } from 'react'
-import type { Proposal, ProposedSection } from './understanding'
+import type { Section } from '@/core/book'
+import type { Decision, Decisions } from '@/core/intake'
+import { SectionKind } from '@/parts/SectionKind'
+import { TextValue } from '@/parts/TextValue'
+import type { TextField } from '@/parts/useTaken'
+import { keyOf, type Proposal, type ProposedSection } from './understanding'
 
 interface ListOf {
   at: number
   onAt: (i: number) => void
   onToggle: (i: number) => void
+  onDecide: (id: string, decision: Decision) => void
 }
 
 /** The proposed sections, each with its evidence, taken or struck; between them, where they are asked for, weaker signs of others. */
 export function ProposedList({
   proposals,
-  struck,
+  decisions,
   ref,
   ...of
-}: ListOf & { proposals: readonly Proposal[]; struck: ReadonlySet<string>; ref: Ref<HTMLOListElement> }) {
+}: ListOf & { proposals: readonly Proposal[]; decisions: Decisions; ref: Ref<HTMLOListElement> }) {
   return (
     <ol ref={ref}>
       {proposals.map((p, i) =>
         p.section ? (
-          <SectionRow key={p.section.id} proposal={p} i={i} out={struck.has(p.section.id)} {...of} />
+          <SectionRow key={keyOf(p)} proposal={p} i={i} decision={decisions.get(p.section.id) ?? NONE} {...of} />
         ) : (
-          <li key={p.candidate.block} className="weak" aria-current={i === of.at ? 'true' : undefined}>
+          <li key={keyOf(p)} className="weak" aria-current={i === of.at ? 'true' : undefined}>
             <button type="button" className="what" onClick={() => of.onAt(i)}>
               <span className="begins">{p.candidate.title || 'a line without words'}</span>
               <span className="why">{p.candidate.evidence.join(' · ')}</span>
@@ -33,25 +39,77 @@ export function ProposedList({
   )
 }
 
-function SectionRow({ proposal: s, i, out, ...of }: ListOf & { proposal: ProposedSection; i: number; out: boolean }) {
+const NONE: Decision = {}
+
+function SectionRow({
+  proposal: s,
+  i,
+  decision,
+  ...of
+}: ListOf & { proposal: ProposedSection; i: number; decision: Decision }) {
+  const { section } = s
+  const here = i === of.at
+  const struck = !!decision.runsOn
   return (
-    <li className={out ? 'struck' : undefined} aria-current={i === of.at ? 'true' : undefined}>
-      <button type="button" className="what" onClick={() => of.onAt(i)}>
-        <span className="head">
-          <b>{s.name}</b>{' '}
-          <em>
-            {s.name === s.role ? s.section.part : s.role.toLowerCase()} · {s.words.toLocaleString('en')} words
-          </em>
-        </span>
-        <span className="begins">
-          {s.begins || 'nothing in it yet'}
-          {s.begins.length === 150 ? ' …' : ''}
-        </span>
-        {!!s.section.evidence?.length && <span className="why">{s.section.evidence.join(' · ')}</span>}
-      </button>
-      <Decide words={out ? 'Take' : 'Strike'} i={i} pressed={out} disabled={!s.strikable && !s.candidate} {...of} />
+    <li className={struck ? 'struck' : undefined} aria-current={here ? 'true' : undefined}>
+      <div className="what">
+        <button type="button" className="what" onClick={() => of.onAt(i)}>
+          <span className="head">
+            <b>{s.name}</b>{' '}
+            <em>
+              {s.name === s.role ? section.part : s.role.toLowerCase()} · {s.words.toLocaleString('en')} words
+              {struck && decision.runsOn === 'heading' && ' · runs on, a heading'}
+              {struck && decision.runsOn === 'line' && ' · runs on, a line'}
+            </em>
+          </span>
+          <span className="begins">
+            {s.begins || 'nothing in it yet'}
+            {s.begins.length === 150 ? ' …' : ''}
+          </span>
+          {!!section.evidence?.length && <span className="why">{section.evidence.join(' · ')}</span>}
+        </button>
+        {here && !struck && <Is section={section} onDecide={d => of.onDecide(section.id, { ...decision, ...d })} />}
+      </div>
+      <Decide
+        words={struck ? 'Take' : 'Strike'}
+        i={i}
+        pressed={struck}
+        disabled={!s.strikable && !s.candidate}
+        {...of}
+      />
     </li>
   )
+}
+
+/** What the section looked at is and is called: each a value. */
+function Is({ section, onDecide }: { section: Section; onDecide: (decision: Decision) => void }) {
+  return (
+    <p className="is">
+      <SectionKind
+        section={section}
+        onRole={role => onDecide({ role })}
+        onNumbered={numbered => onDecide({ numbered })}
+      />
+      , called{' '}
+      <TextValue
+        key={section.id}
+        field={titleField}
+        value={section.title || undefined}
+        empty="nothing"
+        onTake={title => {
+          onDecide({ title: title ?? '' })
+          return undefined
+        }}
+      />
+    </p>
+  )
+}
+
+const titleField: TextField<string> = {
+  label: 'Title of the section',
+  problem: text => (text.length > 300 ? 'A title has 300 letters at most.' : undefined),
+  read: text => text.trim() || undefined,
+  show: value => value ?? '',
 }
 
 function Decide({
@@ -61,7 +119,7 @@ function Decide({
   disabled,
   onAt,
   onToggle,
-}: ListOf & { words: string; i: number; pressed: boolean; disabled?: boolean }) {
+}: Pick<ListOf, 'onAt' | 'onToggle'> & { words: string; i: number; pressed: boolean; disabled?: boolean }) {
   return (
     <button
       type="button"

@@ -3,37 +3,49 @@ import { useEffect, useState } from 'react'
 import type { Book } from '@/core/book'
 import type { Leaves } from '@/core/chain'
 import { Cancelled, type OutletProfile } from '@/core/trade'
-import { openAtPress, press } from '@/workers/client'
-import type { ProposedSection } from './understanding'
+import { closeAtPress, openAtPress, press } from '@/workers/client'
 
-/** The page where a section begins. */
+/** The page where what is looked at begins. */
 export interface Proof {
+  bookId: string
+  editionId: string
   leaves: Leaves
   version: number
   page: number
 }
 
-/** A manuscript as it would be set: the page where the section looked at begins, or where it runs on if it is struck. */
+/** What is shown: where a section begins, or one block of it. */
+export interface ProofPlace {
+  section: string
+  block?: string
+}
+
+/** A manuscript as it would be set: the page of a place. The press forgets it when it is no longer looked at. */
 export function useProof(
   book: Book | undefined,
   outlets: readonly OutletProfile[] | undefined,
   pictures: Map<string, Uint8Array> | undefined,
-  host: ProposedSection | undefined,
+  place: ProofPlace | undefined,
 ): { proof?: Proof; trouble?: string; stopped: boolean; again: () => void } {
   const [proof, setProof] = useState<Proof>()
   const [trouble, setTrouble] = useState<string>()
   const [stopped, setStopped] = useState(false)
-  const section = host?.section.id
+  const { section, block } = place ?? {}
+  const bookId = book?.id
+  const editionId = book?.editions.find(e => e.kind !== 'ebook')?.id
   useEffect(() => {
-    if (!book || !outlets || !pictures || section === undefined || stopped) return
+    if (!book || !outlets || section === undefined || !editionId || stopped) return
     let gone = false
     const work = async (): Promise<void> => {
       await openAtPress(book, outlets, pictures)
-      const leaves = await press().leaves('intake', 'paperback')
-      const page = (await press().pageOf('intake', 'paperback', section)) ?? 0
+      const leaves = await press().leaves(book.id, editionId)
+      const page =
+        (await press().pageOf(book.id, editionId, section, block)) ??
+        (await press().pageOf(book.id, editionId, section)) ??
+        0
       if (gone) return
       setTrouble(undefined)
-      setProof(s => ({ leaves, version: (s?.version ?? 0) + 1, page }))
+      setProof(s => ({ bookId: book.id, editionId, leaves, version: (s?.version ?? 0) + 1, page }))
     }
     work().catch((e: Error) => {
       if (gone) return
@@ -43,6 +55,10 @@ export function useProof(
     return () => {
       gone = true
     }
-  }, [book, outlets, pictures, section, stopped])
+  }, [book, outlets, pictures, section, block, editionId, stopped])
+  useEffect(() => {
+    // A press that has ended has forgotten it already.
+    if (bookId) return () => void closeAtPress(bookId).catch(() => undefined)
+  }, [bookId])
   return { ...(proof ? { proof } : {}), ...(trouble ? { trouble } : {}), stopped, again: () => setStopped(false) }
 }

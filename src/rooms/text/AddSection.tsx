@@ -1,7 +1,7 @@
 'use client'
 import { Button, Dropdown } from 'antd'
 import type { Role } from '@/core/book'
-import { roleOptions } from './SectionSettings'
+import { roleOptions } from '@/parts/SectionKind'
 
 /** Adds a section of a kind, by the three parts of a book. */
 export function AddSection({ readOnly, onAdd }: { readOnly: boolean; onAdd: (role: Role) => void }) {

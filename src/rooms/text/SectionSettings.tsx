@@ -1,18 +1,11 @@
 'use client'
 import { Button, Checkbox, Select } from 'antd'
 import { memo } from 'react'
-import { type Book, joinSections, type Role, roles, type Section, setRole } from '@/core/book'
+import { type Book, joinSections, roles, type Section, setRole } from '@/core/book'
+import { roleOptions } from '@/parts/SectionKind'
 import { OpeningPicture } from './OpeningPicture'
 import { TypedQuotes } from './TypedQuotes'
 import type { SectionActs } from './useSectionActs'
-
-/** The kinds of section, in their three parts. */
-export const roleOptions = (['front', 'body', 'back'] as const).map(part => ({
-  label: { front: 'Front', body: 'Body', back: 'Back' }[part],
-  options: (Object.keys(roles) as Role[])
-    .filter(r => roles[r].part === part)
-    .map(r => ({ value: r, label: roles[r].name })),
-}))
 
 interface SectionSettingsProps {
   book: Book
@@ -81,6 +74,14 @@ export const SectionSettings = memo(function SectionSettings({
           onClick={() => void operate(`Join “${name}” to the one before`, b => joinSections(b, section.id))}
         >
           Join to the section before
+        </Button>
+        {!section.made && (
+          <Button size="small" disabled={readOnly} onClick={() => acts.readAgain(false)}>
+            Read it again for sections
+          </Button>
+        )}
+        <Button size="small" disabled={readOnly} onClick={() => acts.readAgain(true)}>
+          Read the whole text again
         </Button>
         <Button size="small" type="text" disabled={readOnly} onClick={acts.remove}>
           Remove it

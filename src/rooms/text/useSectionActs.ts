@@ -1,6 +1,7 @@
 'use client'
 import type { Editor } from '@tiptap/core'
 import { App } from 'antd'
+import { useRouter } from 'next/navigation'
 import {
   addSection,
   type Book,
@@ -30,6 +31,8 @@ export interface SectionActs {
   remove: () => void
   /** In two, before the cursor's paragraph. */
   split: () => void
+  /** Reads this section, or the whole text, as though it came in now: what would change is shown first. */
+  readAgain: (whole: boolean) => void
   /** A made page becomes one that is written. */
   takeOver: () => void
 }
@@ -51,6 +54,7 @@ export function useSectionActs({
   onChoose: (id: string | undefined) => void
 }): SectionActs {
   const { modal } = App.useApp()
+  const router = useRouter()
   const say = useSay()
   const operate = useLatest((label: string, operation: (b: Book) => Book): Promise<boolean> =>
     flush()
@@ -101,5 +105,9 @@ export function useSectionActs({
     if (!section) return
     void operate(`Take over “${name}”`, b => takeOver(b, section.id, b.editions.find(e => e.isbn)?.isbn))
   })
-  return { operate, change, add, remove, split, takeOver: taken }
+  const readAgain = useLatest((whole: boolean): void => {
+    const of = whole || !section ? '' : `&section=${encodeURIComponent(section.id)}`
+    void flush().then(() => router.push(`/intake?book=${encodeURIComponent(bookId)}${of}`))
+  })
+  return { operate, change, add, remove, split, readAgain, takeOver: taken }
 }

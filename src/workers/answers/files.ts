@@ -14,6 +14,7 @@ import { tell, tellAndHear } from '../telling'
 /** A file as it was read: a manuscript, or a whole project. */
 export type ReadFile = Pick<Understood, 'book' | 'pictures' | 'dropped' | 'cleaned' | 'isbn'> & {
   candidates?: Understood['candidates']
+  levels?: Understood['levels']
   project: boolean
   /** Outlets that a project brings. */
   outlets?: OutletProfile[]
