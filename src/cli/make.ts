@@ -7,7 +7,7 @@ import { ebookChain, ebookInputs, printChain, printInputs, wordsOf } from '@/cor
 import { remedyWords } from '@/core/check'
 import { outlineOf } from '@/core/delivery'
 import { homeOutlet, profileOf, shippedProfiles } from '@/core/outlets'
-import { evenness, type InteriorStyle, Setter, shippedStyles, whole, withChanges } from '@/core/pages'
+import { evenness, type InteriorStyle, linkPages, Setter, shippedStyles, whole, withChanges } from '@/core/pages'
 import { asPrinted, pdfBytes } from '@/core/pdf'
 import { Fault, type OutletProfile, parseIsbn, parseTrim } from '@/core/trade'
 import { FontShelf } from '@/core/type'
@@ -138,7 +138,7 @@ async function made(order: MakeOrder, { pictures, dropped }: OpenedFile, clock: 
       ...about,
       ...asPrinted(profile, spec.ink === 'black'),
       outline: outlineOf(book, interior),
-      sectionPages: interior.starts,
+      linkPages: linkPages(interior, book.sections),
     },
     pdfPorts,
   )

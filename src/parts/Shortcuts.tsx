@@ -26,7 +26,7 @@ const groups: { where: string; keys: [string, string][] }[] = [
     where: 'Text',
     keys: [
       ['Ctrl B · Ctrl I', 'bold, italic'],
-      ['Ctrl Shift K', 'small capitals'],
+      ['Ctrl Shift K · Ctrl Shift X', 'small capitals, struck'],
       ['Ctrl . · Ctrl ,', 'superscript, subscript'],
       ['# and a space', 'a heading'],
       ['Space on a handle, then ↑ ↓', 'move a section'],

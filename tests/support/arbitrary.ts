@@ -17,6 +17,7 @@ const marks: fc.Arbitrary<MarkJson[]> = fc.uniqueArray(
     { type: 'strong' },
     { type: 'em' },
     { type: 'small_caps' },
+    { type: 'strike' },
     { type: 'link', attrs: { href: 'https://example.org/?a=1&b=2' } },
   ),
   { maxLength: 2, selector: m => m.type },

@@ -1,7 +1,8 @@
 /** The JSON of a section's document, typed. It is what is stored, exchanged and read by pages and ebook. */
 
 export type MarkJson =
-  { type: 'strong' | 'em' | 'small_caps' | 'superscript' | 'subscript' } | { type: 'link'; attrs: { href: string } }
+  | { type: 'strong' | 'em' | 'small_caps' | 'superscript' | 'subscript' | 'strike' }
+  | { type: 'link'; attrs: { href: string } }
 export type MarkName = MarkJson['type']
 
 export interface TextJson {

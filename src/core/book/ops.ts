@@ -10,6 +10,7 @@ import {
   type ParagraphJson,
 } from './doc'
 import { highestId, Ids, withOwnIds } from './identity'
+import { retargeted } from './innerLinks'
 import { frontOrder, type Part, type Role, roles } from './roles'
 
 /**
@@ -126,8 +127,10 @@ export function splitSection(book: Book, id: string, blockId: string): Book {
   let tail = s.doc.content.slice(cut)
   let title = ''
   const first = tail[0]!
+  let named: string | undefined
   if (first.type === 'heading' && plainInline(first.content)) {
     title = inlineText(first.content)
+    named = first.attrs.id
     tail = tail.slice(1)
   }
   const ids = new Ids(book.lastId)
@@ -137,7 +140,10 @@ export function splitSection(book: Book, id: string, blockId: string): Book {
   delete second.evidence
   return withSections(
     runsBehind(book, id, second.id),
-    [...book.sections.slice(0, at), shortened, second, ...book.sections.slice(at + 1)],
+    // What led to the heading leads to the section that it names.
+    retargeted([...book.sections.slice(0, at), shortened, second, ...book.sections.slice(at + 1)], to =>
+      to === named ? second.id : undefined,
+    ),
     ids,
   )
 }
@@ -164,7 +170,11 @@ export function joinSections(book: Book, id: string): Book {
   ]
   return withSections(
     runsBehind(book, id, first.id),
-    [...book.sections.slice(0, at - 1), { ...first, doc: docOf(written, ids) }, ...book.sections.slice(at + 1)],
+    // What led to the section leads to where it begins now.
+    retargeted(
+      [...book.sections.slice(0, at - 1), { ...first, doc: docOf(written, ids) }, ...book.sections.slice(at + 1)],
+      to => (to === id ? (seam[0] ?? second.doc.content[0]!).attrs.id : undefined),
+    ),
     ids,
   )
 }

@@ -187,6 +187,8 @@ export const marks: Record<string, MarkSpec> = {
   strong: { parseDOM: [{ tag: 'strong' }, { tag: 'b' }], toDOM: () => ['strong', 0] },
   em: { parseDOM: [{ tag: 'em' }, { tag: 'i' }], toDOM: () => ['em', 0] },
   small_caps: { parseDOM: [{ tag: 'span[data-small-caps]' }], toDOM: () => ['span', { 'data-small-caps': '' }, 0] },
+  /** A line goes through the words: struck in the story, as in a letter. */
+  strike: { parseDOM: [{ tag: 's' }, { tag: 'strike' }, { tag: 'del' }], toDOM: () => ['s', 0] },
   superscript: { excludes: 'subscript superscript', parseDOM: [{ tag: 'sup' }], toDOM: () => ['sup', 0] },
   subscript: { excludes: 'subscript superscript', parseDOM: [{ tag: 'sub' }], toDOM: () => ['sub', 0] },
 }

@@ -8,6 +8,7 @@ import {
   price,
   soundPictures,
   titleLength,
+  innerLinksLead,
   typedQuotes,
   weight,
 } from './dataRules'
@@ -62,6 +63,7 @@ export const rules: Rule[] = [
   soundPictures,
   described,
   emptySections,
+  innerLinksLead,
   typedQuotes,
 ]
 

@@ -1,4 +1,4 @@
-import { authorLine, picturesIn, straightQuotes } from '../book'
+import { authorLine, brokenLinks, picturesIn, straightQuotes } from '../book'
 import { formatMoney } from '../trade'
 import type { Finding } from './finding'
 import type { Rule } from './pageRules'
@@ -195,3 +195,13 @@ export const typedQuotes: Rule = s => {
       ]
     : []
 }
+
+/** Every link inside the book leads to something in it. */
+export const innerLinksLead: Rule = s =>
+  brokenLinks(s.book.sections).map(l => ({
+    rule: 'links inside the book',
+    severity: 'mend',
+    place: { kind: 'text', section: l.section, block: l.block },
+    message: `“${l.words.trim().slice(0, 60) || 'A link'}” leads to a place that is not in the book.`,
+    remedy: 'mend the link',
+  }))

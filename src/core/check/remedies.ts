@@ -15,6 +15,7 @@ export const remedies = {
   'describe the picture': 'Describe it in a sentence, or mark it as decoration.',
   'replace the picture': 'Bring the picture in again from its own file, and take this one out.',
   'write the section': 'Write it, or remove the section.',
+  'mend the link': 'In the text, choose anew where it leads, or take the link away.',
   'turn the quotes': 'In the text, turn them into the language’s own.',
   'refit the cover': 'Refit the cover: everything placed stays placed.',
   'bare the spine': 'Take the text off the spine.',

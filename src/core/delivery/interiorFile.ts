@@ -1,6 +1,6 @@
 import { authorLine, type Book, slugOf } from '../book'
 import { BLACK, type PageMarks } from '../marks'
-import { type Interior, pagesOfSection, proofPages, whole } from '../pages'
+import { type Interior, linkPages, pagesOfSection, proofPages, whole } from '../pages'
 import type { PdfOptions } from '../pdf'
 import { Fault, formatTrim, type Ticker } from '../trade'
 import { type FontShelf, TextStyle } from '../type'
@@ -65,7 +65,7 @@ export async function interiorFile(
     ppi: kind === 'mail' ? MAIL_PPI : (ppi ?? PRESS_PPI),
     ...(kind === 'X-1a' || kind === 'X-4' ? { preparedFor: kind } : {}),
     ...(kind === 'tagged' ? { tags: tagSource(book.sections) } : {}),
-    ...(part ? {} : { outline: outlineOf(book, interior), sectionPages: interior.starts }),
+    ...(part ? {} : { outline: outlineOf(book, interior), linkPages: linkPages(interior, book.sections) }),
   }
   const bytes = await pdfBytes(pages, options, await ports.pdf(), ticker)
   return { name: `${slugOf(data.title, 'book')}${part ? `-page-${part[0]!.label}` : ''}${endings[kind]}.pdf`, bytes }

@@ -6,6 +6,7 @@ import {
   copyrightLines,
   filled,
   labels,
+  linkedPlaces,
   type PrintedWords,
   printedWords,
   picturesIn,
@@ -115,6 +116,15 @@ function addCover(
   publication.landmarks.push({ type: 'cover', title: words.cover, href: 'text/cover.xhtml' })
 }
 
+/** Where links lead: sections are files, linked blocks places in them. */
+function placesOf(sections: Section[]): Map<string, string> {
+  const out = new Map<string, string>()
+  const files = sections.filter(s => !(s.role === 'contents' && s.made))
+  for (const s of files) out.set(s.id, `${s.id}.xhtml`)
+  for (const [id, { section, block }] of linkedPlaces(files)) if (block) out.set(id, `${section}.xhtml#${block}`)
+  return out
+}
+
 /** The sections, and where contents, landmarks and the list of printed pages lead to in them. */
 function addSections(publication: Publication, book: Book, sections: Section[], options: EpubOptions): void {
   const { data } = book
@@ -127,7 +137,7 @@ function addSections(publication: Publication, book: Book, sections: Section[], 
     assets,
     href: id => `../${imageFile(assets.get(id)!)}`,
     breaks: new Map(),
-    sections: new Set(sections.filter(s => !(s.role === 'contents' && s.made)).map(s => s.id)),
+    places: placesOf(sections),
     seen: new Set(),
   }
   const hasParts = sections.some(s => s.role === 'part')

@@ -22,8 +22,8 @@ export interface XhtmlContext {
   /** File of an asset, relative to the text folder. */
   href(asset: string): string
   breaks: Breaks
-  /** Sections that are files of the ebook. */
-  sections: ReadonlySet<string>
+  /** Where links to sections and blocks lead, by id: files of the ebook, or places in them. */
+  places: ReadonlyMap<string, string>
   /** Used page labels, so that none is written twice. */
   seen: Set<string>
 }
@@ -97,10 +97,10 @@ class SectionWriter {
       case 'paragraph':
         return this.paragraph(b, first ? 'first' : '')
       case 'heading':
-        return element(`h${b.attrs.level + 1}`, this.inlineOf(b.attrs.id, b.content))
+        return element(`h${b.attrs.level + 1}`, this.named(b), this.inlineOf(b.attrs.id, b.content))
       case 'quote':
       case 'letter':
-        return xml`<blockquote class="${b.type}">\n${joined(
+        return xml`<blockquote${this.named(b)} class="${b.type}">\n${joined(
           b.content.map((x, i) => this.block(x, i === 0)),
           '\n',
         )}\n</blockquote>`
@@ -114,7 +114,7 @@ class SectionWriter {
             xml`<span class="line${l.attrs.indent > 0 && ` in${Math.min(4, Math.round(l.attrs.indent))}`}">${this.inline(l.content)}</span>`,
           )
         }
-        return xml`<div class="verse">\n${joined(
+        return xml`<div${this.named(b)} class="verse">\n${joined(
           stanzas.map(s => xml`<p>${s.map((l, i) => (i ? xml`<br/>\n${l}` : l))}</p>`),
           '\n',
         )}\n</div>`
@@ -131,8 +131,8 @@ class SectionWriter {
           '\n',
         )}\n`
         return b.attrs.ordered
-          ? xml`<ol${b.attrs.start !== 1 && xml` start="${b.attrs.start}"`}>${items}</ol>`
-          : xml`<ul>${items}</ul>`
+          ? xml`<ol${this.named(b)}${b.attrs.start !== 1 && xml` start="${b.attrs.start}"`}>${items}</ol>`
+          : xml`<ul${this.named(b)}>${items}</ul>`
       }
       case 'table': {
         const cell = (c: (typeof b.content)[number]['content'][number], head: boolean): Markup => {
@@ -144,23 +144,24 @@ class SectionWriter {
           xml`<tr>${r.content.map(c => cell(c, head))}</tr>`
         const heads = b.content.filter(r => r.attrs.head)
         const rest = b.content.filter(r => !r.attrs.head)
-        return xml`<div class="table"><table>${heads.length > 0 && xml`<thead>${heads.map(r => row(r, true))}</thead>`}${rest.length > 0 && xml`<tbody>${rest.map(r => row(r, false))}</tbody>`}</table></div>`
+        return xml`<div${this.named(b)} class="table"><table>${heads.length > 0 && xml`<thead>${heads.map(r => row(r, true))}</thead>`}${rest.length > 0 && xml`<tbody>${rest.map(r => row(r, false))}</tbody>`}</table></div>`
       }
       case 'image': {
         const caption = b.content?.length
           ? xml`<figcaption>${this.inlineOf(b.attrs.id, b.content)}</figcaption>`
           : undefined
-        if (!this.ctx.assets.has(b.attrs.asset)) return caption ? xml`<figure>${caption}</figure>` : joined([])
+        if (!this.ctx.assets.has(b.attrs.asset))
+          return caption ? xml`<figure${this.named(b)}>${caption}</figure>` : joined([])
         const { stands = 'measure', share } = b.attrs
         const width = share < 1 && stands !== 'plate' ? xml` style="width: ${Math.round(share * 100)}%"` : undefined
         // Beside the text it is the figure that has the width, so that the caption keeps to it.
         const floats = stands === 'left' || stands === 'right'
-        return xml`<figure${stands !== 'measure' && xml` class="${stands}"`}${floats && width}>${this.pageBreaks(b.attrs.id, 0)}${this.img(b.attrs, floats ? undefined : width)}${caption}</figure>`
+        return xml`<figure${this.named(b)}${stands !== 'measure' && xml` class="${stands}"`}${floats && width}>${this.pageBreaks(b.attrs.id, 0)}${this.img(b.attrs, floats ? undefined : width)}${caption}</figure>`
       }
       case 'scene_break':
-        return xml`<hr class="scene"/>`
+        return xml`<hr${this.named(b)} class="scene"/>`
       case 'page_break':
-        return xml`<hr class="turn"/>`
+        return xml`<hr${this.named(b)} class="turn"/>`
     }
   }
 
@@ -179,7 +180,12 @@ class SectionWriter {
     const classes = [cls, p.attrs.align === 'center' ? 'centre' : p.attrs.align === 'right' ? 'right' : '']
       .filter(Boolean)
       .join(' ')
-    return xml`<p${classes && xml` class="${classes}"`}>${this.inlineOf(p.attrs.id, p.content)}</p>`
+    return xml`<p${this.named(p)}${classes && xml` class="${classes}"`}>${this.inlineOf(p.attrs.id, p.content)}</p>`
+  }
+
+  /** Its name, where links lead to it. */
+  private named({ attrs }: BlockJson): Markup | false {
+    return !!attrs.id && this.ctx.places.has(attrs.id) && xml` id="${attrs.id}"`
   }
 
   private begin(block: string): void {
@@ -195,7 +201,7 @@ class SectionWriter {
   private inline(content: InlineJson[] | undefined): Markup {
     return joined(
       (content ?? []).map(n => {
-        if (n.type === 'text') return wrap(this.text(n.text), n.marks, this.ctx.sections)
+        if (n.type === 'text') return wrap(this.text(n.text), n.marks, this.ctx.places)
         if (n.type === 'hard_break') return xml`<br/>`
         if (n.type === 'sign')
           return this.ctx.assets.has(n.attrs.asset)
@@ -241,18 +247,18 @@ function isSpace(t: string, i: number): boolean {
 }
 
 /** Headings by level: names of elements are never made from a book's data. */
-function element(name: string, content: Markup): Markup {
+function element(name: string, id: Markup | false, content: Markup): Markup {
   switch (name) {
     case 'h2':
-      return xml`<h2>${content}</h2>`
+      return xml`<h2${id}>${content}</h2>`
     case 'h3':
-      return xml`<h3>${content}</h3>`
+      return xml`<h3${id}>${content}</h3>`
     case 'h4':
-      return xml`<h4>${content}</h4>`
+      return xml`<h4${id}>${content}</h4>`
     case 'h5':
-      return xml`<h5>${content}</h5>`
+      return xml`<h5${id}>${content}</h5>`
     default:
-      return xml`<h6>${content}</h6>`
+      return xml`<h6${id}>${content}</h6>`
   }
 }
 
@@ -262,13 +268,14 @@ const marked: Record<Exclude<MarkJson['type'], 'link'>, (inner: Markup) => Marku
   small_caps: x => xml`<span class="sc">${x}</span>`,
   superscript: x => xml`<sup>${x}</sup>`,
   subscript: x => xml`<sub>${x}</sub>`,
+  strike: x => xml`<s>${x}</s>`,
 }
 
-/** Where a link leads from the ebook: to the web, a mailbox, a telephone, or a section that is a file in it. Undefined where it would lead nowhere, or where a book must not. */
-function hrefOf(href: string, sections: ReadonlySet<string>): string | undefined {
+/** Where a link leads from the ebook: to the web, a mailbox, a telephone, or a place in it. Undefined where it would lead nowhere, or where a book must not. */
+function hrefOf(href: string, places: XhtmlContext['places']): string | undefined {
   const full = safeHref(href)
   if (!full) return undefined
-  if (full.startsWith('#')) return sections.has(full.slice(1)) ? `${full.slice(1)}.xhtml` : undefined
+  if (full.startsWith('#')) return places.get(full.slice(1))
   return /^(https?:\/\/[^\r\n\t<>"]+|mailto:[^\s<>"]+|tel:[-+().;=\w]+)$/i.test(full) ? encoded(full) : undefined
 }
 
@@ -278,11 +285,11 @@ const encoded = (href: string): string =>
     c === '%' ? '%25' : encodeURIComponent(/[\ud800-\udfff]/u.test(c) ? '\ufffd' : c),
   )
 
-function wrap(text: Markup, marks: MarkJson[] | undefined, sections: ReadonlySet<string>): Markup {
+function wrap(text: Markup, marks: MarkJson[] | undefined, places: XhtmlContext['places']): Markup {
   let out = text
   for (const m of [...(marks ?? [])].reverse()) {
     if (m.type === 'link') {
-      const href = hrefOf(m.attrs.href, sections)
+      const href = hrefOf(m.attrs.href, places)
       if (href) out = xml`<a href="${href}">${out}</a>`
     } else out = marked[m.type](out)
   }

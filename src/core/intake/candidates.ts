@@ -1,5 +1,5 @@
 import type { BlockJson, Book, DocJson, Role, Section } from '../book'
-import { docText, roles } from '../book'
+import { docText, retargeted, roles } from '../book'
 
 /** A paragraph that may begin a section and was not taken for one, with why it might. */
 export interface Candidate {
@@ -45,7 +45,8 @@ export function takeCandidate(book: Book, candidate: Candidate): Book {
   // A section that has nothing left in it and no name was its beginning alone.
   const keeps = before.title || before.numbered || docText(before.doc).trim() || before.doc.content.length > 1
   const sections = [...book.sections.slice(0, at), ...(keeps ? [before] : []), section, ...book.sections.slice(at + 1)]
-  return { ...book, sections }
+  // What led to the line leads to the section that it names.
+  return { ...book, sections: retargeted(sections, to => (isWords && to === candidate.block ? section.id : undefined)) }
 }
 
 /** What stands under a heading that is one no more: headings below it are as much higher as it was. */

@@ -55,6 +55,8 @@ export interface Conversion {
   counted: Map<string, number>
   /** Ids of those paragraphs that are asked for, as they were placed: what is said of one is said of its block. */
   placed: Map<RawBlock, string | undefined>
+  /** What the names that links lead to became: ids of blocks, or of sections. */
+  anchors: Map<string, string>
 }
 
 /** Turns raw blocks of one section into its document; `headingBase` is the level of the section's own title. */
@@ -77,11 +79,18 @@ function convert(raw: RawBlock[], conversion: Conversion, headingBase: number): 
       out.push(fromParas(together, conversion, headingBase))
       i += together.length
     } else {
-      out.push(...fromBlock(b, conversion, headingBase))
+      const made = fromBlock(b, conversion, headingBase)
+      if (made[0]) anchor(b, made[0].attrs.id, conversion)
+      out.push(...made)
       i++
     }
   }
   return out
+}
+
+/** What led to a block of the file leads to what it became. */
+function anchor({ anchors }: RawBlock, id: string, conversion: Conversion): void {
+  for (const a of anchors ?? []) conversion.anchors.set(a, id)
 }
 
 /** The paragraphs from `at` on that are one block: those of a list, those of a quotation, or the one. */
@@ -107,11 +116,14 @@ function fromParas(paras: RawPara[], conversion: Conversion, headingBase: number
   if (b.list) return list(paras, 0, conversion)
   if (isTypedBreak(b)) {
     into.cleaned.add('typed scene breaks made into breaks', '', 1, lettersIn(inlineText(b.content)))
-    return { type: 'scene_break', attrs: { id: ids.block() } }
+    const id = ids.block()
+    anchor(b, id, conversion)
+    return { type: 'scene_break', attrs: { id } }
   }
   if (b.level !== undefined) {
     const id = ids.block()
     if (conversion.placed.has(b)) conversion.placed.set(b, id)
+    anchor(b, id, conversion)
     const level = Math.min(3, Math.max(1, b.level - headingBase))
     return { type: 'heading', attrs: { id, level }, content: inline(b.content, conversion) }
   }
@@ -231,6 +243,7 @@ function tidy<T extends object>(x: T): T {
 function para(b: RawPara, conversion: Conversion): ParagraphJson {
   const p: ParagraphJson = { type: 'paragraph', attrs: { id: conversion.ids.block(), align: b.align ?? null } }
   if (conversion.placed.has(b)) conversion.placed.set(b, p.attrs.id)
+  anchor(b, p.attrs.id, conversion)
   if (b.content.length) p.content = inline(b.content, conversion)
   return p
 }

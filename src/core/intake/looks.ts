@@ -22,6 +22,7 @@ export function marksOf(look: LetterLook, links: readonly MarkJson[] = []): Mark
   if (look.bold) marks.push({ type: 'strong' })
   if (look.italic) marks.push({ type: 'em' })
   if (look.smallCaps) marks.push({ type: 'small_caps' })
+  if (look.strike) marks.push({ type: 'strike' })
   if (look.vertical && look.vertical !== 'baseline') marks.push({ type: look.vertical })
   return marks
 }
@@ -29,7 +30,6 @@ export function marksOf(look: LetterLook, links: readonly MarkJson[] = []): Mark
 /** Counts what a book does not keep of a look; the words themselves are kept. `near`: where. */
 export function countLook(look: LetterLook, near: string, dropped: DropCounter): void {
   if (look.underline) dropped.add('underlines', near)
-  if (look.strike) dropped.add('lines through words: the words are kept', near)
   if (look.coloured) dropped.add('colours of letters', near)
   if (look.marked) dropped.add('colours behind words', near)
 }

@@ -24,7 +24,12 @@ export interface RawManuscript {
   remade?: DropCounter
 }
 
-export interface RawPara {
+/** Names by which links of the file lead to a block. */
+export interface Anchored {
+  anchors?: string[]
+}
+
+export interface RawPara extends Anchored {
   type: 'para'
   content: InlineJson[]
   /** Name of the paragraph style, as people see it. */
@@ -50,8 +55,9 @@ export interface RawPara {
   indent?: { left: number; right: number }
 }
 
-export type RawBlock =
-  | RawPara
+export type RawBlock = RawPara | (RawOther & Anchored)
+
+type RawOther =
   | { type: 'table'; table: TableJson }
   | { type: 'picture'; key: string; alt: string; newPage?: boolean; caption?: InlineJson[] }
   /** A section begins, as the file itself says, without a heading. */

@@ -49,8 +49,9 @@ function turnPage(blocks: RawBlock[]): void {
   if (b?.type === 'para') blocks[first] = { ...b, newPage: true, newFile: true }
 }
 
-/** A block whose pictures and lists are told from those of other files. */
-function renamed(b: RawBlock, apart: (key: string) => string): RawBlock {
+/** A block whose pictures, lists and names are told from those of other files. */
+function renamed(of: RawBlock, apart: (key: string) => string): RawBlock {
+  const b = of.anchors ? { ...of, anchors: of.anchors.map(apart) } : of
   switch (b.type) {
     case 'para':
       return {
@@ -84,7 +85,25 @@ function renamed(b: RawBlock, apart: (key: string) => string): RawBlock {
 }
 
 const signsOf = (content: InlineJson[], apart: (key: string) => string): InlineJson[] =>
-  content.map(n => (n.type === 'sign' ? { ...n, attrs: { ...n.attrs, asset: apart(n.attrs.asset) } } : n))
+  content.map(n => {
+    const own = withLinksApart(n, apart)
+    if (own.type === 'footnote' && own.content)
+      return { ...own, content: own.content.map(c => withLinksApart(c, apart)) }
+    return own.type === 'sign' ? { ...own, attrs: { ...own.attrs, asset: apart(own.attrs.asset) } } : own
+  })
+
+/** A link inside its file leads nowhere in another. */
+const withLinksApart = <T extends InlineJson>(n: T, apart: (key: string) => string): T =>
+  n.marks?.some(m => m.type === 'link' && m.attrs.href.startsWith('#'))
+    ? {
+        ...n,
+        marks: n.marks.map(m =>
+          m.type === 'link' && m.attrs.href.startsWith('#')
+            ? { ...m, attrs: { href: `#${apart(m.attrs.href.slice(1))}` } }
+            : m,
+        ),
+      }
+    : n
 
 const defined = <T extends object>(o: T): Partial<T> =>
   Object.fromEntries(Object.entries(o).filter(([, v]) => v !== undefined)) as Partial<T>

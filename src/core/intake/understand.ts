@@ -3,11 +3,13 @@ import {
   createBook,
   docWords,
   Ids,
+  innerLinks,
   type InlineJson,
   inlineText,
   languageOf,
   printedLanguages,
   primaryTag,
+  retargeted,
   type Role,
   roles,
   type Section,
@@ -62,6 +64,7 @@ export function understand(raw: RawManuscript, name = ''): Understood {
     into,
     counted: new Map(),
     placed,
+    anchors: new Map(),
   })
 
   const prelude = blocks.slice(0, proposals[0]?.index ?? 0)
@@ -82,7 +85,7 @@ export function understand(raw: RawManuscript, name = ''): Understood {
 
   completeData(data, raw, name)
   const inOrder = counted(found.list, proposals.length > 1).sort((a, b) => partRank(a) - partRank(b))
-  const sections = renamed(inOrder)
+  const sections = withLinks(renamed(inOrder), found.anchors, inOrder, raw)
   const levels = sections.flatMap((s, i) => {
     const level = found.levels.get(inOrder[i]!.id)
     return level === undefined ? [] : [[s.id, level] as const]
@@ -173,6 +176,10 @@ class Sections {
   readonly list: Section[] = []
   /** Levels of their headings, by the ids that they have here. */
   readonly levels = new Map<string, number>()
+  /** Sections by the names that links lead to; what leads to their heading leads to them. */
+  get anchors(): ReadonlyMap<string, string> {
+    return this.conversion.anchors
+  }
   isbn: string | undefined
 
   constructor(private readonly conversion: Conversion) {}
@@ -206,7 +213,9 @@ class Sections {
     if (role === 'copyright') this.isbn ??= findIsbn(content)
     const numbered = p.numbered && !!roles[role].numbered
     this.add({ role, title, ...(subtitle ? { subtitle } : {}), numbered, evidence }, [...below, ...content], base)
-    if (p.level !== undefined) this.levels.set(this.list.at(-1)!.id, p.level)
+    const { id } = this.list.at(-1)!
+    if (p.level !== undefined) this.levels.set(id, p.level)
+    for (const b of heading) for (const a of b.anchors ?? []) this.conversion.anchors.set(a, id)
   }
 }
 
@@ -254,6 +263,23 @@ function counted(sections: readonly Section[], several: boolean): Section[] {
 const partRank = (s: Section): number => ({ front: 0, body: 1, back: 2 })[s.part]
 const renamed = (sections: Section[]): Section[] => sections.map((s, i) => ({ ...s, id: `s${i + 1}` }))
 
+/** The sections with their links leading to what stands in the book now; those that lead to nothing in it are counted, and their words stay. */
+function withLinks(
+  sections: Section[],
+  anchors: ReadonlyMap<string, string>,
+  before: readonly Section[],
+  { dropped }: RawManuscript,
+): Section[] {
+  const ids = new Map(before.map((s, i) => [s.id, sections[i]!.id]))
+  for (const s of sections)
+    for (const l of innerLinks(s.doc))
+      if (!anchors.has(l.to)) dropped.add('links that lead nowhere in the document: their words are kept', l.words)
+  return retargeted(sections, to => {
+    const at = anchors.get(to)
+    return at === undefined ? null : (ids.get(at) ?? at)
+  })
+}
+
 /** The language that a file states; where its words tell another, that one: programs state the language of their own window. One that is not offered here is never taken for its neighbour. */
 function languageTag(tag: string | undefined, told: string | undefined): string {
   const t = (tag ?? '').replace('_', '-')
@@ -267,7 +293,13 @@ function languageTag(tag: string | undefined, told: string | undefined): string 
 function clean(blocks: RawBlock[], into: Converted): RawBlock[] {
   const out: RawBlock[] = []
   let carry = false
-  for (const b of blocks) {
+  // What leads to a paragraph that goes leads to what comes behind it.
+  const anchors: string[] = []
+  for (const of of blocks) {
+    const b =
+      anchors.length && (of.type !== 'para' || of.content.length)
+        ? { ...of, anchors: [...(of.anchors ?? []), ...anchors.splice(0)] }
+        : of
     if (b.type !== 'para') {
       out.push(
         b.type === 'picture' && carry
@@ -282,6 +314,7 @@ function clean(blocks: RawBlock[], into: Converted): RawBlock[] {
     if (!b.content.length) {
       into.cleaned.add('empty paragraphs taken out', '')
       carry ||= !!b.newPage
+      anchors.push(...(b.anchors ?? []))
       continue
     }
     let doubled = 0

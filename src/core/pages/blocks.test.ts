@@ -9,7 +9,7 @@ import {
   type Section,
   type TextJson,
 } from '../book'
-import { type ImageMark, LayerBuilder, type PageMarks, pageText, type PathMark, visitPage } from '../marks'
+import { type ImageMark, LayerBuilder, type PageMarks, pageText, pathBox, type PathMark, visitPage } from '../marks'
 import type { Face } from '../type'
 import { flowItems } from './blocks'
 import { basesOf, type BlockContext } from './context'
@@ -110,6 +110,40 @@ describe('paragraphs', () => {
     const starts = page.slice(first + 1).filter(r => r.text.startsWith('The harbour'))
     for (const s of starts) expect(s.x).toBeCloseTo(left + 1.4 * size, 0)
     expect(starts).toHaveLength(2)
+  })
+  test('a line goes through struck words and the gaps between them, and no farther; in cells of a table, too', async () => {
+    const struck = text('thirty barrels', { type: 'strike' })
+    const cell = (...content: InlineJson[]) => ({
+      type: 'cell' as const,
+      attrs: { span: 1 },
+      content: [p(...content) as ParagraphJson],
+    })
+    const [page] = await set([
+      p(text('Whole ', { type: 'em' }), struck, text(' of oil.', { type: 'em' })),
+      {
+        type: 'table',
+        attrs: { id: '' },
+        content: [{ type: 'row', attrs: { head: false }, content: [cell(text('In')), cell(struck)] }],
+      },
+    ])
+    const strokes: [number, number, number, number][] = []
+    visitPage(page!, v => {
+      if (!('item' in v) || v.item.kind !== 'path') return
+      const [x0, y0, x1, y1] = pathBox(v.item.path)
+      // Rules of the table are thicker.
+      if (y1 - y0 < 0.06 * size) strokes.push([x0 + v.x, y0 + v.y, x1 + v.x, y1 + v.y])
+    })
+    expect(strokes).toHaveLength(2)
+    const words = runs(page!).filter(r => /thirty|barrels/.test(r.text))
+    for (const [x0, y0, x1, y1] of strokes) {
+      const its = words.filter(w => w.y > y1 && w.y - y1 < size * 0.4)
+      expect(x0).toBeCloseTo(Math.min(...its.map(w => w.x)), 1)
+      // The space behind the last word is in its run, and not struck.
+      const behind = Math.max(...its.map(w => w.end)) - x1
+      expect(behind).toBeGreaterThan(-0.05)
+      expect(behind).toBeLessThan(size * 0.35)
+      expect(its[0]!.y - (y0 + y1) / 2).toBeCloseTo(size * 0.24, 1)
+    }
   })
   test('every baseline stands on the grid', async () => {
     for (const page of await set(Array(30).fill(p(text(prose + prose))) as BlockJson[]))

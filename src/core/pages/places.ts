@@ -1,4 +1,5 @@
 import { type MarkPlace, type PageMarks, visitPage } from '../marks'
+import { linkedPlaces, type Section } from '../book'
 import type { PageBox } from './inspect'
 import type { Interior } from './interior'
 
@@ -117,6 +118,16 @@ export function pageOf(interior: PagesAndStarts, section: string, block?: string
     }
   }
   return last ?? from
+}
+
+/** The page of everything that a link inside the book leads to, by id: where sections begin, and linked blocks. */
+export function linkPages(interior: PagesAndStarts, sections: readonly Section[]): Map<string, number> {
+  const out = new Map(interior.starts)
+  for (const [id, { section, block }] of linkedPlaces(sections)) {
+    const page = pageOf(interior, section, block)
+    if (page !== undefined) out.set(id, page)
+  }
+  return out
 }
 
 /** The box that a block's marks take on a page, points from the trim's top left; undefined where it does not stand there. */

@@ -27,7 +27,8 @@ const STRONG = 1,
   EM = 2,
   CAPS = 4,
   SUP = 8,
-  SUB = 16
+  SUB = 16,
+  STRIKE = 32
 
 export const markBits = (marks: MarkJson[] | undefined): number => {
   let b = 0
@@ -44,7 +45,9 @@ export const markBits = (marks: MarkJson[] | undefined): number => {
                 ? SUP
                 : m.type === 'subscript'
                   ? SUB
-                  : 0
+                  : m.type === 'strike'
+                    ? STRIKE
+                    : 0
   return b
 }
 
@@ -166,7 +169,7 @@ export class Typefaces {
     const rise = bits & SUP ? base.size * 0.36 : bits & SUB ? -base.size * 0.14 : 0
     const tracking = (base.tracking ?? 0) + (caps ? (lent ? 0.04 : 0.02) : 0)
     const colour = base.colour ?? BLACK
-    const key = JSON.stringify([face.key, size, features, rise, tracking, colour, lent, href])
+    const key = JSON.stringify([face.key, size, features, rise, tracking, colour, lent, href, bits & STRIKE])
     let s = this.styles.get(key)
     if (!s)
       this.styles.set(
@@ -183,6 +186,7 @@ export class Typefaces {
           asCapitals: lent,
           ...(this.hyphenator ? { hyphenator: this.hyphenator } : {}),
           ...(href === undefined ? {} : { href }),
+          strike: !!(bits & STRIKE),
         })),
       )
     return s

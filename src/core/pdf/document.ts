@@ -87,7 +87,7 @@ function writePage(
   const content = p.layers.length ? file.stream(pageContent(p, resources)) : undefined
   const { bleed: b } = p
   const whole = [0, 0, round(p.width + b.left + b.right), round(p.height + b.top + b.bottom)]
-  const annots = options.sectionPages && !options.preparedFor ? pageLinks(file, p, options.sectionPages, refs) : []
+  const annots = options.linkPages && !options.preparedFor ? pageLinks(file, p, options.linkPages, refs) : []
   file.object(
     {
       Type: 'Page',

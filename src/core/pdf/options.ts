@@ -18,8 +18,8 @@ export interface PdfOptions {
   preparedFor?: 'X-1a' | 'X-4'
   /** Pictures with more pixels an inch than this are made smaller. */
   ppi?: number
-  /** First page of each section: where places that lead somewhere lead to. No links are written without it, nor where a standard forbids them. */
-  sectionPages?: ReadonlyMap<string, number>
+  /** The page of each section and block that something leads to, by id. No links are written without it, nor where a standard forbids them. */
+  linkPages?: ReadonlyMap<string, number>
   /** Says what each part is, in reading order, for those who do not see it. Left out where a standard of exchange is prepared for. */
   tags?: TagSource
   /** Named places for the outline. */

@@ -91,7 +91,7 @@ describe('files prepared for a standard', () => {
   })
   test('elsewhere the contents lead to their chapters', async () => {
     const interior = await setBook(bookOf([['One.'], ['Two.'], ['Three.']]))
-    const doc = await PDFDocument.load(await whole(interior.pages, { sectionPages: interior.starts }), {
+    const doc = await PDFDocument.load(await whole(interior.pages, { linkPages: interior.starts }), {
       updateMetadata: false,
     })
     const pages = doc.getPages()
@@ -115,10 +115,9 @@ describe('files prepared for a standard', () => {
     })
     expect(targets).toEqual(['s1', 's2', 's3'].map(id => interior.starts.get(id)))
     // In a file prepared for a standard there are none.
-    const x4 = await PDFDocument.load(
-      await whole(interior.pages, { sectionPages: interior.starts, preparedFor: 'X-4' }),
-      { updateMetadata: false },
-    )
+    const x4 = await PDFDocument.load(await whole(interior.pages, { linkPages: interior.starts, preparedFor: 'X-4' }), {
+      updateMetadata: false,
+    })
     expect(x4.getPages().some(p => p.node.Annots())).toBe(false)
   })
   test('a colour book says what its colours mean: tables that a colour manager reads, there and back', async () => {
@@ -722,7 +721,7 @@ describe('links of the text', () => {
       },
     ]
     const { pages, starts } = await setBook(book)
-    const doc = await PDFDocument.load(await whole(pages, { sectionPages: starts }), { updateMetadata: false })
+    const doc = await PDFDocument.load(await whole(pages, { linkPages: starts }), { updateMetadata: false })
     const annots = doc.getPages()[starts.get('s1')!]!.node.Annots()!
     const all = Array.from({ length: annots.size() }, (_, i) => annots.lookup(i, PDFDict))
     expect(

@@ -1,4 +1,4 @@
-import type { LayerBuilder, MarkPlace, RunStart } from '../marks'
+import { type LayerBuilder, type MarkPlace, PathBuilder, type RunStart } from '../marks'
 import type { BreakRules, BrokenParagraph } from './breakRules'
 import { Gap, type Paragraph } from './paragraph'
 import type { Frag, FragAt, TextStyle } from './textStyle'
@@ -91,11 +91,14 @@ export function setLine(out: LayerBuilder, pieces: LinePieces, rules: BreakRules
   const { pen, scale, letter, factor, full, over } = fitLine(pieces, rules, at)
   // One object for all pieces of the line: there are many of them.
   const to: Required<FragAt> = { x: pen, y, place, scale, letter }
+  const struck = new Strike(out, y)
   let gapCount = 0
   let firstGap = 0
   for (let i = 0; i < frags.length; i++) {
     const f = frags[i]!
+    const from = to.x
     to.x = setFrag(out, f, to)
+    struck.over(f.style, from, to.x)
     const g = gaps[i]!
     if (g > 0) {
       // The gap inside a link is part of it.
@@ -115,6 +118,7 @@ export function setLine(out: LayerBuilder, pieces: LinePieces, rules: BreakRules
       if (!gapCount++) firstGap = g
     }
   }
+  struck.end()
   return {
     gap: gapCount ? firstGap * factor : 0,
     naturalGap: firstGap,
@@ -122,6 +126,38 @@ export function setLine(out: LayerBuilder, pieces: LinePieces, rules: BreakRules
     scale,
     over,
     hyphen: !!frags.length && frags[frags.length - 1]!.text.endsWith('\u00ad'),
+  }
+}
+
+/** Where a line goes through words, as part of the size: its height over the baseline, and its thickness. */
+const STRUCK_AT = 0.24
+const STRUCK_BY = 0.05
+
+/** The line that goes through struck words of one line of text, and through the gaps between them. */
+class Strike {
+  private style: TextStyle | undefined
+  private from = 0
+  private to = 0
+
+  constructor(
+    private readonly out: LayerBuilder,
+    private readonly baseline: number,
+  ) {}
+
+  over(style: TextStyle, from: number, to: number): void {
+    if (!style.strike) return this.end()
+    if (this.style && (style.size !== this.style.size || style.rise !== this.style.rise)) this.end()
+    if (!this.style) [this.style, this.from] = [style, from]
+    this.to = to
+  }
+
+  end(): void {
+    if (!this.style) return
+    const { size, rise, colour } = this.style
+    const y = this.baseline - rise - size * (STRUCK_AT + STRUCK_BY / 2)
+    const path = new PathBuilder().rect(this.from + this.out.dx, y, this.to - this.from, size * STRUCK_BY).build()
+    this.out.add({ kind: 'path', path, fill: colour })
+    this.style = undefined
   }
 }
 

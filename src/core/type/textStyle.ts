@@ -85,6 +85,8 @@ export interface TextStyleOf {
   asCapitals?: boolean
   /** An address that its words lead to. */
   href?: string
+  /** A line goes through its words. */
+  strike?: boolean
 }
 
 /** One resolved way of setting characters. Shapes and remembers whole words. */
@@ -101,6 +103,7 @@ export class TextStyle {
   readonly rise: number
   readonly tracking: number
   readonly href: string | undefined
+  readonly strike: boolean
   private readonly hyphenator: Hyphenator | undefined
   private readonly dividesNames: boolean
   private readonly asCapitals: boolean
@@ -125,6 +128,7 @@ export class TextStyle {
     this.dividesNames = of.dividesNames ?? false
     this.asCapitals = of.asCapitals ?? false
     this.href = of.href
+    this.strike = of.strike ?? false
     this.known = shapedIn(this.face, `${features.join()}|${language}|${this.asCapitals}`)
     const space = shapeIn(this.face, ' ', features, language)
     this.spacePair = space.pairs[0]!

@@ -39,7 +39,7 @@ export function Toolbar({ turn: _turn, ...props }: ToolbarProps & { turn: number
     />
   )
 }
-const toggled = ['strong', 'em', 'small_caps', 'superscript', 'subscript'] as const
+const toggled = ['strong', 'em', 'small_caps', 'superscript', 'subscript', 'strike'] as const
 
 const Tools = memo(function Tools({ editor, disabled, onPicture }: ToolbarProps & { shown: string }) {
   const mark = (name: (typeof toggled)[number], label: string, keys: string, face: React.ReactNode) => (
@@ -89,6 +89,7 @@ const Tools = memo(function Tools({ editor, disabled, onPicture }: ToolbarProps 
           x<sub>2</sub>
         </span>,
       )}
+      {mark('strike', 'Struck', 'Ctrl+Shift+X', <s>S</s>)}
       <LinkButton editor={editor} disabled={disabled} />
       <span className="bar" aria-hidden />
       <Button type="text" size="small" disabled={disabled} onClick={() => insertNote(editor)}>

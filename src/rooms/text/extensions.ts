@@ -109,6 +109,7 @@ const Keys = Extension.create({
       'Mod-b': mark('strong'),
       'Mod-i': mark('em'),
       'Mod-Shift-k': mark('small_caps'),
+      'Mod-Shift-x': mark('strike'),
       'Mod-.': mark('superscript'),
       'Mod-,': mark('subscript'),
     }

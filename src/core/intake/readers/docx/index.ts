@@ -1,4 +1,4 @@
-import type { CellJson, FootnoteJson, InlineJson, MarkJson, ParagraphJson, RowJson } from '../../../book'
+import type { CellJson, FootnoteJson, InlineJson, MarkJson, ParagraphJson, RowJson, TableJson } from '../../../book'
 import { inlineText } from '../../../book'
 import { Fault, type Report } from '../../../trade'
 import { DropCounter, type RawBlock, type RawManuscript, type RawPara, textOfBlock } from '../../raw'
@@ -164,6 +164,8 @@ class DocxReader {
 
   /** Before the ids of relations: those of notes are apart. */
   private relPrefix = ''
+  /** Names of places that were passed since the last paragraph: links to them lead to it. */
+  private passed: string[] = []
 
   constructor(private readonly file: DocxFile) {}
 
@@ -245,6 +247,9 @@ class DocxReader {
         case 'w:customXml':
         case 'w:smartTag':
           out.push(...this.blocks(e))
+          break
+        case 'w:bookmarkStart':
+          this.passed.push(...bookmark(e))
           break
         case 'w:del':
         case 'w:moveFrom':
@@ -331,6 +336,7 @@ class DocxReader {
     }
     if (this.initial.length) para.content = joinedInline([...this.initial.splice(0), ...para.content])
     if (newPage) para.newPage = true
+    if (this.passed.length && !this.relPrefix) para.anchors = this.passed.splice(0)
     const outline = props.outline ?? style.outline
     if (outline !== undefined && outline < 9) para.level = outline + 1
     if (style.titles) para.level = 0
@@ -361,10 +367,16 @@ class DocxReader {
         case 'w:hyperlink': {
           const rel = e.attrs['r:id'] ? this.file.relations.get(this.relPrefix + e.attrs['r:id']) : undefined
           const href = rel?.external ? rel.target : undefined
-          if (!href && textIn(e)) this.dropped.add('links inside the document: their words are kept', textIn(e))
-          this.runs(e, base, href ? [...marks, { type: 'link', attrs: { href } }] : marks, into)
+          const anchor = e.attrs['w:anchor']
+          const to = href ?? (anchor && `#${anchor}`)
+          if (!to && textIn(e))
+            this.dropped.add('links that lead nowhere in the document: their words are kept', textIn(e))
+          this.runs(e, base, to ? [...marks, { type: 'link', attrs: { href: to } }] : marks, into)
           break
         }
+        case 'w:bookmarkStart':
+          this.passed.push(...bookmark(e))
+          break
         case 'w:fldSimple': {
           const kind = fieldKind(e.attrs['w:instr'] ?? '')
           if (kind.kind === 'drop') this.pass(e, 'fields', this.near || inlineText(into.content))
@@ -627,6 +639,7 @@ class DocxReader {
 
   private table(e: XmlElement, out: RawBlock[]): void {
     const rows: RowJson[] = []
+    const places: string[] = []
     for (const tr of tableRows(e)) {
       const cells: CellJson[] = []
       for (const tc of elements(tr).flatMap(c => (c.name === 'w:sdt' ? elements(child(c, 'w:sdtContent')) : [c]))) {
@@ -635,6 +648,8 @@ class DocxReader {
         const merge = child(tcPr, 'w:vMerge')
         const content: ParagraphJson[] = []
         for (const b of this.blocks(tc)) {
+          // What leads into a cell leads to its table.
+          places.push(...(b.anchors ?? []))
           if (b.type === 'para')
             content.push({ type: 'paragraph', attrs: { id: '', align: b.align ?? null }, content: b.content })
           else if (b.type === 'table') {
@@ -657,7 +672,9 @@ class DocxReader {
       if (cells.length)
         rows.push({ type: 'row', attrs: { head: !!child(child(tr, 'w:trPr'), 'w:tblHeader') }, content: cells })
     }
-    if (rows.length) out.push({ type: 'table', table: { type: 'table', attrs: { id: '' }, content: rows } })
+    if (!rows.length) return
+    const table: TableJson = { type: 'table', attrs: { id: '' }, content: rows }
+    out.push({ type: 'table', table, ...(places.length ? { anchors: places } : {}) })
   }
 }
 
@@ -682,6 +699,12 @@ const silent = new Set([
   'w:fldData',
   'mc:Fallback',
 ])
+
+/** The name of a place that links may lead to; programs keep some for themselves. */
+function bookmark(e: XmlElement): string[] {
+  const name = e.attrs['w:name']
+  return name && name !== '_GoBack' ? [name] : []
+}
 
 /** All words that stand in an element, in order: shown, deleted and in formulas. */
 function textIn(e: XmlElement): string {

@@ -55,7 +55,7 @@ describe('parts of a .docx', () => {
     expect(bookText(u.book).split('\n').filter(Boolean)).toEqual(['Beside it.', 'A note in a box', 'A shape.'])
   })
 
-  test('what the book does not keep is counted: lines through words, colours, heads and feet, links inside', () => {
+  test('what the book does not keep is counted: colours, heads and feet, links that lead nowhere; a line through words is kept', () => {
     const u = read(
       `${p(`${r('Gone', '<w:strike/>')}${r(' red', '<w:color w:val="FF0000"/>')}${r(' plain', '<w:color w:val="auto"/><w:strike w:val="0"/>')}${r(' bright', '<w:highlight w:val="yellow"/>')}<w:hyperlink w:anchor="bell">${r(' see the bell')}</w:hyperlink>${r('.')}`)}`,
       {
@@ -65,12 +65,13 @@ describe('parts of a .docx', () => {
     )
     expect(bookText(u.book)).toContain('Gone red plain bright see the bell.')
     expect(dropped(u)).toEqual({
-      'lines through words: the words are kept': 1,
       'colours of letters': 1,
       'colours behind words': 1,
-      'links inside the document: their words are kept': 1,
+      'links that lead nowhere in the document: their words are kept': 1,
       'heads and feet of pages': 1,
     })
+    expect(JSON.stringify(blocks(u))).toContain('{"type":"text","text":"Gone","marks":[{"type":"strike"}]}')
+    expect(JSON.stringify(blocks(u)).match(/strike/g)).toHaveLength(1)
     expect(u.dropped.find(d => d.what === 'heads and feet of pages')!.places).toEqual(['A Draft of Mine'])
   })
 

@@ -131,7 +131,7 @@ export class StyleSheet {
           break
         case 'w:strike':
         case 'w:dstrike':
-          p.strike = isOn(v ?? '1')
+          p.strike = isOn(v ?? '1') || !!p.strike
           break
         case 'w:color':
           p.coloured = !!v && !/^(auto|0{6})$/i.test(v)
@@ -197,7 +197,8 @@ const isOn = (v: string | undefined): boolean =>
 /** Toggle properties of a character style turn over what the paragraph style says (ECMA-376, 17.7.3). */
 function toggled(base: RunProps, styled: RunProps): RunProps {
   const out = { ...styled }
-  for (const k of ['bold', 'italic', 'caps', 'smallCaps', 'hidden'] as const) if (styled[k] && base[k]) out[k] = false
+  for (const k of ['bold', 'italic', 'caps', 'smallCaps', 'strike', 'hidden'] as const)
+    if (styled[k] && base[k]) out[k] = false
   return out
 }
 

@@ -9,7 +9,7 @@ import { elements, find } from '../../xml'
 import { pathIn } from '../../zip'
 import { classesOf, EM, type Look } from './css'
 import { Line, type Standing } from './line'
-import { decoded, type HtmlNotes } from './notes'
+import { decoded, type HtmlNotes, targetOf } from './notes'
 import type { HtmlPage } from './page'
 import { isMade, isOwn, roleOf } from './semantics'
 import { MUTE, textOf } from './tree'
@@ -58,6 +58,7 @@ export const PLAIN: Standing = {
   bold: false,
   italic: false,
   smallCaps: false,
+  strike: false,
   caps: false,
   vertical: 'baseline',
   size: EM,
@@ -87,6 +88,10 @@ export class HtmlReader {
   private ownHeads = false
   /** A note is being read: it calls no other. */
   private inNote = false
+  /** A cell of a table is being read. */
+  private inCell = false
+  /** Names of what was passed since the last block: links to them lead to the next. */
+  private passed: string[] = []
 
   constructor(private readonly files: HtmlFiles) {}
 
@@ -97,6 +102,7 @@ export class HtmlReader {
     this.role = undefined
     this.ownHeads = false
     const out: RawBlock[] = []
+    this.passed.push(...this.files.notes.namesOf(page))
     const body = find({ name: '', attrs: {}, children: [page.root] }, 'body') ?? page.root
     this.block(body, PLAIN, out)
     return out
@@ -146,7 +152,17 @@ export class HtmlReader {
       // A section that the file names begins where it pleases; what cannot say that it begins a page begins it all the same.
       if (turned || ['section', 'table', 'verse'].includes(b.type)) this.newPage = this.newFile = false
       if (b.type === 'para') this.near = inlineText(b.content)
-      out.push(turned ? { ...b, newPage: true, ...(file ? { newFile: true } : {}) } : b)
+      // What stands in a note or a cell is no block of the book: what leads there leads to what it stands in.
+      const anchors = this.passed.length && !this.inNote && !this.inCell ? this.passed.splice(0) : undefined
+      out.push(
+        turned || anchors
+          ? {
+              ...b,
+              ...(turned ? { newPage: true, ...(file ? { newFile: true } : {}) } : {}),
+              ...(anchors ? { anchors } : {}),
+            }
+          : b,
+      )
     }
   }
 
@@ -185,6 +201,7 @@ export class HtmlReader {
       bold: own.bold ?? (s.bold || BOLD.has(name)),
       italic: own.italic ?? (s.italic || ITALIC.has(name)),
       smallCaps: own.smallCaps ?? s.smallCaps,
+      strike: look.strike || s.strike || STRIKE.has(name),
       caps: own.caps ?? s.caps,
       vertical: look.vertical ?? (name === 'sup' ? 'superscript' : name === 'sub' ? 'subscript' : s.vertical),
       size: look.size && 'points' in look.size ? look.size.points : s.size * times,
@@ -198,6 +215,7 @@ export class HtmlReader {
   private block(e: XmlElement, outer: Standing, out: RawBlock[], list?: List): void {
     const { dropped, notes } = this.files
     if (MUTE.has(e.name) || notes.bodies.has(e)) return
+    this.passed.push(...notes.namesOf(this.page, e))
     const look = this.page.styles.of(e)
     if (look.hidden || e.attrs.hidden !== undefined) return this.hidden(e)
     if (look.pageBefore) this.newPage = true
@@ -295,6 +313,7 @@ export class HtmlReader {
     if (MUTE.has(c.name)) return
     const look = this.page.styles.of(c)
     if (look.hidden || c.attrs.hidden !== undefined) return this.hidden(c)
+    this.passed.push(...notes.namesOf(this.page, c))
     const note = notes.byCall.get(c)
     if (note) return this.call(c, line)
     this.countLooks(c, look, line)
@@ -318,7 +337,7 @@ export class HtmlReader {
       case 'ruby':
         return this.ruby(c, inner, line)
       case 'a': {
-        const marks = this.link(c, line)
+        const marks = this.link(c)
         return this.inlines(c, marks ? { ...inner, links: [...inner.links, marks] } : inner, line)
       }
       case 'q': {
@@ -346,20 +365,21 @@ export class HtmlReader {
     const link = e.name === 'a'
     const own = {
       underline: (look.underline && !link) || UNDER.has(e.name),
-      strike: look.strike || STRIKE.has(e.name),
       coloured: !link && (look.coloured || (e.name === 'font' && !!e.attrs.color)),
       marked: look.marked || e.name === 'mark',
     }
     countLook(own, `${line.text}${textOf(e)}`, this.files.dropped)
   }
 
-  private link(e: XmlElement, line: Line): MarkJson | undefined {
+  private link(e: XmlElement): MarkJson | undefined {
     const { href } = e.attrs
     if (!href || !textOf(e).trim()) return undefined
     if (/^(https?|mailto|tel):/i.test(href.trim())) return { type: 'link', attrs: { href: href.trim() } }
-    if (!/^javascript:/i.test(href.trim()))
-      this.files.dropped.add('links inside the document: their words are kept', textOf(e).trim() || this.nearby(line))
-    return undefined
+    if (/^[a-z][a-z0-9+.-]*:/i.test(href.trim())) {
+      this.files.dropped.add('links that books must not carry: their words are kept', textOf(e).trim())
+      return undefined
+    }
+    return { type: 'link', attrs: { href: `#${targetOf(this.page, href)}` } }
   }
 
   /** A call of a note: the note's words stand with it. */
@@ -536,13 +556,16 @@ export class HtmlReader {
       if (cells.length) read.push({ type: 'row', attrs: { head: head || isInHead(e, r) }, content: cells })
     }
     if (read.some(r => r.content.some(c => c.content.some(p => p.content?.length))))
-      out.push({ type: 'table', table: { type: 'table', attrs: { id: '' }, content: read } })
+      this.put([{ type: 'table', table: { type: 'table', attrs: { id: '' }, content: read } }], out)
     this.put(behind, out)
   }
 
   private cell(c: XmlElement, s: Standing, behind: RawBlock[]): ParagraphJson[] {
     const own: RawBlock[] = []
+    const within = this.inCell
+    this.inCell = true
     this.flow(c, { ...this.within(c, s, this.page.styles.of(c)), left: 0, right: 0, bold: s.bold }, own)
+    this.inCell = within
     const content = own.flatMap((b): ParagraphJson[] => {
       if (b.type === 'picture') {
         this.files.dropped.add('pictures inside a table cell: they stand behind the table', b.alt || this.near)

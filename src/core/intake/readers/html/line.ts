@@ -8,6 +8,7 @@ export interface Standing {
   bold: boolean
   italic: boolean
   smallCaps: boolean
+  strike: boolean
   caps: boolean
   vertical: 'superscript' | 'subscript' | 'baseline'
   /** Points. */

@@ -39,6 +39,8 @@ export class HtmlNotes {
   private readonly preceded = new Set<XmlElement>()
   private readonly parents = new Map<XmlElement, XmlElement>()
   private readonly ids = new Map<string, { page: HtmlPage; element: XmlElement }>()
+  /** What links lead to, by name: an element's, or a page's as a whole. */
+  private readonly linked = new Set<string>()
   private readonly links: { page: HtmlPage; element: XmlElement; target: string }[] = []
 
   constructor(pages: readonly HtmlPage[]) {
@@ -52,7 +54,10 @@ export class HtmlNotes {
     if (id) this.ids.set(`${page.path}#${id}`, { page, element: e })
     if (e.name === 'a' && name && !this.ids.has(`${page.path}#${name}`))
       this.ids.set(`${page.path}#${name}`, { page, element: e })
-    if (e.name === 'a' && href?.includes('#')) this.links.push({ page, element: e, target: targetOf(page, href) })
+    if (e.name === 'a' && href && !/^[a-z][a-z0-9+.-]*:/i.test(href)) {
+      this.linked.add(targetOf(page, href))
+      if (href.includes('#')) this.links.push({ page, element: e, target: targetOf(page, href) })
+    }
     if (e.name === 'a' && block.words) this.preceded.add(e)
     for (const c of e.children)
       if (typeof c === 'string') block.words ||= /[\p{L}\p{N}]/u.test(c)
@@ -60,6 +65,12 @@ export class HtmlNotes {
         this.parents.set(c, e)
         this.look(page, c, BLOCKS.has(c.name) ? { words: false } : block)
       }
+  }
+
+  /** The names by which links lead to an element; those of a page as a whole where it is its root. */
+  namesOf(page: Pick<HtmlPage, 'path'>, e?: XmlElement): string[] {
+    const all = e ? [e.attrs.id, e.name === 'a' ? e.attrs.name : undefined].filter(n => n) : ['']
+    return all.map(n => `${page.path}#${n}`).filter(n => this.linked.has(n))
   }
 
   private find(): void {

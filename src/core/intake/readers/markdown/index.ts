@@ -152,7 +152,8 @@ class Walker {
       switch (t.type) {
         case 'heading_open': {
           const { content } = this.inline(this.tokens[i + 1]!.children ?? [])
-          out.push({ type: 'para', content, level: Number(t.tag.slice(1)) })
+          const anchor = headingAnchor(inlineText(content))
+          out.push({ type: 'para', content, level: Number(t.tag.slice(1)), ...(anchor ? { anchors: [anchor] } : {}) })
           i = this.close(i)
           break
         }
@@ -333,10 +334,13 @@ class Walker {
           drop('strong')
           break
         case 's_open':
-          this.dropped.add('struck-through lines', inlineText(content))
+          marks.push({ type: 'strike' })
+          break
+        case 's_close':
+          drop('strike')
           break
         case 'link_open':
-          marks.push({ type: 'link', attrs: { href: String(t.attrGet('href') ?? '') } })
+          marks.push({ type: 'link', attrs: { href: hrefOf(String(t.attrGet('href') ?? '')) } })
           break
         case 'link_close':
           drop('link')
@@ -395,3 +399,14 @@ function safeDecode(uri: string): string {
     return uri
   }
 }
+
+/** The name by which links lead to a heading, as is the custom: its words in lower case, hyphens for spaces. */
+const headingAnchor = (words: string): string =>
+  words
+    .toLowerCase()
+    .replace(/[^\p{L}\p{N}\s_-]/gu, '')
+    .trim()
+    .replace(/\s/g, '-')
+
+/** Names of headings stand as they are, whatever is encoded in other addresses. */
+const hrefOf = (href: string): string => (href.startsWith('#') ? safeDecode(href) : href)

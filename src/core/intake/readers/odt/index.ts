@@ -129,6 +129,24 @@ const PAGE_FIELDS = new Set([
 ])
 /** Lists that are made from the text: the book makes its own. */
 const INDEXES = /^text:(table-of-content|alphabetical-index|illustration-index|table-index|object-index|user-index)$/
+/** What links lead to. */
+const PLACES = new Set([
+  'text:bookmark',
+  'text:bookmark-start',
+  'text:reference-mark',
+  'text:reference-mark-start',
+  'text:section',
+  'table:table',
+])
+/** What a link leads to, its signs decoded. */
+function decodedName(href: string): string {
+  try {
+    return href.startsWith('#') ? `#${decodeURIComponent(href.slice(1))}` : href
+  } catch {
+    return href
+  }
+}
+
 /** Elements without words of the text. */
 const SILENT = new Set([
   'text:sequence-decls',
@@ -167,6 +185,8 @@ class OdtReader {
   private lists = 0
   private readonly continued = new Map<string, List>()
   private inNote = false
+  /** Names of places that were passed since the last paragraph: links to them lead to it. */
+  private passed: string[] = []
 
   constructor(
     private readonly styles: OdtStyles,
@@ -184,7 +204,14 @@ class OdtReader {
     return out
   }
 
+  /** A name that links may lead to. */
+  private pass(e: XmlElement): void {
+    const name = PLACES.has(e.name) ? (e.attrs['text:name'] ?? e.attrs['xml:id']) : undefined
+    if (name) this.passed.push(name)
+  }
+
   private block(e: XmlElement, around: Around, out: RawBlock[]): void {
+    this.pass(e)
     if (SILENT.has(e.name)) return
     if (INDEXES.test(e.name)) {
       const words = wordsIn(child(e, 'text:index-body') ?? e)
@@ -223,7 +250,9 @@ class OdtReader {
     for (const b of blocks) {
       const turned = this.newPage && (b.type === 'para' || b.type === 'picture')
       if (turned) this.newPage = false
-      out.push(turned ? { ...b, newPage: true } : b)
+      // What stands in a note is no block of the book: what leads there leads to what calls it.
+      const anchors = this.passed.length && !this.inNote ? this.passed.splice(0) : undefined
+      out.push(turned || anchors ? { ...b, ...(turned ? { newPage: true } : {}), ...(anchors ? { anchors } : {}) } : b)
     }
   }
 
@@ -285,6 +314,7 @@ class OdtReader {
   }
 
   private inlineElement(e: XmlElement, look: OdtStyle['text'], links: readonly MarkJson[], into: Collected): void {
+    this.pass(e)
     if (SILENT.has(e.name)) return
     if (PAGE_FIELDS.has(e.name)) return this.dropped.add('fields', this.nearby(into), 1, wordsIn(e))
     switch (e.name) {
@@ -295,9 +325,10 @@ class OdtReader {
       case 'text:a': {
         const href = e.attrs['xlink:href'] ?? ''
         const outside = /^(https?|mailto|tel):/i.test(href)
-        if (!outside && wordsIn(e).trim())
-          this.dropped.add('links inside the document: their words are kept', wordsIn(e).trim())
-        return this.inline(e, look, outside ? [...links, { type: 'link', attrs: { href } }] : links, into)
+        const to = outside || href.startsWith('#') ? decodedName(href) : undefined
+        if (to === undefined && wordsIn(e).trim())
+          this.dropped.add('links that lead nowhere in the document: their words are kept', wordsIn(e).trim())
+        return this.inline(e, look, to === undefined ? links : [...links, { type: 'link', attrs: { href: to } }], into)
       }
       case 'text:s':
         return this.words(
@@ -492,7 +523,7 @@ class OdtReader {
       }
     }
     walk(e, false)
-    if (rows.length) out.push({ type: 'table', table: { type: 'table', attrs: { id: '' }, content: rows } })
+    if (rows.length) this.put([{ type: 'table', table: { type: 'table', attrs: { id: '' }, content: rows } }], out)
     this.put(behind, out)
   }
 
@@ -510,6 +541,8 @@ class OdtReader {
       if ((Number(c.attrs['table:number-rows-spanned'] ?? 1) || 1) > 1)
         this.dropped.add('cells that reach over rows: they stand in the first', wordsIn(c).trim())
       const content = this.blocks(c).flatMap((b): ParagraphJson[] => {
+        // What leads into a cell leads to its table, or to what stands behind it.
+        this.passed.push(...(b.anchors ?? []))
         if (b.type === 'picture') {
           this.dropped.add('pictures inside a table cell: they stand behind the table', b.alt || this.near)
           behind.push(b)
