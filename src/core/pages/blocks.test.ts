@@ -142,7 +142,7 @@ describe('paragraphs', () => {
       const behind = Math.max(...its.map(w => w.end)) - x1
       expect(behind).toBeGreaterThan(-0.05)
       expect(behind).toBeLessThan(size * 0.35)
-      expect(its[0]!.y - (y0 + y1) / 2).toBeCloseTo(size * 0.24, 1)
+      expect(its[0]!.y - (y0 + y1) / 2).toBeCloseTo(its[0]!.size * 0.24, 1)
     }
   })
   test('every baseline stands on the grid', async () => {
