@@ -1,9 +1,9 @@
 import { Document, HeadingLevel, Packer, Paragraph, TextRun } from 'docx'
 import { longText } from './lib/longText'
 
-/** Writes a .docx of N words to standard output: the bench's manuscript. */
+/** Writes a .docx of so many words (and chapters) to standard output: the bench's manuscript. */
 const words = Number(process.argv[2] ?? 100_000)
-const chapters = longText(words, Math.round(words / 2350))
+const chapters = longText(words, Number(process.argv[3] ?? Math.round(words / 2350)))
 process.stdout.write(
   await Packer.toBuffer(
     new Document({

@@ -110,6 +110,7 @@ export function TextValue({
   placeholder,
   most,
   lines = false,
+  disabled,
   onTake,
 }: {
   label: string
@@ -119,6 +120,8 @@ export function TextValue({
   most: number
   /** They may be several lines. */
   lines?: boolean
+  /** Absent: as what it stands in. */
+  disabled?: boolean
   /** Resolves to whether they were taken; until then what is written stands. */
   onTake: (words: string) => Promise<boolean>
 }) {
@@ -131,6 +134,7 @@ export function TextValue({
     'aria-label': label,
     placeholder,
     'maxLength': most,
+    disabled,
     'value': draft ?? value,
     'onBlur': take,
   } as const

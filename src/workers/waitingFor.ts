@@ -20,6 +20,7 @@ const silent = new Set([
   'handsOn',
   'ruled',
   'wordInPages',
+  'turns',
   'firstLook',
   'front',
   'lines',

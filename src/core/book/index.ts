@@ -53,9 +53,12 @@ export { safeHref } from './links'
 export { labels, readNumeral, roman, type SectionLabel, sectionWord, shortName } from './numbering'
 export {
   addSection,
+  duplicateSections,
+  heldBy,
   bookText,
   joinSections,
   moveSection,
+  moveSections,
   newSection,
   removeSection,
   setRole,
@@ -86,5 +89,6 @@ export { pricesWith } from './prices'
 export { copyrightLines, madeDoc, seriesLine } from './madeWords'
 export { filled, primaryTag, languageOf, printedLanguages, type PrintedWords, printedWords } from './printedWords'
 export { brokenLinks, innerLinks, linkedPlaces, type LinkTarget, linkTargets, retargeted } from './innerLinks'
+export { withException } from './exceptions'
 export { authorLine } from './authorLine'
 export { withWritten } from './written'

@@ -8,9 +8,13 @@ import {
   createBook,
   docWords,
   type DocJson,
+  duplicateSections,
+  heldBy,
+  innerLinks,
   joinSections,
   labels,
   moveSection,
+  moveSections,
   newSection,
   removeSection,
   roles,
@@ -112,6 +116,76 @@ describe('operations on a book keep every word', () => {
       ),
       { numRuns: 150 },
     )
+  })
+
+  test('several moved stand together, in their order, where they were moved; no word goes', () => {
+    fc.assert(
+      fc.property(book, fc.array(fc.nat(20), { minLength: 1, maxLength: 4 }), fc.nat(20), (b, picks, to) => {
+        const ids = new Set(picks.map(i => b.sections[i % b.sections.length]!.id))
+        const target = b.sections[to % b.sections.length]!.id
+        const moved = moveSections(b, [...ids], target)
+        sound(moved)
+        expect(words(moved)).toEqual(words(b))
+        if (ids.has(target)) return expect(moved).toBe(b)
+        const order = moved.sections.map(s => s.id)
+        const wanted = b.sections.map(s => s.id).filter(id => ids.has(id))
+        const at = order.indexOf(wanted[0]!)
+        expect(order.slice(at, at + wanted.length)).toEqual(wanted)
+        const before = b.sections.findIndex(s => ids.has(s.id)) < b.sections.findIndex(s => s.id === target)
+        expect(before ? order[at - 1] : order[at + wanted.length]).toBe(target)
+      }),
+      { numRuns: 150 },
+    )
+  })
+
+  test('duplicated, they stand behind themselves with every word and ids of their own; links within lead within', () => {
+    fc.assert(
+      fc.property(book, fc.array(fc.nat(20), { minLength: 1, maxLength: 3 }), (b, picks) => {
+        const ids = [...new Set(picks.map(i => b.sections[i % b.sections.length]!.id))]
+        const twice = duplicateSections(b, ids)
+        sound(twice)
+        expect(twice.sections).toHaveLength(b.sections.length + ids.length)
+        for (const id of ids) {
+          const at = twice.sections.findIndex(s => s.id === id)
+          const [own, copy] = [twice.sections[at]!, twice.sections[at + 1]!]
+          expect(bookText({ ...b, sections: [copy] })).toBe(bookText({ ...b, sections: [own] }))
+        }
+      }),
+      { numRuns: 80 },
+    )
+    const b = createBook('b', { title: 'T', contributors: [], language: 'en', imprint: { name: '' }, subjects: [] }, [])
+    const s = newSection(b, 'chapter', 'One')
+    const to = (s.doc.content[0] as { attrs: { id: string } }).attrs.id
+    const linked: DocJson = {
+      type: 'doc',
+      content: [
+        ...s.doc.content,
+        {
+          type: 'paragraph',
+          attrs: { id: 'b99' },
+          content: [{ type: 'text', text: 'up', marks: [{ type: 'link', attrs: { href: `#${to}` } }] }],
+        },
+      ],
+    }
+    const [, copy] = duplicateSections({ ...b, sections: [{ ...s, doc: linked }], lastId: 99 }, [s.id]).sections
+    expect(innerLinks(copy!.doc)[0]!.to).toBe(blockIds(copy!.doc)[0])
+  })
+
+  test('a part holds what stands behind it, to the next part or the end of the body', () => {
+    let b = createBook('b', { title: 'T', contributors: [], language: 'en', imprint: { name: '' }, subjects: [] })
+    for (const [role, title] of [
+      ['prologue', 'p'],
+      ['part', 'I'],
+      ['chapter', 'A'],
+      ['chapter', 'B'],
+      ['part', 'II'],
+      ['chapter', 'C'],
+      ['afterword', 'z'],
+    ] as const)
+      b = addSection(b, newSection(b, role, title))
+    const held = (title: string): string[] =>
+      heldBy(b.sections, b.sections.find(s => s.title === title)!.id).map(s => s.title)
+    expect([held('I'), held('II'), held('A'), held('z')]).toEqual([['A', 'B'], ['C'], [], []])
   })
 
   test('a section added and removed leaves the book as it was', () => {

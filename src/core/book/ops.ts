@@ -9,7 +9,7 @@ import {
   inlineText,
   type ParagraphJson,
 } from './doc'
-import { highestId, Ids, withOwnIds } from './identity'
+import { highestId, Ids, renameIds, withOwnIds } from './identity'
 import { retargeted } from './innerLinks'
 import { frontOrder, type Part, type Role, roles } from './roles'
 
@@ -89,6 +89,53 @@ export function moveSection(book: Book, id: string, to: number): Book {
     part === moved!.part ? moved! : { ...moved!, part, role: plainRole[part], numbered: false, made: false },
   )
   return withSections(book, sections)
+}
+
+/** The sections that a part holds: those behind it up to the next part or the end of the body; none where it is no part. */
+export function heldBy(sections: readonly Section[], id: string): Section[] {
+  const at = sections.findIndex(s => s.id === id)
+  if (sections[at]?.role !== 'part') return []
+  const behind = sections.slice(at + 1)
+  const end = behind.findIndex(s => s.role === 'part' || s.part !== 'body')
+  return end < 0 ? behind : behind.slice(0, end)
+}
+
+/** Moves several sections, in their order, to where the section `to` stands: behind it where they come from before it, else before it. */
+export function moveSections(book: Book, ids: readonly string[], to: string): Book {
+  const moving = new Set(ids)
+  const order = book.sections.map(s => s.id)
+  if (moving.has(to) || !order.includes(to)) return book
+  const first = order.findIndex(id => moving.has(id))
+  if (first < 0) return book
+  const forward = first < order.indexOf(to)
+  // What is chosen together stands together afterwards.
+  let next = book
+  let after = forward ? to : undefined
+  for (const id of order.filter(x => moving.has(x))) {
+    const rest = next.sections.filter(s => s.id !== id)
+    const at = rest.findIndex(s => s.id === (after ?? to)) + (after === undefined ? 0 : 1)
+    next = moveSection(next, id, at)
+    after = id
+  }
+  return next
+}
+
+/** The same sections once more, each behind itself: every id in them is a new one, links inside them lead to the new. */
+export function duplicateSections(book: Book, ids: readonly string[]): Book {
+  const fresh = new Ids(book.lastId)
+  const again = new Set(ids)
+  const sections = book.sections.flatMap(s => {
+    if (!again.has(s.id)) return [s]
+    const names = new Map<string, string>([[s.id, fresh.section()]])
+    const doc = renameIds(s.doc, (id, type) => {
+      const own = type === 'footnote' ? fresh.note() : fresh.block()
+      if (id) names.set(id, own)
+      return own
+    })
+    const [copy] = retargeted([{ ...s, id: names.get(s.id)!, doc }], to => names.get(to))
+    return [s, copy!]
+  })
+  return withSections(book, sections, fresh)
 }
 
 const plainRole: Record<Part, Role> = { front: 'preface', body: 'interlude', back: 'afterword' }

@@ -1,6 +1,7 @@
 import type { GlyphFace } from '../marks'
 import type { Interior } from './interior'
 import { counts } from './places'
+import { pagesOfSection } from './proof'
 
 /** Where a printed page begins in the text: before the non-space character `chars` of a block. */
 export interface PageStart {
@@ -47,6 +48,24 @@ export function pageStarts(interior: Interior): PageStart[] {
     }
   }
   return out
+}
+
+/** A page that begins in the text of one section: which it is of all pages, from 0. */
+export interface PageTurn extends Omit<PageStart, 'section'> {
+  page: number
+}
+
+/** The printed pages of one section, in order, each with the place at which it begins; those without text of it are passed over. */
+export function pageTurns(interior: Interior, section: string): PageTurn[] {
+  const range = pagesOfSection(interior, section)
+  if (!range) return []
+  const [first, last] = range
+  // A section begins on a page of its own: what is counted begins with it.
+  const pages = interior.pages.slice(first, last + 1)
+  const byLabel = new Map(pages.map((p, i) => [p.label, first + i]))
+  return pageStarts({ ...interior, pages }).flatMap(({ label, section: of, block, chars }) =>
+    of === section ? [{ page: byLabel.get(label)!, label, block, chars }] : [],
+  )
 }
 
 /** How many characters each glyph of a face stands for that count; asked once for each. */

@@ -13,6 +13,7 @@ import {
   harbourRoman,
   type Interior,
   pageStarts,
+  pageTurns,
   Setter,
   settleInterior,
   shippedStyles,
@@ -268,6 +269,15 @@ describe('a long book', () => {
         .map(i => i + 1)
         .filter(n => interior.pages[interior.starts.get('s1')! + n - 1]!.layers.length),
     )
+    // Those of one section are the same, with the page that each is.
+    for (const section of ['s1', 's2']) {
+      const turns = pageTurns(interior, section)
+      expect(turns.map(({ label, block, chars }) => ({ label, section, block, chars }))).toEqual(
+        starts.filter(s => s.section === section),
+      )
+      for (const t of turns) expect(interior.pages[t.page]!.label).toBe(t.label)
+    }
+    expect(pageTurns(interior, 'nowhere')).toEqual([])
   })
 })
 

@@ -1,6 +1,6 @@
 'use client'
 import { Button, InputNumber, Popover, Select } from 'antd'
-import type { Edition } from '@/core/book'
+import { type Edition, withException } from '@/core/book'
 import { type InteriorStyle, readStyle, type StyleChanges, styleValue } from '@/core/pages'
 import { useFollows, WriterOnly } from '@/parts/WriterOnly'
 import { valueNames } from './notes'
@@ -40,16 +40,7 @@ export function Exception({
   const set = (label: string, next: (own: StyleChanges) => StyleChanges, merge: boolean): void => {
     void commit(
       label,
-      r => ({
-        editions: r.editions.map(e => {
-          if (e.id !== edition.id) return e
-          const { [section]: old = {}, ...others } = e.exceptions ?? {}
-          const changes = next(old)
-          const exceptions = Object.keys(changes).length ? { ...others, [section]: changes } : others
-          const { exceptions: _gone, ...rest } = e
-          return Object.keys(exceptions).length ? { ...rest, exceptions } : rest
-        }),
-      }),
+      r => ({ editions: withException(r.editions, edition.id, section, next) }),
       merge,
     )
   }

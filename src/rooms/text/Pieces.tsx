@@ -2,13 +2,14 @@
 import type { Editor } from '@tiptap/core'
 import { Button } from 'antd'
 import { useLiveQuery } from 'dexie-react-hooks'
+import { memo } from 'react'
 import type { Book } from '@/core/book'
 import { letPieceGo, piecesOf } from '@/data/pieces'
 import { insertWords } from './commands'
 import { useSay } from '@/parts/useSay'
 
 /** Words that were written and found no place, since others had removed what they stood in: kept until the author says where they go. */
-export function Pieces({
+export const Pieces = memo(function Pieces({
   book,
   section,
   editor,
@@ -54,4 +55,4 @@ export function Pieces({
       ))}
     </section>
   )
-}
+})

@@ -2,14 +2,15 @@
 import type { Editor } from '@tiptap/core'
 import type { EditorState } from '@tiptap/pm/state'
 import { NodeSelection } from '@tiptap/pm/state'
-import { Checkbox, Input, Select } from 'antd'
+import { Input } from 'antd'
+import { ChoiceValue } from '@/parts/Sentence'
 
 const heights: [number, string][] = [
-  [0.7, 'as a small letter'],
-  [1, 'as a capital'],
-  [1.3, 'as a line'],
-  [2, 'as two lines'],
-  [3, 'as three lines'],
+  [0.7, 'a small letter'],
+  [1, 'a capital'],
+  [1.3, 'a line'],
+  [2, 'two lines'],
+  [3, 'three lines'],
 ]
 
 /** The sign that is selected, or that the cursor stands behind, with its position. */
@@ -38,35 +39,46 @@ export function SignAtCursor({ editor, readOnly }: { editor: Editor; turn: numbe
   const height = node.attrs.height as number
   const nearest = heights.reduce((best, h) => (Math.abs(h[0] - height) < Math.abs(best[0] - height) ? h : best))[0]
   return (
-    <section className="sign-about" aria-label="The sign at the cursor">
-      <h2>The sign at the cursor</h2>
-      <Input.TextArea
-        key={`${at} ${node.attrs.asset as string}`}
-        size="small"
-        autoSize={{ minRows: 1, maxRows: 4 }}
-        aria-label="What the sign says"
-        placeholder="for readers who cannot see it"
-        defaultValue={node.attrs.alt as string}
+    <p className="issaid sign-about" aria-label="The sign at the cursor">
+      The sign at the cursor is{' '}
+      <ChoiceValue
+        label="What the sign is"
+        value={node.attrs.decoration ? 'decoration' : 'said'}
+        choices={SAYS}
         disabled={readOnly}
-        onChange={e => describe(e.target.value)}
+        onChange={v => set('decoration', v === 'decoration')}
       />
-      <Checkbox
-        checked={node.attrs.decoration as boolean}
+      {!node.attrs.decoration && (
+        <>
+          {' '}
+          as{' '}
+          <span className="value">
+            <Input
+              key={`${at} ${node.attrs.asset as string}`}
+              variant="borderless"
+              aria-label="What the sign says"
+              placeholder="nothing yet, for readers who cannot see it"
+              defaultValue={node.attrs.alt as string}
+              disabled={readOnly}
+              onChange={e => describe(e.target.value)}
+            />
+          </span>
+        </>
+      )}
+      , and as high as{' '}
+      <ChoiceValue
+        label="Height of the sign"
+        value={String(nearest)}
         disabled={readOnly}
-        onChange={e => set('decoration', e.target.checked)}
-      >
-        only decoration
-      </Checkbox>
-      <Select
-        size="small"
-        aria-label="Height of the sign"
-        value={nearest}
-        disabled={readOnly}
-        options={heights.map(([value, label]) => ({ value, label }))}
-        onChange={h => set('height', h)}
-        style={{ width: '100%' }}
-        popupMatchSelectWidth={190}
+        choices={heights.map(([value, words]) => ({ value: String(value), words }))}
+        onChange={h => set('height', Number(h))}
       />
-    </section>
+      .
+    </p>
   )
 }
+
+const SAYS = [
+  { value: 'decoration', words: 'decoration alone' },
+  { value: 'said', words: 'said' },
+] as const

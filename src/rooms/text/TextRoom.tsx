@@ -1,6 +1,6 @@
 'use client'
 import type { Editor } from '@tiptap/core'
-import { useSearchParams } from 'next/navigation'
+import { useRouter, useSearchParams } from 'next/navigation'
 import { type RefObject, useDeferredValue, useMemo, useRef, useState } from 'react'
 import { type Book, docWords, labels, roles, type Section, shortName } from '@/core/book'
 import { redo, undo } from '@/data/changes'
@@ -12,22 +12,23 @@ import { Sill, sillOf } from '@/parts/Sill'
 import { useKeys } from '@/parts/useKeys'
 import { useLatest } from '@/parts/useLatest'
 import { useSay } from '@/parts/useSay'
-import { AddSection } from './AddSection'
-import { Column } from './Column'
 import { insertPicture, insertSign } from './commands'
 import { countOf } from './countOf'
-import { InPages } from './InPages'
+import { Galley } from './galley/Galley'
+import { SectionSentence } from './galley/SectionSentence'
+import { ListActs } from './list/ListActs'
+import { type Choice, SectionList } from './list/SectionList'
+import { usePicked } from './list/usePicked'
 import { Pieces } from './Pieces'
-import { SectionFacts } from './SectionFacts'
-import { SectionList } from './SectionList'
-import { SectionSettings } from './SectionSettings'
 import { SignAtCursor } from './SignAtCursor'
+import { TypedQuotes } from './TypedQuotes'
 import { useGoTo } from './useGoTo'
+import { useKnown } from './useKnown'
 import { useSectionActs } from './useSectionActs'
 import { useSectionEditor } from './useSectionEditor'
 import './text.css'
 
-/** The text: sections at the left, one calm column to write in. */
+/** The text: sections at the left, the galley to write on, with what the printed pages make of it at its margins. */
 export function TextRoom({ bookId }: { bookId: string }) {
   const view = useOpenBook(bookId)
   if (view.missing) return <NoBook />
@@ -65,25 +66,44 @@ function Desk({ book, view }: { book: Book; view: OpenBook }) {
   const names = useMemo(() => labels(book.sections, book.data.language), [book])
   const label = section && names.get(section.id)
   const name = section && label ? shortName(label) || roles[section.role].name : ''
-  const acts = useSectionActs({ bookId: book.id, section, name, editor, flush, onChoose: setChosen })
-  const { picker, pick, bringIn } = usePictures(book.id, editor)
-  const choose = useLatest((id: string): void => void flush().then(() => setChosen(id)))
+  const { picked, pick, only } = usePicked(beside, section?.id)
+  const acts = useSectionActs({ book: beside, section, picked, name, editor, flush, onChoose: only(setChosen) })
+  const { picker, pick: pickPicture, bringIn } = usePictures(book.id, editor)
+  const choose = useLatest((id: string, how: Choice): void => {
+    pick(id, how)
+    if (!how.toggles && !how.extends) void flush().then(() => setChosen(id))
+  })
   const go = useLatest((place: { section: string; block: string }): void => {
     setChosen(place.section)
     goTo(place)
   })
+  const known = useKnown(book, view, section?.id)
+  const turnQuotes = useLatest(
+    (operation: (b: Book) => Book): void => void acts.operate('Turn typed quotes', operation),
+  )
+  const toPage = usePageLink(book.id, section?.id, flush)
   const written = editor && !section?.made ? editor : undefined
-  const words = section && !section.made ? (editor && !editor.isDestroyed ? countOf(editor) : docWords(section.doc)) : 0
+  const words =
+    section && !section.made ? (written && !written.isDestroyed ? countOf(written) : docWords(section.doc)) : 0
   const whole = book.sections.reduce((n, s) => n + (s.made ? 0 : s.id === section?.id ? words : docWords(s.doc)), 0)
   return (
     <div className="desk">
       <aside className="left">
-        <SectionList book={beside} chosen={section?.id} readOnly={readOnly} onChoose={choose} />
-        <AddSection readOnly={readOnly} onAdd={acts.add} />
+        <SectionList
+          book={beside}
+          chosen={section?.id}
+          picked={picked}
+          readOnly={readOnly}
+          onChoose={choose}
+          onMove={acts.move}
+          onRemove={acts.remove}
+          onDuplicate={acts.duplicate}
+        />
+        <ListActs sections={beside.sections} picked={picked} readOnly={readOnly} acts={acts} />
       </aside>
       <div className="column">
         {section ? (
-          <Column
+          <Galley
             section={section}
             numberWords={label?.numberWords}
             editor={editor}
@@ -91,42 +111,66 @@ function Desk({ book, view }: { book: Book; view: OpenBook }) {
             saving={saving}
             readOnly={readOnly}
             acts={acts}
-            onPicture={pick}
+            known={known}
+            onPicture={pickPicture}
+            onPage={toPage}
+            sentence={
+              <>
+                <SectionSentence
+                  book={beside}
+                  edition={view.edition}
+                  section={section}
+                  name={name}
+                  readOnly={readOnly}
+                  acts={acts}
+                />
+                {!section.made && <SectionWords words={words} whole={whole} />}
+              </>
+            }
+            beside={
+              <>
+                <Pieces book={beside} section={section.id} editor={written} readOnly={readOnly} flush={flush} />
+                <TypedQuotes book={beside} readOnly={readOnly} onTurn={turnQuotes} onGo={go} />
+                {written && <SignAtCursor editor={written} turn={turn} readOnly={readOnly} />}
+              </>
+            }
           />
         ) : (
           <NoSections planned={!!book.plan} />
         )}
       </div>
-      <aside className="right" aria-label="This section">
-        <Pieces
-          book={beside}
-          section={section?.id}
-          editor={section?.made ? undefined : editor}
-          readOnly={readOnly}
-          flush={flush}
-        />
-        {section && (
-          <>
-            <SectionFacts words={words} whole={whole} />
-            {written && <SignAtCursor editor={written} turn={turn} readOnly={readOnly} />}
-            {written && view.figures?.pages !== undefined && (
-              <InPages
-                bookId={book.id}
-                editionId={view.edition!.id}
-                editor={written}
-                section={section.id}
-                turn={turn}
-                version={view.version}
-                onLeave={flush}
-              />
-            )}
-            <SectionSettings book={beside} section={section} name={name} readOnly={readOnly} acts={acts} onGo={go} />
-          </>
-        )}
-      </aside>
       <FilePick ref={picker} label="Picture file" accept={pictureTypes} onPick={([file]) => bringIn(file!)} />
     </div>
   )
+}
+
+/** How much of the book the section is. */
+function SectionWords({ words, whole }: { words: number; whole: number }) {
+  const share = whole ? (words / whole) * 100 : 0
+  return (
+    <p className="issaid words" aria-label="Words">
+      <b>{words.toLocaleString('en')}</b> {words === 1 ? 'word' : 'words'}
+      {whole > words && (
+        <>
+          , {share < 10 ? share.toFixed(1) : Math.round(share)} % of the book’s {whole.toLocaleString('en')}
+        </>
+      )}
+      .
+    </p>
+  )
+}
+
+/** The way to a place of the section in the pages, when what is written is there. */
+function usePageLink(
+  bookId: string,
+  section: string | undefined,
+  flush: () => Promise<void>,
+): (place: { block: string; chars: number }) => void {
+  const router = useRouter()
+  return useLatest(({ block, chars }): void => {
+    const at = new URLSearchParams({ section: section ?? '', ...(block ? { block, chars: String(chars) } : {}) })
+    void flush().then(() => router.push(`/book/${encodeURIComponent(bookId)}/interior?${at}`))
+  })
 }
 
 function NoSections({ planned }: { planned: boolean }) {

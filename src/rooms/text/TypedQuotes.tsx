@@ -1,10 +1,10 @@
 'use client'
 import { Button } from 'antd'
-import { useState } from 'react'
+import { memo, useState } from 'react'
 import { type Book, docWithQuotes, type DoubtfulQuote, quotesOf, straightQuotes } from '@/core/book'
 
 /** Typed quotes of the whole book, turned into the language's own in one step; what was guessed is listed to be looked at. */
-export function TypedQuotes({
+export const TypedQuotes = memo(function TypedQuotes({
   book,
   readOnly,
   onTurn,
@@ -59,4 +59,4 @@ export function TypedQuotes({
       )}
     </div>
   )
-}
+})

@@ -1,13 +1,17 @@
 import type { Editor } from '@tiptap/core'
-import { docWords, type Section } from '@/core/book'
+import type { Node } from '@tiptap/pm/model'
+import { type BlockJson, docWords } from '@/core/book'
 
-// Counting costs a look at the whole section: the last answer is kept for the same document.
-const counts = new WeakMap<object, number>()
+// A key changes one block: the others are the very same nodes, and are not counted again.
+const counts = new WeakMap<Node, number>()
 
 /** Words of what stands in an editor. */
-export function countOf(editor: Editor): number {
-  const { doc } = editor.state
-  let n = counts.get(doc)
-  if (n === undefined) counts.set(doc, (n = docWords(doc.toJSON() as Section['doc'])))
-  return n
+export function countOf(editor: Pick<Editor, 'state'>): number {
+  let words = 0
+  editor.state.doc.forEach(block => {
+    let n = counts.get(block)
+    if (n === undefined) counts.set(block, (n = docWords({ type: 'doc', content: [block.toJSON() as BlockJson] })))
+    words += n
+  })
+  return words
 }

@@ -34,15 +34,9 @@ function eachText(
   })
 }
 
-/** Puts the cursor at a place and shows it; false where the block is not in this section. */
-export function goToPlace(editor: Editor, { block, chars }: BlockPlace): boolean {
-  const { doc } = editor.state
-  let at = -1
-  doc.descendants((n, pos) => {
-    if (at < 0 && n.attrs.id === block) at = pos
-    return at < 0
-  })
-  if (at < 0) return false
+/** Where a place of a section stands in its document; undefined where its block is not there. */
+export function posOf(doc: Node, { block, chars }: BlockPlace, at = blockPos(doc, block)): number | undefined {
+  if (at === undefined) return undefined
   let left = chars
   let to = at + 1
   eachText(doc, doc.nodeAt(at)!, at, (text, from, isText) => {
@@ -57,8 +51,25 @@ export function goToPlace(editor: Editor, { block, chars }: BlockPlace): boolean
     to = isText ? from + text.length : from + 1
     return true
   })
+  return Math.min(to, doc.content.size)
+}
+
+function blockPos(doc: Node, block: string): number | undefined {
+  let at: number | undefined
+  doc.descendants((n, pos) => {
+    if (at === undefined && n.attrs.id === block) at = pos
+    return at === undefined
+  })
+  return at
+}
+
+/** Puts the cursor at a place and shows it; false where the block is not in this section. */
+export function goToPlace(editor: Editor, at: BlockPlace): boolean {
+  const { doc } = editor.state
+  const to = posOf(doc, at)
+  if (to === undefined) return false
   const tr = editor.state.tr
-  const place = doc.resolve(Math.min(to, doc.content.size))
+  const place = doc.resolve(to)
   editor.view.dispatch(
     tr
       .setSelection(place.parent.inlineContent ? TextSelection.create(doc, place.pos) : TextSelection.near(place))

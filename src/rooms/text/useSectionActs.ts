@@ -2,15 +2,21 @@
 import type { Editor } from '@tiptap/core'
 import { App } from 'antd'
 import { useRouter } from 'next/navigation'
+import { useMemo } from 'react'
 import {
   addSection,
   type Book,
   docWords,
+  duplicateSections,
+  joinSections,
+  labels,
+  moveSections,
   newSection,
   removeSection,
   type Role,
   roles,
   type Section,
+  shortName,
   splitSection,
   takeOver,
 } from '@/core/book'
@@ -22,13 +28,19 @@ import { blockAt } from './commands'
 /** Sections of fewer words are removed without a question: undo brings them back. */
 const WORTH_A_QUESTION = 50
 
-/** What can be done with a section as a whole. Each is one step of the book; what could not be written is said. */
+/** What can be done with the open section, and with those that are picked. Each is one step of the book; what could not be written is said. */
 export interface SectionActs {
   /** An operation on the whole book. Resolves whether it stands. */
   operate: (label: string, operation: (b: Book) => Book) => Promise<boolean>
   change: (label: string, patch: Partial<Section>) => Promise<boolean>
   add: (role: Role) => void
+  /** What is picked leaves the book. */
   remove: () => void
+  duplicate: () => void
+  /** What is picked becomes one; a single section goes to the one before it. */
+  join: () => void
+  /** Sections go to where another stands. */
+  move: (ids: readonly string[], to: string) => void
   /** In two, before the cursor's paragraph. */
   split: () => void
   /** Reads this section, or the whole text, as though it came in now: what would change is shown first. */
@@ -37,25 +49,23 @@ export interface SectionActs {
   takeOver: () => void
 }
 
-export function useSectionActs({
-  bookId,
-  section,
-  name,
-  editor,
-  flush,
-  onChoose,
-}: {
-  bookId: string
+interface ActsOn {
+  book: Book
   section: Section | undefined
+  /** Ids of what is picked, in order. */
+  picked: readonly string[]
   name: string
   editor: Editor | undefined
   /** Writes what the pen still holds: operations begin from there. */
   flush: () => Promise<void>
   onChoose: (id: string | undefined) => void
-}): SectionActs {
+}
+
+export function useSectionActs({ book, section, picked, name, editor, flush, onChoose }: ActsOn): SectionActs {
   const { modal } = App.useApp()
   const router = useRouter()
   const say = useSay()
+  const bookId = book.id
   const operate = useLatest((label: string, operation: (b: Book) => Book): Promise<boolean> =>
     flush()
       .then(() => commitSections(bookId, label, operation))
@@ -80,22 +90,43 @@ export function useSectionActs({
       return addSection(b, fresh, section && roles[role].part === section.part ? section.id : undefined)
     })
   })
+  /** What is picked, in words. */
+  const these = (): string => (picked.length > 1 ? `${picked.length} sections` : `“${name}”`)
   const remove = useLatest((): void => {
-    if (!section) return
-    const words = section.made ? 0 : docWords(section.doc)
+    const going = book.sections.filter(s => picked.includes(s.id))
+    const words = going.reduce((n, s) => n + (s.made ? 0 : docWords(s.doc)), 0)
     const leave = (): void => {
-      void operate(`Remove “${name}”`, b => removeSection(b, section.id))
+      void operate(`Remove ${these()}`, b => picked.reduce(removeSection, b))
       onChoose(undefined)
     }
     if (words < WORTH_A_QUESTION) leave()
     else
       modal.confirm({
-        title: `Remove “${name}”?`,
+        title: `Remove ${these()}?`,
         content: `${words.toLocaleString('en')} words leave the book. Undo brings them back.`,
         okText: 'Remove it',
         cancelText: 'Keep it',
         onOk: leave,
       })
+  })
+  const duplicate = useLatest((): void => void operate(`Duplicate ${these()}`, b => duplicateSections(b, picked)))
+  const join = useLatest((): void => {
+    const [first, ...rest] = picked
+    if (first === undefined) return
+    const joined = rest.length ? rest : [first]
+    const at = book.sections.findIndex(s => s.id === first)
+    onChoose(rest.length ? first : book.sections[at - 1]?.id)
+    void operate(rest.length ? `Join ${these()}` : `Join ${these()} to the one before`, b =>
+      joined.reduce(joinSections, b),
+    )
+  })
+  const move = useLatest((ids: readonly string[], to: string): void => {
+    const moved = book.sections.find(s => s.id === ids[0])
+    const words =
+      ids.length > 1
+        ? `${ids.length} sections`
+        : `“${moved ? shortName(labels(book.sections, book.data.language).get(moved.id)!) || roles[moved.role].name : ''}”`
+    void operate(`Move ${words}`, b => moveSections(b, ids, to))
   })
   const split = useLatest((): void => {
     const at = editor && blockAt(editor)
@@ -109,5 +140,9 @@ export function useSectionActs({
     const of = whole || !section ? '' : `&section=${encodeURIComponent(section.id)}`
     void flush().then(() => router.push(`/intake?book=${encodeURIComponent(bookId)}${of}`))
   })
-  return { operate, change, add, remove, split, readAgain, takeOver: taken }
+  // Each is the same for good: what has them is not drawn anew at every key.
+  return useMemo(
+    () => ({ operate, change, add, remove, duplicate, join, move, split, readAgain, takeOver: taken }),
+    [operate, change, add, remove, duplicate, join, move, split, readAgain, taken],
+  )
 }

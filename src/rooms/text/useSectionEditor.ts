@@ -64,7 +64,8 @@ export function useSectionEditor(
     if (editor && !editor.isDestroyed && p && rev > p.revision) void p.catchUp()
   }, [editor, rev, saving])
 
-  return { editor, saving, flush: () => pen.current?.flush() ?? Promise.resolve() }
+  const flush = useLatest((): Promise<void> => pen.current?.flush() ?? Promise.resolve())
+  return { editor, saving, flush }
 }
 
 interface EditorNeeds {

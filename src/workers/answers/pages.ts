@@ -11,6 +11,8 @@ import {
   linesOf,
   type PageBox,
   pageOf,
+  type PageTurn,
+  pageTurns,
   placeAt,
   type Ruled,
   ruledOn,
@@ -127,6 +129,11 @@ export const pages = {
 
   async pageOf(bookId: string, editionId: string, section: string, block?: string): Promise<number | undefined> {
     return pageOf(await interiorOf(bookId, editionId), section, block)
+  },
+
+  /** Where printed pages turn in a section. */
+  async turns(bookId: string, editionId: string, section: string): Promise<PageTurn[]> {
+    return pageTurns(await interiorOf(bookId, editionId), section)
   },
 
   /** Where a place of the text stands in the pages: the page, its label, and the word. */

@@ -1,0 +1,75 @@
+'use client'
+import type { Editor } from '@tiptap/core'
+import { EditorContent } from '@tiptap/react'
+import type { ReactNode } from 'react'
+import type { Section } from '@/core/book'
+import type { Saving } from '@/data/pen'
+import { Toolbar } from '../Toolbar'
+import type { SectionActs } from '../useSectionActs'
+import { Heading } from './Heading'
+import { MadePage } from './MadePage'
+import { type Known, Margins } from './Margins'
+
+/** The galley that a section is written on: what it is, its title, its text between the margins. */
+export function Galley({
+  section,
+  numberWords,
+  editor,
+  turn,
+  saving,
+  readOnly,
+  acts,
+  known,
+  sentence,
+  beside,
+  onPicture,
+  onPage,
+}: {
+  section: Section
+  numberWords: string | undefined
+  editor: Editor | undefined
+  /** Counts what has changed in the editor. */
+  turn: number
+  saving: Saving
+  readOnly: boolean
+  acts: SectionActs
+  /** What the margins know. */
+  known: Known
+  sentence: ReactNode
+  /** What has to be said over the text. */
+  beside: ReactNode
+  onPicture: (sign: boolean) => void
+  onPage: (place: { block: string; chars: number }) => void
+}) {
+  return (
+    <>
+      <div className="tools">
+        {editor && !section.made ? (
+          <Toolbar editor={editor} turn={turn} disabled={readOnly} onPicture={onPicture} />
+        ) : (
+          <span className="toolbar" />
+        )}
+        <span className={`saving ${saving === 'not saved' ? 'stop' : ''}`} role="status">
+          {readOnly ? 'following' : saving === 'saving' ? 'saving …' : saving}
+        </span>
+      </div>
+      <div className="paper">
+        <div className="galley">
+          {beside}
+          {sentence}
+          <Heading
+            key={section.id}
+            section={section}
+            numberWords={numberWords}
+            readOnly={readOnly}
+            onChange={acts.change}
+          />
+          <div className="sheet">
+            {section.made ? <MadePage onTake={acts.takeOver} /> : <EditorContent editor={editor ?? null} />}
+            {editor && !section.made && <Margins key={section.id} editor={editor} known={known} onPage={onPage} />}
+          </div>
+        </div>
+      </div>
+    </>
+  )
+}

@@ -1,0 +1,101 @@
+import { describe, expect, test } from '@jest/globals'
+import fc from 'fast-check'
+import { type BlockJson, docWords, schema } from '@/core/book'
+import { countOf } from '../countOf'
+import { pickedBy, stillPicked } from '../list/picked'
+import { posOf } from '../places'
+import { marginItems } from './marginItems'
+import { stacked } from './stacked'
+
+const docOf = (...content: BlockJson[]) => schema.nodeFromJSON({ type: 'doc', content })
+const p = (id: string, ...content: object[]): BlockJson => ({
+  type: 'paragraph',
+  attrs: { id, align: null },
+  content: content as never,
+})
+const t = (text: string, href?: string) => ({
+  type: 'text',
+  text,
+  ...(href ? { marks: [{ type: 'link', attrs: { href } }] } : {}),
+})
+const note = (id: string, text: string) => ({ type: 'footnote', attrs: { id }, content: [t(text)] })
+
+describe('what stands in the inner margin', () => {
+  const doc = docOf(
+    p('b1', t('The bell'), note('n1', 'It was “cast” in a bad year.'), t(' rang, she said "twice".')),
+    p('b2', t('See '), t('here', '#b1'), t(', '), t('there', '#s9'), t(' and '), t('nowhere', '#gone'), t('.')),
+    p('b3', t('Quiet.'), note('n2', 'x'.repeat(300))),
+  )
+  const items = marginItems(doc, [{ block: 'b3', words: 'a word no font has' }], id => id === 's9')
+  test('notes with their numbers, typed quotes, links that lead nowhere, findings: each at its place', () => {
+    expect(items.map(i => [i.kind, i.sign ?? '', i.words.slice(0, 30)])).toEqual([
+      ['doubt', '', '2 quotes as typed'],
+      ['note', '1', 'It was “cast” in a bad year.'],
+      ['finding', '', 'this link leads nowhere'],
+      ['finding', '', 'a word no font has'],
+      ['note', '2', 'x'.repeat(30)],
+    ])
+    const at = (kind: string): string =>
+      doc.textBetween(items.find(i => i.kind === kind)!.pos, doc.content.size).slice(0, 7)
+    expect([at('doubt'), at('finding')]).toEqual(['"twice"', 'nowhere'])
+    expect(items.at(-1)!.words).toHaveLength(112)
+    expect(new Set(items.map(i => i.key)).size).toBe(items.length)
+  })
+  test('a note’s own quotes are not its paragraph’s', () => {
+    expect(
+      marginItems(docOf(p('b1', t('Plain'), note('n1', 'a "typed" one'))), [], () => true).map(i => i.kind),
+    ).toEqual(['note'])
+  })
+})
+
+test('things of a margin do not cover each other, keep their order, and stand where they belong where there is room', () => {
+  const thing = fc.record({ wants: fc.integer({ min: 0, max: 2000 }), height: fc.integer({ min: 10, max: 90 }) })
+  fc.assert(
+    fc.property(fc.array(thing), unsorted => {
+      const things = [...unsorted].sort((a, b) => a.wants - b.wants)
+      const tops = stacked(things, 6)
+      things.forEach((x, i) => {
+        expect(tops[i]).toBeGreaterThanOrEqual(x.wants)
+        const end = i ? tops[i - 1]! + things[i - 1]!.height + 6 : Number.NEGATIVE_INFINITY
+        expect(tops[i]).toBe(Math.max(x.wants, end))
+      })
+    }),
+  )
+})
+
+test('a place of the pages is found in the document, notes counted as their numbers', () => {
+  const doc = docOf(p('b1', t('One')), p('b2', t('The bell'), note('n1', 'Note.'), t(' rang')))
+  const from = (chars: number): string =>
+    doc.textBetween(posOf(doc, { block: 'b2', chars })!, doc.content.size, '|', '*')
+  expect([from(0), from(3), from(8)]).toEqual([
+    expect.stringMatching(/^The bell/),
+    expect.stringMatching(/^bell/),
+    'rang',
+  ])
+  expect(posOf(doc, { block: 'gone', chars: 0 })).toBeUndefined()
+})
+
+test('words of an editor are those of its document, however it came to be', () => {
+  const before = docOf(p('b1', t('One two')), p('b2', t('three'), note('n1', 'four five')))
+  const after = docOf(...(before.toJSON() as { content: BlockJson[] }).content, p('b3', t('six')))
+  for (const doc of [before, after, before])
+    expect(countOf({ state: { doc } } as never)).toBe(docWords(doc.toJSON() as never))
+})
+
+describe('what is picked of a list', () => {
+  const order = ['a', 'b', 'c', 'd']
+  const alone = { open: 'b', toggles: false, extends: false }
+  test('by a click, with Ctrl, with Shift from the open one, either way', () => {
+    expect([...pickedBy(order, new Set(['b']), { ...alone, on: 'd' })]).toEqual(['d'])
+    expect([...pickedBy(order, new Set(['b']), { ...alone, on: 'd', toggles: true })]).toEqual(['b', 'd'])
+    expect([...pickedBy(order, new Set(['b']), { ...alone, on: 'b', toggles: true })]).toEqual(['b'])
+    expect([...pickedBy(order, new Set(), { ...alone, on: 'd', extends: true })]).toEqual(['b', 'c', 'd'])
+    expect([...pickedBy(order, new Set(), { ...alone, on: 'a', extends: true })]).toEqual(['a', 'b'])
+  })
+  test('what has left the book is not picked; the open one is', () => {
+    expect(stillPicked(order, new Set(['b', 'gone', 'd']), 'd')).toEqual(['b', 'd'])
+    expect(stillPicked(order, new Set(['gone']), 'c')).toEqual(['c'])
+    expect(stillPicked(order, new Set(['a']), undefined)).toEqual(['a'])
+    expect(stillPicked(order, new Set(), 'gone')).toEqual([])
+  })
+})

@@ -1,0 +1,61 @@
+'use client'
+import type { Editor } from '@tiptap/core'
+import type { Transaction } from '@tiptap/pm/state'
+import { type RefObject, useEffect, useRef } from 'react'
+import type { PageTurn } from '@/core/pages'
+import { usePress } from '@/parts/usePress'
+import { posOf } from '../places'
+
+/** A printed page of the section, with the position in the editor's document at which it begins. */
+export interface TurnAt extends PageTurn {
+  pos: number
+}
+
+/**
+ * Where printed pages turn in what is being written. They are asked for with each new state of the pages (`version`); between
+ * two answers they move with the words that they stand before.
+ */
+export function useTurns(
+  {
+    bookId,
+    editionId,
+    section,
+    version,
+  }: { bookId: string; editionId: string | undefined; section: string; version: number },
+  editor: Editor,
+  changed: () => void,
+): RefObject<readonly TurnAt[]> {
+  const turns = useRef<readonly TurnAt[]>([])
+  // Pages that cannot be set are said in the sill; here none turns.
+  const { answer } = usePress(
+    async press => (editionId ? press.turns(bookId, editionId, section).catch(() => []) : []),
+    [bookId, editionId, section],
+    { anew: [version] },
+  )
+  useEffect(() => {
+    if (!answer) return
+    const { doc } = editor.state
+    const blocks = new Map<string, number>()
+    doc.descendants((n, pos) => void (typeof n.attrs.id === 'string' && n.attrs.id && blocks.set(n.attrs.id, pos)))
+    turns.current = answer.flatMap(t => {
+      const pos = t.block ? posOf(doc, t, blocks.get(t.block)) : 0
+      return pos === undefined || (t.block && !blocks.has(t.block)) ? [] : [{ ...t, pos }]
+    })
+    changed()
+  }, [answer, editor, changed])
+  useEffect(() => {
+    const moved = ({
+      transaction: tr,
+      appendedTransactions: more = [],
+    }: {
+      transaction: Transaction
+      appendedTransactions?: Transaction[]
+    }): void => {
+      for (const t of [tr, ...more])
+        if (t.docChanged) turns.current = turns.current.map(x => ({ ...x, pos: t.mapping.map(x.pos) }))
+    }
+    editor.on('transaction', moved)
+    return () => void editor.off('transaction', moved)
+  }, [editor])
+  return turns
+}

@@ -1,0 +1,54 @@
+'use client'
+import { Button } from 'antd'
+import { memo } from 'react'
+import type { Section } from '@/core/book'
+import type { SectionActs } from '../useSectionActs'
+import { AddSection } from './AddSection'
+
+/** What can be done with the sections that are picked; one of them is open. */
+export const ListActs = memo(function ListActs({
+  sections,
+  picked,
+  readOnly,
+  acts,
+}: {
+  sections: readonly Section[]
+  picked: readonly string[]
+  readOnly: boolean
+  acts: SectionActs
+}) {
+  const all = sections.filter(s => picked.includes(s.id))
+  const one = all.length === 1 ? all[0] : undefined
+  const act = (words: string, onClick: () => void, can = true) => (
+    <Button size="small" type="link" disabled={readOnly || !can} onClick={onClick}>
+      {words}
+    </Button>
+  )
+  return (
+    <div className="listacts">
+      {all.length > 1 && <p>{all.length} sections picked</p>}
+      <div>
+        {one && act('Split at the cursor', acts.split, !one.made)}
+        {act(one ? 'Join to the one before' : 'Join them', acts.join, joinable(sections, all))}
+        {act('Duplicate', acts.duplicate, all.length > 0)}
+        {one && act('Read again', () => acts.readAgain(false), !one.made)}
+        {act('Remove', acts.remove, all.length > 0)}
+      </div>
+      <div className="adding">
+        <AddSection readOnly={readOnly} onAdd={acts.add} />
+        {act('Read all again', () => acts.readAgain(true))}
+      </div>
+    </div>
+  )
+})
+
+/** Whether sections can be one: each but the first with the one before it; a single one with what stands before it. */
+function joinable(sections: readonly Section[], picked: readonly Section[]): boolean {
+  const from = sections.findIndex(s => s.id === picked[0]?.id) - (picked.length === 1 ? 1 : 0)
+  const run = from < 0 ? [] : sections.slice(from, from + Math.max(2, picked.length))
+  return (
+    run.length > 1 &&
+    run.every(s => !s.made && s.part === run[0]!.part) &&
+    (picked.length === 1 || run.every((s, i) => s.id === picked[i]?.id))
+  )
+}

@@ -1,0 +1,38 @@
+'use client'
+import { useMemo } from 'react'
+import { type Book, linkTargets } from '@/core/book'
+import type { OpenBook } from '@/parts/openBook'
+import type { BlockFinding } from './galley/marginItems'
+import type { Known } from './galley/Margins'
+
+/** What the galley says itself, at once, of what is being written. */
+const SAID_THERE = new Set(['typed quotes', 'links inside the book'])
+
+/** What the margins of a section know of its book: pages, findings, and what links may lead to. */
+export function useKnown(book: Book, view: OpenBook, section: string | undefined): Known {
+  const { version, figures, edition } = view
+  const places = useMemo(() => linkTargets(book.sections), [book.sections])
+  const findings = figures?.findings
+  return useMemo(() => {
+    const pages = new Map<string, string>()
+    const blocks: BlockFinding[] = []
+    for (const { place, message, rule } of findings ?? []) {
+      if (place.kind === 'page') pages.set(place.label, [pages.get(place.label), message].filter(Boolean).join(' '))
+      if (place.kind === 'text' && place.section === section && !SAID_THERE.has(rule))
+        blocks.push({ block: place.block, words: message })
+    }
+    return {
+      bookId: book.id,
+      editionId: edition && edition.kind !== 'ebook' && figures?.pages !== undefined ? edition.id : undefined,
+      section: section ?? '',
+      version,
+      pages,
+      blocks,
+      // What stands in the section itself is seen as it is written.
+      isThere: id => {
+        const to = places.get(id)
+        return !!to && (to.section !== section || !to.block)
+      },
+    }
+  }, [book.id, edition, figures?.pages, findings, places, section, version])
+}
