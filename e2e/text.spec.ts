@@ -5,6 +5,15 @@ const sections = (page: Page) => page.getByRole('navigation', { name: 'Sections'
 const body = (page: Page) => sections(page).getByRole('region', { name: 'Body' }).getByRole('listitem')
 const text = (page: Page) => page.getByRole('textbox', { name: 'Text of the section' })
 
+/** A value of a sentence is made another. */
+async function value(page: Page, name: string, words: string): Promise<void> {
+  await page.getByRole('combobox', { name, exact: true }).click()
+  await page
+    .locator('.ant-select-dropdown:visible .ant-select-item-option-content')
+    .getByText(words, { exact: true })
+    .click()
+}
+
 async function open(page: Page): Promise<void> {
   await page.goto('/')
   await expect(page.getByRole('listitem')).toHaveCount(3, { timeout: 60_000 })
@@ -48,30 +57,146 @@ test('sections: moved by keyboard and mouse, split, joined, added, numbered, rem
     .getByRole('button', { name: /^3?\s*Soot/ })
     .click()
   await text(page).locator('p').nth(2).click()
-  await page.getByRole('button', { name: /^Split before/ }).click()
+  await page.getByRole('button', { name: 'Split at the cursor' }).click()
   await expect(body(page)).toHaveCount(4)
   await body(page).nth(3).locator('button').click()
-  await page.getByRole('button', { name: 'Join to the section before' }).click()
+  await page.getByRole('button', { name: 'Join to the one before' }).click()
   await expect(body(page)).toHaveCount(3)
 
   await page.getByRole('button', { name: 'Add a section' }).click()
   await page.getByRole('menuitem', { name: 'Afterword' }).click()
   await expect(sections(page).getByRole('region', { name: 'Back' }).getByRole('listitem')).toHaveCount(1)
   await body(page).first().locator('button').click()
-  await page.getByRole('checkbox', { name: 'numbered' }).click()
+  await value(page, 'Whether it is counted', 'without a number')
   await expect(page.locator('.paper .number')).toBeHidden()
-  await page.getByRole('button', { name: 'Remove it' }).click()
-  await page.getByRole('button', { name: 'Remove it' }).last().click()
+  await page.getByRole('button', { name: 'Remove', exact: true }).click()
+  await page.getByRole('dialog').getByRole('button', { name: 'Remove it' }).click()
   await expect(body(page)).toHaveCount(2)
 
   for (let i = 0; i < 7; i++) await page.getByRole('button', { name: 'Undo' }).click()
   await expect.poll(names).toEqual(start)
   await expect(page.getByRole('button', { name: 'Undo' })).toBeDisabled()
+
+  // Several are picked, doubled in one step and joined in another; by keys alone they are moved and picked.
+  await body(page).first().locator('button').click()
+  await body(page)
+    .nth(1)
+    .locator('button')
+    .click({ modifiers: ['Shift'] })
+  await expect(page.getByText('2 sections picked')).toBeVisible()
+  await page.getByRole('button', { name: 'Duplicate' }).click()
+  await expect.poll(async () => (await names()).length).toBe(5)
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect.poll(names).toEqual(start)
+  await body(page).first().locator('button').focus()
+  await page.keyboard.press('Alt+ArrowDown')
+  await expect.poll(names).toEqual(['Soot', 'Ten Oars Too Many', 'The Weight of the Cup'])
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect.poll(names).toEqual(start)
+  await body(page).first().locator('button').click()
+  await page.keyboard.press('Shift+ArrowDown')
+  await expect(page.getByText('2 sections picked')).toBeVisible()
+  await page.getByRole('button', { name: 'Join them' }).click()
+  await expect.poll(names).toEqual(['Ten Oars Too Many', 'Soot'])
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect.poll(names).toEqual(start)
+})
+
+test('the galley: pages turn as one writes, notes stand beside their line, the title’s sentence says what it is', async ({
+  page,
+}) => {
+  await open(page)
+  const turns = page.locator('.margins .turn button')
+  await expect(turns.nth(1)).toBeVisible({ timeout: 60_000 })
+  const folios = (await turns.allTextContents()).map(Number)
+  expect(folios).toEqual(folios.map((_, i) => folios[0]! + i))
+  const top = async (nth: number): Promise<number> => (await turns.nth(nth).boundingBox())!.y
+  const before = await top(1)
+  await text(page).locator('p').first().click()
+  await page.keyboard.press('Home')
+  await page.waitForTimeout(150)
+  // Three lines more over it: the page turns three printed lines sooner in the text, and so about where it stood.
+  await page.keyboard.insertText(
+    'A sentence that was not there a moment ago, and is now, in the first line. '.repeat(4),
+  )
+  await expect(page.locator('.saving')).toHaveText('saved')
+  await expect.poll(async () => Math.abs((await top(1)) - before)).toBeLessThan(60)
+  await expect(page.locator('.margins .turn.here button')).toHaveText(String(folios[0]))
+
+  await page.getByRole('button', { name: 'Note', exact: true }).click()
+  await page.keyboard.type('So it was said.')
+  const note = page.locator('.margins li.note')
+  await expect(note).toHaveText('1So it was said.')
+  const mark = (await text(page).locator('[data-footnote]').boundingBox())!
+  expect(Math.abs((await note.boundingBox())!.y - mark.y)).toBeLessThan(30)
+
+  await value(page, 'Where it opens', 'on either page')
+  await expect(page.locator('.issaid').first()).toContainText('on either page here alone')
+  await value(page, 'What it is', 'Interlude')
+  await expect(page.locator('.paper .number')).toBeHidden()
+  await expect(page.locator('.issaid').first()).not.toContainText('numbered')
+  await page.getByLabel('Subtitle of the section').fill('In which nothing is won')
+  await page.getByLabel('Subtitle of the section').press('Enter')
+  await page.reload()
+  await expect(page.getByLabel('Subtitle of the section')).toHaveValue('In which nothing is won')
+})
+
+test('a reading is decided by keys; the book’s text is read again, looked at, taken over, undone', async ({ page }) => {
+  await page.goto('/')
+  const parts = ['Salt', 'Rope'].map(
+    (n, i) => `# ${n}\n\nIt was dear.\n\n## Of ${n}\n\nNobody sold it.\n\n## More of ${n}\n\nNumber ${i}.\n`,
+  )
+  await page.getByLabel('Manuscript file').setInputFiles({
+    name: 'levels.md',
+    mimeType: 'text/markdown',
+    buffer: Buffer.from(parts.join('\n')),
+  })
+  const rows = page.getByRole('region', { name: 'Proposed sections' }).getByRole('listitem')
+  await expect(rows).toHaveCount(2, { timeout: 30_000 })
+  await value(page, 'What headings of level 1 are', 'parts')
+  await value(page, 'What headings of level 2 are', 'chapters')
+  await expect(rows).toHaveCount(6)
+  await expect(rows.first()).toContainText('part')
+  const press = (key: string): Promise<void> => page.locator('body').press(key)
+  await page.getByRole('heading', { name: 'levels' }).click()
+  await press('End')
+  await press('s')
+  await expect(rows.last()).toContainText('More of Rope')
+  await expect(rows).toHaveCount(5)
+  await press('Control+z')
+  await expect(rows).toHaveCount(6)
+  await press('b')
+  await expect(rows.last()).toContainText('afterword')
+  await press('r')
+  await page.keyboard.type('The end of the rope')
+  await page.keyboard.press('Enter')
+  await expect(rows.last()).toContainText('The end of the rope')
+  await page.getByRole('button', { name: 'Put it on the porch' }).click()
+  await page.waitForURL(/plan/)
+  await page.goto(page.url().replace(/plan$/, 'text'))
+
+  // What is pasted into a section may hold others: read again, they are found, and stand beside the pages before they are taken.
+  await body(page).nth(1).locator('button').click()
+  await text(page).locator('p').first().click()
+  await page.keyboard.press('End')
+  for (const line of ['', 'Chapter Nine: The Knot', 'It held.']) {
+    await page.keyboard.press('Enter')
+    await page.keyboard.insertText(line)
+  }
+  await expect(page.locator('.saving')).toHaveText('saved')
+  await page.getByRole('button', { name: 'Read again' }).click()
+  await expect(rows).toHaveCount(2, { timeout: 30_000 })
+  await expect(page.getByLabel('Sill')).toContainText('1 new section')
+  await page.getByRole('button', { name: 'Take it over' }).click()
+  await expect(body(page)).toHaveCount(6)
+  await expect(body(page).nth(2)).toContainText('The Knot')
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(body(page)).toHaveCount(5)
 })
 
 test('the marks and blocks of the schema, pages and counts follow', async ({ page }) => {
   await open(page)
-  const words = page.getByRole('complementary', { name: 'This section' }).locator('dd').first()
+  const words = page.getByLabel('Words', { exact: true }).locator('b')
   const before = Number((await words.textContent())!.replace(',', ''))
   await text(page).locator('p').first().click()
   await page.keyboard.press('Control+Home')
@@ -130,7 +255,8 @@ test('intake says what was left out, and where; a cover takes a picture', async 
     buffer: Buffer.from('# Chapter One\n\nA map stood here.\n\n![the map](nowhere.png)\n\n# Chapter Two\n\nAnd on.\n'),
   })
   await expect(page.locator('.dropped li').first()).toContainText('1 ×', { timeout: 30_000 })
-  await expect(page.locator('.dropped li i').first()).toContainText('“')
+  await page.locator('.dropped li button', { hasText: '“the map”' }).click()
+  await expect(page.getByText('What stood there is in a title, or has no words of its own.')).toBeVisible()
   await page.getByRole('button', { name: 'Leave it' }).click()
   await page.goto('/book/small-apiary-logbook/cover')
   await page.getByRole('button', { name: 'Bring one in' }).waitFor({ timeout: 60_000 })

@@ -39,7 +39,7 @@ export function SignAtCursor({ editor, readOnly }: { editor: Editor; turn: numbe
   const height = node.attrs.height as number
   const nearest = heights.reduce((best, h) => (Math.abs(h[0] - height) < Math.abs(best[0] - height) ? h : best))[0]
   return (
-    <p className="issaid sign-about" aria-label="The sign at the cursor">
+    <section className="issaid sign-about" aria-label="The sign at the cursor">
       The sign at the cursor is{' '}
       <ChoiceValue
         label="What the sign is"
@@ -74,7 +74,7 @@ export function SignAtCursor({ editor, readOnly }: { editor: Editor; turn: numbe
         onChange={h => set('height', Number(h))}
       />
       .
-    </p>
+    </section>
   )
 }
 

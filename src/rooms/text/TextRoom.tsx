@@ -74,7 +74,7 @@ function Desk({ book, view }: { book: Book; view: OpenBook }) {
     if (!how.toggles && !how.extends) void flush().then(() => setChosen(id))
   })
   const go = useLatest((place: { section: string; block: string }): void => {
-    setChosen(place.section)
+    only(setChosen)(place.section)
     goTo(place)
   })
   const known = useKnown(book, view, section?.id)

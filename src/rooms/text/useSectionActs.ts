@@ -90,43 +90,38 @@ export function useSectionActs({ book, section, picked, name, editor, flush, onC
       return addSection(b, fresh, section && roles[role].part === section.part ? section.id : undefined)
     })
   })
-  /** What is picked, in words. */
-  const these = (): string => (picked.length > 1 ? `${picked.length} sections` : `“${name}”`)
   const remove = useLatest((): void => {
     const going = book.sections.filter(s => picked.includes(s.id))
     const words = going.reduce((n, s) => n + (s.made ? 0 : docWords(s.doc)), 0)
     const leave = (): void => {
-      void operate(`Remove ${these()}`, b => picked.reduce(removeSection, b))
+      void operate(`Remove ${said(book, picked)}`, b => picked.reduce(removeSection, b))
       onChoose(undefined)
     }
     if (words < WORTH_A_QUESTION) leave()
     else
       modal.confirm({
-        title: `Remove ${these()}?`,
+        title: `Remove ${said(book, picked)}?`,
         content: `${words.toLocaleString('en')} words leave the book. Undo brings them back.`,
         okText: 'Remove it',
         cancelText: 'Keep it',
         onOk: leave,
       })
   })
-  const duplicate = useLatest((): void => void operate(`Duplicate ${these()}`, b => duplicateSections(b, picked)))
+  const duplicate = useLatest(
+    (): void => void operate(`Duplicate ${said(book, picked)}`, b => duplicateSections(b, picked)),
+  )
   const join = useLatest((): void => {
     const [first, ...rest] = picked
     if (first === undefined) return
     const joined = rest.length ? rest : [first]
     const at = book.sections.findIndex(s => s.id === first)
     onChoose(rest.length ? first : book.sections[at - 1]?.id)
-    void operate(rest.length ? `Join ${these()}` : `Join ${these()} to the one before`, b =>
+    void operate(rest.length ? `Join ${said(book, picked)}` : `Join ${said(book, picked)} to the one before`, b =>
       joined.reduce(joinSections, b),
     )
   })
   const move = useLatest((ids: readonly string[], to: string): void => {
-    const moved = book.sections.find(s => s.id === ids[0])
-    const words =
-      ids.length > 1
-        ? `${ids.length} sections`
-        : `“${moved ? shortName(labels(book.sections, book.data.language).get(moved.id)!) || roles[moved.role].name : ''}”`
-    void operate(`Move ${words}`, b => moveSections(b, ids, to))
+    void operate(`Move ${said(book, ids)}`, b => moveSections(b, ids, to))
   })
   const split = useLatest((): void => {
     const at = editor && blockAt(editor)
@@ -145,4 +140,11 @@ export function useSectionActs({ book, section, picked, name, editor, flush, onC
     () => ({ operate, change, add, remove, duplicate, join, move, split, readAgain, takeOver: taken }),
     [operate, change, add, remove, duplicate, join, move, split, readAgain, taken],
   )
+}
+
+/** Sections in words: one by its name, more by their number. */
+function said(book: Book, ids: readonly string[]): string {
+  const one = ids.length === 1 && book.sections.find(s => s.id === ids[0])
+  if (!one) return `${ids.length} sections`
+  return `“${shortName(labels(book.sections, book.data.language).get(one.id)!) || roles[one.role].name}”`
 }

@@ -2,6 +2,7 @@
 import type { Editor } from '@tiptap/core'
 import { memo, type RefObject, useCallback, useEffect, useLayoutEffect, useRef, useState } from 'react'
 import { useLatest } from '@/parts/useLatest'
+import { placeAtCursor } from '../places'
 import { type BlockFinding, type MarginItem, marginItems } from './marginItems'
 
 import { stacked } from './stacked'
@@ -89,21 +90,17 @@ export const Margins = memo(function Margins({
   }, [editor, remeasure])
   useEffect(remeasure, [known, remeasure])
   const go = useLatest((pos: number): void => void editor.chain().focus().setTextSelection(pos).scrollIntoView().run())
+  // The page on which the cursor stands is opened at its word.
+  const toPage = useLatest((t: Turn): void => onPage((t.here && placeAtCursor(editor)) || t))
   return (
     <div className="margins" ref={root}>
-      <Outer turns={drawn.turns} onPage={useLatest(onPage)} />
+      <Outer turns={drawn.turns} onPage={toPage} />
       <Inner items={drawn.items} onGo={go} />
     </div>
   )
 })
 
-const Outer = memo(function Outer({
-  turns,
-  onPage,
-}: {
-  turns: readonly Turn[]
-  onPage: (place: { block: string; chars: number }) => void
-}) {
+const Outer = memo(function Outer({ turns, onPage }: { turns: readonly Turn[]; onPage: (turn: Turn) => void }) {
   return (
     <>
       {turns.map(t => (

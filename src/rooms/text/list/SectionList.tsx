@@ -65,9 +65,15 @@ export const SectionList = memo(function SectionList({
     const step = { ArrowUp: -1, ArrowDown: 1 }[e.key]
     if (step !== undefined) {
       e.preventDefault()
+      if (e.altKey) {
+        const moving = along(id)
+        const places = moving.map(m => items.indexOf(m))
+        const beyond = items[(step < 0 ? Math.min(...places) : Math.max(...places)) + step]
+        if (beyond !== undefined && !readOnly) wishes.onMove(moving, beyond)
+        return
+      }
       const to = items[items.indexOf(id) + step]
       if (to === undefined) return
-      if (e.altKey) return readOnly ? undefined : wishes.onMove(along(id), to)
       e.currentTarget.querySelector<HTMLElement>(`[data-section="${to}"]`)?.focus()
       if (e.shiftKey) choose(to, { toggles: false, extends: true })
     } else if ((e.key === 'Delete' || e.key === 'Backspace') && !readOnly) wishes.onRemove()

@@ -23,6 +23,6 @@ export function pickedBy(
 /** Of what is picked, what is in the book still; the open one where nothing is. */
 export function stillPicked(order: readonly string[], picked: ReadonlySet<string>, open: string | undefined): string[] {
   const there = order.filter(id => picked.has(id))
-  if (open !== undefined && !there.includes(open)) return order.includes(open) ? [open] : []
-  return there
+  if (there.length) return there
+  return open !== undefined && order.includes(open) ? [open] : []
 }

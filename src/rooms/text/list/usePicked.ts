@@ -5,7 +5,7 @@ import { useLatest } from '@/parts/useLatest'
 import { pickedBy, stillPicked } from './picked'
 import type { Choice } from './SectionList'
 
-/** What is picked of the sections: the open one, and others beside it. */
+/** What is picked of the sections: the one that was asked for last, and others beside it. It is known before that one is open: what is typed is written first. */
 export function usePicked(
   book: Book,
   open: string | undefined,
@@ -15,17 +15,21 @@ export function usePicked(
   /** Opening a section by any other way picks it alone. */
   only: (choose: (id: string | undefined) => void) => (id: string | undefined) => void
 } {
-  const [set, setSet] = useState<ReadonlySet<string>>(new Set())
+  const [{ set, asked }, setState] = useState<{ set: ReadonlySet<string>; asked?: string }>({ set: new Set() })
   const order = useMemo(() => book.sections.map(s => s.id), [book.sections])
-  const picked = useMemo(() => stillPicked(order, set, open), [order, set, open])
+  const from = asked !== undefined && order.includes(asked) ? asked : open
+  const picked = useMemo(() => stillPicked(order, set, from), [order, set, from])
   const pick = useLatest((on: string, how: Choice): void =>
-    setSet(pickedBy(order, new Set(picked), { open, on, ...how })),
+    setState(s => ({
+      set: pickedBy(order, new Set(picked), { open: from, on, ...how }),
+      asked: how.toggles || how.extends ? s.asked : on,
+    })),
   )
   return {
     picked,
     pick,
     only: choose => id => {
-      setSet(new Set(id === undefined ? [] : [id]))
+      setState({ set: new Set(id === undefined ? [] : [id]), ...(id === undefined ? {} : { asked: id }) })
       choose(id)
     },
   }
