@@ -130,6 +130,27 @@ test('the galley: pages turn as one writes, notes stand beside their line, the t
   const mark = (await text(page).locator('[data-footnote]').boundingBox())!
   expect(Math.abs((await note.boundingBox())!.y - mark.y)).toBeLessThan(30)
 
+  // Words lead to another place of the book, found by its own words; taken out, the place is missed at once.
+  await text(page)
+    .locator('p')
+    .nth(1)
+    .dblclick({ position: { x: 80, y: 12 } })
+  await page.getByRole('button', { name: 'Link', exact: true }).click()
+  await page.getByLabel('Where the link leads').fill('soot')
+  await page.locator('.ant-select-dropdown:visible').getByText('Soot', { exact: true }).first().waitFor()
+  await page.keyboard.press('Enter')
+  await expect(text(page).locator('a[href^="#"]')).toHaveCount(1)
+  await page.getByRole('button', { name: /^3?\s*Soot/ }).click()
+  await page.getByRole('button', { name: 'Remove', exact: true }).click()
+  await page.getByRole('dialog').getByRole('button', { name: 'Remove it' }).click()
+  await page
+    .getByRole('button', { name: /Ten Oars/ })
+    .last()
+    .click()
+  await expect(page.locator('.margins li.finding')).toHaveText('this link leads nowhere')
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(page.locator('.margins li.finding')).toHaveCount(0)
+
   await value(page, 'Where it opens', 'on either page')
   await expect(page.locator('.issaid').first()).toContainText('on either page here alone')
   await value(page, 'What it is', 'Interlude')

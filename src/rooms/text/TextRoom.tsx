@@ -104,6 +104,7 @@ function Desk({ book, view }: { book: Book; view: OpenBook }) {
       <div className="column">
         {section ? (
           <Galley
+            book={beside}
             section={section}
             numberWords={label?.numberWords}
             editor={editor}

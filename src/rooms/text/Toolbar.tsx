@@ -1,9 +1,11 @@
 'use client'
-import { BoldOutlined, ItalicOutlined, LinkOutlined, PictureOutlined } from '@ant-design/icons'
+import { BoldOutlined, ItalicOutlined, PictureOutlined } from '@ant-design/icons'
 import type { Editor } from '@tiptap/core'
-import { Button, Input, Popover, Select, Tooltip } from 'antd'
-import { memo, useState } from 'react'
-import { type BlockKind, blockKinds, insertBreak, insertNote, kindAt, setKind, setLink } from './commands'
+import { Button, Select, Tooltip } from 'antd'
+import { memo } from 'react'
+import type { Book } from '@/core/book'
+import { type BlockKind, blockKinds, insertBreak, insertNote, kindAt, setKind } from './commands'
+import { LinkButton } from './LinkButton'
 
 const names: Record<BlockKind, string> = {
   paragraph: 'Paragraph',
@@ -19,6 +21,8 @@ const names: Record<BlockKind, string> = {
 
 interface ToolbarProps {
   editor: Editor
+  /** What links may lead to. */
+  book: Book
   disabled: boolean
   onPicture: (inLine: boolean) => void
 }
@@ -41,7 +45,7 @@ export function Toolbar({ turn: _turn, ...props }: ToolbarProps & { turn: number
 }
 const toggled = ['strong', 'em', 'small_caps', 'superscript', 'subscript', 'strike'] as const
 
-const Tools = memo(function Tools({ editor, disabled, onPicture }: ToolbarProps & { shown: string }) {
+const Tools = memo(function Tools({ editor, book, disabled, onPicture }: ToolbarProps & { shown: string }) {
   const mark = (name: (typeof toggled)[number], label: string, keys: string, face: React.ReactNode) => (
     <Tooltip title={`${label} (${keys})`}>
       <Button
@@ -90,7 +94,7 @@ const Tools = memo(function Tools({ editor, disabled, onPicture }: ToolbarProps 
         </span>,
       )}
       {mark('strike', 'Struck', 'Ctrl+Shift+X', <s>S</s>)}
-      <LinkButton editor={editor} disabled={disabled} />
+      <LinkButton editor={editor} book={book} disabled={disabled} />
       <span className="bar" aria-hidden />
       <Button type="text" size="small" disabled={disabled} onClick={() => insertNote(editor)}>
         Note
@@ -119,50 +123,3 @@ const Tools = memo(function Tools({ editor, disabled, onPicture }: ToolbarProps 
     </div>
   )
 })
-
-function LinkButton({ editor, disabled }: { editor: Editor; disabled: boolean }) {
-  const [open, setOpen] = useState(false)
-  const [address, setAddress] = useState('')
-  const now = (editor.getAttributes('link').href as string | undefined) ?? ''
-  const take = (): void => {
-    setLink(editor, address)
-    setOpen(false)
-  }
-  return (
-    <Popover
-      trigger="click"
-      open={open}
-      placement="bottom"
-      onOpenChange={o => {
-        setOpen(o)
-        if (o) setAddress(now)
-      }}
-      content={
-        <span style={{ display: 'flex', gap: 8 }}>
-          <Input
-            size="small"
-            autoFocus
-            aria-label="Address of the link"
-            placeholder="an address, or nothing to unlink"
-            value={address}
-            onChange={e => setAddress(e.target.value)}
-            onPressEnter={take}
-            style={{ width: 240 }}
-          />
-          <Button size="small" onClick={take}>
-            Set
-          </Button>
-        </span>
-      }
-    >
-      <Button
-        type="text"
-        size="small"
-        aria-label="Link"
-        className={now ? 'on' : undefined}
-        disabled={disabled || (editor.state.selection.empty && !now)}
-        icon={<LinkOutlined />}
-      />
-    </Popover>
-  )
-}

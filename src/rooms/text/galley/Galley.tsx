@@ -2,7 +2,7 @@
 import type { Editor } from '@tiptap/core'
 import { EditorContent } from '@tiptap/react'
 import type { ReactNode } from 'react'
-import type { Section } from '@/core/book'
+import type { Book, Section } from '@/core/book'
 import type { Saving } from '@/data/pen'
 import { Toolbar } from '../Toolbar'
 import type { SectionActs } from '../useSectionActs'
@@ -12,6 +12,7 @@ import { type Known, Margins } from './Margins'
 
 /** The galley that a section is written on: what it is, its title, its text between the margins. */
 export function Galley({
+  book,
   section,
   numberWords,
   editor,
@@ -25,6 +26,8 @@ export function Galley({
   onPicture,
   onPage,
 }: {
+  /** The book as what stands beside the text has it. */
+  book: Book
   section: Section
   numberWords: string | undefined
   editor: Editor | undefined
@@ -45,7 +48,7 @@ export function Galley({
     <>
       <div className="tools">
         {editor && !section.made ? (
-          <Toolbar editor={editor} turn={turn} disabled={readOnly} onPicture={onPicture} />
+          <Toolbar editor={editor} book={book} turn={turn} disabled={readOnly} onPicture={onPicture} />
         ) : (
           <span className="toolbar" />
         )}
