@@ -9,7 +9,7 @@ import { Fault } from '@/core/trade'
 export const typedPath = (path: string): string => resolve(process.env.INIT_CWD ?? process.cwd(), path)
 
 /** What a file was understood as. */
-export type OpenedFile = Omit<Understood, 'candidates' | 'levels'> & { project?: Project }
+export type OpenedFile = Pick<Understood, 'book' | 'pictures' | 'dropped' | 'cleaned' | 'isbn'> & { project?: Project }
 
 /** Reads a manuscript or a project file. */
 export async function openBook(path: string): Promise<OpenedFile> {

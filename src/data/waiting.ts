@@ -5,7 +5,8 @@ export interface HeldManuscript {
   /** Tells it from those that wait beside it. */
   turn: number
   file: string
-  read: Pick<Understood, 'book' | 'pictures' | 'dropped' | 'cleaned' | 'isbn'> & Partial<Pick<Understood, 'candidates' | 'levels'>>
+  read: Pick<Understood, 'book' | 'pictures' | 'dropped' | 'cleaned' | 'isbn'> &
+    Partial<Pick<Understood, 'candidates' | 'levels' | 'dirt' | 'asTyped'>>
 }
 
 /** Files that came together and are not read yet: one book, or a book each. */

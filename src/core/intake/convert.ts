@@ -42,6 +42,8 @@ export function readAsset(bytes: Uint8Array, name?: string): Asset | undefined {
 export interface Converted {
   assets: Map<string, { asset: Asset; bytes: Uint8Array }>
   cleaned: DropCounter
+  /** Empty paragraphs that were kept so far. */
+  empty: number
 }
 
 /** What turning a manuscript into a book goes by, and where it puts what it finds. */
@@ -61,20 +63,21 @@ export interface Conversion {
 
 /** Turns raw blocks of one section into its document; `headingBase` is the level of the section's own title. */
 export function toDoc(raw: RawBlock[], conversion: Conversion, headingBase: number): DocJson {
-  const content = convert(raw, conversion, headingBase)
+  const content = convert(raw, conversion, headingBase, true)
   return {
     type: 'doc',
     content: content.length ? content : [{ type: 'paragraph', attrs: { id: conversion.ids.block(), align: null } }],
   }
 }
 
-function convert(raw: RawBlock[], conversion: Conversion, headingBase: number): BlockJson[] {
+function convert(raw: RawBlock[], conversion: Conversion, headingBase: number, top = false): BlockJson[] {
   const { ids } = conversion
   const out: BlockJson[] = []
   for (let i = 0; i < raw.length;) {
     const b = raw[i]!
     if (b.type === 'para') {
       if (i > 0 && b.newPage && !b.newFile) out.push({ type: 'page_break', attrs: { id: ids.block() } })
+      if (top && i > 0) out.push(...emptyParagraphs(b.gap ?? 0, conversion))
       const together = groupAt(raw, i)
       out.push(fromParas(together, conversion, headingBase))
       i += together.length
@@ -86,6 +89,16 @@ function convert(raw: RawBlock[], conversion: Conversion, headingBase: number): 
     }
   }
   return out
+}
+
+/** Empty paragraphs that are kept of one gap, and of all: thousands of them say no more than a few. */
+const MOST_EMPTY = 12
+const MOST_EMPTY_IN_ALL = 20_000
+
+function emptyParagraphs(gap: number, { ids, into }: Conversion): ParagraphJson[] {
+  const n = Math.max(0, Math.min(gap, MOST_EMPTY, MOST_EMPTY_IN_ALL - into.empty))
+  into.empty += n
+  return Array.from({ length: n }, () => ({ type: 'paragraph', attrs: { id: ids.block(), align: null } }))
 }
 
 /** What led to a block of the file leads to what it became. */

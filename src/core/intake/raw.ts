@@ -48,6 +48,8 @@ export interface RawPara extends Anchored {
   /** A page ends just before; `newFile`: because a file does, which is no turn of the page by itself. */
   newPage?: boolean
   newFile?: boolean
+  /** Empty paragraphs that stood before it. */
+  gap?: number
   /** `goesOn`: it belongs to the item that the paragraph before it began. */
   list?: { key: string; level: number; ordered: boolean; start: number; goesOn?: boolean }
   quote?: boolean

@@ -1,4 +1,5 @@
 import { Fault, type Report } from '../trade'
+import { tidied, usualKinds } from './dirt'
 import type { RawManuscript } from './raw'
 import type { Incoming, Reading } from './readers/reader'
 import { readers } from './readers/registry'
@@ -117,12 +118,27 @@ function incoming(name: string, ending: string, bytes: Uint8Array, isZip: boolea
   }
 }
 
-function finished(u: Understood): Understood {
+function finished(u: Omit<Understood, 'dirt'>): Understood {
   const words = u.book.sections.some(
     s => s.title || (s.numbered && !s.made) || s.doc.content.some(b => b.type !== 'paragraph' || b.content?.length),
   )
   if (!words) throw new Fault('empty', 'This document has no text in it.')
-  return u
+  const { book, found } = tidied(u.book, usualKinds)
+  const cleaned = found
+    .filter(d => usualKinds.has(d.id))
+    .map(({ what, does, count, places, letters }) => ({
+      what: `${what}: ${does}`,
+      count,
+      places,
+      ...(letters ? { letters } : {}),
+    }))
+  return {
+    ...u,
+    book,
+    cleaned: [...u.cleaned, ...cleaned],
+    dirt: found,
+    ...(found.length ? { asTyped: u.book.sections } : {}),
+  }
 }
 
 function countLines(bytes: Uint8Array): number {

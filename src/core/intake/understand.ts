@@ -18,6 +18,7 @@ import {
 import { parseIsbn } from '../trade'
 import type { Candidate } from './candidates'
 import { choose } from './choose'
+import { type Dirt, typedFolios } from './dirt'
 import { type Conversion, type Converted, toDoc } from './convert'
 import { looksLikeTitle, propose, type Proposal } from './headings'
 import {
@@ -38,6 +39,10 @@ export interface Understood {
   dropped: Dropped[]
   /** What was tidied. Letters: typed signs that the book makes by itself. */
   cleaned: Dropped[]
+  /** Dirt that there was, by kind. The book is without it, but for what is only cleaned where it is asked for. */
+  dirt: Dirt[]
+  /** Its sections with all of their dirt, where there was any. */
+  asTyped?: Section[]
   /** Paragraphs that may begin a section and were not taken for one. */
   candidates: Candidate[]
   /** Levels of the headings that sections were read from, by the sections' ids. */
@@ -46,14 +51,17 @@ export interface Understood {
   isbn?: string
 }
 
-/** Reads the structure of a raw manuscript. `name` is the file's, for a title where the text gives none. */
-export function understand(raw: RawManuscript, name = ''): Understood {
-  const into: Converted = { assets: new Map(), cleaned: new DropCounter() }
+/** Reads the structure of a raw manuscript; its dirt stays. `name` is the file's, for a title where the text gives none. */
+export function understand(raw: RawManuscript, name = ''): Omit<Understood, 'dirt'> {
+  const into: Converted = { assets: new Map(), cleaned: new DropCounter(), empty: 0 }
   if (raw.remade) into.cleaned.take(raw.remade)
-  const blocks = clean(raw.blocks, into)
+  const blocks = withGaps(raw.blocks)
   const bodySize = commonSize(blocks) ?? raw.bodySize ?? 0
   const language = languageOf(beginningOf(blocks))
-  const weighed = blocks.flatMap((b, i) => propose(b, i, bodySize, language ?? raw.meta.language) ?? [])
+  const weighed = withoutFolios(
+    blocks,
+    blocks.flatMap((b, i) => propose(b, i, bodySize, language ?? raw.meta.language) ?? []),
+  )
   const proposals = choose(blocks, weighed)
   const data = statedData(raw, language)
   const placed = new Map<RawBlock, string | undefined>(weighed.map(p => [blocks[p.index]!, undefined]))
@@ -228,14 +236,14 @@ function readSection(blocks: RawBlock[], proposals: Proposal[], i: number, bodyS
   let { title } = p
   const next = blocks[from]
   if (p.bare && from < end && looksLikeTitle(next, bodySize)) {
-    title = inlineText(next.content).trim()
+    title = plainTitle(next.content)
     evidence.push('the line below is its title')
     from++
   }
   const below = blocks[from]
   let subtitle: string | undefined
   if (from < end && below?.type === 'para' && /^subtitle$/i.test(below.style ?? '') && below.level === undefined) {
-    subtitle = inlineText(below.content).trim()
+    subtitle = plainTitle(below.content)
     from++
   }
   return {
@@ -247,6 +255,13 @@ function readSection(blocks: RawBlock[], proposals: Proposal[], i: number, bodyS
     content: blocks.slice(from, end),
   }
 }
+
+/** A title as it is kept: without what divides its words or spaces them. */
+const plainTitle = (content: InlineJson[]): string =>
+  inlineText(content)
+    .replace(/\u00ad/g, '')
+    .replace(/\s+/g, ' ')
+    .trim()
 
 /** A typed contents list gives way to the made one. */
 function leaveContents({ title, heading, content }: Headed, { dropped }: RawManuscript): void {
@@ -289,53 +304,48 @@ function languageTag(tag: string | undefined, told: string | undefined): string 
   return stated ?? 'en-US'
 }
 
-/** Without the spacing of typewriters: empty paragraphs, doubled spaces, indents by spaces. Counts what it does. */
-function clean(blocks: RawBlock[], into: Converted): RawBlock[] {
+/** Without empty paragraphs, which are told by what stands behind them: what begins a section is judged by its neighbours that say something. */
+function withGaps(blocks: readonly RawBlock[]): RawBlock[] {
   const out: RawBlock[] = []
   let carry = false
+  let gap = 0
   // What leads to a paragraph that goes leads to what comes behind it.
   const anchors: string[] = []
-  for (const of of blocks) {
-    const b =
-      anchors.length && (of.type !== 'para' || of.content.length)
-        ? { ...of, anchors: [...(of.anchors ?? []), ...anchors.splice(0)] }
-        : of
-    if (b.type !== 'para') {
-      out.push(
-        b.type === 'picture' && carry
-          ? { ...b, newPage: true }
-          : b.type === 'container'
-            ? { ...b, blocks: clean(b.blocks, into) }
-            : b,
-      )
-      if (b.type !== 'scene') carry = false
-      continue
-    }
-    if (!b.content.length) {
-      into.cleaned.add('empty paragraphs taken out', '')
+  for (const b of blocks) {
+    if (b.type === 'para' && !b.content.length) {
+      gap++
       carry ||= !!b.newPage
       anchors.push(...(b.anchors ?? []))
       continue
     }
-    let doubled = 0
-    const single = (n: InlineJson): InlineJson => {
-      if (n.type !== 'text') return n
-      const t = n.text.replace(/ {2,}/g, () => {
-        doubled++
-        return ' '
-      })
-      return t === n.text ? n : { ...n, text: t }
-    }
-    // What is clean stands as it is: a book's paragraphs are not made twice.
-    const content = b.content.some(n => n.type === 'text' && n.text.includes('  ')) ? b.content.map(single) : b.content
-    if (doubled) into.cleaned.add('doubled spaces made single', '', doubled)
-    const turns = carry || !!b.newPage
+    const turns = carry && (b.type === 'para' || b.type === 'picture') && !b.newPage
     out.push(
-      content === b.content && turns === !!b.newPage ? b : { ...b, content, ...(turns ? { newPage: true } : {}) },
+      turns || gap || anchors.length || b.type === 'container'
+        ? ({
+            ...b,
+            ...(b.type === 'container' ? { blocks: withGaps(b.blocks) } : {}),
+            ...(turns ? { newPage: true } : {}),
+            ...(gap && b.type === 'para' ? { gap } : {}),
+            ...(anchors.length ? { anchors: [...(b.anchors ?? []), ...anchors.splice(0)] } : {}),
+          } as RawBlock)
+        : b,
     )
-    carry = false
+    gap = 0
+    if (b.type !== 'scene') carry = false
   }
   return out
+}
+
+/** What of the proposals is the folio of a page rather than the number of a chapter. */
+function withoutFolios(blocks: readonly RawBlock[], weighed: readonly Proposal[]): Proposal[] {
+  if (!weighed.some(p => p.bare)) return [...weighed]
+  const folios = typedFolios(
+    blocks.map(b => {
+      const text = b.type === 'para' && b.level === undefined ? inlineText(b.content) : ''
+      return { text, words: (text || textOfBlock(b)).split(/\s+/).length }
+    }),
+  )
+  return weighed.filter(p => !folios.has(p.index))
 }
 
 /** A section's title is plain words: what else stood in it stands below it, and is counted. */

@@ -1,14 +1,23 @@
-import type { Understood } from '@/core/intake'
-
-/** Places that are kept of each kind. */
-const MOST_PLACES = 5
+import type { Dirt, Dropped } from '@/core/intake'
+import { DirtSentences } from './DirtSentences'
+import { Places } from './Places'
+import type { Deciding } from './useDecisions'
 
 /** What of a manuscript is not in the book, with places that can be gone to, and what was tidied on the way. */
 export function Losses({
   dropped,
   cleaned,
+  dirt,
+  deciding,
   onShow,
-}: Pick<Understood, 'dropped' | 'cleaned'> & { onShow: (place: string) => void }) {
+}: {
+  dropped: readonly Dropped[]
+  /** What the book makes by itself. */
+  cleaned: readonly Dropped[]
+  dirt: readonly Dirt[]
+  deciding: Deciding
+  onShow: (place: string) => void
+}) {
   return (
     <>
       <h2>Left out</h2>
@@ -17,25 +26,17 @@ export function Losses({
           {dropped.map(d => (
             <li key={d.what}>
               <b>{d.count} ×</b> {d.what}
-              {d.places.length ? (
-                <span className="places">
-                  {d.places.map(p => (
-                    <button key={p} type="button" onClick={() => onShow(p)}>
-                      “{p.slice(0, 42)}”
-                    </button>
-                  ))}
-                  {d.count > d.places.length && d.places.length === MOST_PLACES ? ' …' : ''}
-                </span>
-              ) : null}
+              <Places of={d} onShow={onShow} />
             </li>
           ))}
         </ul>
       ) : (
         <p className="none">Nothing. Everything in the file stands in the book.</p>
       )}
-      {!!cleaned.length && (
+      {cleaned.length + dirt.length > 0 && (
         <>
           <h2>Tidied</h2>
+          <DirtSentences dirt={dirt} deciding={deciding} onShow={onShow} />
           <ul className="dropped">
             {cleaned.map(c => (
               <li key={c.what}>

@@ -3,7 +3,7 @@ import { Button } from 'antd'
 import { useRouter } from 'next/navigation'
 import { useMemo, useState } from 'react'
 import type { Book } from '@/core/book'
-import type { Candidate } from '@/core/intake'
+import { type Candidate, type Dirt, type Dropped, usualKinds } from '@/core/intake'
 import { firstEditions } from '@/core/outlets'
 import { freshBookId, putBook } from '@/data/books'
 import { type HeldManuscript, letGo, nextHeld } from '@/data/waiting'
@@ -14,10 +14,14 @@ import { blockWith } from './blockWith'
 import { Losses } from './Losses'
 import { ProofPage } from './ProofPage'
 import { Understanding, useLooking } from './Understanding'
-import { useDecisions } from './useDecisions'
+import { type Decided, useDecisions } from './useDecisions'
 import { type ProofPlace, useProof } from './useProof'
 
 const NONE: Candidate[] = []
+const NO_DIRT: Dirt[] = []
+const AT_FIRST: Decided = { decisions: new Map(), cleans: usualKinds }
+/** What stands among the sentences on dirt is not said twice. */
+const isDirt = (dirt: readonly Dirt[], { what }: Dropped): boolean => dirt.some(d => what === `${d.what}: ${d.does}`)
 
 /** A manuscript as it was understood: each proposed section with its evidence, beside its page. Decided, then it is a book. */
 export function Manuscript({ held }: { held: HeldManuscript }) {
@@ -25,11 +29,11 @@ export function Manuscript({ held }: { held: HeldManuscript }) {
   const router = useRouter()
   const say = useSay()
   const { read } = held
-  const text = useMemo(
-    () => ({ book: read.book, candidates: read.candidates ?? NONE, levels: read.levels ?? {} }),
-    [read],
-  )
-  const looked = useLooking(text, useDecisions())
+  const text = useMemo(() => {
+    const { book, asTyped, candidates = NONE, levels = {}, dirt = NO_DIRT } = read
+    return { book: asTyped ? { ...book, sections: asTyped } : book, candidates, levels, dirt }
+  }, [read])
+  const looked = useLooking(text, useDecisions(AT_FIRST))
   const [lost, setLost] = useState<ProofPlace>()
   const book = useMemo<Book | undefined>(
     () =>
@@ -77,7 +81,13 @@ export function Manuscript({ held }: { held: HeldManuscript }) {
           <Understanding read={text} looked={looked} teach="This is how the manuscript was understood." />
           <aside>
             <ProofPage {...proof} />
-            <Losses dropped={read.dropped} cleaned={read.cleaned} onShow={show} />
+            <Losses
+              dropped={read.dropped}
+              cleaned={read.cleaned.filter(c => !isDirt(text.dirt, c))}
+              dirt={text.dirt}
+              deciding={looked.deciding}
+              onShow={show}
+            />
           </aside>
         </div>
       </main>

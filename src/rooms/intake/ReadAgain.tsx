@@ -3,7 +3,7 @@ import { Button } from 'antd'
 import { useRouter } from 'next/navigation'
 import { useMemo, useState } from 'react'
 import type { Book } from '@/core/book'
-import { decided, readAgain, sectionOfCandidate } from '@/core/intake'
+import { decided, readAgain, sectionOfCandidate, tidied } from '@/core/intake'
 import { firstEditions } from '@/core/outlets'
 import { commitSections } from '@/data/changes'
 import { NoBook } from '@/parts/BookTop'
@@ -11,6 +11,8 @@ import { type OpenBook, useOpenBook } from '@/parts/openBook'
 import { Sill } from '@/parts/Sill'
 import { useOutlets } from '@/parts/useOutlets'
 import { useSay } from '@/parts/useSay'
+import { blockWith } from './blockWith'
+import { DirtSentences } from './DirtSentences'
 import { ProofPage } from './ProofPage'
 import { Understanding, useLooking } from './Understanding'
 import { changesSaid, type ProposedSection } from './understanding'
@@ -33,6 +35,7 @@ export function ReadAgain({ bookId, only }: { bookId: string; only: string | und
 }
 
 const NO_LEVELS = {}
+const NO_KINDS: ReadonlySet<string> = new Set()
 
 function Again({ book, view, only }: { book: Book; view: OpenBook; only: string | undefined }) {
   const router = useRouter()
@@ -41,26 +44,26 @@ function Again({ book, view, only }: { book: Book; view: OpenBook; only: string 
   // What is decided is decided of the text as it stood when it was read.
   const [text] = useState(() => {
     const { candidates, strong } = readAgain(book, only)
-    return { book, candidates, strong, levels: NO_LEVELS }
+    return { book, candidates, strong, levels: NO_LEVELS, dirt: tidied(book, NO_KINDS, only).found }
   })
   const { candidates, strong } = text
   const deciding = useDecisions(
     useMemo(
-      () =>
-        new Map(
+      () => ({
+        decisions: new Map(
           candidates.filter(c => strong.has(c.block)).map(c => [sectionOfCandidate(c), { taken: true as const }]),
         ),
+        // A text that is a book already may mean what it has: nothing of it is cleaned unasked.
+        cleans: NO_KINDS,
+      }),
       [candidates, strong],
     ),
   )
-  const looked = useLooking(
-    text,
-    deciding,
-    useMemo(() => {
-      const begun = new Set(candidates.map(sectionOfCandidate))
-      return ({ section: { id } }: ProposedSection) => only === undefined || id === only || begun.has(id)
-    }, [candidates, only]),
-  )
+  const within = useMemo(() => {
+    const begun = new Set(candidates.map(sectionOfCandidate))
+    return ({ section: { id } }: ProposedSection) => only === undefined || id === only || begun.has(id)
+  }, [candidates, only])
+  const looked = useLooking(text, deciding, { only, within })
   const proofBook = useMemo(
     () =>
       outlets && {
@@ -77,13 +80,22 @@ function Again({ book, view, only }: { book: Book; view: OpenBook; only: string 
     undefined,
     useMemo(() => (here ? { section: here } : undefined), [here]),
   )
-  const changes = changesSaid(text.book, looked.decided)
+  const changes = [
+    ...changesSaid(text.book, looked.decided),
+    ...text.dirt.filter(d => deciding.cleans.has(d.id)).map(d => `${d.count} ${d.what}: ${d.does}`),
+  ]
+  const show = (words: string): void => {
+    const place = blockWith(looked.decided, words)
+    if (place) looked.goTo(place.section)
+  }
   const [busy, setBusy] = useState(false)
   const leave = (): void =>
     router.push(`/book/${encodeURIComponent(book.id)}/text${only ? `?section=${encodeURIComponent(only)}` : ''}`)
   const take = (): void => {
     setBusy(true)
-    commitSections(book.id, 'Read the text again', b => decided(b, candidates, deciding.decisions))
+    commitSections(book.id, 'Read the text again', b =>
+      decided(tidied(b, deciding.cleans, only).book, candidates, deciding.decisions),
+    )
       .then(leave, say.failed)
       .finally(() => setBusy(false))
   }
@@ -119,6 +131,12 @@ function Again({ book, view, only }: { book: Book; view: OpenBook; only: string 
               </ul>
             ) : (
               <p className="none">Nothing.</p>
+            )}
+            {text.dirt.length > 0 && (
+              <>
+                <h2>What may be cleaned</h2>
+                <DirtSentences dirt={text.dirt} deciding={deciding} onShow={show} />
+              </>
             )}
           </aside>
         </div>

@@ -2,7 +2,7 @@
 import { Button } from 'antd'
 import { type ReactNode, useEffect, useMemo, useRef, useState } from 'react'
 import type { Book } from '@/core/book'
-import { type Candidate, decided, type Decisions, sectionOfCandidate } from '@/core/intake'
+import { type Candidate, decided, type Decisions, type Dirt, sectionOfCandidate, tidied } from '@/core/intake'
 import { isCommand, isTyping, useKeys } from '@/parts/useKeys'
 import { useSay } from '@/parts/useSay'
 import { LevelSentence } from './LevelSentence'
@@ -24,6 +24,8 @@ export interface ReadText {
   book: Book
   candidates: readonly Candidate[]
   levels: Readonly<Record<string, number>>
+  /** Kinds of dirt that the book has. */
+  dirt: readonly Dirt[]
 }
 
 /** A reading with what was decided of it, and the proposal that is looked at. */
@@ -44,13 +46,17 @@ export interface Looked {
   toggle: (i: number) => void
 }
 
-/** Looks through a reading by mouse and keys. `within`: ids of the only sections that are looked at. */
+/** Looks through a reading by mouse and keys. `within`: which sections are looked at; `only`: the one that is cleaned. */
 export function useLooking(
-  { book, candidates }: ReadText,
+  { book: asTyped, candidates, dirt }: ReadText,
   deciding: Deciding,
-  within: (p: ProposedSection) => boolean = EVERY,
+  { only, within = EVERY }: { only?: string | undefined; within?: (p: ProposedSection) => boolean } = {},
 ): Looked {
-  const { decisions } = deciding
+  const { decisions, cleans } = deciding
+  const book = useMemo(
+    () => (dirt.length ? tidied(asTyped, cleans, only).book : asTyped),
+    [asTyped, dirt, cleans, only],
+  )
   const [key, goTo] = useState<string>()
   const [weak, setWeak] = useState(false)
   const say = useSay()

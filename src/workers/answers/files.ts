@@ -12,13 +12,12 @@ import { originalBytes } from '../pictureShelf'
 import { tell, tellAndHear } from '../telling'
 
 /** A file as it was read: a manuscript, or a whole project. */
-export type ReadFile = Pick<Understood, 'book' | 'pictures' | 'dropped' | 'cleaned' | 'isbn'> & {
-  candidates?: Understood['candidates']
-  levels?: Understood['levels']
-  project: boolean
-  /** Outlets that a project brings. */
-  outlets?: OutletProfile[]
-}
+export type ReadFile = Pick<Understood, 'book' | 'pictures' | 'dropped' | 'cleaned' | 'isbn'> &
+  Partial<Pick<Understood, 'candidates' | 'levels' | 'dirt' | 'asTyped'>> & {
+    project: boolean
+    /** Outlets that a project brings. */
+    outlets?: OutletProfile[]
+  }
 
 /** Files that come in and go out: manuscripts, projects, backups, pictures, fonts. */
 export const files = {

@@ -1,0 +1,85 @@
+import { docWithQuotes, straightQuotes } from '../../book'
+import { folios } from './folios'
+import { changedBlocks, changedText, type DirtKind } from './kind'
+
+/** Empty paragraphs between others, by which a typewriter makes room. */
+const spacing: DirtKind = {
+  id: 'spacing',
+  what: 'empty paragraphs as spacing',
+  does: 'taken out',
+  tidy: doc =>
+    doc.content.length < 2
+      ? { doc, count: 0, examples: [] }
+      : keptOne(
+          doc,
+          changedBlocks(doc, b => (isEmpty(b) ? [] : b)),
+        ),
+}
+
+/** What stands behind a wide gap is another scene, where the author made gaps for breaks. */
+const gaps: DirtKind = {
+  id: 'gaps',
+  what: 'gaps between paragraphs',
+  does: 'made into scene breaks',
+  asked: true,
+  tidy: doc =>
+    changedBlocks(doc, (b, i) => {
+      if (!isEmpty(b)) return b
+      const [before, behind] = [doc.content[i - 1], doc.content.slice(i + 1).find(x => !isEmpty(x))]
+      // One break a gap, and none at the edges or beside another break.
+      if (!before || isEmpty(before) || before.type !== 'paragraph' || behind?.type !== 'paragraph') return []
+      return { type: 'scene_break', attrs: { id: b.attrs.id } }
+    }),
+}
+
+const doubledSpaces: DirtKind = {
+  id: 'spaces',
+  what: 'doubled spaces',
+  does: 'made single',
+  tidy: doc => changedText(doc, / {2,}/g, () => ' '),
+}
+
+const softHyphens: DirtKind = {
+  id: 'soft-hyphens',
+  what: 'soft hyphens',
+  does: 'taken out: words are divided where lines end',
+  tidy: doc => {
+    const { letters: _, ...found } = changedText(doc, /\u00ad+/g, () => '')
+    return found
+  },
+}
+
+/** Hyphens typed where a line once ended: the word stands elsewhere whole, its halves do not. */
+const hyphens: DirtKind = {
+  id: 'hyphens',
+  what: 'words divided by hand',
+  does: 'made whole',
+  tidy: (doc, { isWord }) =>
+    changedText(doc, /(\p{L}{2,})[-‐]\s(\p{Ll}{2,})/gu, ([, head, tail]) =>
+      isWord(`${head!}${tail!}`) && !(isWord(head!) && isWord(tail!)) ? `${head}${tail}` : undefined,
+    ),
+}
+
+/** Quotes of which some are as typed and others as printed. */
+const quotes: DirtKind = {
+  id: 'quotes',
+  what: 'quotes as typed among printed ones',
+  does: 'made as the others',
+  tidy: (doc, { language, mixedQuotes }) => {
+    const { count } = straightQuotes(doc)
+    if (!mixedQuotes || !count) return { doc, count: 0, examples: [] }
+    const turned = docWithQuotes(doc, language)
+    return { doc: turned.doc, count, examples: turned.doubtful.slice(0, 3).map(d => d.words) }
+  },
+}
+
+/** All kinds of dirt, in the order in which they are cleaned. */
+export const dirtKinds: readonly DirtKind[] = [folios, gaps, spacing, softHyphens, hyphens, doubledSpaces, quotes]
+
+const isEmpty = (b: { type: string; content?: unknown[] }): boolean => b.type === 'paragraph' && !b.content?.length
+
+/** A section that is nothing but room keeps one paragraph: it wants one. */
+function keptOne<F extends ReturnType<DirtKind['tidy']>>(doc: { content: unknown[] }, found: F): F {
+  if (found.doc.content.length) return found
+  return { ...found, doc: { ...found.doc, content: doc.content.slice(0, 1) }, count: found.count - 1 }
+}
