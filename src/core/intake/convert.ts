@@ -14,6 +14,7 @@ import type {
 } from '../book'
 import { hashOf, type Ids, inlineText, safeHref } from '../book'
 import { isSceneBreak } from './headings'
+import { verseAt } from './verse'
 import { type DropCounter, lettersIn, type RawBlock, type RawPara } from './raw'
 
 /** Pixels of the largest picture that is taken: a poster at the resolution of a press. */
@@ -78,6 +79,17 @@ function convert(raw: RawBlock[], conversion: Conversion, headingBase: number, t
     if (b.type === 'para') {
       if (i > 0 && b.newPage && !b.newFile) out.push({ type: 'page_break', attrs: { id: ids.block() } })
       if (top && i > 0) out.push(...emptyParagraphs(b.gap ?? 0, conversion))
+      const poem = verseAt(raw, i)
+      if (poem) {
+        const made = verse(poem.lines, conversion)
+        for (const p of poem.paras) {
+          if (conversion.placed.has(p)) conversion.placed.set(p, made.attrs.id)
+          anchor(p, made.attrs.id, conversion)
+        }
+        out.push(made)
+        i += poem.paras.length
+        continue
+      }
       const together = groupAt(raw, i)
       out.push(fromParas(together, conversion, headingBase))
       i += together.length

@@ -51,6 +51,49 @@ describe('dirt of real files', () => {
       found: { count: 1, letters: 1 },
     })
   })
+  test('a small picture that stands between paragraphs again and again parts scenes; one with a caption, a large one, one seldom seen do not', () => {
+    const image = (id: string, asset: string, caption?: string) => ({
+      type: 'image' as const,
+      attrs: { id, asset, alt: '', decoration: false, share: 1 },
+      ...(caption ? { content: [{ type: 'text' as const, text: caption }] } : {}),
+    })
+    const plain = bookOf([['One.'], ['Two.']])
+    const book: Book = {
+      ...plain,
+      assets: (['star', 'map', 'seal'] as const).map((id, i) => ({
+        id,
+        type: 'image/png',
+        width: 300,
+        height: [40, 900, 40][i]!,
+      })),
+      sections: plain.sections.map(s =>
+        s.id === 's1'
+          ? {
+              ...s,
+              doc: {
+                ...s.doc,
+                content: [
+                  ...s.doc.content,
+                  ...[1, 2, 3].flatMap(i => [image(`i${i}`, 'star'), image(`m${i}`, 'map')]),
+                  image('x4', 'star', 'A star.'),
+                  image('x5', 'seal'),
+                  image('x6', 'seal'),
+                ],
+              },
+            }
+          : s,
+      ),
+    }
+    const { book: is, found } = tidied(book, new Set(['ornaments']))
+    expect(is.sections.find(s => s.id === 's1')!.doc.content.map(b => b.type)).toEqual([
+      'paragraph',
+      ...[1, 2, 3].flatMap(() => ['scene_break', 'image']),
+      'image',
+      'image',
+      'image',
+    ])
+    expect(found.find(f => f.id === 'ornaments')!.count).toBe(3)
+  })
   test('typed quotes among printed ones become as those; where all are typed they are not mixed', () => {
     expect(one('quotes', bookOf([['“So,” she said.', 'He said "no".']])).lines).toEqual([
       '“So,” she said.',

@@ -70,12 +70,26 @@ function aboutOf(book: Book): About {
     language: book.data.language,
     isWord,
     folios: foliosOf(book),
+    ornaments: ornamentsOf(book),
     mixedQuotes:
       written.some(s => straightQuotes(s.doc).count) && written.some(s => printedQuotes.test(docText(s.doc))),
   }
 }
 
 const printedQuotes = /[“”„«»]/
+
+/** Pixels of the highest ornament, and how often it stands at least. */
+const ORNAMENT = { pixels: 260, times: 3 }
+
+function ornamentsOf(book: Book): Set<string> {
+  const times = new Map<string, number>()
+  for (const s of book.sections)
+    if (!s.made)
+      for (const b of s.doc.content)
+        if (b.type === 'image') times.set(b.attrs.asset, (times.get(b.attrs.asset) ?? 0) + 1)
+  const small = book.assets.filter(a => a.height <= ORNAMENT.pixels && (times.get(a.id) ?? 0) >= ORNAMENT.times)
+  return new Set(small.map(a => a.id))
+}
 
 function foliosOf(book: Book): Set<string> {
   const lines: { id: string; text: string; words: number }[] = []

@@ -7,6 +7,8 @@ export interface About {
   isWord: (word: string) => boolean
   /** Blocks that are folios of pages that are no more. */
   folios: ReadonlySet<string>
+  /** Pictures, by their ids, that stand between paragraphs again and again and are as small as ornaments. */
+  ornaments: ReadonlySet<string>
   /** Quotes stand in the book both as typed and as printed. */
   mixedQuotes: boolean
 }

@@ -1,4 +1,4 @@
-import { docWithQuotes, straightQuotes } from '../../book'
+import { docText, docWithQuotes, straightQuotes } from '../../book'
 import { folios } from './folios'
 import { changedBlocks, changedText, type DirtKind } from './kind'
 
@@ -69,12 +69,35 @@ const quotes: DirtKind = {
     const { count } = straightQuotes(doc)
     if (!mixedQuotes || !count) return { doc, count: 0, examples: [] }
     const turned = docWithQuotes(doc, language)
-    return { doc: turned.doc, count, examples: turned.doubtful.slice(0, 3).map(d => d.words) }
+    const first = /.{0,24}["'].{0,24}/.exec(docText(doc))?.[0].trim()
+    return { doc: turned.doc, count, examples: first ? [first] : [] }
   },
 }
 
+/** A small picture that stands between paragraphs again and again parts scenes. */
+const ornaments: DirtKind = {
+  id: 'ornaments',
+  what: 'small pictures between paragraphs',
+  does: 'made into scene breaks',
+  tidy: (doc, { ornaments: small }) =>
+    changedBlocks(doc, b =>
+      b.type === 'image' && small.has(b.attrs.asset) && !b.attrs.alt && !b.content?.length
+        ? { type: 'scene_break', attrs: { id: b.attrs.id } }
+        : b,
+    ),
+}
+
 /** All kinds of dirt, in the order in which they are cleaned. */
-export const dirtKinds: readonly DirtKind[] = [folios, gaps, spacing, softHyphens, hyphens, doubledSpaces, quotes]
+export const dirtKinds: readonly DirtKind[] = [
+  folios,
+  ornaments,
+  gaps,
+  spacing,
+  softHyphens,
+  hyphens,
+  doubledSpaces,
+  quotes,
+]
 
 const isEmpty = (b: { type: string; content?: unknown[] }): boolean => b.type === 'paragraph' && !b.content?.length
 
