@@ -17,7 +17,8 @@ type RawLine = Extract<RawBlock, { type: 'verse' }>['lines'][number]
 export function verseAt(raw: readonly RawBlock[], at: number): { lines: RawLine[]; paras: RawPara[] } | undefined {
   const first = raw[at]!
   if (!mayBeVerse(first)) return undefined
-  if (!VERSE_STYLE.test(first.style ?? '')) {
+  if (!first.style || !VERSE_STYLE.test(first.style)) {
+    if (!hasBreaks(first)) return undefined
     const lines = linesOf(first.content)
     const short = lines.length >= LEAST_LINES && lines.every(l => inlineText(l).length <= MOST_LETTERS)
     const apart = first.align === 'center' || (first.indent?.left ?? 0) > 0 || first.italic

@@ -41,6 +41,9 @@ const before = (lines: readonly FolioLine[], at: number): string => {
   return '.'
 }
 
+/** Whether a line may be a folio: a number, and nothing beside it. */
+export const isFolio = (text: string): boolean => folioOf(text) !== undefined
+
 function folioOf(text: string): number | undefined {
   if (text.length > 16) return undefined
   const m = /^[-–—[(\s]*(?:page\s+|p\.\s*)?(\d{1,4})[-–—\])\s]*$/i.exec(text)

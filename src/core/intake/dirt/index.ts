@@ -1,6 +1,6 @@
-import { type Book, docText, eachInline, inlineText, straightQuotes } from '../../book'
+import { type BlockJson, type Book, docText, eachInline, inlineText, straightQuotes } from '../../book'
 import type { Dropped } from '../raw'
-import { typedFolios } from './folios'
+import { isFolio, typedFolios } from './folios'
 import type { About, DirtKind } from './kind'
 import { dirtKinds } from './registry'
 
@@ -92,15 +92,16 @@ function ornamentsOf(book: Book): Set<string> {
 }
 
 function foliosOf(book: Book): Set<string> {
-  const lines: { id: string; text: string; words: number }[] = []
-  for (const s of book.sections) {
-    if (s.made) continue
-    for (const b of s.doc.content) {
-      let text = ''
-      eachInline(b, content => (text += inlineText(content)))
-      const line = b.type === 'paragraph' ? text : ''
-      lines.push({ id: b.attrs.id, text: line, words: text.split(/\s+/).filter(Boolean).length })
-    }
-  }
-  return new Set([...typedFolios(lines)].map(i => lines[i]!.id))
+  const written = book.sections.filter(s => !s.made).flatMap(s => s.doc.content)
+  // Without numbers that stand alone there is nothing to weigh.
+  if (!written.some(isNumber)) return new Set()
+  const lines = written.map(b => {
+    let text = ''
+    eachInline(b, content => (text += inlineText(content)))
+    return { text: b.type === 'paragraph' ? text : '', words: text.split(/\s+/).filter(Boolean).length }
+  })
+  return new Set([...typedFolios(lines)].map(i => written[i]!.attrs.id))
 }
+
+const isNumber = (b: BlockJson): boolean =>
+  b.type === 'paragraph' && b.content?.length === 1 && b.content[0]!.type === 'text' && isFolio(b.content[0]!.text)

@@ -66,6 +66,8 @@ export function changedText(
   find: RegExp,
   becomes: (match: RegExpExecArray, text: string) => string | undefined,
 ): Found {
+  // Most sections have none: they are only looked through.
+  if (!hasText(doc, find)) return { doc, count: 0, examples: [] }
   let count = 0
   let letters = 0
   const examples: string[] = []
@@ -93,8 +95,19 @@ export function changedText(
     const content = node.content?.map(walk)
     return !content || content.every((c, i) => c === node.content![i]) ? n : { ...n, content }
   }
-  const is = withoutEmpty(walk(doc))
+  const changedDoc = walk(doc)
+  const is = changedDoc === doc ? doc : withoutEmpty(changedDoc)
   return { doc: is, count, examples, ...(letters ? { letters } : {}) }
+}
+
+function hasText(node: object, find: RegExp): boolean {
+  const { text, content } = node as { text?: string; content?: object[] }
+  if (text !== undefined) {
+    find.lastIndex = 0
+    return find.test(text)
+  }
+  if (content) for (const c of content) if (hasText(c, find)) return true
+  return false
 }
 
 /** Text must not be empty: what has nothing left in it goes. */

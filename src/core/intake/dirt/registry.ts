@@ -55,10 +55,16 @@ const hyphens: DirtKind = {
   what: 'words divided by hand',
   does: 'made whole',
   tidy: (doc, { isWord }) =>
-    changedText(doc, /(\p{L}{2,})[-‐]\s(\p{Ll}{2,})/gu, ([, head, tail]) =>
-      isWord(`${head!}${tail!}`) && !(isWord(head!) && isWord(tail!)) ? `${head}${tail}` : undefined,
-    ),
+    // Found by the hyphen: a search for words would try at every letter.
+    changedText(doc, /(?<=\p{L}{2})[-‐]\s(?=\p{Ll}{2})/gu, ({ index, 0: typed }, text) => {
+      const head = /\p{L}+$/u.exec(text.slice(Math.max(0, index - LONGEST_WORD), index))![0]
+      const tail = /^\p{L}+/u.exec(text.slice(index + typed.length, index + LONGEST_WORD))![0]
+      return isWord(`${head}${tail}`) && !(isWord(head) && isWord(tail)) ? '' : undefined
+    }),
 }
+
+/** Letters that are looked at before and behind a hyphen. */
+const LONGEST_WORD = 60
 
 /** Quotes of which some are as typed and others as printed. */
 const quotes: DirtKind = {
