@@ -63,6 +63,33 @@ describe('a decision', () => {
   })
 })
 
+describe('a page that was typed and that the book makes', () => {
+  const u = read(
+    '<p style="text-align:center;font-size:28pt">The Salt Lamp</p><p>by Ada Pell</p><h1>Contents</h1><p>Chapter One 1</p><p>Chapter Two 9</p><h1>Chapter One</h1><p>Salt was dear.</p><h1>Chapter Two</h1><p>Rope.</p>',
+  )
+  const page = (role: string, sections = u.book.sections) => {
+    const s = sections.find(x => x.role === role)!
+    return [s.made, docText(s.doc)]
+  }
+  test('is made by it, with what was typed behind; nothing of it is a heading', () => {
+    expect(page('title-page')).toEqual([true, 'The Salt Lamp\nby Ada Pell'])
+    expect(page('contents')).toEqual([true, 'Contents\nChapter One 1\nChapter Two 9'])
+    expect(u.candidates).toEqual([])
+    expect(u.cleaned.map(c => c.what).join()).toContain('typed title page')
+    expect(u.book.sections.filter(s => s.role === 'title-page')).toHaveLength(1)
+  })
+  test('stands as it was typed where that is decided, and is made again', () => {
+    const id = u.book.sections.find(s => s.role === 'contents')!.id
+    const { sections } = decided(u.book, u.candidates, new Map([[id, { made: false }]]))
+    expect(page('contents', sections)[0]).toBe(false)
+    const again = decided({ ...u.book, sections }, [], new Map([[id, { made: true }]]))
+    expect(again.sections).toEqual(u.book.sections)
+    // A chapter is nothing that the book makes.
+    const chapter = u.book.sections.find(s => s.role === 'chapter')!
+    expect(decided(u.book, [], new Map([[chapter.id, { made: true }]])).sections).toEqual(u.book.sections)
+  })
+})
+
 describe('a book that is read again', () => {
   const pasted = ['Chapter One', 'Salt was dear.', 'Chapter Two: The Rope', 'It frayed.', 'THE END', 'And so on.']
   test('finds what was pasted into one section; the rest is folded', () => {

@@ -10,6 +10,8 @@ export interface Decision {
   title?: string
   role?: Role
   numbered?: boolean
+  /** The book makes the page by itself, or it stands as it was typed. */
+  made?: boolean
 }
 
 /** By the section's id; of a line, that of the section which it would begin. */
@@ -29,8 +31,10 @@ export function decided(book: Book, candidates: readonly Candidate[], decisions:
   return joined.sections.reduce((b, { id }) => withRole(b, id, decisions.get(id)), joined)
 }
 
-const withOwn = (s: Section, decision: Decision | undefined): Section =>
-  decision?.title === undefined || s.made ? s : { ...s, title: decision.title }
+function withOwn(s: Section, { title, made }: Decision = {}): Section {
+  const own = made === undefined || !roles[s.role].made ? s : { ...s, made }
+  return title === undefined || own.made ? own : { ...own, title }
+}
 
 function runOn(book: Book, { id }: Section, how: Decision['runsOn']): Book {
   if (how !== 'line') return how ? joinSections(book, id) : book

@@ -120,7 +120,7 @@ function incoming(name: string, ending: string, bytes: Uint8Array, isZip: boolea
 
 function finished(u: Omit<Understood, 'dirt'>): Understood {
   const words = u.book.sections.some(
-    s => s.title || (s.numbered && !s.made) || s.doc.content.some(b => b.type !== 'paragraph' || b.content?.length),
+    s => s.title || (!s.made && (s.numbered || s.doc.content.some(b => b.type !== 'paragraph' || b.content?.length))),
   )
   if (!words) throw new Fault('empty', 'This document has no text in it.')
   const { book, found } = tidied(u.book, usualKinds)

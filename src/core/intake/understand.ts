@@ -15,21 +15,14 @@ import {
   type Section,
   type TitleData,
 } from '../book'
-import { parseIsbn } from '../trade'
 import type { Candidate } from './candidates'
 import { choose } from './choose'
-import { type Dirt, typedFolios } from './dirt'
+import type { Dirt } from './dirt'
 import { type Conversion, type Converted, toDoc } from './convert'
 import { looksLikeTitle, propose, type Proposal } from './headings'
-import {
-  DropCounter,
-  type Dropped,
-  lettersIn,
-  type RawBlock,
-  type RawManuscript,
-  type RawPara,
-  textOfBlock,
-} from './raw'
+import { withoutEntries, withoutFolios } from './noHeadings'
+import { findIsbn, readPrelude } from './prelude'
+import { DropCounter, type Dropped, lettersIn, type RawBlock, type RawManuscript, textOfBlock } from './raw'
 
 /** A manuscript as it was understood: a book, with the evidence for each section, and what was left out or tidied. */
 export interface Understood {
@@ -58,10 +51,8 @@ export function understand(raw: RawManuscript, name = ''): Omit<Understood, 'dir
   const blocks = withGaps(raw.blocks)
   const bodySize = commonSize(blocks) ?? raw.bodySize ?? 0
   const language = languageOf(beginningOf(blocks))
-  const weighed = withoutFolios(
-    blocks,
-    blocks.flatMap((b, i) => propose(b, i, bodySize, language ?? raw.meta.language) ?? []),
-  )
+  const proposed = blocks.flatMap((b, i) => propose(b, i, bodySize, language ?? raw.meta.language) ?? [])
+  const weighed = withoutEntries(blocks, withoutFolios(blocks, proposed))
   const proposals = choose(blocks, weighed)
   const data = statedData(raw, language)
   const placed = new Map<RawBlock, string | undefined>(weighed.map(p => [blocks[p.index]!, undefined]))
@@ -76,9 +67,9 @@ export function understand(raw: RawManuscript, name = ''): Omit<Understood, 'dir
   })
 
   const prelude = blocks.slice(0, proposals[0]?.index ?? 0)
-  for (const p of readPrelude(prelude, data, raw)) {
+  for (const p of readPrelude(prelude, data)) {
     if (p.isbn) found.isbn = p.isbn
-    if (p.role) found.add({ role: p.role, title: '', numbered: false, evidence: [p.why] }, p.blocks)
+    if (p.role) found.addLead(p.role, p.why, p.blocks)
   }
   if (!proposals.length) {
     const evidence = ['no headings were found: the text is one section']
@@ -87,7 +78,8 @@ export function understand(raw: RawManuscript, name = ''): Omit<Understood, 'dir
   const chapterLevel = Math.min(...proposals.map(p => p.level ?? 9))
   proposals.forEach((p, i) => {
     const part = readSection(blocks, proposals, i, bodySize)
-    if (part.role === 'contents') leaveContents(part, raw)
+    if (part.role === 'contents')
+      found.addTyped('contents', 'a list of what the book holds', [...part.heading, ...part.content])
     else found.addHeaded(part, p, p.level ?? (chapterLevel < 9 ? chapterLevel : 0), raw)
   })
 
@@ -202,6 +194,39 @@ class Sections {
     })
   }
 
+  /** What stands before the first heading: a page that the book makes by itself, or one that is the author's. */
+  addLead(role: Role, why: string, blocks: RawBlock[]): void {
+    if (role === 'title-page') this.addTyped(role, why, blocks)
+    else this.add({ role, title: '', numbered: false, evidence: [why] }, blocks)
+  }
+
+  /** A page that was typed and that the book makes by itself: it does, and keeps what was typed for when that is wished for. */
+  addTyped(role: 'title-page' | 'contents', why: string, blocks: RawBlock[]): void {
+    const words = blocks.map(textOfBlock).join('\n')
+    const what = role === 'contents' ? 'typed contents list' : 'typed title page, read into the book’s data'
+    this.conversion.into.cleaned.add(
+      `${what}: the book makes its own and keeps this one behind it`,
+      words.trim(),
+      1,
+      lettersIn(words),
+    )
+    // Its lines are nobody's headings; what leads to it leads to the page.
+    const apart = {
+      ...this.conversion,
+      placed: new Map<RawBlock, undefined>(),
+      anchors: new Map<string, string>(),
+      // All of its letters are counted already.
+      into: { ...this.conversion.into, cleaned: new DropCounter() },
+    }
+    const id = `s${this.list.length + 1}`
+    const plain = blocks.map((b): RawBlock => (b.type === 'para' ? { ...b, level: undefined } : b))
+    this.list.push({
+      ...{ id, part: roles[role].part, role, title: '', numbered: false, made: true, evidence: [why] },
+      doc: toDoc(plain, apart, 0),
+    })
+    for (const name of apart.anchors.keys()) this.conversion.anchors.set(name, id)
+  }
+
   /** Adds a section under its heading, whose words become its title. */
   addHeaded(
     { role, title, subtitle, evidence, heading, content }: Headed,
@@ -263,12 +288,6 @@ const plainTitle = (content: InlineJson[]): string =>
     .replace(/\s+/g, ' ')
     .trim()
 
-/** A typed contents list gives way to the made one. */
-function leaveContents({ title, heading, content }: Headed, { dropped }: RawManuscript): void {
-  const words = [...heading, ...content].map(textOfBlock).join('\n')
-  dropped.add('typed contents list', title || 'Contents', Math.max(1, content.length), words)
-}
-
 /** Chapters that only carry titles are counted too, unless others carry numbers and they do not. */
 function counted(sections: readonly Section[], several: boolean): Section[] {
   if (sections.some(s => s.role === 'chapter' && s.numbered)) return [...sections]
@@ -287,7 +306,7 @@ function withLinks(
 ): Section[] {
   const ids = new Map(before.map((s, i) => [s.id, sections[i]!.id]))
   for (const s of sections)
-    for (const l of innerLinks(s.doc))
+    for (const l of s.made ? [] : innerLinks(s.doc))
       if (!anchors.has(l.to)) dropped.add('links that lead nowhere in the document: their words are kept', l.words)
   return retargeted(sections, to => {
     const at = anchors.get(to)
@@ -336,18 +355,6 @@ function withGaps(blocks: readonly RawBlock[]): RawBlock[] {
   return out
 }
 
-/** What of the proposals is the folio of a page rather than the number of a chapter. */
-function withoutFolios(blocks: readonly RawBlock[], weighed: readonly Proposal[]): Proposal[] {
-  if (!weighed.some(p => p.bare)) return [...weighed]
-  const folios = typedFolios(
-    blocks.map(b => {
-      const text = b.type === 'para' && b.level === undefined ? inlineText(b.content) : ''
-      return { text, words: (text || textOfBlock(b)).split(/\s+/).length }
-    }),
-  )
-  return weighed.filter(p => !folios.has(p.index))
-}
-
 /** A section's title is plain words: what else stood in it stands below it, and is counted. */
 function besidesWords(content: InlineJson[], title: string, { dropped }: RawManuscript): RawBlock[] {
   return content.flatMap((n): RawBlock[] => {
@@ -381,102 +388,6 @@ function placed(role: Role, i: number, all: Proposal[]): Role {
     return role === 'acknowledgements' ? 'afterword' : facts.listed ? 'chapter' : role
   if (facts.part === 'back' && all.slice(i + 1).some(p => p.role === 'chapter')) return 'chapter'
   return role
-}
-
-interface PreludePiece {
-  role?: Role
-  blocks: RawBlock[]
-  why: string
-  isbn?: string
-}
-
-/** What stands before the first section: a typed title page (read into the data), copyright, dedication, epigraph, or prose. */
-function readPrelude(blocks: RawBlock[], data: TitleData, raw: RawManuscript): PreludePiece[] {
-  const out: PreludePiece[] = []
-  const rest: RawBlock[] = []
-  const copyright: RawBlock[] = []
-  let isbn: string | undefined
-  const intoData = (b: RawBlock): void =>
-    raw.dropped.add('typed title page, read into the book’s data', textOfBlock(b).trim(), 1, textOfBlock(b))
-  const largest = Math.max(0, ...blocks.map(b => (b.type === 'para' ? (b.size ?? 0) : 0)))
-  for (const b of blocks) {
-    if (b.type !== 'para') {
-      rest.push(b)
-      continue
-    }
-    const text = inlineText(b.content).replace(/\s+/g, ' ').trim()
-    const by = /^(?:a novel )?(?:by|written by)\s+(\p{Lu}[\p{L}.'’ -]{2,60})$/iu.exec(text)
-    if (
-      /©|\(c\)\s*\d{4}|\bcopyright\b|all rights reserved|\bISBN\b|first published|no part of this/i.test(text) ||
-      (copyright.length && /^(published|printed|cover|edited|www\.|https?:)/i.test(text))
-    ) {
-      copyright.push(b)
-      isbn ??= findIsbn([b])
-      const year = /(?:©|copyright)\D{0,20}((?:19|20)\d\d)/i.exec(text)
-      if (year) data.year = Number(year[1])
-    } else if (!data.title && isTitle(b, text, largest)) {
-      data.title = text
-      intoData(b)
-    } else if (by && text.length < 80) {
-      // The line above a by-line is the title, whatever it looks like.
-      const above = rest[rest.length - 1]
-      if (!data.title && above?.type === 'para' && inlineText(above.content).length <= 100) {
-        data.title = inlineText(above.content).trim()
-        rest.pop()
-        intoData(above)
-      }
-      data.contributors = [{ name: by[1]!.trim(), role: 'aut' }]
-      intoData(b)
-    } else if (/^subtitle$/i.test(b.style ?? '') && data.title) {
-      data.subtitle ??= text
-      intoData(b)
-    } else if (/^author$/i.test(b.style ?? '') && !data.contributors.length) {
-      data.contributors = [{ name: text, role: 'aut' }]
-      intoData(b)
-    } else if (/^date$/i.test(b.style ?? '')) intoData(b)
-    else rest.push(b)
-  }
-  if (copyright.length)
-    out.push({ role: 'copyright', blocks: copyright, why: 'speaks of copyright', ...(isbn ? { isbn } : {}) })
-  const words = rest.reduce((n, b) => n + (b.type === 'para' ? inlineText(b.content).split(/\s+/).length : 20), 0)
-  const dedication = rest.findIndex(
-    b =>
-      b.type === 'para' &&
-      /^(for|to)\s+\p{L}/iu.test(inlineText(b.content)) &&
-      inlineText(b.content).split(/\s+/).length <= 20 &&
-      words < 80,
-  )
-  if (dedication >= 0) {
-    out.push({ role: 'dedication', blocks: [rest[dedication]!], why: 'a short line that begins with “For”' })
-    rest.splice(dedication, 1)
-  }
-  if (rest.length)
-    out.push(
-      words < 80
-        ? { role: 'epigraph', blocks: rest, why: 'a few lines before the first heading' }
-        : { role: 'prologue', blocks: rest, why: 'prose before the first heading' },
-    )
-  return out
-}
-
-function isTitle(b: RawPara, text: string, largest: number): boolean {
-  if (text.length > 120) return false
-  return (
-    b.level === 0 ||
-    (b.level === 1 && text.length < 90) ||
-    (!!b.size && b.size === largest && b.size >= 15 && (b.align === 'center' || !!b.bold))
-  )
-}
-
-function findIsbn(blocks: RawBlock[]): string | undefined {
-  for (const b of blocks) {
-    if (b.type !== 'para') continue
-    for (const m of inlineText(b.content).matchAll(/97[89][\d\s‐–-]{10,16}\d|\b\d[\d\s-]{8,12}[\dX]\b/g)) {
-      const isbn = parseIsbn(m[0])
-      if (isbn) return isbn
-    }
-  }
-  return undefined
 }
 
 /** Words of a book as understood. */

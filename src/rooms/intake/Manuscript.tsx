@@ -12,6 +12,8 @@ import { useOutlets } from '@/parts/useOutlets'
 import { useSay } from '@/parts/useSay'
 import { blockWith } from './blockWith'
 import { Losses } from './Losses'
+import { saysOf, withSaid } from './says'
+import { SaysSentence } from './SaysSentence'
 import { ProofPage } from './ProofPage'
 import { Understanding, useLooking } from './Understanding'
 import { type Decided, useDecisions } from './useDecisions'
@@ -33,18 +35,16 @@ export function Manuscript({ held }: { held: HeldManuscript }) {
     const { book, asTyped, candidates = NONE, levels = {}, dirt = NO_DIRT } = read
     return { book: asTyped ? { ...book, sections: asTyped } : book, candidates, levels, dirt }
   }, [read])
-  const looked = useLooking(text, useDecisions(AT_FIRST))
+  const deciding = useDecisions(useMemo(() => ({ ...AT_FIRST, says: saysOf(read.book, read.isbn) }), [read]))
+  const looked = useLooking(text, deciding)
+  const { says } = deciding
   const [lost, setLost] = useState<ProofPlace>()
   const book = useMemo<Book | undefined>(
     () =>
-      outlets && {
-        ...looked.decided,
-        id: `intake-${held.turn}`,
-        editions: firstEditions('text', outlets).map(e =>
-          read.isbn && e.kind !== 'ebook' ? { ...e, isbn: read.isbn } : e,
-        ),
-      },
-    [held.turn, read, looked.decided, outlets],
+      outlets &&
+      says &&
+      withSaid({ ...looked.decided, id: `intake-${held.turn}`, editions: firstEditions('text', outlets) }, says),
+    [held.turn, says, looked.decided, outlets],
   )
   const here = looked.host?.section.id
   // A place that was asked for is shown until another section is looked at.
@@ -70,7 +70,7 @@ export function Manuscript({ held }: { held: HeldManuscript }) {
     <>
       <main id="room" className="room intake">
         <header className="topline">
-          <h1>{read.book.data.title}</h1>
+          <h1>{says?.title}</h1>
           <span className="file">read from {held.file}</span>
           <Button onClick={leave}>Leave it</Button>
           <Button type="primary" loading={busy} onClick={() => void take()}>
@@ -78,7 +78,12 @@ export function Manuscript({ held }: { held: HeldManuscript }) {
           </Button>
         </header>
         <div className="table">
-          <Understanding read={text} looked={looked} teach="This is how the manuscript was understood." />
+          <Understanding
+            read={text}
+            looked={looked}
+            teach="This is how the manuscript was understood."
+            says={says && <SaysSentence says={says} onChange={deciding.say} />}
+          />
           <aside>
             <ProofPage {...proof} />
             <Losses

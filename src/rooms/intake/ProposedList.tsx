@@ -1,7 +1,8 @@
 import type { Ref } from 'react'
-import type { Section } from '@/core/book'
+import { roles, type Section } from '@/core/book'
 import type { Decision, Decisions } from '@/core/intake'
 import { SectionKind } from '@/parts/SectionKind'
+import { ChoiceValue } from '@/parts/Sentence'
 import { TextValue } from '@/parts/TextValue'
 import type { TextField } from '@/parts/useTaken'
 import { keyOf, type Proposal, type ProposedSection } from './understanding'
@@ -57,7 +58,8 @@ function SectionRow({
           <span className="head">
             <b>{s.name}</b>{' '}
             <em>
-              {s.name === s.role ? section.part : s.role.toLowerCase()} · {s.words.toLocaleString('en')} words
+              {s.name === s.role ? section.part : s.role.toLowerCase()} ·{' '}
+              {section.made ? 'the book makes its own; typed:' : `${s.words.toLocaleString('en')} words`}
               {struck && decision.runsOn === 'heading' && ' · runs on, a heading'}
               {struck && decision.runsOn === 'line' && ' · runs on, a line'}
             </em>
@@ -85,6 +87,31 @@ function SectionRow({
 function Is({ section, onDecide }: { section: Section; onDecide: (decision: Decision) => void }) {
   return (
     <p className="is">
+      {roles[section.role].made ? (
+        <>
+          {roles[section.role].name},{' '}
+          <ChoiceValue
+            label="Whether the book makes it"
+            value={section.made ? 'made' : 'typed'}
+            choices={MADE}
+            onChange={v => onDecide({ made: v === 'made' })}
+          />
+        </>
+      ) : (
+        <Kind section={section} onDecide={onDecide} />
+      )}
+    </p>
+  )
+}
+
+const MADE = [
+  { value: 'made', words: 'made from the book’s data' },
+  { value: 'typed', words: 'as it was typed' },
+] as const
+
+function Kind({ section, onDecide }: { section: Section; onDecide: (decision: Decision) => void }) {
+  return (
+    <>
       <SectionKind
         section={section}
         onRole={role => onDecide({ role })}
@@ -101,7 +128,7 @@ function Is({ section, onDecide }: { section: Section; onDecide: (decision: Deci
           return undefined
         }}
       />
-    </p>
+    </>
   )
 }
 

@@ -132,7 +132,18 @@ const takenOnly = (decisions: Decisions): Decisions =>
   new Map([...decisions].flatMap(([id, { taken }]) => (taken ? [[id, { taken }] as const] : [])))
 
 /** The list of what was read, with what it says of itself above it. */
-export function Understanding({ read, looked, teach }: { read: ReadText; looked: Looked; teach: ReactNode }) {
+export function Understanding({
+  read,
+  looked,
+  teach,
+  says,
+}: {
+  read: ReadText
+  looked: Looked
+  teach: ReactNode
+  /** What the text says of its book. */
+  says?: ReactNode
+}) {
   const list = useRef<HTMLOListElement>(null)
   const { deciding, proposals, at, weak, left } = looked
   useEffect(() => {
@@ -152,8 +163,9 @@ export function Understanding({ read, looked, teach }: { read: ReadText; looked:
       <p className="teach keys">
         <b>↑ ↓</b> walk through it, <b>S</b> strikes a section (it runs on, its title a heading), <b>L</b> makes its
         title a line like any other, <b>R</b> renames it, <b>P C F B</b> make it a part, a chapter, front or back
-        matter.
+        matter, <b>M</b> lets the book make a typed page.
       </p>
+      {says}
       <LevelSentence {...read} decisions={deciding.decisions} onDecide={deciding.replace} />
       {left > 0 && (
         <p className="teach">

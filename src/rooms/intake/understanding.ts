@@ -27,14 +27,14 @@ export function shownBook(book: Book, candidates: readonly Candidate[], decision
   return decided(book, candidates, standing)
 }
 
-/** The sections of a book as understood, in order; pages made from data are not proposals. `read`: the book before sections went to other parts of it. */
+/** The sections of a book as understood, in order; pages made from data are proposals where one was typed that could stand for them. `read`: the book before sections went to other parts of it. */
 export function proposed(book: Book, candidates: readonly Candidate[] = [], read: Book = book): ProposedSection[] {
   const names = labels(book.sections, book.data.language)
   const before = new Map(read.sections.map((s, i) => [s.id, read.sections[i - 1]]))
   const parts = new Map(read.sections.map(s => [s.id, s.part]))
   const taken = new Map(candidates.map(c => [sectionOfCandidate(c), c]))
   return book.sections
-    .filter(s => !s.made)
+    .filter(s => !s.made || docWords(s.doc) > 0)
     .map(section => {
       const candidate = taken.get(section.id)
       const previous = before.get(section.id)
@@ -42,9 +42,9 @@ export function proposed(book: Book, candidates: readonly Candidate[] = [], read
         section,
         name: shortName(names.get(section.id)!) || roles[section.role].name,
         role: roles[section.role].name,
-        words: docWords(section.doc),
+        words: section.made ? 0 : docWords(section.doc),
         begins: docText(section.doc).replace(/\s+/g, ' ').trim().slice(0, 150),
-        strikable: !!previous && !previous.made && previous.part === parts.get(section.id),
+        strikable: !section.made && !!previous && !previous.made && previous.part === parts.get(section.id),
         ...(candidate ? { candidate } : {}),
       }
     })
@@ -81,6 +81,10 @@ export function decisionBy(key: string, proposal: Proposal, decision: Decision =
       return decision.runsOn ? standing : { ...decision, runsOn: 'heading' }
     case 'l':
       return !proposal.section || proposal.candidate ? {} : { ...decision, runsOn: 'line' }
+    case 'm':
+      return proposal.section && roles[proposal.section.role].made
+        ? { ...decision, made: !proposal.section.made }
+        : undefined
     case 'c':
       return as('chapter')
     case 'p':

@@ -1,18 +1,22 @@
 'use client'
 import { useState } from 'react'
 import type { Decision, Decisions } from '@/core/intake'
+import type { Says } from './says'
 
 /** All that is decided of a reading: of its sections and lines, and which kinds of dirt are cleaned. */
 export interface Decided {
   decisions: Decisions
   /** Ids of kinds. */
   cleans: ReadonlySet<string>
+  /** What is said of the book, where it is asked. */
+  says?: Says
 }
 
 export interface Deciding extends Decided {
   decide: (id: string, decision: Decision) => void
   replace: (decisions: Decisions) => void
   clean: (kind: string, cleans: boolean) => void
+  say: (says: Says) => void
   /** Each decision is taken back, and brought again, like any edit. */
   undo: () => void
   redo: () => void
@@ -42,6 +46,7 @@ export function useDecisions(first: Decided): Deciding {
       else all.delete(kind)
       go({ cleans: all })
     },
+    say: says => go({ says }),
     undo: () => {
       const before = past.at(-1)
       if (before) set(s => ({ past: s.past.slice(0, -1), now: before, future: [s.now, ...s.future] }))
