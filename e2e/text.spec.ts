@@ -160,6 +160,18 @@ test('the galley: pages turn as one writes, notes stand beside their line, the t
   await page.getByLabel('Subtitle of the section').press('Enter')
   await page.reload()
   await expect(page.getByLabel('Subtitle of the section')).toHaveValue('In which nothing is won')
+
+  // An entry is left out of the contents by its name, and stays out.
+  await sections(page)
+    .getByRole('button', { name: /^Contents/ })
+    .click()
+  const entry = page.getByRole('checkbox', { name: 'Soot' })
+  await entry.uncheck()
+  await page.reload()
+  await sections(page)
+    .getByRole('button', { name: /^Contents/ })
+    .click()
+  await expect(entry).not.toBeChecked()
 })
 
 test('a reading is decided by keys; the book’s text is read again, looked at, taken over, undone', async ({ page }) => {

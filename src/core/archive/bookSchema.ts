@@ -59,6 +59,8 @@ const sectionSchema = () =>
     subtitle: text(2000),
     numbered: yesNo().required(),
     made: yesNo().required(),
+    unlisted: yesNo(),
+    unprinted: yesNo(),
     picture: optional(
       shape({ asset: text(64).required(), alt: text(10_000).defined(), decoration: yesNo().required() }),
     ),

@@ -46,6 +46,10 @@ export interface Section {
   /** Made from the book's data; its doc is not used while this is set. */
   made: boolean
   doc: DocJson
+  /** The contents pass over it, though they list its like. */
+  unlisted?: boolean
+  /** A page that the ebook has and print has not. */
+  unprinted?: boolean
   /** A picture over its opening. */
   picture?: { asset: string; alt: string; decoration: boolean }
   /** Why intake proposed it, in plain words; most weighty first. */

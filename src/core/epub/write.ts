@@ -5,12 +5,12 @@ import {
   type Book,
   copyrightLines,
   filled,
+  isListed,
   labels,
   linkedPlaces,
   type PrintedWords,
   printedWords,
   picturesIn,
-  roles,
   type Section,
   type SectionLabel,
   seriesLine,
@@ -159,8 +159,7 @@ function addSections(publication: Publication, book: Book, sections: Section[], 
     if (s.role === 'part') inPart = true
     else if (s.part !== 'body') inPart = false
     const title = [label.numberWords, label.title].filter(Boolean).join(': ')
-    if (roles[s.role].listed && title)
-      nav.push({ title, href: path, depth: hasParts && inPart && s.role !== 'part' ? 1 : 0 })
+    if (isListed(s) && title) nav.push({ title, href: path, depth: hasParts && inPart && s.role !== 'part' ? 1 : 0 })
   }
   const start = sections.find(s => s.part === 'body' && !(s.role === 'contents' && s.made))
   if (start) landmarks.push({ type: 'bodymatter', title: words.textBegins, href: `text/${start.id}.xhtml` })

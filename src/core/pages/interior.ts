@@ -1,5 +1,5 @@
 import { type Hands, laidOut, type RunTwins } from '../activity'
-import { roles, roman, type Run, type Section, type SectionLabel, shortName } from '../book'
+import { isListed, roman, type Run, type Section, type SectionLabel, shortName } from '../book'
 import type { Book } from '../book'
 import type { PageMarks } from '../marks'
 import type { Remedy, Ticker } from '../trade'
@@ -358,7 +358,7 @@ function entriesOf({ sections, names }: Layout, order?: Order): ContentsEntry[] 
     part: s.role === 'part',
   })
   return sections
-    .filter(s => isPrinted(s) && roles[s.role].listed && s.role !== 'contents')
+    .filter(s => isPrinted(s) && isListed(s) && s.role !== 'contents')
     .map(s => entryOf(s, names.get(s.id)!))
     .filter(e => e.title || e.number)
 }

@@ -96,9 +96,10 @@ export const blockOf = ({
   outside: margins.outside,
 })
 
-/** Sections without words stay out of print. */
+/** Sections without words stay out of print, and those that are kept out of it. */
 export const isPrinted = (s: Section): boolean =>
-  s.made || s.role === 'part' || !!s.title || s.doc.content.some(b => b.type !== 'paragraph' || !!b.content?.length)
+  !s.unprinted &&
+  (s.made || s.role === 'part' || !!s.title || s.doc.content.some(b => b.type !== 'paragraph' || !!b.content?.length))
 
 export function opensOnRecto(s: Section, style: InteriorStyle): boolean {
   if (s.role === 'copyright') return false

@@ -6,6 +6,7 @@ import type { Book, Section } from '@/core/book'
 import type { Saving } from '@/data/pen'
 import { Toolbar } from '../Toolbar'
 import type { SectionActs } from '../useSectionActs'
+import { ContentsList } from './ContentsList'
 import { Heading } from './Heading'
 import { MadePage } from './MadePage'
 import { type Known, Margins } from './Margins'
@@ -68,7 +69,13 @@ export function Galley({
             onChange={acts.change}
           />
           <div className="sheet">
-            {section.made ? <MadePage onTake={acts.takeOver} /> : <EditorContent editor={editor ?? null} />}
+            {!section.made ? (
+              <EditorContent editor={editor ?? null} />
+            ) : section.role === 'contents' ? (
+              <ContentsList book={book} section={section} readOnly={readOnly} acts={acts} />
+            ) : (
+              <MadePage onTake={acts.takeOver} />
+            )}
             {editor && !section.made && <Margins key={section.id} editor={editor} known={known} onPage={onPage} />}
           </div>
         </div>

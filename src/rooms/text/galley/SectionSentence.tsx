@@ -44,6 +44,23 @@ export const SectionSentence = memo(function SectionSentence({
         <Opens book={book} edition={edition} section={section} name={name} readOnly={readOnly} />
       )}
       {!section.made && facts.headed && <WithPicture {...{ book, section, readOnly, acts }} />}
+      {section.made && section.role === 'contents' && (
+        <>
+          ,{' '}
+          <ChoiceValue
+            label="Where the contents stand"
+            value={section.unprinted ? 'ebook' : 'both'}
+            choices={STANDS}
+            disabled={readOnly}
+            onChange={v =>
+              void change(v === 'both' ? 'Contents in print, too' : 'Contents in the ebook alone', {
+                unprinted: v === 'ebook' || undefined,
+              })
+            }
+          />
+        </>
+      )}
+      {facts.listed && section.unlisted && ', left out of the contents'}
       {facts.made && <Made section={section} readOnly={readOnly} acts={acts} />}.
     </p>
   )
@@ -157,6 +174,11 @@ function Made({ section, readOnly, acts }: Pick<SentenceProps, 'section' | 'read
     </>
   )
 }
+
+const STANDS = [
+  { value: 'both', words: 'in print and ebook' },
+  { value: 'ebook', words: 'in the ebook alone' },
+] as const
 
 const MADE = [
   { value: 'made', words: 'made from the book’s data' },
