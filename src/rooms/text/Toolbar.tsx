@@ -4,7 +4,7 @@ import type { Editor } from '@tiptap/core'
 import { Button, Select, Tooltip } from 'antd'
 import { memo } from 'react'
 import type { Book } from '@/core/book'
-import { type BlockKind, blockKinds, insertBreak, insertNote, kindAt, setKind } from './commands'
+import { type BlockKind, blockKinds, insertBreak, insertNote, kindAt, setKind, turnCase } from './commands'
 import { LinkButton } from './LinkButton'
 
 const names: Record<BlockKind, string> = {
@@ -94,6 +94,18 @@ const Tools = memo(function Tools({ editor, book, disabled, onPicture }: Toolbar
         </span>,
       )}
       {mark('strike', 'Struck', 'Ctrl+Shift+X', <s>S</s>)}
+      <Tooltip title="Small letters, a title, capitals in turn (Ctrl+Shift+U)">
+        <Button
+          type="text"
+          size="small"
+          aria-label="Turn the case"
+          disabled={disabled || editor.state.selection.empty}
+          onMouseDown={e => e.preventDefault()}
+          onClick={() => turnCase(editor, book.data.language)}
+        >
+          aA
+        </Button>
+      </Tooltip>
       <LinkButton editor={editor} book={book} disabled={disabled} />
       <span className="bar" aria-hidden />
       <Button type="text" size="small" disabled={disabled} onClick={() => insertNote(editor)}>

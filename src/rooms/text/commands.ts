@@ -3,7 +3,7 @@ import { lift, setBlockType, wrapIn } from '@tiptap/pm/commands'
 import { wrapInList } from '@tiptap/pm/schema-list'
 import { type EditorState, NodeSelection, TextSelection, type Transaction } from '@tiptap/pm/state'
 import { Fragment } from '@tiptap/pm/model'
-import { safeHref } from '@/core/book'
+import { inCase, nextCase, safeHref } from '@/core/book'
 
 type Command = (state: EditorState, dispatch?: (tr: Transaction) => void) => boolean
 const run = (editor: Editor, command: Command): void => {
@@ -137,6 +137,37 @@ export function setLink(editor: Editor, address: string): void {
   if (full) editor.chain().focus().setMark('link', { href: full }).run()
   else editor.chain().focus().unsetMark('link').run()
 }
+
+/** Turns the case of the chosen words: small letters, a title, capitals, and round again. Marks, notes and pictures stay. */
+export const turnCase = (editor: Editor, language: string): void =>
+  run(editor, (state, dispatch) => {
+    const { from, to } = state.selection
+    const texts: { from: number; to: number; text: string }[] = []
+    state.doc.nodesBetween(from, to, (n, pos) => {
+      if (!n.isText) return
+      const [a, b] = [Math.max(from, pos), Math.min(to, pos + n.nodeSize)]
+      texts.push({ from: a, to: b, text: n.text!.slice(a - pos, b - pos) })
+    })
+    const whole = texts.map(t => t.text).join('')
+    if (!whole.trim()) return false
+    // Pieces of one word may be formatted otherwise: the whole is turned, and each piece takes its part where its length is kept.
+    const as = nextCase(whole, language)
+    const turned = inCase(whole, as, language)
+    const tr = state.tr
+    let at = whole.length
+    for (const t of [...texts].reverse()) {
+      at -= t.text.length
+      const is = turned.length === whole.length ? turned.slice(at, at + t.text.length) : inCase(t.text, as, language)
+      if (is !== t.text) tr.replaceWith(t.from, t.to, state.schema.text(is, state.doc.resolve(t.from).nodeAfter!.marks))
+    }
+    // What was chosen stays chosen: the next turn is of the same words.
+    dispatch?.(tr.setSelection(TextSelection.create(tr.doc, from, Math.min(tr.doc.content.size, tr.mapping.map(to)))))
+    return true
+  })
+
+/** A list of the chosen blocks, or none where they are one already. */
+export const toggleList = (editor: Editor, kind: 'list' | 'numbered list'): void =>
+  setKind(editor, kindAt(editor.state) === kind ? 'paragraph' : kind)
 
 /** The id of the top block at the cursor, where a section would be split. */
 export function blockAt(editor: Editor): string | undefined {

@@ -1,4 +1,4 @@
-import { Extension, InputRule, Mark, Node, textInputRule } from '@tiptap/core'
+import { type Editor, Extension, InputRule, Mark, markInputRule, Node, textInputRule, wrappingInputRule } from '@tiptap/core'
 import {
   baseKeymap,
   chainCommands,
@@ -9,11 +9,13 @@ import {
   splitBlock,
 } from '@tiptap/pm/commands'
 import { keymap } from '@tiptap/pm/keymap'
+import type { Schema } from '@tiptap/pm/model'
 import { type EditorState, Plugin, PluginKey, TextSelection, type Transaction } from '@tiptap/pm/state'
 import { liftListItem, sinkListItem, splitListItem } from '@tiptap/pm/schema-list'
-import { marks, nodes, quoteBetween, quotesOf } from '@/core/book'
+import { marks, nodes, primaryTag, quoteBetween, quotesOf } from '@/core/book'
 import { askForIds, nextNumber } from '@/data/idLease'
 import { carriedAttribute } from './clipboard'
+import { toggleList, turnCase } from './commands'
 import { pictureView, signView } from './pictureView'
 
 /** The editor's nodes and marks, made from the core's own schema: there is one schema of text, and the core owns it. */
@@ -100,85 +102,133 @@ const blockIds = (book: string) =>
     },
   })
 
+/** What one key does to the chosen words. */
+function shortcuts(editor: Editor, language: string): Record<string, () => boolean> {
+  const mark = (name: string) => () => editor.commands.toggleMark(name)
+  const done = (act: () => void) => () => {
+    act()
+    return true
+  }
+  return {
+    'Mod-b': mark('strong'),
+    'Mod-i': mark('em'),
+    'Mod-Shift-k': mark('small_caps'),
+    'Mod-Shift-x': mark('strike'),
+    'Mod-.': mark('superscript'),
+    'Mod-,': mark('subscript'),
+    'Mod-Shift-u': done(() => turnCase(editor, language)),
+    'Mod-Shift-8': done(() => toggleList(editor, 'list')),
+    'Mod-Shift-7': done(() => toggleList(editor, 'numbered list')),
+  }
+}
+
 /** Marks by key, paragraphs that split and join as writers expect, verse lines, lists. */
-const Keys = Extension.create({
-  name: 'keys',
-  addKeyboardShortcuts() {
-    const mark = (name: string) => () => this.editor.commands.toggleMark(name)
-    return {
-      'Mod-b': mark('strong'),
-      'Mod-i': mark('em'),
-      'Mod-Shift-k': mark('small_caps'),
-      'Mod-Shift-x': mark('strike'),
-      'Mod-.': mark('superscript'),
-      'Mod-,': mark('subscript'),
-    }
-  },
-  addProseMirrorPlugins() {
-    const { schema } = this.editor
-    const item = schema.nodes.item!
-    return [
-      keymap({
-        Enter: chainCommands(
-          splitListItem(item),
-          // In verse, a new line; on an empty last line, out of it.
-          (state, dispatch) => {
-            const { $from } = state.selection
-            if ($from.parent.type !== schema.nodes.line) return false
-            if (
-              $from.parent.content.size === 0 &&
-              $from.indexAfter(-1) === $from.node(-1).childCount &&
-              $from.node(-1).childCount > 1
-            ) {
+const keys = (language: string) =>
+  Extension.create({
+    name: 'keys',
+    addKeyboardShortcuts() {
+      return shortcuts(this.editor, language)
+    },
+    addProseMirrorPlugins() {
+      const { schema } = this.editor
+      const item = schema.nodes.item!
+      return [
+        keymap({
+          Enter: chainCommands(
+            splitListItem(item),
+            // In verse, a new line; on an empty last line, out of it.
+            (state, dispatch) => {
+              const { $from } = state.selection
+              if ($from.parent.type !== schema.nodes.line) return false
+              if (
+                $from.parent.content.size === 0 &&
+                $from.indexAfter(-1) === $from.node(-1).childCount &&
+                $from.node(-1).childCount > 1
+              ) {
+                if (dispatch) {
+                  const tr = state.tr.delete($from.before(), $from.after())
+                  const after = tr.mapping.map($from.after(-1))
+                  tr.insert(after, schema.nodes.paragraph!.create())
+                  dispatch(tr.setSelection(TextSelection.create(tr.doc, after + 1)).scrollIntoView())
+                }
+                return true
+              }
+              return splitBlock(state, dispatch)
+            },
+            // A heading or caption is followed by a paragraph.
+            (state, dispatch) => {
+              const { $from, empty } = state.selection
+              if (
+                !empty ||
+                $from.parent.type !== schema.nodes.heading ||
+                $from.parentOffset !== $from.parent.content.size
+              )
+                return false
               if (dispatch) {
-                const tr = state.tr.delete($from.before(), $from.after())
-                const after = tr.mapping.map($from.after(-1))
-                tr.insert(after, schema.nodes.paragraph!.create())
+                const after = $from.after()
+                const tr = state.tr.insert(after, schema.nodes.paragraph!.create())
                 dispatch(tr.setSelection(TextSelection.create(tr.doc, after + 1)).scrollIntoView())
               }
               return true
-            }
-            return splitBlock(state, dispatch)
-          },
-          // A heading or caption is followed by a paragraph.
-          (state, dispatch) => {
-            const { $from, empty } = state.selection
-            if (
-              !empty ||
-              $from.parent.type !== schema.nodes.heading ||
-              $from.parentOffset !== $from.parent.content.size
-            )
-              return false
-            if (dispatch) {
-              const after = $from.after()
-              const tr = state.tr.insert(after, schema.nodes.paragraph!.create())
-              dispatch(tr.setSelection(TextSelection.create(tr.doc, after + 1)).scrollIntoView())
-            }
+            },
+            liftEmptyBlock,
+            splitBlock,
+          ),
+          'Shift-Enter': chainCommands(exitCode, (state, dispatch) => {
+            dispatch?.(state.tr.replaceSelectionWith(schema.nodes.hard_break!.create()).scrollIntoView())
             return true
-          },
-          liftEmptyBlock,
-          splitBlock,
-        ),
-        'Shift-Enter': chainCommands(exitCode, (state, dispatch) => {
-          dispatch?.(state.tr.replaceSelectionWith(schema.nodes.hard_break!.create()).scrollIntoView())
-          return true
+          }),
+          Backspace: chainCommands(
+            (state, dispatch) => {
+              const { $from, empty } = state.selection
+              return empty && $from.parentOffset === 0 && $from.parent.type === schema.nodes.heading
+                ? setBlockType(schema.nodes.paragraph!)(state, dispatch)
+                : false
+            },
+            (state, dispatch, view) => (baseKeymap.Backspace ?? joinBackward)(state, dispatch, view),
+          ),
+          Tab: sinkListItem(item),
+          'Shift-Tab': liftListItem(item),
         }),
-        Backspace: chainCommands(
-          (state, dispatch) => {
-            const { $from, empty } = state.selection
-            return empty && $from.parentOffset === 0 && $from.parent.type === schema.nodes.heading
-              ? setBlockType(schema.nodes.paragraph!)(state, dispatch)
-              : false
-          },
-          (state, dispatch, view) => (baseKeymap.Backspace ?? joinBackward)(state, dispatch, view),
-        ),
-        Tab: sinkListItem(item),
-        'Shift-Tab': liftListItem(item),
-      }),
-      keymap(baseKeymap),
-    ]
-  },
-})
+        keymap(baseKeymap),
+      ]
+    },
+  })
+
+/** Languages in which a dash before a paragraph says that somebody speaks. */
+const DASH_SPEAKS = new Set(['fr', 'es', 'pt', 'it', 'pl', 'cs', 'ru', 'el', 'fi', 'sv', 'da', 'nb'])
+
+/** The signs of plain text become what they mean as one types; undo gives them back. */
+function signs({ nodes: n, marks: m }: Schema, language: string): InputRule[] {
+  return [
+    markInputRule({ find: /(?:^|[\s(“‘])(\*\*(?![\s*])([^*]+)(?<!\s)\*\*)$/, type: m.strong! }),
+    markInputRule({ find: /(?:^|[\s(“‘])(\*(?![\s*])([^*]+)(?<!\s)\*)$/, type: m.em! }),
+    markInputRule({ find: /(?:^|[\s(“‘])(_(?![\s_])([^_]+)(?<!\s)_)$/, type: m.em! }),
+    markInputRule({ find: /(?:^|[\s(“‘])(~~(?![\s~])([^~]+)(?<!\s)~~)$/, type: m.strike! }),
+    wrappingInputRule({ find: /^> $/, type: n.quote! }),
+    wrappingInputRule({
+      find: DASH_SPEAKS.has(primaryTag(language)) ? /^[+*] $/ : /^[-+*] $/,
+      type: n.list!,
+      getAttributes: { ordered: false },
+    }),
+    wrappingInputRule({
+      find: /^(\d{1,3})[.)] $/,
+      type: n.list!,
+      getAttributes: match => ({ ordered: true, start: Number(match[1]) }),
+    }),
+    new InputRule({
+      find: /^(?:\*\*\*|\* \* \*)$/,
+      handler: ({ state, range }) => {
+        const $from = state.doc.resolve(range.from)
+        if ($from.depth !== 1) return null
+        const put = [n.scene_break!.create(), n.paragraph!.create()]
+        const at = $from.before()
+        state.tr.replaceWith(at, $from.after(), put)
+        state.tr.setSelection(TextSelection.create(state.tr.doc, at + 2))
+      },
+    }),
+  ]
+}
 
 /** Typographic signs as one types, quotes by the book's language; each can be taken back by undo. */
 const typography = (language: string) =>
@@ -214,6 +264,7 @@ const typography = (language: string) =>
         block(/^# $/, 'heading', { level: 1 }),
         block(/^## $/, 'heading', { level: 2 }),
         block(/^### $/, 'heading', { level: 3 }),
+        ...signs(this.editor.schema, language),
       ]
     },
   })
@@ -223,5 +274,5 @@ export const textExtensions = (book: string, language: string) => [
   ...coreMarks,
   blockIds(book),
   typography(language),
-  Keys,
+  keys(language),
 ]
