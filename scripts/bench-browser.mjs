@@ -212,7 +212,6 @@ async function galley(page) {
   await page.locator('.ProseMirror p').nth(1).click()
   const { keys, turned } = await page.evaluate(async () => {
     const keys = []
-    const place = () => [...document.querySelectorAll('.margins .turn')].map(e => e.style.top + e.textContent).join()
     const key = () =>
       new Promise(done => {
         const start = performance.now()

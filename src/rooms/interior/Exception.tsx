@@ -38,11 +38,7 @@ export function Exception({
   const own: StyleChanges = edition.exceptions?.[section] ?? {}
   const count = Object.keys(own).length
   const set = (label: string, next: (own: StyleChanges) => StyleChanges, merge: boolean): void => {
-    void commit(
-      label,
-      r => ({ editions: withException(r.editions, edition.id, section, next) }),
-      merge,
-    )
+    void commit(label, r => ({ editions: withException(r.editions, edition.id, section, next) }), merge)
   }
   const change = (path: string, value: number | boolean | string | undefined): void => {
     set(

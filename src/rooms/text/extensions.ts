@@ -1,4 +1,13 @@
-import { type Editor, Extension, InputRule, Mark, markInputRule, Node, textInputRule, wrappingInputRule } from '@tiptap/core'
+import {
+  type Editor,
+  Extension,
+  InputRule,
+  Mark,
+  markInputRule,
+  Node,
+  textInputRule,
+  wrappingInputRule,
+} from '@tiptap/core'
 import {
   baseKeymap,
   chainCommands,
