@@ -91,6 +91,7 @@ export { filled, primaryTag, languageOf, printedLanguages, type PrintedWords, pr
 export { brokenLinks, innerLinks, linkedPlaces, type LinkTarget, linkTargets, retargeted } from './innerLinks'
 export { isListed, listsBareNumbers } from './contents'
 export { inCase, type LetterCase, nextCase } from './letterCase'
+export { withCountedIds } from './countedIds'
 export { withException } from './exceptions'
 export { authorLine } from './authorLine'
 export { withWritten } from './written'

@@ -15,6 +15,7 @@ import {
   removeSection,
   retargeted,
   splitSection,
+  withCountedIds,
 } from '.'
 
 const link = (words: string, to: string): ParagraphJson => ({
@@ -82,4 +83,20 @@ describe('links inside a book', () => {
       { numRuns: cases(40, 1000) },
     )
   })
+})
+
+test('ids that no counter gave are counted, links lead where they led, and a sound book is the very same', () => {
+  const book = linked('tb12')
+  const odd: Book = { ...book, sections: book.sections.map(s => (s.id === 's2' ? { ...s, id: 'tb12' } : s)) }
+  const is = withCountedIds(odd)
+  const to = second(is).id
+  expect(to).toMatch(/^s\d+$/)
+  expect([...linkedPlaces(is.sections).keys()]).toEqual([to])
+  // Its paragraph's id was none of a counter's, either.
+  expect(first(is).doc.content.at(-1)!.attrs.id).toMatch(/^b\d+$/)
+  expect(is.lastId).toBeGreaterThan(odd.lastId)
+  expect(bookText(is)).toBe(bookText(odd))
+  expect(withCountedIds(is)).toBe(is)
+  // What a book had before keeps its name.
+  expect(withCountedIds(odd, odd)).toBe(odd)
 })

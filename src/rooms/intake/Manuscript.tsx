@@ -2,7 +2,7 @@
 import { Button } from 'antd'
 import { useRouter } from 'next/navigation'
 import { useMemo, useState } from 'react'
-import type { Book } from '@/core/book'
+import { type Book, withCountedIds } from '@/core/book'
 import { type Candidate, type Dirt, type Dropped, usualKinds } from '@/core/intake'
 import { firstEditions } from '@/core/outlets'
 import { freshBookId, putBook } from '@/data/books'
@@ -119,7 +119,7 @@ function useTake(held: HeldManuscript, book: Book | undefined): { busy: boolean;
     setBusy(true)
     try {
       const id = await freshBookId(book.data.title)
-      await putBook({ book: { ...book, id }, pictures: held.read.pictures })
+      await putBook({ book: { ...withCountedIds(book), id }, pictures: held.read.pictures })
       letGo()
       say.done(`“${book.data.title}” stands on the porch.`)
       router.push(nextHeld() ? '/intake' : `/book/${encodeURIComponent(id)}/plan`)

@@ -2,7 +2,7 @@
 import { Button } from 'antd'
 import { useRouter } from 'next/navigation'
 import { useMemo, useState } from 'react'
-import type { Book } from '@/core/book'
+import { type Book, withCountedIds } from '@/core/book'
 import { decided, readAgain, sectionOfCandidate, tidied } from '@/core/intake'
 import { firstEditions } from '@/core/outlets'
 import { commitSections } from '@/data/changes'
@@ -94,7 +94,7 @@ function Again({ book, view, only }: { book: Book; view: OpenBook; only: string 
   const take = (): void => {
     setBusy(true)
     commitSections(book.id, 'Read the text again', b =>
-      decided(tidied(b, deciding.cleans, only).book, candidates, deciding.decisions),
+      withCountedIds(decided(tidied(b, deciding.cleans, only).book, candidates, deciding.decisions), b),
     )
       .then(leave, say.failed)
       .finally(() => setBusy(false))

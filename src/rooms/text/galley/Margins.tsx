@@ -1,6 +1,6 @@
 'use client'
 import type { Editor } from '@tiptap/core'
-import { memo, type RefObject, useCallback, useEffect, useLayoutEffect, useRef, useState } from 'react'
+import { memo, type RefObject, useEffect, useLayoutEffect, useRef, useState } from 'react'
 import { useLatest } from '@/parts/useLatest'
 import { placeAtCursor } from '../places'
 import { type BlockFinding, type MarginItem, marginItems } from './marginItems'
@@ -59,18 +59,16 @@ export const Margins = memo(function Margins({
   const root = useRef<HTMLDivElement>(null)
   const [drawn, setDrawn] = useState<Drawn>({ turns: [], items: [] })
   const frame = useRef(0)
-  const later = useRef<() => void>(() => undefined)
-  const remeasure = useCallback((): void => {
+  const remeasure = useLatest((): void => {
     cancelAnimationFrame(frame.current)
-    frame.current = requestAnimationFrame(() => later.current())
-  }, [])
+    frame.current = requestAnimationFrame(() => measure())
+  })
   const turns = useTurns(known, editor, remeasure)
   const measure = useLatest((): void => {
     if (editor.isDestroyed || !root.current) return
     const next = measured(editor, root.current, turns, known)
     setDrawn(d => (sameDrawn(d, next) ? d : next))
   })
-  later.current = measure
   useEffect(() => {
     const watch = new ResizeObserver(remeasure)
     // An editor that has just been made stands in the page a moment later.
