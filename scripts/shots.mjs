@@ -43,9 +43,19 @@ try {
   await page.getByRole('img', { name: /^Page / }).waitFor({ timeout: 60_000 })
   await shot('intake', 1200)
 
-  for (const [name, path, ready] of [
+  // A note at its line, and a page that turns.
+  const theNote = async () => {
+    await page
+      .getByRole('button', { name: /The Patient Margaret/ })
+      .last()
+      .click()
+    const note = page.locator('.margins li.note')
+    await note.waitFor()
+    await note.evaluate(e => e.scrollIntoView({ block: 'center' }))
+  }
+  for (const [name, path, ready, act] of [
     ['plan', `${dir}/plan`, () => page.getByLabel('Sill').getByText('Pages')],
-    ['text', `${dir}/text?section=s6&block=b161`, () => page.locator('.ProseMirror figure img')],
+    ['text', `${dir}/text`, () => page.locator('.margins .turn button').nth(1), theNote],
     ['interior', `${dir}/interior`, () => page.locator('.spread canvas[data-painted=true]').nth(1)],
     ['cover', `${dir}/cover`, () => page.locator('.konvajs-content canvas').first()],
     ['check', '/book/lampblack-regatta/check', () => page.getByText('The rights are not stated.')],
@@ -56,6 +66,7 @@ try {
   ]) {
     await go(path)
     await ready().waitFor({ timeout: 60_000 })
+    await act?.()
     await shot(name, 1500)
   }
 
