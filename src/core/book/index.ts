@@ -92,6 +92,7 @@ export { brokenLinks, innerLinks, linkedPlaces, type LinkTarget, linkTargets, re
 export { isListed, listsBareNumbers } from './contents'
 export { inCase, type LetterCase, nextCase } from './letterCase'
 export { withCountedIds } from './countedIds'
+export { signsToSpace, spaceBefore, spacesSigns, withSpace } from './signSpaces'
 export { withException } from './exceptions'
 export { authorLine } from './authorLine'
 export { withWritten } from './written'

@@ -61,6 +61,12 @@ describe('verse in a manuscript', () => {
     const style = 'Gedicht'
     expect(poem(read(para(lines, { style }), para(lines, { style }))[0])).toEqual([...told, ...told])
   })
+  test('a typed break between poems of a style is a break', () => {
+    const style = 'Poem'
+    expect(
+      read(para('One line,', { style }), para('* * *', { style }), para('another.', { style })).map(b => b.type),
+    ).toEqual(['verse', 'scene_break', 'verse'])
+  })
   test('prose with a line broken is prose: two lines, long ones, flush ones, lists, headings', () => {
     const set = { indent: { left: 36, right: 0 } }
     for (const b of [

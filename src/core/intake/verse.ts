@@ -1,4 +1,5 @@
 import { type InlineJson, inlineText } from '../book'
+import { isSceneBreak } from './headings'
 import type { RawBlock, RawPara } from './raw'
 
 /** What styles of verse are called. */
@@ -35,7 +36,7 @@ export function verseAt(raw: readonly RawBlock[], at: number): { lines: RawLine[
 }
 
 const mayBeVerse = (b: RawBlock): b is RawPara =>
-  b.type === 'para' && !b.list && b.level === undefined && b.content.length > 0
+  b.type === 'para' && !b.list && b.level === undefined && b.content.length > 0 && !isSceneBreak(inlineText(b.content))
 
 const hasBreaks = ({ content }: RawPara): boolean => content.some(n => n.type === 'hard_break')
 

@@ -83,7 +83,11 @@ export function useLooking(
     const decision = p && decisionBy(name, p, decisions.get(keyOf(p)))
     if (!decision) return
     if (p.section && decision.runsOn && !p.strikable)
-      return void say.note('The first section of a part has nothing before it to run on in.')
+      return void say.note(
+        p.section.made
+          ? 'The book makes this page by itself: M lets it stand as it was typed.'
+          : 'The first section of a part has nothing before it to run on in.',
+      )
     deciding.decide(keyOf(p), decision)
     goTo(keyOf(p))
   }

@@ -21,7 +21,7 @@ import { keymap } from '@tiptap/pm/keymap'
 import type { Schema } from '@tiptap/pm/model'
 import { type EditorState, Plugin, PluginKey, TextSelection, type Transaction } from '@tiptap/pm/state'
 import { liftListItem, sinkListItem, splitListItem } from '@tiptap/pm/schema-list'
-import { marks, nodes, primaryTag, quoteBetween, quotesOf } from '@/core/book'
+import { marks, nodes, primaryTag, quoteBetween, quotesOf, spacesSigns, withSpace } from '@/core/book'
 import { askForIds, nextNumber } from '@/data/idLease'
 import { carriedAttribute } from './clipboard'
 import { toggleList, turnCase } from './commands'
@@ -204,6 +204,16 @@ const keys = (language: string) =>
     },
   })
 
+/** A sign that is typed behind a word, or behind a space that would break, has the space that French sets. */
+const frenchSpace = new InputRule({
+  // An address that is begun is none of French's words.
+  find: /(?<=[\p{L}\p{N}»)\]’”…%])(?<!\b(?:https?|mailto|tel))[ \u00a0]?[;:!?]$/iu,
+  handler: ({ state, range, match }) => {
+    const right = withSpace(match[0])
+    if (right !== undefined) state.tr.insertText(right, range.from, range.to)
+  },
+})
+
 /** Languages in which a dash before a paragraph says that somebody speaks. */
 const DASH_SPEAKS = new Set(['fr', 'es', 'pt', 'it', 'pl', 'cs', 'ru', 'el', 'fi', 'sv', 'da', 'nb'])
 
@@ -273,6 +283,7 @@ const typography = (language: string) =>
         block(/^# $/, 'heading', { level: 1 }),
         block(/^## $/, 'heading', { level: 2 }),
         block(/^### $/, 'heading', { level: 3 }),
+        ...(spacesSigns(language) ? [frenchSpace] : []),
         ...signs(this.editor.schema, language),
       ]
     },

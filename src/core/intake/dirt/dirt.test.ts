@@ -101,6 +101,12 @@ describe('dirt of real files', () => {
     ])
     expect(one('quotes', bookOf([['He said "no".']])).found).toBeUndefined()
   })
+  test('signs have the space that French sets, in French', () => {
+    const english = bookOf([['Quoi? Voici : rien.']])
+    const french: Book = { ...english, data: { ...english.data, language: 'fr-FR' } }
+    expect(one('signs', french)).toMatchObject({ lines: ['Quoi\u202f? Voici\u00a0: rien.'], found: { count: 2 } })
+    expect(one('signs', english).found).toBeUndefined()
+  })
   test('what is left is told all the same; what has none is the very same', () => {
     const book = bookOf([['Two  spaces.', ''], ['Clean.']])
     const { book: is, found } = tidied(book, new Set(['spaces']))

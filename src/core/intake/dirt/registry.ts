@@ -1,4 +1,4 @@
-import { docText, docWithQuotes, straightQuotes } from '../../book'
+import { docText, docWithQuotes, signsToSpace, spacesSigns, straightQuotes, withSpace } from '../../book'
 import { folios } from './folios'
 import { changedBlocks, changedText, type DirtKind } from './kind'
 
@@ -66,6 +66,17 @@ const hyphens: DirtKind = {
 /** Letters that are looked at before and behind a hyphen. */
 const LONGEST_WORD = 60
 
+/** Signs that French parts from their words, and that were typed without, or with a space that breaks. */
+const signs: DirtKind = {
+  id: 'signs',
+  what: 'signs without the space that French sets',
+  does: 'given it',
+  tidy: (doc, { language }) =>
+    spacesSigns(language)
+      ? changedText(doc, signsToSpace, ([match]) => withSpace(match))
+      : { doc, count: 0, examples: [] },
+}
+
 /** Quotes of which some are as typed and others as printed. */
 const quotes: DirtKind = {
   id: 'quotes',
@@ -102,6 +113,7 @@ export const dirtKinds: readonly DirtKind[] = [
   softHyphens,
   hyphens,
   doubledSpaces,
+  signs,
   quotes,
 ]
 

@@ -57,7 +57,9 @@ test('things of a margin do not cover each other, keep their order, and stand wh
       things.forEach((x, i) => {
         expect(tops[i]).toBeGreaterThanOrEqual(x.wants)
         const end = i ? tops[i - 1]! + things[i - 1]!.height + 6 : Number.NEGATIVE_INFINITY
-        expect(tops[i]).toBe(Math.max(x.wants, end))
+        expect(tops[i]).toBeGreaterThanOrEqual(end)
+        // What does not stand where it wants to stands against what is above it.
+        if (tops[i] !== x.wants) expect(tops[i]).toBe(end)
       })
     }),
   )
