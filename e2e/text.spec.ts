@@ -214,7 +214,14 @@ test('a reading is decided by keys; the book’s text is read again, looked at, 
   await expect(page.getByLabel('Author', { exact: true })).toHaveValue('Orla Fenwright')
   await page.goto(page.url().replace(/plan$/, 'text'))
   await body(page).first().locator('button').click()
-  await expect.poll(() => text(page).locator('p').first().evaluate(e => e.textContent)).toBe('It was  dear.')
+  await expect
+    .poll(() =>
+      text(page)
+        .locator('p')
+        .first()
+        .evaluate(e => e.textContent),
+    )
+    .toBe('It was  dear.')
 
   // What is pasted into a section may hold others: read again, they are found, and stand beside the pages before they are taken.
   await body(page).nth(1).locator('button').click()
