@@ -239,8 +239,11 @@ function signs({ nodes: n, marks: m }: Schema, language: string): InputRule[] {
       find: /^(?:\*\*\*|\* \* \*)$/,
       handler: ({ state, range }) => {
         const $from = state.doc.resolve(range.from)
-        if ($from.depth !== 1) return null
-        const put = [n.scene_break!.create(), n.paragraph!.create()]
+        const { parent } = $from
+        if ($from.depth !== 1 || parent.type !== n.paragraph) return null
+        // What stands behind the cursor is the paragraph still.
+        const rest = parent.content.cut(state.doc.resolve(range.to).parentOffset)
+        const put = [n.scene_break!.create(), n.paragraph!.create(parent.attrs, rest)]
         const at = $from.before()
         state.tr.replaceWith(at, $from.after(), put)
         state.tr.setSelection(TextSelection.create(state.tr.doc, at + 2))

@@ -39,7 +39,30 @@ test('places are found by their words: sections, then headings, then where the w
   expect(linkChoices(book, 'nothing like it')).toEqual([])
 })
 
-test('what a link leads to has a name, as long as it is there', () => {
+test('what a link leads to has a name, as long as it is there, in a quotation, too', () => {
+  const quoted: Book = {
+    ...book,
+    sections: book.sections.map(s =>
+      s.id === 's1'
+        ? {
+            ...s,
+            doc: {
+              type: 'doc',
+              content: [
+                {
+                  type: 'quote',
+                  attrs: { id: 'q1' },
+                  content: [
+                    { type: 'paragraph', attrs: { id: 'q2' }, content: [{ type: 'text', text: 'Said once.' }] },
+                  ],
+                },
+              ],
+            },
+          }
+        : s,
+    ),
+  }
+  expect(placeName(quoted, 'q2')).toBe('Said once.')
   expect([placeName(book, 's2'), placeName(book, 'h1'), placeName(book, 'gone')]).toEqual([
     'The Bell Again',
     'Of bells',

@@ -1,4 +1,4 @@
-import { type BlockJson, type Book, docText, labels, roles, shortName } from '@/core/book'
+import { type BlockJson, blockIds, type Book, docText, labels, roles, shortName } from '@/core/book'
 
 /** A place of the book that a link may lead to. */
 export interface LinkChoice {
@@ -40,6 +40,9 @@ export function linkChoices(book: Book, typed: string, most = 24): LinkChoice[] 
   return [...sections!, ...headings!, ...places!].slice(0, most)
 }
 
+/** Whether a block is what an id names, or has it within. */
+const holdsId = (block: BlockJson, id: string): boolean => blockIds({ type: 'doc', content: [block] }).includes(id)
+
 const wordsOf = (block: BlockJson): string =>
   docText({ type: 'doc', content: [block] })
     .replace(/\s+/g, ' ')
@@ -57,7 +60,7 @@ export function placeName(book: Book, id: string): string | undefined {
   const section = book.sections.find(s => s.id === id)
   if (section) return shortName(labels(book.sections, book.data.language).get(id)!) || roles[section.role].name
   for (const s of book.sections) {
-    const block = s.made ? undefined : s.doc.content.find(b => b.attrs.id === id)
+    const block = s.made ? undefined : s.doc.content.find(b => holdsId(b, id))
     if (block) return shown(wordsOf(block), 0)
   }
   return undefined

@@ -76,8 +76,10 @@ export const SectionList = memo(function SectionList({
       if (to === undefined) return
       e.currentTarget.querySelector<HTMLElement>(`[data-section="${to}"]`)?.focus()
       if (e.shiftKey) choose(to, { toggles: false, extends: true })
-    } else if ((e.key === 'Delete' || e.key === 'Backspace') && !readOnly) wishes.onRemove()
-    else if (e.key.toLowerCase() === 'd' && !e.ctrlKey && !e.metaKey && !readOnly) wishes.onDuplicate()
+    } else if (readOnly || !picked.includes(id)) return
+    // A key means what is picked only where the row that has the focus is among it.
+    else if (e.key === 'Delete') wishes.onRemove()
+    else if (e.key.toLowerCase() === 'd' && !e.ctrlKey && !e.metaKey) wishes.onDuplicate()
   })
   return (
     <nav className="sections" aria-label="Sections" onKeyDown={key}>

@@ -181,6 +181,8 @@ class DocxReader {
     }
     this.relPrefix = ''
     this.newPage = false
+    // What leads into a note leads to no block of the text.
+    this.passed = []
   }
 
   /** Finds the fields of a part that begin and never end. */
