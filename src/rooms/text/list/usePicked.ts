@@ -19,11 +19,14 @@ export function usePicked(
   const order = useMemo(() => book.sections.map(s => s.id), [book.sections])
   const from = asked !== undefined && order.includes(asked) ? asked : open
   const picked = useMemo(() => stillPicked(order, set, from), [order, set, from])
+  // What a click before it has picked is known here, though it is not drawn yet.
   const pick = useLatest((on: string, how: Choice): void =>
-    setState(s => ({
-      set: pickedBy(order, new Set(picked), { open: from, on, ...how }),
-      asked: how.toggles || how.extends ? s.asked : on,
-    })),
+    setState(s => {
+      const since = s.asked !== undefined && order.includes(s.asked) ? s.asked : open
+      const set = pickedBy(order, new Set(stillPicked(order, s.set, since)), { open: since, on, ...how })
+      const asked = how.toggles || how.extends ? s.asked : on
+      return { set, ...(asked === undefined ? {} : { asked }) }
+    }),
   )
   return {
     picked,
