@@ -73,8 +73,21 @@ test('sections: moved by keyboard and mouse, split, joined, added, numbered, rem
   await page.getByRole('dialog').getByRole('button', { name: 'Remove it' }).click()
   await expect(body(page)).toHaveCount(2)
 
-  for (let i = 0; i < 7; i++) await page.getByRole('button', { name: 'Undo' }).click()
+  // Each undo is seen in the list before the next: what stood two changes ago may look like what stands now.
+  const moved = ['The Weight of the Cup', 'Ten Oars Too Many', 'Soot']
+  const split = [...start, 'Soot']
+  await page.getByRole('button', { name: 'Undo' }).click()
   await expect.poll(names).toEqual(start)
+  await expect(body(page).first().locator('i')).toHaveText('')
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(body(page).first().locator('i')).toHaveText('1')
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(sections(page).getByRole('region', { name: 'Back' }).getByRole('listitem')).toHaveCount(0)
+  for (const past of [split, start, moved, start]) {
+    await page.getByRole('button', { name: 'Undo' }).click()
+    await expect.poll(async () => (await names()).length).toBe(past.length)
+    await expect.poll(async () => (await names()).slice(0, 3)).toEqual(past.slice(0, 3))
+  }
   await expect(page.getByRole('button', { name: 'Undo' })).toBeDisabled()
 
   // Several are picked, doubled in one step and joined in another; by keys alone they are moved and picked.
@@ -158,6 +171,8 @@ test('the galley: pages turn as one writes, notes stand beside their line, the t
   await expect(page.locator('.issaid').first()).not.toContainText('numbered')
   await page.getByLabel('Subtitle of the section').fill('In which nothing is won')
   await page.getByLabel('Subtitle of the section').press('Enter')
+  // It leaves the field for the store, and looks like a subtitle as soon as it is there.
+  await expect(page.locator('.subtitle')).not.toHaveClass(/none/)
   await page.reload()
   await expect(page.getByLabel('Subtitle of the section')).toHaveValue('In which nothing is won')
 
