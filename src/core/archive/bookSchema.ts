@@ -1,5 +1,5 @@
 import { lazy, mixed, object, type Schema, ValidationError } from 'yup'
-import { type Book, type Role, roles, uidForm } from '../book'
+import { type Book, MOST_DEPTH, type Role, roles, uidForm } from '../book'
 import { isStyleChange, readStyleDocument, shippedStyles } from '../pages'
 import { designSchema, groundSchema, kindOf, pageLooks, runKinds } from '../activity'
 import { fields, once, type OutletProfile, parseTrim, strangeKey } from '../trade'
@@ -60,6 +60,8 @@ const sectionSchema = () =>
     numbered: yesNo().required(),
     made: yesNo().required(),
     unlisted: yesNo(),
+    depth: whole(0, MOST_DEPTH),
+    omits: list(text(100).defined(), 10_000),
     unprinted: yesNo(),
     picture: optional(
       shape({ asset: text(64).required(), alt: text(10_000).defined(), decoration: yesNo().required() }),

@@ -50,6 +50,10 @@ export interface Section {
   unlisted?: boolean
   /** A page that the ebook has and print has not. */
   unprinted?: boolean
+  /** Of contents: they list headings inside sections too, of levels 1 to this. */
+  depth?: number
+  /** Of contents: headings that they leave out, by their block. */
+  omits?: string[]
   /** A picture over its opening. */
   picture?: { asset: string; alt: string; decoration: boolean }
   /** Why intake proposed it, in plain words; most weighty first. */

@@ -89,7 +89,17 @@ export { pricesWith } from './prices'
 export { copyrightLines, madeDoc, seriesLine } from './madeWords'
 export { filled, primaryTag, languageOf, printedLanguages, type PrintedWords, printedWords } from './printedWords'
 export { brokenLinks, innerLinks, linkedPlaces, type LinkTarget, linkTargets, retargeted } from './innerLinks'
-export { isListed, listsBareNumbers } from './contents'
+export {
+  contentsEntries,
+  type ContentsEntry,
+  contentsOf,
+  headingsIn,
+  isListed,
+  listable,
+  listsBareNumbers,
+  MOST_DEPTH,
+  withEntry,
+} from './contents'
 export { inCase, type LetterCase, nextCase } from './letterCase'
 export { withCountedIds } from './countedIds'
 export { signsToSpace, spaceBefore, spacesSigns, withSpace } from './signSpaces'

@@ -1,4 +1,5 @@
 import type { Section } from './book'
+import { listedBlocks } from './contents'
 import { type DocJson, eachInline, type InlineJson, type MarkJson } from './doc'
 import { eachNamed } from './identity'
 
@@ -59,9 +60,12 @@ export function linkTargets(sections: readonly Pick<Section, 'id' | 'made' | 'do
   return out
 }
 
-/** Places that links lead to: what pages and ebooks need to know of. */
+/** Places that links and contents lead to: what pages and ebooks need to know of. */
 export function linkedPlaces(sections: readonly Section[]): Map<string, LinkTarget> {
-  const wanted = new Set(sections.flatMap(s => (s.made ? [] : innerLinks(s.doc).map(l => l.to))))
+  const wanted = new Set([
+    ...listedBlocks(sections),
+    ...sections.flatMap(s => (s.made ? [] : innerLinks(s.doc).map(l => l.to))),
+  ])
   if (!wanted.size) return new Map()
   const all = linkTargets(sections)
   return new Map([...wanted].flatMap(id => (all.has(id) ? [[id, all.get(id)!] as const] : [])))

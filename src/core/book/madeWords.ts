@@ -1,10 +1,10 @@
 import { formatIsbn } from '../trade'
 import { authorLine } from './authorLine'
 import type { Book, Section } from './book'
+import { contentsEntries } from './contents'
 import type { DocJson, ParagraphJson } from './doc'
-import { labels, shortName } from './numbering'
+import { shortName } from './numbering'
 import { filled, type PrintedWords, printedWords } from './printedWords'
-import { roles } from './roles'
 
 /** What a copyright page says for this edition; nothing that the book's data does not hold. */
 export function copyrightLines({ data }: Pick<Book, 'data'>, isbn: string | undefined): string[] {
@@ -54,11 +54,7 @@ export function madeDoc(book: Book, section: Section, isbn: string | undefined):
       case 'copyright':
         return copyrightLines(book, isbn).map(text => ({ text, align: null }))
       case 'contents': {
-        const names = labels(book.sections, data.language)
-        return book.sections
-          .filter(s => roles[s.role].listed)
-          .map(s => ({ text: shortName(names.get(s.id)!), align: null }))
-          .filter(l => l.text)
+        return contentsEntries(book.sections, data.language).map(e => ({ text: shortName(e), align: null }))
       }
       default:
         return []

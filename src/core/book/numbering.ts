@@ -11,7 +11,7 @@ export interface SectionLabel {
 }
 
 /** Labels for all sections in the book's language, by id. Chapters count through parts; parts count by themselves. */
-export function labels(sections: Section[], language: string): Map<string, SectionLabel> {
+export function labels(sections: readonly Section[], language: string): Map<string, SectionLabel> {
   const out = new Map<string, SectionLabel>()
   const words = printedWords(language)
   const numeral = numeralIn(language)

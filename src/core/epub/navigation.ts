@@ -1,6 +1,6 @@
 import { type PrintedWords, printedWords } from '../book'
-import { joined, type Markup, xml } from '../trade'
-import type { Publication } from './publication'
+import { type Branch, joined, type Markup, nested, xml } from '../trade'
+import type { NavEntry, Publication } from './publication'
 import { page } from './xhtml'
 
 const relative = (href: string): string => href.replace(/^text\//, '')
@@ -9,18 +9,13 @@ const relative = (href: string): string => href.replace(/^text\//, '')
 export function navFile(language: string, { nav, landmarks, pageList }: Publication): Markup {
   const words = printedWords(language)
   const title = words.sections.contents!
-  // Chapters of a part stand in a list inside its own entry.
-  const entries: Markup[] = []
-  for (let i = 0; i < nav.length; i++) {
-    const link = (n: (typeof nav)[number]): Markup => xml`<a href="${relative(n.href)}">${n.title}</a>`
-    const inner: Markup[] = []
-    let j = i + 1
-    while (j < nav.length && nav[j]!.depth > nav[i]!.depth) inner.push(xml`<li>${link(nav[j++]!)}</li>\n`)
-    entries.push(
-      inner.length ? xml`<li>${link(nav[i]!)}\n<ol>\n${inner}</ol></li>\n` : xml`<li>${link(nav[i]!)}</li>\n`,
+  const list = (branches: Branch<NavEntry>[]): Markup =>
+    joined(
+      branches.map(
+        ({ item, below }) =>
+          xml`<li><a href="${relative(item.href)}">${item.title}</a>${below.length > 0 && xml`\n<ol>\n${list(below)}</ol>`}</li>\n`,
+      ),
     )
-    i = j - 1
-  }
   const marks = joined(
     landmarks.map(l => xml`<li><a epub:type="${l.type}" href="${relative(l.href)}">${l.title}</a></li>`),
     '\n',
@@ -34,20 +29,24 @@ export function navFile(language: string, { nav, landmarks, pageList }: Publicat
   return page(
     title,
     language,
-    xml`<nav epub:type="toc" role="doc-toc" id="toc" aria-label="${title}">\n<h1>${title}</h1>\n<ol>\n${entries}</ol>\n</nav>\n<nav epub:type="landmarks" aria-label="${words.landmarks}" hidden="hidden">\n<ol>\n${marks}\n</ol>\n</nav>${pageNav}`,
+    xml`<nav epub:type="toc" role="doc-toc" id="toc" aria-label="${title}">\n<h1>${title}</h1>\n<ol>\n${list(nested(nav, n => n.depth))}</ol>\n</nav>\n<nav epub:type="landmarks" aria-label="${words.landmarks}" hidden="hidden">\n<ol>\n${marks}\n</ol>\n</nav>${pageNav}`,
   )
 }
 
 /** The same for older devices (NCX, of EPUB 2). */
 export function ncxFile(words: PrintedWords, title: string, { identifier, nav, pageList: pages }: Publication): Markup {
   let order = 0
-  const points = joined(
-    nav.map(
-      n =>
-        xml`<navPoint id="np-${++order}" playOrder="${order}"><navLabel><text>${n.title}</text></navLabel><content src="${n.href}"/></navPoint>`,
-    ),
-    '\n',
-  )
+  const points = (branches: Branch<NavEntry>[]): Markup =>
+    joined(
+      branches.map(
+        ({ item, below }) =>
+          xml`<navPoint id="np-${++order}" playOrder="${order}"><navLabel><text>${item.title}</text></navLabel><content src="${item.href}"/>${below.length > 0 && xml`\n${points(below)}\n`}</navPoint>`,
+      ),
+      '\n',
+    )
+  // They are counted in the order in which they are read, pages after them.
+  const navPoints = points(nested(nav, n => n.depth))
+  const depth = Math.max(0, ...nav.map(n => n.depth)) + 1
   const list =
     pages.length > 0 &&
     xml`<pageList><navLabel><text>${words.pages}</text></navLabel>\n${joined(
@@ -57,5 +56,5 @@ export function ncxFile(words: PrintedWords, title: string, { identifier, nav, p
       ),
       '\n',
     )}\n</pageList>`
-  return xml`<?xml version="1.0" encoding="UTF-8"?>\n<ncx xmlns="http://www.daisy.org/z3986/2005/ncx/" version="2005-1">\n<head>\n<meta name="dtb:uid" content="${identifier}"/>\n<meta name="dtb:depth" content="1"/>\n<meta name="dtb:totalPageCount" content="${pages.length}"/>\n<meta name="dtb:maxPageNumber" content="${Math.max(0, ...pages.map(p => (/^\d+$/.test(p.label) ? Number(p.label) : 0)))}"/>\n</head>\n<docTitle><text>${title}</text></docTitle>\n<navMap>\n${points}\n</navMap>\n${list}\n</ncx>\n`
+  return xml`<?xml version="1.0" encoding="UTF-8"?>\n<ncx xmlns="http://www.daisy.org/z3986/2005/ncx/" version="2005-1">\n<head>\n<meta name="dtb:uid" content="${identifier}"/>\n<meta name="dtb:depth" content="${depth}"/>\n<meta name="dtb:totalPageCount" content="${pages.length}"/>\n<meta name="dtb:maxPageNumber" content="${Math.max(0, ...pages.map(p => (/^\d+$/.test(p.label) ? Number(p.label) : 0)))}"/>\n</head>\n<docTitle><text>${title}</text></docTitle>\n<navMap>\n${navPoints}\n</navMap>\n${list}\n</ncx>\n`
 }

@@ -14,7 +14,7 @@ export interface EpubFile {
 export interface NavEntry {
   title: string
   href: string
-  /** Chapters of a part stand below it. */
+  /** From 0: it stands below the nearest of a lesser depth before it. */
   depth: number
 }
 

@@ -5,7 +5,7 @@ import {
   type Book,
   copyrightLines,
   filled,
-  isListed,
+  contentsEntries,
   labels,
   linkedPlaces,
   type PrintedWords,
@@ -121,7 +121,7 @@ function placesOf(sections: Section[]): Map<string, string> {
   const out = new Map<string, string>()
   const files = sections.filter(s => !(s.role === 'contents' && s.made))
   for (const s of files) out.set(s.id, `${s.id}.xhtml`)
-  for (const [id, { section, block }] of linkedPlaces(files)) if (block) out.set(id, `${section}.xhtml#${block}`)
+  for (const [id, { section, block }] of linkedPlaces(sections)) if (block) out.set(id, `${section}.xhtml#${block}`)
   return out
 }
 
@@ -140,8 +140,7 @@ function addSections(publication: Publication, book: Book, sections: Section[], 
     places: placesOf(sections),
     seen: new Set(),
   }
-  const hasParts = sections.some(s => s.role === 'part')
-  let inPart = false
+  const entries = contentsEntries(book.sections, data.language)
   for (const s of sections) {
     const label = names.get(s.id)!
     if (s.role === 'contents' && s.made) {
@@ -156,10 +155,13 @@ function addSections(publication: Publication, book: Book, sections: Section[], 
     const body = bodyOf(book, s, label, { ...ctx, breaks: breaks.get(s.id) ?? ctx.breaks }, options.isbn)
     for (const l of [...ctx.seen].slice(before)) pageList.push({ label: l, href: `${path}#page-${l}` })
     publication.addText(path, s.id, page(shortName(label) || data.title, data.language, body))
-    if (s.role === 'part') inPart = true
-    else if (s.part !== 'body') inPart = false
-    const title = [label.numberWords, label.title].filter(Boolean).join(': ')
-    if (isListed(s) && title) nav.push({ title, href: path, depth: hasParts && inPart && s.role !== 'part' ? 1 : 0 })
+    for (const e of entries)
+      if (e.section === s.id)
+        nav.push({
+          title: [e.numberWords, e.title].filter(Boolean).join(': '),
+          href: e.block ? `${path}#${e.block}` : path,
+          depth: e.level,
+        })
   }
   const start = sections.find(s => s.part === 'body' && !(s.role === 'contents' && s.made))
   if (start) landmarks.push({ type: 'bodymatter', title: words.textBegins, href: `text/${start.id}.xhtml` })

@@ -25,7 +25,9 @@ export function choose(blocks: RawBlock[], weighed: readonly Proposal[]): Propos
   }
   let chapterLevel = levels[0] ?? 9
   let partLevel = 0
-  if (levels.length > 1) {
+  // Where the file itself says that the highest are chapters, what is below stands inside them.
+  const saysChapters = styled.some(p => p.said && p.role === 'chapter' && p.level === chapterLevel)
+  if (levels.length > 1 && !saysChapters) {
     const highest = styled.filter(p => p.level === chapterLevel && p !== dropped)
     const below = new Set(styled.filter(p => p.level === levels[1]).map(p => p.index))
     const leads = highest.filter(p => p.role === 'part' || below.has(p.index + 1)).length

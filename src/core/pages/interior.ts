@@ -1,5 +1,5 @@
 import { type Hands, laidOut, type RunTwins } from '../activity'
-import { isListed, roman, type Run, type Section, type SectionLabel, shortName } from '../book'
+import { contentsEntries, type ContentsEntry, roman, type Run, type Section, shortName } from '../book'
 import type { Book } from '../book'
 import type { PageMarks } from '../marks'
 import type { Remedy, Ticker } from '../trade'
@@ -18,7 +18,7 @@ import {
   type ToSet,
 } from './layout'
 import { leafOf, type Leaves, sectionLeaves, type Side, sideOf } from './leaves'
-import { type ContentsEntry, contentsItems, copyrightPage, halfTitlePage, titlePage } from './made'
+import { contentsItems, copyrightPage, halfTitlePage, type SetEntry, titlePage } from './made'
 import type { UnmetAt } from './paginate'
 import { setSection, type SetSection } from './section'
 import { mergeStats, type SetStats } from './setStats'
@@ -123,7 +123,7 @@ export class Setter {
     const order = orderOf(layout, chosen, set)
     for (const s of chosen)
       if (s.made && s.role === 'contents')
-        set.set(s.id, setMade(layout, s, sideOf(order.starts.get(s.id)!), entriesOf(layout, order)))
+        set.set(s.id, setMade(layout, s, sideOf(order.starts.get(s.id)!), entriesOf(layout, { ...order, set })))
     const { starts } = order
     const parts = chosen.map(s => set.get(s.id)!)
     const lacks = parts.flatMap(p => p.lacks)
@@ -307,7 +307,7 @@ function bound(layout: Layout, chosen: Section[], set: SetBook, { starts, total,
 }
 
 /** Sets a page that the book makes from its own data. Contents without `entries` take the room that they will take. */
-function setMade(layout: Layout, s: Section, side: Side, entries: ContentsEntry[]): SetSection {
+function setMade(layout: Layout, s: Section, side: Side, entries: SetEntry[]): SetSection {
   const { book, ctx, names, spec } = layout
   const lacks: Lack[] = []
   const full: BlockContext = { ...ctx, section: s.id, lacks: lack => lacks.push(lack) }
@@ -348,17 +348,29 @@ function setNotes(
   return { ...set, lacks: [...set.lacks, ...lacks] }
 }
 
-/** What the contents list, with the folios of an order where there is one. */
-function entriesOf({ sections, names }: Layout, order?: Order): ContentsEntry[] {
-  const entryOf = (s: Section, { title, numberWords }: SectionLabel): ContentsEntry => ({
-    id: s.id,
-    title,
-    number: numberWords,
-    folio: order ? order.label(order.starts.get(s.id)!) : '',
-    part: s.role === 'part',
+/** What the contents list in print, with the folios of pages where they are set. */
+function entriesOf({ sections, book }: Layout, set?: Order & { set: SetBook }): SetEntry[] {
+  const printed = new Set(sections.filter(s => isPrinted(s) && s.role !== 'contents').map(s => s.id))
+  const folioOf = ({ section, block }: ContentsEntry): string => {
+    if (!set) return ''
+    const within = block === undefined ? 0 : (blockPages(set.set.get(section)!).get(block) ?? 0)
+    return set.label(set.starts.get(section)! + within)
+  }
+  return contentsEntries(sections, book.data.language)
+    .filter(e => printed.has(e.section))
+    .map(e => ({ ...e, folio: folioOf(e) }))
+}
+
+const read = new WeakMap<SetSection, ReadonlyMap<string, number>>()
+
+/** The page of a section that each of its blocks begins on, from 0. Remembered with what was set. */
+function blockPages(set: SetSection): ReadonlyMap<string, number> {
+  const known = read.get(set)
+  if (known) return known
+  const out = new Map<string, number>()
+  set.pages.forEach(({ layer }, page) => {
+    for (const { block, again } of layer.text?.places ?? []) if (!again && !out.has(block)) out.set(block, page)
   })
-  return sections
-    .filter(s => isPrinted(s) && isListed(s) && s.role !== 'contents')
-    .map(s => entryOf(s, names.get(s.id)!))
-    .filter(e => e.title || e.number)
+  read.set(set, out)
+  return out
 }

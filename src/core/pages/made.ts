@@ -1,4 +1,4 @@
-import { authorLine, type Book, copyrightLines, type Section, seriesLine } from '../book'
+import { authorLine, type Book, type ContentsEntry, copyrightLines, type Section, seriesLine, shortName } from '../book'
 import { BLACK, type Layer, LayerBuilder, type MarkPlace, PathBuilder } from '../marks'
 import { type BreakRules, linePieces, setFrag, setLine } from '../type'
 import { baselineIn, type BlockContext } from './context'
@@ -74,16 +74,10 @@ export function copyrightPage(book: Book, isbn: string | undefined, ctx: BlockCo
   return out.build()
 }
 
-export interface ContentsEntry {
-  /** The section's id. */
-  id: string
-  title: string
-  /** The number in words, shown before or instead of a title. */
-  number?: string
-  /** Folio; empty while it is not known. */
+/** An entry of the contents on its page. */
+export interface SetEntry extends ContentsEntry {
+  /** Empty while it is not known. */
   folio: string
-  /** Parts stand apart. */
-  part: boolean
 }
 
 /** Where a line set from the left ends. */
@@ -108,31 +102,34 @@ function leaders(out: LayerBuilder, from: number, to: number, y: number, size: n
 }
 
 /** The contents as items on the grid, one an entry. Line counts do not depend on the folios, so pages settle before numbers are known. */
-export function contentsItems(entries: ContentsEntry[], section: Section, ctx: BlockContext): FlowItem[] {
+export function contentsItems(entries: SetEntry[], section: Section, ctx: BlockContext): FlowItem[] {
   const { leading, size } = ctx.style.text
   const numberWidth = size * 2.2
-  const narrow: BlockContext = { ...ctx, measure: ctx.measure - numberWidth }
   return entries.map(e => {
-    const text = e.title || e.number || ''
-    const place: MarkPlace = { section: section.id, block: '', to: e.id }
-    const base: TextBase = e.part ? { size, smallCaps: true, tracking: 0.06 } : { size }
+    const text = shortName(e)
+    const place: MarkPlace = { section: section.id, block: '', to: e.block ?? e.section }
+    // Parts stand apart; headings stand in by their level, below what they stand in.
+    const part = e.role === 'part'
+    const from = size * 1.4 * e.depth
+    const narrow: BlockContext = { ...ctx, measure: ctx.measure - numberWidth - from }
+    const base: TextBase = part ? { size, smallCaps: true, tracking: 0.06 } : { size }
     const { paragraph, lines, rules } = setAlone(text, base, narrow, 'left')
     const count = Math.max(1, lines.count)
     return itemOf({
-      before: e.part ? 1 : 0,
-      keepNext: e.part,
+      before: part ? 1 : 0,
+      keepNext: part,
       solid: true,
       variants: ofLines(count),
       draw: (out, { row }, report) => {
         for (let i = 0; i < lines.count; i++) {
           const y = (row + i) * leading + baselineIn(leading)
-          report(setLine(out, linePieces(paragraph, lines, i), rules, { indent: i ? size : 0, y, place }))
+          report(setLine(out, linePieces(paragraph, lines, i), rules, { indent: from + (i ? size : 0), y, place }))
           if (i < lines.count - 1 || !e.folio) continue
           const figures = ctx.faces.of({ size, lining: true })
           const f = figures.frag(e.folio)
           const x = ctx.measure - f.width
-          if (ctx.style.contents.leaders && !e.part)
-            leaders(out, lineEnd(paragraph, lines, i, rules) + size * 0.5, x - size * 0.4, y, size)
+          if (ctx.style.contents.leaders && !part)
+            leaders(out, from + lineEnd(paragraph, lines, i, rules) + size * 0.5, x - size * 0.4, y, size)
           // A space between title and folio, so that they extract as two words.
           out.run({ face: figures.face, size, baseline: y, colour: figures.colour, place })
           out.glyph(figures.spacePair, x - figures.space)

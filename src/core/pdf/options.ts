@@ -1,5 +1,6 @@
 import type { Deflate } from './deflate'
 import type { PictureSource } from './images'
+import type { OutlineItem } from './outline'
 import type { Subsetter } from './subset'
 import type { TagSource } from './tags'
 
@@ -23,7 +24,7 @@ export interface PdfOptions {
   /** Says what each part is, in reading order, for those who do not see it. Left out where a standard of exchange is prepared for. */
   tags?: TagSource
   /** Named places for the outline. */
-  outline?: { title: string; page: number }[]
+  outline?: OutlineItem[]
 }
 
 /** What writing a PDF asks of the world. */

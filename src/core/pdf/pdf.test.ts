@@ -5,7 +5,7 @@ import { join } from 'node:path'
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { createCanvas } from '@napi-rs/canvas'
-import { PDFArray, PDFDict, PDFDocument, PDFName, PDFNumber, PDFRawStream } from '@cantoo/pdf-lib'
+import { PDFArray, PDFDict, PDFDocument, PDFHexString, PDFName, PDFNumber, PDFRawStream } from '@cantoo/pdf-lib'
 import { unzlibSync } from 'fflate'
 import { bookOf, setBook } from '../../../tests/support/core'
 import { nodePdf, pictureSource } from '@/cli/ports'
@@ -289,6 +289,8 @@ describe('a document', () => {
     const bytes = await whole(interior.pages, {
       outline: [
         { title: 'First', page: 4 },
+        { title: 'Below it', page: 4, depth: 1 },
+        { title: 'Below that', page: 5, depth: 3 },
         { title: 'Second', page: 6 },
       ],
     })
@@ -302,9 +304,14 @@ describe('a document', () => {
     expect(labels.size()).toBe(4)
     expect((labels.lookup(1, PDFDict).get(PDFName.of('S')) as PDFName).asString()).toBe('/r')
     expect(labels.lookup(2, PDFNumber).asNumber()).toBe(interior.starts.get('s1'))
-    expect(doc.catalog.lookup(PDFName.of('Outlines'), PDFDict).lookup(PDFName.of('Count'), PDFNumber).asNumber()).toBe(
-      2,
-    )
+    const of = (d: PDFDict, name: string): PDFDict => d.lookup(PDFName.of(name), PDFDict)
+    const [root, titles] = [of(doc.catalog, 'Outlines'), [] as string[]]
+    const count = (d: PDFDict): number => d.lookup(PDFName.of('Count'), PDFNumber).asNumber()
+    for (let d = root; d.has(PDFName.of('First')); d = of(d, 'First'))
+      titles.push(of(d, 'First').lookup(PDFName.of('Title'), PDFHexString).decodeText())
+    expect(titles).toEqual(['First', 'Below it', 'Below that'])
+    expect([count(root), count(of(root, 'First'))]).toEqual([4, 2])
+    expect(of(root, 'Last').lookup(PDFName.of('Title'), PDFHexString).decodeText()).toBe('Second')
     for (const p of doc.getPages()) {
       const c = p.node.Contents()
       if (!(c instanceof PDFRawStream)) continue

@@ -9,6 +9,7 @@ export { formatIsbn, parseIsbn } from './isbn'
 export { once } from './once'
 export { formatLength, IN, inUnit, MM, trimZeros } from './length'
 export { atDisplay, currencySign, formatMoney } from './money'
+export { type Branch, nested } from './nested'
 export {
   bindingName,
   bindingRules,

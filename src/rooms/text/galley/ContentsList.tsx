@@ -1,7 +1,7 @@
 'use client'
 import { Button, Checkbox } from 'antd'
-import { memo } from 'react'
-import { type Book, labels, listsBareNumbers, roles, type Section } from '@/core/book'
+import { type CSSProperties, memo } from 'react'
+import { type Book, type ContentsEntry, listable, listsBareNumbers, type Section, withEntry } from '@/core/book'
 import type { SectionActs } from '../useSectionActs'
 
 /** What a made contents page lists: each entry is left out, or put in again, by its name. Bare numbers tell a reader nothing, and that is said. */
@@ -17,16 +17,16 @@ export const ContentsList = memo(function ContentsList({
   readOnly: boolean
   acts: SectionActs
 }) {
-  const names = labels(book.sections, book.data.language)
-  const may = book.sections.filter(s => roles[s.role].listed)
-  const set = (s: Section, listed: boolean, name: string): void =>
-    void acts.operate(listed ? `List “${name}”` : `Leave “${name}” out of the contents`, b => ({
+  const { language } = book.data
+  const entries = listable(book.sections, language)
+  const set = (e: ContentsEntry, listed: boolean): void =>
+    void acts.operate(listed ? `List “${nameOf(e)}”` : `Leave “${nameOf(e)}” out of the contents`, b => ({
       ...b,
-      sections: b.sections.map(x => (x.id === s.id ? withListed(x, listed) : x)),
+      sections: withEntry(b.sections, e, listed),
     }))
   return (
     <div className="entries">
-      {listsBareNumbers(book.sections, book.data.language) && (
+      {listsBareNumbers(book.sections, language) && (
         <p className="issaid" role="note">
           It lists numbers and hardly a title: that tells a reader nothing.{' '}
           {!section.unprinted && (
@@ -42,21 +42,16 @@ export const ContentsList = memo(function ContentsList({
         </p>
       )}
       <ul aria-label="Entries of the contents">
-        {may.map(s => {
-          const { numberWords, title } = names.get(s.id)!
-          const name = [numberWords, title].filter(Boolean).join(': ') || roles[s.role].name
-          return (
-            <li key={s.id}>
-              <Checkbox checked={!s.unlisted} disabled={readOnly} onChange={e => set(s, e.target.checked, name)}>
-                {name}
-              </Checkbox>
-            </li>
-          )
-        })}
+        {entries.map(e => (
+          <li key={e.block ?? e.section} style={{ '--level': e.level } as CSSProperties}>
+            <Checkbox checked={!e.left} disabled={readOnly} onChange={v => set(e, v.target.checked)}>
+              {nameOf(e)}
+            </Checkbox>
+          </li>
+        ))}
       </ul>
     </div>
   )
 })
 
-/** What is listed as its like are says nothing of it. */
-const withListed = ({ unlisted: _, ...s }: Section, listed: boolean): Section => (listed ? s : { ...s, unlisted: true })
+const nameOf = (e: ContentsEntry): string => [e.numberWords, e.title].filter(Boolean).join(': ')

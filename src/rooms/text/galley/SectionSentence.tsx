@@ -44,27 +44,40 @@ export const SectionSentence = memo(function SectionSentence({
         <Opens book={book} edition={edition} section={section} name={name} readOnly={readOnly} />
       )}
       {!section.made && facts.headed && <WithPicture {...{ book, section, readOnly, acts }} />}
-      {section.made && section.role === 'contents' && (
-        <>
-          ,{' '}
-          <ChoiceValue
-            label="Where the contents stand"
-            value={section.unprinted ? 'ebook' : 'both'}
-            choices={STANDS}
-            disabled={readOnly}
-            onChange={v =>
-              void change(v === 'both' ? 'Contents in print, too' : 'Contents in the ebook alone', {
-                unprinted: v === 'ebook' || undefined,
-              })
-            }
-          />
-        </>
-      )}
+      {section.made && section.role === 'contents' && <Lists {...{ section, readOnly, acts }} />}
       {facts.listed && section.unlisted && ', left out of the contents'}
       {facts.made && <Made section={section} readOnly={readOnly} acts={acts} />}.
     </p>
   )
 })
+
+/** How deep the contents list, and where they stand. */
+function Lists({ section, readOnly, acts: { change } }: Pick<SentenceProps, 'section' | 'readOnly' | 'acts'>) {
+  return (
+    <>
+      , listing{' '}
+      <ChoiceValue
+        label="What the contents list"
+        value={String(section.depth ?? 0)}
+        choices={DEPTHS}
+        disabled={readOnly}
+        onChange={v => void change('What the contents list', { depth: Number(v) || undefined })}
+      />
+      ,{' '}
+      <ChoiceValue
+        label="Where the contents stand"
+        value={section.unprinted ? 'ebook' : 'both'}
+        choices={STANDS}
+        disabled={readOnly}
+        onChange={v =>
+          void change(v === 'both' ? 'Contents in print, too' : 'Contents in the ebook alone', {
+            unprinted: v === 'ebook' || undefined,
+          })
+        }
+      />
+    </>
+  )
+}
 
 /** Where it opens in the edition that is looked at: as its style says, or by an exception of its own. */
 function Opens({
@@ -174,6 +187,14 @@ function Made({ section, readOnly, acts }: Pick<SentenceProps, 'section' | 'read
     </>
   )
 }
+
+/** By level of the headings. */
+const DEPTHS = [
+  'titles alone',
+  'titles and headings',
+  'titles and headings of two levels',
+  'titles and headings of three levels',
+].map((words, depth) => ({ value: String(depth), words }))
 
 const STANDS = [
   { value: 'both', words: 'in print and ebook' },
