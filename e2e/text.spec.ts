@@ -139,7 +139,17 @@ test('the galley: pages turn as one writes, notes stand beside their line, the t
   await page.getByRole('button', { name: 'Note', exact: true }).click()
   await page.keyboard.type('So it was said.')
   const note = page.locator('.margins li.note')
+  const openNote = text(page).locator('[data-footnote].open')
+  // A note is open in the line while the cursor is in it, and beside the line at all other times.
+  await expect(openNote).toHaveText('So it was said.')
+  await expect(note).toHaveText('1')
+  await page.keyboard.press('ArrowRight')
+  await expect(openNote).toHaveCount(0)
   await expect(note).toHaveText('1So it was said.')
+  await note.getByRole('button').click()
+  await expect(openNote).toHaveText('So it was said.')
+  await page.keyboard.press('ArrowLeft')
+  await expect(openNote).toHaveCount(0)
   const mark = (await text(page).locator('[data-footnote]').boundingBox())!
   expect(Math.abs((await note.boundingBox())!.y - mark.y)).toBeLessThan(30)
 

@@ -25,6 +25,7 @@ import { marks, nodes, primaryTag, quoteBetween, quotesOf, spacesSigns, withSpac
 import { askForIds, nextNumber } from '@/data/idLease'
 import { carriedAttribute } from './clipboard'
 import { toggleList, turnCase } from './commands'
+import { foldedNotes } from './foldedNotes'
 import { pictureView, signView } from './pictureView'
 
 /** The editor's nodes and marks, made from the core's own schema: there is one schema of text, and the core owns it. */
@@ -296,6 +297,7 @@ export const textExtensions = (book: string, language: string) => [
   ...coreNodes,
   ...coreMarks,
   blockIds(book),
+  foldedNotes,
   typography(language),
   keys(language),
 ]

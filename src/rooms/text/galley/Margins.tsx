@@ -2,6 +2,7 @@
 import type { Editor } from '@tiptap/core'
 import { memo, type RefObject, useEffect, useLayoutEffect, useRef, useState } from 'react'
 import { useLatest } from '@/parts/useLatest'
+import { openNotes } from '../foldedNotes'
 import { placeAtCursor } from '../places'
 import { type BlockFinding, type MarginItem, marginItems } from './marginItems'
 
@@ -10,6 +11,9 @@ import { type TurnAt, useTurns } from './useTurns'
 
 /** Pixels between things of the inner margin. */
 const APART = 6
+
+/** Pixels that no line is as low as. */
+const FOLDED = 4
 
 /** What the margins know of the section that is written. */
 export interface Known {
@@ -157,7 +161,13 @@ function measured(editor: Editor, root: HTMLElement, turns: RefObject<readonly T
       height: Math.round(c.bottom - c.top),
     }
   }
+  // A folded note has its place on the line, and no height.
+  const topOfNote = (pos: number): number => {
+    const { top, height } = at(pos + 1)
+    return top - (height < FOLDED ? at(state.doc.resolve(pos).start()).height * 0.75 : 0)
+  }
   const cursor = state.selection.from
+  const open = openNotes(state)
   const here = turns.current.findLast(t => t.pos <= cursor) ?? turns.current[0]
   return {
     turns: turns.current.map(t => {
@@ -172,7 +182,12 @@ function measured(editor: Editor, root: HTMLElement, turns: RefObject<readonly T
         here: t === here,
       }
     }),
-    items: marginItems(state.doc, known.blocks, known.isThere).map(i => ({ ...i, top: at(i.pos).top })),
+    items: marginItems(state.doc, known.blocks, known.isThere).map(i => ({
+      ...i,
+      // The words of an open note stand in the line.
+      ...(open.has(i.pos) && { words: '' }),
+      top: i.kind === 'note' ? topOfNote(i.pos) : at(i.pos).top,
+    })),
   }
 }
 

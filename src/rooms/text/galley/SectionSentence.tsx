@@ -1,6 +1,6 @@
 'use client'
 import { memo } from 'react'
-import { type Book, type Edition, roles, type Section, setRole, withException } from '@/core/book'
+import { type Book, type Edition, headingsIn, roles, type Section, setRole, withException } from '@/core/book'
 import { readStyle, styleById, styleValue, withChanges } from '@/core/pages'
 import { PictureChoice } from '@/parts/PictureChoice'
 import { SectionKind } from '@/parts/SectionKind'
@@ -44,7 +44,7 @@ export const SectionSentence = memo(function SectionSentence({
         <Opens book={book} edition={edition} section={section} name={name} readOnly={readOnly} />
       )}
       {!section.made && facts.headed && <WithPicture {...{ book, section, readOnly, acts }} />}
-      {section.made && section.role === 'contents' && <Lists {...{ section, readOnly, acts }} />}
+      {section.made && section.role === 'contents' && <Lists {...{ book, section, readOnly, acts }} />}
       {facts.listed && section.unlisted && ', left out of the contents'}
       {facts.made && <Made section={section} readOnly={readOnly} acts={acts} />}.
     </p>
@@ -52,7 +52,13 @@ export const SectionSentence = memo(function SectionSentence({
 })
 
 /** How deep the contents list, and where they stand. */
-function Lists({ section, readOnly, acts: { change } }: Pick<SentenceProps, 'section' | 'readOnly' | 'acts'>) {
+function Lists({
+  book,
+  section,
+  readOnly,
+  acts: { change },
+}: Pick<SentenceProps, 'book' | 'section' | 'readOnly' | 'acts'>) {
+  const none = !!section.depth && !book.sections.some(s => !s.made && headingsIn(s.doc).length)
   return (
     <>
       , listing{' '}
@@ -63,7 +69,7 @@ function Lists({ section, readOnly, acts: { change } }: Pick<SentenceProps, 'sec
         disabled={readOnly}
         onChange={v => void change('What the contents list', { depth: Number(v) || undefined })}
       />
-      ,{' '}
+      {none && ' (the text has no headings yet)'},{' '}
       <ChoiceValue
         label="Where the contents stand"
         value={section.unprinted ? 'ebook' : 'both'}

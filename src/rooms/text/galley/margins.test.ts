@@ -1,7 +1,9 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { type BlockJson, docWords, schema } from '@/core/book'
+import { type EditorState, TextSelection } from '@tiptap/pm/state'
 import { countOf } from '../countOf'
+import { openNotes } from '../foldedNotes'
 import { pickedBy, stillPicked } from '../list/picked'
 import { posOf } from '../places'
 import { marginItems } from './marginItems'
@@ -100,4 +102,14 @@ describe('what is picked of a list', () => {
     expect(stillPicked(order, new Set(['a']), undefined)).toEqual(['a'])
     expect(stillPicked(order, new Set(), 'gone')).toEqual([])
   })
+})
+
+test('a note is open where the selection begins or ends in it, and no other', () => {
+  const doc = docOf(p('b1', t('Ab'), note('n1', 'One'), t('cd'), note('n2', 'Two')))
+  const open = (from: number, to = from): number[] => [
+    ...openNotes({ selection: TextSelection.create(doc, from, to) as EditorState['selection'] }),
+  ]
+  // The first stands at 3 to 8, the second at 10 to 15.
+  expect([open(2), open(3), open(4), open(7), open(8)]).toEqual([[], [], [3], [3], []])
+  expect([open(2, 12), open(5, 12), open(2, 9)]).toEqual([[10], [3, 10], []])
 })
