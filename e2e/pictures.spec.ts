@@ -38,10 +38,35 @@ test('from a word of a page to the text and back; pictures stand where they are 
   await page.goBack()
   await expect(leads).toHaveText(/^\d+$/, { timeout: 30_000 })
   await page.locator('input[aria-label="Picture file"]').setInputFiles('demo/tide-curve.png')
-  const where = page.getByRole('combobox', { name: 'Where the picture stands' })
-  await where.selectOption('right')
-  await page.getByRole('combobox', { name: 'Width of the picture' }).selectOption('0.4')
+  const value = async (name: string, words: string): Promise<void> => {
+    await page.getByRole('combobox', { name }).click()
+    await page
+      .locator('.ant-select-dropdown:visible .ant-select-item-option-content')
+      .getByText(words, { exact: true })
+      .click()
+  }
+  await value('Where the picture stands', 'beside the text, right')
+  await value('Width of the picture', 'two fifths wide')
   await expect(page.locator('figure[data-stands=right]')).toBeVisible()
+  // A part is left out: what shows is as much narrower, in the galley and as it prints.
+  const picture = page.getByRole('region', { name: 'The picture at the cursor' })
+  await expect(picture).toContainText(/\d+ pixels an inch in the paperback/, { timeout: 30_000 })
+  const sharp = async (): Promise<number> => Number(/(\d+) pixels/.exec((await picture.textContent())!)![1])
+  const whole = await sharp()
+  const shape = async (): Promise<number> => {
+    const box = (await page.locator('figure .shown').boundingBox())!
+    return box.width / box.height
+  }
+  const before = await shape()
+  await value('What of the picture is shown', 'without')
+  await picture.getByLabel('Left out left').fill('40')
+  await picture.getByLabel('Left out left').press('Enter')
+  await expect.poll(shape).toBeCloseTo((before * 0.5) / 0.8, 1)
+  await expect.poll(sharp, { timeout: 30_000 }).toBeLessThan(whole)
+  await page.getByRole('button', { name: 'Link', exact: true }).click()
+  await page.getByLabel('Where the link leads').fill('https://example.org/tide')
+  await page.getByRole('button', { name: 'Set', exact: true }).click()
+  await expect(picture).toContainText('leads to https://example.org/tide')
   await expect(page.getByLabel('Sill')).toContainText('A picture has no description', { timeout: 30_000 })
   await page.getByRole('combobox', { name: 'Picture over the opening' }).click()
   await page.locator('.ant-select-dropdown:visible .ant-select-item-option-content').getByText('harbour.png').click()
@@ -58,7 +83,8 @@ test('from a word of a page to the text and back; pictures stand where they are 
   await page.locator('.ant-select-dropdown:visible .ant-select-item-option-content').getByText('said').click()
   await sign.getByRole('textbox').fill('The curve of the tide')
   await expect(text(page).locator('img[data-sign][alt="The curve of the tide"]')).toHaveCount(1)
-  await where.selectOption('plate')
+  await text(page).locator('figure img').click()
+  await value('Where the picture stands', 'as a plate to the edges')
   await expect(page.getByRole('combobox', { name: 'Width of the picture' })).toBeHidden()
 
   // Typed quotes that came in from elsewhere.

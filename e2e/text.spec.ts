@@ -337,6 +337,62 @@ test('the marks and blocks of the schema, pages and counts follow', async ({ pag
   await expect(text(page).locator('[data-footnote]')).toContainText('Not a true note.')
 })
 
+test('a table is made, filled by keys, changed by its sentence, and undone', async ({ page }) => {
+  await open(page)
+  await text(page).locator('p').first().click()
+  await page.keyboard.press('Home')
+  await page.waitForTimeout(200)
+  await page.getByRole('button', { name: 'Table', exact: true }).click()
+  // Behind the last cell a row is added.
+  for (const words of ['Day', 'Height', 'Monday', '4.2 m', 'Tuesday', '3.9 m', 'Wednesday', '3.1 m']) {
+    await page.keyboard.type(words)
+    await page.keyboard.press('Tab')
+  }
+  const rows = async (): Promise<string[]> => {
+    const all = await text(page).locator('tr').all()
+    return Promise.all(all.map(async r => (await r.locator('td').allTextContents()).join(' | ')))
+  }
+  const filled = ['Day | Height', 'Monday | 4.2 m', 'Tuesday | 3.9 m', 'Wednesday | 3.1 m']
+  await expect.poll(rows).toEqual([...filled, ' | '])
+  const about = page.getByRole('region', { name: 'The table at the cursor' })
+  await expect(about).toContainText('Row 5 of 5')
+  await about.getByRole('button', { name: 'Take the row out' }).click()
+  await expect.poll(rows).toEqual(filled)
+  await text(page).locator('td').nth(2).click()
+  await expect(about).toContainText('Row 2 of 4')
+  await about.getByRole('button', { name: 'Column behind' }).click()
+  await expect
+    .poll(rows)
+    .toEqual(['Day |  | Height', 'Monday |  | 4.2 m', 'Tuesday |  | 3.9 m', 'Wednesday |  | 3.1 m'])
+  await expect(about).toContainText('Column 2 of 3')
+  await about.getByRole('button', { name: 'Join with the next cell' }).click()
+  await expect.poll(async () => (await rows())[1]).toBe('Monday | 4.2 m')
+  await expect(text(page).locator('td[colspan="2"]')).toHaveText('4.2 m')
+  await about.getByRole('button', { name: 'Part the cell' }).click()
+  await about.getByRole('combobox', { name: 'Head of the table' }).click()
+  await page.locator('.ant-select-dropdown:visible').getByText('the first 2 rows').click()
+  await expect(text(page).locator('tr[data-head]')).toHaveCount(2)
+  await expect(page.locator('.saving')).toHaveText('saved')
+
+  // It stands so in the printed pages and after a reload, and each change is taken back.
+  await page.reload()
+  await expect
+    .poll(rows)
+    .toEqual(['Day |  | Height', 'Monday | 4.2 m | ', 'Tuesday |  | 3.9 m', 'Wednesday |  | 3.1 m'])
+  await page.getByRole('link', { name: 'Interior' }).click()
+  await page.getByPlaceholder('find in the pages').fill('Wednesday')
+  await page.keyboard.press('Enter')
+  await expect(page.locator('.found')).not.toHaveCount(0, { timeout: 30_000 })
+  await page.getByRole('link', { name: 'Text', exact: true }).click()
+  await expect(text(page).locator('table')).toHaveCount(1)
+  const undo = page.getByRole('button', { name: 'Undo' })
+  while (await undo.isEnabled()) {
+    await undo.click()
+    await page.waitForTimeout(150)
+  }
+  await expect(text(page).locator('table')).toHaveCount(0)
+})
+
 test('intake says what was left out, and where; a cover takes a picture', async ({ page }) => {
   await open(page)
   await page.goto('/')

@@ -21,6 +21,7 @@ const silent = new Set([
   'ruled',
   'wordInPages',
   'turns',
+  'printed',
   'firstLook',
   'front',
   'lines',

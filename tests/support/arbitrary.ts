@@ -118,10 +118,11 @@ const block: fc.Arbitrary<BlockJson> = fc.oneof(
         fc.constantFrom(...imageStands),
         fc.constantFrom(0.3, 0.5, 1),
         fc.option(inline),
+        fc.constantFrom(null, { top: 0.1, right: 0.25, bottom: 0, left: 0.05 }),
       )
-      .map(([asset, stands, share, caption]): BlockJson => ({
+      .map(([asset, stands, share, caption, crop]): BlockJson => ({
         type: 'image',
-        attrs: { id: '', asset, alt: 'a picture', decoration: false, share, stands },
+        attrs: { id: '', asset, alt: 'a picture', decoration: false, share, stands, crop, leads: '' },
         ...(caption ? { content: caption } : {}),
       })),
   },

@@ -1,3 +1,5 @@
+import type { Crop } from './crop'
+
 /** The JSON of a section's document, typed. It is what is stored, exchanged and read by pages and ebook. */
 
 export type MarkJson =
@@ -92,6 +94,10 @@ export interface ImageJson {
     decoration: boolean
     share: number
     /** In the measure, where absent. */ stands?: ImageStand
+    /** What is left out of it; the whole picture is shown where there is none. */
+    crop?: Crop | null
+    /** Where it leads, as a link's address; nowhere, where it is empty. */
+    leads?: string
   }
   content?: InlineJson[]
 }

@@ -106,3 +106,17 @@ export { signsToSpace, spaceBefore, spacesSigns, withSpace } from './signSpaces'
 export { withException } from './exceptions'
 export { authorLine } from './authorLine'
 export { withWritten } from './written'
+export {
+  columnCount,
+  columnOf,
+  headRows,
+  joinedCells,
+  newTable,
+  partedCell,
+  withColumn,
+  withHead,
+  withoutColumn,
+  withoutRow,
+  withRow,
+} from './tables'
+export { type Crop, isCrop, shownOf, withSide } from './crop'

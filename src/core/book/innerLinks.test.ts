@@ -7,6 +7,7 @@ import {
   type Book,
   bookText,
   brokenLinks,
+  type ImageJson,
   innerLinks,
   joinSections,
   linkedPlaces,
@@ -61,6 +62,22 @@ describe('links inside a book', () => {
     const split = splitSection(joined, 's1', seam.attrs.id)
     expect([...linkedPlaces(split.sections).keys()]).toEqual([second(split).id])
     expect(brokenLinks(removeSection(split, second(split).id).sections)).toHaveLength(1)
+  })
+  test('are those of pictures, too', () => {
+    const book = linked('s2')
+    const at: ImageJson = {
+      type: 'image',
+      attrs: { id: 'i1', asset: 'a', alt: '', decoration: true, share: 1, leads: '#s2' },
+    }
+    first(book).doc.content.push(at)
+    expect(innerLinks(first(book).doc).map(l => [l.block, l.to])).toEqual([
+      ['i1', 's2'],
+      ['ps2', 's2'],
+    ])
+    const leads = (b: Book): unknown => first(b).doc.content.at(-1)!.attrs
+    expect(leads({ ...book, sections: retargeted(book.sections, () => 'n1') })).toMatchObject({ leads: '#n1' })
+    expect(leads({ ...book, sections: retargeted(book.sections, () => null) })).toMatchObject({ leads: '' })
+    expect(brokenLinks(removeSection(book, second(book).id).sections).map(l => l.block)).toEqual(['i1', 'ps2'])
   })
   test('lead to a block through a split that leaves it where it is', () => {
     const book = linked()

@@ -1,6 +1,6 @@
 import type { Section } from './book'
 import { listedBlocks } from './contents'
-import { type DocJson, eachInline, type InlineJson, type MarkJson } from './doc'
+import { type DocJson, eachInline, type ImageJson, type InlineJson, type MarkJson } from './doc'
 import { eachNamed } from './identity'
 
 /** A place that a link inside the book leads to: where a section begins, or one of its blocks. */
@@ -25,6 +25,9 @@ export function innerLinks(doc: DocJson): readonly InnerLink[] {
   const known = read.get(doc)
   if (known) return known
   const out: InnerLink[] = []
+  eachPicture(doc, ({ attrs }) => {
+    if (attrs.leads?.startsWith('#')) out.push({ to: attrs.leads.slice(1), block: attrs.id, words: '' })
+  })
   eachInline(doc, (content, owner) => {
     for (const n of content) {
       const to = leadsTo(n)
@@ -39,6 +42,11 @@ export function innerLinks(doc: DocJson): readonly InnerLink[] {
   })
   read.set(doc, out)
   return out
+}
+
+/** The pictures of a document: they stand between its blocks. */
+function eachPicture(doc: DocJson, visit: (picture: ImageJson) => void): void {
+  for (const b of doc.content) if (b.type === 'image') visit(b)
 }
 
 const leadsTo = (n: InlineJson): string | undefined => {
@@ -87,6 +95,10 @@ export function retargeted<S extends Pick<Section, 'made' | 'doc'>>(
   return sections.map(s => {
     if (!innerLinks(s.doc).some(l => rename(l.to) !== undefined)) return s
     const doc = JSON.parse(JSON.stringify(s.doc)) as DocJson
+    eachPicture(doc, ({ attrs }) => {
+      const is = attrs.leads?.startsWith('#') ? rename(attrs.leads.slice(1)) : undefined
+      if (is !== undefined) attrs.leads = is === null ? '' : `#${is}`
+    })
     eachInline(doc, content => {
       for (const n of content) {
         const to = leadsTo(n)

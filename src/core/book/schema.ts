@@ -1,3 +1,4 @@
+import { type Crop, isCrop } from './crop'
 import { imageStands } from './doc'
 import { safeHref } from './links'
 import { type MarkSpec, type NodeSpec, Schema } from 'prosemirror-model'
@@ -27,6 +28,8 @@ const whole = (byDefault: number, least: number, most: number) =>
 const yesNo = oneOf(false, true, false)
 const words = (most: number) =>
   attribute('', 'a text is too long, or is none', v => typeof v === 'string' && v.length <= most)
+
+const LEADS = 'This link leads where a book must not.'
 
 // Ids become names in ebooks: letters, figures and hyphens.
 const id = {
@@ -113,7 +116,12 @@ export const nodes: Record<string, NodeSpec> = {
     parseDOM: [{ tag: 'table' }],
     toDOM: () => ['table', ['tbody', 0]],
   },
-  row: { content: 'cell+', attrs: { head: yesNo }, parseDOM: [{ tag: 'tr' }], toDOM: () => ['tr', 0] },
+  row: {
+    content: 'cell+',
+    attrs: { head: yesNo },
+    parseDOM: [{ tag: 'tr' }],
+    toDOM: n => ['tr', n.attrs.head ? { 'data-head': '' } : {}, 0],
+  },
   cell: {
     content: 'paragraph+',
     isolating: true,
@@ -121,11 +129,22 @@ export const nodes: Record<string, NodeSpec> = {
     parseDOM: [{ tag: 'td' }, { tag: 'th' }],
     toDOM: n => ['td', n.attrs.span > 1 ? { colspan: String(n.attrs.span) } : {}, 0],
   },
-  /** A picture outside the line; the content is its caption. `asset` is the SHA-256 of its bytes, `share` the part of the measure it takes, `stands` where (see ImageStand). */
+  /** A picture outside the line; the content is its caption. `asset` is the SHA-256 of its bytes, `share` the part of the measure it takes, `stands` where (see ImageStand), `crop` what is left out, `leads` where a link on it leads. */
   image: {
     group: 'block',
     content: 'inline*',
-    attrs: { ...id, ...picture, share: number(1, 0.02, 1), stands: oneOf<string>('measure', ...imageStands) },
+    attrs: {
+      ...id,
+      ...picture,
+      share: number(1, 0.02, 1),
+      stands: oneOf<string>('measure', ...imageStands),
+      crop: attribute<Crop | null>(
+        null,
+        'a picture has a crop that leaves nothing of it',
+        v => v === null || isCrop(v),
+      ),
+      leads: attribute('', LEADS, v => v === '' || (typeof v === 'string' && !!safeHref(v))),
+    },
     parseDOM: [{ tag: 'figure', contentElement: 'figcaption' }],
     toDOM: n => ['figure', { 'data-asset': n.attrs.asset }, ['figcaption', 0]],
   },
@@ -168,7 +187,7 @@ export const marks: Record<string, MarkSpec> = {
     attrs: {
       href: {
         validate: (v: unknown) => {
-          if (typeof v !== 'string' || !safeHref(v)) throw new RangeError('This link leads where a book must not.')
+          if (typeof v !== 'string' || !safeHref(v)) throw new RangeError(LEADS)
         },
       },
     },

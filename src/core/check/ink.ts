@@ -1,4 +1,4 @@
-import { type MarkPlace, type PageMarks, type Path, pathBox, visitPage } from '../marks'
+import { type MarkPlace, type PageMarks, type Path, pathBox, shownBox, visitPage } from '../marks'
 import { type Face, hangOf } from '../type'
 
 /** A part of a page that ink covers: its box in points from the trim's top left, y down. */
@@ -53,8 +53,8 @@ export function eachInk(page: PageMarks, visit: (ink: Ink) => void): void {
     const { item } = v
     if (item.kind === 'image') {
       if (v.role === 'plate') return
-      const [x0, y0] = [v.x + item.x, v.y + item.y]
-      visit({ x0, y0, x1: x0 + item.width, y1: y0 + item.height, place: item.place, hangs: NONE })
+      const [x0, y0, x1, y1] = shownBox({ ...v, item })
+      visit({ x0, y0, x1, y1, place: item.place, hangs: NONE })
       return
     }
     const [x0, y0, x1, y1] = boxOf(item.path)

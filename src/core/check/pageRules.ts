@@ -1,7 +1,7 @@
 import { type MarkPlace, type PageMarks, visitPage } from '../marks'
 import { eachInk, type Ink, runsOff } from './ink'
 import { byPlay } from './play'
-import { type Interior, lendersOf } from '../pages'
+import { type Interior, lendersOf, printedPpi } from '../pages'
 import { bindingRules, formatLength, insideMargin, printRules, pts, roundPages, specProblems } from '../trade'
 import { missing } from './missing'
 import type { Finding } from './finding'
@@ -127,7 +127,7 @@ export const resolution: Rule = s => {
       if (!('item' in v) || v.item.kind !== 'image') return
       const asset = sizes.get(v.item.asset)
       if (!asset) return
-      const ppi = Math.min(asset.width / (v.item.width / 72), asset.height / (v.item.height / 72))
+      const ppi = printedPpi(asset, v.item)
       if (ppi >= 299) return
       out.push({
         rule: 'resolution',

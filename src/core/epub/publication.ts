@@ -46,7 +46,9 @@ export class Publication {
 
   /** Adds a text; it is read after what was added before. */
   addText(path: string, id: string, data: Markup): void {
-    this.add({ path, id, type: 'application/xhtml+xml', data })
+    // A text says in the package where it draws (EPUB 3.3, 5.5.1).
+    const draws = String(data).includes('<svg ')
+    this.add({ path, id, type: 'application/xhtml+xml', data, ...(draws && { properties: 'svg' }) })
     this.spine.push(id)
   }
 }

@@ -27,6 +27,7 @@ figure { margin: 1.4em 0; text-align: center; page-break-inside: avoid; }
 figure img { max-width: 100%; max-height: 90vh; }
 figure.left { float: left; max-width: 50%; margin: 0.3em 1em 0.5em 0; }
 figure.right { float: right; max-width: 50%; margin: 0.3em 0 0.5em 1em; }
+figure svg { width: 100%; max-height: 90vh; }
 figure.left img, figure.right img { width: 100%; }
 figure.page, figure.plate { page-break-before: always; page-break-after: always; break-before: page; break-after: page; margin: 0; }
 figure.opening { margin: 0 0 1em; }

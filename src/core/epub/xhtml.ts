@@ -2,6 +2,7 @@ import { joined, type Markup, xml } from '../trade'
 import {
   type Asset,
   type BlockJson,
+  type ImageJson,
   type InlineJson,
   type MarkJson,
   type ParagraphJson,
@@ -9,6 +10,7 @@ import {
   roles,
   sectionWord,
   safeHref,
+  shownOf,
   type Section,
   type SectionLabel,
 } from '../book'
@@ -156,7 +158,7 @@ class SectionWriter {
         const width = share < 1 && stands !== 'plate' ? xml` style="width: ${Math.round(share * 100)}%"` : undefined
         // Beside the text it is the figure that has the width, so that the caption keeps to it.
         const floats = stands === 'left' || stands === 'right'
-        return xml`<figure${this.named(b)}${stands !== 'measure' && xml` class="${stands}"`}${floats && width}>${this.pageBreaks(b.attrs.id, 0)}${this.img(b.attrs, floats ? undefined : width)}${caption}</figure>`
+        return xml`<figure${this.named(b)}${stands !== 'measure' && xml` class="${stands}"`}${floats && width}>${this.pageBreaks(b.attrs.id, 0)}${this.leading(b.attrs.leads, this.shown(b.attrs, floats ? undefined : width))}${caption}</figure>`
       }
       case 'scene_break':
         return xml`<hr${this.named(b)} class="scene"/>`
@@ -167,6 +169,22 @@ class SectionWriter {
 
   private img(of: { asset: string; alt: string; decoration: boolean }, more?: Markup): Markup {
     return xml`<img src="${this.ctx.href(of.asset)}" alt="${!of.decoration && of.alt}"${of.decoration && xml` role="presentation"`}${more}/>`
+  }
+
+  /** A picture whole; or what is shown of it, through a drawing that looks at that part alone (SVG 2, viewBox). */
+  private shown(of: ImageJson['attrs'], more?: Markup): Markup {
+    const asset = this.ctx.assets.get(of.asset)!
+    if (!of.crop) return this.img(of, more)
+    const { x, y, width, height } = shownOf(asset, of.crop)
+    const view = [x, y, width, height].map(n => Math.round(n * 100) / 100).join(' ')
+    const says = of.decoration || !of.alt ? xml` role="presentation"` : xml` role="img" aria-label="${of.alt}"`
+    return xml`<svg xmlns="http://www.w3.org/2000/svg" xmlns:xlink="http://www.w3.org/1999/xlink" viewBox="${view}"${says}${more}><image width="${asset.width}" height="${asset.height}" xlink:href="${this.ctx.href(of.asset)}"/></svg>`
+  }
+
+  /** A picture with the link that it is. */
+  private leading(leads: string | undefined, picture: Markup): Markup {
+    const href = leads ? hrefOf(leads, this.ctx.places) : undefined
+    return href ? xml`<a href="${href}">${picture}</a>` : picture
   }
 
   /** The picture over a section's opening. */

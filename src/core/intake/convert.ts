@@ -242,7 +242,15 @@ function picture(b: Extract<RawBlock, { type: 'picture' }>, conversion: Conversi
     return [
       tidy<ImageJson>({
         type: 'image',
-        attrs: { id: ids.block(), asset, alt: b.alt, decoration: false, share: 1 },
+        attrs: {
+          id: ids.block(),
+          asset,
+          alt: b.alt,
+          decoration: false,
+          share: 1,
+          ...(b.crop && { crop: b.crop }),
+          ...(b.leads && safeHref(b.leads) && { leads: b.leads }),
+        },
         content: caption,
       }),
     ]

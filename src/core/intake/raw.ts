@@ -1,4 +1,4 @@
-import { type Align, type InlineJson, inlineText, type Role, type TableJson } from '../book'
+import { type Align, type Crop, type InlineJson, inlineText, type MarkJson, type Role, type TableJson } from '../book'
 
 /** A manuscript as its file says it, before it is understood: blocks in order, with the facts that structure is read from. */
 export interface RawManuscript {
@@ -61,7 +61,16 @@ export type RawBlock = RawPara | (RawOther & Anchored)
 
 type RawOther =
   | { type: 'table'; table: TableJson }
-  | { type: 'picture'; key: string; alt: string; newPage?: boolean; caption?: InlineJson[] }
+  | {
+      type: 'picture'
+      key: string
+      alt: string
+      newPage?: boolean
+      caption?: InlineJson[]
+      /** A link on it, as the text's links are. */
+      leads?: string
+      crop?: Crop
+    }
   /** A section begins, as the file itself says, without a heading. */
   | { type: 'section'; role: Role; title?: string; numbered?: boolean; why: string }
   | { type: 'scene' }
@@ -135,3 +144,9 @@ export const textOfBlock = (b: RawBlock): string =>
 
 /** Signs of a text that are no space: what is counted in and out of a reading. */
 export const lettersIn = (text: string): number => text.replace(/[\s\u00ad\u200b\ufeff\u0000-\u001f]/g, '').length
+
+/** Where a picture leads that stands among such links: to where the innermost does. */
+export function leading(links: readonly MarkJson[]): { leads?: string } {
+  const link = links.findLast(m => m.type === 'link')
+  return link ? { leads: link.attrs.href } : {}
+}

@@ -1,4 +1,4 @@
-import type { Asset, BlockJson, ImageJson } from '../book'
+import { type Asset, type BlockJson, type ImageJson, shownOf } from '../book'
 import { type LayerBuilder, type MarkPlace, PathBuilder } from '../marks'
 import { baselineIn, type NoteCounter, type Setting, type Spot } from './context'
 import { type Beside, type FlowItem, itemOf, type LeafFrame, ofLines, type Report, wholeAt } from './flow'
@@ -14,15 +14,17 @@ export function addImage(out: FlowItem[], block: ImageJson, spot: Spot, s: Setti
     if (caption) out.push({ ...caption, before: 1, after: 1, solid: true })
     return
   }
-  const { stands = 'measure' } = block.attrs
-  if (stands === 'page' || stands === 'plate') out.push(leafItem({ block, asset }, spot))
+  const { stands = 'measure', leads } = block.attrs
+  const shown = shownOf(asset, block.attrs.crop)
+  const picture: Picture = { block, asset, shown, place: leads ? { ...spot.place, href: leads } : spot.place }
+  if (stands === 'page' || stands === 'plate') out.push(leafItem(picture, spot))
   else {
     const beside =
       stands !== 'measure' && following?.type === 'paragraph' && !s.beside
-        ? besideText({ block, asset }, stands, spot, s)
+        ? besideText(picture, stands, spot, s)
         : undefined
     if (beside) s.beside = beside
-    else out.push(inMeasure({ block, asset }, spot, s))
+    else out.push(inMeasure(picture, spot, s))
   }
 }
 
@@ -30,6 +32,36 @@ export function addImage(out: FlowItem[], block: ImageJson, spot: Spot, s: Setti
 interface Picture {
   block: ImageJson
   asset: Asset
+  /** What of it is shown, in its pixels. */
+  shown: { x: number; y: number; width: number; height: number }
+  /** Its place in the book, and where it leads. */
+  place: MarkPlace
+}
+
+/** Draws what is shown of a picture into a box: the whole picture, or behind a frame that leaves the rest out. */
+function addShown(layer: LayerBuilder, { block, asset, shown, place }: Picture, box: Box): void {
+  const scale = box.width / shown.width
+  const whole = {
+    kind: 'image',
+    asset: asset.id,
+    x: box.x - shown.x * scale,
+    y: box.y - shown.y * scale,
+    width: asset.width * scale,
+    height: asset.height * scale,
+    alt: altOf(block.attrs),
+    place,
+  } as const
+  if (!block.attrs.crop) return layer.add({ ...whole, ...box })
+  const clip = new PathBuilder().rect(box.x, box.y, box.width, box.height).build()
+  layer.add({ kind: 'group', role: 'cropped', clip, layers: [{ items: [whole] }] })
+}
+
+/** Points from the layer's top left. */
+interface Box {
+  x: number
+  y: number
+  width: number
+  height: number
 }
 
 /** What stands under a picture, between insets in points. */
@@ -58,14 +90,15 @@ function notesOf(caption: FlowItem | undefined, counter: NoteCounter): Beside['n
 }
 
 /** On lines of its own, with its caption below. */
-function inMeasure({ block, asset }: Picture, spot: Spot, s: Setting): FlowItem {
-  const { ctx, place } = spot
+function inMeasure(picture: Picture, spot: Spot, s: Setting): FlowItem {
+  const { block, shown } = picture
+  const { ctx } = spot
   const { leading } = ctx.style.text
   const caption = captionOf(block, spot, s)
   const measure = ctx.measure - s.left - s.right
   // Never larger than its pixels allow in print, never higher than the page.
-  let width = Math.min(measure * Math.min(1, Math.max(0.05, block.attrs.share)), sharpWidth(asset))
-  let height = (width * asset.height) / asset.width
+  let width = Math.min(measure * Math.min(1, Math.max(0.05, block.attrs.share)), sharpWidth(shown))
+  let height = (width * shown.height) / shown.width
   const most = (ctx.lines - linesOf(caption)) * leading - 2
   if (height > most) {
     width *= most / height
@@ -79,15 +112,11 @@ function inMeasure({ block, asset }: Picture, spot: Spot, s: Setting): FlowItem 
     solid: true,
     variants: ofLines(rows + linesOf(caption), called),
     draw: (layer, { row }, report) => {
-      layer.add({
-        kind: 'image',
-        asset: asset.id,
+      addShown(layer, picture, {
         x: s.left + (measure - width) / 2,
         y: row * leading + (rows * leading - height) / 2,
         width,
         height,
-        alt: altOf(block.attrs),
-        place,
       })
       drawCaption(caption, layer, row + rows, report)
     },
@@ -101,18 +130,19 @@ const LEAST_BESIDE = 11
  * Beside the text: its top level with the first line's capitals, its foot on a baseline. Undefined where the lines beside
  * it would be too narrow, or the page too low.
  */
-function besideText({ block, asset }: Picture, side: 'left' | 'right', spot: Spot, s: Setting): Beside | undefined {
-  const { ctx, place } = spot
+function besideText(picture: Picture, side: 'left' | 'right', spot: Spot, s: Setting): Beside | undefined {
+  const { block, shown } = picture
+  const { ctx } = spot
   const { leading, size } = ctx.style.text
   const measure = ctx.measure - s.left - s.right
   const caps = ctx.faces.of(s.base).face.metrics.capHeight * s.base.size
   const space = size * 1.1
   const widest = Math.min(
     measure * Math.min(1, Math.max(0.05, block.attrs.share)),
-    sharpWidth(asset),
+    sharpWidth(shown),
     measure - space - LEAST_BESIDE * size,
   )
-  const ratio = asset.height / asset.width
+  const ratio = shown.height / shown.width
   const lines = Math.min(Math.floor((widest * ratio - caps) / leading) + 1, Math.floor(ctx.lines * 0.75))
   if (lines < 2) return undefined
   const height = (lines - 1) * leading + caps
@@ -125,16 +155,7 @@ function besideText({ block, asset }: Picture, side: 'left' | 'right', spot: Spo
     room: width + space,
     notes: notesOf(caption, spot.notes),
     draw: (layer, { row }, report) => {
-      layer.add({
-        kind: 'image',
-        asset: asset.id,
-        x,
-        y: row * leading + baselineIn(leading) - caps,
-        width,
-        height,
-        alt: altOf(block.attrs),
-        place,
-      })
+      addShown(layer, picture, { x, y: row * leading + baselineIn(leading) - caps, width, height })
       drawCaption(caption, layer, row + lines, report)
     },
   }
@@ -187,8 +208,9 @@ export function restBeside(s: Setting): FlowItem[] {
 }
 
 /** A page of its own: in the text block with its caption, or as a plate over the edges of the leaf (down to its caption, where it has one). */
-function leafItem({ block, asset }: Picture, spot: Spot): FlowItem {
-  const { ctx, notes, place } = spot
+function leafItem(picture: Picture, spot: Spot): FlowItem {
+  const { block, shown } = picture
+  const { ctx, notes } = spot
   const { leading } = ctx.style.text
   const caption = captionOf(block, spot, { left: 0, right: 0 })
   // Notes that the caption calls stand under the text that follows: the leaf has no foot of its own.
@@ -200,27 +222,16 @@ function leafItem({ block, asset }: Picture, spot: Spot): FlowItem {
     variants: ofLines(0),
     draw: () => undefined,
     leaf: {
-      ...(bleeds
-        ? { ground: (layer, on) => plate(layer, { block, asset }, on, caption ? on.top + room : undefined, place) }
-        : {}),
+      ...(bleeds ? { ground: (layer, on) => plate(layer, picture, on, caption ? on.top + room : undefined) } : {}),
       draw: (layer, report) => {
         if (!bleeds) {
           const width = Math.min(
             ctx.measure * Math.min(1, Math.max(0.05, block.attrs.share)),
-            sharpWidth(asset),
-            (room * asset.width) / asset.height,
+            sharpWidth(shown),
+            (room * shown.width) / shown.height,
           )
-          const height = (width * asset.height) / asset.width
-          layer.add({
-            kind: 'image',
-            asset: asset.id,
-            x: (ctx.measure - width) / 2,
-            y: (room - height) / 2,
-            width,
-            height,
-            alt: altOf(block.attrs),
-            place,
-          })
+          const height = (width * shown.height) / shown.width
+          addShown(layer, picture, { x: (ctx.measure - width) / 2, y: (room - height) / 2, width, height })
         }
         drawCaption(caption, layer, ctx.lines - linesOf(caption), report)
       },
@@ -231,17 +242,15 @@ function leafItem({ block, asset }: Picture, spot: Spot): FlowItem {
 /** A picture that fills the leaf and its bleed: scaled to cover, cut evenly, never distorted. */
 function plate(
   layer: LayerBuilder,
-  { block, asset }: Picture,
+  { block, asset, shown, place }: Picture,
   { width, height, bleed }: LeafFrame,
   foot: number | undefined,
-  place: MarkPlace,
 ): void {
   const x0 = -bleed.left
   const y0 = -bleed.top
   const w = width + bleed.left + bleed.right
   const h = (foot ?? height + bleed.bottom) + bleed.top
-  const scale = Math.max(w / asset.width, h / asset.height)
-  const [iw, ih] = [asset.width * scale, asset.height * scale]
+  const scale = Math.max(w / shown.width, h / shown.height)
   layer.add({
     kind: 'group',
     role: 'plate',
@@ -252,10 +261,10 @@ function plate(
           {
             kind: 'image',
             asset: asset.id,
-            x: x0 + (w - iw) / 2,
-            y: y0 + (h - ih) / 2,
-            width: iw,
-            height: ih,
+            x: x0 + (w - shown.width * scale) / 2 - shown.x * scale,
+            y: y0 + (h - shown.height * scale) / 2 - shown.y * scale,
+            width: asset.width * scale,
+            height: asset.height * scale,
             alt: altOf(block.attrs),
             place,
           },

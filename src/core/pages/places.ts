@@ -1,4 +1,4 @@
-import { type MarkPlace, type PageMarks, visitPage } from '../marks'
+import { type MarkPlace, type PageMarks, shownBox, visitPage } from '../marks'
 import { linkedPlaces, type Section } from '../book'
 import type { PageBox } from './inspect'
 import type { Interior } from './interior'
@@ -67,8 +67,8 @@ export function placeAt(interior: PagesAndStarts, index: number, x: number, y: n
   let picture: MarkPlace | undefined
   visitPage(page, v => {
     if (!('item' in v) || v.item.kind !== 'image' || !v.item.place) return
-    const { x: left, y: top, width, height, place } = v.item
-    if (x >= v.x + left && x <= v.x + left + width && y >= v.y + top && y <= v.y + top + height) picture = place
+    const [x0, y0, x1, y1] = shownBox({ ...v, item: v.item })
+    if (x >= x0 && x <= x1 && y >= y0 && y <= y1) picture = v.item.place
   })
   const set = new Map<string, number>()
   let best: TextPlace | undefined
@@ -139,8 +139,7 @@ export function boxOn(interior: Interior, index: number, section: string, block:
     void ([x0, y0, x1, y1] = [Math.min(x0, a), Math.min(y0, b), Math.max(x1, c), Math.max(y1, d)])
   const own = (p: MarkPlace | undefined): boolean => p?.section === section && p.block === block
   visitPage(page, v => {
-    if ('item' in v && v.item.kind === 'image' && own(v.item.place))
-      take(v.x + v.item.x, v.y + v.item.y, v.x + v.item.x + v.item.width, v.y + v.item.y + v.item.height)
+    if ('item' in v && v.item.kind === 'image' && own(v.item.place)) take(...shownBox({ ...v, item: v.item }))
   })
   eachGlyph(page, g => own(g.place) && take(g.x, g.baseline - g.size, g.end, g.baseline + g.size * 0.25))
   return x1 > x0 ? { x: x0, y: y0, width: x1 - x0, height: y1 - y0 } : undefined

@@ -8,7 +8,7 @@ import type { TextBase } from './typefaces'
 const IMAGE_PPI = 300
 
 /** The greatest width at which a picture still has its pixels in print, points. */
-export const sharpWidth = (a: Asset): number => (a.width / IMAGE_PPI) * 72
+export const sharpWidth = (a: Pick<Asset, 'width'>): number => (a.width / IMAGE_PPI) * 72
 
 /** What a picture says to who cannot see it: nothing, where it is decoration. */
 export const altOf = (attrs: ImageJson['attrs'] | SignJson['attrs']): string => (attrs.decoration ? '' : attrs.alt)

@@ -1,9 +1,9 @@
 import { type PDFRef, PDFString } from '@cantoo/pdf-lib'
-import { type PageMarks, visitPage } from '../marks'
+import { type Corners, type MarkPlace, type PageMarks, shownBox, visitPage } from '../marks'
 import type { PdfFile } from './file'
 import { round } from './round'
 
-/** Links of a page: one a line that leads to a section, over the whole of it, and one a stretch of text that leads out into the web. */
+/** Links of a page: one a line that leads to a section, over the whole of it, and one a stretch of text, and one a picture, that leads out into the web or elsewhere in the book. */
 export function pageLinks(
   file: PdfFile,
   page: PageMarks,
@@ -11,18 +11,22 @@ export function pageLinks(
   pages: PDFRef[],
 ): PDFRef[] {
   const boxes = new Map<string, { to: number | string; x0: number; x1: number; y: number; size: number }>()
+  const pictures: { to: number | string; corners: Corners }[] = []
+  const leadsTo = ({ to, href }: MarkPlace): number | string | undefined => {
+    if (href?.startsWith('#')) return starts.get(href.slice(1))
+    if (href && /^(https?|mailto|tel):/i.test(href)) return href
+    return to === undefined ? undefined : starts.get(to)
+  }
   visitPage(page, v => {
-    if (!('text' in v)) return
+    if (!('text' in v)) {
+      if (v.item.kind !== 'image' || !v.item.place?.href) return
+      const to = leadsTo(v.item.place)
+      if (to !== undefined) pictures.push({ to, corners: shownBox({ ...v, item: v.item }) })
+      return
+    }
     const t = v.text
     for (let r = 0; r < t.count; r++) {
-      const { to, href } = t.places[t.place[r]!]!
-      const at = href?.startsWith('#')
-        ? starts.get(href.slice(1))
-        : href && /^(https?|mailto|tel):/i.test(href)
-          ? href
-          : to === undefined
-            ? undefined
-            : starts.get(to)
+      const at = leadsTo(t.places[t.place[r]!]!)
       const [from, end] = [t.start[r]!, t.start[r + 1]!]
       if (at === undefined || from === end) continue
       const face = t.faces[t.face[r]!]!
@@ -38,19 +42,21 @@ export function pageLinks(
     }
   })
   const { bleed, height } = page
-  return [...boxes.values()].map(b => {
-    const up = bleed.bottom + height - b.y
-    return file.object({
+  const annotation = (to: number | string, [x0, y0, x1, y1]: Corners): PDFRef =>
+    file.object({
       Type: 'Annot',
       Subtype: 'Link',
-      Rect: [bleed.left + b.x0, up - b.size * 0.25, bleed.left + b.x1, up + b.size * 0.8].map(round),
+      Rect: [bleed.left + x0, bleed.bottom + height - y1, bleed.left + x1, bleed.bottom + height - y0].map(round),
       Border: [0, 0, 0],
       F: 4,
-      ...(typeof b.to === 'string'
-        ? { A: { Type: 'Action', S: 'URI', URI: PDFString.of(asciiUri(b.to)) } }
-        : { Dest: [pages[b.to]!, 'Fit'] }),
+      ...(typeof to === 'string'
+        ? { A: { Type: 'Action', S: 'URI', URI: PDFString.of(asciiUri(to)) } }
+        : { Dest: [pages[to]!, 'Fit'] }),
     })
-  })
+  return [
+    ...pictures.map(p => annotation(p.to, p.corners)),
+    ...[...boxes.values()].map(b => annotation(b.to, [b.x0, b.y - b.size * 0.8, b.x1, b.y + b.size * 0.25])),
+  ]
 }
 
 /** An address as PDF writes it: seven bits, no brackets unescaped (PDF 32000-1, 12.6.4.7). */

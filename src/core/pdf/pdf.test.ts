@@ -743,6 +743,34 @@ describe('links of the text', () => {
     }
     expect([width(all[0]!) > 30, width(all[0]!) < 95, width(all[1]!) < 65]).toEqual([true, true, true])
   })
+  test('a picture leads from what is shown of it', async () => {
+    const book = bookOf([['x'], ['Other.']])
+    const crop = { top: 0, right: 0.5, bottom: 0, left: 0 }
+    const of = { asset: 'wide', alt: '', decoration: true, share: 1, crop }
+    const s1 = book.sections.find(s => s.id === 's1')!
+    s1.doc.content = ['#s2', 'https://example.org/', '#gone', ''].map((leads, i) => ({
+      type: 'image',
+      attrs: { ...of, id: `i${i}`, leads },
+    }))
+    const { pages, starts, block } = await setBook({
+      ...book,
+      assets: [{ id: 'wide', type: 'image/png', width: 3000, height: 300 }],
+    })
+    const doc = await PDFDocument.load(await whole(pages, { linkPages: starts }), { updateMetadata: false })
+    const annots = doc.getPages()[starts.get('s1')!]!.node.Annots()!
+    const all = Array.from({ length: annots.size() }, (_, i) => annots.lookup(i, PDFDict))
+    expect(all.map(a => [a.has(PDFName.of('A')), a.has(PDFName.of('Dest'))])).toEqual([
+      [false, true],
+      [true, false],
+    ])
+    const rect = all[0]!.lookup(PDFName.of('Rect'), PDFArray)
+    const at = (i: number): number => rect.lookup(i, PDFNumber).asNumber()
+    const page = doc.getPages()[starts.get('s1')!]!
+    // Half of it is shown, as wide as there is room, upright in the page.
+    expect(at(2) - at(0)).toBeCloseTo(block.width, 1)
+    expect((at(2) - at(0)) / (at(3) - at(1))).toBeCloseTo(5, 1)
+    expect(at(3)).toBeLessThan(page.getHeight())
+  })
 })
 
 describe('drawings that pages share', () => {

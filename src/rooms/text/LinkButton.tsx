@@ -4,7 +4,7 @@ import type { Editor } from '@tiptap/core'
 import { AutoComplete, Button, Popover } from 'antd'
 import { useMemo, useState } from 'react'
 import type { Book } from '@/core/book'
-import { setLink } from './commands'
+import { linkAt, setLink } from './commands'
 import { type LinkChoice, linkChoices, placeName } from './linkChoices'
 
 const KINDS: [LinkChoice['kind'], string][] = [
@@ -16,7 +16,7 @@ const KINDS: [LinkChoice['kind'], string][] = [
 /** Where the chosen words lead: an address, or a section, a heading or a place of the book by its words. */
 export function LinkButton({ editor, book, disabled }: { editor: Editor; book: Book; disabled: boolean }) {
   const [open, setOpen] = useState(false)
-  const now = (editor.getAttributes('link').href as string | undefined) ?? ''
+  const now = linkAt(editor)
   return (
     <Popover
       trigger="click"

@@ -20,7 +20,6 @@ import { ListActs } from './list/ListActs'
 import { type Choice, SectionList } from './list/SectionList'
 import { usePicked } from './list/usePicked'
 import { Pieces } from './Pieces'
-import { SignAtCursor } from './SignAtCursor'
 import { TypedQuotes } from './TypedQuotes'
 import { useGoTo } from './useGoTo'
 import { useKnown } from './useKnown'
@@ -132,7 +131,6 @@ function Desk({ book, view }: { book: Book; view: OpenBook }) {
               <>
                 <Pieces book={beside} section={section.id} editor={written} readOnly={readOnly} flush={flush} />
                 <TypedQuotes book={beside} readOnly={readOnly} onTurn={turnQuotes} onGo={go} />
-                {written && <SignAtCursor editor={written} turn={turn} readOnly={readOnly} />}
               </>
             }
           />

@@ -4,8 +4,9 @@ import type { Editor } from '@tiptap/core'
 import { Button, Select, Tooltip } from 'antd'
 import { memo } from 'react'
 import type { Book } from '@/core/book'
-import { type BlockKind, blockKinds, insertBreak, insertNote, kindAt, setKind, turnCase } from './commands'
+import { type BlockKind, blockKinds, insertBreak, insertNote, kindAt, linkAt, setKind, turnCase } from './commands'
 import { LinkButton } from './LinkButton'
+import { insertTable } from './tables'
 
 const names: Record<BlockKind, string> = {
   paragraph: 'Paragraph',
@@ -30,14 +31,13 @@ interface ToolbarProps {
 /** What can be done to the words at the cursor. It looks at the editor at each of its turns (`turn`), and is drawn anew where it would show something else. */
 export function Toolbar({ turn: _turn, ...props }: ToolbarProps & { turn: number }) {
   const { editor } = props
-  const { href } = editor.getAttributes('link')
   return (
     <Tools
       {...props}
       shown={JSON.stringify([
         kindAt(editor.state),
         editor.state.selection.empty,
-        href,
+        linkAt(editor),
         ...toggled.map(m => editor.isActive(m)),
       ])}
     />
@@ -116,6 +116,9 @@ const Tools = memo(function Tools({ editor, book, disabled, onPicture }: Toolbar
       </Button>
       <Button type="text" size="small" disabled={disabled} onClick={() => insertBreak(editor, 'page_break')}>
         Page break
+      </Button>
+      <Button type="text" size="small" disabled={disabled} onClick={() => insertTable(editor)}>
+        Table
       </Button>
       <Tooltip title="Picture">
         <Button

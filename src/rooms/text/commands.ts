@@ -130,11 +130,24 @@ export const insertSign = (editor: Editor, asset: string): void =>
     return true
   })
 
+/** Where a selected picture stands in the document. */
+const pictureAt = ({ selection }: EditorState): number | undefined =>
+  selection instanceof NodeSelection && selection.node.type.name === 'image' ? selection.from : undefined
+
+/** Where the selection leads: the words at the cursor, or the picture that is selected; empty where nowhere. */
+export function linkAt(editor: Editor): string {
+  const at = pictureAt(editor.state)
+  const leads: unknown = at === undefined ? editor.getAttributes('link').href : editor.state.doc.nodeAt(at)!.attrs.leads
+  return typeof leads === 'string' ? leads : ''
+}
+
 /** Sets or takes away a link on the selection; an incomplete address is completed. */
 export function setLink(editor: Editor, address: string): void {
   const href = address.trim()
   const full = !href ? '' : (safeHref(/^[a-z]+:/i.test(href) || href.startsWith('#') ? href : `https://${href}`) ?? '')
-  if (full) editor.chain().focus().setMark('link', { href: full }).run()
+  const at = pictureAt(editor.state)
+  if (at !== undefined) editor.view.dispatch(editor.state.tr.setNodeAttribute(at, 'leads', full))
+  else if (full) editor.chain().focus().setMark('link', { href: full }).run()
   else editor.chain().focus().unsetMark('link').run()
 }
 

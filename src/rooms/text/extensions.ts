@@ -27,6 +27,7 @@ import { carriedAttribute } from './clipboard'
 import { toggleList, turnCase } from './commands'
 import { foldedNotes } from './foldedNotes'
 import { pictureView, signView } from './pictureView'
+import { goToCell } from './tables'
 
 /** The editor's nodes and marks, made from the core's own schema: there is one schema of text, and the core owns it. */
 const coreNodes = Object.entries(nodes).map(([name, spec]) =>
@@ -132,6 +133,10 @@ function shortcuts(editor: Editor, language: string): Record<string, () => boole
   }
 }
 
+/** Whether the cursor is in a paragraph of a cell. */
+const inCell = ({ selection: { $from } }: EditorState): boolean =>
+  $from.depth > 1 && $from.node(-1).type.name === 'cell'
+
 /** Marks by key, paragraphs that split and join as writers expect, verse lines, lists. */
 const keys = (language: string) =>
   Extension.create({
@@ -145,6 +150,8 @@ const keys = (language: string) =>
       return [
         keymap({
           Enter: chainCommands(
+            // A cell stays one cell, whatever is typed in it.
+            (state, dispatch) => inCell(state) && splitBlock(state, dispatch),
             splitListItem(item),
             // In verse, a new line; on an empty last line, out of it.
             (state, dispatch) => {
@@ -197,8 +204,8 @@ const keys = (language: string) =>
             },
             (state, dispatch, view) => (baseKeymap.Backspace ?? joinBackward)(state, dispatch, view),
           ),
-          Tab: sinkListItem(item),
-          'Shift-Tab': liftListItem(item),
+          'Tab': chainCommands(goToCell(this.editor, 1), sinkListItem(item)),
+          'Shift-Tab': chainCommands(goToCell(this.editor, -1), liftListItem(item)),
         }),
         keymap(baseKeymap),
       ]

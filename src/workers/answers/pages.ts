@@ -14,12 +14,15 @@ import {
   type PageTurn,
   pageTurns,
   placeAt,
+  printedPicture,
+  type PrintedPicture,
   type Ruled,
   ruledOn,
   type RuledPoint,
   type TextPlace,
   wordAt,
 } from '@/core/pages'
+import { Cancelled } from '@/core/trade'
 import { chainOf, tools } from '../chains'
 import { draw, drawSmall, type Part } from '../draw'
 import { firstLook, shown } from '../firstLook'
@@ -31,6 +34,11 @@ import { tellAndHear } from '../telling'
 import { chosenStyle, figuresIn, fitEdition, samplePage, type StyleFigures } from '../trials'
 
 const interiorOf = (bookId: string, editionId: string): Promise<Interior> => chainOf(bookId, editionId).get('interior')
+
+/** An edition that cannot be set says so in its own room; whoever called it off hears it. */
+function notSet(e: Error): undefined {
+  if (e instanceof Cancelled) throw e
+}
 
 /** How a page is painted: in pixels a point; `gain`: its fine lines are kept to be seen (`drawSmall`), but for a page with pictures, whose tones are their own. */
 interface Painted {
@@ -134,6 +142,18 @@ export const pages = {
   /** Where printed pages turn in a section. */
   async turns(bookId: string, editionId: string, section: string): Promise<PageTurn[]> {
     return pageTurns(await interiorOf(bookId, editionId), section)
+  },
+
+  /** How the picture of a block is printed in each print edition, by the edition's id; those that cannot be set say nothing of it. */
+  async printed(bookId: string, section: string, block: string): Promise<Record<string, PrintedPicture>> {
+    const { book } = bookOf(bookId)
+    const out: Record<string, PrintedPicture> = {}
+    for (const { id, kind } of book.editions) {
+      const interior = kind === 'ebook' ? undefined : await interiorOf(bookId, id).catch(notSet)
+      const printed = interior && printedPicture(interior, book, section, block)
+      if (printed) out[id] = printed
+    }
+    return out
   },
 
   /** Where a place of the text stands in the pages: the page, its label, and the word. */

@@ -4,6 +4,7 @@ import { EditorContent } from '@tiptap/react'
 import type { ReactNode } from 'react'
 import type { Book, Section } from '@/core/book'
 import type { Saving } from '@/data/pen'
+import { AtCursor } from '../atCursor/AtCursor'
 import { Toolbar } from '../Toolbar'
 import type { SectionActs } from '../useSectionActs'
 import { ContentsList } from './ContentsList'
@@ -80,6 +81,9 @@ export function Galley({
           </div>
         </div>
       </div>
+      {editor && !section.made && (
+        <AtCursor book={book} known={known} editor={editor} turn={turn} readOnly={readOnly} />
+      )}
     </>
   )
 }

@@ -1,7 +1,7 @@
 import type { CellJson, FootnoteJson, InlineJson, MarkJson, ParagraphJson, RowJson, TableJson } from '../../../book'
 import { inlineText } from '../../../book'
 import { Fault, type Report } from '../../../trade'
-import { DropCounter, type RawBlock, type RawManuscript, type RawPara, textOfBlock } from '../../raw'
+import { DropCounter, leading, type RawBlock, type RawManuscript, type RawPara, textOfBlock } from '../../raw'
 import { readStyles, type RunProps, type StyleSheet } from './styles'
 import { child, elements, find, parseXml, type XmlElement } from '../../xml'
 import { countLook, marksOf } from '../../looks'
@@ -448,7 +448,7 @@ class DocxReader {
       case 'w:drawing':
       case 'w:pict':
       case 'w:object':
-        this.picture(c, props, into)
+        this.picture(c, { props, marks }, into)
         break
       case 'mc:AlternateContent': {
         const chosen = child(c, 'mc:Choice') ?? child(c, 'mc:Fallback')
@@ -594,7 +594,11 @@ class DocxReader {
     else into.content.push(all.length ? { type: 'text', text: clean, marks: all } : { type: 'text', text: clean })
   }
 
-  private picture(e: XmlElement, props: RunProps, into: Collected): void {
+  private picture(
+    e: XmlElement,
+    { props, marks }: { props: RunProps; marks: readonly MarkJson[] },
+    into: Collected,
+  ): void {
     const box = find(e, 'w:txbxContent')
     if (box) {
       into.boxes.push(...this.box(box))
@@ -623,7 +627,15 @@ class DocxReader {
         type: 'sign',
         attrs: { asset: path, alt, decoration: !alt, height: Math.round(height * 100) / 100 },
       })
-    else into.pictures.push({ type: 'picture', key: path, alt })
+    else into.pictures.push({ type: 'picture', key: path, alt, ...leading([...marks, ...this.onPicture(e)]) })
+  }
+
+  /** A link that a drawing carries itself (ECMA-376, 20.4.2.5). */
+  private onPicture(e: XmlElement): MarkJson[] {
+    const click = find(e, 'a:hlinkClick')
+    const rel = click?.attrs['r:id'] ? this.file.relations.get(this.relPrefix + click.attrs['r:id']) : undefined
+    if (!rel) return []
+    return rel.external || rel.target.startsWith('#') ? [{ type: 'link', attrs: { href: rel.target } }] : []
   }
 
   /** What a text box says: it stands behind the paragraph that the box is tied to. */

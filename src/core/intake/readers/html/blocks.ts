@@ -1,9 +1,18 @@
-import { type CellJson, inlineText, type MarkJson, type ParagraphJson, type Role, type RowJson } from '../../../book'
+import {
+  type CellJson,
+  type Crop,
+  inlineText,
+  isCrop,
+  type MarkJson,
+  type ParagraphJson,
+  type Role,
+  type RowJson,
+} from '../../../book'
 import { readHeading } from '../../headings'
 import { type NoteJson, trimNote } from '../../inline'
 import { wordsOfNote } from '../../noteWords'
 import { countLook } from '../../looks'
-import { type DropCounter, type RawBlock, type RawPara, stretchesOf, textOfBlock } from '../../raw'
+import { type DropCounter, leading, type RawBlock, type RawPara, stretchesOf, textOfBlock } from '../../raw'
 import type { XmlElement } from '../../xml'
 import { elements, find } from '../../xml'
 import { pathIn } from '../../zip'
@@ -325,10 +334,10 @@ export class HtmlReader {
         return
       case 'img':
       case 'image':
-        return this.picture(c, look, line)
+        return this.picture(c, { look, links: inner.links }, line)
       case 'svg': {
         const picture = find(c, 'image')
-        if (picture) return this.picture(picture, {}, line)
+        if (picture) return this.picture(picture, { look: {}, links: inner.links, drawing: c }, line)
         return dropped.add('drawings', this.nearby(line), 1, this.wordsOf(c))
       }
       case 'math':
@@ -373,7 +382,7 @@ export class HtmlReader {
 
   private link(e: XmlElement): MarkJson | undefined {
     const { href } = e.attrs
-    if (!href || !textOf(e).trim()) return undefined
+    if (!href || !(textOf(e).trim() || find(e, 'img') || find(e, 'image'))) return undefined
     if (/^(https?|mailto|tel):/i.test(href.trim())) return { type: 'link', attrs: { href: href.trim() } }
     if (/^[a-z][a-z0-9+.-]*:/i.test(href.trim())) {
       this.files.dropped.add('links that books must not carry: their words are kept', textOf(e).trim())
@@ -440,10 +449,14 @@ export class HtmlReader {
         )
   }
 
-  private picture(e: XmlElement, look: Look, line: Line): void {
+  private picture(
+    e: XmlElement,
+    { look, links, drawing }: { look: Look; links: readonly MarkJson[]; drawing?: XmlElement },
+    line: Line,
+  ): void {
     const { dropped } = this.files
     const src = (e.attrs.src ?? e.attrs['xlink:href'] ?? e.attrs.href ?? '').trim()
-    const alt = (e.attrs.alt ?? '').replace(/\s+/g, ' ').trim()
+    const alt = (e.attrs.alt ?? drawing?.attrs['aria-label'] ?? '').replace(/\s+/g, ' ').trim()
     const found = this.pictureAt(src)
     if (!found) return dropped.add('pictures that are not in the file', alt || src.slice(0, 60) || this.nearby(line))
     this.pictures.set(found.key, found.bytes)
@@ -453,7 +466,10 @@ export class HtmlReader {
         type: 'sign',
         attrs: { asset: found.key, alt, decoration: !alt, height: Math.round(height * 100) / 100 },
       })
-    else line.pictures.push({ type: 'picture', key: found.key, alt })
+    else {
+      const crop = drawing && cropOf(drawing, e)
+      line.pictures.push({ type: 'picture', key: found.key, alt, ...leading(links), ...(crop && { crop }) })
+    }
   }
 
   private pictureAt(src: string): { key: string; bytes: Uint8Array } | undefined {
@@ -674,6 +690,25 @@ const readNumeralIn = (words: string): boolean => readHeading(words).number !== 
 
 function hasHeading(e: XmlElement): boolean {
   return elements(e).some(c => HEADING.test(c.name) || hasHeading(c))
+}
+
+/** What a drawing leaves out that looks at a part of its one picture (SVG 2, viewBox); nothing where it is not that plain. */
+function cropOf(drawing: XmlElement, image: XmlElement): Crop | undefined {
+  const view = (drawing.attrs.viewbox ?? drawing.attrs.viewBox ?? '')
+    .trim()
+    .split(/[\s,]+/)
+    .map(Number)
+  const [x, y, w, h] = view
+  const [width, height] = [Number(image.attrs.width), Number(image.attrs.height)]
+  if (view.length !== 4 || !(width > 0 && height > 0)) return undefined
+  const part = (n: number): number => Math.round(Math.max(0, n) * 1000) / 1000
+  const crop: Crop = {
+    top: part(y! / height),
+    right: part(1 - (x! + w!) / width),
+    bottom: part(1 - (y! + h!) / height),
+    left: part(x! / width),
+  }
+  return isCrop(crop) && Object.values(crop).some(n => n > 0) ? crop : undefined
 }
 
 const typesOf = (e: XmlElement): string => `${e.attrs['epub:type'] ?? ''} ${e.attrs.role ?? ''}`

@@ -3,7 +3,7 @@ import { Fault, type Report } from '../../../trade'
 import { cleanText, sameMarks, trimInline } from '../../inline'
 import { countLook, marksOf } from '../../looks'
 import { wordsOfNote } from '../../noteWords'
-import { DropCounter, type RawBlock, type RawManuscript, type RawPara, stretchesOf } from '../../raw'
+import { DropCounter, leading, type RawBlock, type RawManuscript, type RawPara, stretchesOf } from '../../raw'
 import { child, elements, find, parseXml, type XmlElement } from '../../xml'
 import { pathIn, readZip } from '../../zip'
 import { lengthOf, type OdtStyle, OdtStyles } from './styles'
@@ -234,7 +234,7 @@ class OdtReader {
       case 'draw:frame':
       case 'draw:a': {
         const into = empty()
-        this.frame(e, into, this.styles.bodySize)
+        this.frame(e, into, { size: this.styles.bodySize, links: [] })
         this.put(into.behind, out)
         return
       }
@@ -353,7 +353,7 @@ class OdtReader {
       }
       case 'draw:frame':
       case 'draw:a':
-        return this.frame(e, into, look.size ?? this.styles.bodySize)
+        return this.frame(e, into, { size: look.size ?? this.styles.bodySize, links })
       case 'text:ruby': {
         const reading = wordsIn(child(e, 'text:ruby-text') ?? { name: '', attrs: {}, children: [] })
         const base = child(e, 'text:ruby-base')
@@ -409,9 +409,11 @@ class OdtReader {
   }
 
   /** A frame: a picture, a box with words or with a picture and its caption, something made by another program. */
-  private frame(e: XmlElement, into: Collected, size: number): void {
+  private frame(e: XmlElement, into: Collected, { size, links }: { size: number; links: readonly MarkJson[] }): void {
     if (e.name === 'draw:a') {
-      for (const c of elements(e)) this.frame(c, into, size)
+      const href = e.attrs['xlink:href'] ?? ''
+      const own: MarkJson[] = href ? [{ type: 'link', attrs: { href: decodedName(href) } }] : []
+      for (const c of elements(e)) this.frame(c, into, { size, links: [...links, ...own] })
       return
     }
     const alt = [child(e, 'svg:desc'), child(e, 'svg:title')].map(t => (t ? wordsIn(t).trim() : '')).find(Boolean) ?? ''
@@ -435,7 +437,7 @@ class OdtReader {
         type: 'sign',
         attrs: { asset: found.key, alt, decoration: !alt, height: Math.round(height * 100) / 100 },
       })
-    else into.behind.push({ type: 'picture', key: found.key, alt })
+    else into.behind.push({ type: 'picture', key: found.key, alt, ...leading(links) })
   }
 
   private bytesOf(image: XmlElement): { key: string; bytes: Uint8Array } | undefined {

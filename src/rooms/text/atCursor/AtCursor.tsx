@@ -1,0 +1,22 @@
+'use client'
+import type { AtCursorKind, Saying } from './kind'
+import { picture } from './Picture'
+import { sign } from './Sign'
+import { table } from './Table'
+
+/** From the innermost: a sign in a table is said as a sign. */
+const kinds: readonly AtCursorKind[] = [sign, picture, table]
+
+/** What stands at the cursor, in a sentence at the foot of the galley. It reads the editor's state at each of its turns (`turn`). */
+export function AtCursor({ turn: _turn, ...saying }: Saying & { turn: number }) {
+  for (const { name, say } of kinds) {
+    const said = say(saying)
+    if (said)
+      return (
+        <section className="issaid atcursor" aria-label={`The ${name} at the cursor`}>
+          {said}
+        </section>
+      )
+  }
+  return null
+}

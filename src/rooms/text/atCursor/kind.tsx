@@ -1,0 +1,46 @@
+import type { Editor } from '@tiptap/core'
+import type { EditorState } from '@tiptap/pm/state'
+import type { ReactNode } from 'react'
+import type { Book } from '@/core/book'
+import type { Known } from '../galley/Margins'
+
+/** Where a sentence about the thing at the cursor is said. */
+export interface Saying {
+  book: Book
+  /** The section, and the version of its pages. */
+  known: Pick<Known, 'section' | 'version'>
+  editor: Editor
+  readOnly: boolean
+}
+
+/** What such a sentence is told. */
+export interface AtCursorProps<T> extends Saying {
+  found: T
+}
+
+/** A kind of thing that is said and changed in a sentence while the cursor is at it. */
+export interface AtCursorKind {
+  name: string
+  /** Its sentence, where the cursor is at such a thing. */
+  say: (saying: Saying) => ReactNode
+}
+
+/** A kind by how it is found at the selection and how it is said. A further one is a file in this folder, and an entry of the list in AtCursor. */
+export const kindOf = <T,>(
+  name: string,
+  find: (state: EditorState) => T | undefined,
+  Sentence: (props: AtCursorProps<T>) => ReactNode,
+): AtCursorKind => ({
+  name,
+  say: saying => {
+    const found = find(saying.editor.state)
+    return found && <Sentence {...saying} found={found} />
+  },
+})
+
+/** Sets attributes of the node at a position, in one step of the editor; the cursor stays. */
+export function setAttributes(editor: Editor, pos: number, attributes: Record<string, unknown>): void {
+  const { tr } = editor.state
+  for (const [name, value] of Object.entries(attributes)) tr.setNodeAttribute(pos, name, value)
+  editor.view.dispatch(tr)
+}
