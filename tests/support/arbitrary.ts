@@ -18,6 +18,7 @@ const marks: fc.Arbitrary<MarkJson[]> = fc.uniqueArray(
     { type: 'em' },
     { type: 'small_caps' },
     { type: 'strike' },
+    { type: 'language', attrs: { tag: 'fr' } },
     { type: 'link', attrs: { href: 'https://example.org/?a=1&b=2' } },
   ),
   { maxLength: 2, selector: m => m.type },

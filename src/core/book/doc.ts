@@ -5,6 +5,8 @@ import type { Crop } from './crop'
 export type MarkJson =
   | { type: 'strong' | 'em' | 'small_caps' | 'superscript' | 'subscript' | 'strike' }
   | { type: 'link'; attrs: { href: string } }
+  /** Words in a language of their own, by its BCP 47 tag. */
+  | { type: 'language'; attrs: { tag: string } }
 export type MarkName = MarkJson['type']
 
 export interface TextJson {

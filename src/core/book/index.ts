@@ -120,3 +120,4 @@ export {
   withRow,
 } from './tables'
 export { type Crop, isCrop, shownOf, withSide } from './crop'
+export { languagesIn, passageLanguages } from './passages'

@@ -182,6 +182,13 @@ export const nodes: Record<string, NodeSpec> = {
   },
 }
 
+/** A BCP 47 tag as far as books need it. */
+const languageForm = /^[A-Za-z]{2,3}(-[A-Za-z0-9]{1,8}){0,4}$/
+const tagOf = (e: { getAttribute(n: string): string | null }): { tag: string } | false => {
+  const tag = e.getAttribute('lang') ?? ''
+  return languageForm.test(tag) ? { tag } : false
+}
+
 export const marks: Record<string, MarkSpec> = {
   link: {
     attrs: {
@@ -202,6 +209,19 @@ export const marks: Record<string, MarkSpec> = {
       },
     ],
     toDOM: m => ['a', { href: m.attrs.href as string }, 0],
+  },
+  /** A passage in a language of its own: it is divided and read aloud as that language's. */
+  language: {
+    attrs: {
+      tag: {
+        validate: (v: unknown) => {
+          if (typeof v !== 'string' || !languageForm.test(v)) throw new RangeError('A passage is in no language.')
+        },
+      },
+    },
+    // Only what Porchlight says: elsewhere a language is often a program's own.
+    parseDOM: [{ tag: 'span[data-language]', getAttrs: e => tagOf(e as { getAttribute(n: string): string | null }) }],
+    toDOM: m => ['span', { 'lang': m.attrs.tag as string, 'data-language': '' }, 0],
   },
   strong: { parseDOM: [{ tag: 'strong' }, { tag: 'b' }], toDOM: () => ['strong', 0] },
   em: { parseDOM: [{ tag: 'em' }, { tag: 'i' }], toDOM: () => ['em', 0] },

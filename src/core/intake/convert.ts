@@ -7,12 +7,13 @@ import type {
   InlineJson,
   ItemJson,
   ListJson,
+  MarkJson,
   ParagraphJson,
   QuoteJson,
   TableJson,
   VerseJson,
 } from '../book'
-import { hashOf, type Ids, inlineText, safeHref } from '../book'
+import { hashOf, type Ids, inlineText, primaryTag, safeHref } from '../book'
 import { isSceneBreak } from './headings'
 import { verseAt } from './verse'
 import { type DropCounter, lettersIn, type RawBlock, type RawPara } from './raw'
@@ -60,6 +61,8 @@ export interface Conversion {
   placed: Map<RawBlock, string | undefined>
   /** What the names that links lead to became: ids of blocks, or of sections. */
   anchors: Map<string, string>
+  /** The book's own, where it is known: what is said to be in it is no passage. */
+  language?: string | undefined
 }
 
 /** Turns raw blocks of one section into its document; `headingBase` is the level of the section's own title. */
@@ -285,19 +288,30 @@ function inline(content: InlineJson[], conversion: Conversion): InlineJson[] {
   return content.flatMap((n): InlineJson[] => {
     if (n.type === 'footnote')
       return [
-        safe({ ...n, attrs: { id: conversion.ids.note() }, ...(n.content ? { content: n.content.map(safe) } : {}) }),
+        kept(
+          {
+            ...n,
+            attrs: { id: conversion.ids.note() },
+            ...(n.content ? { content: n.content.map(x => kept(x, conversion)) } : {}),
+          },
+          conversion,
+        ),
       ]
-    if (n.type !== 'sign') return [safe(n)]
+    if (n.type !== 'sign') return [kept(n, conversion)]
     // Readers name a sign's picture by their own key.
     const asset = assetOf(n.attrs.asset, n.attrs.alt, conversion)
-    return asset ? [safe({ ...n, attrs: { ...n.attrs, asset } })] : []
+    return asset ? [kept({ ...n, attrs: { ...n.attrs, asset } }, conversion)] : []
   })
 }
 
-/** Without links to what a book must not carry; their words stay. */
-function safe<T extends InlineJson>(n: T): T {
-  if (!n.marks?.some(m => m.type === 'link' && !safeHref(m.attrs.href))) return n
-  const marks = n.marks.filter(m => m.type !== 'link' || safeHref(m.attrs.href))
+/** Without links to what a book must not carry, and passages that are in the book's own language; their words stay. */
+function kept<T extends InlineJson>(n: T, { language }: Pick<Conversion, 'language'>): T {
+  const keeps = (m: MarkJson): boolean =>
+    m.type === 'link'
+      ? !!safeHref(m.attrs.href)
+      : m.type !== 'language' || !language || primaryTag(m.attrs.tag) !== primaryTag(language)
+  if (!n.marks || n.marks.every(keeps)) return n
+  const marks = n.marks.filter(keeps)
   return marks.length ? { ...n, marks } : tidy({ ...n, marks: undefined })
 }
 

@@ -5,7 +5,7 @@ export function sameMarks(a: MarkJson[] | undefined, b: MarkJson[]): boolean {
   const x = a ?? []
   return (
     x.length === b.length &&
-    x.every((m, i) => m.type === b[i]!.type && (m.type !== 'link' || (b[i] as typeof m).attrs.href === m.attrs.href))
+    x.every((m, i) => m.type === b[i]!.type && (!('attrs' in m) || JSON.stringify(m) === JSON.stringify(b[i])))
   )
 }
 

@@ -62,6 +62,7 @@ export function understand(raw: RawManuscript, name = ''): Omit<Understood, 'dir
     dropped: raw.dropped,
     into,
     counted: new Map(),
+    language: data.language,
     placed,
     anchors: new Map(),
   })

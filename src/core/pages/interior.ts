@@ -1,5 +1,13 @@
 import { type Hands, laidOut, type RunTwins } from '../activity'
-import { contentsEntries, type ContentsEntry, roman, type Run, type Section, shortName } from '../book'
+import {
+  contentsEntries,
+  type ContentsEntry,
+  passageLanguages,
+  roman,
+  type Run,
+  type Section,
+  shortName,
+} from '../book'
 import type { Book } from '../book'
 import type { PageMarks } from '../marks'
 import type { Remedy, Ticker } from '../trade'
@@ -171,7 +179,7 @@ export class Setter {
   }
 
   private async layout(of: ToSet): Promise<Layout> {
-    return layoutOf(of, await this.faces(of.style, of.book.data.language), this.styleKey(of.style))
+    return layoutOf(of, await this.faces(of.style, of.book), this.styleKey(of.style))
   }
 
   private async setAll(layout: Layout, chosen: Section[], ticker: Ticker | undefined): Promise<SetBook> {
@@ -221,10 +229,11 @@ export class Setter {
     return set
   }
 
-  private faces(style: InteriorStyle, language: string): Promise<Typefaces> {
-    const key = `${this.styleKey(style)}|${language}`
+  private faces(style: InteriorStyle, { data: { language }, sections }: Book): Promise<Typefaces> {
+    const passages = passageLanguages(sections)
+    const key = `${this.styleKey(style)}|${language}|${passages.join()}`
     let f = this.typefaces.get(key)
-    if (!f) this.typefaces.set(key, (f = Typefaces.load(style, language, this.shelf)))
+    if (!f) this.typefaces.set(key, (f = Typefaces.load(style, language, this.shelf, passages)))
     return f
   }
 

@@ -1,10 +1,10 @@
-import type { FootnoteJson, InlineJson } from '../book'
+import type { FootnoteJson, InlineJson, MarkJson } from '../book'
 import { addSign } from './smallPictures'
 import type { MarkPlace } from '../marks'
 import { type BreakRules, type Paragraph, ParagraphBuilder, type TextStyle } from '../type'
 import type { BlockContext } from './context'
 import { reportLacks } from './lacks'
-import { markBits, type TextBase } from './typefaces'
+import { markBits, type OfWords, type TextBase } from './typefaces'
 
 /** How one text is set: its face, insets in points, first-line indent, alignment. */
 export interface TextSetting {
@@ -74,6 +74,12 @@ interface Words {
   onNote?: (note: FootnoteJson) => string
 }
 
+/** Where words lead, and the language that they are in. */
+const ofWords = (marks: readonly MarkJson[]): OfWords => ({
+  href: marks.find(m => m.type === 'link')?.attrs.href,
+  language: marks.find(m => m.type === 'language')?.attrs.tag,
+})
+
 /** Collects inline content into a paragraph. */
 export function buildText(
   content: InlineJson[] | undefined,
@@ -86,8 +92,8 @@ export function buildText(
   for (const n of content ?? []) {
     if (n.type === 'text') {
       const bits = markBits(n.marks)
-      const href = n.marks?.find(m => m.type === 'link')?.attrs.href
-      const faceOf = (of: TextBase): TextStyle => (href ? ctx.faces.linked(of, bits, href) : ctx.faces.of(of, bits))
+      const own = n.marks && ofWords(n.marks)
+      const faceOf = (of: TextBase): TextStyle => (own ? ctx.faces.marked(of, bits, own) : ctx.faces.of(of, bits))
       let rest = n.text
       if (left > 0 && (bits === 0 || lead?.exact)) {
         const words = new RegExp(`^(?:\\s*\\S+){1,${left}}`).exec(rest)?.[0] ?? ''

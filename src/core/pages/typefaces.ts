@@ -1,4 +1,4 @@
-import type { MarkJson } from '../book'
+import { type MarkJson, primaryTag } from '../book'
 import { BLACK, type Colour, pathBox } from '../marks'
 import { type Face, type FontShelf, type Hyphenator, loadHyphenator, shapeIn, TextStyle } from '../type'
 import type { InteriorStyle } from './style'
@@ -70,6 +70,17 @@ function ownFigures(face: Face): 'old-style' | 'lining' {
   return height('1') < face.metrics.capHeight * 0.85 ? 'old-style' : 'lining'
 }
 
+/** Languages that write all nouns with a capital. */
+const NOUNS_IN_CAPITALS = new Set(['de', 'lb'])
+
+/** What words have of their own beside their look. */
+export interface OfWords {
+  /** An address that they lead to. */
+  href?: string | undefined
+  /** The language that they are in, where it is not the book's. */
+  language?: string | undefined
+}
+
 /** All ways of setting characters that a style needs, resolved once and kept with their shaped words. */
 export class Typefaces {
   private readonly styles = new Map<string, TextStyle>()
@@ -80,18 +91,27 @@ export class Typefaces {
     readonly language: string,
     private readonly faces: Record<'regular' | 'italic' | 'bold' | 'bold-italic', Face>,
     private readonly fallbacks: Face[],
-    private readonly hyphenator: Hyphenator | undefined,
+    private readonly hyphenators: ReadonlyMap<string, Hyphenator>,
   ) {}
 
-  static async load(style: InteriorStyle, language: string, shelf: FontShelf): Promise<Typefaces> {
+  /** `passages`: languages beside the book's own that some of its words are in. */
+  static async load(
+    style: InteriorStyle,
+    language: string,
+    shelf: FontShelf,
+    passages: readonly string[] = [],
+  ): Promise<Typefaces> {
     const f = style.text.family
     // Where a family has no such cut, the nearest it has stands in: a bold italic is rather bold than italic.
-    const [regular, italic, bold, boldItalic, hyphenator, ...fallbacks] = await Promise.all([
+    const { hyphenBefore, hyphenAfter } = style.text
+    const hyphenators = Promise.all(
+      [language, ...passages].map(async tag => [tag, await loadHyphenator(tag, hyphenBefore, hyphenAfter)] as const),
+    )
+    const [regular, italic, bold, boldItalic, ...fallbacks] = await Promise.all([
       shelf.face(`${f}/regular`),
       shelf.faceOr(`${f}/italic`),
       shelf.faceOr(`${f}/bold`),
       shelf.faceOr(`${f}/bold-italic`),
-      loadHyphenator(language, style.text.hyphenBefore, style.text.hyphenAfter),
       ...fallbacksFor(f).map(k => shelf.face(k)),
     ])
     return new Typefaces(
@@ -104,7 +124,7 @@ export class Typefaces {
         'bold-italic': boldItalic ?? bold ?? italic ?? regular,
       },
       fallbacks,
-      hyphenator,
+      new Map((await hyphenators).flatMap(([tag, h]) => (h ? [[tag, h]] : []))),
     )
   }
 
@@ -112,9 +132,11 @@ export class Typefaces {
     return this.faces.regular
   }
 
-  /** The same style, whose words lead to an address. */
-  linked(base: TextBase, bits: number, href: string): TextStyle {
-    return this.resolve(base, bits, href)
+  /** The same style, whose words lead to an address, or are in a language of their own. */
+  marked(base: TextBase, bits: number, { href, language }: OfWords): TextStyle {
+    return href === undefined && language === undefined
+      ? this.of(base, bits)
+      : this.resolve(base, bits, { href, language })
   }
 
   /** What the family lacks for this style, so that something else stands in for it. */
@@ -148,7 +170,8 @@ export class Typefaces {
     return (list[bits] ??= this.resolve(base, bits))
   }
 
-  private resolve(base: TextBase, bits: number, href?: string): TextStyle {
+  private resolve(base: TextBase, bits: number, { href, language = this.language }: OfWords = {}): TextStyle {
+    const hyphenator = this.hyphenators.get(language)
     const italic = !!base.italic !== ((bits & EM) !== 0)
     const bold = !!base.bold || (bits & STRONG) !== 0
     const caps = !!base.smallCaps || (bits & CAPS) !== 0
@@ -169,7 +192,7 @@ export class Typefaces {
     const rise = bits & SUP ? base.size * 0.36 : bits & SUB ? -base.size * 0.14 : 0
     const tracking = (base.tracking ?? 0) + (caps ? (lent ? 0.04 : 0.02) : 0)
     const colour = base.colour ?? BLACK
-    const key = JSON.stringify([face.key, size, features, rise, tracking, colour, lent, href, bits & STRIKE])
+    const key = JSON.stringify([face.key, size, features, rise, tracking, colour, lent, href, language, bits & STRIKE])
     let s = this.styles.get(key)
     if (!s)
       this.styles.set(
@@ -178,13 +201,14 @@ export class Typefaces {
           faces: [face, ...this.fallbacks],
           size,
           features,
-          language: this.language,
+          language,
           colour,
           rise,
           tracking,
-          dividesNames: this.style.text.hyphenCapitals,
+          // Where every noun has a capital, it tells no name.
+          dividesNames: this.style.text.hyphenCapitals || NOUNS_IN_CAPITALS.has(primaryTag(language)),
           asCapitals: lent,
-          ...(this.hyphenator ? { hyphenator: this.hyphenator } : {}),
+          ...(hyphenator ? { hyphenator } : {}),
           ...(href === undefined ? {} : { href }),
           strike: !!(bits & STRIKE),
         })),

@@ -1,8 +1,9 @@
 'use client'
 import { Select } from 'antd'
 import { useState } from 'react'
-import { type Book, printedLanguages, type TitleData } from '@/core/book'
+import type { Book, TitleData } from '@/core/book'
 import { commit } from '@/data/changes'
+import { bookLanguages, languageName } from '@/parts/languages'
 import { useSay } from '@/parts/useSay'
 import { Contributors } from './Contributors'
 import { Field } from './Field'
@@ -21,12 +22,6 @@ import {
   titleField,
   yearField,
 } from './planFields'
-
-/** Languages in which books print their own words, by their English names; English is divided otherwise on either side of a sea. */
-const englishNames = new Intl.DisplayNames(['en'], { type: 'language' })
-const languages = ['en-GB', 'en-US', ...printedLanguages.filter(l => l !== 'en')].map(
-  tag => [tag, englishNames.of(tag) ?? tag] as const,
-)
 
 /** The data that everything uses. */
 export function TitlePart({ book }: { book: Book }) {
@@ -93,7 +88,7 @@ export function TitlePart({ book }: { book: Book }) {
         <Select
           id="plan-language"
           value={data.language}
-          options={languages.map(([value, label]) => ({ value, label }))}
+          options={bookLanguages.map(value => ({ value, label: languageName(value) }))}
           onChange={v => void change('Language', { language: v }).catch(say.failed)}
           style={{ width: 220 }}
         />

@@ -66,7 +66,7 @@ const coreMarks = Object.entries(marks).map(([name, spec]) =>
           {
             default: v.default ?? '',
             rendered: false,
-            parseHTML: (e: HTMLElement) => (a === 'href' ? e.getAttribute('href') : null),
+            parseHTML: (e: HTMLElement) => e.getAttribute(a === 'tag' ? 'lang' : a),
           },
         ]),
       ),

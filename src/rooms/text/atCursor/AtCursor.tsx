@@ -1,11 +1,12 @@
 'use client'
 import type { AtCursorKind, Saying } from './kind'
+import { passage } from './Passage'
 import { picture } from './Picture'
 import { sign } from './Sign'
 import { table } from './Table'
 
 /** From the innermost: a sign in a table is said as a sign. */
-const kinds: readonly AtCursorKind[] = [sign, picture, table]
+const kinds: readonly AtCursorKind[] = [sign, picture, passage, table]
 
 /** What stands at the cursor, in a sentence at the foot of the galley. It reads the editor's state at each of its turns (`turn`). */
 export function AtCursor({ turn: _turn, ...saying }: Saying & { turn: number }) {

@@ -63,7 +63,7 @@ const MEDIA = new Set(['audio', 'video', 'object', 'embed', 'iframe', 'canvas'])
 /** A picture in the line that is no higher than this is a sign, ems. */
 const SIGN_HEIGHT = 2.4
 
-export const PLAIN: Standing = {
+const PLAIN: Standing = {
   bold: false,
   italic: false,
   smallCaps: false,
@@ -76,6 +76,8 @@ export const PLAIN: Standing = {
   right: 0,
   keepsLines: false,
   links: [],
+  language: undefined,
+  mainly: undefined,
 }
 
 /** A list that a paragraph is an item of. */
@@ -113,8 +115,15 @@ export class HtmlReader {
     const out: RawBlock[] = []
     this.passed.push(...this.files.notes.namesOf(page))
     const body = find({ name: '', attrs: {}, children: [page.root] }, 'body') ?? page.root
-    this.block(body, PLAIN, out)
+    this.block(body, this.plain, out)
     return out
+  }
+
+  /** How words look and what they are in where their page says nothing more. */
+  private get plain(): Standing {
+    const { attrs } = this.page.root
+    const language = attrs['xml:lang'] ?? attrs.lang
+    return { ...PLAIN, language, mainly: language }
   }
 
   /** The next block is the first of a file. */
@@ -130,7 +139,7 @@ export class HtmlReader {
       if (this.called.has(note.body) || !bodies.delete(note.body)) continue
       this.page = note.page
       this.files.dropped.add('notes that nothing calls: they are kept as paragraphs', textOf(note.body))
-      this.block(note.body, PLAIN, out)
+      this.block(note.body, this.plain, out)
     }
     return out
   }
@@ -218,6 +227,7 @@ export class HtmlReader {
       left: s.left + (block ? (look.left ?? 0) : 0),
       right: s.right + (block ? (look.right ?? 0) : 0),
       keepsLines: look.keepsLines ?? (s.keepsLines || name === 'pre'),
+      language: e.attrs['xml:lang'] ?? e.attrs.lang ?? s.language,
     }
   }
 
@@ -412,7 +422,7 @@ export class HtmlReader {
     const blocks: RawBlock[] = []
     const gone = [...back].map(b => textOf(b)).join('')
     if (gone) this.files.remade.add('numbers of notes, which the book makes by itself', sign, 1, gone)
-    this.flow(without(body, back), PLAIN, blocks)
+    this.flow(without(body, back), this.plain, blocks)
     this.inNote = false
     ;[this.page, this.newPage, this.near] = [here, turned, near]
     return this.withoutSign(wordsOfNote(blocks, dropped, sign), sign)

@@ -1,4 +1,4 @@
-import type { Align, InlineJson, MarkJson } from '../../../book'
+import { type Align, type InlineJson, type MarkJson, primaryTag } from '../../../book'
 import { cleanText, sameMarks, trimInline } from '../../inline'
 import { marksOf } from '../../looks'
 import type { RawBlock, RawPara } from '../../raw'
@@ -19,7 +19,20 @@ export interface Standing {
   keepsLines: boolean
   /** Links that the words stand in. */
   links: readonly MarkJson[]
+  /** The language of the words, where their page says one. */
+  language: string | undefined
+  /** The page's own. */
+  mainly: string | undefined
 }
+
+/** Words in another language than their page's are a passage of their own; one of another country is none. */
+const passage = ({ language, mainly }: Standing): MarkJson[] =>
+  language &&
+  mainly &&
+  /^[a-z]{2,3}(-[a-z0-9]{1,8}){0,4}$/i.test(language) &&
+  primaryTag(language) !== primaryTag(mainly)
+    ? [{ type: 'language', attrs: { tag: language } }]
+    : []
 
 type Picture = Extract<RawBlock, { type: 'picture' }>
 
@@ -54,7 +67,7 @@ export class Line {
       text = text.replace(/^ +/, '')
     if (!text) return
     if (s.caps) text = text.toUpperCase()
-    const marks = marksOf(s, s.links)
+    const marks = marksOf(s, [...s.links, ...passage(s)])
     const letters = text.trim().length
     this.letters += letters
     if (s.bold) this.bold += letters
