@@ -393,6 +393,45 @@ test('a table is made, filled by keys, changed by its sentence, and undone', asy
   await expect(text(page).locator('table')).toHaveCount(0)
 })
 
+test('words are in a language of their own, headings are in the contents, and both are in the printed pages', async ({
+  page,
+}) => {
+  await open(page)
+  await text(page)
+    .locator('p')
+    .first()
+    .dblclick({ position: { x: 80, y: 12 } })
+  const passage = page.getByRole('region', { name: 'The passage at the cursor' })
+  await expect(passage).toContainText('The chosen words are in British English, as the book is')
+  await value(page, 'Language of the words', 'Welsh')
+  await expect(text(page).locator('[lang=cy]')).toHaveCount(1)
+  await text(page).locator('[lang=cy]').click()
+  await expect(passage).toContainText('These words are in Welsh')
+  await text(page).locator('p').nth(3).click()
+  await page.keyboard.press('Home')
+  await page.waitForTimeout(200)
+  await page.keyboard.press('Enter')
+  await page.keyboard.press('ArrowUp')
+  await page.waitForTimeout(200)
+  await page.keyboard.type('# Of oars and oarsmen')
+  await expect(text(page).locator('h2')).toHaveText('Of oars and oarsmen')
+  await expect(page.locator('.saving')).toHaveText('saved')
+
+  await sections(page)
+    .getByRole('button', { name: /^Contents/ })
+    .click()
+  const entries = page.getByRole('list', { name: 'Entries of the contents' }).getByRole('checkbox')
+  await expect(entries).toHaveCount(3)
+  await value(page, 'What the contents list', 'titles and headings')
+  await expect(entries).toHaveCount(4)
+  await expect(page.getByRole('checkbox', { name: 'Of oars and oarsmen' })).toBeChecked()
+  await page.getByRole('link', { name: 'Interior' }).click()
+  await page.getByPlaceholder('find in the pages').fill('Of oars')
+  await page.keyboard.press('Enter')
+  // In the contents, and in the text.
+  await expect(page.getByText('1 of 2', { exact: true })).toBeVisible({ timeout: 30_000 })
+})
+
 test('intake says what was left out, and where; a cover takes a picture', async ({ page }) => {
   await open(page)
   await page.goto('/')

@@ -52,6 +52,10 @@ export function antTheme(tone: Tone, still: boolean): ThemeConfig {
       colorBgElevated: t.sheet,
       colorBgLayout: t.paper,
       colorBorder: t.hairline,
+      // What is chosen in a list stands on the table's tone, in ink.
+      controlItemBgHover: t.panel,
+      controlItemBgActive: t.table,
+      controlItemBgActiveHover: t.table,
       colorBorderSecondary: t.hairline,
       fontFamily: "'Figtree Variable', system-ui, sans-serif",
       fontSize: 13.5,

@@ -27,6 +27,7 @@ import { carriedAttribute } from './clipboard'
 import { toggleList, turnCase } from './commands'
 import { foldedNotes } from './foldedNotes'
 import { pictureView, signView } from './pictureView'
+import { shownSelection } from './shownSelection'
 import { goToCell } from './tables'
 
 /** The editor's nodes and marks, made from the core's own schema: there is one schema of text, and the core owns it. */
@@ -305,6 +306,7 @@ export const textExtensions = (book: string, language: string) => [
   ...coreMarks,
   blockIds(book),
   foldedNotes,
+  shownSelection,
   typography(language),
   keys(language),
 ]
