@@ -29,6 +29,7 @@ const rooms: { name: string; path: string; ready: (page: Page) => Promise<unknow
     },
   },
   { name: 'ledger', path: '/ledger', ready: p => p.getByText('Nothing is on sale yet').waitFor() },
+  { name: 'supplies', path: '/supplies', ready: p => p.getByRole('heading', { name: 'Standing matter' }).waitFor() },
   { name: 'outlets', path: '/outlets', ready: p => p.getByRole('table').waitFor() },
   {
     name: 'backup',

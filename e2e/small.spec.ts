@@ -20,7 +20,15 @@ test('on a telephone the porch can be read, and nothing runs out of the page', a
   const too: string[] = []
   for (const path of ['plan', 'text', 'interior', 'cover', 'check', 'listings']
     .map(r => `/book/tidewardens-almanac/${r}`)
-    .concat('/book/small-apiary-logbook/pages', '/research', '/ledger', '/outlets', '/backup', '/preferences')) {
+    .concat(
+      '/book/small-apiary-logbook/pages',
+      '/research',
+      '/ledger',
+      '/supplies',
+      '/outlets',
+      '/backup',
+      '/preferences',
+    )) {
     await page.goto(path)
     await page.locator('h1').first().waitFor()
     await page.waitForTimeout(500)

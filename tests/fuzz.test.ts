@@ -183,7 +183,7 @@ test('every setting that the program keeps is one that a backup may hold', () =>
   const keys = new Set([...files.matchAll(/key: '([^']+)'/g)].map(m => m[1]!))
   // Of this browser alone, and never in a backup.
   keys.delete('swept')
-  expect([...keys].sort()).toEqual(['clock', 'demo loaded', 'recipes', 'research', 'styles'])
+  expect([...keys].sort()).toEqual(['clock', 'demo loaded', 'matter', 'recipes', 'research', 'styles'])
   const settings = [
     { key: 'clock', value: 3 },
     { key: 'demo loaded', value: true },

@@ -8,6 +8,7 @@ import { putBlobs } from './blobs'
 import { takeOutlets } from './outletChanges'
 import { allOutlets } from './outlets'
 import { db } from './db'
+import { keptMatter } from './matter'
 import { fitting } from './room'
 import { guarded } from './trouble'
 import { keepVersion } from './versions'
@@ -36,7 +37,9 @@ export async function collectLibrary(): Promise<Library> {
   const listings = await db.listings.toArray()
   const packages = listings.flatMap(l => l.events.filter(hasPackage).map(e => e.submission.zip))
   const versions = (await db.versions.toArray()).map(({ id: _id, upTo: _upTo, ...v }) => v)
-  const parts = versions.flatMap(v => v.parts).filter(hash => !held.has(hash))
+  // Pictures of standing matter may be in no book any more.
+  const shown = (await keptMatter()).flatMap(m => m.assets.map(a => a.id))
+  const parts = [...versions.flatMap(v => v.parts), ...shown].filter(hash => !held.has(hash))
   const pieces = (await db.pieces.toArray()).map(({ id: _id, ...p }) => p)
   return {
     books,
@@ -55,6 +58,15 @@ const ofThisBrowser = new Set(['swept'])
 
 const bytesOf = async (hashes: string[]): Promise<Map<string, Uint8Array>> =>
   new Map((await db.blobs.bulkGet([...new Set(hashes)])).filter(b => b !== undefined).map(b => [b.hash, b.bytes]))
+
+/** A setting as it comes back: of what is kept as a list by ids (recipes, styles, standing matter) those that only this library has stay. */
+async function withOurs({ key, value }: Library['settings'][number]): Promise<unknown> {
+  const isList = (v: unknown): v is { id: unknown }[] =>
+    Array.isArray(v) && v.every(x => !!x && typeof x === 'object' && 'id' in x)
+  const ours = (await db.settings.get(key))?.value
+  if (!isList(value) || !isList(ours)) return value
+  return [...ours.filter(o => !value.some(v => v.id === o.id)), ...value]
+}
 
 /** One side of a book that stands here and in a backup. */
 export interface Side {
@@ -156,7 +168,7 @@ export async function restoreLibrary(
         )
         const pieces = new Set((await db.pieces.toArray()).map(p => `${p.book} ${p.at} ${p.text}`))
         await db.pieces.bulkAdd(l.pieces.filter(p => put.has(p.book) && !pieces.has(`${p.book} ${p.at} ${p.text}`)))
-        await db.settings.bulkPut(l.settings)
+        for (const s of l.settings) await db.settings.put({ key: s.key, value: await withOurs(s) })
         const kept = await takeOutlets(l.outlets)
         // The last moment to think better of it.
         say(l.books.length + 1)

@@ -99,8 +99,12 @@ export async function commitSections(book: string, label: string, operation: (bo
   })
 }
 
-/** What of a record such an operation may change as well: runs of pages stand behind other sections, a recipe gives its trim. */
-const bookRecord = ({ plan, editions }: Book): Pick<Book, 'plan' | 'editions'> => ({ editions, ...(plan && { plan }) })
+/** What of a record such an operation may change as well: runs of pages stand behind other sections, a recipe gives its trim, standing matter brings its pictures. */
+const bookRecord = ({ plan, editions, assets }: Book): Pick<Book, 'plan' | 'editions' | 'assets'> => ({
+  editions,
+  assets,
+  ...(plan && { plan }),
+})
 
 function changesOf(before: Section[], after: Section[]): SectionChange[] {
   const [old, fresh] = [new Map(before.map(s => [s.id, s])), new Map(after.map(s => [s.id, s]))]

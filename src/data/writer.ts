@@ -89,7 +89,8 @@ function ask(book: string, steal: boolean): void {
 
 /** Whether another window writes this book now. */
 export async function writtenElsewhere(book: string): Promise<boolean> {
-  if (!('locks' in navigator) || held.get(book)?.state === 'writing') return false
+  // Where there are no windows (tests, the command line) nothing is written elsewhere.
+  if (typeof navigator === 'undefined' || !('locks' in navigator) || held.get(book)?.state === 'writing') return false
   return !!(await navigator.locks.query()).held?.some(l => l.name === nameOf(book))
 }
 

@@ -81,6 +81,11 @@ const rooms = [
     face: icon('M5 3h12a2 2 0 0 1 2 2v16H7a2 2 0 0 1-2-2zM5 17.5A2 2 0 0 1 7 16h12M9 7.5h6M9 11h6'),
   },
   {
+    href: '/supplies',
+    name: 'Supplies',
+    face: icon('M3.5 3v18M20.5 3v18M3.5 11h17M3.5 20h17M7 11V6h3.5v5M13.5 11V8H17v3M6.5 20v-4.5h5V20M14.5 20v-6h2.5v6'),
+  },
+  {
     href: '/outlets',
     name: 'Outlets',
     face: icon('M4 21V10.5L12 4l8 6.5V21M4 21h16M9.5 21v-5.5a2.5 2.5 0 0 1 5 0V21'),

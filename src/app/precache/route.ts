@@ -8,6 +8,7 @@ const pages = [
   '/porch',
   '/research',
   '/ledger',
+  '/supplies',
   '/outlets',
   '/backup',
   '/preferences',

@@ -63,6 +63,9 @@ const sectionSchema = () =>
     depth: whole(0, MOST_DEPTH),
     omits: list(text(100).defined(), 10_000),
     unprinted: yesNo(),
+    matter: optional(
+      shape({ id: like(idForm, 'wants small letters, figures and hyphens').required(), said: text(40).required() }),
+    ),
     picture: optional(
       shape({ asset: text(64).required(), alt: text(10_000).defined(), decoration: yesNo().required() }),
     ),
@@ -92,7 +95,7 @@ const editionSchema = () =>
     coverPages: whole(1, 10_000),
   })
 
-const assetSchema = () =>
+export const assetSchema = () =>
   shape({
     id: text(64).required(),
     type: one('image/png', 'image/jpeg', 'image/gif', 'image/svg+xml', 'application/pdf').required(),

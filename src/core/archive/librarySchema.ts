@@ -1,6 +1,7 @@
 import { array, boolean, lazy, mixed, number, object, string, ValidationError } from 'yup'
 import { isHours } from '../outlets'
 import { readStyleDocument } from '../pages'
+import { isMatter } from './matter'
 import { isRecipe } from './recipe'
 import { Fault, profileSchema, strangeKey } from '../trade'
 
@@ -81,6 +82,7 @@ const settingValue: Record<string, (v: unknown) => boolean> = {
     typeof v === 'object' &&
     !Array.isArray(v) &&
     Object.values(v).every(x => typeof x === 'string' && x.length <= 400),
+  matter: v => Array.isArray(v) && v.length <= 500 && v.every(isMatter),
   recipes: v => Array.isArray(v) && v.length <= 500 && v.every(isRecipe),
   styles: v =>
     Array.isArray(v) &&

@@ -34,6 +34,12 @@ export interface TitleData {
   subjects: string[]
 }
 
+/** How a section follows standing matter: which, and what it said when its words were last taken from there (see matter.ts). */
+export interface Following {
+  id: string
+  said: string
+}
+
 /** A section: one run of text with its place in the book. */
 export interface Section {
   id: string
@@ -54,6 +60,8 @@ export interface Section {
   depth?: number
   /** Of contents: headings that they leave out, by their block. */
   omits?: string[]
+  /** Standing matter that it follows. */
+  matter?: Following
   /** A picture over its opening. */
   picture?: { asset: string; alt: string; decoration: boolean }
   /** Why intake proposed it, in plain words; most weighty first. */

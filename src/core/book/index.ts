@@ -4,6 +4,7 @@ export {
   type Contributor,
   type Edition,
   type EditionKind,
+  type Following,
   filesOf,
   type FontCut,
   type KeptPhrase,
@@ -121,3 +122,14 @@ export {
 } from './tables'
 export { type Crop, isCrop, shownOf, withSide } from './crop'
 export { languagesIn, passageLanguages } from './passages'
+export {
+  asMatter,
+  follow,
+  matterState,
+  type MatterState,
+  placeMatter,
+  saidBy,
+  type StandingMatter,
+  unfollowed,
+  withMatter,
+} from './matter'

@@ -19,6 +19,8 @@ import { SectionSentence } from './galley/SectionSentence'
 import { ListActs } from './list/ListActs'
 import { type Choice, SectionList } from './list/SectionList'
 import { usePicked } from './list/usePicked'
+import { MatterSentence } from './matter/MatterSentence'
+import { useMatter } from './matter/useMatter'
 import { Pieces } from './Pieces'
 import { TypedQuotes } from './TypedQuotes'
 import { useGoTo } from './useGoTo'
@@ -77,6 +79,7 @@ function Desk({ book, view }: { book: Book; view: OpenBook }) {
     goTo(place)
   })
   const known = useKnown(book, view, section?.id)
+  const matter = useMatter(book.id, flush, only(setChosen))
   const turnQuotes = useLatest(
     (operation: (b: Book) => Book): void => void acts.operate('Turn typed quotes', operation),
   )
@@ -98,7 +101,7 @@ function Desk({ book, view }: { book: Book; view: OpenBook }) {
           onRemove={acts.remove}
           onDuplicate={acts.duplicate}
         />
-        <ListActs sections={beside.sections} picked={picked} readOnly={readOnly} acts={acts} />
+        <ListActs sections={beside.sections} picked={picked} readOnly={readOnly} acts={acts} matter={matter} />
       </aside>
       <div className="column">
         {section ? (
@@ -124,6 +127,7 @@ function Desk({ book, view }: { book: Book; view: OpenBook }) {
                   readOnly={readOnly}
                   acts={acts}
                 />
+                <MatterSentence section={section} matter={matter} readOnly={readOnly} />
                 {!section.made && <SectionWords words={words} whole={whole} />}
               </>
             }

@@ -3,6 +3,7 @@ import { Button } from 'antd'
 import { memo } from 'react'
 import type { Section } from '@/core/book'
 import type { SectionActs } from '../useSectionActs'
+import type { MatterActs } from '../matter/useMatter'
 import { AddSection } from './AddSection'
 
 /** What can be done with the sections that are picked; one of them is open. */
@@ -11,11 +12,13 @@ export const ListActs = memo(function ListActs({
   picked,
   readOnly,
   acts,
+  matter,
 }: {
   sections: readonly Section[]
   picked: readonly string[]
   readOnly: boolean
   acts: SectionActs
+  matter: MatterActs
 }) {
   const all = sections.filter(s => picked.includes(s.id))
   const one = all.length === 1 ? all[0] : undefined
@@ -32,10 +35,11 @@ export const ListActs = memo(function ListActs({
         {act(one ? 'Join to the one before' : 'Join them', acts.join, joinable(sections, all))}
         {act('Duplicate', acts.duplicate, all.length > 0)}
         {one && act('Read again', () => acts.readAgain(false), !one.made)}
+        {one && !one.made && !one.matter && act('Keep for all books', () => matter.keep(one))}
         {act('Remove', acts.remove, all.length > 0)}
       </div>
       <div className="adding">
-        <AddSection readOnly={readOnly} onAdd={acts.add} />
+        <AddSection readOnly={readOnly} matter={matter.kept} onAdd={acts.add} onPlace={matter.place} />
         {act('Read all again', () => acts.readAgain(true))}
       </div>
     </div>

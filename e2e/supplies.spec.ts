@@ -1,0 +1,59 @@
+import { expect, type Page } from '@playwright/test'
+import { test } from './library'
+
+const text = (page: Page) => page.getByRole('textbox', { name: 'Text of the section' })
+const about = (page: Page) => page.getByRole('navigation', { name: 'Sections' }).locator('button[data-section]').last()
+
+test('a section is kept for all books, placed in another, changed there, and then everywhere by one edit', async ({
+  page,
+}) => {
+  await page.goto('/')
+  await expect(page.getByRole('listitem')).toHaveCount(3, { timeout: 60_000 })
+  await page.goto('/supplies')
+  await expect(page.getByText('Pages that stand in book after book')).toBeVisible()
+
+  await page.goto('/book/tidewardens-almanac/text')
+  await about(page).click()
+  await expect(page.locator('.paper .title')).toHaveValue('About the Author')
+  await page.getByRole('button', { name: 'Keep for all books' }).click()
+  const standing = page.getByLabel('Standing matter', { exact: true })
+  await expect(standing).toContainText('as it is kept')
+  const words = (await text(page).textContent())!
+
+  // Another book takes it from what is kept; there a word is changed.
+  await page.goto('/book/lampblack-regatta/text')
+  await text(page).locator('p').first().waitFor()
+  await page.getByRole('button', { name: 'Add a section' }).click()
+  await page.getByRole('menuitem', { name: 'About the Author', exact: true }).first().click()
+  await expect(text(page)).toHaveText(words)
+  await text(page).locator('p').first().click()
+  await page.keyboard.press('Control+End')
+  await page.waitForTimeout(250)
+  await page.keyboard.type(' She has a boat now.')
+  await expect(standing).toContainText('changed here')
+
+  await page.goto('/supplies')
+  await expect(page.locator('.matter .says')).toContainText('The Lampblack Regatta (changed there)')
+  await page.getByLabel('Name of the standing matter').fill('About Orla')
+  await page.getByLabel('Name of the standing matter').press('Enter')
+  await page.locator('.matter').getByRole('link', { name: 'The Lampblack Regatta' }).click()
+  await expect(standing).toContainText('“About Orla”, changed here')
+  await page.getByRole('button', { name: 'say this everywhere' }).click()
+  await expect(page.getByText('It is kept, and 1 other book says it now.')).toBeVisible()
+  await expect(standing).toContainText('as it is kept')
+
+  await page.goto('/supplies')
+  await expect(page.locator('.matter .says')).not.toContainText('changed')
+  await page.locator('.matter').getByRole('link', { name: 'The Tidewarden’s Almanac' }).click()
+  await expect(text(page)).toContainText('She has a boat now.')
+  // There it is a step of that book, and taken back there alone.
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(text(page)).not.toContainText('She has a boat now.')
+  await expect(standing).toContainText('as it was kept before')
+  await page.goto('/supplies')
+  await page.getByRole('button', { name: 'Bring it up to date' }).click()
+  await expect(page.getByRole('button', { name: 'Bring it up to date' })).toHaveCount(0)
+  await page.getByRole('button', { name: 'Forget it' }).click()
+  await page.getByRole('dialog').getByRole('button', { name: 'Forget it' }).click()
+  await expect(page.locator('.matter')).toHaveCount(0)
+})

@@ -1,0 +1,5 @@
+import { SuppliesRoom } from '@/rooms/supplies/SuppliesRoom'
+
+export default function Page() {
+  return <SuppliesRoom />
+}
