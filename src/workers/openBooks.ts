@@ -106,7 +106,7 @@ export function closeBook(id: string): void {
   sound.delete(id)
 }
 
-/** Whether everything that pages and cover read is what it was. */
+/** Whether everything that pages, cover and their checks read is what it was. */
 function sameText(a: Book, b: Book): boolean {
   const same = (x: unknown, y: unknown): boolean => x === y || JSON.stringify(x) === JSON.stringify(y)
   return (
@@ -115,6 +115,7 @@ function sameText(a: Book, b: Book): boolean {
     same(a.data, b.data) &&
     same(a.assets, b.assets) &&
     same(a.fonts, b.fonts) &&
+    same(a.earlier, b.earlier) &&
     same(a.plan, b.plan)
   )
 }

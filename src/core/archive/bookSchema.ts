@@ -269,6 +269,16 @@ const partSchemas: Record<string, () => Schema> = {
   plan: once(() => optional(planSchema())),
   styles: once(() => list(styleDocument(), 100)),
   fonts: once(() => list(fontSchema(), 100)),
+  earlier: once(() =>
+    optional(
+      shape({
+        title: text(500).defined(),
+        isbns: list(text(20).defined(), 40).required(),
+        year: whole(0, 9999),
+        names: list(text(300).defined(), 200).required(),
+      }),
+    ),
+  ),
   words: once(() => list(phraseSchema(), 20_000)),
   listings: once(() =>
     record(/^[a-z0-9-]{1,60}\/[a-z0-9-]{1,60}$/, 'which is no edition at an outlet', once(listingSchema), 2000),

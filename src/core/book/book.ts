@@ -162,6 +162,15 @@ export interface OwnFamily {
   files: Partial<Record<FontCut, string>>
 }
 
+/** A book that another was begun from, as far as something of it may be left by mistake. */
+export interface Earlier {
+  title: string
+  isbns: string[]
+  year?: number
+  /** Who made it besides its author. */
+  names: string[]
+}
+
 export interface Book {
   id: string
   /** A UUID that it keeps for life: its ebooks bear it where they have no ISBN. See uid.ts. */
@@ -180,6 +189,8 @@ export interface Book {
   styles?: StyleDocument[]
   /** Typefaces of the author's own. */
   fonts?: OwnFamily[]
+  /** The book of its series that it was begun from, until nothing of that is left by mistake (see nextBook.ts). */
+  earlier?: Earlier
   /** The shortlist of phrases. */
   words?: KeptPhrase[]
   /** By "edition/outlet". */

@@ -3,6 +3,7 @@ export {
   type Book,
   type Contributor,
   type Edition,
+  type Earlier,
   type EditionKind,
   type Following,
   filesOf,
@@ -133,3 +134,4 @@ export {
   unfollowed,
   withMatter,
 } from './matter'
+export { type Leftover, leftovers, nextBook } from './nextBook'

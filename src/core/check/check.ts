@@ -9,6 +9,7 @@ import {
   soundPictures,
   titleLength,
   innerLinksLead,
+  leftOfEarlier,
   typedQuotes,
   weight,
 } from './dataRules'
@@ -64,6 +65,7 @@ export const rules: Rule[] = [
   described,
   emptySections,
   innerLinksLead,
+  leftOfEarlier,
   typedQuotes,
 ]
 

@@ -1,4 +1,4 @@
-import { authorLine, brokenLinks, picturesIn, straightQuotes } from '../book'
+import { authorLine, brokenLinks, leftovers, picturesIn, straightQuotes } from '../book'
 import { formatMoney } from '../trade'
 import type { Finding } from './finding'
 import type { Rule } from './pageRules'
@@ -204,4 +204,17 @@ export const innerLinksLead: Rule = s =>
     place: { kind: 'text', section: l.section, block: l.block },
     message: `“${l.words.trim().slice(0, 60) || 'A link'}” leads to a place that is not in the book.`,
     remedy: 'mend the link',
+  }))
+
+/** Nothing of the book that this one was begun from is left in it. */
+export const leftOfEarlier: Rule = s =>
+  leftovers({ ...s.book, editions: s.print?.isbn ? [{ isbn: s.print.isbn }] : [] }).map(({ what, words, at }) => ({
+    rule: 'left of the earlier book',
+    severity: 'mend',
+    place: 'section' in at ? { kind: 'text', ...at } : inData(at.field),
+    message:
+      what === 'year'
+        ? `The year ${words} is that of “${s.book.earlier!.title}”, which this book was begun from.`
+        : `“${words}” is the ${what === 'name' ? 'name of one who made' : `${what} of`} the book that this one was begun from.`,
+    remedy: 'settle what is left',
   }))

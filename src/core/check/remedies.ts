@@ -16,6 +16,7 @@ export const remedies = {
   'replace the picture': 'Bring the picture in again from its own file, and take this one out.',
   'write the section': 'Write it, or remove the section.',
   'mend the link': 'In the text, choose anew where it leads, or take the link away.',
+  'settle what is left': 'Change it, or say in the plan that nothing is left by mistake.',
   'turn the quotes': 'In the text, turn them into the language’s own.',
   'refit the cover': 'Refit the cover: everything placed stays placed.',
   'bare the spine': 'Take the text off the spine.',

@@ -6,6 +6,7 @@ import { WriterOnly } from '@/parts/WriterOnly'
 import { AddEdition } from './AddEdition'
 import { EditionPart } from './EditionPart'
 import { LeftToDo } from './LeftToDo'
+import { NextBook } from './NextBook'
 import { TitlePart } from './TitlePart'
 import { Words } from './Words'
 import './plan.css'
@@ -28,6 +29,7 @@ export function PlanRoom({ bookId }: { bookId: string }) {
           <div className="sheet">
             <WriterOnly bookId={book.id}>
               <TitlePart book={book} />
+              <NextBook book={book} />
             </WriterOnly>
             <div>
               <WriterOnly bookId={book.id}>

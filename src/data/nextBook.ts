@@ -1,0 +1,15 @@
+import { nextBook } from '@/core/book'
+import { freshBookId, getBook, putBook } from './books'
+
+/** Begins the next book of a series from one that is here; gives its id. */
+export async function beginNext(bookId: string): Promise<string> {
+  const stored = await getBook(bookId)
+  if (!stored) throw new Error('The book that it should begin from is not here any more.')
+  const { data } = nextBook(stored.book, bookId)
+  const book = nextBook(stored.book, await freshBookId(data.title))
+  await putBook({
+    book,
+    pictures: new Map([...stored.pictures].filter(([hash]) => JSON.stringify(book).includes(hash))),
+  })
+  return book.id
+}
