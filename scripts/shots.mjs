@@ -70,6 +70,18 @@ try {
     await shot(name, 1500)
   }
 
+  // A section that is kept for all books, and where it stands.
+  await go(`${dir}/text`)
+  await page
+    .getByRole('button', { name: /About the Author/ })
+    .last()
+    .click()
+  await page.getByRole('button', { name: 'Keep for all books' }).click()
+  await page.getByLabel('Standing matter', { exact: true }).waitFor()
+  await go('/supplies')
+  await page.locator('.matter blockquote').waitFor()
+  await shot('supplies', 900)
+
   // A run of planned pages, said beside its spread; the looks that there are.
   await go('/book/hedgerow-and-hive/pages')
   await page.getByRole('button', { name: 'Among the leaves word search' }).click()
@@ -138,13 +150,6 @@ try {
   await page.getByRole('img', { name: /^Royalties by month/ }).waitFor({ timeout: 30_000 })
   await shot('ledger')
   await context.close()
-
-  const dusk = await browser.newPage({ viewport: { width: 1280, height: 800 }, colorScheme: 'dark' })
-  await dusk.goto(`http://localhost:${port}/`)
-  await dusk.locator('.front img').nth(3).waitFor({ timeout: 60_000 })
-  await settled(dusk)
-  await dusk.waitForTimeout(600)
-  await dusk.screenshot({ path: join(out, 'porch-dusk.png') })
 } finally {
   await browser.close()
   server.kill()

@@ -4,6 +4,7 @@ import { Sill, sillOf } from '@/parts/Sill'
 import { useOpenBook } from '@/parts/openBook'
 import { WriterOnly } from '@/parts/WriterOnly'
 import { AddEdition } from './AddEdition'
+import { BegunFrom } from './BegunFrom'
 import { EditionPart } from './EditionPart'
 import { LeftToDo } from './LeftToDo'
 import { NextBook } from './NextBook'
@@ -28,8 +29,10 @@ export function PlanRoom({ bookId }: { bookId: string }) {
         {book && (
           <div className="sheet">
             <WriterOnly bookId={book.id}>
-              <TitlePart book={book} />
-              <NextBook book={book} />
+              <div>
+                <BegunFrom book={book} />
+                <TitlePart book={book} />
+              </div>
             </WriterOnly>
             <div>
               <WriterOnly bookId={book.id}>
@@ -50,6 +53,8 @@ export function PlanRoom({ bookId }: { bookId: string }) {
               <Words book={book} />
               <h2>What is left to do</h2>
               <LeftToDo figures={figures} trouble={view.trouble} />
+              <h2>The next book</h2>
+              <NextBook book={book} />
             </div>
           </div>
         )}
