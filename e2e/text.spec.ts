@@ -329,8 +329,7 @@ test('the marks and blocks of the schema, pages and counts follow', async ({ pag
 
   await page.locator('input[aria-label="Picture file"]').setInputFiles('demo/tide-curve.png')
   await expect(text(page).locator('figure img')).toBeVisible()
-  await page.locator('figure .about input').first().fill('A curve of the tide')
-  await page.locator('figure .about input').first().blur()
+  await page.getByLabel('What the picture says').fill('A curve of the tide')
   await expect(page.locator('.saving')).toHaveText('saved')
   await page.reload()
   await expect(text(page).locator('figure img')).toHaveAttribute('alt', 'A curve of the tide')
@@ -402,9 +401,15 @@ test('words are in a language of their own, headings are in the contents, and bo
     .first()
     .dblclick({ position: { x: 80, y: 12 } })
   const passage = page.getByRole('region', { name: 'The passage at the cursor' })
+  const paragraph = (await text(page).locator('p').first().textContent())!
   await expect(passage).toContainText('The chosen words are in British English, as the book is')
   await value(page, 'Language of the words', 'Welsh')
   await expect(text(page).locator('[lang=cy]')).toHaveCount(1)
+  // What the author has to say of them stands beside them, and in no page.
+  await passage.getByLabel('Remark on the words').fill('Ask Ned about this.')
+  await passage.getByLabel('Remark on the words').press('Enter')
+  await expect(page.locator('.margins li.remark')).toHaveText('Ask Ned about this.')
+  expect((await text(page).locator('p').first().textContent())!).toBe(paragraph)
   await text(page).locator('[lang=cy]').click()
   await expect(passage).toContainText('These words are in Welsh')
   await text(page).locator('p').nth(3).click()
@@ -430,6 +435,8 @@ test('words are in a language of their own, headings are in the contents, and bo
   await page.keyboard.press('Enter')
   // In the contents, and in the text.
   await expect(page.getByText('1 of 2', { exact: true })).toBeVisible({ timeout: 30_000 })
+  await page.getByPlaceholder('find in the pages').fill('Ask Ned')
+  await expect(page.getByText('nowhere', { exact: true })).toBeVisible()
 })
 
 test('intake says what was left out, and where; a cover takes a picture', async ({ page }) => {

@@ -1,6 +1,6 @@
 import '../../tests/support/store'
 import { beforeEach, describe, expect, test } from '@jest/globals'
-import { docText, saidBy, type Section } from '@/core/book'
+import { ALSO_BY, alsoBy, docText, saidBy, type Section } from '@/core/book'
 import { bookOf } from '../../tests/support/core'
 
 const data = {
@@ -12,6 +12,7 @@ const data = {
 }
 const put = (id: string): Promise<void> =>
   data.putBook({ book: { ...bookOf([['Born at sea.'], ['Two.']]), id }, pictures: new Map() })
+const record = async (id: string) => (await data.db.books.get(id))!
 const section = async (book: string): Promise<Section> => (await data.getBook(book))!.book.sections.find(s => s.matter)!
 const write = (book: string, text: string): Promise<void> =>
   data.commitSections(book, 'Write', b => ({
@@ -40,13 +41,15 @@ describe('standing matter in the store', () => {
   test('is kept once, followed by name, and changed everywhere by one edit, each book with its own undo', async () => {
     const [kept] = await data.keptMatter()
     expect([kept!.id, kept!.name, docText(kept!.doc)]).toEqual(['about-me', 'About me', 'Born at sea.'])
-    expect((await data.followersOf(kept!)).map(f => [f.book, f.states])).toEqual([
+    expect((await data.followersOf([data.asKept(kept!)])).get(kept!.id)!.map(f => [f.book, f.states])).toEqual([
       ['one', ['as kept']],
       ['three', ['as kept']],
       ['two', ['as kept']],
     ])
     await write('one', 'Born ashore.')
-    expect((await data.followersOf(kept!)).find(f => f.book === 'one')!.states).toEqual(['changed here'])
+    expect((await data.followersOf([data.asKept(kept!)])).get(kept!.id)!.find(f => f.book === 'one')!.states).toEqual([
+      'changed here',
+    ])
     await write('three', 'Never born.')
     const done = await data.changeEverywhere('one', (await section('one')).id)
     expect(done).toEqual({ books: 1, left: [{ title: 'A Book', why: 'it was changed there' }] })
@@ -56,12 +59,12 @@ describe('standing matter in the store', () => {
     expect(docText((await section('two')).doc)).toBe('Born at sea.')
     // What was taken back there is brought up to date when it is asked for.
     const [now] = await data.keptMatter()
-    expect((await data.followersOf(now!)).map(f => [f.book, f.states[0]])).toEqual([
+    expect((await data.followersOf([data.asKept(now!)])).get(now!.id)!.map(f => [f.book, f.states[0]])).toEqual([
       ['one', 'as kept'],
       ['three', 'changed here'],
       ['two', 'behind'],
     ])
-    expect((await data.spread(now!)).books).toBe(1)
+    expect((await data.spread(data.asKept(now!))).books).toBe(1)
     expect(saidBy(await section('two'))).toBe(saidBy(now!))
   })
 
@@ -69,7 +72,7 @@ describe('standing matter in the store', () => {
     await data.letOff('two', (await section('two')).id)
     await data.renameMatter('about-me', 'On me')
     const [kept] = await data.keptMatter()
-    expect([kept!.name, (await data.followersOf(kept!)).length]).toEqual(['On me', 2])
+    expect([kept!.name, (await data.followersOf([data.asKept(kept!)])).get(kept!.id)!.length]).toEqual(['On me', 2])
     await data.forgetMatter('about-me')
     expect(await data.keptMatter()).toEqual([])
     expect(docText((await section('three')).doc)).toBe('Born at sea.')
@@ -93,5 +96,23 @@ describe('standing matter in the store', () => {
     await data.renameMatter('about-me', 'Changed since')
     await data.restoreLibrary(backup)
     expect((await data.keptMatter()).map(m => m.name).sort()).toEqual(['About me', 'Newer'])
+  })
+})
+
+describe('the author’s other books', () => {
+  test('are followed: a book that comes puts those behind that list them, and is listed by one act', async () => {
+    const other = (await data.db.books.toArray()).find(b => b.id === 'two')!
+    await data.place('one', alsoBy(await record('one'), await data.db.books.toArray())!)
+    const listed = async (): Promise<[string, string][]> =>
+      (await data.followersOf([data.otherBooks])).get(ALSO_BY)!.map(f => [f.book, f.states[0]!])
+    expect(await listed()).toEqual([['one', 'as kept']])
+    await data.commit('two', 'Title', () => ({
+      data: { ...other.data, title: 'Ebb', series: { name: 'Tides', number: 2 } },
+    }))
+    expect(await listed()).toEqual([['one', 'behind']])
+    expect(await data.spread(data.otherBooks)).toEqual({ books: 1, left: [] })
+    expect(await listed()).toEqual([['one', 'as kept']])
+    const s = (await data.getBook('one'))!.book.sections.find(x => x.matter?.id === ALSO_BY)!
+    expect([s.title, docText(s.doc)]).toEqual(['Also by Orla Fenwright', 'Tides\nEbb\nA Book'])
   })
 })

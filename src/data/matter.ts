@@ -1,5 +1,7 @@
 import { isMatter, isSetting } from '@/core/archive'
 import {
+  ALSO_BY,
+  alsoBy,
   asMatter,
   follow,
   matterState,
@@ -15,6 +17,7 @@ import { listBooks } from './bookList'
 import { getBook } from './books'
 import { commitSections } from './changes'
 import { db } from './db'
+import type { BookRecord } from './records'
 import { guarded } from './trouble'
 import { writtenElsewhere } from './writer'
 
@@ -39,7 +42,7 @@ async function change(how: (all: StandingMatter[]) => StandingMatter[]): Promise
 
 /** Keeps a section of a book as standing matter, which it follows from then on. */
 export async function keepSection(bookId: string, section: string, name: string): Promise<void> {
-  const taken = new Set((await stored()).map(m => m?.id))
+  const taken = new Set([ALSO_BY, ...(await stored()).map(m => m?.id)])
   const base = slugOf(name, 'matter').slice(0, 50)
   let id = base
   for (let n = 2; taken.has(id); n++) id = `${base}-${n}`
@@ -79,13 +82,26 @@ export async function changeEverywhere(bookId: string, section: string): Promise
     ...b,
     sections: b.sections.map(x => (x.id === section ? { ...x, matter: { id: kept.id, said } } : x)),
   }))
-  return spread(kept)
+  return spread(asKept(kept))
 }
 
-/** Brings every book up to date that is behind a piece of standing matter. */
-export async function spread(kept: StandingMatter): Promise<Spread> {
+/** Something that books follow: by the id that their sections name, and what each book is to say of it. */
+export interface Followed {
+  id: string
+  name: string
+  saidIn: (book: BookRecord, books: readonly BookRecord[]) => StandingMatter | undefined
+}
+
+/** A kept piece: every book says the same. */
+export const asKept = (kept: StandingMatter): Followed => ({ id: kept.id, name: kept.name, saidIn: () => kept })
+
+/** The author's other books: each book says its own list. */
+export const otherBooks: Followed = { id: ALSO_BY, name: 'Also by', saidIn: alsoBy }
+
+/** Brings every book up to date that is behind what it follows. */
+export async function spread(followed: Followed): Promise<Spread> {
   const out: Spread = { books: 0, left: [] }
-  for (const { book, title, states } of await followersOf(kept)) {
+  for (const { book, title, states, said } of (await followersOf([followed])).get(followed.id)!) {
     if (states.includes('changed here')) out.left.push({ title, why: 'it was changed there' })
     if (!states.includes('behind')) continue
     if (await writtenElsewhere(book)) {
@@ -93,7 +109,7 @@ export async function spread(kept: StandingMatter): Promise<Spread> {
       continue
     }
     try {
-      await commitSections(book, `“${kept.name}” as it is kept`, b => withMatter(b, kept))
+      await commitSections(book, `“${followed.name}” as it is kept`, b => withMatter(b, said))
       out.books++
     } catch (e) {
       out.left.push({ title, why: (e as Error).message })
@@ -102,24 +118,29 @@ export async function spread(kept: StandingMatter): Promise<Spread> {
   return out
 }
 
-/** A book with sections that follow a piece of standing matter. */
+/** A book with sections that follow something. */
 export interface Follower {
   book: string
   title: string
   /** The first of them. */
   section: string
   states: MatterState[]
+  /** What the book is to say. */
+  said: StandingMatter
 }
 
-/** The books that follow a piece of standing matter, and where each stands to it. */
-export async function followersOf(kept: StandingMatter): Promise<Follower[]> {
-  const books = new Map((await listBooks()).map(b => [b.id, b.data.title]))
-  const sections = await db.sections.filter(s => s.matter?.id === kept.id && books.has(s.book)).toArray()
-  return [...books].flatMap(([book, title]) => {
-    const own = sections.filter(s => s.book === book)
-    const states = own.flatMap(s => matterState(s, kept) ?? [])
-    return own.length && states.length ? [{ book, title, section: own[0]!.id, states }] : []
-  })
+/** The books that follow each thing, by its id, and where each stands to it. All sections are gone through once. */
+export async function followersOf(all: readonly Followed[]): Promise<Map<string, Follower[]>> {
+  const books = await listBooks()
+  const sections = await db.sections.filter(s => !!s.matter).toArray()
+  const of = (f: Followed): Follower[] =>
+    books.flatMap(b => {
+      const own = sections.filter(s => s.book === b.id && s.matter!.id === f.id)
+      const said = own.length ? f.saidIn(b, books) : undefined
+      const states = own.flatMap(s => matterState(s, said) ?? [])
+      return said && states.length ? [{ book: b.id, title: b.data.title, section: own[0]!.id, states, said }] : []
+    })
+  return new Map(all.map(f => [f.id, of(f)]))
 }
 
 /** Puts standing matter into a book, where its kind stands; gives the section that it is there. */

@@ -1,4 +1,4 @@
-import { nextBook } from '@/core/book'
+import { filesOf, nextBook } from '@/core/book'
 import { freshBookId, getBook, putBook } from './books'
 
 /** Begins the next book of a series from one that is here; gives its id. */
@@ -7,9 +7,7 @@ export async function beginNext(bookId: string): Promise<string> {
   if (!stored) throw new Error('The book that it should begin from is not here any more.')
   const { data } = nextBook(stored.book, bookId)
   const book = nextBook(stored.book, await freshBookId(data.title))
-  await putBook({
-    book,
-    pictures: new Map([...stored.pictures].filter(([hash]) => JSON.stringify(book).includes(hash))),
-  })
+  const wanted = new Set(filesOf(book))
+  await putBook({ book, pictures: new Map([...stored.pictures].filter(([hash]) => wanted.has(hash))) })
   return book.id
 }

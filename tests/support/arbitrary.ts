@@ -19,6 +19,7 @@ const marks: fc.Arbitrary<MarkJson[]> = fc.uniqueArray(
     { type: 'small_caps' },
     { type: 'strike' },
     { type: 'language', attrs: { tag: 'fr' } },
+    { type: 'remark', attrs: { words: 'look this up' } },
     { type: 'link', attrs: { href: 'https://example.org/?a=1&b=2' } },
   ),
   { maxLength: 2, selector: m => m.type },

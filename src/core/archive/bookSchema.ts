@@ -59,6 +59,7 @@ const sectionSchema = () =>
     subtitle: text(2000),
     numbered: yesNo().required(),
     made: yesNo().required(),
+    anew: yesNo(),
     unlisted: yesNo(),
     depth: whole(0, MOST_DEPTH),
     omits: list(text(100).defined(), 10_000),

@@ -49,6 +49,8 @@ export interface Section {
   subtitle?: string
   /** Counted among its like, where its role is. */
   numbered: boolean
+  /** Of a part: the chapters in it count from one. */
+  anew?: boolean
   /** Made from the book's data; its doc is not used while this is set. */
   made: boolean
   doc: DocJson

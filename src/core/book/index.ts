@@ -63,6 +63,7 @@ export {
   moveSections,
   newSection,
   removeSection,
+  withNumbers,
   setRole,
   splitSection,
   takeOver,
@@ -135,3 +136,4 @@ export {
   withMatter,
 } from './matter'
 export { type Leftover, leftovers, nextBook } from './nextBook'
+export { ALSO_BY, alsoBy } from './alsoBy'

@@ -53,12 +53,13 @@ export function matterState(s: Section, kept: StandingMatter | undefined): Matte
 }
 
 /** A section as standing matter. Links into its book do not go along: their words do. */
-export function asMatter(book: Book, s: Section, as: { id: string; name: string }): StandingMatter {
+export function asMatter(book: Book, s: Section, { id, name }: Pick<StandingMatter, 'id' | 'name'>): StandingMatter {
   const own = new Set(blockNames(s.doc))
   const [bare] = retargeted([{ made: false, doc: s.doc }], to => (own.has(to) ? undefined : null))
   const shown = new Set(picturesIn({ ...s, made: false }).map(p => p.asset))
   return {
-    ...as,
+    id,
+    name,
     role: s.role,
     title: s.title,
     ...(s.subtitle ? { subtitle: s.subtitle } : {}),

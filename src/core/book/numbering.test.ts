@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import { labels, readNumeral, type Role, roles, roman, type Section, shortName } from '.'
+import { bookOf } from '../../../tests/support/core'
+import { labels, readNumeral, type Role, roles, roman, type Section, shortName, withNumbers } from '.'
 import { emptyDoc } from './doc'
 import { numberInWords } from './numbering'
 
@@ -68,4 +69,38 @@ describe('labels', () => {
       }),
     )
   })
+})
+
+test('chapters count anew where their part says so, and on where it does not', () => {
+  const of = (role: Role, more: Partial<Section> = {}): Section => ({
+    ...bookOf([['x']]).sections.at(-1)!,
+    role,
+    title: '',
+    numbered: true,
+    ...more,
+  })
+  const list = [
+    of('part'),
+    of('chapter'),
+    of('chapter'),
+    of('part', { anew: true }),
+    of('chapter'),
+    of('part'),
+    of('chapter'),
+  ]
+  const sections = list.map((s, i) => ({ ...s, id: `s${i}` }))
+  expect([...labels(sections, 'en').values()].map(l => l.numberWords)).toEqual([
+    'Part One',
+    'Chapter One',
+    'Chapter Two',
+    'Part Two',
+    'Chapter One',
+    'Part Three',
+    'Chapter Two',
+  ])
+  // A stretch is counted, or is not, in one step; what is never counted stays as it is.
+  const book = { ...bookOf([['x']]), sections: [...sections, { ...of('afterword'), id: 's9', numbered: false }] }
+  const bare = withNumbers(book, ['s1', 's2', 's9'], false)
+  expect(bare.sections.filter(s => !s.numbered).map(s => s.id)).toEqual(['s1', 's2', 's9'])
+  expect(withNumbers(bare, ['s1', 's2', 's9'], true)).toEqual(book)
 })

@@ -10,7 +10,7 @@ export interface SectionLabel {
   title: string
 }
 
-/** Labels for all sections in the book's language, by id. Chapters count through parts; parts count by themselves. */
+/** Labels for all sections in the book's language, by id. Chapters count through parts, unless a part has them count anew; parts count by themselves. */
 export function labels(sections: readonly Section[], language: string): Map<string, SectionLabel> {
   const out = new Map<string, SectionLabel>()
   const words = printedWords(language)
@@ -19,6 +19,7 @@ export function labels(sections: readonly Section[], language: string): Map<stri
   let parts = 0
   for (const s of sections) {
     const facts = roles[s.role]
+    if (s.role === 'part' && s.anew) chapters = 0
     if (facts.numbered && s.numbered) {
       const number = s.role === 'part' ? ++parts : ++chapters
       const numberWords = filled(s.role === 'part' ? words.part : words.chapter, { n: numeral(number) })

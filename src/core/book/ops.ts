@@ -138,6 +138,14 @@ export function duplicateSections(book: Book, ids: readonly string[]): Book {
   return withSections(book, sections, fresh)
 }
 
+/** The book in which a stretch of sections is counted, or is not; only sections whose like are. */
+export const withNumbers = (book: Book, ids: readonly string[], numbered: boolean): Book => ({
+  ...book,
+  sections: book.sections.map(s =>
+    ids.includes(s.id) && roles[s.role].numbered && s.numbered !== numbered ? { ...s, numbered } : s,
+  ),
+})
+
 const plainRole: Record<Part, Role> = { front: 'preface', body: 'interlude', back: 'afterword' }
 
 /** Gives a section another role; it goes where that role's part stands. */

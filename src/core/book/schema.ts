@@ -223,6 +223,18 @@ export const marks: Record<string, MarkSpec> = {
     parseDOM: [{ tag: 'span[data-language]', getAttrs: e => tagOf(e as { getAttribute(n: string): string | null }) }],
     toDOM: m => ['span', { 'lang': m.attrs.tag as string, 'data-language': '' }, 0],
   },
+  /** What the author says of the words, beside them: no part of the book. */
+  remark: {
+    attrs: { words: words(10_000) },
+    inclusive: false,
+    parseDOM: [
+      {
+        tag: 'span[data-remark]',
+        getAttrs: e => ({ words: (e as { getAttribute(n: string): string | null }).getAttribute('data-remark') ?? '' }),
+      },
+    ],
+    toDOM: m => ['span', { 'data-remark': m.attrs.words as string }, 0],
+  },
   strong: { parseDOM: [{ tag: 'strong' }, { tag: 'b' }], toDOM: () => ['strong', 0] },
   em: { parseDOM: [{ tag: 'em' }, { tag: 'i' }], toDOM: () => ['em', 0] },
   small_caps: { parseDOM: [{ tag: 'span[data-small-caps]' }], toDOM: () => ['span', { 'data-small-caps': '' }, 0] },

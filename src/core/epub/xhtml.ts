@@ -280,7 +280,7 @@ function element(name: string, id: Markup | false, content: Markup): Markup {
   }
 }
 
-const marked: Record<Exclude<MarkJson['type'], 'link' | 'language'>, (inner: Markup) => Markup> = {
+const marked: Record<Exclude<MarkJson['type'], 'link' | 'language' | 'remark'>, (inner: Markup) => Markup> = {
   strong: x => xml`<strong>${x}</strong>`,
   em: x => xml`<em>${x}</em>`,
   small_caps: x => xml`<span class="sc">${x}</span>`,
@@ -310,7 +310,7 @@ function wrap(text: Markup, marks: MarkJson[] | undefined, places: XhtmlContext[
       const href = hrefOf(m.attrs.href, places)
       if (href) out = xml`<a href="${href}">${out}</a>`
     } else if (m.type === 'language') out = xml`<span lang="${m.attrs.tag}" xml:lang="${m.attrs.tag}">${out}</span>`
-    else out = marked[m.type](out)
+    else if (m.type !== 'remark') out = marked[m.type](out)
   }
   return out
 }

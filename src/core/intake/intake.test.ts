@@ -347,7 +347,9 @@ describe('docx', () => {
   })
   test('what was dropped is counted with its place', () => {
     const by = Object.fromEntries(u.dropped.map(d => [d.what, d]))
-    expect(by['comments']).toMatchObject({ count: 1, places: ['Commented on.'] })
+    // A comment on words is kept as a remark on them.
+    expect(by['comments']).toBeUndefined()
+    expect(JSON.stringify(u.book.sections)).toMatch(/"remark","attrs":\{"words":"[^"]+"\}/)
     expect(by['deleted text of tracked changes']!.count).toBe(1)
     expect(by['underlines']!.count).toBe(1)
     expect(u.cleaned.find(c => c.what.startsWith('empty'))!.count).toBeGreaterThan(0)

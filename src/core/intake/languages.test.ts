@@ -1,6 +1,8 @@
 import { expect, test } from '@jest/globals'
+import { strToU8 } from 'fflate'
 import { filled, printedLanguages, printedWords, type Role, roles } from '../book'
 import { readHeading, roleByName } from './headings'
+import { readManuscript } from '.'
 
 test('sections are known by what every language calls them, and by what else manuscripts call them there', () => {
   for (const language of printedLanguages) {
@@ -38,4 +40,15 @@ test('numbered headings are read as every language writes them, by figures and R
     }
   }
   expect(Object.keys(roles)).toContain('part')
+})
+
+test('a rights line is read in every language', () => {
+  for (const language of printedLanguages) {
+    const { rights } = printedWords(language)
+    const { book } = readManuscript(
+      'x.md',
+      strToU8(`The Lamp\n\n© 2021 Orla Fenwright. ${rights}\n\n# One\n\nThe lamp burned.\n\n# Two\n\nIt went out.\n`),
+    )
+    expect([language, book.data.year, book.data.rights]).toEqual([language, 2021, rights])
+  }
 })

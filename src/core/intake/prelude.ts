@@ -1,4 +1,4 @@
-import { inlineText, type Role, type TitleData } from '../book'
+import { inlineText, printedLanguages, printedWords, type Role, type TitleData } from '../book'
 import { parseIsbn } from '../trade'
 import type { RawBlock, RawPara } from './raw'
 
@@ -26,14 +26,16 @@ export function readPrelude(blocks: RawBlock[], data: TitleData): PreludePiece[]
     const text = inlineText(b.content).replace(/\s+/g, ' ').trim()
     const by = /^(?:a novel )?(?:by|written by)\s+(\p{Lu}[\p{L}.'’ -]{2,60})$/iu.exec(text)
     if (
-      /©|\(c\)\s*\d{4}|\bcopyright\b|all rights reserved|\bISBN\b|first published|no part of this/i.test(text) ||
+      /©|\(c\)\s*\d{4}|\bcopyright\b|\bISBN\b|first published|no part of this/i.test(text) ||
+      reservedIn(text) ||
       (copyright.length && /^(published|printed|cover|edited|www\.|https?:)/i.test(text))
     ) {
       copyright.push(b)
       isbn ??= findIsbn([b])
       const year = /(?:©|copyright)\D{0,20}((?:19|20)\d\d)/i.exec(text)
       if (year) data.year = Number(year[1])
-      if (/all rights reserved/i.test(text) && text.length < 200) data.rights ??= rightsIn(text)
+      const reserved = text.length < 200 ? reservedIn(text) : undefined
+      if (reserved) data.rights ??= reserved
     } else if (!data.title && isTitle(b, text, largest)) {
       data.title = text
       intoData(b)
@@ -81,8 +83,22 @@ export function readPrelude(blocks: RawBlock[], data: TitleData): PreludePiece[]
   return out
 }
 
-/** The sentence that says what rights are reserved. */
-const rightsIn = (text: string): string => (/[^.©]*all rights reserved\.?/i.exec(text)?.[0] ?? text).trim()
+/** How books of any language say that rights are reserved, without the stop. */
+const RESERVED = printedLanguages.map(l => printedWords(l).rights.replace(/\.$/, '').toLowerCase())
+
+/** The sentence that says, in any language, that rights are reserved. */
+function reservedIn(text: string): string | undefined {
+  const lower = text.toLowerCase()
+  for (const words of RESERVED) {
+    const at = lower.indexOf(words)
+    if (at < 0) continue
+    const before = text.slice(0, at)
+    const from = Math.max(before.lastIndexOf('.'), before.lastIndexOf('©')) + 1
+    const end = at + words.length
+    return text.slice(from, text[end] === '.' ? end + 1 : end).trim()
+  }
+  return undefined
+}
 
 function isTitle(b: RawPara, text: string, largest: number): boolean {
   if (text.length > 120) return false

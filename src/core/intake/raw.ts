@@ -150,3 +150,6 @@ export function leading(links: readonly MarkJson[]): { leads?: string } {
   const link = links.findLast(m => m.type === 'link')
   return link ? { leads: link.attrs.href } : {}
 }
+
+/** What typists indent paragraphs with. */
+export const TABS = 'tabs before paragraphs: the style indents'

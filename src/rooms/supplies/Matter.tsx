@@ -2,24 +2,34 @@
 import { App, Button, Select } from 'antd'
 import { useLiveQuery } from 'dexie-react-hooks'
 import { docText, docWords, roles, type StandingMatter } from '@/core/book'
-import { type Follower, followersOf, forgetMatter, place, renameMatter, spread } from '@/data/matter'
+import { asKept, type Follower, followersOf, forgetMatter, otherBooks, place, renameMatter } from '@/data/matter'
 import type { BookRecord } from '@/data/records'
 import { TextValue } from '@/parts/Sentence'
-import { spreadInWords } from '@/parts/spreadInWords'
 import { useSay } from '@/parts/useSay'
-import { BookLinks } from './BookLinks'
+import { BringUp, Followers } from './Followers'
 
 /** Letters of a piece that are shown. */
 const SHOWN = 220
 
-/** Standing matter: each piece with its beginning, the books that follow it, and where they stand to it. */
+/** Standing matter: each piece with its beginning, the books that follow it, and where they stand to it; and the lists of an author's other books, which follow the books there are. */
 export function Matter({ matter, books }: { matter: readonly StandingMatter[]; books: readonly BookRecord[] }) {
-  const followers = useLiveQuery(() => Promise.all(matter.map(followersOf)), [matter])
+  const followers = useLiveQuery(() => followersOf([otherBooks, ...matter.map(asKept)]), [matter, books])
+  const listing = followers?.get(otherBooks.id)
   return (
     <ul className="matter">
-      {matter.map((m, i) => (
-        <Piece key={m.id} kept={m} followers={followers?.[i]} books={books} />
+      {matter.map(m => (
+        <Piece key={m.id} kept={m} followers={followers?.get(m.id)} books={books} />
       ))}
+      <li>
+        <h3>Also by</h3>
+        <p className="says">
+          The author’s other books, as they are on the porch, series by series.{' '}
+          {listing && (
+            <Followers followers={listing} none="No book lists them yet: “Also by” is added from a book’s Text." />
+          )}
+        </p>
+        <p className="acts">{listing && <BringUp followed={otherBooks} followers={listing} />}</p>
+      </li>
     </ul>
   )
 }
@@ -37,10 +47,7 @@ function Piece({
   const { modal } = App.useApp()
   const words = docWords(kept.doc)
   const text = docText(kept.doc).replace(/\s+/g, ' ').trim()
-  const behind = followers?.filter(f => f.states.includes('behind')).length ?? 0
   const others = books.filter(b => !followers?.some(f => f.book === b.id))
-  const bringUp = (): void =>
-    void spread(kept).then(done => done.left.length && say.warn(spreadInWords(done)), say.failed)
   const forget = (): void =>
     void modal.confirm({
       title: `Forget “${kept.name}”?`,
@@ -71,31 +78,14 @@ function Piece({
       </h3>
       <p className="says">
         {roles[kept.role].name}, {words.toLocaleString('en')} {words === 1 ? 'word' : 'words'}.{' '}
-        {followers && (
-          <BookLinks
-            room="text"
-            none="No book follows it."
-            books={followers.map(f => ({
-              id: f.book,
-              title: f.title,
-              section: f.section,
-              ...(f.states.every(s => s === 'as kept')
-                ? {}
-                : { says: f.states.includes('changed here') ? 'changed there' : 'as it was before' }),
-            }))}
-          />
-        )}
+        {followers && <Followers followers={followers} none="No book follows it." />}
       </p>
       <blockquote>
         {text.slice(0, SHOWN)}
         {text.length > SHOWN && ' …'}
       </blockquote>
       <p className="acts">
-        {behind > 0 && (
-          <Button size="small" type="link" onClick={bringUp}>
-            Bring {behind === 1 ? 'it' : `all ${behind}`} up to date
-          </Button>
-        )}
+        {followers && <BringUp followed={asKept(kept)} followers={followers} />}
         {others.length > 0 && (
           <Select
             size="small"

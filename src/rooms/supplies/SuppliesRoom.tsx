@@ -30,7 +30,7 @@ export function SuppliesRoom() {
               Pages that stand in book after book: kept once, and changed everywhere by one edit. Any section is kept
               from its book’s Text, and placed in another from there.
             </p>
-            {matter.length > 0 && <Matter matter={matter} books={books} />}
+            <Matter matter={matter} books={books} />
             <div className="columns">
               <Kept
                 title="Styles"

@@ -79,7 +79,7 @@ function Desk({ book, view }: { book: Book; view: OpenBook }) {
     goTo(place)
   })
   const known = useKnown(book, view, section?.id)
-  const matter = useMatter(book.id, flush, only(setChosen))
+  const matter = useMatter(beside, flush, only(setChosen))
   const turnQuotes = useLatest(
     (operation: (b: Book) => Book): void => void acts.operate('Turn typed quotes', operation),
   )

@@ -55,6 +55,9 @@ const coreNodes = Object.entries(nodes).map(([name, spec]) =>
   }),
 )
 
+/** Attributes of marks by the names that they have in a page. */
+const saidAs: Record<string, string> = { tag: 'lang', words: 'data-remark' }
+
 const coreMarks = Object.entries(marks).map(([name, spec]) =>
   Mark.create({
     name,
@@ -67,7 +70,7 @@ const coreMarks = Object.entries(marks).map(([name, spec]) =>
           {
             default: v.default ?? '',
             rendered: false,
-            parseHTML: (e: HTMLElement) => e.getAttribute(a === 'tag' ? 'lang' : a),
+            parseHTML: (e: HTMLElement) => e.getAttribute(saidAs[a] ?? a),
           },
         ]),
       ),

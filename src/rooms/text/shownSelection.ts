@@ -2,6 +2,9 @@ import { Extension } from '@tiptap/core'
 import { Plugin, PluginKey, TextSelection } from '@tiptap/pm/state'
 import { Decoration, DecorationSet } from '@tiptap/pm/view'
 
+/** Milliseconds from the focus until the editor knows where it was clicked. */
+const AFTER_THE_CLICK = 60
+
 const key = new PluginKey<boolean>('shownSelection')
 
 /** Chosen words are seen to be chosen while a sentence about them has the focus. */
@@ -20,7 +23,12 @@ export const shownSelection = Extension.create({
         },
         handleDOMEvents: {
           blur: view => void view.dispatch(view.state.tr.setMeta(key, true)),
-          focus: view => void view.dispatch(view.state.tr.setMeta(key, false)),
+          // A click that brings the focus has set the caret, and the editor is told of it a moment later: until then nothing is drawn.
+          focus: view =>
+            void setTimeout(
+              () => !view.isDestroyed && view.dispatch(view.state.tr.setMeta(key, false)),
+              AFTER_THE_CLICK,
+            ),
         },
       },
     }),

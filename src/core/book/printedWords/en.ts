@@ -45,6 +45,7 @@ export const en: PrintedWords = {
   pages: 'Pages',
   landmarks: 'Landmarks',
   and: 'and',
+  alsoBy: 'Also by {author}',
   by: '{title} by {author}',
   inSeries: '{series}, book {n}',
   rights: 'All rights reserved.',

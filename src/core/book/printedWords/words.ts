@@ -21,6 +21,8 @@ export interface PrintedWords {
   landmarks: string
   /** Between the last two of several names. */
   and: string
+  /** Over an author's other books, where it says the author's name. */
+  alsoBy?: string
   /** A title and who wrote it, as one line. */
   by: string
   inSeries: string

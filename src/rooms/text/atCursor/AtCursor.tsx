@@ -1,4 +1,5 @@
 'use client'
+import { ConfigProvider } from 'antd'
 import type { AtCursorKind, Saying } from './kind'
 import { passage } from './Passage'
 import { picture } from './Picture'
@@ -14,9 +15,11 @@ export function AtCursor({ turn: _turn, ...saying }: Saying & { turn: number }) 
     const said = say(saying)
     if (said)
       return (
-        <section className="issaid atcursor" aria-label={`The ${name} at the cursor`}>
-          {said}
-        </section>
+        <ConfigProvider componentDisabled={saying.readOnly}>
+          <section className="issaid atcursor" aria-label={`The ${name} at the cursor`}>
+            {said}
+          </section>
+        </ConfigProvider>
       )
   }
   return null

@@ -35,11 +35,10 @@ export function Describes({
           as{' '}
           <span className="value">
             <Input
-              key={`${pos} ${attrs.asset as string}`}
               variant="borderless"
               aria-label={`What the ${name} says`}
               placeholder="nothing yet, for readers who cannot see it"
-              defaultValue={attrs.alt as string}
+              value={attrs.alt as string}
               disabled={readOnly}
               onChange={e =>
                 setAttributes(editor, pos, {

@@ -1,7 +1,7 @@
 'use client'
 import { getMarkRange } from '@tiptap/core'
 import { type EditorState, TextSelection } from '@tiptap/pm/state'
-import { ChoiceValue } from '@/parts/Sentence'
+import { ChoiceValue, TextValue } from '@/parts/Sentence'
 import { languageName, passageTags } from '@/parts/languages'
 import { type AtCursorProps, kindOf } from './kind'
 
@@ -10,32 +10,37 @@ interface FoundPassage {
   to: number
   /** The language that they are marked to be in. */
   tag: string | undefined
+  /** What the author says of them. */
+  remark: string | undefined
   chosen: boolean
 }
 
-/** The words that are chosen, or the passage in another language that the cursor is in. */
+/** The words that are chosen, or the passage in another language that the cursor is in, or words with a remark. */
 function find({ selection, schema }: EditorState): FoundPassage | undefined {
   if (!(selection instanceof TextSelection)) return undefined
   const { $from, from, to, empty } = selection
-  const type = schema.marks.language!
   const marks = empty ? $from.marks() : ($from.nodeAfter?.marks ?? [])
-  const tag = type.isInSet(marks)?.attrs.tag as string | undefined
-  if (!empty) return { from, to, tag, chosen: true }
-  const range = tag === undefined ? undefined : getMarkRange($from, type)
-  return range ? { ...range, tag, chosen: false } : undefined
+  const value = (name: 'language' | 'remark', attr: string): string | undefined =>
+    schema.marks[name]!.isInSet(marks)?.attrs[attr] as string | undefined
+  const [tag, remark] = [value('language', 'tag'), value('remark', 'words')]
+  if (!empty) return { from, to, tag, remark, chosen: true }
+  const name = tag !== undefined ? 'language' : remark !== undefined ? 'remark' : undefined
+  const range = name && getMarkRange($from, schema.marks[name]!)
+  return range ? { ...range, tag, remark, chosen: false } : undefined
 }
 
 const BOOKS = 'book'
 
-/** The language of words: it says how they are divided, and how a reading voice says them. */
-function Sentence({ book, editor, found: { from, to, tag, chosen }, readOnly }: AtCursorProps<FoundPassage>) {
-  const set = (v: string): void => {
+/** The language of words, which says how they are divided and how a reading voice says them; and what the author has to say of them. */
+function Sentence({ book, editor, found: { from, to, tag, remark, chosen }, readOnly }: AtCursorProps<FoundPassage>) {
+  const mark = (name: 'language' | 'remark', attrs: Record<string, string> | undefined): void => {
+    if (!editor.isEditable) return
     const { tr, schema } = editor.state
-    const type = schema.marks.language!
+    const type = schema.marks[name]!
     tr.removeMark(from, to, type)
-    if (v !== BOOKS) tr.addMark(from, to, type.create({ tag: v }))
+    if (attrs) tr.addMark(from, to, type.create(attrs))
+    // The focus stays here: the key that took the words must not go into the text.
     editor.view.dispatch(tr)
-    editor.view.focus()
   }
   const others = passageTags.filter(t => t !== book.data.language)
   const known = tag === undefined || others.includes(tag) ? others : [tag, ...others]
@@ -50,7 +55,20 @@ function Sentence({ book, editor, found: { from, to, tag, chosen }, readOnly }: 
           { value: BOOKS, words: `${languageName(book.data.language)}, as the book is` },
           ...known.map(value => ({ value, words: languageName(value) })),
         ]}
-        onChange={set}
+        onChange={v => mark('language', v === BOOKS ? undefined : { tag: v })}
+      />
+      ; your remark on them, which is never printed, is{' '}
+      <TextValue
+        key={`${from} ${to}`}
+        label="Remark on the words"
+        value={remark ?? ''}
+        placeholder="nothing yet"
+        most={10_000}
+        disabled={readOnly}
+        onTake={words => {
+          if (words !== (remark ?? '')) mark('remark', words ? { words } : undefined)
+          return Promise.resolve(true)
+        }}
       />
       .
     </>

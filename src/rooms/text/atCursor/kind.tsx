@@ -40,6 +40,8 @@ export const kindOf = <T,>(
 
 /** Sets attributes of the node at a position, in one step of the editor; the cursor stays. */
 export function setAttributes(editor: Editor, pos: number, attributes: Record<string, unknown>): void {
+  // Who follows another window looks, and changes nothing.
+  if (!editor.isEditable) return
   const { tr } = editor.state
   for (const [name, value] of Object.entries(attributes)) tr.setNodeAttribute(pos, name, value)
   editor.view.dispatch(tr)

@@ -40,6 +40,18 @@ export const SectionSentence = memo(function SectionSentence({
         }
         onNumbered={numbered => void change(numbered ? `Number “${name}”` : `“${name}” without number`, { numbered })}
       />
+      {section.role === 'part' && (
+        <>
+          , its chapters{' '}
+          <ChoiceValue
+            label="How its chapters are counted"
+            value={section.anew ? 'anew' : 'on'}
+            choices={COUNTS}
+            disabled={readOnly}
+            onChange={v => void change('How chapters are counted', { anew: v === 'anew' || undefined })}
+          />
+        </>
+      )}
       {edition && edition.kind !== 'ebook' && (
         <Opens book={book} edition={edition} section={section} name={name} readOnly={readOnly} />
       )}
@@ -193,6 +205,11 @@ function Made({ section, readOnly, acts }: Pick<SentenceProps, 'section' | 'read
     </>
   )
 }
+
+const COUNTS = [
+  { value: 'on', words: 'count on' },
+  { value: 'anew', words: 'count from one' },
+] as const
 
 /** By level of the headings. */
 const DEPTHS = [

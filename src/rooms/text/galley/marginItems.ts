@@ -6,7 +6,7 @@ export interface MarginItem {
   key: string
   /** Where it concerns the text: a position in the document. */
   pos: number
-  kind: 'note' | 'doubt' | 'finding'
+  kind: 'note' | 'doubt' | 'finding' | 'remark'
   /** The sign before its words: a note's number. */
   sign?: string
   words: string
@@ -22,7 +22,7 @@ export interface BlockFinding {
 const SHOWN = 110
 
 /**
- * Notes, doubts and findings of a section, in the order of its text. `isThere` says whether a link inside the book leads to
+ * Notes, remarks, doubts and findings of a section, in the order of its text. `isThere` says whether a link inside the book leads to
  * something; what is typed this moment has it told at once.
  */
 export function marginItems(
@@ -55,6 +55,8 @@ export function marginItems(
         kind: 'doubt',
         words: typed.count === 1 ? 'a quote as typed' : `${typed.count} quotes as typed`,
       })
+    for (const r of remarksIn(n))
+      out.push({ key: `r${id ?? pos}/${r.at}`, pos: pos + 1 + r.at, kind: 'remark', words: shortened(r.words) })
     for (const at of brokenAt(n, to => own.has(to) || isThere(to)))
       out.push({ key: `l${id ?? pos}/${at}`, pos: pos + 1 + at, kind: 'finding', words: 'this link leads nowhere' })
     return true
@@ -74,6 +76,18 @@ function typedQuotes(block: Node): { count: number; at: number } | undefined {
     count += here
   })
   return count ? { count, at } : undefined
+}
+
+/** The author's remarks on words of a block, each where its words begin. */
+function remarksIn(block: Node): { at: number; words: string }[] {
+  const out: { at: number; words: string }[] = []
+  let last: string | undefined
+  block.forEach((n, offset) => {
+    const words = n.marks.find(m => m.type.name === 'remark')?.attrs.words as string | undefined
+    if (words !== undefined && words !== last) out.push({ at: offset, words })
+    last = words
+  })
+  return out
 }
 
 /** Offsets in a block at which links into the book begin that lead nowhere. */

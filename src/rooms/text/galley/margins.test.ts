@@ -43,6 +43,27 @@ describe('what stands in the inner margin', () => {
     expect(items.at(-1)!.words).toHaveLength(112)
     expect(new Set(items.map(i => i.key)).size).toBe(items.length)
   })
+  test('a remark stands beside its words once, however these are formatted', () => {
+    const said = (text: string, words: string, ...more: object[]) => ({
+      type: 'text',
+      text,
+      marks: [{ type: 'remark', attrs: { words } }, ...more],
+    })
+    const marked = docOf(
+      p(
+        'b1',
+        t('She heard '),
+        said('seven ', 'Was it?'),
+        said('strokes', 'Was it?', { type: 'em' }),
+        t(', '),
+        said('then', 'When?'),
+      ),
+    )
+    expect(marginItems(marked, [], () => true).map(i => [i.kind, i.words, i.pos])).toEqual([
+      ['remark', 'Was it?', 11],
+      ['remark', 'When?', 26],
+    ])
+  })
   test('a note’s own quotes are not its paragraph’s', () => {
     expect(
       marginItems(docOf(p('b1', t('Plain'), note('n1', 'a "typed" one'))), [], () => true).map(i => i.kind),

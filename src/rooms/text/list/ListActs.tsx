@@ -1,7 +1,7 @@
 'use client'
 import { Button } from 'antd'
 import { memo } from 'react'
-import type { Section } from '@/core/book'
+import { roles, type Section, withNumbers } from '@/core/book'
 import type { SectionActs } from '../useSectionActs'
 import type { MatterActs } from '../matter/useMatter'
 import { AddSection } from './AddSection'
@@ -22,6 +22,8 @@ export const ListActs = memo(function ListActs({
 }) {
   const all = sections.filter(s => picked.includes(s.id))
   const one = all.length === 1 ? all[0] : undefined
+  const countable = all.filter(s => roles[s.role].numbered)
+  const numbered = countable.every(s => s.numbered)
   const act = (words: string, onClick: () => void, can = true) => (
     <Button size="small" type="link" disabled={readOnly || !can} onClick={onClick}>
       {words}
@@ -33,6 +35,15 @@ export const ListActs = memo(function ListActs({
       <div>
         {one && act('Split at the cursor', acts.split, !one.made)}
         {act(one ? 'Join to the one before' : 'Join them', acts.join, joinable(sections, all))}
+        {countable.length > 1 &&
+          act(
+            numbered ? 'Without numbers' : 'Number them',
+            () =>
+              void acts.operate(
+                numbered ? `${countable.length} sections without numbers` : `Number ${countable.length} sections`,
+                b => withNumbers(b, picked, !numbered),
+              ),
+          )}
         {act('Duplicate', acts.duplicate, all.length > 0)}
         {one && act('Read again', () => acts.readAgain(false), !one.made)}
         {one && !one.made && !one.matter && act('Keep for all books', () => matter.keep(one))}

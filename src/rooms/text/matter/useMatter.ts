@@ -1,13 +1,14 @@
 'use client'
 import { useLiveQuery } from 'dexie-react-hooks'
 import { useMemo } from 'react'
-import { roles, type Section, type StandingMatter } from '@/core/book'
+import { alsoBy, type Book, roles, type Section, type StandingMatter } from '@/core/book'
+import { listBooks } from '@/data/bookList'
 import { changeEverywhere, keepSection, keptMatter, letOff, place, takeKept } from '@/data/matter'
 import { spreadInWords } from '@/parts/spreadInWords'
 import { useLatest } from '@/parts/useLatest'
 import { useSay } from '@/parts/useSay'
 
-/** What is kept for all books, and what a book does with it; what could not be written is said. */
+/** What is kept for all books, the author's other books among it, and what a book does with it; what could not be written is said. */
 export interface MatterActs {
   kept: readonly StandingMatter[]
   /** A section is kept, and follows what is kept. */
@@ -23,11 +24,17 @@ export interface MatterActs {
 const none: readonly StandingMatter[] = []
 
 export function useMatter(
-  bookId: string,
+  book: Pick<Book, 'id' | 'data'>,
   flush: () => Promise<void>,
   onChoose: (section: string | undefined) => void,
 ): MatterActs {
-  const kept = useLiveQuery(keptMatter) ?? none
+  const { id: bookId, data } = book
+  const stored = useLiveQuery(keptMatter) ?? none
+  const books = useLiveQuery(listBooks)
+  const kept = useMemo(() => {
+    const others = books && alsoBy({ id: bookId, data }, books)
+    return others ? [others, ...stored] : stored
+  }, [stored, books, bookId, data])
   const say = useSay()
   const act = useLatest((work: () => Promise<unknown>): void => void flush().then(work).catch(say.failed))
   const everywhere = useLatest((s: Section): void =>

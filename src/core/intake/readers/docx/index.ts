@@ -1,13 +1,16 @@
 import type { CellJson, FootnoteJson, InlineJson, MarkJson, ParagraphJson, RowJson, TableJson } from '../../../book'
 import { inlineText } from '../../../book'
 import { Fault, type Report } from '../../../trade'
-import { DropCounter, leading, type RawBlock, type RawManuscript, type RawPara, textOfBlock } from '../../raw'
+import { DropCounter, leading, TABS, type RawBlock, type RawManuscript, type RawPara, textOfBlock } from '../../raw'
 import { readStyles, type RunProps, type StyleSheet } from './styles'
 import { child, elements, find, parseXml, type XmlElement } from '../../xml'
 import { countLook, marksOf } from '../../looks'
 import { pathIn, readZip } from '../../zip'
 import { cleanText, joinedInline, sameMarks, trimInline } from '../../inline'
 import { wordsOfNote } from '../../noteWords'
+
+/** Letters of a remark that are kept. */
+const MOST_REMARK = 10_000
 
 /** Reads a .docx: text with its formatting, structure facts with inheritance, notes, lists, tables, pictures, links; tracked changes as accepted. */
 export function readDocx(bytes: Uint8Array, report?: Report, salvage = false): RawManuscript {
@@ -49,6 +52,7 @@ export function readDocx(bytes: Uint8Array, report?: Report, salvage = false): R
   })
   reader.notes('footnote', part('footnotes.xml'))
   reader.notes('endnote', part('endnotes.xml'))
+  reader.readRemarks(part('comments.xml'))
   const body = find(parseXml(doc, 'its text', report, salvage), 'w:body')
   if (!body) throw new Fault('damaged', 'This document is damaged: it has no body.')
   reader.pair(body)
@@ -64,7 +68,8 @@ export function readDocx(bytes: Uint8Array, report?: Report, salvage = false): R
     )
   const meta = readProperties(parts.get('docProps/core.xml'))
   meta.language ??= styles.language
-  return { blocks, pictures: reader.pictures, meta, bodySize: styles.bodySize, dropped: reader.dropped }
+  const { pictures, dropped, remade } = reader
+  return { blocks, pictures, meta, bodySize: styles.bodySize, dropped, remade }
 }
 
 /** What the text and its notes refer to, by id; those of notes are told apart. */
@@ -150,6 +155,7 @@ function ownText({ children }: XmlElement): string {
 
 class DocxReader {
   readonly dropped = new DropCounter()
+  readonly remade = new DropCounter()
   readonly pictures = new Map<string, Uint8Array>()
   private readonly noteTexts = new Map<string, FootnoteJson['content']>()
   private newPage = false
@@ -161,6 +167,10 @@ class DocxReader {
   /** Nested complex fields: their code, and whether we are in the part that shows. */
   private fields: { code: string; shows: boolean; kind: 'link' | 'contents' | 'drop' | 'plain'; href?: string }[] = []
   private near = ''
+  /** What is said of the text, by id; which of it is open here, and which stands with words. */
+  private readonly remarks = new Map<string, string>()
+  private readonly open = new Set<string>()
+  private readonly placed = new Set<string>()
 
   /** Before the ids of relations: those of notes are apart. */
   private relPrefix = ''
@@ -168,6 +178,30 @@ class DocxReader {
   private passed: string[] = []
 
   constructor(private readonly file: DocxFile) {}
+
+  /** What commentators say, by the ids that the text has for it. */
+  readRemarks(root: XmlElement | undefined): void {
+    for (const c of elements(root)) {
+      const words = elements(c).map(textIn).join('\n').trim()
+      const author = c.attrs['w:author']?.trim()
+      if (words) this.remarks.set(c.attrs['w:id'] ?? '', author ? `${author}: ${words}` : words)
+    }
+  }
+
+  /** Where what is said of the text begins or ends; a remark stands with the words between. */
+  private range({ name, attrs }: XmlElement): void {
+    const id = attrs['w:id'] ?? ''
+    if (name === 'w:commentRangeEnd') this.open.delete(id)
+    else if (this.remarks.has(id)) this.open.add(id)
+  }
+
+  /** What is said of the words at hand. */
+  private remarkHere(hasWords: boolean): MarkJson[] {
+    if (!this.open.size) return []
+    if (hasWords) for (const id of this.open) this.placed.add(id)
+    const words = [...this.open].map(id => this.remarks.get(id)!).join('\n')
+    return [{ type: 'remark', attrs: { words: words.slice(0, MOST_REMARK) } }]
+  }
 
   notes(kind: 'footnote' | 'endnote', root: XmlElement | undefined): void {
     this.relPrefix = kind === 'footnote' ? 'f:' : 'e:'
@@ -252,6 +286,10 @@ class DocxReader {
           break
         case 'w:bookmarkStart':
           this.passed.push(...bookmark(e))
+          break
+        case 'w:commentRangeStart':
+        case 'w:commentRangeEnd':
+          this.range(e)
           break
         case 'w:del':
         case 'w:moveFrom':
@@ -379,6 +417,10 @@ class DocxReader {
         case 'w:bookmarkStart':
           this.passed.push(...bookmark(e))
           break
+        case 'w:commentRangeStart':
+        case 'w:commentRangeEnd':
+          this.range(e)
+          break
         case 'w:fldSimple': {
           const kind = fieldKind(e.attrs['w:instr'] ?? '')
           if (kind.kind === 'drop') this.pass(e, 'fields', this.near || inlineText(into.content))
@@ -443,7 +485,9 @@ class DocxReader {
         this.call(`endnote${c.attrs['w:id']}`, into)
         break
       case 'w:commentReference':
-        this.dropped.add('comments', this.nearby(into))
+        // One that stands with its words is kept; of a point alone there are none.
+        if (!this.placed.has(c.attrs['w:id'] ?? ''))
+          this.dropped.add('comments', this.nearby(into) || this.near, 1, this.remarks.get(c.attrs['w:id'] ?? '') ?? '')
         break
       case 'w:drawing':
       case 'w:pict':
@@ -479,6 +523,7 @@ class DocxReader {
         return true
       case 'w:tab':
       case 'w:ptab':
+        if (!into.content.length) this.remade.add(TABS, this.near)
         this.text(' ', props, marks, into)
         return true
       case 'w:noBreakHyphen':
@@ -581,7 +626,8 @@ class DocxReader {
         t,
       )
     const link = this.fields.find(f => f.kind === 'link')
-    const all = marksOf(props, link?.href ? [{ type: 'link', attrs: { href: link.href } }, ...marks] : marks)
+    const links: MarkJson[] = link?.href ? [{ type: 'link', attrs: { href: link.href } }, ...marks] : marks
+    const all = marksOf(props, [...links, ...this.remarkHere(!!t.trim())])
     if (t.trim()) countLook(props, inlineText(into.content) + t, this.dropped)
     const clean = cleanText(props.caps ? t.toUpperCase() : t)
     const letters = clean.trim().length

@@ -47,6 +47,35 @@ describe('parts of a .docx', () => {
     expect(dropped(u)).toMatchObject({ fields: 2, 'typed contents list': 2 })
   })
 
+  test('a tab before a paragraph is its indent, and is counted; one between words is a space', () => {
+    const tab = '<w:r><w:tab/></w:r>'
+    const u = read(
+      `${p(`${tab}${r('Set in.')}`)}${p(`${r('Left')}${tab}${r('right.')}`)}${p(`${tab}${tab}${r('Twice.')}`)}`,
+    )
+    expect(bookText(u.book).split('\n').filter(Boolean)).toEqual(['Set in.', 'Left right.', 'Twice.'])
+    expect(u.cleaned.filter(c => c.what.startsWith('tabs')).map(c => c.count)).toEqual([2])
+  })
+
+  test('a comment stands with its words, with who said it; one on no words is counted with what it says', () => {
+    const at = (id: number, what: string): string => `<w:comment${what} w:id="${id}"/>`
+    const comments = `<w:comments ${ns}><w:comment w:id="1" w:author="Ned">${p(r('Was it seven?'))}</w:comment><w:comment w:id="2">${p(r('Of a point.'))}</w:comment></w:comments>`
+    const u = read(
+      p(
+        `${r('She heard ')}${at(1, 'RangeStart')}${r('seven')}${r(' strokes')}${at(1, 'RangeEnd')}<w:r>${at(1, 'Reference')}</w:r>${r(', then none.')}<w:r>${at(2, 'Reference')}</w:r>`,
+      ),
+      { 'word/comments.xml': comments },
+    )
+    const paragraph = blocks(u).find(b => b.type === 'paragraph' && b.content) as {
+      content: { text: string; marks?: object[] }[]
+    }
+    expect(paragraph.content).toEqual([
+      { type: 'text', text: 'She heard ' },
+      { type: 'text', text: 'seven strokes', marks: [{ type: 'remark', attrs: { words: 'Ned: Was it seven?' } }] },
+      { type: 'text', text: ', then none.' },
+    ])
+    expect(dropped(u)).toEqual({ comments: 1 })
+  })
+
   test('words in a box stand behind the paragraph it is tied to, once for both forms of it; drawings are counted', () => {
     const box = `<w:r><mc:AlternateContent><mc:Choice Requires="wps"><w:drawing><w:txbxContent>${p(r('A note in a box'))}</w:txbxContent></w:drawing></mc:Choice><mc:Fallback><w:pict><v:textbox><w:txbxContent>${p(r('A note in a box'))}</w:txbxContent></v:textbox></w:pict></mc:Fallback></mc:AlternateContent></w:r>`
     const u = read(`${p(`${r('Beside it.')}${box}`)}${p(`${r('A shape.')}<w:r><w:pict><v:rect/></w:pict></w:r>`)}`)

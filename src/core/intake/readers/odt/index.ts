@@ -3,7 +3,7 @@ import { Fault, type Report } from '../../../trade'
 import { cleanText, sameMarks, trimInline } from '../../inline'
 import { countLook, marksOf } from '../../looks'
 import { wordsOfNote } from '../../noteWords'
-import { DropCounter, leading, type RawBlock, type RawManuscript, type RawPara, stretchesOf } from '../../raw'
+import { DropCounter, leading, TABS, type RawBlock, type RawManuscript, type RawPara, stretchesOf } from '../../raw'
 import { child, elements, find, parseXml, type XmlElement } from '../../xml'
 import { pathIn, readZip } from '../../zip'
 import { lengthOf, type OdtStyle, OdtStyles } from './styles'
@@ -338,6 +338,7 @@ class OdtReader {
           into,
         )
       case 'text:tab':
+        if (!into.content.length) this.remade.add(TABS, this.near)
         return this.words(' ', look, links, into)
       case 'text:line-break':
         into.content.push({ type: 'hard_break' })
