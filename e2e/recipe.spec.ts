@@ -60,6 +60,8 @@ test('somebody who has read nothing makes a 120-page activity book in under thre
   await said.getByRole('button', { name: 'Keep this run as a recipe' }).click()
   await page.getByLabel('Name of the recipe').fill('Kitchen words')
   await page.getByLabel('Name of the recipe').press('Enter')
+  // Its name leaves the field when the store has it.
+  await expect(page.getByLabel('Name of the recipe')).toBeHidden()
   await page.goto('/book/small-apiary-logbook/pages')
   await page.getByRole('button', { name: 'Add a run' }).click({ timeout: 30_000 })
   const own = page.getByRole('region', { name: 'Recipes of your own' })

@@ -84,7 +84,9 @@ describe('standing matter', () => {
       },
       { type: 'paragraph', attrs: { id: 'b10', align: null }, content: [{ type: 'text', text: 'There.' }] },
     ]
-    const placed = last(placeMatter(plain, asMatter(plain, s, { id: 'about', name: 'About' }))).doc
+    const matter = asMatter(plain, s, { id: 'about', name: 'About' })
+    expect(matterState(last(placeMatter(plain, matter)), matter)).toBe('as kept')
+    const placed = last(placeMatter(plain, matter)).doc
     expect(docText(placed)).toBe(docText(s.doc))
     const marks = placed.content.flatMap(b =>
       'content' in b ? (b.content as { marks?: object[] }[]).flatMap(n => n.marks ?? []) : [],

@@ -32,8 +32,16 @@ export type MatterState =
 
 /** What a section or a piece of matter says, as a short name: ids of blocks are no part of it, nor how its words came to be stored. */
 export function saidBy({ title, subtitle, doc }: Pick<Section, 'title' | 'subtitle' | 'doc'>): string {
-  const bare = renameIds(doc, () => '')
-  return hashOf(strToU8(JSON.stringify([title, subtitle ?? '', written(bare)]))).slice(0, 20)
+  // Every block by its number in the text, and links within the text to that.
+  const names = new Map<string, string>()
+  let count = 0
+  const counted = renameIds(doc, id => {
+    const own = `b${++count}`
+    if (id) names.set(id, own)
+    return own
+  })
+  const [bare] = retargeted([{ made: false, doc: counted }], to => names.get(to))
+  return hashOf(strToU8(JSON.stringify([title, subtitle ?? '', written(bare!.doc)]))).slice(0, 20)
 }
 
 /** As the schema writes it: neighbours of one look are one, every attribute is said. What it does not know says what it says. */

@@ -486,7 +486,9 @@ class DocxReader {
         break
       case 'w:commentReference':
         // One that stands with its words is kept; of a point alone there are none.
-        if (!this.placed.has(c.attrs['w:id'] ?? ''))
+        if (this.placed.has(c.attrs['w:id'] ?? ''))
+          this.remade.add('comments: they stand as remarks beside their words', this.nearby(into))
+        else
           this.dropped.add('comments', this.nearby(into) || this.near, 1, this.remarks.get(c.attrs['w:id'] ?? '') ?? '')
         break
       case 'w:drawing':
