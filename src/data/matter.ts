@@ -145,6 +145,7 @@ export async function followersOf(all: readonly Followed[]): Promise<Map<string,
 
 /** Puts standing matter into a book, where its kind stands; gives the section that it is there. */
 export async function place(bookId: string, kept: StandingMatter): Promise<string | undefined> {
+  if (await writtenElsewhere(bookId)) throw new Error('Another window writes this book: place it there.')
   let section: string | undefined
   await commitSections(bookId, `Place “${kept.name}”`, b => {
     const next = placeMatter(b, kept)

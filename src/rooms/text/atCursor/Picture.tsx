@@ -8,7 +8,7 @@ import { ChoiceValue, NumberValue } from '@/parts/Sentence'
 import { usePress } from '@/parts/usePress'
 import { placeName } from '../linkChoices'
 import { Describes } from './Describes'
-import { type AtCursorProps, kindOf, setAttributes } from './kind'
+import { type AtCursorProps, kindOf, nearest, setAttributes } from './kind'
 
 const stands: readonly { value: ImageStand; words: string }[] = [
   { value: 'measure', words: 'in the measure' },
@@ -44,8 +44,6 @@ function find({ selection }: EditorState): FoundPicture | undefined {
 
 /** Where a picture stands, what of it is shown and how sharp that prints, where it leads, and what it says to those who cannot see it. */
 function Sentence({ book, known, editor, found: { node, pos }, readOnly }: AtCursorProps<FoundPicture>) {
-  const share = node.attrs.share as number
-  const width = widths.reduce((best, w) => (Math.abs(w[0] - share) < Math.abs(best[0] - share) ? w : best))[0]
   const leads = (node.attrs.leads as string | undefined) ?? ''
   return (
     <>
@@ -62,7 +60,7 @@ function Sentence({ book, known, editor, found: { node, pos }, readOnly }: AtCur
           ,{' '}
           <ChoiceValue
             label="Width of the picture"
-            value={String(width)}
+            value={String(nearest(widths, node.attrs.share as number))}
             choices={widths.map(([value, words]) => ({ value: String(value), words }))}
             disabled={readOnly}
             onChange={v => setAttributes(editor, pos, { share: Number(v) })}

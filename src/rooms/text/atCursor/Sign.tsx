@@ -3,7 +3,7 @@ import type { Node } from '@tiptap/pm/model'
 import { type EditorState, NodeSelection } from '@tiptap/pm/state'
 import { ChoiceValue } from '@/parts/Sentence'
 import { Describes } from './Describes'
-import { type AtCursorProps, kindOf, setAttributes } from './kind'
+import { type AtCursorProps, kindOf, nearest, setAttributes } from './kind'
 
 const heights: [number, string][] = [
   [0.7, 'a small letter'],
@@ -29,15 +29,13 @@ function find({ selection }: EditorState): FoundSign | undefined {
 
 /** What a small picture in the line is to those who cannot see it, and how high it stands. */
 function Sentence({ editor, found: { node, pos }, readOnly }: AtCursorProps<FoundSign>) {
-  const height = node.attrs.height as number
-  const nearest = heights.reduce((best, h) => (Math.abs(h[0] - height) < Math.abs(best[0] - height) ? h : best))[0]
   return (
     <>
       The sign at the cursor is <Describes name="sign" editor={editor} node={node} pos={pos} readOnly={readOnly} />, and
       as high as{' '}
       <ChoiceValue
         label="Height of the sign"
-        value={String(nearest)}
+        value={String(nearest(heights, node.attrs.height as number))}
         disabled={readOnly}
         choices={heights.map(([value, words]) => ({ value: String(value), words }))}
         onChange={h => setAttributes(editor, pos, { height: Number(h) })}

@@ -38,6 +38,10 @@ export const kindOf = <T,>(
   },
 })
 
+/** Of the values that a sentence offers, the one that is nearest to what stands in the text. */
+export const nearest = (offered: readonly (readonly [number, string])[], to: number): number =>
+  offered.reduce((best, o) => (Math.abs(o[0] - to) < Math.abs(best[0] - to) ? o : best))[0]
+
 /** Sets attributes of the node at a position, in one step of the editor; the cursor stays. */
 export function setAttributes(editor: Editor, pos: number, attributes: Record<string, unknown>): void {
   // Who follows another window looks, and changes nothing.
