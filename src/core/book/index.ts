@@ -52,6 +52,14 @@ export { turnedTexts, withoutTurns } from './directions'
 export { hashOf } from './hash'
 export { eachNamed, Ids, withOwnIds } from './identity'
 export { safeHref } from './links'
+export {
+  countedInFigures,
+  countedInWords,
+  MOST_SAID,
+  numberInWords,
+  numberWords,
+  type NumberWords,
+} from './numberWords'
 export { labels, readNumeral, roman, type SectionLabel, sectionWord, shortName } from './numbering'
 export {
   addSection,

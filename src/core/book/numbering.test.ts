@@ -3,7 +3,7 @@ import fc from 'fast-check'
 import { bookOf } from '../../../tests/support/core'
 import { labels, readNumeral, type Role, roles, roman, type Section, shortName, withNumbers } from '.'
 import { emptyDoc } from './doc'
-import { numberInWords } from './numbering'
+import { numberInWords } from './numberWords'
 
 describe('numerals', () => {
   test('words and Roman figures are read back as the number that wrote them', () => {

@@ -1,4 +1,5 @@
 import type { Section } from './book'
+import { countedInFigures, countedInWords, numberInWords } from './numberWords'
 import { filled, type PrintedWords, printedWords } from './printedWords'
 import { type Role, roles } from './roles'
 
@@ -7,6 +8,8 @@ export interface SectionLabel {
   number?: number
   /** "Chapter Four", "Part One", or undefined where it is not counted. */
   numberWords?: string
+  /** "Chapter 4", where it is counted. */
+  numberFigures?: string
   title: string
 }
 
@@ -14,7 +17,6 @@ export interface SectionLabel {
 export function labels(sections: readonly Section[], language: string): Map<string, SectionLabel> {
   const out = new Map<string, SectionLabel>()
   const words = printedWords(language)
-  const numeral = numeralIn(language)
   let chapters = 0
   let parts = 0
   for (const s of sections) {
@@ -22,8 +24,9 @@ export function labels(sections: readonly Section[], language: string): Map<stri
     if (s.role === 'part' && s.anew) chapters = 0
     if (facts.numbered && s.numbered) {
       const number = s.role === 'part' ? ++parts : ++chapters
-      const numberWords = filled(s.role === 'part' ? words.part : words.chapter, { n: numeral(number) })
-      out.set(s.id, { number, numberWords, title: s.title })
+      const what = s.role === 'part' ? 'part' : 'chapter'
+      const numberWords = countedInWords(language, what, number)
+      out.set(s.id, { number, numberWords, numberFigures: countedInFigures(language, what, number), title: s.title })
     } else out.set(s.id, { title: s.title || (s.made || s.part !== 'body' ? sectionWord(words, s.role) : '') })
   }
   return out
@@ -33,42 +36,8 @@ export function labels(sections: readonly Section[], language: string): Map<stri
 export const sectionWord = (words: PrintedWords, role: Role): string =>
   words.sections[role] ?? filled(role === 'part' ? words.part : words.chapter, { n: '' }).trim()
 
-/** How a number is said in a heading: English says it in words, other languages in figures. */
-const numeralIn = (language: string): ((n: number) => string) => (/^en(-|$)/i.test(language) ? numberInWords : String)
-
 /** How a section is named in contents and running heads: its title, or its number in words. */
 export const shortName = (label: SectionLabel): string => label.title || label.numberWords || ''
-
-const ones = [
-  '',
-  'One',
-  'Two',
-  'Three',
-  'Four',
-  'Five',
-  'Six',
-  'Seven',
-  'Eight',
-  'Nine',
-  'Ten',
-  'Eleven',
-  'Twelve',
-  'Thirteen',
-  'Fourteen',
-  'Fifteen',
-  'Sixteen',
-  'Seventeen',
-  'Eighteen',
-  'Nineteen',
-]
-const tens = ['', '', 'Twenty', 'Thirty', 'Forty', 'Fifty', 'Sixty', 'Seventy', 'Eighty', 'Ninety']
-
-/** 1 to 999 in English words: 42 -> "Forty-Two". Others as figures. */
-export function numberInWords(n: number): string {
-  if (n < 1 || n > 999 || !Number.isInteger(n)) return String(n)
-  if (n >= 100) return ones[Math.floor(n / 100)]! + ' Hundred' + (n % 100 ? ' and ' + numberInWords(n % 100) : '')
-  return n < 20 ? ones[n]! : tens[Math.floor(n / 10)]! + (n % 10 ? '-' + ones[n % 10]! : '')
-}
 
 /** 1994 -> "mcmxciv". For folios before the body. */
 export function roman(n: number): string {

@@ -63,7 +63,7 @@ describe('the words that a book prints by itself', () => {
   test('name chapters, authors, series and rights in the book’s language', () => {
     const german = bookIn('de')
     const names = [...labels(german.sections, 'de').values()].map(l => l.numberWords ?? l.title)
-    expect(names).toEqual(['Titelseite', 'Impressum', 'Inhalt', 'Kapitel 1', 'Kapitel 2'])
+    expect(names).toEqual(['Titelseite', 'Impressum', 'Inhalt', 'Kapitel eins', 'Kapitel zwei'])
     expect([...labels(german.sections, 'en-GB').values()].at(-1)!.numberWords).toBe('Chapter Two')
     expect(authorLine(german.data)).toBe('Ada Pell und Ivo Marsh')
     expect(seriesLine(german)).toBe('Sound, Band 2')
@@ -85,7 +85,7 @@ describe('the words that a book prints by itself', () => {
       expect(now.made).toBe(false)
       expect(docText(now.doc)).toBe(docText(madeDoc(book, s, isbn)))
       expect(docText(now.doc)).toContain(
-        { 'title-page': 'Ada Pell und Ivo Marsh', copyright: 'Alle Rechte', contents: 'Kapitel 1' }[
+        { 'title-page': 'Ada Pell und Ivo Marsh', copyright: 'Alle Rechte', contents: 'Kapitel eins' }[
           s.role as 'contents'
         ],
       )

@@ -1,5 +1,6 @@
 import { inlineText, primaryTag, printedLanguages, printedWords, readNumeral, type Role, roles } from '../book'
 import type { RawBlock, RawPara } from './raw'
+import { compared, readAlone, readSpoken } from './spokenNumbers'
 
 /** A paragraph that may begin a section, with why. */
 export interface Proposal {
@@ -58,17 +59,6 @@ interface SectionNames {
   begins: [string, Role][]
 }
 
-const compared = (words: string): string =>
-  words
-    .toLowerCase()
-    .replace(/['’]/g, '’')
-    .replace(/ß/g, 'ss')
-    // Capitals are often typed without their accents.
-    .normalize('NFD')
-    .replace(/\p{M}/gu, '')
-    .replace(/[.:\s]+$/, '')
-    .trim()
-
 /** Sections whose names are followed by others: "Also by Ada Pell", "Prologue: The Rope". */
 const FOLLOWED = new Set<Role>([
   'also-by',
@@ -110,8 +100,11 @@ export function roleByName(title: string, language = 'en'): Role | undefined {
   return undefined
 }
 
-/** What a heading's words say: a counted word with its numeral, a bare numeral, a title. */
-export function readHeading(text: string): {
+/** What a heading's words say: a counted word with its numeral, a bare numeral, a title. A numeral alone in words is read in English and in the text's language. */
+export function readHeading(
+  text: string,
+  language = 'en',
+): {
   part: boolean
   number?: number
   title: string
@@ -119,6 +112,8 @@ export function readHeading(text: string): {
   bareNumeral?: boolean
 } {
   const t = text.replace(/\s+/g, ' ').trim()
+  const spoken = readSpoken(t)
+  if (spoken) return spoken
   const m = counted.exec(t)
   const n = m && readNumeral(m[2]!)
   if (m && n) return { part: partWords.has(m[1]!.toLowerCase()), number: n, title: (m[3] ?? '').trim(), word: m[1]! }
@@ -149,6 +144,8 @@ export function readHeading(text: string): {
   // "I" and "Mix" are words before they are numerals: only capitals count as Roman here.
   if (b && (/^\d/.test(bare![1]!) || /^[IVXLC]+$/.test(bare![1]!) || !/^[ivxlcdm]+$/i.test(bare![1]!)))
     return { part: false, number: b, title: '', bareNumeral: true }
+  const aloneNumber = readAlone(t, language)
+  if (aloneNumber) return { part: false, number: aloneNumber, title: '', bareNumeral: true }
   const l = leading.exec(t)
   const ln = l && (/^\d/.test(l[1]!) || /^[IVXLC]+$/.test(l[1]!)) ? readNumeral(l[1]!) : undefined
   if (l && ln) return { part: false, number: ln, title: l[2]!.trim() }
@@ -177,7 +174,7 @@ export function propose(block: RawBlock, index: number, bodySize: number, langua
   const short = text.length <= 90 && words <= 14
   const styled = block.level !== undefined && block.level >= 1
   if (!short && !styled) return undefined
-  const heading = readHeading(text)
+  const heading = readHeading(text, language)
   const named = block.role ?? roleByName(text, language)
   const evidence: [number, string][] = []
   if (styled)

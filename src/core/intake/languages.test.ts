@@ -1,6 +1,6 @@
 import { expect, test } from '@jest/globals'
 import { strToU8 } from 'fflate'
-import { filled, printedLanguages, printedWords, type Role, roles } from '../book'
+import { filled, MOST_SAID, numberWords, printedLanguages, printedWords, type Role, roles } from '../book'
 import { readHeading, roleByName } from './headings'
 import { readManuscript } from '.'
 
@@ -51,4 +51,33 @@ test('a rights line is read in every language', () => {
     )
     expect([language, book.data.year, book.data.rights]).toEqual([language, 2021, rights])
   }
+})
+
+test('headings that are counted in words are read in every language, in each way it says them, in capitals too', () => {
+  for (const language of [...printedLanguages, 'pt-PT'])
+    for (const what of ['chapter', 'part'] as const)
+      for (let number = 1; number <= MOST_SAID; number++)
+        for (const said of numberWords(language)![what](number))
+          for (const typed of [said, said.toUpperCase(), `${said}.`]) {
+            const read = readHeading(typed)
+            expect([language, typed, read.number, read.part, read.title]).toEqual([
+              language,
+              typed,
+              number,
+              what === 'part',
+              '',
+            ])
+          }
+  expect(readHeading('Глава вторая. Соль')).toMatchObject({ number: 2, part: false, title: 'Соль' })
+  expect(readHeading('Kapitola dvacátá první — Sůl')).toMatchObject({ number: 21, title: 'Sůl' })
+  expect(readHeading('Zweites Kapitel: Salz')).toMatchObject({ number: 2, title: 'Salz', word: 'Kapitel' })
+})
+
+test('a number alone on its line is read in the text’s language, and is a word in others', () => {
+  expect(readHeading('Vingt et un', 'fr')).toMatchObject({ number: 21, bareNumeral: true })
+  expect(readHeading('— Zwölf —', 'de')).toMatchObject({ number: 12, bareNumeral: true })
+  expect(readHeading('Elf', 'nl').number).toBe(11)
+  // An elf is none in English; nor is what begins with a number's name.
+  expect(readHeading('Elf', 'en')).toEqual({ part: false, title: 'Elf' })
+  expect(readHeading('Parte segunda mano', 'es')).toEqual({ part: false, title: 'Parte segunda mano' })
 })

@@ -24,7 +24,7 @@ export function opening(section: Section, label: SectionLabel, ctx: BlockContext
   if (number)
     parts.push({
       text: number,
-      base: label.title ? numberBase(ctx) : { ...title, smallCaps: title.smallCaps ?? openings.number === 'words' },
+      base: label.title ? numberBase(ctx) : { ...title, smallCaps: title.smallCaps ?? inWords(openings.number) },
       down: 0,
     })
   const own = ctx.assets.has(openings.ornamentPicture)
@@ -119,13 +119,22 @@ function beginsWithLeaf({ doc }: Section, ctx: BlockContext): boolean {
   )
 }
 
-function numberText(label: SectionLabel, form: BlockContext['style']['openings']['number']): string {
+type NumberForm = BlockContext['style']['openings']['number']
+
+const inWords = (form: NumberForm): boolean => form === 'words' || form === 'word and figures'
+
+function numberText(label: SectionLabel, form: NumberForm): string {
   if (form === 'none' || !label.number) return ''
-  return form === 'words'
-    ? (label.numberWords ?? '')
-    : form === 'roman'
-      ? roman(label.number).toUpperCase()
-      : String(label.number)
+  switch (form) {
+    case 'words':
+      return label.numberWords ?? ''
+    case 'word and figures':
+      return label.numberFigures ?? ''
+    case 'roman':
+      return roman(label.number).toUpperCase()
+    case 'figures':
+      return String(label.number)
+  }
 }
 
 const gap = (lines: number): FlowItem => itemOf({ keepNext: true, variants: ofLines(lines), draw: () => undefined })
@@ -134,7 +143,7 @@ const gap = (lines: number): FlowItem => itemOf({ keepNext: true, variants: ofLi
 function numberBase(ctx: BlockContext): TextBase {
   const { number, numberSize } = ctx.style.openings
   const size = legible(ctx.style, numberSize)
-  return number === 'words'
+  return inWords(number)
     ? { size, smallCaps: true, tracking: 0.08 }
     : { size, lining: true, tracking: number === 'roman' ? 0.06 : 0 }
 }

@@ -171,6 +171,7 @@ describe('random books under random styles', () => {
           collect(s.doc)
           const number = {
             words: ['Chapter', ['One', 'Two', 'Three'][i]!],
+            'word and figures': ['Chapter', String(i + 1)],
             figures: [String(i + 1)],
             roman: ['I'.repeat(i + 1)],
             none: [],

@@ -63,7 +63,7 @@ const openingsPart = () =>
     /** Lines left empty above. */
     sink: number().integer().min(0).max(24).default(6),
     align: one('center', 'left').default('center'),
-    number: one('words', 'figures', 'roman', 'none').default('words'),
+    number: one('words', 'word and figures', 'figures', 'roman', 'none').default('words'),
     numberSize: amount(6, 80).default(12),
     titleSize: amount(8, 60).default(20),
     title: one('as written', 'italic', 'small capitals', 'capitals', 'bold').default('as written'),

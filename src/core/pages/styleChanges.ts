@@ -71,6 +71,7 @@ export const styleValues: StyleValue[] = [
   choice(
     'openings.number',
     ['words', 'number in words'],
+    ['word and figures', 'word with a figure'],
     ['figures', 'number in figures'],
     ['roman', 'Roman number'],
     ['none', 'no number'],
