@@ -30,6 +30,13 @@ export const plannerLanguages = [
   { value: 'pt', words: 'português' },
   { value: 'nl', words: 'Nederlands' },
   { value: 'sv', words: 'svenska' },
+  { value: 'pl', words: 'polski' },
+  { value: 'cs', words: 'čeština' },
+  { value: 'da', words: 'dansk' },
+  { value: 'nb', words: 'norsk' },
+  { value: 'fi', words: 'suomi' },
+  { value: 'el', words: 'ελληνικά' },
+  { value: 'ru', words: 'русский' },
 ] as const
 
 const FIRST = { sunday: 0, monday: 1, saturday: 6 } as const

@@ -1,5 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
+import { primaryTag, printedLanguages } from '../../book'
+import { plannerLanguages } from '../planner'
 import {
   countriesKnown,
   dateNames,
@@ -60,7 +62,8 @@ describe('days', () => {
   })
   test('have names in the languages that are offered', () => {
     const monday = dayOf('2027-03-01')!
-    expect(['en-GB', 'de', 'fr', 'es', 'it', 'pt', 'nl', 'sv'].map(l => dateNames(l).weekday(monday))).toEqual([
+    const offered = plannerLanguages.map(l => l.value).filter(l => l !== 'book')
+    expect(offered.map(l => dateNames(l).weekday(monday))).toEqual([
       'Monday',
       'Montag',
       'lundi',
@@ -69,7 +72,15 @@ describe('days', () => {
       'segunda-feira',
       'maandag',
       'måndag',
+      'poniedziałek',
+      'pondělí',
+      'mandag',
+      'mandag',
+      'maanantai',
+      'Δευτέρα',
+      'понедельник',
     ])
+    expect(offered.map(primaryTag).sort()).toEqual([...printedLanguages].sort())
     expect(dateNames('de').monthYear(monday)).toBe('März 2027')
     expect(dateNames('en-GB').span(monday, monday + 6)).toMatch(/^1\s?[–-]\s?7 March 2027$/)
     expect(dateNames('no such tag').month(monday)).toBe('March')

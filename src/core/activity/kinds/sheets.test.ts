@@ -7,6 +7,7 @@ import { type WordOn, wordsOn } from '../../../../tests/support/wordsOn'
 import type { Asset, Run } from '../../book'
 import { type ImageMark, type Layer, type Path } from '../../marks'
 import { pathBox } from '../../marks/path'
+import { printedLanguages } from '../../book'
 import { pageWords } from '../pageWords'
 import { kindOf } from '../registry'
 import { type Drawing, RunPress } from '../runPress'
@@ -44,7 +45,7 @@ function rects({ xy }: Path): { x0: number; y0: number; x1: number; y1: number }
 }
 
 describe('words of pages to fill in', () => {
-  const languages = ['en-GB', 'de', 'fr', 'es', 'it', 'pt', 'nl', 'sv']
+  const languages = printedLanguages
   test('are there in all languages that are offered, different ones, with what is put in', () => {
     const keys = Object.keys(pageWords('en'))
     for (const language of languages) {
@@ -68,7 +69,9 @@ describe('words of pages to fill in', () => {
   ] as const)('“%s” says all of its own in each language, none of them cut', async (kind, keys) => {
     for (const language of languages) {
       const said = await texts(kind, {}, { language })
-      for (const key of keys) expect(said).toContain(pageWords(language)[key])
+      // Where a face has not the letters, another lends them, and the spaces between stay its own.
+      const phrases = said.join('\n').replaceAll('\n \n', ' ').split('\n')
+      for (const key of keys) expect(phrases).toContain(pageWords(language)[key])
     }
   })
 })
