@@ -47,7 +47,10 @@ export {
   type TextJson,
   type VerseJson,
 } from './doc'
-export { docWithQuotes, type DoubtfulQuote, quoteBetween, quotesOf, straightQuotes } from './quotes'
+export { quoteBetween, quotesOf } from './quotes'
+export type { DoubtfulPlace, TypedSigns } from './turned'
+export { dashHabit, quoteHabit, type SignHabit, signHabits, spaceHabit, turnedSigns, typedSigns } from './typedSigns'
+export { dashBetween, type DashHabit, dashesOf } from './dashes'
 export { turnedTexts, withoutTurns } from './directions'
 export { hashOf } from './hash'
 export { eachNamed, Ids, withOwnIds } from './identity'
@@ -113,7 +116,7 @@ export {
 } from './contents'
 export { inCase, type LetterCase, nextCase } from './letterCase'
 export { withCountedIds } from './countedIds'
-export { signsToSpace, spaceBefore, spacesSigns, withSpace } from './signSpaces'
+export { signsToSpace, spacesSigns, withSpace } from './signSpaces'
 export { withException } from './exceptions'
 export { authorLine } from './authorLine'
 export { withWritten } from './written'

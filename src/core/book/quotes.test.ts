@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { anyDoc } from '../../../tests/support/arbitrary'
-import { type DocJson, docText, docWithQuotes, quoteBetween, quotesOf, schema, straightQuotes } from '.'
+import { type DocJson, docText, quoteBetween, quoteHabit, quotesOf, schema, turnedSigns, typedSigns } from '.'
 import { turnQuotes } from './quotes'
 
 const turned = (text: string, language: string): string => turnQuotes(text, language).becomes.join('')
@@ -66,30 +66,30 @@ describe('typed quotes', () => {
   test('guesses are told with their places; what is plain is not', () => {
     const at = (t: string): number[] => turnQuotes(t, 'en-GB').doubtful
     expect([at(`She said "yes" and Ada's "no".`), at(`'Tis so`), at(`a plank of 6"`)]).toEqual([[], [0], [12]])
-    const d = docWithQuotes(doc(`'Twas a plank of 6" that`, ` broke`), 'en-GB')
+    const d = turnedSigns(quoteHabit, doc(`'Twas a plank of 6" that`, ` broke`), 'en-GB')
     expect(d.doubtful).toEqual([
       { block: 'b1', words: `'Twas a plank of 6" that` },
       { block: 'b1', words: `'Twas a plank of 6" that broke` },
     ])
   })
   test('across formatting; ids and form stay; a document without any is the same object', () => {
-    const d = docWithQuotes(doc('He said "', 'never', '" twice.'), 'de')
+    const d = turnedSigns(quoteHabit, doc('He said "', 'never', '" twice.'), 'de')
     expect(d.doc.content[0]).toMatchObject({
       attrs: { id: 'b1' },
       content: [{ text: 'He said „' }, { text: 'never', marks: [{ type: 'em' }] }, { text: '“ twice.' }],
     })
     const clean = doc('Nothing typed “here”.')
-    expect(docWithQuotes(clean, 'de').doc).toBe(clean)
-    expect(straightQuotes(doc('a "b" c'))).toEqual({ count: 2, first: 'b1' })
+    expect(turnedSigns(quoteHabit, clean, 'de').doc).toBe(clean)
+    expect(typedSigns(quoteHabit, doc('a "b" c'), 'en')).toEqual({ count: 2, first: 'b1' })
   })
   test('any document in any language: no typed quote is left, nothing else changes, and it stays in the schema', () => {
     const withQuotes = anyDoc.map(d => JSON.parse(JSON.stringify(d).replaceAll('tide', `'tide\\"`)) as DocJson)
     fc.assert(
       fc.property(withQuotes, fc.constantFrom('en', 'de', 'fr', 'sv', 'it'), (d, language) => {
-        const out = docWithQuotes(d, language)
+        const out = turnedSigns(quoteHabit, d, language)
         schema.nodeFromJSON(out.doc).check()
         const bare = (x: DocJson): string => docText(x).replace(/["'“”„‘’‚«»‹›\s\u202f\u00a0]/g, '')
-        expect([straightQuotes(out.doc).count, bare(out.doc)]).toEqual([0, bare(d)])
+        expect([typedSigns(quoteHabit, out.doc, 'en').count, bare(out.doc)]).toEqual([0, bare(d)])
       }),
       { numRuns: 120 },
     )

@@ -1,5 +1,5 @@
-import { type DocJson, eachInline } from './doc'
 import { primaryTag } from './printedWords'
+import { type Turned, units } from './turned'
 
 /** The marks that a typed " and ' become; `apart` stands inside the double ones, where the language sets a space there. */
 export interface QuoteMarks {
@@ -66,9 +66,9 @@ export function quoteBetween(
 }
 
 /** A text with its typed quotes as the language has them: what each typed character becomes, and the positions of guesses. */
-export function turnQuotes(typed: string, language: string): { becomes: string[]; doubtful: number[] } {
+export function turnQuotes(typed: string, language: string): Turned {
   const { single, apart } = quotesOf(language)
-  const becomes = [...typed].flatMap(c => (c.length > 1 ? [c, ''] : [c]))
+  const becomes = units(typed)
   const doubtful: number[] = []
   let before = ''
   let open = false
@@ -90,62 +90,3 @@ export function turnQuotes(typed: string, language: string): { becomes: string[]
 }
 
 const isSpace = (c: string | undefined): boolean => c !== undefined && /[\s\u00a0\u202f]/.test(c)
-
-const counted = new WeakMap<DocJson, { count: number; first?: string }>()
-
-/** Typed quotes in a document, and the block of the first. Remembered by the document's identity. */
-export function straightQuotes(doc: DocJson): { count: number; first?: string } {
-  const known = counted.get(doc)
-  if (known) return known
-  let count = 0
-  let first: string | undefined
-  eachInline(doc, (content, owner) => {
-    for (const n of content)
-      if (n.type === 'text') {
-        const here = n.text.match(/["']/g)?.length ?? 0
-        if (here && !count) first = 'attrs' in owner && owner.attrs && 'id' in owner.attrs ? owner.attrs.id : undefined
-        count += here
-      }
-  })
-  const found = { count, ...(first ? { first } : {}) }
-  counted.set(doc, found)
-  return found
-}
-
-/** A place where a quote was guessed, with the words around it. */
-export interface DoubtfulQuote {
-  block: string
-  words: string
-}
-
-/** The document with its typed quotes turned, formatted pieces of a text read together; the very same object where there are none. */
-export function docWithQuotes(
-  doc: DocJson,
-  language: string,
-): { doc: DocJson; turned: number; doubtful: DoubtfulQuote[] } {
-  const { count } = straightQuotes(doc)
-  if (!count) return { doc, turned: 0, doubtful: [] }
-  const copy = JSON.parse(JSON.stringify(doc)) as DocJson
-  const doubtful: DoubtfulQuote[] = []
-  eachInline(copy, (content, owner) => {
-    // Each piece is turned in the light of what stands before and behind it; a note or picture between counts as a letter.
-    const typed = content.map(n => (n.type === 'text' ? n.text : n.type === 'hard_break' ? '\n' : '\ufffc')).join('')
-    if (!/["']/.test(typed)) return
-    const turned = turnQuotes(typed, language)
-    for (const at of turned.doubtful)
-      doubtful.push({
-        block: 'attrs' in owner && owner.attrs && 'id' in owner.attrs ? owner.attrs.id : '',
-        words: typed
-          .slice(Math.max(0, at - 24), at + 24)
-          .replace(/[\n\ufffc]/g, ' ')
-          .trim(),
-      })
-    let from = 0
-    for (const n of content) {
-      const to = from + (n.type === 'text' ? n.text.length : 1)
-      if (n.type === 'text') n.text = turned.becomes.slice(from, to).join('')
-      from = to
-    }
-  })
-  return { doc: copy, turned: count, doubtful }
-}

@@ -10,7 +10,7 @@ import {
   titleLength,
   innerLinksLead,
   leftOfEarlier,
-  typedQuotes,
+  signsAsTyped,
   weight,
 } from './dataRules'
 import type { Finding, Severity } from './finding'
@@ -66,7 +66,7 @@ export const rules: Rule[] = [
   emptySections,
   innerLinksLead,
   leftOfEarlier,
-  typedQuotes,
+  signsAsTyped,
 ]
 
 const rank: Record<Severity, number> = { stop: 0, mend: 1, remark: 2 }

@@ -1,4 +1,4 @@
-import { authorLine, brokenLinks, leftovers, picturesIn, straightQuotes } from '../book'
+import { authorLine, brokenLinks, leftovers, picturesIn, signHabits, typedSigns } from '../book'
 import { formatMoney } from '../trade'
 import type { Finding } from './finding'
 import type { Rule } from './pageRules'
@@ -175,26 +175,26 @@ export const emptySections: Rule = s =>
       remedy: 'write the section',
     }))
 
-/** Quotes are the language's, not the typewriter's. */
-export const typedQuotes: Rule = s => {
-  const found = s.book.sections
-    .filter(x => !x.made)
-    .map(x => ({ section: x.id, ...straightQuotes(x.doc) }))
-    .filter(x => x.count)
-  const count = found.reduce((n, x) => n + x.count, 0)
-  return count
-    ? [
-        {
-          rule: 'typed quotes',
-          severity: 'remark',
-          place: { kind: 'text', section: found[0]!.section, block: found[0]!.first ?? '' },
-          amount: String(count),
-          message: `${count} ${count === 1 ? 'quote is' : 'quotes are'} as typed, not as printed.`,
-          remedy: 'turn the quotes',
-        },
-      ]
-    : []
-}
+/** Quotes, dashes and the spaces before signs are the language's, not the typewriter's. */
+export const signsAsTyped: Rule = s =>
+  signHabits.flatMap(habit => {
+    const found = s.book.sections
+      .filter(x => !x.made)
+      .map(x => ({ section: x.id, ...typedSigns(habit, x.doc, s.book.data.language) }))
+      .filter(x => x.count)
+    const count = found.reduce((n, x) => n + x.count, 0)
+    if (!count) return []
+    return [
+      {
+        rule: `typed ${habit.id}`,
+        severity: 'remark' as const,
+        place: { kind: 'text' as const, section: found[0]!.section, block: found[0]!.first ?? '' },
+        amount: String(count),
+        message: habit.says(count),
+        remedy: 'turn the signs' as const,
+      },
+    ]
+  })
 
 /** Every link inside the book leads to something in it. */
 export const innerLinksLead: Rule = s =>

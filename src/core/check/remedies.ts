@@ -17,7 +17,7 @@ export const remedies = {
   'write the section': 'Write it, or remove the section.',
   'mend the link': 'In the text, choose anew where it leads, or take the link away.',
   'settle what is left': 'Change it, or say in the plan that nothing is left by mistake.',
-  'turn the quotes': 'In the text, turn them into the language’s own.',
+  'turn the signs': 'In the text, turn them into the language’s own.',
   'refit the cover': 'Refit the cover: everything placed stays placed.',
   'bare the spine': 'Take the text off the spine.',
   'move the box inward': 'Make its box smaller or move it inward.',

@@ -22,7 +22,7 @@ import { usePicked } from './list/usePicked'
 import { MatterSentence } from './matter/MatterSentence'
 import { useMatter } from './matter/useMatter'
 import { Pieces } from './Pieces'
-import { TypedQuotes } from './TypedQuotes'
+import { TypedSigns } from './TypedSigns'
 import { useGoTo } from './useGoTo'
 import { useKnown } from './useKnown'
 import { useSectionActs } from './useSectionActs'
@@ -80,9 +80,7 @@ function Desk({ book, view }: { book: Book; view: OpenBook }) {
   })
   const known = useKnown(book, view, section?.id)
   const matter = useMatter(beside, flush, only(setChosen))
-  const turnQuotes = useLatest(
-    (operation: (b: Book) => Book): void => void acts.operate('Turn typed quotes', operation),
-  )
+  const turnSigns = useLatest((does: string, operation: (b: Book) => Book): void => void acts.operate(does, operation))
   const toPage = usePageLink(book.id, section?.id, flush)
   const written = editor && !section?.made ? editor : undefined
   const words =
@@ -134,7 +132,7 @@ function Desk({ book, view }: { book: Book; view: OpenBook }) {
             beside={
               <>
                 <Pieces book={beside} section={section.id} editor={written} readOnly={readOnly} flush={flush} />
-                <TypedQuotes book={beside} readOnly={readOnly} onTurn={turnQuotes} onGo={go} />
+                <TypedSigns book={beside} readOnly={readOnly} onTurn={turnSigns} onGo={go} />
               </>
             }
           />

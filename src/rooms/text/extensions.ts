@@ -21,7 +21,7 @@ import { keymap } from '@tiptap/pm/keymap'
 import type { Schema } from '@tiptap/pm/model'
 import { type EditorState, Plugin, PluginKey, TextSelection, type Transaction } from '@tiptap/pm/state'
 import { liftListItem, sinkListItem, splitListItem } from '@tiptap/pm/schema-list'
-import { marks, nodes, primaryTag, quoteBetween, quotesOf, spacesSigns, withSpace } from '@/core/book'
+import { dashesOf, marks, nodes, quoteBetween, quotesOf, spacesSigns, withSpace } from '@/core/book'
 import { askForIds, nextNumber } from '@/data/idLease'
 import { carriedAttribute } from './clipboard'
 import { toggleList, turnCase } from './commands'
@@ -226,8 +226,27 @@ const frenchSpace = new InputRule({
   },
 })
 
-/** Languages in which a dash before a paragraph says that somebody speaks. */
-const DASH_SPEAKS = new Set(['fr', 'es', 'pt', 'it', 'pl', 'cs', 'ru', 'el', 'fi', 'sv', 'da', 'nb'])
+/** Hyphens that mean a dash become that of the language, with its spaces, or the one that says that somebody speaks. */
+function typedDashes(language: string): InputRule[] {
+  const { sign, stands, speaks } = dashesOf(language)
+  const held = stands === 'apart' ? `\u00a0${sign}` : sign
+  return [
+    ...(speaks ? [textInputRule({ find: /^(?:--?) $|^--$/, replace: speaks })] : []),
+    textInputRule({ find: /(?<=\S) ?--$/u, replace: stands === 'hugging' ? ` ${sign}` : held }),
+    textInputRule({ find: /--$/, replace: sign }),
+    ...(stands === 'hugging'
+      ? []
+      : [textInputRule({ find: /(?<=[^\s\d]) - $/u, replace: stands === 'apart' ? `${held} ` : sign })]),
+    // A word that follows at once stands apart from the dash as the one before it does.
+    ...(stands === 'apart' ? [afterDash(held)] : []),
+  ]
+}
+
+const afterDash = (held: string): InputRule =>
+  new InputRule({
+    find: new RegExp(`${held}(\\p{L})$`, 'u'),
+    handler: ({ state, range, match }) => void state.tr.insertText(`${held} ${match[1]!}`, range.from, range.to),
+  })
 
 /** The signs of plain text become what they mean as one types; undo gives them back. */
 function signs({ nodes: n, marks: m }: Schema, language: string): InputRule[] {
@@ -238,7 +257,7 @@ function signs({ nodes: n, marks: m }: Schema, language: string): InputRule[] {
     markInputRule({ find: /(?:^|[\s(“‘])(~~(?![\s~])([^~]+)(?<!\s)~~)$/, type: m.strike! }),
     wrappingInputRule({ find: /^> $/, type: n.quote! }),
     wrappingInputRule({
-      find: DASH_SPEAKS.has(primaryTag(language)) ? /^[+*] $/ : /^[-+*] $/,
+      find: dashesOf(language).speaks ? /^[+*] $/ : /^[-+*] $/,
       type: n.list!,
       getAttributes: { ordered: false },
     }),
@@ -293,7 +312,7 @@ const typography = (language: string) =>
             state.tr.insertText(ends ? single[1] : sign, range.from, range.to)
           },
         }),
-        swap(/--$/u, '—'),
+        ...typedDashes(language),
         swap(/\.\.\.$/u, '…'),
         block(/^# $/, 'heading', { level: 1 }),
         block(/^## $/, 'heading', { level: 2 }),

@@ -1,12 +1,12 @@
 'use client'
 import { useMemo } from 'react'
-import { type Book, linkTargets } from '@/core/book'
+import { type Book, linkTargets, signHabits } from '@/core/book'
 import type { OpenBook } from '@/parts/openBook'
 import type { BlockFinding } from './galley/marginItems'
 import type { Known } from './galley/Margins'
 
 /** What the galley says itself, at once, of what is being written. */
-const SAID_THERE = new Set(['typed quotes', 'links inside the book'])
+const SAID_THERE = new Set([...signHabits.map(h => `typed ${h.id}`), 'links inside the book'])
 
 /** What the margins of a section know of its book: pages, findings, and what links may lead to. */
 export function useKnown(book: Book, view: OpenBook, section: string | undefined): Known {
@@ -23,6 +23,7 @@ export function useKnown(book: Book, view: OpenBook, section: string | undefined
     }
     return {
       bookId: book.id,
+      language: book.data.language,
       editionId: edition && edition.kind !== 'ebook' && figures?.pages !== undefined ? edition.id : undefined,
       section: section ?? '',
       version,
@@ -34,5 +35,5 @@ export function useKnown(book: Book, view: OpenBook, section: string | undefined
         return !!to && (to.section !== section || !to.block)
       },
     }
-  }, [book.id, edition, figures?.pages, findings, places, section, version])
+  }, [book.id, book.data.language, edition, figures?.pages, findings, places, section, version])
 }

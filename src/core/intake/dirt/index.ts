@@ -1,4 +1,4 @@
-import { type BlockJson, type Book, docText, eachInline, inlineText, straightQuotes } from '../../book'
+import { type BlockJson, type Book, docText, eachInline, inlineText, quoteHabit, typedSigns } from '../../book'
 import type { Dropped } from '../raw'
 import { isFolio, typedFolios } from './folios'
 import type { About, DirtKind } from './kind'
@@ -72,7 +72,8 @@ function aboutOf(book: Book): About {
     folios: foliosOf(book),
     ornaments: ornamentsOf(book),
     mixedQuotes:
-      written.some(s => straightQuotes(s.doc).count) && written.some(s => printedQuotes.test(docText(s.doc))),
+      written.some(s => typedSigns(quoteHabit, s.doc, book.data.language).count) &&
+      written.some(s => printedQuotes.test(docText(s.doc))),
   }
 }
 

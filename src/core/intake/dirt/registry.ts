@@ -1,4 +1,4 @@
-import { docText, docWithQuotes, signsToSpace, spacesSigns, straightQuotes, withSpace } from '../../book'
+import { dashHabit, docText, quoteHabit, type SignHabit, spaceHabit, turnedSigns, typedSigns } from '../../book'
 import { folios } from './folios'
 import { changedBlocks, changedText, type DirtKind } from './kind'
 
@@ -66,15 +66,45 @@ const hyphens: DirtKind = {
 /** Letters that are looked at before and behind a hyphen. */
 const LONGEST_WORD = 60
 
+/** Signs of a habit, as the language sets them; the first place that has one is the example. */
+function turnedBy(habit: SignHabit): DirtKind['tidy'] {
+  return (doc, { language }) => {
+    const { count, first } = typedSigns(habit, doc, language)
+    if (!count) return { doc, count: 0, examples: [] }
+    const block = doc.content.find(b => b.attrs.id === first)
+    const { doc: turned, letters } = turnedSigns(habit, doc, language)
+    return {
+      doc: turned,
+      count,
+      ...(letters ? { letters } : {}),
+      examples: block
+        ? [
+            docText({ type: 'doc', content: [block] })
+              .slice(0, EXAMPLE)
+              .trim(),
+          ]
+        : [],
+    }
+  }
+}
+
+/** Letters of an example. */
+const EXAMPLE = 54
+
+/** Hyphens that were typed for want of a dash. */
+const dashes: DirtKind = {
+  id: 'dashes',
+  what: 'hyphens for dashes',
+  does: 'made dashes, as the language sets them',
+  tidy: turnedBy(dashHabit),
+}
+
 /** Signs that French parts from their words, and that were typed without, or with a space that breaks. */
 const signs: DirtKind = {
   id: 'signs',
   what: 'signs without the space that French sets',
   does: 'given it',
-  tidy: (doc, { language }) =>
-    spacesSigns(language)
-      ? changedText(doc, signsToSpace, ([match]) => withSpace(match))
-      : { doc, count: 0, examples: [] },
+  tidy: turnedBy(spaceHabit),
 }
 
 /** Quotes of which some are as typed and others as printed. */
@@ -82,13 +112,7 @@ const quotes: DirtKind = {
   id: 'quotes',
   what: 'quotes as typed among printed ones',
   does: 'made as the others',
-  tidy: (doc, { language, mixedQuotes }) => {
-    const { count } = straightQuotes(doc)
-    if (!mixedQuotes || !count) return { doc, count: 0, examples: [] }
-    const turned = docWithQuotes(doc, language)
-    const first = /.{0,24}["'].{0,24}/.exec(docText(doc))?.[0].trim()
-    return { doc: turned.doc, count, examples: first ? [first] : [] }
-  },
+  tidy: (doc, about) => (about.mixedQuotes ? turnedBy(quoteHabit)(doc, about) : { doc, count: 0, examples: [] }),
 }
 
 /** A small picture that stands between paragraphs again and again parts scenes. */
@@ -113,6 +137,7 @@ export const dirtKinds: readonly DirtKind[] = [
   softHyphens,
   hyphens,
   doubledSpaces,
+  dashes,
   signs,
   quotes,
 ]

@@ -18,6 +18,7 @@ const FOLDED = 4
 /** What the margins know of the section that is written. */
 export interface Known {
   bookId: string
+  language: string
   /** The print edition whose pages turn; none where there is none, or none is looked at. */
   editionId: string | undefined
   section: string
@@ -182,7 +183,7 @@ function measured(editor: Editor, root: HTMLElement, turns: RefObject<readonly T
         here: t === here,
       }
     }),
-    items: marginItems(state.doc, known.blocks, known.isThere).map(i => ({
+    items: marginItems(state.doc, known).map(i => ({
       ...i,
       // The words of an open note stand in the line.
       ...(open.has(i.pos) && { words: '' }),

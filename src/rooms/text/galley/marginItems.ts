@@ -1,4 +1,5 @@
 import type { Node } from '@tiptap/pm/model'
+import { type SignHabit, signHabits } from '@/core/book'
 
 /** What stands in the inner margin, at the line that it concerns. */
 export interface MarginItem {
@@ -27,8 +28,11 @@ const SHOWN = 110
  */
 export function marginItems(
   doc: Node,
-  findings: readonly BlockFinding[],
-  isThere: (id: string) => boolean,
+  {
+    blocks: findings,
+    isThere,
+    language,
+  }: { blocks: readonly BlockFinding[]; isThere: (id: string) => boolean; language: string },
 ): MarginItem[] {
   const out: MarginItem[] = []
   const found = new Map<string, BlockFinding[]>()
@@ -47,13 +51,12 @@ export function marginItems(
       .get(id ?? '')
       ?.forEach((f, i) => out.push({ key: `f${id}/${i}`, pos: pos + 1, kind: 'finding', words: f.words }))
     if (!n.inlineContent) return true
-    const typed = typedQuotes(n)
-    if (typed)
+    for (const { habit, count, at } of typedIn(n, language))
       out.push({
-        key: `q${id ?? pos}`,
-        pos: pos + 1 + typed.at,
+        key: `${habit.id}${id ?? pos}`,
+        pos: pos + 1 + at,
         kind: 'doubt',
-        words: typed.count === 1 ? 'a quote as typed' : `${typed.count} quotes as typed`,
+        words: count === 1 ? `a ${habit.name[0]}` : `${count} ${habit.name[1]}`,
       })
     for (const r of remarksIn(n))
       out.push({ key: `r${id ?? pos}/${r.at}`, pos: pos + 1 + r.at, kind: 'remark', words: shortened(r.words) })
@@ -66,17 +69,24 @@ export function marginItems(
 
 const shortened = (words: string): string => (words.length > SHOWN ? `${words.slice(0, SHOWN).trimEnd()} …` : words)
 
-/** Quotes of a block's own words that stand as they were typed; those of its notes are the notes'. */
-function typedQuotes(block: Node): { count: number; at: number } | undefined {
-  let [count, at] = [0, 0]
-  block.forEach((n, offset) => {
-    const here = n.isText ? n.text!.match(/["']/g)?.length : 0
-    if (!here) return
-    if (!count) at = offset + n.text!.search(/["']/)
-    count += here
+const known = new WeakMap<Node, Map<string, { habit: SignHabit; count: number; at: number }[]>>()
+
+/** Signs of a block's own words that stand as they were typed; those of its notes are the notes'. A block is looked at once while it stays. */
+function typedIn(block: Node, language: string): { habit: SignHabit; count: number; at: number }[] {
+  const there = known.get(block)?.get(language)
+  if (there) return there
+  // What a note says is its own; its room stays, so that offsets are positions.
+  let text = ''
+  block.forEach(n => (text += n.isText ? n.text! : n.type.name === 'hard_break' ? '\n' : OTHER.repeat(n.nodeSize)))
+  const found = signHabits.flatMap(habit => {
+    const at = habit.places(text, language)
+    return at.length ? [{ habit, count: at.length, at: at[0]! }] : []
   })
-  return count ? { count, at } : undefined
+  known.set(block, new Map([[language, found]]))
+  return found
 }
+
+const OTHER = '\ufffc'
 
 /** The author's remarks on words of a block, each where its words begin. */
 function remarksIn(block: Node): { at: number; words: string }[] {

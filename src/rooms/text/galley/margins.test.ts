@@ -20,6 +20,7 @@ const t = (text: string, href?: string) => ({
   text,
   ...(href ? { marks: [{ type: 'link', attrs: { href } }] } : {}),
 })
+const NOTHING = { blocks: [], isThere: () => true, language: 'en' }
 const note = (id: string, text: string) => ({ type: 'footnote', attrs: { id }, content: [t(text)] })
 
 describe('what stands in the inner margin', () => {
@@ -28,10 +29,14 @@ describe('what stands in the inner margin', () => {
     p('b2', t('See '), t('here', '#b1'), t(', '), t('there', '#s9'), t(' and '), t('nowhere', '#gone'), t('.')),
     p('b3', t('Quiet.'), note('n2', 'x'.repeat(300))),
   )
-  const items = marginItems(doc, [{ block: 'b3', words: 'a word no font has' }], id => id === 's9')
+  const items = marginItems(doc, {
+    blocks: [{ block: 'b3', words: 'a word no font has' }],
+    isThere: id => id === 's9',
+    language: 'en',
+  })
   test('notes with their numbers, typed quotes, links that lead nowhere, findings: each at its place', () => {
     expect(items.map(i => [i.kind, i.sign ?? '', i.words.slice(0, 30)])).toEqual([
-      ['doubt', '', '2 quotes as typed'],
+      ['doubt', '', '2 typed quotes'],
       ['note', '1', 'It was “cast” in a bad year.'],
       ['finding', '', 'this link leads nowhere'],
       ['finding', '', 'a word no font has'],
@@ -59,15 +64,15 @@ describe('what stands in the inner margin', () => {
         said('then', 'When?'),
       ),
     )
-    expect(marginItems(marked, [], () => true).map(i => [i.kind, i.words, i.pos])).toEqual([
+    expect(marginItems(marked, NOTHING).map(i => [i.kind, i.words, i.pos])).toEqual([
       ['remark', 'Was it?', 11],
       ['remark', 'When?', 26],
     ])
   })
   test('a note’s own quotes are not its paragraph’s', () => {
-    expect(
-      marginItems(docOf(p('b1', t('Plain'), note('n1', 'a "typed" one'))), [], () => true).map(i => i.kind),
-    ).toEqual(['note'])
+    expect(marginItems(docOf(p('b1', t('Plain'), note('n1', 'a "typed" one'))), NOTHING).map(i => i.kind)).toEqual([
+      'note',
+    ])
   })
 })
 
