@@ -49,5 +49,14 @@ export const trimNote = (content: NoteJson): NoteJson => trimInline(content) as 
 export const cleanText = (t: string): string =>
   t.replace(/[\u0000-\u0008\u000b\u000c\u000e-\u001f\ufeff]/g, '').replace(/[\t\n\r]/g, ' ')
 
+/** Letters of a remark that are kept. */
+const MOST_REMARK = 10_000
+
+/** Comments on the same words, as one remark on them. */
+export const remarkOf = (comments: readonly string[]): MarkJson => ({
+  type: 'remark',
+  attrs: { words: comments.join('\n').slice(0, MOST_REMARK) },
+})
+
 /** What may stand in a note. */
 export type NoteJson = NonNullable<FootnoteJson['content']>

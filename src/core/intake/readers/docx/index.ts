@@ -6,11 +6,8 @@ import { readStyles, type RunProps, type StyleSheet } from './styles'
 import { child, elements, find, parseXml, type XmlElement } from '../../xml'
 import { countLook, marksOf } from '../../looks'
 import { pathIn, readZip } from '../../zip'
-import { cleanText, joinedInline, sameMarks, trimInline } from '../../inline'
+import { cleanText, joinedInline, remarkOf, sameMarks, trimInline } from '../../inline'
 import { wordsOfNote } from '../../noteWords'
-
-/** Letters of a remark that are kept. */
-const MOST_REMARK = 10_000
 
 /** Reads a .docx: text with its formatting, structure facts with inheritance, notes, lists, tables, pictures, links; tracked changes as accepted. */
 export function readDocx(bytes: Uint8Array, report?: Report, salvage = false): RawManuscript {
@@ -199,8 +196,7 @@ class DocxReader {
   private remarkHere(hasWords: boolean): MarkJson[] {
     if (!this.open.size) return []
     if (hasWords) for (const id of this.open) this.placed.add(id)
-    const words = [...this.open].map(id => this.remarks.get(id)!).join('\n')
-    return [{ type: 'remark', attrs: { words: words.slice(0, MOST_REMARK) } }]
+    return [remarkOf([...this.open].map(id => this.remarks.get(id)!))]
   }
 
   notes(kind: 'footnote' | 'endnote', root: XmlElement | undefined): void {

@@ -37,6 +37,8 @@ export interface HtmlFiles {
 /** Words as they are held against each other: letters and figures alone. */
 export const bareWords = (text: string): string => text.toLowerCase().replace(/[^\p{L}\p{N}]+/gu, '')
 
+/** Blocks that hold words by themselves. */
+const TEXT_BLOCKS = new Set(['p', 'h1', 'h2', 'h3', 'h4', 'h5', 'h6', 'li', 'td', 'th', 'dt', 'dd'])
 const BLOCKS = new Set(
   'address article aside blockquote body caption center dd details dialog dir div dl dt fieldset figcaption figure footer form h1 h2 h3 h4 h5 h6 header hgroup hr legend li main menu nav ol p pre search section summary table tbody td tfoot th thead tr ul'.split(
     ' ',
@@ -238,6 +240,7 @@ export class HtmlReader {
     const look = this.page.styles.of(e)
     if (look.hidden || e.attrs.hidden !== undefined) return this.hidden(e)
     if (look.pageBefore) this.newPage = true
+    this.countBlock(e, look)
     const role = roleOf(e)
     const s = isOwn(e, role) ? outer : this.within(e, outer, look)
     if (isMade(e)) return this.made(e, s, out)
@@ -388,6 +391,14 @@ export class HtmlReader {
       marked: look.marked || e.name === 'mark',
     }
     countLook(own, `${line.text}${textOf(e)}`, this.files.dropped)
+  }
+
+  /** A colour that a paragraph has of its own; what all of its kind have is the page's dress and no author's. */
+  private countBlock(e: XmlElement, look: Look): void {
+    if (!TEXT_BLOCKS.has(e.name) || !(look.coloured || look.marked) || !textOf(e).trim()) return
+    const all = this.page.styles.of({ ...e, attrs: {} })
+    const own = { coloured: look.coloured && !all.coloured, marked: look.marked && !all.marked }
+    countLook(own, textOf(e), this.files.dropped)
   }
 
   private link(e: XmlElement): MarkJson | undefined {

@@ -52,14 +52,17 @@ export class Styles {
     } catch {
       return // Styles that cannot be read style nothing: no word depends on them.
     }
+    const addRule = (selector: CssNode, look: Look): void => this.rule(selector, look)
     walk(ast, {
       visit: 'Rule',
-      enter: node => {
+      enter(node) {
         // Rules of a device's own are not those of the text.
+        const medium = this.atrule?.prelude ? generate(this.atrule.prelude) : ''
+        if (this.atrule?.name === 'media' && !/^(all|screen)$/i.test(medium)) return
         if (node.prelude.type !== 'SelectorList') return
         const look = lookFrom(generate(node.block).slice(1, -1))
         if (!Object.keys(look).length) return
-        for (const selector of node.prelude.children) this.rule(selector, look)
+        for (const selector of node.prelude.children) addRule(selector, look)
       },
     })
   }

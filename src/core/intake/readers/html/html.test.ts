@@ -33,6 +33,15 @@ describe('a web page', () => {
     expect(blocks[3]).toMatchObject({ content: [{ text: 'd', marks: [{ type: 'small_caps' }] }] })
     expect(dropped.list()).toEqual([{ what: 'hidden text', count: 1, places: ['gone'], letters: 4 }])
   })
+  test('a colour that a paragraph has of its own is told once; that of all paragraphs is the page’s dress', () => {
+    const { dropped } = read(
+      '<p>a</p><p style="color:red">stop <b>now</b></p><p class="go" style="background-color:lime">go</p><p class="own">x</p>',
+      '<style>p{color:#333} .own{background-color:white} .go{color:#0a0}</style>',
+    )
+    expect(dropped.list().map(d => [d.what, d.count, d.places])).toEqual([['colours behind words', 1, ['go']]])
+    const plain = read('<p style="color:red">stop</p><h2 class="c">Red</h2>', '<style>.c{color:#a00}</style>')
+    expect(plain.dropped.list().map(d => [d.what, d.count])).toEqual([['colours of letters', 2]])
+  })
   test('headings, lists in lists, items of several paragraphs', () => {
     const u = readManuscript(
       'a.html',

@@ -1,6 +1,6 @@
 import { type CellJson, inlineText, type MarkJson, type ParagraphJson, type RowJson } from '../../../book'
 import { Fault, type Report } from '../../../trade'
-import { cleanText, sameMarks, trimInline } from '../../inline'
+import { cleanText, remarkOf, sameMarks, trimInline } from '../../inline'
 import { countLook, marksOf } from '../../looks'
 import { wordsOfNote } from '../../noteWords'
 import { DropCounter, leading, TABS, type RawBlock, type RawManuscript, type RawPara, stretchesOf } from '../../raw'
@@ -48,6 +48,7 @@ export function readOdt(bytes: Uint8Array, report?: Report, salvage = false): Ra
   const named = part('styles.xml')
   const styles = new OdtStyles([named, content])
   const reader = new OdtReader(styles, parts, dropped)
+  reader.findEnds(text)
   const blocks = reader.blocks(text, {}, report)
   countHeads(named, dropped)
   return {
@@ -154,7 +155,6 @@ const SILENT = new Set([
   'text:user-field-decls',
   'text:dde-connection-decls',
   'office:forms',
-  'office:annotation-end',
   'text:bookmark',
   'text:bookmark-start',
   'text:bookmark-end',
@@ -187,12 +187,26 @@ class OdtReader {
   private inNote = false
   /** Names of places that were passed since the last paragraph: links to them lead to it. */
   private passed: string[] = []
+  /** Comments on words, by their names, between where these begin and end; which of them stand with words. */
+  private readonly open = new Map<string, { words: string; by: string }>()
+  private readonly placed = new Set<string>()
+  /** Names of comments that say where their words end. */
+  private readonly ending = new Set<string>()
 
   constructor(
     private readonly styles: OdtStyles,
     private readonly parts: ReadonlyMap<string, Uint8Array>,
     private readonly dropped: DropCounter,
   ) {}
+
+  /** Which comments are on words: those that say where these end (ODF 1.3, part 3, 14.2). */
+  findEnds(body: XmlElement): void {
+    for (const e of elements(body)) {
+      const name = e.name === 'office:annotation-end' ? e.attrs['office:name'] : undefined
+      if (name) this.ending.add(name)
+      this.findEnds(e)
+    }
+  }
 
   blocks(parent: XmlElement, around: Around = {}, report?: Report): RawBlock[] {
     const out: RawBlock[] = []
@@ -345,18 +359,15 @@ class OdtReader {
         return
       case 'text:note':
         return this.note(e, into)
-      case 'office:annotation': {
-        const words = elements(e)
-          .filter(c => c.name === 'text:p' || c.name === 'text:list')
-          .map(wordsIn)
-          .join(' ')
-        return this.dropped.add('comments', this.nearby(into) || words, 1, words)
-      }
+      case 'office:annotation':
+        return this.comment(e, into)
+      case 'office:annotation-end':
+        return this.commentEnds(e, into)
       case 'draw:frame':
       case 'draw:a':
         return this.frame(e, into, { size: look.size ?? this.styles.bodySize, links })
       case 'text:ruby': {
-        const reading = wordsIn(child(e, 'text:ruby-text') ?? { name: '', attrs: {}, children: [] })
+        const reading = wordsIn(child(e, 'text:ruby-text') ?? NOTHING)
         const base = child(e, 'text:ruby-base')
         if (base) this.inline(base, look, links, into)
         if (!reading) return
@@ -371,6 +382,35 @@ class OdtReader {
     this.inline(e, look, links, into)
   }
 
+  /** A comment on words stands with them as a remark; one at a place has none to stand with. */
+  private comment(e: XmlElement, into: Collected): void {
+    const words = elements(e)
+      .filter(c => c.name === 'text:p' || c.name === 'text:list')
+      .map(wordsIn)
+      .join('\n')
+      .trim()
+    const name = e.attrs['office:name'] ?? ''
+    const author = wordsIn(child(e, 'dc:creator') ?? NOTHING).trim()
+    if (words && this.ending.has(name)) this.open.set(name, { words, by: author })
+    else this.dropped.add('comments', this.nearby(into) || words, 1, words)
+  }
+
+  private commentEnds(e: XmlElement, into: Collected): void {
+    const name = e.attrs['office:name'] ?? ''
+    const { words } = this.open.get(name) ?? {}
+    if (words === undefined) return
+    this.open.delete(name)
+    if (this.placed.has(name)) this.remade.add('comments: they stand as remarks beside their words', this.nearby(into))
+    else this.dropped.add('comments', this.nearby(into) || words, 1, words)
+  }
+
+  /** What is said of the words at hand. */
+  private remarkHere(hasWords: boolean): MarkJson[] {
+    if (!this.open.size) return []
+    if (hasWords) for (const name of this.open.keys()) this.placed.add(name)
+    return [remarkOf([...this.open.values()].map(({ words, by }) => (by ? `${by}: ${words}` : words)))]
+  }
+
   private words(t: string, look: OdtStyle['text'], links: readonly MarkJson[], into: Collected): void {
     const last = into.content.at(-1)
     let text = cleanText(t)
@@ -378,7 +418,7 @@ class OdtReader {
     if (!text) return
     if (look.hidden) return this.dropped.add('hidden text', this.nearby(into) || text, 1, text)
     if (look.caps) text = text.toUpperCase()
-    const marks = marksOf(look, links)
+    const marks = marksOf(look, [...links, ...this.remarkHere(!!text.trim())])
     // Programs dress links by a style of their own: that is no mark of the author's.
     if (text.trim() && !links.length) countLook(look, inlineText(into.content) + text, this.dropped)
     const letters = text.trim().length
@@ -456,6 +496,12 @@ class OdtReader {
     const blocks = this.blocks(e)
     this.newPage = turned
     const pictures = blocks.filter(b => b.type === 'picture')
+    const initial = blocks.length === 1 ? inlineText(stretchesOf(blocks[0]!)[0] ?? []).trim() : ''
+    if (INITIAL.test(initial) && !inlineText(into.content).trim()) {
+      into.content.push({ type: 'text', text: initial })
+      this.remade.add('initials in frames: they stand in their words', initial)
+      return
+    }
     const words = blocks.filter(b => b.type !== 'picture' && stretchesOf(b).some(p => p.length))
     if (pictures.length === 1 && words.length === 1 && words[0]!.type === 'para') {
       into.behind.push({ ...pictures[0]!, caption: words[0]!.content })
@@ -571,6 +617,11 @@ class OdtReader {
 
 /** Whether the last cell reaches beside itself. */
 const coveredBeside = (cells: readonly CellJson[]): boolean => (cells.at(-1)?.attrs.span ?? 1) > 1
+
+/** A first letter in a frame of its own, with the quote before it. */
+const INITIAL = /^["'“„«‘‚‹»›”]?\p{Lu}{1,2}$/u
+
+const NOTHING: XmlElement = { name: '', attrs: {}, children: [] }
 
 const EMPTY: ParagraphJson = { type: 'paragraph', attrs: { id: '', align: null } }
 

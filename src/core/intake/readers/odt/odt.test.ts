@@ -92,6 +92,33 @@ describe('an open-document text', () => {
     ])
     expect(dropped(body)).toEqual({ comments: 7, 'deleted text of tracked changes': 4 })
   })
+  test('a comment on words stands with them as a remark, over paragraphs too; one on none is told', () => {
+    const on = (name: string, words: string): string =>
+      `<office:annotation office:name="${name}"><dc:creator>Ned</dc:creator>${p(words)}</office:annotation>`
+    const end = (name: string): string => `<office:annotation-end office:name="${name}"/>`
+    const body = `${p(`The ${on('c1', 'Seven?')}${on('c2', 'Loud.')}bell${end('c2')} rang`)}${p(`twice${end('c1')} at${on('c3', 'Nothing.')}${end('c3')} six.`)}`
+    const { blocks } = read(body)
+    const remark = (words: string) => [{ type: 'remark', attrs: { words } }]
+    expect(blocks.map(b => (b as RawPara).content)).toEqual([
+      [
+        { type: 'text', text: 'The ' },
+        { type: 'text', text: 'bell', marks: remark('Ned: Seven?\nNed: Loud.') },
+        { type: 'text', text: ' rang', marks: remark('Ned: Seven?') },
+      ],
+      [
+        { type: 'text', text: 'twice', marks: remark('Ned: Seven?') },
+        { type: 'text', text: ' at six.' },
+      ],
+    ])
+    expect(dropped(body)).toEqual({ comments: 8 })
+  })
+  test('an initial in a frame of its own stands in its word', () => {
+    const frame = (words: string): string =>
+      `<draw:frame text:anchor-type="paragraph"><draw:text-box>${p(words)}</draw:text-box></draw:frame>`
+    expect(read(p(`${frame('T')}he bell rang.`)).blocks.map(textOfBlock)).toEqual(['The bell rang.'])
+    expect(read(p(`The bell${frame('T')} rang.`)).blocks.map(textOfBlock)).toEqual(['The bell rang.', 'T'])
+    expect(read(p(`${frame('Salt')}he bell.`)).blocks.map(textOfBlock)).toEqual(['he bell.', 'Salt'])
+  })
   test('lists in lists, counted by their styles; an item of two paragraphs; a list that goes on counts on', () => {
     const number = `<text:list-style style:name="L1"><text:list-level-style-number text:level="1" style:num-format="1" text:start-value="3"/><text:list-level-style-bullet text:level="2"/></text:list-style>`
     const item = (inner: string): string => `<text:list-item>${inner}</text:list-item>`
