@@ -1,8 +1,25 @@
 import fc from 'fast-check'
-import type { Asset, BlockJson, Book, DocJson, InlineJson, ListJson, MarkJson, ParagraphJson, Role } from '@/core/book'
-import { addSection, createBook, imageStands, newSection } from '@/core/book'
+import type {
+  Asset,
+  BlockJson,
+  Book,
+  DocJson,
+  InlineJson,
+  ListJson,
+  MarkJson,
+  ParagraphJson,
+  Role,
+  TableJson,
+} from '@/core/book'
+import { addSection, createBook, gridOf, imageStands, newSection, tableOf } from '@/core/book'
 
 /** Random books in the whole schema, for properties: every node and mark, odd characters, empty things. */
+
+/** How far a cell reaches. */
+const reach = fc.oneof(
+  { weight: 4, arbitrary: fc.constant(1) },
+  { weight: 1, arbitrary: fc.integer({ min: 2, max: 3 }) },
+)
 
 const word = fc.oneof(
   {
@@ -101,16 +118,22 @@ const block: fc.Arbitrary<BlockJson> = fc.oneof(
   {
     weight: 1,
     arbitrary: fc
-      .array(fc.array(paragraph, { minLength: 2, maxLength: 2 }), { minLength: 1, maxLength: 4 })
-      .map((rows): BlockJson => ({
-        type: 'table',
-        attrs: { id: '' },
-        content: rows.map((cells, i) => ({
-          type: 'row',
-          attrs: { head: i === 0 },
-          content: cells.map(p => ({ type: 'cell', attrs: { span: 1 }, content: [p] })),
-        })),
-      })),
+      .array(fc.array(fc.tuple(paragraph, reach, reach), { minLength: 2, maxLength: 2 }), {
+        minLength: 1,
+        maxLength: 4,
+      })
+      .map((rows): BlockJson => {
+        const table: TableJson = {
+          type: 'table',
+          attrs: { id: '' },
+          content: rows.map((cells, i) => ({
+            type: 'row',
+            attrs: { head: i === 0 },
+            content: cells.map(([p, span, rows]) => ({ type: 'cell', attrs: { span, rows }, content: [p] })),
+          })),
+        }
+        return tableOf(table, gridOf(table))
+      }),
   },
   {
     weight: 2,

@@ -72,7 +72,8 @@ export interface QuoteJson {
 }
 export interface CellJson {
   type: 'cell'
-  attrs: { span: number }
+  /** Columns and rows that it reaches over; one row where that is not said. */
+  attrs: { span: number; rows?: number }
   content: ParagraphJson[]
 }
 export interface RowJson {

@@ -122,17 +122,26 @@ export { authorLine } from './authorLine'
 export { withWritten } from './written'
 export {
   columnCount,
-  columnOf,
-  headRows,
   joinedCells,
   newTable,
   partedCell,
+  placeOf,
   withColumn,
   withHead,
   withoutColumn,
   withoutRow,
   withRow,
 } from './tables'
+export {
+  emptyCell,
+  gridColumns,
+  gridOf,
+  gridRows,
+  headRows,
+  type PlacedCell,
+  type TableGrid,
+  tableOf,
+} from './tableGrid'
 export { type Crop, isCrop, shownOf, withSide } from './crop'
 export { languagesIn, passageLanguages } from './passages'
 export {

@@ -43,6 +43,14 @@ const align = { align: oneOf<string | null>(null, null, 'left', 'right', 'center
 /** A picture by the hash of its bytes, what it shows for those who cannot see it, and whether it says nothing. */
 const picture = { asset: words(64), alt: words(10_000), decoration: yesNo }
 
+/** How far a cell of a web page reaches, within what a table may have. */
+const reaching = (e: unknown): { span: number; rows: number } => {
+  const cell = e as { getAttribute(n: string): string | null }
+  const said = (name: string, most: number): number =>
+    Math.max(1, Math.min(most, Number.parseInt(cell.getAttribute(name) ?? '1', 10) || 1))
+  return { span: said('colspan', 60), rows: said('rowspan', 200) }
+}
+
 export const nodes: Record<string, NodeSpec> = {
   doc: { content: 'block+' },
   paragraph: {
@@ -125,9 +133,19 @@ export const nodes: Record<string, NodeSpec> = {
   cell: {
     content: 'paragraph+',
     isolating: true,
-    attrs: { span: whole(1, 1, 60) },
-    parseDOM: [{ tag: 'td' }, { tag: 'th' }],
-    toDOM: n => ['td', n.attrs.span > 1 ? { colspan: String(n.attrs.span) } : {}, 0],
+    attrs: { span: whole(1, 1, 60), rows: whole(1, 1, 200) },
+    parseDOM: [
+      { tag: 'td', getAttrs: reaching },
+      { tag: 'th', getAttrs: reaching },
+    ],
+    toDOM: n => [
+      'td',
+      {
+        ...(n.attrs.span > 1 && { colspan: String(n.attrs.span) }),
+        ...(n.attrs.rows > 1 && { rowspan: String(n.attrs.rows) }),
+      },
+      0,
+    ],
   },
   /** A picture outside the line; the content is its caption. `asset` is the SHA-256 of its bytes, `share` the part of the measure it takes, `stands` where (see ImageStand), `crop` what is left out, `leads` where a link on it leads. */
   image: {

@@ -4,14 +4,16 @@ import { cases } from '../../../tests/support/deep'
 import {
   type CellJson,
   columnCount,
-  columnOf,
+  gridOf,
   headRows,
   inlineText,
   joinedCells,
   newTable,
   partedCell,
+  placeOf,
   type RowJson,
   schema,
+  tableOf,
   type TableJson,
   withColumn,
   withHead,
@@ -23,14 +25,18 @@ import {
 const wordsOf = (table: TableJson): string[] =>
   table.content.flatMap(r => r.content.flatMap(c => c.content.map(p => inlineText(p.content)).filter(Boolean)))
 
-/** Any table: rows of different lengths, cells that span, some with words, each word once. */
+/** Any table: rows of different lengths, cells that reach over columns and rows, some with words, each word once. */
 const anyTable = fc
   .array(
-    fc.array(fc.record({ span: fc.integer({ min: 1, max: 3 }), says: fc.boolean() }), { minLength: 1, maxLength: 4 }),
-    {
-      minLength: 1,
-      maxLength: 4,
-    },
+    fc.array(
+      fc.record({
+        span: fc.integer({ min: 1, max: 3 }),
+        rows: fc.oneof(fc.constant(1), fc.integer({ min: 1, max: 4 })),
+        says: fc.boolean(),
+      }),
+      { minLength: 1, maxLength: 4 },
+    ),
+    { minLength: 1, maxLength: 4 },
   )
   .chain(rows => fc.tuple(fc.constant(rows), fc.nat(rows.length)))
   .map(([rows, head]): TableJson => {
@@ -41,9 +47,9 @@ const anyTable = fc
       content: rows.map((cells, i): RowJson => ({
         type: 'row',
         attrs: { head: i < head },
-        content: cells.map(({ span, says }): CellJson => ({
+        content: cells.map(({ span, rows, says }): CellJson => ({
           type: 'cell',
-          attrs: { span },
+          attrs: { span, rows },
           content: [
             {
               type: 'paragraph',
@@ -55,7 +61,23 @@ const anyTable = fc
       })),
     }
   })
+  // What reaches out of it, or out of its head, ends there.
+  .map(table => tableOf(table, gridOf(table)))
 const sound = (table: TableJson): void => schema.nodeFromJSON(table).check()
+
+/** No two cells stand in one place, none reaches out of its table or out of its head. */
+function standsApart(table: TableJson): void {
+  const taken = new Set<string>()
+  const head = headRows(table)
+  for (const { row, column, wide, deep } of gridOf(table).cells) {
+    expect(row + deep).toBeLessThanOrEqual(row < head ? head : table.content.length)
+    for (let y = row; y < row + deep; y++)
+      for (let x = column; x < column + wide; x++) {
+        expect(taken.has(`${y}/${x}`)).toBe(false)
+        taken.add(`${y}/${x}`)
+      }
+  }
+}
 
 describe('any table', () => {
   test('rows and columns come and go: no word is lost but theirs, and what came goes again', () => {
@@ -64,14 +86,19 @@ describe('any table', () => {
         const at = n % (table.content.length + 1)
         const taller = withRow(table, at)
         sound(taller)
+        standsApart(taller)
         expect(wordsOf(taller)).toEqual(wordsOf(table))
-        expect(withoutRow(taller, at)).toEqual(table)
+        // A row that would be covered wholly parts what covers it, and leaves it parted.
+        const over = gridOf(table).cells.filter(c => c.row < at && c.row + c.deep > at)
+        const covered = over.reduce((n, c) => n + c.wide, 0) === columnCount(table)
+        if (!covered) expect(withoutRow(taller, at)).toEqual(table)
         expect(headRows(taller)).toBe(headRows(table) + (at < headRows(table) ? 1 : 0))
 
         const columns = columnCount(table)
         const column = n % (columns + 1)
         const wider = withColumn(table, column)
         sound(wider)
+        standsApart(wider)
         expect(columnCount(wider)).toBe(columns + 1)
         expect(wordsOf(wider)).toEqual(wordsOf(table))
         const back = withoutColumn(wider, column)!
@@ -89,33 +116,32 @@ describe('any table', () => {
         const narrower = withoutColumn(table, column)
         if (!narrower) return expect(columnCount(table)).toBe(1)
         sound(narrower)
-        const gone = table.content.flatMap(r =>
-          r.content.filter((c, i) => c.attrs.span === 1 && columnOf(r, i) === column),
-        )
+        standsApart(narrower)
+        const gone = gridOf(table).cells.filter(c => c.wide === 1 && c.column === column)
         expect(wordsOf(narrower)).toEqual(
-          wordsOf(table).filter(w => !gone.some(c => c.content.some(p => inlineText(p.content) === w))),
+          wordsOf(table).filter(w => !gone.some(c => c.cell.content.some(p => inlineText(p.content) === w))),
         )
       }),
       { numRuns: cases(200, 5000) },
     )
   })
 
-  test('cells are joined and parted with all their words, and the columns stay', () => {
+  test('cells are joined, beside and below, and parted with all their words; the columns stay', () => {
     fc.assert(
-      fc.property(anyTable, fc.nat(3), fc.nat(3), (table, r, c) => {
+      fc.property(anyTable, fc.nat(3), fc.nat(3), fc.constantFrom('beside', 'below'), (table, r, c, way) => {
         const at = r % table.content.length
         const index = c % table.content[at]!.content.length
-        const one = joinedCells(table, at, index)
+        const one = joinedCells(table, at, index, way as 'beside' | 'below')
         const whole = partedCell(one, at, index)
         for (const t of [one, whole]) {
           sound(t)
+          standsApart(t)
           expect(columnCount(t)).toBe(columnCount(table))
-          expect(wordsOf(t)).toEqual(wordsOf(table))
+          expect(wordsOf(t).sort()).toEqual(wordsOf(table).sort())
         }
-        if (index < table.content[at]!.content.length - 1) {
-          expect(one.content[at]!.content).toHaveLength(table.content[at]!.content.length - 1)
-          expect(whole.content[at]!.content[index]!.attrs.span).toBe(1)
-        } else expect(one).toBe(table)
+        const [before, after, parted] = [table, one, whole].map(t => placeOf(t, at, index)!)
+        if (one !== table) expect(after!.wide * after!.deep).toBeGreaterThan(before!.wide * before!.deep)
+        expect([parted!.wide, parted!.deep, parted!.column]).toEqual([1, 1, before!.column])
       }),
       { numRuns: cases(200, 5000) },
     )
@@ -126,9 +152,72 @@ describe('any table', () => {
       fc.property(anyTable, fc.nat(5), (table, rows) => {
         const is = withHead(table, rows)
         expect(headRows(is)).toBe(Math.min(rows, table.content.length))
+        standsApart(is)
         expect(wordsOf(is)).toEqual(wordsOf(table))
       }),
     )
+  })
+})
+
+const cell = (text: string, span = 1, rows = 1): CellJson => ({
+  type: 'cell',
+  attrs: { span, rows },
+  content: [{ type: 'paragraph', attrs: { id: '', align: null }, content: [{ type: 'text', text }] }],
+})
+const tableOfCells = (...rows: CellJson[][]): TableJson => ({
+  type: 'table',
+  attrs: { id: 'b1' },
+  content: rows.map(content => ({ type: 'row', attrs: { head: false }, content })),
+})
+const shape = (t: TableJson): string[][] =>
+  t.content.map(r =>
+    r.content.map(c => `${wordsOf(tableOfCells([c])).join()} ${c.attrs.span}x${c.attrs.rows ?? 1}`.trim()),
+  )
+
+describe('a cell that reaches over rows', () => {
+  const table = tableOfCells([cell('a', 1, 2), cell('b')], [cell('c')], [cell('d'), cell('e')])
+  test('takes the first free columns, and pushes the cells below it aside', () => {
+    expect(gridOf(table).cells.map(c => [c.row, c.column])).toEqual([
+      [0, 0],
+      [0, 1],
+      [1, 1],
+      [2, 0],
+      [2, 1],
+    ])
+  })
+  test('grows by a row within it, shrinks without one, and keeps its words when its first row goes', () => {
+    expect(shape(withRow(table, 1))).toEqual([['a 1x3', 'b 1x1'], ['1x1'], ['c 1x1'], ['d 1x1', 'e 1x1']])
+    expect(shape(withoutRow(table, 1)!)).toEqual([
+      ['a 1x1', 'b 1x1'],
+      ['d 1x1', 'e 1x1'],
+    ])
+    expect(shape(withoutRow(table, 0)!)).toEqual([
+      ['a 1x1', 'c 1x1'],
+      ['d 1x1', 'e 1x1'],
+    ])
+  })
+  test('is joined with the one below, and parted into empty ones', () => {
+    const joined = joinedCells(table, 0, 0, 'below')
+    expect(shape(joined)).toEqual([['a,d 1x3', 'b 1x1'], ['c 1x1'], ['e 1x1']])
+    expect(shape(partedCell(table, 0, 0))).toEqual([
+      ['a 1x1', 'b 1x1'],
+      ['1x1', 'c 1x1'],
+      ['d 1x1', 'e 1x1'],
+    ])
+    // Beside it stands one that is not as high.
+    expect(joinedCells(table, 0, 0, 'beside')).toBe(table)
+  })
+  test('ends with the head; a row that nothing is left in goes', () => {
+    expect(shape(withHead(table, 1))).toEqual([
+      ['a 1x1', 'b 1x1'],
+      ['1x1', 'c 1x1'],
+      ['d 1x1', 'e 1x1'],
+    ])
+    const covered = tableOfCells([cell('a', 1, 2), cell('b', 1, 2)], [], [cell('c'), cell('d')])
+    expect(shape(tableOf(covered, gridOf(covered)))).toEqual([
+      ['a 1x1', 'b 1x1'],
+      ['c 1x1', 'd 1x1'],
+    ])
   })
 })
 

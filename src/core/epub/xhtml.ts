@@ -2,10 +2,14 @@ import { joined, type Markup, xml } from '../trade'
 import {
   type Asset,
   type BlockJson,
+  gridOf,
+  gridRows,
+  headRows,
   type ImageJson,
   type InlineJson,
   type MarkJson,
   type ParagraphJson,
+  type PlacedCell,
   printedWords,
   roles,
   sectionWord,
@@ -137,16 +141,16 @@ class SectionWriter {
           : xml`<ul${this.named(b)}>${items}</ul>`
       }
       case 'table': {
-        const cell = (c: (typeof b.content)[number]['content'][number], head: boolean): Markup => {
-          const span = c.attrs.span > 1 && xml` colspan="${c.attrs.span}"`
-          const inner = c.content.map(p => this.paragraph(p, 'first'))
-          return head ? xml`<th${span} scope="col">${inner}</th>` : xml`<td${span}>${inner}</td>`
+        const grid = gridOf(b)
+        const cell = (c: PlacedCell | undefined, head: boolean): Markup => {
+          const { wide = 1, deep = 1 } = c ?? {}
+          const reach = xml`${wide > 1 && xml` colspan="${wide}"`}${deep > 1 && xml` rowspan="${deep}"`}`
+          const inner = c && c.cell.content.map(p => this.paragraph(p, 'first'))
+          return head ? xml`<th${reach} scope="col">${inner}</th>` : xml`<td${reach}>${inner}</td>`
         }
-        const row = (r: (typeof b.content)[number], head: boolean): Markup =>
-          xml`<tr>${r.content.map(c => cell(c, head))}</tr>`
-        const heads = b.content.filter(r => r.attrs.head)
-        const rest = b.content.filter(r => !r.attrs.head)
-        return xml`<div${this.named(b)} class="table"><table>${heads.length > 0 && xml`<thead>${heads.map(r => row(r, true))}</thead>`}${rest.length > 0 && xml`<tbody>${rest.map(r => row(r, false))}</tbody>`}</table></div>`
+        const rows = gridRows(grid).map((cells, i) => xml`<tr>${cells.map(c => cell(c, grid.heads[i]!))}</tr>`)
+        const [heads, rest] = [rows.slice(0, headRows(b)), rows.slice(headRows(b))]
+        return xml`<div${this.named(b)} class="table"><table>${heads.length > 0 && xml`<thead>${heads}</thead>`}${rest.length > 0 && xml`<tbody>${rest}</tbody>`}</table></div>`
       }
       case 'image': {
         const caption = b.content?.length

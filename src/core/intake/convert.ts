@@ -13,7 +13,7 @@ import type {
   TableJson,
   VerseJson,
 } from '../book'
-import { hashOf, type Ids, inlineText, primaryTag, safeHref } from '../book'
+import { gridOf, hashOf, type Ids, inlineText, primaryTag, safeHref, tableOf } from '../book'
 import { isSceneBreak } from './headings'
 import { verseAt } from './verse'
 import { type DropCounter, lettersIn, type RawBlock, type RawPara } from './raw'
@@ -182,14 +182,18 @@ function fromBlock(b: Other, conversion: Conversion, headingBase: number): Block
   }
 }
 
-const table = (raw: TableJson, conversion: Conversion): TableJson => ({
-  ...raw,
-  attrs: { id: conversion.ids.block() },
-  content: raw.content.map(r => ({
-    ...r,
-    content: r.content.map(c => ({ ...c, content: c.content.map(p => cellPara(p, conversion)) })),
-  })),
-})
+/** A table whose cells reach nowhere that is not in it. */
+function table(raw: TableJson, conversion: Conversion): TableJson {
+  const sound = tableOf(raw, gridOf(raw))
+  return {
+    ...sound,
+    attrs: { id: conversion.ids.block() },
+    content: sound.content.map(r => ({
+      ...r,
+      content: r.content.map(c => ({ ...c, content: c.content.map(p => cellPara(p, conversion)) })),
+    })),
+  }
+}
 
 const cellPara = (p: ParagraphJson, conversion: Conversion): ParagraphJson =>
   tidy({

@@ -403,6 +403,47 @@ describe('other blocks', () => {
       expect(path.path.xy[2]! - path.path.xy[0]!).toBeLessThanOrEqual(right - left + 1)
     }
   })
+  test('a cell that reaches over rows stands beside them; what it says beyond them pushes down the next', async () => {
+    const cell = (t: string, rows = 1) => ({
+      type: 'cell' as const,
+      attrs: { span: 1, rows },
+      content: [paragraph('', t)],
+    })
+    const row = (...content: ReturnType<typeof cell>[]) => ({ type: 'row' as const, attrs: { head: false }, content })
+    const tall = `${prose} ${prose} ${prose}`
+    const rows = [row(cell(tall, 2), cell('one ')), row(cell('two')), row(cell('three'), cell('four'))]
+    const page = (
+      await set([p(text(prose)), { type: 'table', attrs: { id: '' }, content: rows }, p(text('After.'))])
+    )[0]!
+    const at = (t: string): Run => runs(page).find(x => x.text.startsWith(t))!
+    const [one, two, three, four, after] = ['one', 'two', 'three', 'four', 'After'].map(at)
+    const lines = runs(page).filter(r => tall.includes(r.text.trim().slice(0, 40)) && r.x < one!.x && r.y >= one!.y)
+    expect(two!.x).toBeCloseTo(one!.x, 1)
+    expect(two!.y).toBeCloseTo(one!.y + leading, 1)
+    const bottom = Math.max(...lines.filter(l => l.y < three!.y).map(l => l.y))
+    expect(bottom).toBeGreaterThan(two!.y)
+    expect(three!.y).toBeCloseTo(bottom + leading, 1)
+    expect([three!.x < one!.x, four!.y]).toEqual([true, three!.y])
+    expect(after!.y).toBeGreaterThan(three!.y + leading)
+  })
+  test('rows that a cell ties together are parted where they are higher than a page, and every word stands', async () => {
+    const cell = (t: string, rows = 1) => ({
+      type: 'cell' as const,
+      attrs: { span: 1, rows },
+      content: [paragraph('', t)],
+    })
+    const rows = Array.from({ length: 90 }, (_, i) => ({
+      type: 'row' as const,
+      attrs: { head: false },
+      content: i ? [cell(`row${i}`)] : [cell('All', 90), cell('row0')],
+    }))
+    const pages = await set([{ type: 'table', attrs: { id: '' }, content: rows }])
+    expect(pages.flatMap(page => runs(page).flatMap(r => r.text.match(/row\d+/g) ?? []))).toEqual(
+      rows.map((_, i) => `row${i}`),
+    )
+    for (const page of pages)
+      for (const r of runs(page)) expect(r.y).toBeLessThan(648 - 72 * harbourRoman.margins.foot + 24)
+  })
   test('a table of several pages says its head on each; every row stands once, in order', async () => {
     const cell = (t: string): unknown => ({ type: 'cell', attrs: { span: 1 }, content: [p(text(t))] })
     const rows = Array.from({ length: 130 }, (_, i) => ({

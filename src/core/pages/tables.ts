@@ -1,4 +1,13 @@
-import { type CellJson, inlineText, type RowJson, type TableJson } from '../book'
+import {
+  type CellJson,
+  gridColumns,
+  gridOf,
+  headRows,
+  inlineText,
+  type PlacedCell,
+  type TableGrid,
+  type TableJson,
+} from '../book'
 import { BLACK, type LayerBuilder, PathBuilder } from '../marks'
 import type { BlockContext, Setting, Spot } from './context'
 import { type FlowItem, itemOf, ofLines, type Report, wholeAt } from './flow'
@@ -19,23 +28,40 @@ interface Columns {
 /** Tables: columns share the measure by what they hold; rows stay whole; hairlines above, below and under the head. */
 export function addTable(out: FlowItem[], table: TableJson, spot: Spot, s: Setting): void {
   const { ctx } = spot
-  const columns = columnsOf(table, ctx, s)
-  const rows = table.content.map((row, r) =>
-    tableRow(row, columns, spot, { first: r === 0, last: r === table.content.length - 1 }),
-  )
+  const grid = gridOf(table)
+  const columns = columnsOf(grid, ctx, s)
+  const head = headRows(table)
+  const bands = bandsOf(grid).flatMap(rows => bandItems(rows, grid, columns, spot))
   // Where a table goes on over a page, its head stands there again.
-  const after = table.content.findIndex(r => !r.attrs.head)
-  const heads = rows.slice(0, Math.max(0, after))
+  const heads = head < table.content.length ? bands.filter(b => b.to <= head).map(b => b.item) : []
   const lead = headAgain(heads, ctx)
   const fits = (r: FlowItem): boolean => r.variants[0]!.lines + (lead?.lines ?? 0) <= ctx.lines
-  out.push(...rows.map((r, i) => (lead && i > heads.length && fits(r) ? { ...r, lead } : r)))
+  out.push(...bands.map(({ item }, i) => (lead && i > heads.length && fits(item) ? { ...item, lead } : item)))
+}
+
+/** Rows that no cell ties to their neighbours, from the first to before the last. */
+interface Rows {
+  from: number
+  to: number
+}
+
+/** A table's rows, those that a cell reaches over together. */
+function bandsOf({ heads, cells }: TableGrid): Rows[] {
+  const out: Rows[] = []
+  for (let from = 0; from < heads.length; from = out.at(-1)!.to) {
+    let to = from + 1
+    // A cell in what is taken in may reach further still.
+    for (let row = from; row < to; row++) for (const c of cells) if (c.row === row) to = Math.max(to, row + c.deep)
+    out.push({ from, to })
+  }
+  return out
 }
 
 /** How the columns share the measure. A table that needs less keeps its natural width, in the middle. */
-function columnsOf(table: TableJson, ctx: BlockContext, s: Setting): Columns {
+function columnsOf(grid: TableGrid, ctx: BlockContext, s: Setting): Columns {
   const measure = ctx.measure - s.left - s.right
   const gutter = ctx.style.text.size * 1.4
-  const { want, widest } = wantedWidths(table, ctx)
+  const { want, widest } = wantedWidths(grid, ctx)
   const room = measure - gutter * (want.length - 1)
   const spare = Math.max(0, room - want.reduce((a, b) => a + b, 0))
   const widths = spare > 0 ? want : shareOut(room, want, widest)
@@ -46,29 +72,24 @@ function columnsOf(table: TableJson, ctx: BlockContext, s: Setting): Columns {
 }
 
 /** What each column would like to have, and the least that holds its longest word, points. */
-function wantedWidths(table: TableJson, ctx: BlockContext): { want: number[]; widest: number[] } {
+function wantedWidths(grid: TableGrid, ctx: BlockContext): { want: number[]; widest: number[] } {
   const { size } = ctx.style.text
-  const count = Math.max(...table.content.map(r => r.content.reduce((n, c) => n + c.attrs.span, 0)))
+  const count = gridColumns(grid)
   const want = new Array<number>(count).fill(0)
   const widest = new Array<number>(count).fill(0)
   const style = ctx.faces.of(ctx.bases.cell)
-  for (const row of table.content) {
-    let c = 0
-    for (const cell of row.content) {
-      if (cell.attrs.span === 1) {
-        const text = cell.content.map(p => inlineText(p.content)).join(' ')
-        // Marks of notes and small pictures take room, too; and a column is never narrower than a letter.
-        let natural = roomOfSigns(cell, ctx)
-        widest[c] = Math.max(widest[c]!, natural, size * 0.5)
-        for (const word of text.split(/\s+/)) {
-          const width = word ? style.frag(word).width : 0
-          widest[c] = Math.max(widest[c]!, width)
-          natural += (natural ? style.space : 0) + width
-        }
-        want[c] = Math.max(want[c]!, natural + 0.5, size * 0.5)
-      }
-      c += cell.attrs.span
+  for (const { cell, column: c, wide } of grid.cells) {
+    if (wide > 1) continue
+    const text = cell.content.map(p => inlineText(p.content)).join(' ')
+    // Marks of notes and small pictures take room, too; and a column is never narrower than a letter.
+    let natural = roomOfSigns(cell, ctx)
+    widest[c] = Math.max(widest[c]!, natural, size * 0.5)
+    for (const word of text.split(/\s+/)) {
+      const width = word ? style.frag(word).width : 0
+      widest[c] = Math.max(widest[c]!, width)
+      natural += (natural ? style.space : 0) + width
     }
+    want[c] = Math.max(want[c]!, natural + 0.5, size * 0.5)
   }
   return { want, widest }
 }
@@ -82,21 +103,53 @@ function roomOfSigns(cell: CellJson, ctx: BlockContext): number {
   return room
 }
 
-/** A row as one item that is never parted, with the hairlines that it carries. */
-function tableRow(
-  row: RowJson,
-  columns: Columns,
-  spot: Spot,
-  { first, last }: { first: boolean; last: boolean },
-): FlowItem {
+/** A band higher than this part of a page is parted at its rows after all. */
+const HIGHEST_BAND = 0.6
+
+/**
+ * Rows that hang together as one item that is never parted, with the hairlines that they carry. Where they are too high for that, each
+ * stands by itself, and what reaches over several stands whole in its first.
+ */
+function bandItems(rows: Rows, grid: TableGrid, columns: Columns, spot: Spot): { item: FlowItem; to: number }[] {
   const { ctx, notes } = spot
-  const { leading } = ctx.style.text
-  const cells = cellsOf(row, columns, spot)
-  const lines = Math.max(1, ...cells.map(cell => cell.items.reduce((n, i) => n + i.variants[0]!.lines, 0)))
+  const set = grid.cells
+    .filter(c => c.row >= rows.from && c.row < rows.to)
+    .map(c => setCell(c, grid.heads[c.row]!, columns, spot))
+  const waiting = set.flatMap(c => c.items.flatMap(i => i.variants[0]!.notes ?? []))
   // What a long note has beyond its first part waits for the text behind.
-  const all = cells.flatMap(cell => cell.items.flatMap(i => i.variants[0]!.notes ?? []))
-  notes.waiting?.unshift(...all.filter(n => isContinuation(n.note)).map(n => n.note))
-  const called = all.filter(n => !isContinuation(n.note)).map(n => ({ line: 0, note: n.note }))
+  notes.waiting?.unshift(...waiting.filter(n => isContinuation(n.note)).map(n => n.note))
+  const count = rows.to - rows.from
+  const whole = bandItem(rows, set, grid, columns, ctx)
+  if (count === 1 || whole.variants[0]!.lines <= ctx.lines * HIGHEST_BAND) return [{ item: whole, to: rows.to }]
+  return Array.from({ length: count }, (_, i) => {
+    const row = { from: rows.from + i, to: rows.from + i + 1 }
+    const own = set.filter(c => c.row === row.from).map(c => ({ ...c, deep: 1 }))
+    return { item: bandItem(row, own, grid, columns, ctx), to: row.to }
+  })
+}
+
+/** The texts of a cell, and where they stand. */
+interface SetCell extends PlacedCell {
+  items: FlowItem[]
+  x: number
+  lines: number
+}
+
+function bandItem(
+  { from, to }: Rows,
+  cells: readonly SetCell[],
+  { heads }: TableGrid,
+  columns: Columns,
+  ctx: BlockContext,
+): FlowItem {
+  const { leading } = ctx.style.text
+  const [first, last, head] = [from === 0, to === heads.length, heads[from]!]
+  const tops = rowTops({ from, to }, cells)
+  const lines = tops.at(-1)!
+  const called = cells
+    .flatMap(c => c.items.flatMap(i => i.variants[0]!.notes ?? []))
+    .filter(n => !isContinuation(n.note))
+    .map(n => ({ line: 0, note: n.note }))
   const rule = (out: LayerBuilder, y: number, width: number): void =>
     out.add({
       kind: 'path',
@@ -106,52 +159,57 @@ function tableRow(
   return itemOf({
     before: first ? 1 : 0,
     after: last ? 1 : 0,
-    keepNext: row.attrs.head,
+    keepNext: head,
     solid: true,
     variants: ofLines(Math.min(lines, ctx.lines), called),
     draw: (layer, { row: at }, report) => {
       if (first) rule(layer, at * leading - leading * 0.06, 0.7)
       for (const cell of cells) {
         layer.dx = cell.x
-        drawStacked(layer, cell.items, at, report)
+        drawStacked(layer, cell.items, at + tops[cell.row - from]!, report)
         layer.dx = 0
       }
-      if (row.attrs.head) rule(layer, (at + lines) * leading + leading * 0.02, 0.35)
+      if (head) rule(layer, (at + lines) * leading + leading * 0.02, 0.35)
       if (last) rule(layer, (at + lines) * leading + leading * 0.12, 0.7)
     },
   })
 }
 
-/** The texts of a row's cells, and where each stands. */
-function cellsOf(
-  row: RowJson,
+/** Lines over each row of a band, and over what follows it: every row holds its own cells, the last that a cell reaches over what is left of it. */
+function rowTops({ from, to }: Rows, cells: readonly SetCell[]): number[] {
+  const tops = [0]
+  for (let row = from; row < to; row++) {
+    let bottom = tops[row - from]! + 1
+    for (const c of cells) if (c.row + c.deep - 1 === row) bottom = Math.max(bottom, tops[c.row - from]! + c.lines)
+    tops.push(bottom)
+  }
+  return tops
+}
+
+function setCell(
+  placed: PlacedCell,
+  head: boolean,
   { x, widths, gutter }: Columns,
   { ctx, notes, place }: Spot,
-): { items: FlowItem[]; x: number }[] {
-  const base = row.attrs.head ? ctx.bases.headCell : ctx.bases.cell
-  let c = 0
-  return row.content.map(cell => {
-    const span = Math.min(cell.attrs.span, widths.length - c)
-    const measure = widths.slice(c, c + span).reduce((a, b) => a + b, 0) + gutter * (span - 1)
-    const items = cell.content.flatMap(({ attrs, content }) =>
-      textItems(
-        content,
-        { ctx: { ...ctx, measure }, notes, place: { section: ctx.section, block: attrs.id || place.block } },
-        {
-          base,
-          left: 0,
-          right: 0,
-          indent: 0,
-          align: attrs.align === 'right' || attrs.align === 'center' ? attrs.align : 'left',
-          hyphenate: false,
-        },
-        { before: 0, after: 0, keepNext: false, breakable: false },
-      ),
-    )
-    const at = x[c]!
-    c += span
-    return { items, x: at }
-  })
+): SetCell {
+  const { column, wide, cell } = placed
+  const measure = widths.slice(column, column + wide).reduce((a, b) => a + b, 0) + gutter * (wide - 1)
+  const items = cell.content.flatMap(({ attrs, content }) =>
+    textItems(
+      content,
+      { ctx: { ...ctx, measure }, notes, place: { section: ctx.section, block: attrs.id || place.block } },
+      {
+        base: head ? ctx.bases.headCell : ctx.bases.cell,
+        left: 0,
+        right: 0,
+        indent: 0,
+        align: attrs.align === 'right' || attrs.align === 'center' ? attrs.align : 'left',
+        hyphenate: false,
+      },
+      { before: 0, after: 0, keepNext: false, breakable: false },
+    ),
+  )
+  return { ...placed, items, x: x[column]!, lines: items.reduce((n, i) => n + i.variants[0]!.lines, 0) }
 }
 
 /** What stands again over a table that goes on; nothing where it would take a third of the page. */

@@ -1,5 +1,5 @@
 import type { PDFRef } from '@cantoo/pdf-lib'
-import type { BlockJson, InlineJson, Section } from '../book'
+import { type BlockJson, gridOf, gridRows, type InlineJson, type Section } from '../book'
 import type { ImageMark, MarkPlace } from '../marks'
 import type { PdfFile } from './file'
 
@@ -16,8 +16,9 @@ export interface Group {
   within?: Group
   /** Groups in it, empty cells among them: a table is told whole. */
   parts: Group[]
-  /** Columns that a cell takes. */
-  columns: number
+  /** Columns and rows that a cell takes. */
+  wide: number
+  deep: number
 }
 
 interface TaggedBlock {
@@ -42,8 +43,8 @@ export function tagSource(sections: Section[]): TagSource {
     let order = 0
     const put = (id: string, tag: BlockTag, within: Group | undefined): void =>
       void (id && blocks.set(`${s.id}/${id}`, { tag, order: order++, ...(within ? { within } : {}) }))
-    const group = (tag: GroupTag, within: Group | undefined, columns = 1): Group => {
-      const g: Group = { tag, order: order++, parts: [], columns, ...(within ? { within } : {}) }
+    const group = (tag: GroupTag, within: Group | undefined, { wide, deep } = { wide: 1, deep: 1 }): Group => {
+      const g: Group = { tag, order: order++, parts: [], wide, deep, ...(within ? { within } : {}) }
       within?.parts.push(g)
       return g
     }
@@ -80,11 +81,12 @@ export function tagSource(sections: Section[]): TagSource {
         }
         case 'table': {
           const table = group('Table', within)
-          return b.content.forEach(row => {
+          const grid = gridOf(b)
+          return gridRows(grid).forEach((cells, i) => {
             const tr = group('TR', table)
-            row.content.forEach(cell => {
-              const td = group(row.attrs.head ? 'TH' : 'TD', tr, cell.attrs.span)
-              cell.content.forEach(c => walk(c, td))
+            cells.forEach(c => {
+              const td = group(grid.heads[i] ? 'TH' : 'TD', tr, c)
+              c?.cell.content.forEach(p => walk(p, td))
             })
           })
         }
@@ -101,7 +103,8 @@ interface Element {
   /** Place in the reading order of its section: pictures are drawn before words, and notes stand at the foot. */
   order: number
   alt?: string
-  columns?: number
+  wide?: number
+  deep?: number
   /** Marked content by page and number. */
   words: { page: number; id: number }[]
   parts: Element[]
@@ -181,7 +184,7 @@ export class StructureTree {
     return `/${tag} <</MCID ${id}>> BDC\n`
   }
 
-  private add(to: Element, e: Pick<Element, 'tag' | 'order' | 'alt' | 'columns'>): Element {
+  private add(to: Element, e: Pick<Element, 'tag' | 'order' | 'alt' | 'wide' | 'deep'>): Element {
     const element: Element = { ...e, words: [], parts: [], ref: this.file.ref() }
     to.parts.push(element)
     return element
@@ -201,7 +204,7 @@ export class StructureTree {
       // The table around it may have made it just now.
       e = this.groups.get(g)
       if (!e) {
-        this.groups.set(g, (e = this.add(holder, { tag: g.tag, order: g.order, columns: g.columns })))
+        this.groups.set(g, (e = this.add(holder, { tag: g.tag, order: g.order, wide: g.wide, deep: g.deep })))
         if (g.tag === 'Table' || g.tag === 'TR') for (const part of g.parts) this.group(part, section)
       }
     }
@@ -248,10 +251,14 @@ export class StructureTree {
   }
 }
 
-/** What a cell says of itself: columns it takes, and that a head is one for its column. */
-function attributesOf({ tag, columns = 1 }: Element): object {
+/** What a cell says of itself: columns and rows it takes, and that a head is one for its column. */
+function attributesOf({ tag, wide = 1, deep = 1 }: Element): object {
   if (tag !== 'TH' && tag !== 'TD') return {}
-  const of = { ...(columns > 1 ? { ColSpan: columns } : {}), ...(tag === 'TH' ? { Scope: 'Column' } : {}) }
+  const of = {
+    ...(wide > 1 ? { ColSpan: wide } : {}),
+    ...(deep > 1 ? { RowSpan: deep } : {}),
+    ...(tag === 'TH' ? { Scope: 'Column' } : {}),
+  }
   return Object.keys(of).length ? { A: { O: 'Table', ...of } } : {}
 }
 

@@ -1,7 +1,7 @@
 import type { Editor } from '@tiptap/core'
 import { Fragment, type Node } from '@tiptap/pm/model'
 import { type EditorState, Selection, TextSelection, type Transaction } from '@tiptap/pm/state'
-import { columnOf, difference, newTable, type TableJson, withRow } from '@/core/book'
+import { difference, newTable, placeOf, type TableJson, withRow } from '@/core/book'
 
 /** The table that the cursor is in, and its cell there. */
 export interface FoundTable {
@@ -19,7 +19,7 @@ export function tableAt({ selection: { $from } }: Pick<EditorState, 'selection'>
     const node = $from.node(d - 2)
     const [row, cell] = [$from.index(d - 2), $from.index(d - 1)]
     const json = node.toJSON() as TableJson
-    return { node, pos: $from.before(d - 2), row, cell, column: columnOf(json.content[row]!, cell) }
+    return { node, pos: $from.before(d - 2), row, cell, column: placeOf(json, row, cell)?.column ?? 0 }
   }
   return undefined
 }

@@ -1,10 +1,12 @@
 'use client'
 import { Button } from 'antd'
+import { Fragment } from 'react'
 import {
   columnCount,
   headRows,
   joinedCells,
   partedCell,
+  placeOf,
   type TableJson,
   withColumn,
   withHead,
@@ -20,7 +22,6 @@ import { type AtCursorProps, kindOf } from './kind'
 function Sentence({ editor, found, readOnly }: AtCursorProps<FoundTable>) {
   const table = found.node.toJSON() as TableJson
   const { row, cell, column } = found
-  const here = table.content[row]!.content[cell]!
   const act = (label: string, words: string, operation: (t: TableJson) => TableJson | undefined, to: CellPlace) => (
     <Button
       type="link"
@@ -33,14 +34,16 @@ function Sentence({ editor, found, readOnly }: AtCursorProps<FoundTable>) {
       {words}
     </Button>
   )
-  const last = cell === table.content[row]!.content.length - 1
+  const { wide, deep } = placeOf(table, row, cell) ?? { wide: 1, deep: 1 }
+  const ways = (['beside', 'below'] as const).filter(way => joinedCells(table, row, cell, way) !== table)
+  const reaches = wide > 1 || deep > 1
   return (
     <>
       Row {row + 1} of {table.content.length}: {act('Row above', 'one above', t => withRow(t, row), { row, cell: 0 })},{' '}
       {act('Row below', 'one below', t => withRow(t, row + 1), { row: row + 1, cell: 0 })},{' '}
       {act('Take the row out', 'take it out', t => withoutRow(t, row), { row, cell })}. Column {column + 1} of{' '}
       {columnCount(table)}: {act('Column before', 'one before', t => withColumn(t, column), { row, cell })},{' '}
-      {act('Column behind', 'one behind', t => withColumn(t, column + here.attrs.span), { row, cell: cell + 1 })},{' '}
+      {act('Column behind', 'one behind', t => withColumn(t, column + wide), { row, cell: cell + 1 })},{' '}
       {act('Take the column out', 'take it out', t => withoutColumn(t, column), { row, cell })}. Its head is{' '}
       <ChoiceValue
         label="Head of the table"
@@ -49,12 +52,22 @@ function Sentence({ editor, found, readOnly }: AtCursorProps<FoundTable>) {
         choices={headChoices(table)}
         onChange={v => changeTable(editor, found, t => withHead(t, Number(v)), { row, cell })}
       />
-      {(!last || here.attrs.span > 1) && <>. The cell </>}
-      {!last && act('Join with the next cell', 'takes in the next', t => joinedCells(t, row, cell), { row, cell })}
-      {!last && here.attrs.span > 1 && ', '}
-      {here.attrs.span > 1 && act('Part the cell', 'is parted', t => partedCell(t, row, cell), { row, cell })}.
+      {(ways.length > 0 || reaches) && <>. The cell </>}
+      {ways.map((way, i) => (
+        <Fragment key={way}>
+          {i > 0 && ', '}
+          {act(JOIN[way].label, JOIN[way].words, t => joinedCells(t, row, cell, way), { row, cell })}
+        </Fragment>
+      ))}
+      {ways.length > 0 && reaches && ', '}
+      {reaches && act('Part the cell', 'is parted', t => partedCell(t, row, cell), { row, cell })}.
     </>
   )
+}
+
+const JOIN = {
+  beside: { label: 'Join with the next cell', words: 'takes in the next' },
+  below: { label: 'Join with the cell below', words: 'takes in the one below' },
 }
 
 /** As many rows as a head may sensibly have, and those it has. */

@@ -698,12 +698,18 @@ class DocxReader {
   private table(e: XmlElement, out: RawBlock[]): void {
     const rows: RowJson[] = []
     const places: string[] = []
+    /** Cells that may reach over rows, by their column: those below that say so are theirs. */
+    const reaching = new Map<number, { cell: CellJson; to: number }>()
     for (const tr of tableRows(e)) {
       const cells: CellJson[] = []
+      let column = 0
       for (const tc of elements(tr).flatMap(c => (c.name === 'w:sdt' ? elements(child(c, 'w:sdtContent')) : [c]))) {
         if (tc.name !== 'w:tc') continue
         const tcPr = child(tc, 'w:tcPr')
         const merge = child(tcPr, 'w:vMerge')
+        const span = Math.max(1, Math.min(60, small(child(tcPr, 'w:gridSpan')?.attrs['w:val'], 1)))
+        const at = column
+        column += span
         const content: ParagraphJson[] = []
         for (const b of this.blocks(tc)) {
           // What leads into a cell leads to its table.
@@ -715,19 +721,30 @@ class DocxReader {
             for (const r of b.table.content) for (const inner of r.content) content.push(...inner.content)
           } else this.dropped.add('pictures inside a table cell', this.near)
         }
-        if (merge && merge.attrs['w:val'] !== 'restart') {
+        const above = reaching.get(at)
+        if (
+          merge &&
+          merge.attrs['w:val'] !== 'restart' &&
+          above?.to === rows.length &&
+          above.cell.attrs.span === span
+        ) {
           const hidden = content.map(p => inlineText(p.content, true)).join('')
           if (hidden.trim()) this.dropped.add('text in cells that are merged away', hidden, 1, hidden)
-          content.length = 0
+          above.cell.attrs.rows = Math.min(MOST_ROWS, (above.cell.attrs.rows ?? 1) + 1)
+          above.to++
+          continue
         }
         const kept = content.filter(p => p.content?.length)
-        cells.push({
+        const cell: CellJson = {
           type: 'cell',
-          attrs: { span: Math.max(1, Math.min(60, small(child(tcPr, 'w:gridSpan')?.attrs['w:val'], 1))) },
+          attrs: { span },
           content: kept.length ? kept : [{ type: 'paragraph', attrs: { id: '', align: null } }],
-        })
+        }
+        cells.push(cell)
+        if (merge) reaching.set(at, { cell, to: rows.length + 1 })
+        else reaching.delete(at)
       }
-      if (cells.length)
+      if (column)
         rows.push({ type: 'row', attrs: { head: !!child(child(tr, 'w:trPr'), 'w:tblHeader') }, content: cells })
     }
     if (!rows.length) return
@@ -735,6 +752,9 @@ class DocxReader {
     out.push({ type: 'table', table, ...(places.length ? { anchors: places } : {}) })
   }
 }
+
+/** Rows that a cell reaches over at most. */
+const MOST_ROWS = 200
 
 /** Elements that carry no words of the book: settings, marks of ranges, references that are read elsewhere. */
 const silent = new Set([

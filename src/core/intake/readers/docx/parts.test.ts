@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
 import { strToU8, zipSync } from 'fflate'
-import { bookText, type BlockJson } from '../../../book'
+import { bookText, type BlockJson, gridOf } from '../../../book'
 import { readManuscript, type Understood } from '../..'
 
 /** Documents by hand, for what word processors write and libraries do not: each part is the customary XML and no more. */
@@ -196,5 +196,11 @@ describe('parts of a .docx', () => {
     expect(JSON.stringify(table)).toContain('"span":2')
     expect(JSON.stringify(table)).toContain('"head":true')
     expect(JSON.stringify(table)).not.toContain('gone')
+    expect(table.type === 'table' && gridOf(table).cells.map(c => [c.row, c.column, c.wide, c.deep])).toEqual([
+      [0, 0, 2, 1],
+      [1, 0, 1, 2],
+      [1, 1, 1, 1],
+      [2, 1, 1, 1],
+    ])
   })
 })

@@ -564,33 +564,20 @@ export class HtmlReader {
     }
     const behind: RawBlock[] = []
     const read: RowJson[] = []
-    /** Rows that a cell of an earlier row still reaches into, by column. */
-    let reaching: number[] = []
     for (const r of rows) {
       if (this.files.notes.bodies.has(r)) continue
-      const cells: CellJson[] = []
-      const next: number[] = []
-      let column = 0
-      const pad = (): void => {
-        while ((reaching[column] ?? 0) > 0) {
-          next[column] = reaching[column]! - 1
-          cells.push(emptyCell())
-          column++
-        }
-      }
-      for (const c of elements(r).filter(c => c.name === 'td' || c.name === 'th')) {
-        pad()
-        const span = Math.min(60, Math.max(1, Number.parseInt(c.attrs.colspan ?? '1', 10) || 1))
-        const deep = Math.min(200, Math.max(1, Number.parseInt(c.attrs.rowspan ?? '1', 10) || 1))
-        if (deep > 1) this.files.dropped.add('cells that reach over rows: they stand in the first', textOf(c).trim())
-        for (let k = 0; k < span; k++) next[column + k] = deep - 1
-        cells.push({ type: 'cell', attrs: { span }, content: this.cell(c, s, behind) })
-        column += span
-      }
-      pad()
-      reaching = next
+      const cells = elements(r)
+        .filter(c => c.name === 'td' || c.name === 'th')
+        .map((c): CellJson => {
+          const said = (name: string, most: number): number =>
+            Math.min(most, Math.max(1, Number.parseInt(c.attrs[name] ?? '1', 10) || 1))
+          const [span, deep] = [said('colspan', 60), said('rowspan', 200)]
+          return { type: 'cell', attrs: { span, ...(deep > 1 && { rows: deep }) }, content: this.cell(c, s, behind) }
+        })
       const head = elements(r).every(c => c.name === 'th')
-      if (cells.length) read.push({ type: 'row', attrs: { head: head || isInHead(e, r) }, content: cells })
+      // A row that cells of others cover wholly has none of its own, and is one for them to reach over.
+      const covered = read.some((above, i) => above.content.some(c => i + (c.attrs.rows ?? 1) > read.length))
+      if (cells.length || covered) read.push({ type: 'row', attrs: { head: head || isInHead(e, r) }, content: cells })
     }
     if (read.some(r => r.content.some(c => c.content.some(p => p.content?.length))))
       this.put([{ type: 'table', table: { type: 'table', attrs: { id: '' }, content: read } }], out)

@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { strToU8 } from 'fflate'
 import { cases } from '../../../../../tests/support/deep'
-import { bookText, docText } from '../../../book'
+import { bookText, docText, gridOf } from '../../../book'
 import { lettersIn, textOfBlock } from '../../raw'
 import { readManuscript } from '../..'
 import { readHtml } from '.'
@@ -67,27 +67,37 @@ describe('a web page', () => {
     if (table?.type !== 'table') throw new Error('no table')
     expect(
       table.table.content.map(r =>
-        r.content.map(c => [c.attrs.span, textOfBlock({ type: 'para', content: c.content[0]!.content ?? [] })]),
+        r.content.map(({ attrs: { span, rows = 1 }, content: [p] }) => [
+          `${span}x${rows}`,
+          textOfBlock({ type: 'para', content: p!.content ?? [] }),
+        ]),
       ),
     ).toEqual([
       [
-        [1, 'a'],
-        [1, 'b'],
-        [1, 'c'],
+        ['1x1', 'a'],
+        ['1x1', 'b'],
+        ['1x1', 'c'],
       ],
       [
-        [1, 'd'],
-        [2, 'e'],
+        ['1x2', 'd'],
+        ['2x1', 'e'],
       ],
       [
-        [1, ''],
-        [1, 'f'],
-        [1, 'g'],
+        ['1x1', 'f'],
+        ['1x1', 'g'],
       ],
     ])
     expect(table.table.content.map(r => r.attrs.head)).toEqual([true, false, false])
     expect(rest.map(textOfBlock)).toEqual(['Head', 'x'])
-    expect(dropped.list().map(d => d.what)).toEqual(['cells that reach over rows: they stand in the first'])
+    expect(dropped.list()).toEqual([])
+    const covered = read('<table><tr><td rowspan=2>a<td rowspan=2>b</tr><tr></tr><tr><td>c<td>d</tr></table>')
+      .blocks[0]!
+    expect(covered.type === 'table' && gridOf(covered.table).cells.map(c => [c.row, c.column])).toEqual([
+      [0, 0],
+      [0, 1],
+      [2, 0],
+      [2, 1],
+    ])
   })
   test('notes as converters write them stand where they are called; the list of them is gone', () => {
     const { blocks } = read(

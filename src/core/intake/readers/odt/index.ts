@@ -581,14 +581,9 @@ class OdtReader {
     for (const c of elements(e)) {
       if (c.name !== 'table:table-cell' && c.name !== 'table:covered-table-cell') continue
       const span = Math.max(1, Math.min(60, Number(c.attrs['table:number-columns-spanned'] ?? 1) || 1))
-      // What is covered by a cell beside it takes no place; what is covered by one above it does.
-      if (c.name === 'table:covered-table-cell' && !wordsIn(c).trim()) {
-        if (coveredBeside(cells)) continue
-        cells.push({ type: 'cell', attrs: { span: 1 }, content: [EMPTY] })
-        continue
-      }
-      if ((Number(c.attrs['table:number-rows-spanned'] ?? 1) || 1) > 1)
-        this.dropped.add('cells that reach over rows: they stand in the first', wordsIn(c).trim())
+      // What another cell covers takes no place of its own.
+      if (c.name === 'table:covered-table-cell' && !wordsIn(c).trim()) continue
+      const deep = Math.max(1, Math.min(200, Number(c.attrs['table:number-rows-spanned'] ?? 1) || 1))
       const content = this.blocks(c).flatMap((b): ParagraphJson[] => {
         // What leads into a cell leads to its table, or to what stands behind it.
         this.passed.push(...(b.anchors ?? []))
@@ -605,7 +600,11 @@ class OdtReader {
       })
       const times = Math.min(60, Number(c.attrs['table:number-columns-repeated'] ?? 1) || 1)
       for (let i = 0; i < times; i++)
-        cells.push({ type: 'cell', attrs: { span }, content: content.length ? content : [EMPTY] })
+        cells.push({
+          type: 'cell',
+          attrs: { span, ...(deep > 1 && { rows: deep }) },
+          content: content.length ? content : [EMPTY],
+        })
     }
     return cells
   }
@@ -614,9 +613,6 @@ class OdtReader {
     return inlineText(into.content) || this.near
   }
 }
-
-/** Whether the last cell reaches beside itself. */
-const coveredBeside = (cells: readonly CellJson[]): boolean => (cells.at(-1)?.attrs.span ?? 1) > 1
 
 /** A first letter in a frame of its own, with the quote before it. */
 const INITIAL = /^["'“„«‘‚‹»›”]?\p{Lu}{1,2}$/u

@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { strToU8, zipSync } from 'fflate'
 import { cases } from '../../../../../tests/support/deep'
-import { bookText } from '../../../book'
+import { bookText, gridOf } from '../../../book'
 import { lettersIn, type RawPara, textOfBlock } from '../../raw'
 import { readManuscript } from '../..'
 import { readOdt } from '.'
@@ -155,6 +155,18 @@ describe('an open-document text', () => {
     ])
     expect(picture).toMatchObject({ type: 'picture', alt: 'A lamp' })
     expect([...pictures.values()]).toEqual([png])
+  })
+  test('a cell that reaches over rows takes their places', () => {
+    const cell = (words: string, more = ''): string => `<table:table-cell${more}>${p(words)}</table:table-cell>`
+    const row = (cells: string): string => `<table:table-row>${cells}</table:table-row>`
+    const [table] = read(
+      `<table:table>${row(`${cell('a', ' table:number-rows-spanned="2"')}${cell('b')}`)}${row(`<table:covered-table-cell/>${cell('c')}`)}</table:table>`,
+    ).blocks
+    expect(table?.type === 'table' && gridOf(table.table).cells.map(c => [c.row, c.column, c.deep])).toEqual([
+      [0, 0, 2],
+      [0, 1, 1],
+      [1, 1, 1],
+    ])
   })
   test('a box with a picture and a line is a picture with its caption; words in other boxes stand behind the paragraph', () => {
     const image = '<draw:frame><draw:image xlink:href="Pictures/a.png"/></draw:frame>'
