@@ -179,14 +179,26 @@ describe('backups', () => {
 })
 
 test('every setting that the program keeps is one that a backup may hold', () => {
-  const files = execFileSync('grep', ['-rhoE', "settings\\.put\\(\\{ key: '[^']+'", 'src'], { encoding: 'utf8' })
-  const keys = new Set([...files.matchAll(/key: '([^']+)'/g)].map(m => m[1]!))
+  const kept = "settings\\.put\\(\\{ key: '[^']+'|keptList<[A-Za-z]+>\\('[^']+'"
+  const files = execFileSync('grep', ['-rhoE', kept, 'src'], { encoding: 'utf8' })
+  const keys = new Set([...files.matchAll(/(?:key: |\()'([^']+)'/g)].map(m => m[1]!))
   // Of this browser alone, and never in a backup.
   keys.delete('swept')
-  expect([...keys].sort()).toEqual(['clock', 'demo loaded', 'matter', 'recipes', 'research', 'styles'])
+  expect([...keys].sort()).toEqual([
+    'clock',
+    'demo loaded',
+    'imprints',
+    'matter',
+    'penNames',
+    'recipes',
+    'research',
+    'styles',
+  ])
   const settings = [
     { key: 'clock', value: 3 },
     { key: 'demo loaded', value: true },
+    { key: 'imprints', value: [{ id: 'saltgrass', name: 'Saltgrass', place: 'Merrow', former: ['a'.repeat(64)] }] },
+    { key: 'penNames', value: [{ id: 'orla', name: 'Orla Fenwright', note: 'Born at sea.' }] },
     { key: 'recipes', value: [shippedRecipes[0]!] },
     { key: 'research', value: { book: 'fuzzed', market: 'merrow', word: 'tide' } },
     { key: 'styles', value: [harbourRoman] },

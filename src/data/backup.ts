@@ -8,7 +8,9 @@ import { putBlobs } from './blobs'
 import { takeOutlets } from './outletChanges'
 import { allOutlets } from './outlets'
 import { db } from './db'
+import { keptImprints } from './imprints'
 import { keptMatter } from './matter'
+import { keptPenNames } from './penNames'
 import { fitting } from './room'
 import { guarded } from './trouble'
 import { keepVersion } from './versions'
@@ -37,8 +39,12 @@ export async function collectLibrary(): Promise<Library> {
   const listings = await db.listings.toArray()
   const packages = listings.flatMap(l => l.events.filter(hasPackage).map(e => e.submission.zip))
   const versions = (await db.versions.toArray()).map(({ id: _id, upTo: _upTo, ...v }) => v)
-  // Pictures of standing matter may be in no book any more.
-  const shown = (await keptMatter()).flatMap(m => m.assets.map(a => a.id))
+  // Pictures of what is kept for all books may be in none of them.
+  const shown = [
+    ...(await keptMatter()).flatMap(m => m.assets),
+    ...(await keptImprints()).flatMap(i => i.logo ?? []),
+    ...(await keptPenNames()).flatMap(n => n.portrait ?? []),
+  ].map(a => a.id)
   const parts = [...versions.flatMap(v => v.parts), ...shown].filter(hash => !held.has(hash))
   const pieces = (await db.pieces.toArray()).map(({ id: _id, ...p }) => p)
   return {

@@ -1,11 +1,14 @@
-import { isMatter, isSetting } from '@/core/archive'
 import {
+  ABOUT_AUTHOR,
+  aboutAuthor,
   ALSO_BY,
   alsoBy,
   asMatter,
+  derivedMatter,
   follow,
   matterState,
   type MatterState,
+  type PenName,
   placeMatter,
   saidBy,
   slugOf,
@@ -17,44 +20,29 @@ import { listBooks } from './bookList'
 import { getBook } from './books'
 import { commitSections } from './changes'
 import { db } from './db'
+import { outNow, sellingFormer } from './former'
+import { keptList } from './keptList'
 import type { BookRecord } from './records'
-import { guarded } from './trouble'
 import { writtenElsewhere } from './writer'
 
-/** All that is kept, as it is stored: what cannot be read stays as it is. */
-async function stored(): Promise<StandingMatter[]> {
-  const value = (await db.settings.get('matter'))?.value
-  return Array.isArray(value) ? (value as StandingMatter[]) : []
-}
+const kept = keptList<StandingMatter>('matter', 'matter')
 
-/** The standing matter of this library. A broken piece does not take the others along. */
-export const keptMatter = async (): Promise<StandingMatter[]> => (await stored()).filter(isMatter)
-
-async function change(how: (all: StandingMatter[]) => StandingMatter[]): Promise<void> {
-  await guarded(() =>
-    db.transaction('rw', db.settings, async () => {
-      const value = how(await stored())
-      if (!isSetting('matter', value.filter(isMatter))) throw new Error('This is more standing matter than is kept.')
-      await db.settings.put({ key: 'matter', value })
-    }),
-  )
-}
+/** The standing matter of this library. */
+export const keptMatter = kept.all
 
 /** Keeps a section of a book as standing matter, which it follows from then on. */
 export async function keepSection(bookId: string, section: string, name: string): Promise<void> {
-  const taken = new Set([ALSO_BY, ...(await stored()).map(m => m?.id)])
-  const base = slugOf(name, 'matter').slice(0, 50)
-  let id = base
-  for (let n = 2; taken.has(id); n++) id = `${base}-${n}`
-  let kept: StandingMatter | undefined
-  await commitSections(bookId, `Keep “${name}” as standing matter`, b => {
-    const s = b.sections.find(x => x.id === section)
-    if (!s) return b
-    kept = asMatter(b, s, { id, name })
-    const said = saidBy(kept)
-    return { ...b, sections: b.sections.map(x => (x.id === section ? { ...x, matter: { id, said } } : x)) }
-  })
-  if (kept) await change(all => [...all, kept!])
+  const book = (await getBook(bookId))?.book
+  const s = book?.sections.find(x => x.id === section)
+  if (!book || !s) throw new Error('This section is not in the book any more.')
+  const m = await kept.add(derivedMatter.has(slugOf(name, 'matter')) ? `own ${name}` : name, id =>
+    asMatter(book, s, { id, name }),
+  )
+  const said = saidBy(m)
+  await commitSections(bookId, `Keep “${name}” as standing matter`, b => ({
+    ...b,
+    sections: b.sections.map(x => (x.id === section ? { ...x, matter: { id: m.id, said } } : x)),
+  }))
 }
 
 /** A book that a change of standing matter did not reach, and why. */
@@ -75,28 +63,44 @@ export async function changeEverywhere(bookId: string, section: string): Promise
   const s = book?.sections.find(x => x.id === section)
   const before = (await keptMatter()).find(m => m.id === s?.matter?.id)
   if (!book || !s || !before) throw new Error('What this section followed is kept no more.')
-  const kept = asMatter(book, s, before)
-  await change(all => all.map(m => (m?.id === kept.id ? kept : m)))
-  const said = saidBy(kept)
-  await commitSections(bookId, `“${kept.name}” everywhere`, b => ({
+  const followers = (await followersOf([asKept(before)])).get(before.id)!.map(f => f.book)
+  const now = { ...asMatter(book, s, before), former: await outNow(followers) }
+  await kept.change(all => all.map(m => (m?.id === now.id ? now : m)))
+  const said = saidBy(now)
+  await commitSections(bookId, `“${now.name}” everywhere`, b => ({
     ...b,
-    sections: b.sections.map(x => (x.id === section ? { ...x, matter: { id: kept.id, said } } : x)),
+    sections: b.sections.map(x => (x.id === section ? { ...x, matter: { id: now.id, said } } : x)),
   }))
-  return spread(asKept(kept))
+  return spread(asKept(now))
 }
 
 /** Something that books follow: by the id that their sections name, and what each book is to say of it. */
 export interface Followed {
   id: string
   name: string
+  /** Packages at outlets that hold what was said before. */
+  former: readonly string[]
   saidIn: (book: BookRecord, books: readonly BookRecord[]) => StandingMatter | undefined
 }
 
 /** A kept piece: every book says the same. */
-export const asKept = (kept: StandingMatter): Followed => ({ id: kept.id, name: kept.name, saidIn: () => kept })
+export const asKept = (m: StandingMatter): Followed => ({
+  id: m.id,
+  name: m.name,
+  former: m.former ?? [],
+  saidIn: () => m,
+})
 
 /** The author's other books: each book says its own list. */
-export const otherBooks: Followed = { id: ALSO_BY, name: 'Also by', saidIn: alsoBy }
+export const otherBooks: Followed = { id: ALSO_BY, name: 'Also by', former: [], saidIn: alsoBy }
+
+/** The notes of pen names: each book says that of its own author. */
+export const authorNotes = (names: readonly PenName[]): Followed => ({
+  id: ABOUT_AUTHOR,
+  name: 'About the author',
+  former: names.flatMap(n => n.former ?? []),
+  saidIn: book => aboutAuthor(book, names),
+})
 
 /** Brings every book up to date that is behind what it follows. */
 export async function spread(followed: Followed): Promise<Spread> {
@@ -127,28 +131,36 @@ export interface Follower {
   states: MatterState[]
   /** What the book is to say. */
   said: StandingMatter
+  /** What is on sale of it says what was kept before. */
+  sellsFormer: boolean
 }
 
 /** The books that follow each thing, by its id, and where each stands to it. All sections are gone through once. */
 export async function followersOf(all: readonly Followed[]): Promise<Map<string, Follower[]>> {
   const books = await listBooks()
   const sections = await db.sections.filter(s => !!s.matter).toArray()
-  const of = (f: Followed): Follower[] =>
-    books.flatMap(b => {
+  const following = [...new Set(sections.map(s => s.book))]
+  const of = async (f: Followed): Promise<Follower[]> => {
+    const former = await sellingFormer(following, f.former)
+    return books.flatMap(b => {
       const own = sections.filter(s => s.book === b.id && s.matter!.id === f.id)
       const said = own.length ? f.saidIn(b, books) : undefined
       const states = own.flatMap(s => matterState(s, said) ?? [])
-      return said && states.length ? [{ book: b.id, title: b.data.title, section: own[0]!.id, states, said }] : []
+      const sellsFormer = former.has(b.id)
+      return said && states.length
+        ? [{ book: b.id, title: b.data.title, section: own[0]!.id, states, said, sellsFormer }]
+        : []
     })
-  return new Map(all.map(f => [f.id, of(f)]))
+  }
+  return new Map(await Promise.all(all.map(async f => [f.id, await of(f)] as const)))
 }
 
 /** Puts standing matter into a book, where its kind stands; gives the section that it is there. */
-export async function place(bookId: string, kept: StandingMatter): Promise<string | undefined> {
+export async function place(bookId: string, matter: StandingMatter): Promise<string | undefined> {
   if (await writtenElsewhere(bookId)) throw new Error('Another window writes this book: place it there.')
   let section: string | undefined
-  await commitSections(bookId, `Place “${kept.name}”`, b => {
-    const next = placeMatter(b, kept)
+  await commitSections(bookId, `Place “${matter.name}”`, b => {
+    const next = placeMatter(b, matter)
     section = next.sections.find(s => !b.sections.some(x => x.id === s.id))?.id
     return next
   })
@@ -156,15 +168,15 @@ export async function place(bookId: string, kept: StandingMatter): Promise<strin
 }
 
 /** Gives a section the words that are kept. */
-export const takeKept = (bookId: string, section: string, kept: StandingMatter): Promise<void> =>
-  commitSections(bookId, `“${kept.name}” as it is kept`, b => follow(b, section, kept))
+export const takeKept = (bookId: string, section: string, matter: StandingMatter): Promise<void> =>
+  commitSections(bookId, `“${matter.name}” as it is kept`, b => follow(b, section, matter))
 
 /** Makes a section its book's own again. */
 export const letOff = (bookId: string, section: string): Promise<void> =>
   commitSections(bookId, 'Follow standing matter no more', b => unfollowed(b, section))
 
 export const renameMatter = (id: string, name: string): Promise<void> =>
-  change(all => all.map(m => (m?.id === id ? { ...m, name } : m)))
+  kept.change(all => all.map(m => (m?.id === id ? { ...m, name } : m)))
 
 /** Forgets a piece. What books say stays theirs. */
-export const forgetMatter = (id: string): Promise<void> => change(all => all.filter(m => m?.id !== id))
+export const forgetMatter = (id: string): Promise<void> => kept.change(all => all.filter(m => m?.id !== id))

@@ -12,12 +12,8 @@ import { guarded } from './trouble'
 /** What a file picker offers as a picture. */
 export const pictureTypes = 'image/png,image/jpeg,image/gif'
 
-/** Adds a picture to a book's own: its bytes are kept once, by their hash. `also` is changed with it, in one step. Throws a Fault where it is none. */
-export async function bringInPicture(
-  bookId: string,
-  file: File,
-  also: (record: BookRecord, asset: Asset) => Partial<BookRecord> = () => ({}),
-): Promise<Asset> {
+/** A file as a picture that can be printed, with its bytes. Throws a Fault where it is none. */
+async function readPicture(file: File): Promise<{ asset: Asset; bytes: Uint8Array<ArrayBuffer> }> {
   const bytes = new Uint8Array(await file.arrayBuffer())
   const read = readAsset(bytes)
   if (!read) throw new Fault('picture', 'This is no picture that can be printed: PNG, JPEG or GIF.')
@@ -26,7 +22,16 @@ export async function bringInPicture(
       'picture',
       `“${file.name}” is damaged: it cannot be decoded. Save it again with the program that made it.`,
     )
-  const asset: Asset = { ...read, id: hashOf(bytes), name: file.name }
+  return { asset: { ...read, id: hashOf(bytes), name: file.name }, bytes }
+}
+
+/** Adds a picture to a book's own: its bytes are kept once, by their hash. `also` is changed with it, in one step. Throws a Fault where it is none. */
+export async function bringInPicture(
+  bookId: string,
+  file: File,
+  also: (record: BookRecord, asset: Asset) => Partial<BookRecord> = () => ({}),
+): Promise<Asset> {
+  const { asset, bytes } = await readPicture(file)
   await fitting(`“${file.name}”`, bytes.length, async () => {
     await guarded(() => putBlobs([[asset.id, bytes]]))
     await commit(bookId, `Bring in picture ${file.name}`, r => ({
@@ -37,6 +42,15 @@ export async function bringInPicture(
     }))
   })
   return asset
+}
+
+/** Keeps a picture that is no book's: a logo, a portrait. `keep` names it, before anybody could sweep it away. */
+export async function keepPicture<R>(file: File, keep: (asset: Asset) => Promise<R>): Promise<R> {
+  const { asset, bytes } = await readPicture(file)
+  return fitting(`“${file.name}”`, bytes.length, async () => {
+    await guarded(() => putBlobs([[asset.id, bytes]]))
+    return keep(asset)
+  })
 }
 
 /** A picture that the app had made is the author's own once it is brought in. */

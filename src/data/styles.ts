@@ -1,33 +1,18 @@
-import { isSetting } from '@/core/archive'
 import { slugOf, type StyleDocument } from '@/core/book'
 import { commit } from './changes'
-import { db } from './db'
-import { guarded } from './trouble'
+import { keptList } from './keptList'
+
+const kept = keptList<StyleDocument>('styles', 'style')
 
 /** Styles that the author kept, for all books of this library. */
-export const keptStyles = async (): Promise<StyleDocument[]> => {
-  const value = (await db.settings.get('styles'))?.value
-  // One bad style does not take the others along.
-  return Array.isArray(value) ? (value as StyleDocument[]).filter(s => isSetting('styles', [s])) : []
-}
+export const keptStyles = kept.all
 
 /** Keeps a style, or replaces the one of its id. */
-export async function keepStyle(style: StyleDocument): Promise<void> {
-  await guarded(() =>
-    db.transaction('rw', db.settings, async () => {
-      await db.settings.put({ key: 'styles', value: [...(await keptStyles()).filter(s => s.id !== style.id), style] })
-    }),
-  )
-}
+export const keepStyle = (style: StyleDocument): Promise<void> =>
+  kept.change(all => [...all.filter(s => s?.id !== style.id), style])
 
 /** Forgets a kept style. Books that are set in it carry their own copy and stay as they are. */
-export async function forgetStyle(id: string): Promise<void> {
-  await guarded(() =>
-    db.transaction('rw', db.settings, async () => {
-      await db.settings.put({ key: 'styles', value: (await keptStyles()).filter(s => s.id !== id) })
-    }),
-  )
-}
+export const forgetStyle = (id: string): Promise<void> => kept.change(all => all.filter(s => s?.id !== id))
 
 /** Sets an edition in a style. One that does not ship is copied into the book, so that a project carries what it is set in; departures from the old style are dropped. */
 export function setInStyle(

@@ -43,7 +43,13 @@ const dataSchema = () =>
       200,
     ).required(),
     language: like(/^[A-Za-z]{2,3}(-[A-Za-z0-9]{1,8})*$/, 'wants a language tag such as “en-GB”').required(),
-    imprint: shape({ name: text(300).defined(), place: text(300), site: text(500) }).required(),
+    imprint: shape({
+      name: text(300).defined(),
+      place: text(300),
+      site: text(500),
+      logo: text(64),
+      kept: like(idForm, 'wants small letters, figures and hyphens'),
+    }).required(),
     year: whole(0, 9999),
     rights: text(4000),
     description: text(40_000),
@@ -434,6 +440,8 @@ function references(book: Book, known: readonly OutletProfile[]): Trouble[] {
       !assets.has(s.picture.asset) &&
       say(`sections[${i}].picture`, `sections[${i}].picture names a picture that the book does not have.`),
   )
+  if (book.data.imprint.logo && !assets.has(book.data.imprint.logo))
+    say('data.imprint.logo', 'data.imprint.logo names a picture that the book does not have.')
   if (book.cover?.picture && !assets.has(book.cover.picture.asset))
     say('cover.picture', 'cover.picture names a picture that the book does not have.')
   const styles = new Set([...shippedStyles, ...(book.styles ?? [])].map(s => s.id))

@@ -3,6 +3,7 @@ import { isHours } from '../outlets'
 import { readStyleDocument } from '../pages'
 import { isMatter } from './matter'
 import { isRecipe } from './recipe'
+import { isImprint, isPenName } from './supplies'
 import { Fault, profileSchema, strangeKey } from '../trade'
 
 /** The head of a backup as it comes in: what its list says of books, listings, versions, pieces and settings. */
@@ -82,7 +83,9 @@ const settingValue: Record<string, (v: unknown) => boolean> = {
     typeof v === 'object' &&
     !Array.isArray(v) &&
     Object.values(v).every(x => typeof x === 'string' && x.length <= 400),
+  imprints: v => Array.isArray(v) && v.length <= 500 && v.every(isImprint),
   matter: v => Array.isArray(v) && v.length <= 500 && v.every(isMatter),
+  penNames: v => Array.isArray(v) && v.length <= 500 && v.every(isPenName),
   recipes: v => Array.isArray(v) && v.length <= 500 && v.every(isRecipe),
   styles: v =>
     Array.isArray(v) &&

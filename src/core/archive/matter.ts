@@ -1,6 +1,7 @@
 import { type Role, roles } from '../book'
 import { fields } from '../trade'
 import { assetSchema, idForm } from './bookSchema'
+import { formerSchema } from './supplies'
 import { isSound } from './project'
 
 const { like, list, one, shape, text } = fields
@@ -13,6 +14,7 @@ const matterSchema = () =>
     title: text(2000).defined(),
     subtitle: text(2000),
     assets: list(assetSchema(), 500).required(),
+    former: formerSchema(),
   })
 
 /** Whether something kept is standing matter in order: its head, and a document of the book's own schema. */

@@ -17,6 +17,10 @@ export interface Imprint {
   name: string
   place?: string
   site?: string
+  /** A picture of the book's. */
+  logo?: string
+  /** The imprint of this library that it says; absent where it is the book's own. */
+  kept?: string
 }
 
 /** The data of a title that everything uses: title page, listing, ebook, cover. */

@@ -2,6 +2,7 @@ export {
   type Asset,
   type Book,
   type Contributor,
+  type Imprint,
   type Edition,
   type Earlier,
   type EditionKind,
@@ -119,6 +120,9 @@ export { withCountedIds } from './countedIds'
 export { signsToSpace, spacesSigns, withSpace } from './signSpaces'
 export { withException } from './exceptions'
 export { authorLine } from './authorLine'
+export { imprintOf, isBehind, type KeptImprint, withImprint } from './imprints'
+export { derivedMatter } from './derivedMatter'
+export { ABOUT_AUTHOR, aboutAuthor, type PenName } from './penNames'
 export { withWritten } from './written'
 export {
   columnCount,

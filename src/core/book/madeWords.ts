@@ -2,7 +2,7 @@ import { formatIsbn } from '../trade'
 import { authorLine } from './authorLine'
 import type { Book, Section } from './book'
 import { contentsEntries } from './contents'
-import type { DocJson, ParagraphJson } from './doc'
+import type { BlockJson, DocJson, ParagraphJson } from './doc'
 import { shortName } from './numbering'
 import { filled, type PrintedWords, printedWords } from './printedWords'
 
@@ -36,37 +36,42 @@ export function seriesLine({ data }: Pick<Book, 'data'>): string {
 
 /** The words of a page that is made from the book's data, as a text to go on from: what an author begins with who takes it over. */
 export function madeDoc(book: Book, section: Section, isbn: string | undefined): DocJson {
+  const content = madeBlocks(book, section, isbn)
+  return { type: 'doc', content: content.length ? content : [paragraph('', null)] }
+}
+
+function madeBlocks(book: Book, section: Section, isbn: string | undefined): BlockJson[] {
   const { data } = book
-  const lines = ((): { text: string; align: ParagraphJson['attrs']['align'] }[] => {
-    const centred = (texts: string[]) => texts.filter(Boolean).map(text => ({ text, align: 'center' as const }))
-    switch (section.role) {
-      case 'half-title':
-        return centred([data.title])
-      case 'title-page':
-        return centred([
-          data.title,
-          data.subtitle ?? '',
-          seriesLine(book),
-          authorLine(data),
-          data.imprint.name,
-          data.imprint.place ?? '',
-        ])
-      case 'copyright':
-        return copyrightLines(book, isbn).map(text => ({ text, align: null }))
-      case 'contents': {
-        return contentsEntries(book.sections, data.language).map(e => ({ text: shortName(e), align: null }))
-      }
-      default:
-        return []
-    }
-  })()
-  const paragraphs = lines.map(({ text, align }): ParagraphJson => ({
-    type: 'paragraph',
-    attrs: { id: '', align },
-    content: [{ type: 'text', text }],
-  }))
-  return {
-    type: 'doc',
-    content: paragraphs.length ? paragraphs : [{ type: 'paragraph', attrs: { id: '', align: null } }],
+  const centred = (...texts: (string | undefined)[]): BlockJson[] =>
+    texts.flatMap(t => (t ? [paragraph(t, 'center')] : []))
+  switch (section.role) {
+    case 'half-title':
+      return centred(data.title)
+    case 'title-page':
+      return [
+        ...centred(data.title, data.subtitle, seriesLine(book), authorLine(data)),
+        ...(data.imprint.logo ? [logoBlock(data.imprint.logo, data.imprint.name)] : []),
+        ...centred(data.imprint.name, data.imprint.place),
+      ]
+    case 'copyright':
+      return copyrightLines(book, isbn).map(text => paragraph(text, null))
+    case 'contents':
+      return contentsEntries(book.sections, data.language).map(e => paragraph(shortName(e), null))
+    default:
+      return []
   }
 }
+
+const paragraph = (text: string, align: ParagraphJson['attrs']['align']): ParagraphJson => ({
+  type: 'paragraph',
+  attrs: { id: '', align },
+  ...(text ? { content: [{ type: 'text', text }] } : {}),
+})
+
+/** Part of the measure that a logo takes in a title page that is written by hand. */
+const LOGO_SHARE = 0.12
+
+const logoBlock = (asset: string, imprint: string): BlockJson => ({
+  type: 'image',
+  attrs: { id: '', asset, alt: imprint, decoration: !imprint, share: LOGO_SHARE },
+})

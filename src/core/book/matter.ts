@@ -19,6 +19,8 @@ export interface StandingMatter {
   doc: DocJson
   /** Pictures that it shows. */
   assets: Asset[]
+  /** Packages at outlets, by the hash of their bytes, that hold what was kept before. */
+  former?: string[]
 }
 
 /** Where a section stands to the matter that it follows. */

@@ -56,7 +56,7 @@ export function nextBook(book: Book, id: string): Book {
   next.sections = next.sections.map(bare)
   if (!next.plan) next = addSection(next, { ...newSection(next, 'chapter'), numbered: true })
   const shown = new Set(next.sections.flatMap(s => picturesIn(s).map(p => p.asset)))
-  const named = JSON.stringify([next.cover, next.styles, next.editions, next.plan])
+  const named = JSON.stringify([next.cover, next.styles, next.editions, next.plan, next.data.imprint])
   const used = book.assets.filter(a => shown.has(a.id) || named.includes(a.id))
   // What was made of a drawing goes with it.
   const made = new Set(used.flatMap(a => a.cleaned?.map(c => c.id) ?? []))

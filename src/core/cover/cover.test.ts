@@ -102,6 +102,39 @@ describe('a design on a flat', () => {
       { numRuns: 12 },
     )
   })
+  test('the imprint’s logo stands at the foot of the spine and over its name on the back, clear of words and barcode', async () => {
+    const assets = [{ id: 'logo', type: 'image/png' as const, width: 300, height: 450 }]
+    const withLogo = { ...data, imprint: { name: 'Saltgrass', logo: 'logo' } }
+    for (const language of ['en-GB', 'de'])
+      for (const trim of ['5x8in', '8.5x11in']) {
+        const flat = flatFor(profileOf('ostrevane', shippedProfiles), { ...spec, pages: 300, trim, language })
+        const isbn = '9780000000002'
+        const cover = await drawCover(flat, lampOverTide, { ...withLogo, language }, { isbn, shelf, assets })
+        const logos = cover.page.layers.flatMap(l => l.layer.items).filter(i => i.kind === 'image')
+        expect(logos).toHaveLength(2)
+        const [spine, back] = logos as [(typeof logos)[0], (typeof logos)[0]]
+        const text = zoneOf(flat, 'spine text', 'spine')!
+        const safe = zoneOf(flat, 'safe', 'back')!
+        for (const [logo, zone] of [
+          [spine, text],
+          [back, safe],
+        ] as const) {
+          expect(logo.width / logo.height).toBeCloseTo(300 / 450, 6)
+          expect(logo.x).toBeGreaterThanOrEqual(zone.x)
+          expect(logo.y + logo.height).toBeLessThanOrEqual(zone.y + zone.height + 1e-6)
+        }
+        expect(spine.y + spine.height).toBeCloseTo(text.y + text.height, 6)
+        const meets = (a: { x: number; y: number; width: number; height: number }, b: typeof a): boolean =>
+          a.x < b.x + b.width && b.x < a.x + a.width && a.y < b.y + b.height && b.y < a.y + a.height
+        for (const p of cover.pieces)
+          expect([p.id, meets(p.box, spine), meets(p.box, back)]).toEqual([p.id, false, false])
+        expect(meets(back, cover.barcode!)).toBe(false)
+      }
+    // Too thin for words, too thin for a logo.
+    const thin = flatFor(profileOf('ostrevane', shippedProfiles), { ...spec, pages: 60 })
+    const { page } = await drawCover(thin, lampOverTide, withLogo, { shelf, assets })
+    expect(page.layers.flatMap(l => l.layer.items).filter(i => i.kind === 'image')).toHaveLength(thin.spineText ? 2 : 1)
+  })
   test('spines run down, and up where the language area reads them so; boxes are found again on the flat', async () => {
     const setIn = async (language: string) => {
       const flat = flatFor(profileOf('ostrevane', shippedProfiles), { ...spec, pages: 300, language })

@@ -15,6 +15,7 @@ import {
 import { barcodeLayer } from './barcode'
 import type { CoverDesign, CoverPiece, Field } from './design'
 import { type Flat, type Rect, zoneOf } from './geometry'
+import { besideLogo, logoLayer, logoPlaces } from './logo'
 import { motifItems } from './motif'
 import { spineBox, spineTransform } from './spineText'
 
@@ -35,6 +36,7 @@ export interface SetPiece {
 }
 
 export interface Cover {
+  /** The sheet as its pieces are placed on it: where there is a logo at the foot of the spine, text has the rest. */
   flat: Flat
   page: PageMarks
   pieces: SetPiece[]
@@ -69,11 +71,14 @@ interface CoverNeeds {
 
 /** Draws a design on a flat for a book. The barcode stands where the profile says, if there is an ISBN. */
 export async function drawCover(
-  flat: Flat,
+  bare: Flat,
   design: CoverDesign,
   data: TitleData,
   { isbn, shelf, assets = [] }: CoverNeeds,
 ): Promise<Cover> {
+  const barcode = isbn ? zoneOf(bare, 'barcode', 'back') : undefined
+  const logo = logoPlaces(bare, design, data, { assets, barcode })
+  const flat = logo?.spine ? besideLogo(bare, logo.spine) : bare
   const layers: Layer[] = [
     {
       items: [
@@ -82,8 +87,8 @@ export async function drawCover(
       ],
     },
   ]
+  if (logo) layers.push(logoLayer(logo))
   const pieces: SetPiece[] = []
-  const barcode = isbn ? zoneOf(flat, 'barcode', 'back') : undefined
   for (const p of design.pieces) {
     const text = fieldText(data, p.field)
     if (!text) continue

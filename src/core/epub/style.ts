@@ -46,6 +46,9 @@ a.noteref { font-size: 0.7em; vertical-align: super; line-height: 0; text-decora
 .titlepage .series { font-style: italic; }
 .titlepage .author { font-size: 1.25em; margin-top: 2em; }
 .titlepage .imprint { margin-top: 5em; font-variant: small-caps; }
+.titlepage .logo { margin-top: 5em; }
+.titlepage .logo img { height: 3.2em; }
+.titlepage .logo + .imprint { margin-top: 0.4em; }
 .copyright p { text-indent: 0; margin: 0 0 0.6em; font-size: 0.9em; }
 nav ol { list-style: none; padding-left: 0; }
 nav a { color: inherit; text-decoration: none; }

@@ -55,6 +55,7 @@ export function writeEpub(book: Book, options: EpubOptions): Uint8Array {
   const words = printedWords(data.language)
   const sections = book.sections.filter(isRead)
   const used = new Set(sections.flatMap(s => picturesIn(s).map(p => p.asset)))
+  if (data.imprint.logo && sections.some(s => s.made && s.role === 'title-page')) used.add(data.imprint.logo)
   const assets = book.assets.filter(a => used.has(a.id) && !a.damaged && options.picture(a.id))
   const publication = new Publication(
     options.isbn ? `urn:isbn:${options.isbn}` : `urn:uuid:${uidOf(book)}`,
@@ -168,7 +169,7 @@ function addSections(publication: Publication, book: Book, sections: Section[], 
 }
 
 function bodyOf(book: Book, s: Section, label: SectionLabel, ctx: XhtmlContext, isbn: string | undefined): Markup {
-  if (s.made && s.role === 'title-page') return titleBody(book)
+  if (s.made && s.role === 'title-page') return titleBody(book, ctx)
   if (!(s.made && s.role === 'copyright')) return sectionBody(s, label, ctx)
   const lines = copyrightLines(book, isbn).map(l => xml`<p>${l}</p>`)
   const { copyright } = printedWords(ctx.language)
@@ -185,11 +186,15 @@ function breaksOf(pages: PageStart[]): Map<string, Breaks> {
   return breaks
 }
 
-function titleBody(book: Book): Markup {
+function titleBody(book: Book, { assets, href }: XhtmlContext): Markup {
   const { data } = book
+  const asset = data.imprint.logo ? assets.get(data.imprint.logo) : undefined
+  const logo =
+    asset &&
+    xml`<p class="logo"><img src="${href(asset.id)}" alt="${data.imprint.name}"${!data.imprint.name && xml` role="presentation"`}/></p>\n`
   const line = (cls: string, t: string | undefined): Markup | undefined =>
     t ? xml`<p class="${cls}">${t}</p>\n` : undefined
-  return xml`<section epub:type="titlepage" class="titlepage">\n<h1>${data.title}</h1>\n${line('subtitle', data.subtitle)}${line('series', seriesLine(book))}${line('author', authorLine(data))}${line('imprint', data.imprint.name)}</section>`
+  return xml`<section epub:type="titlepage" class="titlepage">\n<h1>${data.title}</h1>\n${line('subtitle', data.subtitle)}${line('series', seriesLine(book))}${line('author', authorLine(data))}${logo}${line('imprint', data.imprint.name)}</section>`
 }
 
 /** The container (EPUB OCF): its first file says what it is, and is not packed. */

@@ -243,7 +243,7 @@ function container(
 
 function picture(b: Extract<RawBlock, { type: 'picture' }>, conversion: Conversion): BlockJson[] {
   const { ids } = conversion
-  const asset = assetOf(b.key, b.alt, conversion)
+  const asset = takePicture(b.key, b.alt, conversion)
   const caption = b.caption?.length ? inline(b.caption, conversion) : undefined
   if (asset)
     return [
@@ -266,7 +266,7 @@ function picture(b: Extract<RawBlock, { type: 'picture' }>, conversion: Conversi
 }
 
 /** Takes a picture over; undefined, and counted, where books cannot use it. */
-function assetOf(key: string, alt: string, { pictures, dropped, into }: Conversion): string | undefined {
+export function takePicture(key: string, alt: string, { pictures, dropped, into }: Conversion): string | undefined {
   const bytes = pictures.get(key)
   const asset = bytes && readAsset(bytes, key.split('/').pop())
   if (asset) into.assets.set(asset.id, { asset, bytes })
@@ -303,7 +303,7 @@ function inline(content: InlineJson[], conversion: Conversion): InlineJson[] {
       ]
     if (n.type !== 'sign') return [kept(n, conversion)]
     // Readers name a sign's picture by their own key.
-    const asset = assetOf(n.attrs.asset, n.attrs.alt, conversion)
+    const asset = takePicture(n.attrs.asset, n.attrs.alt, conversion)
     return asset ? [kept({ ...n, attrs: { ...n.attrs, asset } }, conversion)] : []
   })
 }

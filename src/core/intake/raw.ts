@@ -14,6 +14,8 @@ export interface RawManuscript {
     seriesNumber?: number
     imprint?: string
     place?: string
+    /** Key of the picture that is its logo. */
+    logo?: string
     description?: string
     isbn?: string
   }

@@ -18,7 +18,7 @@ import {
 import type { Candidate } from './candidates'
 import { choose } from './choose'
 import type { Dirt } from './dirt'
-import { type Conversion, type Converted, toDoc } from './convert'
+import { type Conversion, type Converted, takePicture, toDoc } from './convert'
 import { looksLikeTitle, propose, type Proposal } from './headings'
 import { withoutEntries, withoutFolios } from './noHeadings'
 import { findIsbn, readPrelude } from './prelude'
@@ -56,7 +56,7 @@ export function understand(raw: RawManuscript, name = ''): Omit<Understood, 'dir
   const proposals = choose(blocks, weighed)
   const data = statedData(raw, language)
   const placed = new Map<RawBlock, string | undefined>(weighed.map(p => [blocks[p.index]!, undefined]))
-  const found = new Sections({
+  const conversion: Conversion = {
     ids: new Ids(0),
     pictures: raw.pictures,
     dropped: raw.dropped,
@@ -65,7 +65,10 @@ export function understand(raw: RawManuscript, name = ''): Omit<Understood, 'dir
     language: data.language,
     placed,
     anchors: new Map(),
-  })
+  }
+  const found = new Sections(conversion)
+  const logo = raw.meta.logo && takePicture(raw.meta.logo, data.imprint.name, conversion)
+  if (logo) data.imprint.logo = logo
 
   const prelude = blocks.slice(0, proposals[0]?.index ?? 0)
   for (const p of readPrelude(prelude, data)) {

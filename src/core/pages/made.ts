@@ -4,6 +4,7 @@ import { type BreakRules, linePieces, setFrag, setLine } from '../type'
 import { baselineIn, type BlockContext } from './context'
 import { type FlowItem, itemOf, ofLines } from './flow'
 import { setAlone } from './opening'
+import { drawOwnOrnament } from './smallPictures'
 import { legible } from './style'
 import type { TextBase } from './typefaces'
 
@@ -24,7 +25,10 @@ function stack(out: LayerBuilder, text: string, { base, y, leading }: Stacked, c
   return y + lines.count * leading
 }
 
-/** The title page from the book's data: title and subtitle above the middle, author below, imprint at the foot. */
+/** Height of an imprint's logo on the title page, ems. */
+const LOGO = 3.2
+
+/** The title page from the book's data: title and subtitle above the middle, author below, imprint with its logo at the foot. */
 export function titlePage({ data, ...book }: Book, ctx: BlockContext): Layer {
   const out = new LayerBuilder()
   const { leading, size } = ctx.style.text
@@ -42,7 +46,13 @@ export function titlePage({ data, ...book }: Book, ctx: BlockContext): Layer {
   const author = { base: { size: size * 1.5 }, y: Math.max(y + size * 2, height * 0.56), leading: size * 1.9 }
   set(authorLine(data), author)
   const foot = height - size * 0.4
-  const { name, place } = data.imprint
+  const { name, place, logo } = data.imprint
+  const lines = (place ? 1 : 0) + (name ? 1 : 0)
+  if (logo) {
+    const high = size * LOGO
+    const cy = foot - lines * size * 1.5 - (lines ? size * 0.4 : 0) - high / 2
+    drawOwnOrnament(out, logo, { cx: ctx.measure / 2, cy, height: high }, ctx)
+  }
   const imprint = { base: { size: size * 1.05, smallCaps: true, tracking: 0.08 }, leading: size * 1.5 }
   set(name, { ...imprint, y: place ? foot - size * 1.5 : foot })
   set(place, { base: { size, italic: true }, y: foot, leading: size * 1.5 })

@@ -1,11 +1,9 @@
 import type { Asset, ImageJson, SignJson } from '../book'
 import type { LayerBuilder } from '../marks'
 import type { ParagraphBuilder } from '../type'
+import { IMAGE_PPI } from '../trade'
 import type { BlockContext } from './context'
 import type { TextBase } from './typefaces'
-
-/** Pixels an inch that a picture must have as printed. */
-const IMAGE_PPI = 300
 
 /** The greatest width at which a picture still has its pixels in print, points. */
 export const sharpWidth = (a: Pick<Asset, 'width'>): number => (a.width / IMAGE_PPI) * 72

@@ -11,6 +11,7 @@ export { formatLength, IN, inUnit, MM, trimZeros } from './length'
 export { atDisplay, currencySign, formatMoney } from './money'
 export { type Branch, nested } from './nested'
 export {
+  IMAGE_PPI,
   bindingName,
   bindingRules,
   bindingWord,

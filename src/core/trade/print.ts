@@ -11,6 +11,9 @@ export interface PrintSpec {
   ink: Ink
 }
 
+/** Pixels an inch that a picture must have as printed. */
+export const IMAGE_PPI = 300
+
 /** A length of a profile in points; the schema has already made sure that it is one. */
 export const pts = (length: string): number => parseLength(length)!
 

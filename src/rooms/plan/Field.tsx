@@ -10,12 +10,15 @@ export function Field<T>({
   onTake,
   long = false,
   width,
+  offers = [],
 }: {
   field: TextField<T>
   value: T | undefined
   onTake: (value: T | undefined) => Promise<void> | undefined
   long?: boolean
   width?: number
+  /** What is offered to be said. */
+  offers?: readonly string[]
 }) {
   const id = useId()
   const { text, problem, type, take, leave } = useTaken(field, value, onTake)
@@ -45,7 +48,21 @@ export function Field<T>({
       {long ? (
         <Input.TextArea {...shared} autoSize={{ minRows: 3, maxRows: 8 }} />
       ) : (
-        <Input {...shared} onPressEnter={take} onKeyDown={e => e.key === 'Escape' && leave()} />
+        <>
+          <Input
+            {...shared}
+            {...(offers.length && { list: `${id}-offers` })}
+            onPressEnter={take}
+            onKeyDown={e => e.key === 'Escape' && leave()}
+          />
+          {offers.length > 0 && (
+            <datalist id={`${id}-offers`}>
+              {offers.map(o => (
+                <option key={o} value={o} />
+              ))}
+            </datalist>
+          )}
+        </>
       )}
     </Form.Item>
   )

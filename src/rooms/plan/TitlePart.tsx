@@ -1,12 +1,16 @@
 'use client'
 import { Select } from 'antd'
+import { useLiveQuery } from 'dexie-react-hooks'
 import { useState } from 'react'
-import type { Book, TitleData } from '@/core/book'
+import type { Book, Imprint, TitleData } from '@/core/book'
 import { commit } from '@/data/changes'
+import { keptImprints } from '@/data/imprints'
+import { keptPenNames } from '@/data/penNames'
 import { bookLanguages, languageName } from '@/parts/languages'
 import { useSay } from '@/parts/useSay'
 import { Contributors } from './Contributors'
 import { Field } from './Field'
+import { ImprintSaid } from './ImprintSaid'
 import {
   authorField,
   descriptionField,
@@ -27,6 +31,8 @@ import {
 export function TitlePart({ book }: { book: Book }) {
   const { data } = book
   const say = useSay()
+  const imprints = useLiveQuery(keptImprints) ?? []
+  const names = useLiveQuery(keptPenNames) ?? []
   const change = (label: string, patch: Partial<TitleData>): Promise<void> =>
     commit(book.id, label, r => ({ data: { ...r.data, ...patch } }))
   const author = data.contributors.find(c => c.role === 'aut')
@@ -43,6 +49,7 @@ export function TitlePart({ book }: { book: Book }) {
       <Field
         field={authorField}
         value={author?.name}
+        offers={names.map(n => n.name)}
         onTake={v =>
           change(`Author ${v ?? ''}`, {
             contributors: [
@@ -74,15 +81,17 @@ export function TitlePart({ book }: { book: Book }) {
         <Field
           field={imprintField}
           value={data.imprint.name || undefined}
-          onTake={v => change('Imprint', { imprint: { ...data.imprint, name: v ?? '' } })}
+          offers={imprints.map(i => i.name)}
+          onTake={v => change('Imprint', { imprint: { ...bare(data.imprint), name: v ?? '' } })}
         />
         <Field
           field={placeField}
           value={data.imprint.place}
-          onTake={v => change('Place', { imprint: { ...data.imprint, place: v } })}
+          onTake={v => change('Place', { imprint: { ...bare(data.imprint), place: v } })}
         />
         <Field field={yearField} value={data.year} width={90} onTake={v => change(`Year ${v ?? ''}`, { year: v })} />
       </div>
+      <ImprintSaid book={book} />
       <div className="field">
         <label htmlFor="plan-language">Language</label>
         <Select
@@ -104,6 +113,9 @@ export function TitlePart({ book }: { book: Book }) {
     </div>
   )
 }
+
+/** An imprint that is the book's own: what is written by hand follows nothing. */
+const bare = ({ kept: _kept, ...imprint }: Imprint): Imprint => imprint
 
 /** What few books say, shown where it is said or asked for. */
 function Seldom({
@@ -134,7 +146,7 @@ function Seldom({
         <Field
           field={siteField}
           value={data.imprint.site}
-          onTake={site => onChange('Site', { imprint: { ...data.imprint, site } })}
+          onTake={site => onChange('Site', { imprint: { ...bare(data.imprint), site } })}
         />
         {author && (
           <Field

@@ -8,7 +8,7 @@ export function BookLinks({
   none,
 }: {
   books: readonly { id: string; title: string; section?: string; says?: string }[]
-  room: 'text' | 'interior' | 'pages'
+  room: 'text' | 'interior' | 'pages' | 'plan'
   none: string
 }) {
   if (!books.length) return <>{none}</>

@@ -4,6 +4,7 @@ import { type Followed, type Follower, spread } from '@/data/matter'
 import { spreadInWords } from '@/parts/spreadInWords'
 import { useSay } from '@/parts/useSay'
 import { BookLinks } from './BookLinks'
+import { FORMER } from './useFormer'
 
 /** The books that follow something, and where each stands to it. */
 export function Followers({ followers, none }: { followers: readonly Follower[]; none: string }) {
@@ -11,7 +12,7 @@ export function Followers({ followers, none }: { followers: readonly Follower[];
     <BookLinks
       room="text"
       none={none}
-      books={followers.map(({ book, title, section, states }) => ({
+      books={followers.map(({ book, title, section, states, sellsFormer }) => ({
         id: book,
         title,
         section,
@@ -19,7 +20,9 @@ export function Followers({ followers, none }: { followers: readonly Follower[];
           ? { says: 'changed there' }
           : states.includes('behind')
             ? { says: 'as it was before' }
-            : {}),
+            : sellsFormer
+              ? { says: FORMER }
+              : {}),
       }))}
     />
   )

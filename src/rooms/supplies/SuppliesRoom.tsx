@@ -1,12 +1,16 @@
 'use client'
 import { useLiveQuery } from 'dexie-react-hooks'
 import { listBooks } from '@/data/bookList'
+import { keptImprints } from '@/data/imprints'
 import { keptMatter } from '@/data/matter'
+import { keptPenNames } from '@/data/penNames'
 import { keptRecipes } from '@/data/recipes'
 import { keptStyles } from '@/data/styles'
 import { Sill } from '@/parts/Sill'
 import { Kept } from './Kept'
+import { Imprints } from './Imprints'
 import { Matter } from './Matter'
+import { PenNames } from './PenNames'
 import { useKeptThings } from './useKeptThings'
 import './supplies.css'
 
@@ -14,6 +18,8 @@ import './supplies.css'
 export function SuppliesRoom() {
   const books = useLiveQuery(listBooks)
   const matter = useLiveQuery(keptMatter)
+  const imprints = useLiveQuery(keptImprints)
+  const names = useLiveQuery(keptPenNames)
   const styles = useLiveQuery(keptStyles)
   const recipes = useLiveQuery(keptRecipes)
   const { styleLines, recipeLines, fontLines } = useKeptThings(books ?? [], styles ?? [], recipes ?? [])
@@ -23,7 +29,7 @@ export function SuppliesRoom() {
         <header className="topline">
           <h1>Supplies</h1>
         </header>
-        {books && matter && styles && recipes && (
+        {books && matter && imprints && names && styles && recipes && (
           <div className="sheet">
             <h2>Standing matter</h2>
             <p className="teach">
@@ -31,6 +37,10 @@ export function SuppliesRoom() {
               from its book’s Text, and placed in another from there.
             </p>
             <Matter matter={matter} books={books} />
+            <div className="columns">
+              <Imprints imprints={imprints} books={books} />
+              <PenNames names={names} books={books} />
+            </div>
             <div className="columns">
               <Kept
                 title="Styles"
@@ -50,6 +60,8 @@ export function SuppliesRoom() {
       <Sill
         figures={[
           { name: 'Standing matter', value: String(matter?.length ?? 0) },
+          { name: 'Imprints', value: String(imprints?.length ?? 0) },
+          { name: 'Pen names', value: String(names?.length ?? 0) },
           { name: 'Styles', value: String(styles?.length ?? 0) },
           { name: 'Recipes', value: String(recipes?.length ?? 0) },
         ]}

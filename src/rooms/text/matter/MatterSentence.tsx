@@ -1,6 +1,6 @@
 'use client'
 import { Button } from 'antd'
-import { ALSO_BY, matterState, type Section } from '@/core/book'
+import { derivedMatter, matterState, type Section } from '@/core/book'
 import type { MatterActs } from './useMatter'
 
 /** Where a section stands to what is kept for all books, and what can be done about it. */
@@ -26,7 +26,7 @@ export function MatterSentence({
       Standing matter “<b>{kept.name}</b>”, {SAYS[state]}:{' '}
       {state === 'changed here' && (
         <>
-          {kept.id !== ALSO_BY && <>{act('say this everywhere', () => matter.everywhere(section))}, </>}
+          {!derivedMatter.has(kept.id) && <>{act('say this everywhere', () => matter.everywhere(section))}, </>}
           {act('take back what is kept', () => matter.take(section, kept))}, or{' '}
         </>
       )}

@@ -1,9 +1,10 @@
 'use client'
 import { useLiveQuery } from 'dexie-react-hooks'
 import { useMemo } from 'react'
-import { alsoBy, type Book, roles, type Section, type StandingMatter } from '@/core/book'
+import { aboutAuthor, alsoBy, type Book, type PenName, roles, type Section, type StandingMatter } from '@/core/book'
 import { listBooks } from '@/data/bookList'
 import { changeEverywhere, keepSection, keptMatter, letOff, place, takeKept } from '@/data/matter'
+import { keptPenNames } from '@/data/penNames'
 import { spreadInWords } from '@/parts/spreadInWords'
 import { useLatest } from '@/parts/useLatest'
 import { useSay } from '@/parts/useSay'
@@ -22,6 +23,7 @@ export interface MatterActs {
 }
 
 const none: readonly StandingMatter[] = []
+const noNames: readonly PenName[] = []
 
 export function useMatter(
   book: Pick<Book, 'id' | 'data'>,
@@ -31,10 +33,11 @@ export function useMatter(
   const { id: bookId, data } = book
   const stored = useLiveQuery(keptMatter) ?? none
   const books = useLiveQuery(listBooks)
+  const names = useLiveQuery(keptPenNames) ?? noNames
   const kept = useMemo(() => {
-    const others = books && alsoBy({ id: bookId, data }, books)
-    return others ? [others, ...stored] : stored
-  }, [stored, books, bookId, data])
+    const derived = [books && alsoBy({ id: bookId, data }, books), aboutAuthor({ data }, names)]
+    return [...derived.filter(m => m !== undefined), ...stored]
+  }, [stored, books, names, bookId, data])
   const say = useSay()
   const act = useLatest((work: () => Promise<unknown>): void => void flush().then(work).catch(say.failed))
   const everywhere = useLatest((s: Section): void =>

@@ -4,7 +4,7 @@ import { DropCounter, type RawBlock, type RawManuscript, textOfBlock } from '../
 import { elements, find, parseXml, type XmlElement } from '../../xml'
 import { pathIn, readZip } from '../../zip'
 import { decodeHtml } from '../html'
-import { bareWords, HtmlReader } from '../html/blocks'
+import { bareWords, type HtmlFiles, HtmlReader } from '../html/blocks'
 import { Styles } from '../html/css'
 import { decoded, HtmlNotes } from '../html/notes'
 import type { HtmlPage } from '../html/page'
@@ -33,7 +33,7 @@ export function readEpubText(bytes: Uint8Array, report?: Report, salvage = false
   const pages = pagesOf(about, parts, dropped, report)
   if (!pages.length) throw new Fault('empty', 'This EPUB has no pages that can be read.')
   const known = knownWords(about)
-  const files = { file: (path: string) => parts.get(path), notes: new HtmlNotes(pages), dropped, remade, known }
+  const files: HtmlFiles = { file: path => parts.get(path), notes: new HtmlNotes(pages), dropped, remade, known }
   const reader = new HtmlReader(files)
   const blocks: RawBlock[] = []
   const contents = contentsOf(about, parts)
@@ -50,7 +50,8 @@ export function readEpubText(bytes: Uint8Array, report?: Report, salvage = false
     else blocks.push(...withContents(own, contents.get(page.path) ?? []))
   }
   blocks.push(...reader.uncalled())
-  return { blocks, pictures: reader.pictures, meta: about.meta, dropped, remade }
+  const meta = { ...about.meta, ...(files.logo ? { logo: files.logo } : {}) }
+  return { blocks, pictures: reader.pictures, meta, dropped, remade }
 }
 
 /** Fonts may be obscured so that they are of no use elsewhere; whatever else is encrypted cannot be read (EPUB 3.3, 4.2.6.3.2). */

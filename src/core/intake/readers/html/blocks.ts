@@ -32,6 +32,8 @@ export interface HtmlFiles {
   remade: DropCounter
   /** What is known of the book already: title, author and the like, as `bareWords` has them. */
   known?: ReadonlySet<string>
+  /** The picture of its imprint, as a title page has it that the book makes by itself. */
+  logo?: string
 }
 
 /** Words as they are held against each other: letters and figures alone. */
@@ -293,7 +295,12 @@ export class HtmlReader {
     const own: RawBlock[] = []
     this.flow(e, s, own)
     const all = classesOf(e.attrs).includes('made')
+    const logo = elements(e).find(c => classesOf(c.attrs).includes('logo'))
     const left = own.filter(b => {
+      if (logo && b.type === 'picture' && this.files.known) {
+        this.files.logo = b.key
+        return false
+      }
       const words = textOfBlock(b)
       const known = b.type === 'para' && (all || this.files.known?.has(bareWords(words)))
       if (known) this.files.remade.add('title and copyright pages that the book makes by itself', words, 1, words)

@@ -1,0 +1,38 @@
+import type { KeptImprint, PenName } from '../book'
+import { fields } from '../trade'
+import { assetSchema, idForm } from './bookSchema'
+
+const { like, list, optional, shape, text } = fields
+
+/** Packages that hold what was kept before, by their hashes. */
+export const formerSchema = () => list(like(/^[0-9a-f]{64}$/, 'is no hash').required(), 10_000)
+
+const id = () => like(idForm, 'wants small letters, figures and hyphens').required()
+
+const imprintSchema = () =>
+  shape({
+    id: id(),
+    name: text(300).required(),
+    place: text(300),
+    site: text(500),
+    logo: optional(assetSchema()),
+    former: formerSchema(),
+  })
+
+const penNameSchema = () =>
+  shape({
+    id: id(),
+    name: text(300).required(),
+    sortName: text(300),
+    note: text(20_000).defined(),
+    portrait: optional(assetSchema()),
+    former: formerSchema(),
+  })
+
+/** Whether something kept is an imprint in order. */
+export const isImprint = (value: unknown): value is KeptImprint =>
+  !!value && typeof value === 'object' && imprintSchema().isValidSync(value)
+
+/** Whether something kept is a pen name in order. */
+export const isPenName = (value: unknown): value is PenName =>
+  !!value && typeof value === 'object' && penNameSchema().isValidSync(value)
