@@ -96,3 +96,60 @@ test('the next book of a series begins from an earlier one; what is left of that
   await expect(text(page)).toContainText(`${series} ${number + 1}`)
   await expect(text(page)).toContainText('The Tidewarden’s Almanac')
 })
+
+test('an imprint with its logo and a pen name with its note are kept once, and every book that follows says them', async ({
+  page,
+}) => {
+  await page.goto('/')
+  await expect(page.getByRole('listitem')).toHaveCount(3, { timeout: 60_000 })
+  await page.goto('/supplies')
+  const imprints = page.getByRole('region', { name: 'Imprints' })
+  await imprints.getByRole('button', { name: /^Keep the imprint Saltgrass/ }).click()
+  await expect(imprints.getByRole('link', { name: 'The Lampblack Regatta' })).toBeVisible()
+  await imprints.getByLabel('Place of the imprint').fill('Carrow')
+  await imprints.getByLabel('Place of the imprint').press('Enter')
+  await imprints
+    .getByLabel('Logo of the imprint: file')
+    .setInputFiles({ name: 'lamp.png', mimeType: 'image/png', buffer: await lamp(page) })
+  await expect(imprints.getByRole('button', { name: 'Logo of the imprint', exact: true })).toHaveText('lamp.png')
+
+  const names = page.getByRole('region', { name: 'Pen names' })
+  await names.getByRole('button', { name: 'Keep the pen name Orla Fenwright' }).click()
+  const note = names.getByLabel('Note about Orla Fenwright')
+  await note.fill('Orla keeps lamps.')
+  await note.blur()
+
+  await imprints.getByRole('link', { name: 'The Lampblack Regatta' }).click()
+  await expect(page.getByLabel('Place', { exact: true })).toHaveValue('Carrow')
+  await expect(page.getByText('keeps it, with its logo')).toBeVisible()
+  await page.getByRole('link', { name: 'Text', exact: true }).click()
+  await page.getByRole('button', { name: 'Add a section' }).click()
+  await page.getByRole('menuitem', { name: 'About the author', exact: true }).first().click()
+  await expect(text(page)).toHaveText('Orla keeps lamps.')
+  await expect(page.getByLabel('Standing matter', { exact: true })).toContainText('as it is kept')
+
+  // One edit of the note, and the book says it; a place written by hand makes the imprint the book's own.
+  await page.goto('/supplies')
+  await note.fill('Orla keeps lamps, and bees.')
+  await note.blur()
+  await names.getByRole('link', { name: 'The Lampblack Regatta' }).first().click()
+  await expect(page.getByLabel('Place', { exact: true })).toHaveValue('Carrow')
+  await page.getByLabel('Place', { exact: true }).fill('Soot')
+  await page.getByLabel('Place', { exact: true }).press('Enter')
+  await expect(page.getByText('keeps it, with its logo')).toHaveCount(0)
+  await page.getByRole('link', { name: 'Text', exact: true }).click()
+  await page.getByRole('navigation', { name: 'Sections' }).getByText('About the Author').last().click()
+  await expect(text(page)).toHaveText('Orla keeps lamps, and bees.')
+})
+
+/** A lamp, as a picture file. */
+async function lamp(page: Page): Promise<Buffer> {
+  const bytes = await page.evaluate(async () => {
+    const canvas = document.createElement('canvas')
+    canvas.width = canvas.height = 240
+    canvas.getContext('2d')!.fillRect(60, 20, 120, 200)
+    const blob = await new Promise<Blob>(r => canvas.toBlob(b => r(b!)))
+    return [...new Uint8Array(await blob.arrayBuffer())]
+  })
+  return Buffer.from(bytes)
+}

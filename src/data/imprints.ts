@@ -24,6 +24,18 @@ export async function keepImprintOf(book: Pick<BookRecord, 'id' | 'data' | 'asse
   return own
 }
 
+/** Keeps what books say of one imprint, as the fullest of them has it; each of them follows it from then on. */
+export async function keepImprintOfAll(books: readonly BookRecord[]): Promise<void> {
+  const said = ({ data }: BookRecord): number => Object.values(data.imprint).filter(Boolean).length
+  const [fullest, ...others] = [...books].sort((a, b) => said(b) - said(a))
+  const { id } = await keepImprintOf(fullest!)
+  for (const b of others) {
+    // It may have been changed meanwhile.
+    const now = (await kept.all()).find(i => i.id === id)
+    if (now) await takeImprint(b.id, now)
+  }
+}
+
 /** A book says an imprint, and follows it. */
 export const takeImprint = (bookId: string, imprint: KeptImprint): Promise<void> =>
   commit(bookId, `Imprint ${imprint.name}`, r => withImprint(r, imprint))

@@ -51,8 +51,12 @@ function onSpine(zone: Rect, asset: Asset): Rect {
 
 function onBack(safe: Rect, asset: Asset, { pieces }: CoverDesign, barcode: Rect | undefined): Rect {
   const size = sizeOf(asset, ON_BACK * 2, ON_BACK)
-  const name = pieces.find(p => p.panel === 'back' && p.field === 'imprint')?.box ?? { x: 0, y: 1, width: 0, height: 0 }
-  const rect = { x: safe.x + name.x * safe.width, y: safe.y + name.y * safe.height - GAP - size.height, ...size }
+  const name = pieces.find(p => p.panel === 'back' && p.field === 'imprint')
+  const { x, y, height } = name?.box ?? { x: 0, y: 1, height: 0 }
+  // A name at the foot of its box is one line there.
+  const line = name?.vertical === 'bottom' ? Math.min(height * safe.height, name.size * 2) : height * safe.height
+  const top = safe.y + (y + height) * safe.height - line
+  const rect = { x: safe.x + x * safe.width, y: top - GAP - size.height, ...size }
   if (!barcode || !meets(rect, barcode)) return rect
   // The barcode has its corner: it stands beside that.
   return { ...rect, x: barcode.x + barcode.width + GAP, y: safe.y + safe.height - size.height }

@@ -12,7 +12,7 @@ export function ImprintSaid({ book }: { book: Book }) {
   const own = kept.find(i => i.id === book.data.imprint.kept)
   if (own && !isBehind(book, own))
     return (
-      <p className="say">
+      <p className="hand">
         As <Link href="/supplies">Supplies</Link> keeps it{own.logo ? ', with its logo' : ''}; what is written here
         makes it this book’s own.
       </p>

@@ -1,7 +1,14 @@
 'use client'
 import { Select } from 'antd'
 import { isBehind, type KeptImprint } from '@/core/book'
-import { changeImprint, forgetImprint, keepImprint, keepImprintOf, spreadImprint, takeImprint } from '@/data/imprints'
+import {
+  changeImprint,
+  forgetImprint,
+  keepImprint,
+  keepImprintOfAll,
+  spreadImprint,
+  takeImprint,
+} from '@/data/imprints'
 import type { Spread } from '@/data/matter'
 import type { BookRecord } from '@/data/records'
 import { TextValue } from '@/parts/Sentence'
@@ -38,23 +45,13 @@ export function Imprints({ imprints, books }: { imprints: readonly KeptImprint[]
               key={name}
               label={`Keep the imprint ${name}`}
               words={`Keep “${name}”, which ${all.length === 1 ? 'a book says' : `${all.length} books say`}`}
-              onAct={() => keepOf(all).catch(say.failed)}
+              onAct={() => keepImprintOfAll(all).catch(say.failed)}
             />
           ))}
       </p>
     </section>
   )
 }
-
-/** Keeps what books say of their imprint; each of them follows it from then on. */
-async function keepOf(books: readonly BookRecord[]): Promise<void> {
-  // The one that says most of it is what the others follow.
-  const [fullest, ...others] = [...books].sort((a, b) => said(b) - said(a))
-  const kept = await keepImprintOf(fullest!)
-  for (const b of others) await takeImprint(b.id, kept)
-}
-
-const said = ({ data: { imprint } }: BookRecord): number => Object.values(imprint).filter(Boolean).length
 
 function distinct(books: readonly BookRecord[]): [string, BookRecord[]][] {
   const out = new Map<string, BookRecord[]>()

@@ -50,7 +50,7 @@ export function SuppliesRoom() {
               <Kept title="Recipes" teach="A recipe is kept from the Pages of a planned book." lines={recipeLines} />
               <Kept
                 title="Typefaces"
-                teach="A typeface is brought in where a book’s text is set in it, and stays with that book."
+                teach="A typeface is brought in where a book’s text is set in it, and stays with that book. Those that come with Porchlight are under the SIL Open Font Licence: they may stand in any book."
                 lines={fontLines}
               />
             </div>

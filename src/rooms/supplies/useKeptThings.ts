@@ -5,7 +5,20 @@ import type { BookRecord } from '@/data/records'
 import { forgetRecipe } from '@/data/recipes'
 import { forgetStyle } from '@/data/styles'
 import { useSay } from '@/parts/useSay'
+import type { FontRights } from '@/core/type'
 import type { KeptLine } from './Kept'
+import { useFontRights } from './useFontRights'
+
+/** Letters of a maker's own words that are shown. */
+const SHOWN = 160
+
+/** Under what rights a typeface stands in books, in its maker's words where there are any. */
+function rightsInWords(rights: FontRights | undefined): string {
+  if (!rights) return 'its files are not here.'
+  const own = (rights.licence ?? rights.copyright ?? '').replace(/\s+/g, ' ').replace(/\.$/, '')
+  const shown = own.length > SHOWN ? `${own.slice(0, SHOWN).trimEnd()} …` : own
+  return `its maker allows it ${rights.embedding}${shown ? `: “${shown}”` : ''}.`
+}
 
 /** Styles, recipes and typefaces as lines: what each is, the books that use it, and how it is let go. */
 export function useKeptThings(
@@ -18,6 +31,7 @@ export function useKeptThings(
   const using = (uses: (b: BookRecord) => boolean): KeptLine['books'] =>
     books.filter(uses).map(b => ({ id: b.id, title: b.data.title }))
   const families = new Map(books.flatMap(b => (b.fonts ?? []).map(f => [f.id, f] as const)))
+  const rights = useFontRights([...families.values()])
   return {
     styleLines: styles.map(s => ({
       id: s.id,
@@ -38,7 +52,7 @@ export function useKeptThings(
     fontLines: [...families.values()].map(f => ({
       id: f.id,
       name: f.name,
-      says: `${Object.keys(f.files).length === 1 ? 'One cut' : `${Object.keys(f.files).length} cuts`}; its files allow it to stand in books.`,
+      says: `${Object.keys(f.files).length === 1 ? 'One cut' : `${Object.keys(f.files).length} cuts`}; ${rightsInWords(rights.get(f.id))}`,
       books: using(b => !!b.fonts?.some(x => x.id === f.id)),
       room: 'interior',
     })),
