@@ -2,7 +2,7 @@
 import { RedoOutlined, UndoOutlined } from '@ant-design/icons'
 import { Button, Tooltip } from 'antd'
 import Link from 'next/link'
-import { useEffect, useSyncExternalStore } from 'react'
+import { memo, useEffect, useSyncExternalStore } from 'react'
 import { docWords } from '@/core/book'
 import { Cancelled } from '@/core/trade'
 import { redo, undo } from '@/data/changes'
@@ -112,40 +112,8 @@ export function BookTop({ bookId, view, stage }: { bookId: string; view: OpenBoo
             )
           })}
         </span>
-        <span className="history">
-          <Tooltip title={view.undo ? `Undo: ${view.undo}` : 'Nothing to undo'}>
-            <Button
-              type="text"
-              aria-label="Undo"
-              icon={<UndoOutlined />}
-              disabled={!view.undo}
-              onClick={() => turn(undo)}
-            />
-          </Tooltip>
-          <Tooltip title={view.redo ? `Redo: ${view.redo}` : 'Nothing to redo'}>
-            <Button
-              type="text"
-              aria-label="Redo"
-              icon={<RedoOutlined />}
-              disabled={!view.redo}
-              onClick={() => turn(redo)}
-            />
-          </Tooltip>
-        </span>
-        <nav className="stages" aria-label="Stages">
-          {stages
-            .filter(s => s.id !== (book?.plan ? 'text' : 'pages'))
-            .map(s => (
-              <Link
-                prefetch={false}
-                key={s.id}
-                href={`/book/${encodeURIComponent(bookId)}/${s.id}`}
-                aria-current={s.id === at ? 'page' : undefined}
-              >
-                {s.name}
-              </Link>
-            ))}
-        </nav>
+        <History bookId={bookId} undoes={view.undo} redoes={view.redo} />
+        <Stages bookId={bookId} planned={!!book?.plan} at={at} />
       </header>
       {view.hold === 'following' && (
         <p className="band" role="status">
@@ -184,6 +152,50 @@ export function BookTop({ bookId, view, stage }: { bookId: string; view: OpenBoo
     </>
   )
 }
+
+/** Undo and redo, and what they would do. */
+const History = memo(function History({
+  bookId,
+  undoes,
+  redoes,
+}: {
+  bookId: string
+  undoes: string | undefined
+  redoes: string | undefined
+}) {
+  const say = useSay()
+  const turn = (way: typeof undo): void => void way(bookId).catch(say.failed)
+  return (
+    <span className="history">
+      <Tooltip title={undoes ? `Undo: ${undoes}` : 'Nothing to undo'}>
+        <Button type="text" aria-label="Undo" icon={<UndoOutlined />} disabled={!undoes} onClick={() => turn(undo)} />
+      </Tooltip>
+      <Tooltip title={redoes ? `Redo: ${redoes}` : 'Nothing to redo'}>
+        <Button type="text" aria-label="Redo" icon={<RedoOutlined />} disabled={!redoes} onClick={() => turn(redo)} />
+      </Tooltip>
+    </span>
+  )
+})
+
+/** The rooms of a book. */
+const Stages = memo(function Stages({ bookId, planned, at }: { bookId: string; planned: boolean; at: Stage }) {
+  return (
+    <nav className="stages" aria-label="Stages">
+      {stages
+        .filter(s => s.id !== (planned ? 'text' : 'pages'))
+        .map(s => (
+          <Link
+            prefetch={false}
+            key={s.id}
+            href={`/book/${encodeURIComponent(bookId)}/${s.id}`}
+            aria-current={s.id === at ? 'page' : undefined}
+          >
+            {s.name}
+          </Link>
+        ))}
+    </nav>
+  )
+})
 
 /** Where an address names a book that is not in this library. */
 export function NoBook() {

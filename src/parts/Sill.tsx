@@ -1,6 +1,6 @@
 'use client'
 import { Popover } from 'antd'
-import { useSyncExternalStore } from 'react'
+import { memo, useSyncExternalStore } from 'react'
 import { formatLength, formatMoney, inUnit } from '@/core/trade'
 import type { Figures } from '@/core/chain'
 import { stopPress } from '@/workers/client'
@@ -17,8 +17,13 @@ export interface SillFigure {
   worked?: string
 }
 
-/** The strip of live figures along the foot, and what now wants the author. */
-export function Sill({ figures, asks }: { figures: SillFigure[]; asks?: React.ReactNode }) {
+/** The strip of live figures along the foot, and what now wants the author. Drawn anew only where it says something else: rooms are drawn at each key. */
+export const Sill = memo(
+  Strip,
+  (a, b) => Object.is(a.asks, b.asks) && JSON.stringify(a.figures) === JSON.stringify(b.figures),
+)
+
+function Strip({ figures, asks }: { figures: SillFigure[]; asks?: React.ReactNode }) {
   const working = useSyncExternalStore(onPressAtWork, pressAtWork, () => undefined)
   return (
     <footer className="sill" aria-label="Sill">

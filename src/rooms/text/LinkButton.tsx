@@ -14,7 +14,7 @@ const KINDS: [LinkChoice['kind'], string][] = [
 ]
 
 /** Where the chosen words lead: an address, or a section, a heading or a place of the book by its words. */
-export function LinkButton({ editor, book, disabled }: { editor: Editor; book: Book; disabled: boolean }) {
+export function LinkButton({ editor, book, disabled }: { editor: Editor; book: () => Book; disabled: boolean }) {
   const [open, setOpen] = useState(false)
   const now = linkAt(editor)
   return (
@@ -38,7 +38,19 @@ export function LinkButton({ editor, book, disabled }: { editor: Editor; book: B
   )
 }
 
-function LinkChooser({ editor, book, now, onDone }: { editor: Editor; book: Book; now: string; onDone: () => void }) {
+function LinkChooser({
+  editor,
+  book: latest,
+  now,
+  onDone,
+}: {
+  editor: Editor
+  book: () => Book
+  now: string
+  onDone: () => void
+}) {
+  // Where the words may lead is what there was when it was asked.
+  const [book] = useState(latest)
   const [typed, setTyped] = useState(now.startsWith('#') ? '' : now)
   const choices = useMemo(() => linkChoices(book, typed), [book, typed])
   const set = (address: string): void => {

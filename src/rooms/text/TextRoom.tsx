@@ -25,6 +25,7 @@ import { Pieces } from './Pieces'
 import { TypedSigns } from './TypedSigns'
 import { useGoTo } from './useGoTo'
 import { useKnown } from './useKnown'
+import { useOutline } from './useOutline'
 import { useSectionActs } from './useSectionActs'
 import { useSectionEditor } from './useSectionEditor'
 import './text.css'
@@ -59,6 +60,7 @@ function Desk({ book, view }: { book: Book; view: OpenBook }) {
   const readOnly = view.hold === 'following'
   // What stands beside the text is drawn when there is time: neither the next key nor the press's answer waits for it.
   const beside = useDeferredValue(book)
+  const outline = useOutline(beside)
   const section = useSection(book, chosen)
   const rev = view.revs?.get(section?.id ?? '') ?? 0
   const { editor, saving, flush } = useSectionEditor(book, section, { rev, readOnly }, () => setTurn(t => t + 1))
@@ -99,7 +101,7 @@ function Desk({ book, view }: { book: Book; view: OpenBook }) {
           onRemove={acts.remove}
           onDuplicate={acts.duplicate}
         />
-        <ListActs sections={beside.sections} picked={picked} readOnly={readOnly} acts={acts} matter={matter} />
+        <ListActs sections={outline.sections} picked={picked} readOnly={readOnly} acts={acts} matter={matter} />
       </aside>
       <div className="column">
         {section ? (
@@ -118,9 +120,9 @@ function Desk({ book, view }: { book: Book; view: OpenBook }) {
             sentence={
               <>
                 <SectionSentence
-                  book={beside}
+                  book={section.made ? beside : outline}
                   edition={view.edition}
-                  section={section}
+                  section={outline.sections.find(s => s.id === section.id) ?? section}
                   name={name}
                   readOnly={readOnly}
                   acts={acts}

@@ -22,8 +22,9 @@ const names: Record<BlockKind, string> = {
 
 interface ToolbarProps {
   editor: Editor
-  /** What links may lead to. */
-  book: Book
+  language: string
+  /** What links may lead to, when that is asked. */
+  book: () => Book
   disabled: boolean
   onPicture: (inLine: boolean) => void
 }
@@ -45,7 +46,7 @@ export function Toolbar({ turn: _turn, ...props }: ToolbarProps & { turn: number
 }
 const toggled = ['strong', 'em', 'small_caps', 'superscript', 'subscript', 'strike'] as const
 
-const Tools = memo(function Tools({ editor, book, disabled, onPicture }: ToolbarProps & { shown: string }) {
+const Tools = memo(function Tools({ editor, language, book, disabled, onPicture }: ToolbarProps & { shown: string }) {
   const mark = (name: (typeof toggled)[number], label: string, keys: string, face: React.ReactNode) => (
     <Tooltip title={`${label} (${keys})`}>
       <Button
@@ -101,7 +102,7 @@ const Tools = memo(function Tools({ editor, book, disabled, onPicture }: Toolbar
           aria-label="Turn the case"
           disabled={disabled || editor.state.selection.empty}
           onMouseDown={e => e.preventDefault()}
-          onClick={() => turnCase(editor, book.data.language)}
+          onClick={() => turnCase(editor, language)}
         >
           aA
         </Button>

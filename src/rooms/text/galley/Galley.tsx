@@ -4,6 +4,7 @@ import { EditorContent } from '@tiptap/react'
 import type { ReactNode } from 'react'
 import type { Book, Section } from '@/core/book'
 import type { Saving } from '@/data/pen'
+import { useLatest } from '@/parts/useLatest'
 import { AtCursor } from '../atCursor/AtCursor'
 import { Toolbar } from '../Toolbar'
 import type { SectionActs } from '../useSectionActs'
@@ -46,11 +47,19 @@ export function Galley({
   onPicture: (sign: boolean) => void
   onPage: (place: { block: string; chars: number }) => void
 }) {
+  const latestBook = useLatest(() => book)
   return (
     <>
       <div className="tools">
         {editor && !section.made ? (
-          <Toolbar editor={editor} book={book} turn={turn} disabled={readOnly} onPicture={onPicture} />
+          <Toolbar
+            editor={editor}
+            language={book.data.language}
+            book={latestBook}
+            turn={turn}
+            disabled={readOnly}
+            onPicture={onPicture}
+          />
         ) : (
           <span className="toolbar" />
         )}
