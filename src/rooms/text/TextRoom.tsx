@@ -16,6 +16,7 @@ import { insertPicture, insertSign } from './commands'
 import { countOf } from './countOf'
 import { Galley } from './galley/Galley'
 import { SectionSentence } from './galley/SectionSentence'
+import { type EarlyTurns, useEarlyTurns } from './galley/useEarlyTurns'
 import { ListActs } from './list/ListActs'
 import { type Choice, SectionList } from './list/SectionList'
 import { usePicked } from './list/usePicked'
@@ -32,14 +33,15 @@ import './text.css'
 
 /** The text: sections at the left, the galley to write on, with what the printed pages make of it at its margins. */
 export function TextRoom({ bookId }: { bookId: string }) {
-  const view = useOpenBook(bookId)
+  const turns = useEarlyTurns(bookId)
+  const view = useOpenBook(bookId, { first: turns.first })
   if (view.missing) return <NoBook />
   return (
     <>
       <main id="room" className="room text">
         <BookTop bookId={bookId} view={view} stage="text" />
         {view.book ? (
-          <Desk book={view.book} view={view} />
+          <Desk book={view.book} view={view} turns={turns} />
         ) : (
           <p className="waiting" role="status">
             Opening the text …
@@ -54,7 +56,7 @@ export function TextRoom({ bookId }: { bookId: string }) {
   )
 }
 
-function Desk({ book, view }: { book: Book; view: OpenBook }) {
+function Desk({ book, view, turns }: { book: Book; view: OpenBook; turns: EarlyTurns }) {
   const [chosen, setChosen] = useState<string>()
   const [turn, setTurn] = useState(0)
   const readOnly = view.hold === 'following'
@@ -80,7 +82,7 @@ function Desk({ book, view }: { book: Book; view: OpenBook }) {
     only(setChosen)(place.section)
     goTo(place)
   })
-  const known = useKnown(book, view, section?.id)
+  const known = useKnown(book, view, section?.id, turns)
   const matter = useMatter(beside, flush, only(setChosen))
   const turnSigns = useLatest((does: string, operation: (b: Book) => Book): void => void acts.operate(does, operation))
   const toPage = usePageLink(book.id, section?.id, flush)

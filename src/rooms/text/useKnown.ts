@@ -1,18 +1,21 @@
 'use client'
-import { useMemo } from 'react'
+import { useEffect, useMemo } from 'react'
 import { type Book, linkTargets, signHabits } from '@/core/book'
 import type { OpenBook } from '@/parts/openBook'
 import type { BlockFinding } from './galley/marginItems'
 import type { Known } from './galley/Margins'
+import type { EarlyTurns } from './galley/useEarlyTurns'
 
 /** What the galley says itself, at once, of what is being written. */
 const SAID_THERE = new Set([...signHabits.map(h => `typed ${h.id}`), 'links inside the book'])
 
 /** What the margins of a section know of its book: pages, findings, and what links may lead to. */
-export function useKnown(book: Book, view: OpenBook, section: string | undefined): Known {
+export function useKnown(book: Book, view: OpenBook, section: string | undefined, { look, seen }: EarlyTurns): Known {
   const { version, figures, edition } = view
   const places = useMemo(() => linkTargets(book.sections), [book.sections])
   const findings = figures?.findings
+  const printed = edition && edition.kind !== 'ebook'
+  useEffect(() => look(printed ? section : undefined), [look, printed, section])
   return useMemo(() => {
     const pages = new Map<string, string>()
     const blocks: BlockFinding[] = []
@@ -27,6 +30,7 @@ export function useKnown(book: Book, view: OpenBook, section: string | undefined
       editionId: edition && edition.kind !== 'ebook' && figures?.pages !== undefined ? edition.id : undefined,
       section: section ?? '',
       version,
+      early: seen,
       pages,
       blocks,
       // What stands in the section itself is seen as it is written.
@@ -35,5 +39,5 @@ export function useKnown(book: Book, view: OpenBook, section: string | undefined
         return !!to && (to.section !== section || !to.block)
       },
     }
-  }, [book.id, book.data.language, edition, figures?.pages, findings, places, section, version])
+  }, [book.id, book.data.language, edition, figures?.pages, findings, places, section, seen, version])
 }

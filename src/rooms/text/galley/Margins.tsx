@@ -7,6 +7,7 @@ import { placeAtCursor } from '../places'
 import { type BlockFinding, type MarginItem, marginItems } from './marginItems'
 
 import { stacked } from './stacked'
+import type { Turns } from './useEarlyTurns'
 import { type TurnAt, useTurns } from './useTurns'
 
 /** Pixels between things of the inner margin. */
@@ -24,6 +25,8 @@ export interface Known {
   section: string
   /** Of the pages. */
   version: number
+  /** Page turns that were known before all else that follows. */
+  early: Turns | undefined
   /** Findings of the edition: of printed pages by their label, and of blocks of this section. */
   pages: ReadonlyMap<string, string>
   blocks: readonly BlockFinding[]

@@ -1,10 +1,11 @@
 'use client'
 import type { Editor } from '@tiptap/core'
 import type { Transaction } from '@tiptap/pm/state'
-import { type RefObject, useEffect, useRef } from 'react'
+import { type RefObject, useEffect, useRef, useState } from 'react'
 import type { PageTurn } from '@/core/pages'
 import { usePress } from '@/parts/usePress'
 import { posOf } from '../places'
+import type { Known } from './Margins'
 
 /** A printed page of the section, with the position in the editor's document at which it begins. */
 export interface TurnAt extends PageTurn {
@@ -16,12 +17,7 @@ export interface TurnAt extends PageTurn {
  * two answers they move with the words that they stand before.
  */
 export function useTurns(
-  {
-    bookId,
-    editionId,
-    section,
-    version,
-  }: { bookId: string; editionId: string | undefined; section: string; version: number },
+  { bookId, editionId, section, version, early }: Pick<Known, 'bookId' | 'editionId' | 'section' | 'version' | 'early'>,
   editor: Editor,
   changed: () => void,
 ): RefObject<readonly TurnAt[]> {
@@ -32,17 +28,23 @@ export function useTurns(
     [bookId, editionId, section],
     { anew: [version] },
   )
+  // Whichever was heard last is the newest: the press answers in the order in which it is asked.
+  const [newest, setNewest] = useState<readonly PageTurn[]>()
+  useEffect(() => setNewest(answer), [answer])
   useEffect(() => {
-    if (!answer) return
+    if (early?.section === section && editionId) setNewest(early.turns)
+  }, [early, section, editionId])
+  useEffect(() => {
+    if (!newest) return
     const { doc } = editor.state
     const blocks = new Map<string, number>()
     doc.descendants((n, pos) => void (typeof n.attrs.id === 'string' && n.attrs.id && blocks.set(n.attrs.id, pos)))
-    turns.current = answer.flatMap(t => {
+    turns.current = newest.flatMap(t => {
       const pos = t.block ? posOf(doc, t, blocks.get(t.block)) : 0
       return pos === undefined || (t.block && !blocks.has(t.block)) ? [] : [{ ...t, pos }]
     })
     changed()
-  }, [answer, editor, changed])
+  }, [newest, editor, changed])
   useEffect(() => {
     const moved = ({
       transaction: tr,
