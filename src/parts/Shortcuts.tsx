@@ -33,6 +33,8 @@ const groups: { where: string; keys: [string, string][] }[] = [
       ['# · > · - · 1. and a space', 'a heading, a quote, a list, a numbered list'],
       ['**so** · *so* · ~~so~~ · ***', 'bold, italic, struck, a scene break'],
       ['Space on a handle, then ↑ ↓', 'move a section'],
+      ['Alt ↑ ↓ on a section · Del · D', 'move it, remove it, duplicate it'],
+      ['Tab · Esc, then Tab', 'the next cell, or an item further in; out of the text'],
     ],
   },
   {

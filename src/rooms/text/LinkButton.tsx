@@ -1,8 +1,8 @@
 'use client'
 import { LinkOutlined } from '@ant-design/icons'
 import type { Editor } from '@tiptap/core'
-import { AutoComplete, Button, Popover } from 'antd'
-import { useMemo, useState } from 'react'
+import { AutoComplete, Button, Popover, type RefSelectProps } from 'antd'
+import { type Ref, useMemo, useRef, useState } from 'react'
 import type { Book } from '@/core/book'
 import { linkAt, setLink } from './commands'
 import { type LinkChoice, linkChoices, placeName } from './linkChoices'
@@ -16,6 +16,7 @@ const KINDS: [LinkChoice['kind'], string][] = [
 /** Where the chosen words lead: an address, or a section, a heading or a place of the book by its words. */
 export function LinkButton({ editor, book, disabled }: { editor: Editor; book: () => Book; disabled: boolean }) {
   const [open, setOpen] = useState(false)
+  const field = useRef<RefSelectProps>(null)
   const now = linkAt(editor)
   return (
     <Popover
@@ -24,7 +25,9 @@ export function LinkButton({ editor, book, disabled }: { editor: Editor; book: (
       placement="bottom"
       destroyOnHidden
       onOpenChange={setOpen}
-      content={<LinkChooser editor={editor} book={book} now={now} onDone={() => setOpen(false)} />}
+      // A field that is not seen yet takes no focus.
+      afterOpenChange={is => is && field.current?.focus()}
+      content={<LinkChooser ref={field} editor={editor} book={book} now={now} onDone={() => setOpen(false)} />}
     >
       <Button
         type="text"
@@ -39,11 +42,13 @@ export function LinkButton({ editor, book, disabled }: { editor: Editor; book: (
 }
 
 function LinkChooser({
+  ref,
   editor,
   book: latest,
   now,
   onDone,
 }: {
+  ref: Ref<RefSelectProps>
   editor: Editor
   book: () => Book
   now: string
@@ -65,7 +70,7 @@ function LinkChooser({
       )}
       <span>
         <AutoComplete
-          autoFocus
+          ref={ref}
           defaultActiveFirstOption={!isAddress(typed)}
           popupMatchSelectWidth={340}
           value={typed}

@@ -26,6 +26,7 @@ import { askForIds, nextNumber } from '@/data/idLease'
 import { carriedAttribute } from './clipboard'
 import { toggleList, turnCase } from './commands'
 import { foldedNotes } from './foldedNotes'
+import { leaving } from './leaving'
 import { pictureView, signView } from './pictureView'
 import { shownSelection } from './shownSelection'
 import { goToCell } from './tables'
@@ -151,7 +152,9 @@ const keys = (language: string) =>
     addProseMirrorPlugins() {
       const { schema } = this.editor
       const item = schema.nodes.item!
+      const { plugin, stays } = leaving()
       return [
+        plugin,
         keymap({
           Enter: chainCommands(
             // A cell stays one cell, whatever is typed in it.
@@ -208,8 +211,8 @@ const keys = (language: string) =>
             },
             (state, dispatch, view) => (baseKeymap.Backspace ?? joinBackward)(state, dispatch, view),
           ),
-          'Tab': chainCommands(goToCell(this.editor, 1), sinkListItem(item)),
-          'Shift-Tab': chainCommands(goToCell(this.editor, -1), liftListItem(item)),
+          'Tab': stays(chainCommands(goToCell(this.editor, 1), sinkListItem(item))),
+          'Shift-Tab': stays(chainCommands(goToCell(this.editor, -1), liftListItem(item))),
         }),
         keymap(baseKeymap),
       ]

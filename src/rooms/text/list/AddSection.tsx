@@ -22,6 +22,7 @@ export function AddSection({
   return (
     <Dropdown
       disabled={readOnly}
+      autoFocus
       trigger={['click']}
       menu={{
         items: [
