@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright'
 import { expect, type Page } from '@playwright/test'
-import { shorterLibrary, test } from './library'
+import { long, shorterLibrary, test } from './library'
 
 const row = (page: Page, title: string) =>
   page.getByRole('listitem').filter({ has: page.getByRole('heading', { name: title }) })
@@ -118,7 +118,8 @@ test('a manuscript is brought in, a bad file gets a plain word, a new book begin
 })
 
 for (const scheme of ['light', 'dark'] as const) {
-  test(`nothing serious for axe, ${scheme}; the other tone by one click`, async ({ browser }) => {
+  const walk = scheme === 'dark' ? long : test
+  walk(`nothing serious for axe, ${scheme}; the other tone by one click`, async ({ browser }) => {
     const context = await browser.newContext({
       colorScheme: scheme,
       baseURL: 'http://localhost:4311',

@@ -16,26 +16,6 @@ test('on a telephone the porch can be read, and nothing runs out of the page', a
   for (const name of ['Bring in a manuscript', 'New book'])
     await expect(page.getByRole('button', { name })).toBeInViewport()
   await expect(page.getByRole('heading', { name: 'The Tidewarden’s Almanac' })).toBeInViewport()
-  // In every room one can read and write without the page itself running sideways.
-  const too: string[] = []
-  for (const path of ['plan', 'text', 'interior', 'cover', 'check', 'listings']
-    .map(r => `/book/tidewardens-almanac/${r}`)
-    .concat(
-      '/book/small-apiary-logbook/pages',
-      '/research',
-      '/ledger',
-      '/supplies',
-      '/outlets',
-      '/backup',
-      '/preferences',
-    )) {
-    await page.goto(path)
-    await page.locator('h1').first().waitFor()
-    await page.waitForTimeout(500)
-    const w = await page.evaluate(() => document.documentElement.scrollWidth)
-    if (w > 390) too.push(`${path}: ${w}`)
-  }
-  expect(too).toEqual([])
   await page.goto('/book/tidewardens-almanac/text')
   await page.getByRole('textbox', { name: 'Text of the section' }).locator('p').first().click()
   await page.keyboard.type('Small ')

@@ -136,6 +136,17 @@ test('the galley: pages turn as one writes, notes stand beside their line, the t
   await expect.poll(async () => Math.abs((await top(1)) - before)).toBeLessThan(60)
   await expect(page.locator('.margins .turn.here button')).toHaveText(String(folios[0]))
 
+  // Hyphens become the language's dash, with its spaces; those that came another way stand as a doubt, and are turned over the book.
+  await page.keyboard.type('Salt -- old--was dear. ')
+  await expect(text(page).locator('p').first()).toContainText('Salt\u00a0– old\u00a0– was dear. ')
+  await page.keyboard.insertText('Rope -- thin -- held. ')
+  await expect(page.locator('.margins li.doubt')).toHaveText('2 typed dashes')
+  await page.getByRole('button', { name: 'Turn 2 typed dashes into –' }).click()
+  await expect(text(page).locator('p').first()).toContainText('Rope\u00a0– thin\u00a0– held. ')
+  await expect(page.locator('.margins li.doubt')).toHaveCount(0)
+  await text(page).locator('p').first().click()
+  await page.waitForTimeout(150)
+
   await page.getByRole('button', { name: 'Note', exact: true }).click()
   await page.keyboard.type('So it was said.')
   const note = page.locator('.margins li.note')

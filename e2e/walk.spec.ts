@@ -3,7 +3,7 @@ import { Document, HeadingLevel, Packer, Paragraph, TextRun } from 'docx'
 import { unzipSync } from 'fflate'
 import { readFile } from 'node:fs/promises'
 import { longText } from '../scripts/lib/longText'
-import { test } from './library'
+import { long, test } from './library'
 
 /** One book from the porch to on sale: the whole job in the real interface. */
 
@@ -306,7 +306,7 @@ test('the walk: from a .docx to on sale, and a revision behind it', async ({ pag
   expect(errors).toEqual([])
 })
 
-test('a coil book of planned pages: runs, mirrored margins, and on sale at the print house', async ({ page }) => {
+long('a coil book of planned pages: runs, mirrored margins, and on sale at the print house', async ({ page }) => {
   test.setTimeout(180_000)
   await page.goto('/')
   await page.getByRole('button', { name: 'New book' }).click({ timeout: 60_000 })
