@@ -3,7 +3,7 @@ import { Button, InputNumber, Popover, Select } from 'antd'
 import { type Edition, withException } from '@/core/book'
 import { type InteriorStyle, readStyle, type StyleChanges, styleValue } from '@/core/pages'
 import { useFollows, WriterOnly } from '@/parts/WriterOnly'
-import { valueNames } from './notes'
+import { valueNames } from '@/parts/valueNames'
 import { useCommit } from '@/parts/useCommit'
 
 /** What may be otherwise at one opening, in the order in which it is seen. */

@@ -1,11 +1,10 @@
 'use client'
 import { Button, InputNumber, Popover } from 'antd'
 import { useState } from 'react'
-import { type FitOffer, styleValue } from '@/core/pages'
-import { trimZeros } from '@/core/trade'
+import type { FitOffer } from '@/core/pages'
 import { press } from '@/workers/client'
 import { useFollows } from '@/parts/WriterOnly'
-import { valueNames } from './notes'
+import { valueSaid } from '@/parts/valueNames'
 import { useSay } from '@/parts/useSay'
 import { useCommit } from '@/parts/useCommit'
 
@@ -38,8 +37,8 @@ export function Fit({ bookId, editionId, pages }: { bookId: string; editionId: s
     })).then(stands => stands && setOpen(false))
   }
   const inWords = (path: string, value: number | boolean | string): string => {
-    const v = styleValue(path)
-    return `${valueNames[path]?.toLowerCase() ?? path} ${trimZeros(Number(value).toFixed(3))} ${v.kind === 'number' ? v.unit : ''}`.trim()
+    const said = valueSaid(path, value)
+    return said.charAt(0).toLowerCase() + said.slice(1)
   }
   return (
     <Popover

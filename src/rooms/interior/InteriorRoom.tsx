@@ -7,7 +7,7 @@ import { useEarlyLook } from '@/parts/useEarlyLook'
 import { readStyle, styleById } from '@/core/pages'
 import { changeStyle } from './changeStyle'
 import { Pages } from './Pages'
-import { valueNames } from './notes'
+import { valueNames } from '@/parts/valueNames'
 import { Unset } from './Unset'
 import './interior.css'
 

@@ -7,7 +7,8 @@ import { PictureChoice } from '@/parts/PictureChoice'
 import { ChoiceValue, NumberValue, Sentence } from '@/parts/Sentence'
 import { WriterOnly } from '@/parts/WriterOnly'
 import { FamilyChoice } from './FamilyChoice'
-import { type NoteText, valueNames } from './notes'
+import { valueNames } from '@/parts/valueNames'
+import type { NoteText } from './notes'
 
 const units: Record<string, string> = {
   pt: 'pt',

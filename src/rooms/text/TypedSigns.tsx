@@ -34,11 +34,13 @@ export const TypedSigns = memo(function TypedSigns({
   if (!found.length && !doubtful.length) return null
   return (
     <div className="quotes">
-      {found.map(({ habit, count }) => (
-        <Button key={habit.id} size="small" disabled={readOnly} onClick={() => turn(habit)}>
-          Turn {count.toLocaleString('en')} {habit.name[count === 1 ? 0 : 1]} into {habit.becomes(language)}
-        </Button>
-      ))}
+      <p className="typed">
+        {found.map(({ habit, count }) => (
+          <Button key={habit.id} type="link" size="small" disabled={readOnly} onClick={() => turn(habit)}>
+            Turn {count.toLocaleString('en')} {habit.name[count === 1 ? 0 : 1]} into {habit.becomes(language)}
+          </Button>
+        ))}
+      </p>
       {doubtful.length > 0 && (
         <>
           <h2>Signs that were guessed</h2>

@@ -2,6 +2,7 @@
 import { useEffect, useMemo } from 'react'
 import { type Book, linkTargets, signHabits } from '@/core/book'
 import type { OpenBook } from '@/parts/openBook'
+import { valueSaid } from '@/parts/valueNames'
 import type { BlockFinding } from './galley/marginItems'
 import type { Known } from './galley/Margins'
 import type { EarlyTurns } from './galley/useEarlyTurns'
@@ -14,6 +15,7 @@ export function useKnown(book: Book, view: OpenBook, section: string | undefined
   const { version, figures, edition } = view
   const places = useMemo(() => linkTargets(book.sections), [book.sections])
   const findings = figures?.findings
+  const own = section === undefined ? undefined : edition?.exceptions?.[section]
   const printed = edition && edition.kind !== 'ebook'
   useEffect(() => look(printed ? section : undefined), [look, printed, section])
   return useMemo(() => {
@@ -31,6 +33,7 @@ export function useKnown(book: Book, view: OpenBook, section: string | undefined
       section: section ?? '',
       version,
       early: seen,
+      exceptions: own ? Object.entries(own).map(([path, v]) => ({ path, words: valueSaid(path, v) })) : [],
       pages,
       blocks,
       // What stands in the section itself is seen as it is written.
@@ -39,5 +42,5 @@ export function useKnown(book: Book, view: OpenBook, section: string | undefined
         return !!to && (to.section !== section || !to.block)
       },
     }
-  }, [book.id, book.data.language, edition, figures?.pages, findings, places, section, seen, version])
+  }, [book.id, book.data.language, edition, figures?.pages, findings, places, section, seen, version, own])
 }

@@ -4,7 +4,7 @@ import { memo, type RefObject, useEffect, useLayoutEffect, useRef, useState } fr
 import { useLatest } from '@/parts/useLatest'
 import { openNotes } from '../foldedNotes'
 import { placeAtCursor } from '../places'
-import { type BlockFinding, type MarginItem, marginItems } from './marginItems'
+import { type BlockFinding, type MarginItem, marginItems, type SaidException } from './marginItems'
 
 import { stacked } from './stacked'
 import type { Turns } from './useEarlyTurns'
@@ -31,6 +31,7 @@ export interface Known {
   pages: ReadonlyMap<string, string>
   blocks: readonly BlockFinding[]
   isThere: (id: string) => boolean
+  exceptions: readonly SaidException[]
 }
 
 /** A page's turn as it is drawn: pixels from the top left of the text. */

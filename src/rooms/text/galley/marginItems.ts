@@ -7,7 +7,7 @@ export interface MarginItem {
   key: string
   /** Where it concerns the text: a position in the document. */
   pos: number
-  kind: 'note' | 'doubt' | 'finding' | 'remark'
+  kind: 'note' | 'doubt' | 'finding' | 'remark' | 'exception'
   /** The sign before its words: a note's number. */
   sign?: string
   words: string
@@ -19,11 +19,26 @@ export interface BlockFinding {
   words: string
 }
 
+/** What is otherwise in this section than its style says: by the value's path, as it is said. */
+export interface SaidException {
+  path: string
+  words: string
+}
+
+/** Where the first scene break stands: what breaks look like here is seen there. */
+function firstBreak(doc: Node): number {
+  let at = 0
+  doc.forEach((n, offset) => {
+    if (!at && n.type.name === 'scene_break') at = offset
+  })
+  return at
+}
+
 /** Letters of a note that are shown beside its line. */
 const SHOWN = 110
 
 /**
- * Notes, remarks, doubts and findings of a section, in the order of its text. `isThere` says whether a link inside the book leads to
+ * Exceptions, notes, remarks, doubts and findings of a section, in the order of its text. `isThere` says whether a link inside the book leads to
  * something; what is typed this moment has it told at once.
  */
 export function marginItems(
@@ -32,9 +47,20 @@ export function marginItems(
     blocks: findings,
     isThere,
     language,
-  }: { blocks: readonly BlockFinding[]; isThere: (id: string) => boolean; language: string },
+    exceptions = [],
+  }: {
+    blocks: readonly BlockFinding[]
+    isThere: (id: string) => boolean
+    language: string
+    exceptions?: readonly SaidException[]
+  },
 ): MarginItem[] {
-  const out: MarginItem[] = []
+  const out: MarginItem[] = exceptions.map(({ path, words }) => ({
+    key: `x${path}`,
+    pos: path.startsWith('breaks.') ? firstBreak(doc) : 0,
+    kind: 'exception',
+    words: `${words}, here alone`,
+  }))
   const found = new Map<string, BlockFinding[]>()
   for (const f of findings) found.set(f.block, [...(found.get(f.block) ?? []), f])
   const own = new Set<string>()

@@ -69,6 +69,17 @@ describe('what stands in the inner margin', () => {
       ['remark', 'When?', 26],
     ])
   })
+  test('what is otherwise here than the style says stands where it is seen', () => {
+    const broken = docOf(p('b1', t('The bell.')), { type: 'scene_break', attrs: { id: 'b2' } }, p('b3', t('It rang.')))
+    const exceptions = [
+      { path: 'openings.sink', words: 'Sink 3 lines' },
+      { path: 'breaks.ornament', words: 'Breaks show nothing' },
+    ]
+    expect(marginItems(broken, { ...NOTHING, exceptions }).map(i => [i.kind, i.words, i.pos])).toEqual([
+      ['exception', 'Sink 3 lines, here alone', 0],
+      ['exception', 'Breaks show nothing, here alone', 11],
+    ])
+  })
   test('a note’s own quotes are not its paragraph’s', () => {
     expect(marginItems(docOf(p('b1', t('Plain'), note('n1', 'a "typed" one'))), NOTHING).map(i => i.kind)).toEqual([
       'note',
