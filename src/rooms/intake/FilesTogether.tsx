@@ -8,11 +8,13 @@ import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { type HeldFiles, holdInstead, letGo, nextHeld } from '@/data/waiting'
 import { allOutlets } from '@/data/outlets'
+import { Cancelled, type OutletProfile } from '@/core/trade'
 import { inNameOrder } from '@/parts/inNameOrder'
 import { ChoiceValue } from '@/parts/Sentence'
 import { Sill } from '@/parts/Sill'
+import { useSalvage } from '@/parts/useSalvage'
 import { useSay } from '@/parts/useSay'
-import { press } from '@/workers/client'
+import { press, type PressClient } from '@/workers/client'
 import { useSortSensors } from '@/parts/useSortSensors'
 
 const AS = [
@@ -116,6 +118,16 @@ function FileRow({ file, nth, onRemove }: { file: File; nth: number | undefined;
 function useRead(): { busy: boolean; read: (files: File[], as: string) => Promise<void> } {
   const [busy, setBusy] = useState(false)
   const say = useSay()
+  const salvage = useSalvage()
+  /** One file; of a damaged one what can be saved, where that is wished. */
+  const readOne = async (f: File, known: OutletProfile[]): ReturnType<PressClient['readFile']> => {
+    try {
+      return await press().readFile(f, known)
+    } catch (e) {
+      await salvage(f.name, e)
+      return await press().readFile(f, known, true)
+    }
+  }
   const read = async (files: File[], as: string): Promise<void> => {
     setBusy(true)
     const done = say.during(`Reading ${filesSaid(files.length)} …`)
@@ -130,9 +142,10 @@ function useRead(): { busy: boolean; read: (files: File[], as: string) => Promis
       const books = []
       for (const f of files)
         try {
-          books.push({ file: f.name, read: await press().readFile(f, known) })
+          books.push({ file: f.name, read: await readOne(f, known) })
         } catch (e) {
-          say.failed(e, f.name)
+          if (e instanceof Cancelled) say.note(`${f.name} was not brought in.`)
+          else say.failed(e, f.name)
         }
       if (books.length) holdInstead(books)
     } catch (e) {

@@ -1,8 +1,9 @@
 'use client'
 import { useRouter } from 'next/navigation'
 import { App } from 'antd'
-import { Cancelled, Fault } from '@/core/trade'
+import { Cancelled } from '@/core/trade'
 import { hold, nextHeld } from '@/data/waiting'
+import { useSalvage } from '@/parts/useSalvage'
 import { useSay } from '@/parts/useSay'
 import type { bringIn as BringIn } from './bringIn'
 
@@ -24,6 +25,7 @@ export function useBringIn(): (files: Iterable<File>) => Promise<void> {
   const { modal } = App.useApp()
   const say = useSay()
   const router = useRouter()
+  const salvage = useSalvage()
 
   const turned = async (shown: string[]): Promise<boolean> =>
     modal.confirm({
@@ -43,15 +45,8 @@ export function useBringIn(): (files: Iterable<File>) => Promise<void> {
 
   // A damaged file is brought in as far as it can be read only where the author wishes it.
   const salvaged = async (f: File, e: Error, done: () => void): ReturnType<typeof bringIn> => {
-    if (!(e instanceof Fault && e.code.startsWith('damaged'))) throw e
     done()
-    const wished = await modal.confirm({
-      title: `${f.name} is damaged`,
-      content: `${e.message} Whatever can still be read of it can be brought in; what is lost will be listed. The file itself is not changed.`,
-      okText: 'Bring in what can be saved',
-      cancelText: 'Leave it',
-    })
-    if (!wished) throw new Cancelled()
+    await salvage(f.name, e)
     return bringIn(f, turned, true)
   }
 
