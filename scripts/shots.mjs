@@ -80,7 +80,12 @@ try {
   await page.getByLabel('Standing matter', { exact: true }).waitFor()
   await go('/supplies')
   await page.locator('.matter blockquote').waitFor()
-  await shot('supplies', 900)
+  await page.getByRole('button', { name: /^Keep the imprint Saltgrass/ }).click()
+  await page.getByRole('button', { name: /^Keep the pen name Orla/ }).click()
+  const note = page.getByLabel('Note about Orla Fenwright')
+  await note.fill('Orla Fenwright keeps lamps and bees above Merrow Sound, and writes about neither of them as they are.')
+  await note.blur()
+  await shot('supplies', 1500)
 
   // A run of planned pages, said beside its spread; the looks that there are.
   await go('/book/hedgerow-and-hive/pages')

@@ -9,16 +9,15 @@ import {
   spreadImprint,
   takeImprint,
 } from '@/data/imprints'
-import type { Spread } from '@/data/matter'
 import type { BookRecord } from '@/data/records'
 import { TextValue } from '@/parts/Sentence'
-import { spreadInWords } from '@/parts/spreadInWords'
 import { useSay } from '@/parts/useSay'
 import { Act } from './Act'
 import { BookLinks } from './BookLinks'
 import { KeptPicture, Shown } from './KeptPicture'
 import { NewName } from './NewName'
 import { FORMER, useFormer } from './useFormer'
+import { useTold } from './useTold'
 
 /** Imprints: each said in a sentence whose values are written in place, with the books that say it. */
 export function Imprints({ imprints, books }: { imprints: readonly KeptImprint[]; books: readonly BookRecord[] }) {
@@ -64,17 +63,7 @@ function Line({ imprint, books }: { imprint: KeptImprint; books: readonly BookRe
   const own = books.filter(b => b.data.imprint.kept === imprint.id)
   const behind = own.filter(b => isBehind(b, imprint))
   const former = useFormer(own, imprint.former)
-  const told = (work: Promise<Spread>): Promise<boolean> =>
-    work.then(
-      done => {
-        if (done.left.length) say.warn(spreadInWords(done))
-        return true
-      },
-      e => {
-        say.failed(e as Error)
-        return false
-      },
-    )
+  const told = useTold()
   const value = (label: string, key: 'name' | 'place' | 'site', none: string) => (
     <TextValue
       label={`${label} of the imprint`}

@@ -1,17 +1,17 @@
 'use client'
 import { useLiveQuery } from 'dexie-react-hooks'
 import { ABOUT_AUTHOR, type PenName } from '@/core/book'
-import { authorNotes, followersOf, type Spread } from '@/data/matter'
+import { authorNotes, followersOf } from '@/data/matter'
 import { changePenName, forgetPenName, keepPenName } from '@/data/penNames'
 import type { BookRecord } from '@/data/records'
 import { TextValue } from '@/parts/Sentence'
-import { spreadInWords } from '@/parts/spreadInWords'
 import { useSay } from '@/parts/useSay'
 import { Act } from './Act'
 import { BookLinks } from './BookLinks'
 import { BringUp, Followers } from './Followers'
 import { KeptPicture, Shown } from './KeptPicture'
 import { NewName } from './NewName'
+import { useTold } from './useTold'
 
 const authorsOf = (b: BookRecord): string[] => b.data.contributors.filter(c => c.role === 'aut').map(c => c.name)
 
@@ -57,17 +57,7 @@ function Line({ name, books }: { name: PenName; books: readonly BookRecord[] }) 
   const followed = authorNotes([name])
   const followers = useLiveQuery(async () => (await followersOf([followed])).get(ABOUT_AUTHOR), [name, books])
   const bears = books.filter(b => authorsOf(b).includes(name.name))
-  const told = (work: Promise<Spread>): Promise<boolean> =>
-    work.then(
-      done => {
-        if (done.left.length) say.warn(spreadInWords(done))
-        return true
-      },
-      e => {
-        say.failed(e as Error)
-        return false
-      },
-    )
+  const told = useTold()
   return (
     <li>
       {name.portrait && <Shown picture={name.portrait} className="portrait" />}

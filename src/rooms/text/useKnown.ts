@@ -4,7 +4,7 @@ import { type Book, linkTargets, signHabits } from '@/core/book'
 import type { OpenBook } from '@/parts/openBook'
 import { valueSaid } from '@/parts/valueNames'
 import type { BlockFinding } from './galley/marginItems'
-import type { Known } from './galley/Margins'
+import type { Known } from './galley/known'
 import type { EarlyTurns } from './galley/useEarlyTurns'
 
 /** What the galley says itself, at once, of what is being written. */

@@ -2,7 +2,7 @@ import type { Editor } from '@tiptap/core'
 import type { EditorState } from '@tiptap/pm/state'
 import type { ReactNode } from 'react'
 import type { Book } from '@/core/book'
-import type { Known } from '../galley/Margins'
+import type { Known } from '../galley/known'
 
 /** Where a sentence about the thing at the cursor is said. */
 export interface Saying {

@@ -11,7 +11,8 @@ import type { SectionActs } from '../useSectionActs'
 import { ContentsList } from './ContentsList'
 import { Heading } from './Heading'
 import { MadePage } from './MadePage'
-import { type Known, Margins } from './Margins'
+import type { Known } from './known'
+import { Margins } from './Margins'
 
 /** The galley that a section is written on: what it is, its title, its text between the margins. */
 export function Galley({

@@ -4,10 +4,10 @@ import { memo, type RefObject, useEffect, useLayoutEffect, useRef, useState } fr
 import { useLatest } from '@/parts/useLatest'
 import { openNotes } from '../foldedNotes'
 import { placeAtCursor } from '../places'
-import { type BlockFinding, type MarginItem, marginItems, type SaidException } from './marginItems'
+import type { Known } from './known'
+import { type MarginItem, marginItems } from './marginItems'
 
 import { stacked } from './stacked'
-import type { Turns } from './useEarlyTurns'
 import { type TurnAt, useTurns } from './useTurns'
 
 /** Pixels between things of the inner margin. */
@@ -15,24 +15,6 @@ const APART = 6
 
 /** Pixels that no line is as low as. */
 const FOLDED = 4
-
-/** What the margins know of the section that is written. */
-export interface Known {
-  bookId: string
-  language: string
-  /** The print edition whose pages turn; none where there is none, or none is looked at. */
-  editionId: string | undefined
-  section: string
-  /** Of the pages. */
-  version: number
-  /** Page turns that were known before all else that follows. */
-  early: Turns | undefined
-  /** Findings of the edition: of printed pages by their label, and of blocks of this section. */
-  pages: ReadonlyMap<string, string>
-  blocks: readonly BlockFinding[]
-  isThere: (id: string) => boolean
-  exceptions: readonly SaidException[]
-}
 
 /** A page's turn as it is drawn: pixels from the top left of the text. */
 interface Turn {

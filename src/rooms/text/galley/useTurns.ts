@@ -5,7 +5,7 @@ import { type RefObject, useEffect, useRef, useState } from 'react'
 import type { PageTurn } from '@/core/pages'
 import { usePress } from '@/parts/usePress'
 import { posOf } from '../places'
-import type { Known } from './Margins'
+import type { Known } from './known'
 
 /** A printed page of the section, with the position in the editor's document at which it begins. */
 export interface TurnAt extends PageTurn {

@@ -1,0 +1,20 @@
+import type { BlockFinding, SaidException } from './marginItems'
+import type { Turns } from './useEarlyTurns'
+
+/** What the margins know of the section that is written. */
+export interface Known {
+  bookId: string
+  language: string
+  /** The print edition whose pages turn; none where there is none, or none is looked at. */
+  editionId: string | undefined
+  section: string
+  /** Of the pages. */
+  version: number
+  /** Page turns that were known before all else that follows. */
+  early: Turns | undefined
+  /** Findings of the edition: of printed pages by their label, and of blocks of this section. */
+  pages: ReadonlyMap<string, string>
+  blocks: readonly BlockFinding[]
+  isThere: (id: string) => boolean
+  exceptions: readonly SaidException[]
+}
