@@ -36,9 +36,11 @@ export async function keepImprintOfAll(books: readonly BookRecord[]): Promise<vo
   }
 }
 
-/** A book says an imprint, and follows it. */
-export const takeImprint = (bookId: string, imprint: KeptImprint): Promise<void> =>
-  commit(bookId, `Imprint ${imprint.name}`, r => withImprint(r, imprint))
+/** A book says an imprint, and follows it. Throws where another window writes the book. */
+export async function takeImprint(bookId: string, imprint: KeptImprint): Promise<void> {
+  if (await writtenElsewhere(bookId)) throw new Error('Another window writes this book: say it there.')
+  await commit(bookId, `Imprint ${imprint.name}`, r => withImprint(r, imprint))
+}
 
 /** Changes an imprint, and every book that follows it; books that cannot be written now are told. */
 export async function changeImprint(id: string, patch: Partial<Omit<KeptImprint, 'id'>>): Promise<Spread> {

@@ -138,6 +138,7 @@ export {
 } from './tables'
 export {
   emptyCell,
+  gridByRow,
   gridColumns,
   gridOf,
   gridRows,

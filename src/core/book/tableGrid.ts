@@ -33,15 +33,15 @@ export const headRows = (table: TableJson): number => {
 export function gridOf(table: TableJson): TableGrid {
   const rows = table.content.length
   const head = headRows(table)
-  const taken: Set<number>[] = table.content.map(() => new Set())
+  const taken = new Taken()
   const cells: PlacedCell[] = []
   table.content.forEach((r, row) => {
     let column = 0
     for (const cell of r.content) {
       const wide = cell.attrs.span
-      while (!free(taken[row]!, column, wide)) column++
+      while (!taken.free(row, column, wide)) column++
       const reaches = Math.min(cell.attrs.rows ?? 1, rows - row)
-      for (let k = 0; k < reaches; k++) for (let c = 0; c < wide; c++) taken[row + k]!.add(column + c)
+      taken.take(column, wide, row + reaches)
       cells.push({ cell, row, column, wide, deep: Math.min(reaches, (row < head ? head : rows) - row) })
       column += wide
     }
@@ -49,56 +49,82 @@ export function gridOf(table: TableJson): TableGrid {
   return { heads: table.content.map(r => r.attrs.head), cells }
 }
 
-const free = (taken: ReadonlySet<number>, from: number, wide: number): boolean => {
-  for (let c = from; c < from + wide; c++) if (taken.has(c)) return false
-  return true
+/** What of the columns is taken while rows are gone through: each to before which row. */
+class Taken {
+  private readonly until: number[] = []
+
+  free(row: number, from: number, wide = 1): boolean {
+    for (let c = from; c < from + wide; c++) if ((this.until[c] ?? 0) > row) return false
+    return true
+  }
+
+  take(from: number, wide: number, until: number): void {
+    for (let c = from; c < from + wide; c++) this.until[c] = Math.max(this.until[c] ?? 0, until)
+  }
+}
+
+/** The cells of each row that begin there, in the order of columns. */
+export function gridByRow({ heads, cells }: TableGrid): PlacedCell[][] {
+  const out: PlacedCell[][] = heads.map(() => [])
+  for (const c of cells) out[c.row]!.push(c)
+  for (const own of out) own.sort((a, b) => a.column - b.column)
+  return out
 }
 
 /** How many columns a grid has: as many as its longest row. */
 export const gridColumns = ({ cells }: TableGrid): number => cells.reduce((n, c) => Math.max(n, c.column + c.wide), 1)
 
-/** The cells of each row in the order of columns, and an empty one for each place between them that none takes. */
-export function gridRows({ heads, cells }: TableGrid): (PlacedCell | undefined)[][] {
-  const taken = new Map<string, PlacedCell>()
-  for (const c of cells)
-    for (let k = 0; k < c.deep; k++) for (let x = 0; x < c.wide; x++) taken.set(`${c.row + k}/${c.column + x}`, c)
-  return heads.map((_, row) => {
-    const own = cells.filter(c => c.row === row).sort((a, b) => a.column - b.column)
+/** The cells of each row in the order of columns, and nothing for each place between them that none takes. */
+export function gridRows(grid: TableGrid): (PlacedCell | undefined)[][] {
+  const taken = new Taken()
+  return gridByRow(grid).map((own, row) => {
     const out: (PlacedCell | undefined)[] = []
     let column = 0
     for (const c of own) {
-      for (; column < c.column; column++) if (!taken.has(`${row}/${column}`)) out.push(undefined)
+      for (; column < c.column; column++) if (taken.free(row, column)) out.push(undefined)
       out.push(c)
       column = c.column + c.wide
     }
+    for (const c of own) taken.take(c.column, c.wide, row + c.deep)
     return out
   })
 }
 
 /** The table of a grid, everything of `table` that is no row as it was. A row that nothing of its own is left in goes, if all of it is covered. */
 export function tableOf(table: TableJson, grid: TableGrid): TableJson {
-  const columns = gridColumns(grid)
-  let { heads, cells } = grid
-  for (let row = heads.length - 1; row >= 0; row--) {
-    if (cells.some(c => c.row === row)) continue
-    const covered = new Set<number>()
-    for (const c of cells)
-      if (c.row < row && c.row + c.deep > row) for (let x = 0; x < c.wide; x++) covered.add(c.column + x)
-    const open = Array.from({ length: columns }, (_, c) => c).find(c => !covered.has(c))
-    if (open !== undefined) cells = [...cells, { cell: emptyCell(), row, column: open, wide: 1, deep: 1 }]
-    else {
-      heads = heads.toSpliced(row, 1)
-      cells = cells.map(c =>
-        c.row > row ? { ...c, row: c.row - 1 } : c.row + c.deep > row ? { ...c, deep: c.deep - 1 } : c,
-      )
-    }
-  }
-  const content = gridRows({ heads, cells }).map((own, row): RowJson => ({
+  const whole = withoutBareRows(grid)
+  const content = gridRows(whole).map((own, row): RowJson => ({
     ...(table.content[row] ?? { type: 'row' }),
-    attrs: { ...table.content[row]?.attrs, head: heads[row]! },
+    attrs: { ...table.content[row]?.attrs, head: whole.heads[row]! },
     content: own.map(c => (c ? sized(c) : emptyCell())),
   }))
   return { ...table, content }
+}
+
+/** Without rows that begin no cell: an empty cell stands where there is room for one, and where there is none the row goes. */
+function withoutBareRows(grid: TableGrid): TableGrid {
+  const columns = gridColumns(grid)
+  const taken = new Taken()
+  const filled: PlacedCell[] = []
+  // Rows that stay, before each.
+  const kept = [0]
+  gridByRow(grid).forEach((own, row) => {
+    let stays = own.length > 0
+    if (!stays) {
+      let open = 0
+      while (open < columns && !taken.free(row, open)) open++
+      stays = open < columns
+      if (stays) filled.push({ cell: emptyCell(), row, column: open, wide: 1, deep: 1 })
+    }
+    for (const c of own) taken.take(c.column, c.wide, row + c.deep)
+    kept.push(kept[row]! + (stays ? 1 : 0))
+  })
+  const cells = filled.length ? [...grid.cells, ...filled] : grid.cells
+  if (kept.at(-1) === grid.heads.length) return { heads: grid.heads, cells }
+  return {
+    heads: grid.heads.filter((_, row) => kept[row + 1]! > kept[row]!),
+    cells: cells.map(c => ({ ...c, row: kept[c.row]!, deep: kept[c.row + c.deep]! - kept[c.row]! })),
+  }
 }
 
 /** A cell that says how far it reaches where it stands. */

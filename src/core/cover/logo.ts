@@ -5,7 +5,7 @@ import type { CoverDesign } from './design'
 import { type Flat, zoneOf } from './geometry'
 import type { Rect } from './rect'
 
-/** Widest and highest that a logo stands on a back, inches × 72. */
+/** Height of a logo on a back, points; it is at most twice as wide. */
 const ON_BACK = 40
 /** Between a logo and what stands by it, points. */
 const GAP = 8

@@ -2,10 +2,11 @@ import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { longText } from '../../../scripts/lib/longText'
 import { bookOf, chapter, paragraph, setBook, shelf } from '../../../tests/support/core'
+import { wordsOn } from '../../../tests/support/wordsOn'
 import type { BlockJson, DocJson } from '../book'
-import { createBook } from '../book'
+import { type Book, createBook, madeDoc } from '../book'
 import { eachInk } from '../check/ink'
-import { pageText } from '../marks'
+import { type ImageMark, pageText } from '../marks'
 import { insideMargin } from '../trade'
 import { profileOf, shippedProfiles } from '../outlets'
 import {
@@ -320,4 +321,32 @@ describe('paragraphs of many pages', () => {
         .match(/[\p{L}]+/gu)!.length,
     ).toBeGreaterThan(5990)
   })
+})
+
+test('the title page has the imprint’s logo over its name, no larger than its pixels allow; taken over, it is a picture there', async () => {
+  const plain = bookOf([['The tide turned.']])
+  const withLogo = (width: number): Book => ({
+    ...plain,
+    data: { ...plain.data, imprint: { name: 'Saltgrass', place: 'Merrow', logo: 'l' } },
+    assets: [{ id: 'l', type: 'image/png', width, height: width }],
+  })
+  const logoOn = async (book: Book): Promise<{ logo: ImageMark; name: number }> => {
+    const layers = (await setBook(book)).pages.flatMap(p => p.layers.map(l => l.layer))
+    const on = layers.find(l => l.items.some(i => i.kind === 'image'))!
+    const logo = on.items.find(i => i.kind === 'image')!
+    return { logo, name: wordsOn(on).find(w => /saltgrass/i.test(w.text))!.y }
+  }
+  const large = await logoOn(withLogo(600))
+  expect(large.logo.width).toBeCloseTo(large.logo.height, 6)
+  expect(large.logo.y + large.logo.height).toBeLessThan(large.name)
+  const small = await logoOn(withLogo(60))
+  expect(small.logo.width).toBeCloseTo((60 / 300) * 72, 6)
+  const title = plain.sections.find(s => s.role === 'title-page')!
+  expect(madeDoc(withLogo(600), title, undefined).content.map(b => b.type)).toEqual([
+    'paragraph',
+    'paragraph',
+    'image',
+    'paragraph',
+    'paragraph',
+  ])
 })

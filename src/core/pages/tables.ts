@@ -1,5 +1,6 @@
 import {
   type CellJson,
+  gridByRow,
   gridColumns,
   gridOf,
   headRows,
@@ -31,7 +32,8 @@ export function addTable(out: FlowItem[], table: TableJson, spot: Spot, s: Setti
   const grid = gridOf(table)
   const columns = columnsOf(grid, ctx, s)
   const head = headRows(table)
-  const bands = bandsOf(grid).flatMap(rows => bandItems(rows, grid, columns, spot))
+  const byRow = gridByRow(grid)
+  const bands = bandsOf(byRow).flatMap(rows => bandItems(rows, byRow, grid.heads, columns, spot))
   // Where a table goes on over a page, its head stands there again.
   const heads = head < table.content.length ? bands.filter(b => b.to <= head).map(b => b.item) : []
   const lead = headAgain(heads, ctx)
@@ -46,12 +48,12 @@ interface Rows {
 }
 
 /** A table's rows, those that a cell reaches over together. */
-function bandsOf({ heads, cells }: TableGrid): Rows[] {
+function bandsOf(cells: readonly PlacedCell[][]): Rows[] {
   const out: Rows[] = []
-  for (let from = 0; from < heads.length; from = out.at(-1)!.to) {
+  for (let from = 0; from < cells.length; from = out.at(-1)!.to) {
     let to = from + 1
     // A cell in what is taken in may reach further still.
-    for (let row = from; row < to; row++) for (const c of cells) if (c.row === row) to = Math.max(to, row + c.deep)
+    for (let row = from; row < to; row++) for (const c of cells[row]!) to = Math.max(to, row + c.deep)
     out.push({ from, to })
   }
   return out
@@ -110,21 +112,25 @@ const HIGHEST_BAND = 0.6
  * Rows that hang together as one item that is never parted, with the hairlines that they carry. Where they are too high for that, each
  * stands by itself, and what reaches over several stands whole in its first.
  */
-function bandItems(rows: Rows, grid: TableGrid, columns: Columns, spot: Spot): { item: FlowItem; to: number }[] {
+function bandItems(
+  rows: Rows,
+  cells: readonly PlacedCell[][],
+  heads: readonly boolean[],
+  columns: Columns,
+  spot: Spot,
+): { item: FlowItem; to: number }[] {
   const { ctx, notes } = spot
-  const set = grid.cells
-    .filter(c => c.row >= rows.from && c.row < rows.to)
-    .map(c => setCell(c, grid.heads[c.row]!, columns, spot))
+  const set = cells.slice(rows.from, rows.to).flatMap(own => own.map(c => setCell(c, heads[c.row]!, columns, spot)))
   const waiting = set.flatMap(c => c.items.flatMap(i => i.variants[0]!.notes ?? []))
   // What a long note has beyond its first part waits for the text behind.
   notes.waiting?.unshift(...waiting.filter(n => isContinuation(n.note)).map(n => n.note))
   const count = rows.to - rows.from
-  const whole = bandItem(rows, set, grid, columns, ctx)
+  const whole = bandItem(rows, set, heads, columns, ctx)
   if (count === 1 || whole.variants[0]!.lines <= ctx.lines * HIGHEST_BAND) return [{ item: whole, to: rows.to }]
   return Array.from({ length: count }, (_, i) => {
     const row = { from: rows.from + i, to: rows.from + i + 1 }
     const own = set.filter(c => c.row === row.from).map(c => ({ ...c, deep: 1 }))
-    return { item: bandItem(row, own, grid, columns, ctx), to: row.to }
+    return { item: bandItem(row, own, heads, columns, ctx), to: row.to }
   })
 }
 
@@ -138,7 +144,7 @@ interface SetCell extends PlacedCell {
 function bandItem(
   { from, to }: Rows,
   cells: readonly SetCell[],
-  { heads }: TableGrid,
+  heads: readonly boolean[],
   columns: Columns,
   ctx: BlockContext,
 ): FlowItem {

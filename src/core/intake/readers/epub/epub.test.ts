@@ -2,6 +2,7 @@ import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate'
 import { anyBook } from '../../../../../tests/support/arbitrary'
+import { bookOf } from '../../../../../tests/support/core'
 import { cases } from '../../../../../tests/support/deep'
 import { lacking, wordsOf } from '../../../../../tests/support/pandoc'
 import { type Book, bookText, type BlockJson, docText, eachInline, type Section } from '../../../book'
@@ -150,6 +151,22 @@ describe('an ebook of our own comes back', () => {
       language: 'en-GB',
     })
   })
+})
+
+test('the imprint’s logo on the title page is the imprint’s again, and no picture of the text', () => {
+  const plain = bookOf([['The tide turned.'], ['It came back.']])
+  const book: Book = {
+    ...plain,
+    data: { ...plain.data, imprint: { name: 'Saltgrass', logo: 'p' } },
+    assets: [{ id: 'p', type: 'image/png', width: 1, height: 1 }],
+  }
+  const back = readManuscript('x.epub', written(book))
+  const { imprint } = back.book.data
+  expect(imprint.name).toBe('Saltgrass')
+  expect(back.book.assets.map(a => a.id)).toEqual([imprint.logo])
+  expect(back.pictures.has(imprint.logo!)).toBe(true)
+  expect(picturesIn(back.book.sections)).toBe(0)
+  expect(back.book.sections.filter(s => !s.made).map(s => s.title)).toEqual(['Title 1', 'Title 2'])
 })
 
 describe('ebooks of others', () => {
