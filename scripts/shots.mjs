@@ -83,7 +83,9 @@ try {
   await page.getByRole('button', { name: /^Keep the imprint Saltgrass/ }).click()
   await page.getByRole('button', { name: /^Keep the pen name Orla/ }).click()
   const note = page.getByLabel('Note about Orla Fenwright')
-  await note.fill('Orla Fenwright keeps lamps and bees above Merrow Sound, and writes about neither of them as they are.')
+  await note.fill(
+    'Orla Fenwright keeps lamps and bees above Merrow Sound, and writes about neither of them as they are.',
+  )
   await note.blur()
   await shot('supplies', 1500)
 

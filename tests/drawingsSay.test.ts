@@ -160,7 +160,7 @@ describe.each(Object.entries(says))('%s', (id, check) => {
         const height = width / work.ratio(puzzle, answer)
         const place = { section: 's', block: 'b', kind: 'body' } as never
         const styleOf = (face: string, size: number) => smallPrint(face, size, 'en', shelf)
-        await work.draw({ out, puzzle, answer, width, height, place, styleOf })
+        await work.draw({ out, puzzle, answer, width, height, place, styleOf, language: 'en' })
         return pageText({ layers: [{ layer: out.build(), x: 0, y: 0 }] } as never)
       }
       for (const { puzzle } of await makePuzzles(kind, kind.plain, { seed: 12, count: cases(3, 60) })) {

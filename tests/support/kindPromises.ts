@@ -60,6 +60,7 @@ export function heldToPromises(kinds: readonly PuzzleKind[]): void {
           height,
           place: { section: 's', block: 'b', kind: 'body' } as never,
           styleOf: (face, size) => smallPrint(face, size, 'en', shelf),
+          language: 'en',
         })
         return out.build()
       }

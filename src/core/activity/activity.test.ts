@@ -4,7 +4,15 @@ import { bookOf, shelf } from '../../../tests/support/core'
 import { cases } from '../../../tests/support/deep'
 import { pathsOn, pieceOn } from '../../../tests/support/pathsOn'
 import { wordsOn } from '../../../tests/support/wordsOn'
-import { type Book, joinSections, type PagePlan, removeSection, type Run, type Section } from '../book'
+import {
+  type Book,
+  joinSections,
+  type PagePlan,
+  printedLanguages,
+  removeSection,
+  type Run,
+  type Section,
+} from '../book'
 import { type Layer, layerBox, type PageMarks, pageText, visitPage } from '../marks'
 import { pathBox } from '../marks/path'
 import { harbourRoman, type Interior, pagesInAll, Setter, whole, withPlan } from '../pages'
@@ -463,6 +471,35 @@ describe('planned pages', () => {
 })
 
 describe('how to solve', () => {
+  test('every kind says its rules in every language that is offered, as many sentences, no two languages alike', () => {
+    for (const kind of runKinds.filter(k => k.howTo)) {
+      const { rules } = kind.howTo!
+      expect([kind.id, Object.keys(rules).sort()]).toEqual([kind.id, [...printedLanguages].sort()])
+      for (const l of printedLanguages) {
+        expect([kind.id, l, rules[l]!.length]).toEqual([kind.id, l, rules.en.length])
+        for (const sentence of rules[l]!)
+          expect([kind.id, l, sentence]).toEqual([kind.id, l, expect.stringMatching(/[.]$/)])
+      }
+      expect(new Set(printedLanguages.map(l => JSON.stringify(rules[l]))).size).toBe(printedLanguages.length)
+    }
+  })
+  test.each(['de', 'fi', 'el', 'ru'])(
+    'rules stand whole on their page in a language of long words: %s',
+    async language => {
+      for (const kind of runKinds.filter(k => k.howTo)) {
+        const other = run({ id: 'p', kind: kind.id, params: kind.plain as never })
+        const taught = run({ id: 'h', kind: 'how-to', pages: 1, params: { of: 'p' } })
+        const on = { runs: [other, taught], room: { width: 300, height: 440 }, language }
+        const [layer] = await new RunPress(shelf).layersOf(taught, on)
+        const bare = (t: string): string => t.replace(/\s+/g, '')
+        const text = bare(pageText({ layers: [{ layer: layer!, x: 0, y: 0 }] } as PageMarks))
+        for (const sentence of kind.howTo!.rules[language]!)
+          expect([kind.id, text]).toEqual([kind.id, expect.stringContaining(bare(sentence))])
+        const [, , x1, y1] = layerBox(pieceOn(layer!, 'body'))
+        expect([kind.id, x1! <= 301, y1! <= 441]).toEqual([kind.id, true, true])
+      }
+    },
+  )
   test.each(runKinds.filter(k => k.answers).map(k => [k.id, k] as const))(
     '%s: its rules, a small one and its answer, each in its place on the page',
     async (_id, kind) => {
@@ -471,7 +508,7 @@ describe('how to solve', () => {
       const on = { runs: [other, taught], room: { width: 300, height: 440 }, language: 'en-GB' }
       const [layer] = await new RunPress(shelf).layersOf(taught, on)
       const text = pageText({ layers: [{ layer: layer!, x: 0, y: 0 }] } as PageMarks).replace(/\s+/g, ' ')
-      for (const sentence of kind.howTo!.words) expect(text).toContain(sentence)
+      for (const sentence of kind.howTo!.rules.en) expect(text).toContain(sentence)
       expect(text).toContain('An example')
       const drawings = pieceOn(layer!, 'body').items.filter(i => i.kind === 'group')
       expect(drawings.map(d => d.piece?.id)).toEqual(['rules', 'example', 'answer'])

@@ -7,7 +7,7 @@ import { byHand } from './hand'
 import { headingOf, headingText } from './heading'
 import type { DrawnPage, Leaf, MadeRun, Room, RunKind, Side, StyleOf } from './kind'
 import { drawFrame, drawHead, frameInset, type HeadWords, type PageLook } from './looks'
-import { pageWords } from './pageWords'
+import { pageWords } from '../words'
 import { addLayer, addPiece, rewording, type Rewording, wordedPiece, wordsWithin } from './piece'
 
 /** What a page is drawn with, whatever its kind. */
@@ -164,7 +164,14 @@ export async function drawAnswers(
     const drawn = new LayerBuilder()
     centred(drawn, style, words, { x: 0, width: cell.width, y: size, place })
     const own = new LayerBuilder()
-    await asked.draw(other.made, index, { out: own, place, styleOf, width: cell.width, height: cell.height - over })
+    await asked.draw(other.made, index, {
+      out: own,
+      place,
+      styleOf,
+      language,
+      width: cell.width,
+      height: cell.height - over,
+    })
     drawn.add({ kind: 'group', transform: [1, 0, 0, 1, 0, over], layers: [own.build()] })
     addPiece(out, { id: `answer-${i + 1}` }, drawn, cell.x, top + cell.y)
   }

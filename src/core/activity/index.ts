@@ -40,7 +40,7 @@ export { kindOf, runKinds } from './registry'
 export { moveRunBefore, moveRunBy } from './moving'
 export { canSplit, doubleRun, splitRun } from './rearrange'
 export { picturesIn } from './picturesIn'
-export { pageWords } from './pageWords'
+export { pageWords } from '../words'
 export { asking, freshRunId, newRun, planOrder, type PlanPart, runName, runsInOrder } from './run'
 export { type Drawing, LARGE_PRINT, RunPress, smallPrint } from './runPress'
 export {

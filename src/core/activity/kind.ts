@@ -1,7 +1,7 @@
 import type { ObjectSchema } from 'yup'
 import type { Asset, HandPage, Run } from '../book'
 import type { Edges, LayerBuilder, MarkPlace } from '../marks'
-import type { ShapeGrid } from '../puzzles'
+import type { Rules, ShapeGrid } from '../puzzles'
 import type { Ticker } from '../trade'
 import type { TextStyle } from '../type'
 import type { PageLook } from './looks'
@@ -140,8 +140,8 @@ export interface RunKind<P extends object = object, M = unknown> {
   ratio?(made: M, index: number): number | Promise<number>
   /** What its pages ask of the reader, to be answered elsewhere in the book. */
   answers?: DrawsAnswers
-  /** How what its pages ask is solved, in a few sentences, and values that make a small example. */
-  howTo?: { words: readonly string[]; values: Partial<P> }
+  /** How what its pages ask is solved, and values that make a small example. */
+  howTo?: { rules: Rules; values: Partial<P> }
   /** Makes what its pages show: the same for the same values and seed. */
   make(of: Making<P>): M | Promise<M>
   /** What was made, each by a name that it shares with its twins: no run has what one of its kind before it has. */
@@ -168,7 +168,7 @@ export interface DrawsAnswers {
   draw(
     made: unknown,
     index: number,
-    on: Pick<DrawnPage<object, unknown>, 'out' | 'place' | 'styleOf'> & Room,
+    on: Pick<DrawnPage<object, unknown>, 'out' | 'place' | 'styleOf' | 'language'> & Room,
   ): void | Promise<void>
 }
 

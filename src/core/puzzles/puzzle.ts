@@ -2,6 +2,7 @@ import type { ObjectSchema } from 'yup'
 import type { LayerBuilder, MarkPlace } from '../marks'
 import type { TextStyle } from '../type'
 import type { Difficulty } from './difficulty'
+import type { Rules } from './rules'
 
 /** A puzzle as its maker hands it over. */
 export interface Candidate<Z> {
@@ -31,6 +32,8 @@ export interface PuzzleBox<Z> {
   width: number
   height: number
   place: MarkPlace
+  /** Of the book, BCP 47. */
+  language: string
   /** A style of text for small print: face key, size in points. */
   styleOf(face: string, size: number): Promise<TextStyle>
 }
@@ -87,8 +90,8 @@ export interface PuzzleKind<P extends object = object, Z = unknown> {
   /** Its values in a sentence: "Grids of {size}, {band} to solve." */
   sentence: string
   controls: { [K in keyof P & string]-?: PuzzleControl }
-  /** How it is solved, in a few sentences, and values that make a small example. */
-  howTo: { words: readonly string[]; values: Partial<P> }
+  /** How it is solved, and values that make a small example. */
+  howTo: { rules: Rules; values: Partial<P> }
   /** Its maker, solver and drawing: loaded when a puzzle is first wanted. */
   work(): Promise<PuzzleWork<P, Z>>
 }

@@ -8,7 +8,7 @@ import type { Asset, Run } from '../../book'
 import { type ImageMark, type Layer, type Path } from '../../marks'
 import { pathBox } from '../../marks/path'
 import { printedLanguages } from '../../book'
-import { pageWords } from '../pageWords'
+import { pageWords } from '../../words'
 import { kindOf } from '../registry'
 import { type Drawing, RunPress } from '../runPress'
 

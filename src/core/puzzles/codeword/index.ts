@@ -2,6 +2,7 @@ import { fields } from '../../trade'
 import { bandControl, bandField, gridControls, gridFields } from '../plainValues'
 import { aPuzzle } from '../puzzle'
 import type { Codeword, CodewordValues } from './values'
+import { rules } from './rules'
 
 const { shape } = fields
 
@@ -18,10 +19,7 @@ export const codeword = aPuzzle<CodewordValues, Codeword>({
     band: bandControl,
   },
   howTo: {
-    words: [
-      'Every number is a letter, the same one wherever it stands. No two numbers are the same letter.',
-      'Begin with the letters that are given, and write each letter that you find under its number in the key.',
-    ],
+    rules,
     values: { rows: 9, cols: 9, band: 'gentle' },
   },
   work: async () => (await import('./work')).work,

@@ -4,6 +4,7 @@ import { bandControl, bandField } from '../plainValues'
 import { aPuzzle } from '../puzzle'
 import { wordControls, wordFields } from '../wordValues'
 import type { CrosswordValues } from './values'
+import { rules } from './rules'
 
 const { shape, whole } = fields
 
@@ -21,10 +22,7 @@ export const crossword = aPuzzle<CrosswordValues, Crossword>({
     band: bandControl,
   },
   howTo: {
-    words: [
-      'Each clue has one answer, written a letter a cell from the cell with its number, across or down.',
-      'The figure behind a clue is the length of its answer. Where words cross they share a letter.',
-    ],
+    rules,
     values: { words: { bank: 'farm', text: '' }, count: 6, side: 10, band: 'gentle' },
   },
   work: async () => (await import('./work')).work,

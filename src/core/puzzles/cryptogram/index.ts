@@ -4,6 +4,7 @@ import { bandControl, bandField } from '../plainValues'
 import { aPuzzle } from '../puzzle'
 import { wordControls } from '../wordValues'
 import type { Cryptogram, CryptogramValues } from './values'
+import { rules } from './rules'
 
 const { shape } = fields
 const { words } = wordControls(1, 1)
@@ -21,10 +22,7 @@ export const cryptogram = aPuzzle<CryptogramValues, Cryptogram>({
     band: bandControl,
   },
   howTo: {
-    words: [
-      'Each letter stands for another, the same all through; none stands for itself.',
-      'Short words, and letters that come often, tell the most. Some letters are given.',
-    ],
+    rules,
     values: { band: 'gentle' },
   },
   work: async () => (await import('./work')).work,

@@ -3,6 +3,7 @@ import { bandChoices } from '../difficulty'
 import { bandField, stockControl, stockField } from '../plainValues'
 import { aPuzzle } from '../puzzle'
 import type { DotToDot, DotValues } from './values'
+import { rules } from './rules'
 
 const { shape } = fields
 
@@ -32,7 +33,7 @@ export const dotToDot = aPuzzle<DotValues, DotToDot>({
     },
   },
   howTo: {
-    words: ['Draw a line from dot to dot in the order of their numbers, and from the last one back to the first.'],
+    rules,
     values: { band: 'gentle' },
   },
   work: async () => (await import('./work')).work,

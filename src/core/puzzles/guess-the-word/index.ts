@@ -3,6 +3,7 @@ import { bandControl, bandField } from '../plainValues'
 import { aPuzzle } from '../puzzle'
 import { wordControls, wordFields } from '../wordValues'
 import type { GuessSheet, GuessValues } from './values'
+import { rules } from './rules'
 
 const { shape, whole } = fields
 const { words, count, deal } = wordControls(1, 8)
@@ -23,10 +24,7 @@ export const guessTheWord = aPuzzle<GuessValues, GuessSheet>({
     band: bandControl,
   },
   howTo: {
-    words: [
-      'For two. One looks the words up among the answers, the other names a letter at a time and crosses it out on the strip.',
-      'Each time it is in the word, it is written wherever it stands; each time it is not, a lamp goes out. The word is to be found before all are out.',
-    ],
+    rules,
     values: { count: 1, band: 'easy' },
   },
   work: async () => (await import('./work')).work,

@@ -2,6 +2,7 @@ import { fields } from '../../trade'
 import { bandControl, bandField } from '../plainValues'
 import { aPuzzle } from '../puzzle'
 import { type Inequality, type InequalityValues, sizes } from './grid'
+import { rules } from './rules'
 
 const { one, shape } = fields
 
@@ -18,10 +19,7 @@ export const inequality = aPuzzle<InequalityValues, Inequality>({
     band: bandControl,
   },
   howTo: {
-    words: [
-      'Write a figure into every empty cell, so that each row and each column has every figure once.',
-      'Where a sign stands between two cells, its open side is to the larger figure.',
-    ],
+    rules,
     values: { size: '4', band: 'gentle' },
   },
   work: async () => (await import('./work')).work,

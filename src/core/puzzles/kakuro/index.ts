@@ -2,6 +2,7 @@ import { fields } from '../../trade'
 import { bandControl, bandField, gridControls, gridFields } from '../plainValues'
 import { aPuzzle } from '../puzzle'
 import { type Kakuro, type KakuroValues, LEAST, MOST } from './sheet'
+import { rules } from './rules'
 
 const { shape } = fields
 
@@ -22,10 +23,7 @@ export const kakuro = aPuzzle<KakuroValues, Kakuro>({
     band: bandControl,
   },
   howTo: {
-    words: [
-      'Write a figure from 1 to 9 into every empty cell. The figures of a run add up to the number before it, and no figure comes twice in a run.',
-      'There is one answer.',
-    ],
+    rules,
     values: { rows: 5, cols: 5, band: 'gentle' },
   },
   work: async () => (await import('./work')).work,

@@ -3,6 +3,7 @@ import type { Crossword } from '../lattice/crossword'
 import { bandControl, bandField, gridControls, gridFields } from '../plainValues'
 import { aPuzzle } from '../puzzle'
 import type { LatticeValues } from './values'
+import { rules } from '../crossword/rules'
 
 const { one, shape } = fields
 
@@ -41,10 +42,7 @@ export const latticeCrossword = aPuzzle<LatticeValues, Crossword>({
     band: bandControl,
   },
   howTo: {
-    words: [
-      'Each clue has one answer, written a letter a cell from the cell with its number, across or down.',
-      'The figure behind a clue is the length of its answer. Where words cross they share a letter.',
-    ],
+    rules,
     values: { rows: 7, cols: 7, band: 'gentle' },
   },
   work: async () => (await import('./work')).work,

@@ -22,11 +22,12 @@ const puzzles = fc
   })
   .map(all => all.map((e, i) => entry(i + 1, e.down ? 'down' : 'across', e.clue.join(' '), e.word)))
 const widthOf = (text: string): number => text.length
+const names = { across: 'Across', down: 'Down' }
 
 test('every word of every clue stands once, in order, on lines no wider than their room', () => {
   fc.assert(
     fc.property(puzzles, fc.integer({ min: 20, max: 40 }), (entries, room) => {
-      const lines = clueBlocks({ entries }, { room, widthOf }).flat()
+      const lines = clueBlocks({ entries }, { room, widthOf, names }).flat()
       const inOrder = [...entries.filter(e => e.way === 'across'), ...entries.filter(e => e.way === 'down')]
       const said = inOrder.map(
         e =>
@@ -54,7 +55,7 @@ test('every word of every clue stands once, in order, on lines no wider than the
 test('columns hold all blocks in order and none is broken; none could be lower', () => {
   fc.assert(
     fc.property(puzzles, fc.integer({ min: 1, max: 4 }), (entries, count) => {
-      const blocks = clueBlocks({ entries }, { room: 26, widthOf })
+      const blocks = clueBlocks({ entries }, { room: 26, widthOf, names })
       const columns = columnsWith(blocks, count)
       expect(columns.length).toBeLessThanOrEqual(count)
       const flat = columns.flatMap(c => c.lines.map(({ at: _at, ...line }) => line))

@@ -33,7 +33,11 @@ const lengthOf = ({ word, answer }: Crossword['entries'][number]): string =>
 /** All clues, across and down, broken into lines no wider than their room. The length never stands on a line by itself. */
 export function clueBlocks(
   { entries }: Pick<Crossword, 'entries'>,
-  { room, widthOf }: { room: number; widthOf: (words: string) => number },
+  {
+    room,
+    widthOf,
+    names,
+  }: { room: number; widthOf: (words: string) => number; names: Record<'across' | 'down', string> },
 ): ClueBlock[] {
   return (['across', 'down'] as const).flatMap(way =>
     entries
@@ -52,7 +56,7 @@ export function clueBlocks(
         }
         lines.push({ text: line })
         lines[0]!.number = String(e.number)
-        return i ? lines : [{ text: way === 'across' ? 'Across' : 'Down', heading: true }, ...lines]
+        return i ? lines : [{ text: names[way], heading: true }, ...lines]
       }),
   )
 }

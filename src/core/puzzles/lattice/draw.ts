@@ -1,5 +1,6 @@
 import { LayerBuilder, PathBuilder } from '../../marks'
 import { setFrag } from '../../type'
+import { pageWords } from '../../words'
 import { CELL_LINE, FRAME, held, setMiddle } from '../gridDrawing'
 import type { PuzzleBox } from '../puzzle'
 import { clueBlocks, columnsWith, LEADING } from './clues'
@@ -115,7 +116,10 @@ export function drawCells(
 }
 
 /** Clues in columns, as large as lets them all stand. */
-async function clues({ out, puzzle, width, height, place, styleOf }: PuzzleBox<Crossword>, laid: Laid): Promise<void> {
+async function clues(
+  { out, puzzle, width, height, place, styleOf, language }: PuzzleBox<Crossword>,
+  laid: Laid,
+): Promise<void> {
   const { cell, y0 } = laid
   const { wide, columns: count } = spread(puzzle)
   const x0 = (width - wide * cell) / 2
@@ -124,7 +128,8 @@ async function clues({ out, puzzle, width, height, place, styleOf }: PuzzleBox<C
   for (let size = clueSize(puzzle) * cell; ; size *= 0.95) {
     const [text, head] = [await styleOf('figtree/regular', size), await styleOf('figtree/bold', size)]
     const indent = size * 1.7
-    const columns = columnsWith(clueBlocks(puzzle, { room: room - indent, widthOf: w => text.frag(w).width }), count)
+    const broken = { room: room - indent, widthOf: (w: string) => text.frag(w).width, names: pageWords(language) }
+    const columns = columnsWith(clueBlocks(puzzle, broken), count)
     const most = (height - top) / (size * LEADING)
     if (columns.some(c => c.height > most) && size > cell * 0.12) continue
     const own = new LayerBuilder()

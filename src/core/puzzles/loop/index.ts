@@ -2,6 +2,7 @@ import { fields } from '../../trade'
 import { bandControl, bandField, gridControls, gridFields } from '../plainValues'
 import { aPuzzle } from '../puzzle'
 import { LEAST, type Loop, type LoopValues, MOST } from './lattice'
+import { rules } from './rules'
 
 const { shape } = fields
 
@@ -22,10 +23,7 @@ export const loop = aPuzzle<LoopValues, Loop>({
     band: bandControl,
   },
   howTo: {
-    words: [
-      'Draw one closed line along the dots, which never crosses or touches itself.',
-      'A number says how many of its cell’s four sides belong to the line.',
-    ],
+    rules,
     values: { rows: 5, cols: 5, band: 'gentle' },
   },
   work: async () => (await import('./work')).work,

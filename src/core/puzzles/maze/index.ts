@@ -5,6 +5,7 @@ import { emptyShape, outlineChoices, ownSchema } from '../../silhouettes'
 import { doorPlaces } from './ground'
 import { type Maze, sizes } from './maze'
 import type { MazeValues } from './values'
+import { rules } from './rules'
 
 const { one, optional, shape } = fields
 
@@ -82,7 +83,7 @@ export const maze = aPuzzle<MazeValues, Maze>({
     band: bandControl,
   },
   howTo: {
-    words: ['Find the way from the gap in the border to the other one, or to the dot. There is one.'],
+    rules,
     values: { size: 'small', band: 'gentle' },
   },
   work: async () => (await import('./work')).work,

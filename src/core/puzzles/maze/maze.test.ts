@@ -246,7 +246,16 @@ test.each(['none', 'circle', 'turn'])(
         for (const answer of [false, true]) {
           const out = new LayerBuilder()
           const height = width / work.ratio(maze, false)
-          await work.draw({ out, puzzle: maze, answer, width, height, place: {} as never, styleOf: undefined as never })
+          await work.draw({
+            out,
+            puzzle: maze,
+            answer,
+            width,
+            height,
+            place: {} as never,
+            styleOf: undefined as never,
+            language: 'en',
+          })
           const paths = out.build().items.map(i => (i as { path: Path }).path)
           expect(paths).toHaveLength((answer ? 2 : 1) + dots)
           for (const p of paths) {

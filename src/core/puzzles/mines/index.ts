@@ -2,6 +2,7 @@ import { fields } from '../../trade'
 import { bandControl, bandField, gridControls, gridFields } from '../plainValues'
 import { aPuzzle } from '../puzzle'
 import { LEAST, type Mines, type MinesValues, MOST } from './field'
+import { rules } from './rules'
 
 const { shape, whole } = fields
 
@@ -24,10 +25,7 @@ export const mines = aPuzzle<MinesValues, Mines>({
     band: bandControl,
   },
   howTo: {
-    words: [
-      'A number says how many of the cells around it hold a mine, at corners too.',
-      'Find all the mines: reasoning leads to each, and no guess is needed.',
-    ],
+    rules,
     values: { rows: 5, cols: 5, share: 16, band: 'gentle' },
   },
   work: async () => (await import('./work')).work,

@@ -3,6 +3,7 @@ import { bandControl, bandField } from '../plainValues'
 import { aPuzzle } from '../puzzle'
 import { wordControls, wordFields } from '../wordValues'
 import type { MissingVowels, VowelValues } from './values'
+import { rules } from './rules'
 
 const { shape } = fields
 
@@ -16,10 +17,7 @@ export const missingVowels = aPuzzle<VowelValues, MissingVowels>({
   sentence: '{count} words of {words}, {deal}, {band} to read.',
   controls: { ...wordControls(3, 24), band: bandControl },
   howTo: {
-    words: [
-      'The vowels of each word were taken out, and what is left may stand in other groups.',
-      'Write the word into the boxes, a letter in each.',
-    ],
+    rules,
     values: { count: 4, band: 'easy' },
   },
   work: async () => (await import('./work')).work,

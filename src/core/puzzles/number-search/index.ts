@@ -3,6 +3,7 @@ import { type LetterGrid, marked, markedChoices } from '../letter-grid/grid'
 import { bandControl, bandField, gridControls, gridFields } from '../plainValues'
 import { aPuzzle } from '../puzzle'
 import type { NumberSearchValues } from './values'
+import { rules } from './rules'
 
 const { one, shape, whole } = fields
 
@@ -29,10 +30,7 @@ export const numberSearch = aPuzzle<NumberSearchValues, LetterGrid>({
     marked: { as: 'choice', says: 'Marks of an answer', choices: markedChoices },
   },
   howTo: {
-    words: [
-      'Every number of the list stands once among the figures: along a line, down it or slanting, forwards or backwards.',
-      'Mark each number where you find it.',
-    ],
+    rules,
     values: { rows: 8, cols: 8, count: 5, figures: 4, band: 'easy' },
   },
   work: async () => (await import('./work')).work,

@@ -2,6 +2,7 @@ import { fields } from '../../trade'
 import { bandControl, bandField, gridControls, gridFields } from '../plainValues'
 import { aPuzzle } from '../puzzle'
 import { LEAST, MOST, type Nurikabe, type NurikabeValues } from './waters'
+import { rules } from './rules'
 
 const { shape } = fields
 
@@ -22,10 +23,7 @@ export const nurikabe = aPuzzle<NurikabeValues, Nurikabe>({
     band: bandControl,
   },
   howTo: {
-    words: [
-      'Shade cells to be the sea; what stays white are islands. Each island has one number, and as many cells.',
-      'Islands touch only at corners; the sea hangs together, and nowhere fills a square of four cells.',
-    ],
+    rules,
     values: { rows: 5, cols: 5, band: 'gentle' },
   },
   work: async () => (await import('./work')).work,

@@ -2,6 +2,7 @@ import { fields } from '../../trade'
 import { bandControl, bandField, gridControls, gridFields, stockControl, stockField } from '../plainValues'
 import { aPuzzle } from '../puzzle'
 import { LEAST, MOST, type PictureLogic, type PictureValues } from './picture'
+import { rules } from './rules'
 
 const { one, optional, shape } = fields
 
@@ -34,10 +35,7 @@ export const pictureLogic = aPuzzle<PictureValues, PictureLogic>({
     band: bandControl,
   },
   howTo: {
-    words: [
-      'The numbers of a row or column are the lengths of its filled stretches in order, with one empty cell or more between them.',
-      'Fill what must be filled, mark what must stay empty, and a picture stands.',
-    ],
+    rules,
     values: { rows: 8, cols: 8, band: 'gentle' },
   },
   work: async () => (await import('./work')).work,

@@ -2,6 +2,7 @@ import { fields } from '../../trade'
 import { bandControl, bandField, gridControls, gridFields, stockControl, stockField } from '../plainValues'
 import { aPuzzle } from '../puzzle'
 import type { Shaded, ShadeValues } from './values'
+import { rules } from './rules'
 
 const { shape, whole } = fields
 
@@ -26,10 +27,7 @@ export const shadeByNumber = aPuzzle<ShadeValues, Shaded>({
     band: bandControl,
   },
   howTo: {
-    words: [
-      'Shade every square with the tone that its number has in the key.',
-      'A soft pencil does it: press harder for the darker ones.',
-    ],
+    rules,
     values: { rows: 12, cols: 12, tones: 3, band: 'easy' },
   },
   work: async () => (await import('./work')).work,

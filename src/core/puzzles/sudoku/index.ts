@@ -3,6 +3,7 @@ import { bandControl, bandField } from '../plainValues'
 import { aPuzzle } from '../puzzle'
 import type { Sudoku } from './grid'
 import { sizes, type SudokuValues } from './values'
+import { rules } from './rules'
 
 const { one, shape } = fields
 
@@ -19,10 +20,7 @@ export const sudoku = aPuzzle<SudokuValues, Sudoku>({
     band: bandControl,
   },
   howTo: {
-    words: [
-      'Write a figure into every empty cell, so that each row, each column and each box has every figure once.',
-      'There is one answer, and it never needs a guess.',
-    ],
+    rules,
     values: { size: '4', band: 'gentle' },
   },
   work: async () => (await import('./work')).work,

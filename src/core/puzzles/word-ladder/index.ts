@@ -2,6 +2,7 @@ import { fields } from '../../trade'
 import { bandControl, bandField } from '../plainValues'
 import { aPuzzle } from '../puzzle'
 import type { LadderValues, WordLadder } from './values'
+import { rules } from './rules'
 
 const { shape, whole } = fields
 
@@ -24,10 +25,7 @@ export const wordLadder = aPuzzle<LadderValues, WordLadder>({
     band: bandControl,
   },
   howTo: {
-    words: [
-      'Climb from the word at the head to the one at the foot. Each rung is a word, and differs in one letter from the one above.',
-      'There is one shortest way, with as many rungs as are drawn.',
-    ],
+    rules,
     values: { letters: 3, count: 2, band: 'gentle' },
   },
   work: async () => (await import('./work')).work,

@@ -3,6 +3,7 @@ import { bandControl, bandField } from '../plainValues'
 import { aPuzzle } from '../puzzle'
 import { wordControls, wordFields } from '../wordValues'
 import type { Scramble, ScrambleValues } from './values'
+import { rules } from './rules'
 
 const { shape } = fields
 
@@ -16,7 +17,7 @@ export const scramble = aPuzzle<ScrambleValues, Scramble>({
   sentence: '{count} words of {words}, {deal}, {band} to put in order.',
   controls: { ...wordControls(3, 24), band: bandControl },
   howTo: {
-    words: ['The letters of each word are out of order. Write the word into the boxes.', 'Each has one answer.'],
+    rules,
     values: { count: 4, band: 'gentle' },
   },
   work: async () => (await import('./work')).work,

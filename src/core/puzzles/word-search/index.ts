@@ -6,6 +6,7 @@ import { bandControl, bandField, gridControls, gridFields, stockControl, stockFi
 import { aPuzzle } from '../puzzle'
 import { wordControls, wordFields } from '../wordValues'
 import { hollows, LEAST, MOST, ways, type WordSearchValues } from './values'
+import { rules } from './rules'
 
 const { one, optional, shape, whole } = fields
 
@@ -117,10 +118,7 @@ export const wordSearch = aPuzzle<WordSearchValues, LetterGrid>({
     marked: { as: 'choice', says: 'Marks of an answer', choices: markedChoices },
   },
   howTo: {
-    words: [
-      'Every word of the list stands once among the letters: along a line, down it or slanting, forwards or backwards.',
-      'Mark each word where you find it; letters may belong to two.',
-    ],
+    rules,
     values: { words: { bank: 'fruit', text: '' }, rows: 8, cols: 8, size: 'grown', count: 5, band: 'easy' },
   },
   work: async () => (await import('./work')).work,

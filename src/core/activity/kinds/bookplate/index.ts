@@ -1,6 +1,6 @@
 import { fields } from '../../../trade'
 import { aKind } from '../../kind'
-import { pageWords } from '../../pageWords'
+import { pageWords } from '../../../words'
 import { toneControl, toneField } from '../../ruling'
 import { sheetOn } from '../../sheet'
 

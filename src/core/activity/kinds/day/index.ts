@@ -1,7 +1,7 @@
 import { fields } from '../../../trade'
 import { dateNames, dateOf, isoOf } from '../../dates'
 import { aKind } from '../../kind'
-import { pageWords } from '../../pageWords'
+import { pageWords } from '../../../words'
 import {
   type Dates,
   datesOf,

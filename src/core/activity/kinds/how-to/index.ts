@@ -1,6 +1,8 @@
 import { LayerBuilder } from '../../../marks'
+import { rulesIn } from '../../../puzzles'
 import { fields } from '../../../trade'
 import { setFrag } from '../../../type'
+import { pageWords } from '../../../words'
 import { aKind, type MadeRun, type RunKind } from '../../kind'
 import { addPiece } from '../../piece'
 import { wrapped } from '../../wrapped'
@@ -47,14 +49,15 @@ export const howTo = aKind<HowToValues, Taught | undefined>({
     return { other, example: await other.kind.make({ params, seed: 1, count: 1, language, ticker }) }
   },
   async draw({ made, ...page }) {
-    const { out, room, top, place, styleOf, look } = page
+    const { out, room, top, place, styleOf, look, language } = page
     if (!made) return
+    const words = pageWords(language)
     const { kind } = made.other
     const size = Math.min(SIZE.most, Math.max(SIZE.least, room.width * SIZE.share)) * page.print
     const [style, label] = [await styleOf(look.text.face, size), await styleOf(look.head.face, size * 0.9)]
     let y = top + size
     const rules = new LayerBuilder()
-    for (const sentence of kind.howTo!.words) {
+    for (const sentence of rulesIn(kind.howTo!.rules, language)) {
       for (const line of wrapped(style, sentence, room.width)) {
         setFrag(rules, style.frag(line), { x: 0, y, place })
         y += size * LEADING
@@ -68,7 +71,7 @@ export const howTo = aKind<HowToValues, Taught | undefined>({
     const { width, stacked, high } = arranged(ratios, free, named)
     const begin = y - size + GAP + Math.max(0, free.height - high) * ABOVE
     let at = { x: stacked ? (room.width - width) / 2 : 0, y: begin }
-    for (const [i, says] of ['An example', 'Its answer'].entries()) {
+    for (const [i, says] of [words.example, words.itsAnswer].entries()) {
       const height = width / ratios[i]!
       const piece = new LayerBuilder()
       setFrag(piece, label.frag(says), { x: 0, y: size, place })

@@ -13,7 +13,7 @@ import {
   isoOf,
 } from '../../dates'
 import { aKind, type DrawnPage } from '../../kind'
-import { pageWords } from '../../pageWords'
+import { pageWords } from '../../../words'
 import {
   type Dates,
   datesOf,

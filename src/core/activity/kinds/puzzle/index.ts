@@ -12,13 +12,14 @@ interface Placed extends Room {
   out: LayerBuilder
   place: MarkPlace
   styleOf(face: string, size: number): Promise<TextStyle>
+  language: string
 }
 
 /** Pages of a kind of puzzle: one a page, as large as the page allows. */
 export function puzzleRun(kind: PuzzleKind): RunKind {
   const drawIn = async (
     made: Made,
-    { out, place, styleOf, ...room }: Placed,
+    { out, place, styleOf, language, ...room }: Placed,
     answer: boolean,
     top = 0,
   ): Promise<void> => {
@@ -27,7 +28,7 @@ export function puzzleRun(kind: PuzzleKind): RunKind {
     const width = Math.min(room.width, (room.height - top) * ratio)
     const height = width / ratio
     const own = new LayerBuilder()
-    await work.draw({ out: own, puzzle: made.puzzle, answer, width, height, place, styleOf })
+    await work.draw({ out: own, puzzle: made.puzzle, answer, width, height, place, styleOf, language })
     // An answer stands under its heading.
     const free = answer ? 0 : room.height - top - height
     const [x, y] = [(room.width - width) / 2, top + free * ABOVE]
@@ -58,8 +59,8 @@ export function puzzleRun(kind: PuzzleKind): RunKind {
     make: ({ params, ...making }) => makePuzzles(kind, params, making),
     ratio: async (made, index) => (await kind.work()).ratio(made[index]!.puzzle, false),
     twins: made => made.map(m => m.twin),
-    draw: ({ made, index, out, place, styleOf, room, top }) =>
-      drawIn(made[index]!, { out, place, styleOf, ...room }, false, top),
+    draw: ({ made, index, out, place, styleOf, language, room, top }) =>
+      drawIn(made[index]!, { out, place, styleOf, language, ...room }, false, top),
     answers: {
       ratio: async (made, index) => (await kind.work()).ratio((made as Made[])[index]!.puzzle, true),
       draw: (made, index, on) => drawIn((made as Made[])[index]!, on, true),

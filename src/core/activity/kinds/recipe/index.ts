@@ -1,6 +1,6 @@
 import { fields } from '../../../trade'
 import { aKind } from '../../kind'
-import { pageWords } from '../../pageWords'
+import { pageWords } from '../../../words'
 import { lengthControl, lengthField, toneControl, toneField } from '../../ruling'
 import { below, beside, type Box, sheetOn } from '../../sheet'
 

@@ -1,7 +1,7 @@
 import { fields } from '../../../trade'
 import { type Day, dateNames, dateOf, isoOf, weekNumber } from '../../dates'
 import { aKind, type DrawnPage } from '../../kind'
-import { pageWords } from '../../pageWords'
+import { pageWords } from '../../../words'
 import {
   type Dates,
   datesOf,

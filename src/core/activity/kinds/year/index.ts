@@ -1,7 +1,7 @@
 import { fields } from '../../../trade'
 import { type Day, dateNames, daysInMonth, monthBegin, onDate, weekBegin, weekdayOf, yearOf } from '../../dates'
 import { aKind, type DrawnPage } from '../../kind'
-import { pageWords } from '../../pageWords'
+import { pageWords } from '../../../words'
 import {
   type Dates,
   datesOf,

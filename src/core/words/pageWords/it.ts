@@ -43,4 +43,8 @@ export const it: PageWords = {
   actual: 'Effettivo',
   total: 'Totale',
   left: 'Resta',
+  across: 'Orizzontali',
+  down: 'Verticali',
+  example: 'Un esempio',
+  itsAnswer: 'La sua soluzione',
 }

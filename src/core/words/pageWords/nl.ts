@@ -43,4 +43,8 @@ export const nl: PageWords = {
   actual: 'Werkelijk',
   total: 'Totaal',
   left: 'Over',
+  across: 'Horizontaal',
+  down: 'Verticaal',
+  example: 'Een voorbeeld',
+  itsAnswer: 'De oplossing ervan',
 }

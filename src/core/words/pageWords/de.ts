@@ -43,4 +43,8 @@ export const de: PageWords = {
   actual: 'Wirklich',
   total: 'Summe',
   left: 'Übrig',
+  across: 'Waagerecht',
+  down: 'Senkrecht',
+  example: 'Ein Beispiel',
+  itsAnswer: 'Seine Lösung',
 }

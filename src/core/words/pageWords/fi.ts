@@ -43,4 +43,8 @@ export const fi: PageWords = {
   actual: 'Toteutunut',
   total: 'Yhteensä',
   left: 'Jäljellä',
+  across: 'Vaakaan',
+  down: 'Pystyyn',
+  example: 'Esimerkki',
+  itsAnswer: 'Sen ratkaisu',
 }

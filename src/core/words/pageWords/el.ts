@@ -43,4 +43,8 @@ export const el: PageWords = {
   actual: 'Πραγματικά',
   total: 'Σύνολο',
   left: 'Υπόλοιπο',
+  across: 'Οριζόντια',
+  down: 'Κάθετα',
+  example: 'Ένα παράδειγμα',
+  itsAnswer: 'Η λύση του',
 }

@@ -43,4 +43,8 @@ export const ru: PageWords = {
   actual: 'Факт',
   total: 'Итого',
   left: 'Остаток',
+  across: 'По горизонтали',
+  down: 'По вертикали',
+  example: 'Пример',
+  itsAnswer: 'Его решение',
 }

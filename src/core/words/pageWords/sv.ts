@@ -43,4 +43,8 @@ export const sv: PageWords = {
   actual: 'Verkligt',
   total: 'Summa',
   left: 'Kvar',
+  across: 'Vågrätt',
+  down: 'Lodrätt',
+  example: 'Ett exempel',
+  itsAnswer: 'Dess lösning',
 }

@@ -43,4 +43,8 @@ export const nb: PageWords = {
   actual: 'Faktisk',
   total: 'Sum',
   left: 'Til overs',
+  across: 'Vannrett',
+  down: 'Loddrett',
+  example: 'Et eksempel',
+  itsAnswer: 'Løsningen på det',
 }

@@ -43,4 +43,8 @@ export const fr: PageWords = {
   actual: 'Réel',
   total: 'Total',
   left: 'Reste',
+  across: 'Horizontalement',
+  down: 'Verticalement',
+  example: 'Un exemple',
+  itsAnswer: 'Sa solution',
 }

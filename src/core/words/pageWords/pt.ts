@@ -43,4 +43,8 @@ export const pt: PageWords = {
   actual: 'Real',
   total: 'Total',
   left: 'Sobra',
+  across: 'Horizontais',
+  down: 'Verticais',
+  example: 'Um exemplo',
+  itsAnswer: 'A sua solução',
 }

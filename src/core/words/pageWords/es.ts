@@ -43,4 +43,8 @@ export const es: PageWords = {
   actual: 'Real',
   total: 'Total',
   left: 'Queda',
+  across: 'Horizontales',
+  down: 'Verticales',
+  example: 'Un ejemplo',
+  itsAnswer: 'Su solución',
 }

@@ -43,4 +43,8 @@ export const cs: PageWords = {
   actual: 'Skutečnost',
   total: 'Celkem',
   left: 'Zbývá',
+  across: 'Vodorovně',
+  down: 'Svisle',
+  example: 'Příklad',
+  itsAnswer: 'Jeho řešení',
 }

@@ -43,4 +43,8 @@ export const da: PageWords = {
   actual: 'Faktisk',
   total: 'I alt',
   left: 'Tilbage',
+  across: 'Vandret',
+  down: 'Lodret',
+  example: 'Et eksempel',
+  itsAnswer: 'Dets løsning',
 }

@@ -42,6 +42,10 @@ export const en = {
   actual: 'Actual',
   total: 'Total',
   left: 'Left over',
+  across: 'Across',
+  down: 'Down',
+  example: 'An example',
+  itsAnswer: 'Its answer',
 }
 
 export type PageWords = typeof en

@@ -43,4 +43,8 @@ export const pl: PageWords = {
   actual: 'Faktycznie',
   total: 'Razem',
   left: 'Zostaje',
+  across: 'Poziomo',
+  down: 'Pionowo',
+  example: 'Przykład',
+  itsAnswer: 'Jego rozwiązanie',
 }
