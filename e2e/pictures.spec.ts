@@ -45,13 +45,16 @@ test('from a word of a page to the text and back; pictures stand where they are 
       .getByText(words, { exact: true })
       .click()
   }
+  const picture = page.getByRole('region', { name: 'The picture at the cursor' })
+  await expect(picture).toContainText(/\d+ pixels an inch in the paperback/, { timeout: 30_000 })
+  const sharp = async (): Promise<number> => Number(/(\d+) pixels/.exec((await picture.textContent())!)![1])
+  const inMeasure = await sharp()
   await value('Where the picture stands', 'beside the text, right')
   await value('Width of the picture', 'two fifths wide')
   await expect(page.locator('figure[data-stands=right]')).toBeVisible()
   // A part is left out: what shows is as much narrower, in the galley and as it prints.
-  const picture = page.getByRole('region', { name: 'The picture at the cursor' })
-  await expect(picture).toContainText(/\d+ pixels an inch in the paperback/, { timeout: 30_000 })
-  const sharp = async (): Promise<number> => Number(/(\d+) pixels/.exec((await picture.textContent())!)![1])
+  // What it is as it stands now, and not as it stood before.
+  await expect.poll(sharp, { timeout: 30_000 }).toBeGreaterThan(inMeasure * 1.2)
   const whole = await sharp()
   const shape = async (): Promise<number> => {
     const box = (await page.locator('figure .shown').boundingBox())!

@@ -13,7 +13,7 @@ test.beforeEach(async ({ page }) => {
   await expect(page.locator('.spread canvas[data-painted=true]')).toHaveCount(2, { timeout: 60_000 })
 })
 
-test('a style is held against the present, taken, changed, kept, given away and brought back', async ({ page }) => {
+long('a style is held against the present, taken, changed, kept, given away and brought back', async ({ page }) => {
   const errors: string[] = []
   page.on('pageerror', e => errors.push(e.message))
   const before = await count(page)

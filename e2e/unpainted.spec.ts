@@ -1,7 +1,7 @@
 import { expect } from '@playwright/test'
-import { test } from './library'
+import { long } from './library'
 
-test('a page that cannot be painted says so in its place, and is painted as soon as it can be', async ({ page }) => {
+long('a page that cannot be painted says so in its place, and is painted as soon as it can be', async ({ page }) => {
   await page.goto('/porch')
   await expect(page.locator('.front img')).toHaveCount(3, { timeout: 60_000 })
   await page.goto('/book/tidewardens-almanac/interior')

@@ -32,7 +32,8 @@ beforeEach(async () => {
 
 describe('imprints', () => {
   test('are kept once and changed in every book that follows; what is written by hand follows nothing', async () => {
-    const kept = await data.keepImprintOf(await record('one'))
+    expect(await data.keepImprintOf([await record('one')])).toEqual({ books: 1, left: [] })
+    const kept = (await data.keptImprints())[0]!
     expect(kept).toEqual({ id: 'saltgrass-lane-press', name: 'Saltgrass Lane Press' })
     await data.takeImprint('two', kept)
     const done = await data.changeImprint(kept.id, { place: 'Merrow', logo })
@@ -54,6 +55,15 @@ describe('imprints', () => {
     await data.forgetImprint(kept.id)
     expect([await data.keptImprints(), (await record('one')).data.imprint.name]).toEqual([[], kept.name])
   })
+  test('of several books is kept as the fullest has it; one that is gone meanwhile stops no other', async () => {
+    const full = { name: 'Saltgrass Lane Press', place: 'Merrow', site: 'saltgrass.example' }
+    await data.commit('two', 'Imprint', r => ({ data: { ...r.data, imprint: full } }))
+    const books = [await record('one'), await record('two'), { ...(await record('three')), id: 'gone' }]
+    const done = await data.keepImprintOf(books)
+    expect([done.books, done.left.map(l => l.title)]).toEqual([2, ['A Book']])
+    for (const id of ['one', 'two'])
+      expect((await record(id)).data.imprint).toEqual({ ...full, kept: 'saltgrass-lane-press' })
+  })
   test('two of one name have ids of their own; one too long is refused, and nothing is kept of it', async () => {
     const [a, b] = [await data.keepImprint('Salt'), await data.keepImprint('Salt')]
     expect([a.id, b.id]).toEqual(['salt', 'salt-2'])
@@ -61,7 +71,8 @@ describe('imprints', () => {
     expect(await data.keptImprints()).toHaveLength(2)
   })
   test('what is on sale of a book says the former one until another package is sent', async () => {
-    const kept = await data.keepImprintOf(await record('one'))
+    await data.keepImprintOf([await record('one')])
+    const kept = (await data.keptImprints())[0]!
     await data.takeImprint('two', kept)
     await sent('one', 'b'.repeat(64))
     await data.changeImprint(kept.id, { place: 'Merrow' })

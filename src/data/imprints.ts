@@ -15,30 +15,38 @@ export const keptImprints = kept.all
 /** Keeps a new imprint; gives it. */
 export const keepImprint = (name: string): Promise<KeptImprint> => kept.add(name, id => ({ id, name }))
 
-/** Keeps what a book says of its imprint; the book follows it from then on. */
-export async function keepImprintOf(book: Pick<BookRecord, 'id' | 'data' | 'assets'>): Promise<KeptImprint> {
-  const { kept: _kept, logo, ...said } = book.data.imprint
-  const asset = logo ? book.assets.find(a => a.id === logo) : undefined
-  const own = await kept.add(said.name, id => ({ id, ...said, ...(asset ? { logo: asset } : {}) }))
-  await takeImprint(book.id, own)
-  return own
+/** Keeps what books say of one imprint, as the fullest of them has it; each of them follows it from then on, but for those that cannot be written now. */
+export async function keepImprintOf(books: readonly BookRecord[]): Promise<Spread> {
+  const said = ({ data }: BookRecord): number => Object.values(data.imprint).filter(Boolean).length
+  const [fullest] = [...books].sort((a, b) => said(b) - said(a))
+  const { kept: _kept, logo, ...own } = fullest!.data.imprint
+  const asset = logo ? fullest!.assets.find(a => a.id === logo) : undefined
+  const { id } = await kept.add(own.name, id => ({ id, ...own, ...(asset ? { logo: asset } : {}) }))
+  // It may be changed while they take it.
+  return eachTakes(books, async () => (await kept.all()).find(i => i.id === id))
 }
 
-/** Keeps what books say of one imprint, as the fullest of them has it; each of them follows it from then on. */
-export async function keepImprintOfAll(books: readonly BookRecord[]): Promise<void> {
-  const said = ({ data }: BookRecord): number => Object.values(data.imprint).filter(Boolean).length
-  const [fullest, ...others] = [...books].sort((a, b) => said(b) - said(a))
-  const { id } = await keepImprintOf(fullest!)
-  for (const b of others) {
-    // It may have been changed meanwhile.
-    const now = (await kept.all()).find(i => i.id === id)
-    if (now) await takeImprint(b.id, now)
-  }
+/** Books take an imprint one after the other, as it is then; one that cannot stops no other. */
+async function eachTakes(
+  books: readonly BookRecord[],
+  imprint: () => Promise<KeptImprint | undefined>,
+): Promise<Spread> {
+  const left: LeftBehind[] = []
+  let taken = 0
+  for (const { id, data } of books)
+    try {
+      const now = await imprint()
+      if (now) await takeImprint(id, now)
+      taken++
+    } catch (e) {
+      left.push({ title: data.title, why: (e as Error).message })
+    }
+  return { books: taken, left }
 }
 
 /** A book says an imprint, and follows it. Throws where another window writes the book. */
 export async function takeImprint(bookId: string, imprint: KeptImprint): Promise<void> {
-  if (await writtenElsewhere(bookId)) throw new Error('Another window writes this book: say it there.')
+  if (await writtenElsewhere(bookId)) throw new Error('another window writes it')
   await commit(bookId, `Imprint ${imprint.name}`, r => withImprint(r, imprint))
 }
 
@@ -59,24 +67,11 @@ export async function changeImprint(id: string, patch: Partial<Omit<KeptImprint,
 }
 
 /** Brings every book up to date that follows an imprint and says what it said before. */
-export async function spreadImprint(imprint: KeptImprint): Promise<Spread> {
-  const left: LeftBehind[] = []
-  let books = 0
-  for (const b of await followersOfImprint(imprint)) {
-    if (!isBehind(b, imprint)) continue
-    if (await writtenElsewhere(b.id)) {
-      left.push({ title: b.data.title, why: 'another window writes it' })
-      continue
-    }
-    try {
-      await takeImprint(b.id, imprint)
-      books++
-    } catch (e) {
-      left.push({ title: b.data.title, why: (e as Error).message })
-    }
-  }
-  return { books, left }
-}
+export const spreadImprint = async (imprint: KeptImprint): Promise<Spread> =>
+  eachTakes(
+    (await followersOfImprint(imprint)).filter(b => isBehind(b, imprint)),
+    async () => imprint,
+  )
 
 export const followersOfImprint = async ({ id }: KeptImprint): Promise<BookRecord[]> =>
   (await listBooks()).filter(b => b.data.imprint.kept === id)

@@ -1,14 +1,7 @@
 'use client'
 import { Select } from 'antd'
 import { isBehind, type KeptImprint } from '@/core/book'
-import {
-  changeImprint,
-  forgetImprint,
-  keepImprint,
-  keepImprintOfAll,
-  spreadImprint,
-  takeImprint,
-} from '@/data/imprints'
+import { changeImprint, forgetImprint, keepImprint, keepImprintOf, spreadImprint, takeImprint } from '@/data/imprints'
 import type { BookRecord } from '@/data/records'
 import { TextValue } from '@/parts/Sentence'
 import { useSay } from '@/parts/useSay'
@@ -21,7 +14,7 @@ import { useTold } from './useTold'
 
 /** Imprints: each said in a sentence whose values are written in place, with the books that say it. */
 export function Imprints({ imprints, books }: { imprints: readonly KeptImprint[]; books: readonly BookRecord[] }) {
-  const say = useSay()
+  const told = useTold()
   const unkept = distinct(books.filter(b => b.data.imprint.name && !b.data.imprint.kept))
   return (
     <section aria-label="Imprints">
@@ -44,7 +37,7 @@ export function Imprints({ imprints, books }: { imprints: readonly KeptImprint[]
               key={name}
               label={`Keep the imprint ${name}`}
               words={`Keep “${name}”, which ${all.length === 1 ? 'a book says' : `${all.length} books say`}`}
-              onAct={() => keepImprintOfAll(all).catch(say.failed)}
+              onAct={() => told(keepImprintOf(all))}
             />
           ))}
       </p>

@@ -235,7 +235,10 @@ function typedDashes(language: string): InputRule[] {
   const held = stands === 'apart' ? `\u00a0${sign}` : sign
   return [
     ...(speaks ? [textInputRule({ find: /^(?:--?) $|^--$/, replace: speaks })] : []),
-    textInputRule({ find: /(?<=\S) ?--$/u, replace: stands === 'hugging' ? ` ${sign}` : held }),
+    // Where dashes stand close, whoever types spaces about one has them.
+    ...(stands === 'close'
+      ? []
+      : [textInputRule({ find: /(?<=\S) ?--$/u, replace: stands === 'hugging' ? ` ${sign}` : held })]),
     textInputRule({ find: /--$/, replace: sign }),
     ...(stands === 'hugging'
       ? []
