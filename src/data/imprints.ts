@@ -36,7 +36,8 @@ async function eachTakes(
   for (const { id, data } of books)
     try {
       const now = await imprint()
-      if (now) await takeImprint(id, now)
+      if (!now) throw new Error('the imprint is kept no more')
+      await takeImprint(id, now)
       taken++
     } catch (e) {
       left.push({ title: data.title, why: (e as Error).message })

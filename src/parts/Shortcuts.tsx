@@ -58,7 +58,7 @@ export function Shortcuts() {
     setOpen(o => !o)
   })
   return (
-    <Modal open={open} onCancel={() => setOpen(false)} footer={null} title="Keys" width={560}>
+    <Modal open={open} onCancel={() => setOpen(false)} footer={null} title="Keys" width={860}>
       <div className="shortcuts">
         {groups.map(g => (
           <section key={g.where}>

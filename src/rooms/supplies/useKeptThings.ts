@@ -14,7 +14,7 @@ const SHOWN = 160
 
 /** Under what rights a typeface stands in books, in its maker's words where there are any. */
 function rightsInWords(rights: FontRights | undefined): string {
-  if (!rights) return 'its files are not here.'
+  if (!rights) return 'its files cannot be read.'
   const own = (rights.licence ?? rights.copyright ?? '').replace(/\s+/g, ' ').replace(/\.$/, '')
   const shown = own.length > SHOWN ? `${own.slice(0, SHOWN).trimEnd()} …` : own
   return `its maker allows it ${rights.embedding}${shown ? `: “${shown}”` : ''}.`
@@ -52,7 +52,7 @@ export function useKeptThings(
     fontLines: [...families.values()].map(f => ({
       id: f.id,
       name: f.name,
-      says: `${Object.keys(f.files).length === 1 ? 'One cut' : `${Object.keys(f.files).length} cuts`}; ${rightsInWords(rights.get(f.id))}`,
+      says: `${Object.keys(f.files).length === 1 ? 'One cut' : `${Object.keys(f.files).length} cuts`}; ${rights ? rightsInWords(rights.get(f.id)) : 'its files are looked at …'}`,
       books: using(b => !!b.fonts?.some(x => x.id === f.id)),
       room: 'interior',
     })),
