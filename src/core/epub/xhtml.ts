@@ -2,6 +2,7 @@ import { joined, type Markup, xml } from '../trade'
 import {
   type Asset,
   type BlockJson,
+  gridColumns,
   gridOf,
   gridRows,
   headRows,
@@ -148,7 +149,11 @@ class SectionWriter {
           const inner = c && c.cell.content.map(p => this.paragraph(p, 'first'))
           return head ? xml`<th${reach} scope="col">${inner}</th>` : xml`<td${reach}>${inner}</td>`
         }
-        const rows = gridRows(grid).map((cells, i) => xml`<tr>${cells.map(c => cell(c, grid.heads[i]!))}</tr>`)
+        const cells = gridRows(grid)
+        // Programs count a table's columns in its first row, and some leave out what lies beyond.
+        const first = gridColumns({ ...grid, cells: grid.cells.filter(c => c.row === 0) })
+        cells[0]?.push(...Array<undefined>(gridColumns(grid) - first).fill(undefined))
+        const rows = cells.map((own, i) => xml`<tr>${own.map(c => cell(c, grid.heads[i]!))}</tr>`)
         const [heads, rest] = [rows.slice(0, headRows(b)), rows.slice(headRows(b))]
         return xml`<div${this.named(b)} class="table"><table>${heads.length > 0 && xml`<thead>${heads}</thead>`}${rest.length > 0 && xml`<tbody>${rest}</tbody>`}</table></div>`
       }

@@ -140,6 +140,15 @@ describe('an open-document text', () => {
     // Items three and four stand before it.
     expect(blocks[2]).toMatchObject({ attrs: { ordered: true, start: 5 } })
   })
+  test('a style that is named and not defined says what its paragraphs are all the same', () => {
+    const { blocks } = read(
+      '<text:p text:style-name="Title">The Lamp</text:p><text:p text:style-name="Block_20_Quote">a</text:p>',
+    )
+    expect(blocks).toMatchObject([
+      { style: 'Title', level: 0 },
+      { style: 'Block Quote', quote: true },
+    ])
+  })
   test('tables with heads and spans; a picture in a cell stands behind the table', () => {
     const frame =
       '<draw:frame svg:width="9cm" svg:height="9cm"><draw:image xlink:href="Pictures/a.png"/><svg:desc>A lamp</svg:desc></draw:frame>'

@@ -75,7 +75,9 @@ export class OdtStyles {
     const known = this.known.get(key)
     if (known) return known
     const e = this.raw.get(key)
-    if (!e || depth > 40) return NONE
+    // A style that the file names and does not define still says what its paragraphs are.
+    if (!e) return { ...NONE, name: plainName(key.slice(key.indexOf('/') + 1)) }
+    if (depth > 40) return NONE
     const family = key.slice(0, key.indexOf('/'))
     const parentName = e.attrs['style:parent-style-name']
     const parent = parentName ? this.resolve(`${family}/${parentName}`, depth + 1) : NONE
@@ -88,7 +90,7 @@ export class OdtStyles {
         : around && around * look.size.times
     const level = Number(e.attrs['style:default-outline-level'])
     const automatic = !e.attrs['style:display-name'] && /^[A-Z]{1,2}\d+$/.test(e.attrs['style:name'] ?? '')
-    const own = (e.attrs['style:display-name'] ?? e.attrs['style:name'] ?? '').replace(/_20_/g, ' ')
+    const own = plainName(e.attrs['style:display-name'] ?? e.attrs['style:name'] ?? '')
     const style: OdtStyle = {
       name: automatic && parent.name ? parent.name : own,
       ...(level >= 1 && level <= 10 ? { level } : parent.level ? { level: parent.level } : {}),
@@ -145,6 +147,9 @@ function lookOf(style: XmlElement | undefined): TextLook {
   }
   return look
 }
+
+/** A style's name as people read it: spaces are written as their code. */
+const plainName = (name: string): string => name.replace(/_20_/g, ' ')
 
 function paraOf(style: XmlElement): ParaLook {
   const a = child(style, 'style:paragraph-properties')?.attrs
