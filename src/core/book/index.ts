@@ -50,7 +50,7 @@ export {
 } from './doc'
 export { quoteBetween, quotesOf } from './quotes'
 export type { DoubtfulPlace, TypedSigns } from './turned'
-export { dashHabit, quoteHabit, type SignHabit, signHabits, spaceHabit, turnedSigns, typedSigns } from './typedSigns'
+export { dashHabit, foreignQuoteHabit, quoteHabit, type SignHabit, signHabits, spaceHabit, turnedSigns, typedSigns } from './typedSigns'
 export { dashBetween, type DashHabit, dashesOf } from './dashes'
 export { turnedTexts, withoutTurns } from './directions'
 export { hashOf } from './hash'

@@ -1,12 +1,13 @@
 import { dashesOf, dashPlaces, turnDashes } from './dashes'
 import type { DocJson } from './doc'
+import { foreignQuotePlaces, turnForeignQuotes } from './foreignQuotes'
 import { quotesOf, turnQuotes } from './quotes'
 import { signsToSpace, spacesSigns, withSpace } from './signSpaces'
 import { docTurned, type DoubtfulPlace, type Turned, type TypedSigns, typedIn, units } from './turned'
 
-/** Signs that a typewriter has, and that a language sets otherwise. */
+/** Signs that a typewriter has, or another language, and that a language sets otherwise. */
 export interface SignHabit {
-  id: 'quotes' | 'dashes' | 'spaces'
+  id: 'quotes' | 'dashes' | 'spaces' | 'foreign quotes'
   /** One of them, and several. */
   name: [one: string, several: string]
   /** So many of them, as a finding says it. */
@@ -65,8 +66,18 @@ export const spaceHabit: SignHabit = {
   },
 }
 
+/** Quotations set as another language sets them. */
+export const foreignQuoteHabit: SignHabit = {
+  id: 'foreign quotes',
+  name: ['quotation as another language sets it', 'quotations as another language sets them'],
+  says: n => `${n} ${n === 1 ? 'quotation is' : 'quotations are'} set as another language sets them.`,
+  becomes: quoteHabit.becomes,
+  places: foreignQuotePlaces,
+  turn: turnForeignQuotes,
+}
+
 /** Habits in the order in which they are turned: a dash tells a quote behind it that it opens. */
-export const signHabits: readonly SignHabit[] = [dashHabit, quoteHabit, spaceHabit]
+export const signHabits: readonly SignHabit[] = [dashHabit, quoteHabit, foreignQuoteHabit, spaceHabit]
 
 const known = new WeakMap<DocJson, Map<string, TypedSigns>>()
 

@@ -1,4 +1,4 @@
-import { dashHabit, docText, quoteHabit, type SignHabit, spaceHabit, turnedSigns, typedSigns } from '../../book'
+import { dashHabit, docText, foreignQuoteHabit, quoteHabit, type SignHabit, spaceHabit, turnedSigns, typedSigns } from '../../book'
 import { folios } from './folios'
 import { changedBlocks, changedText, type DirtKind } from './kind'
 
@@ -115,6 +115,15 @@ const quotes: DirtKind = {
   tidy: (doc, about) => (about.mixedQuotes ? turnedBy(quoteHabit)(doc, about) : { doc, count: 0, examples: [] }),
 }
 
+/** Quotations of another language's habit: an author may mean them. */
+const foreignQuotes: DirtKind = {
+  id: 'foreign quotes',
+  what: 'quotations as another language sets them',
+  does: 'made as this one does',
+  asked: true,
+  tidy: turnedBy(foreignQuoteHabit),
+}
+
 /** A small picture that stands between paragraphs again and again parts scenes. */
 const ornaments: DirtKind = {
   id: 'ornaments',
@@ -140,6 +149,7 @@ export const dirtKinds: readonly DirtKind[] = [
   dashes,
   signs,
   quotes,
+  foreignQuotes,
 ]
 
 const isEmpty = (b: { type: string; content?: unknown[] }): boolean => b.type === 'paragraph' && !b.content?.length
