@@ -10,6 +10,8 @@ const floors = [
 // Inside the core, from the ground up.
 const core = [
   'trade',
+  'files',
+  'publication',
   'book',
   'marks',
   'ornaments',

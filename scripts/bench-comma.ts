@@ -42,7 +42,7 @@ const source = { book, text: book, profile, date: '2026-01-01T00:00:00Z' }
 const shelf = new FontShelf(fontSource)
 const tools: Tools = { setter: new Setter(shelf), runs: new RunPress(shelf), shelf, ports: nodePorts(new Map()) }
 const print = printChain(printInputs({ ...source, edition }, []), tools)
-const beside = { printCover: () => print.get('cover'), printInterior: () => print.get('interior') }
+const beside = () => print
 const ebook = ebookChain(ebookInputs({ ...source, edition: ebookEdition }, profile), beside, tools)
 
 const half = sections.length >> 1

@@ -117,7 +117,7 @@ function chainsOf({ book, edition, profile, style, date }: MakeOrder, pictures: 
   const print = printChain(inputs, tools)
   const ebook = ebookChain(
     ebookInputs({ book, text: book, edition: { ...edition, isbn: undefined }, profile, date }, profile),
-    { printCover: () => print.get('cover'), printInterior: () => print.get('interior') },
+    () => print,
     tools,
   )
   return { print, ebook, ports, spec: inputs.spec }

@@ -66,16 +66,12 @@ export function ebookOf(bookId: string, editionId: string, outletId?: string): G
   const key = pairKey(editionId, at)
   let live = chainsOf(bookId).ebook.get(key)
   if (!live) {
-    const beside = async <K extends 'cover' | 'interior'>(name: K): Promise<PrintChain[K] | undefined> => {
+    const beside = (): Graph<PrintChain> | undefined => {
       const print = bookOf(bookId).book.editions.find(x => x.kind !== 'ebook')
-      return print && chainOf(bookId, print.id).get(name)
+      return print && chainOf(bookId, print.id)
     }
     const given = ebookInputsOf(b, e, at)
-    const graph = ebookChain(
-      given,
-      { printCover: () => beside('cover'), printInterior: () => beside('interior') },
-      tools,
-    )
+    const graph = ebookChain(given, beside, tools)
     chainsOf(bookId).ebook.set(key, (live = { edition: editionId, outlet: at, given, graph }))
   }
   return live.graph

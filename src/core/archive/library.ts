@@ -1,6 +1,6 @@
 import { strToU8, type Zippable, zipSync } from 'fflate'
 import { hashOf } from '../book'
-import { readZip } from '../intake'
+import { readZip } from '../files'
 import type { ListingEvent } from '../outlets'
 import { Fault, type OutletProfile, type Report } from '../trade'
 import { checkLibraryHead } from './librarySchema'

@@ -1,6 +1,6 @@
 import { strToU8, type Zippable, zipSync } from 'fflate'
 import { type Book, type DocJson, filesOf, hashOf, schema, withOwnIds, uidOf } from '../book'
-import { readZip, type ZipLimits } from '../intake'
+import { readZip, type ZipLimits } from '../files'
 import { Fault, type OutletProfile, readProfile, type Report } from '../trade'
 import { bookTroubles } from './bookSchema'
 import { migrate, type Migration } from './migrate'

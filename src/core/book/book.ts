@@ -101,6 +101,12 @@ export interface Asset {
 
 export type EditionKind = BindingKind | 'ebook'
 
+/** What an ebook has of its own beside the book. */
+export interface EbookSettings {
+  /** The style's faces go with it, as far as their licences allow. */
+  faces?: boolean
+}
+
 /** One form of the book. Specification, style and price; what follows from them is computed by the chain. */
 export interface Edition {
   id: string
@@ -121,6 +127,8 @@ export interface Edition {
   prices?: Record<string, number>
   /** Pages that the cover was last fitted to, once a package was sent: from then on a refit is the author's act. */
   coverPages?: number
+  /** Of ebooks. */
+  ebook?: EbookSettings
 }
 
 /** What a kept phrase is used for: it heads the title, supports it, fills a slot, or stands in the description. */

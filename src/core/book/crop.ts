@@ -24,7 +24,9 @@ export function isCrop(v: unknown): v is Crop {
 export function withSide(crop: Crop | null | undefined, side: keyof Crop, part: number): Crop | null {
   const now = crop ?? { top: 0, right: 0, bottom: 0, left: 0 }
   const other = { top: now.bottom, bottom: now.top, left: now.right, right: now.left }[side]
-  const held = Math.round(Math.min(1 - LEAST_SHOWN - other, Math.max(0, part)) * 1000) / 1000
+  // In thousandths; what is left is never rounded away.
+  const most = Math.floor((1 - LEAST_SHOWN - other) * 1000) / 1000
+  const held = Math.max(0, Math.min(most, Math.round(part * 1000) / 1000))
   const next = { ...now, [side]: held }
   return Object.values(next).some(n => n > 0) ? next : null
 }

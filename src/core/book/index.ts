@@ -3,6 +3,7 @@ export {
   type Book,
   type Contributor,
   type Imprint,
+  type EbookSettings,
   type Edition,
   type Earlier,
   type EditionKind,

@@ -232,7 +232,7 @@ describe('consequences of one change', () => {
         { ...source, text: source.book, edition: { ...edition, id: 'e', kind: 'ebook', prices: { USD: 499 } } },
         source.profile,
       ),
-      { printCover: () => print.get('cover'), printInterior: () => print.get('interior') },
+      () => print,
       tools(),
     )
     const listed = async (): Promise<string[]> =>

@@ -1,6 +1,8 @@
+import type { EbookSettings, TitleData } from '../book'
 import { check, type Finding } from '../check'
 import { type Cover, drawCover, type Flat } from '../cover'
 import {
+  type EbookParts,
   ebookSnapshot,
   frontHeight,
   frontPicture,
@@ -11,20 +13,28 @@ import {
   workedEbook,
 } from '../delivery'
 import { type EbookMoney, ebookMoney, leastEbookPrice, type ListingSnapshot } from '../outlets'
-import { type PageStart, pageStarts, type Interior } from '../pages'
+import { type Interior, type InteriorStyle, type PageStart, pageStarts } from '../pages'
+import type { PrintSpec } from '../trade'
 import { createGraph, type Graph } from './graph'
 import { type SharedInputs, statedInputs, type Tools } from './inputs'
+import type { PrintChain } from './printChain'
 
 /** What an ebook at an outlet starts from. */
 export interface EbookInputs extends SharedInputs {
   /** The flat on which its front is drawn where the book has no print edition. */
   plainFlat: Flat
+  /** Its look where the book has no print edition. */
+  ownStyle: InteriorStyle
+  settings: EbookSettings | undefined
 }
 
 /** What an ebook takes from the book's print edition; undefined where there is none. */
 export interface PrintBeside {
   printCover: Cover | undefined
   printInterior: Interior | undefined
+  printStyle: InteriorStyle | undefined
+  /** The print edition, as an ebook names it for its source: by its ISBN, or in words. */
+  printName: string | undefined
 }
 
 /** Everything that follows from an ebook at one outlet. */
@@ -32,6 +42,8 @@ export interface EbookChain extends EbookInputs, PrintBeside {
   cover: Cover
   /** The front as a picture of the height that the outlet takes. */
   front: PaintedPage
+  /** The style that it follows. */
+  style: InteriorStyle
   /** Where printed pages begin, for the page list. */
   starts: PageStart[] | undefined
   epub: MadeEbook
@@ -45,10 +57,10 @@ export interface EbookChain extends EbookInputs, PrintBeside {
   snapshot: ListingSnapshot
 }
 
-/** The graph for an ebook at an outlet. `beside`: the print edition's own values, asked of its chain each time. */
+/** The graph for an ebook at an outlet. `beside`: the chain of the book's print edition, asked for each time. */
 export function ebookChain(
   inputs: EbookInputs,
-  beside: { [K in keyof PrintBeside]: () => Promise<PrintBeside[K]> },
+  beside: () => Pick<Graph<PrintChain>, 'get'> | undefined,
   { shelf, ports }: Tools,
 ): Graph<EbookChain> {
   return createGraph<EbookChain>(
@@ -61,14 +73,23 @@ export function ebookChain(
         return drawCover(flat, design, data, { shelf, assets: await get('assets') })
       },
       front: async get => frontPicture(await get('cover'), frontHeight(await get('profile')), ports),
+      style: async get => (await get('printStyle')) ?? (await get('ownStyle')),
       starts: async get => {
         const interior = await get('printInterior')
         return interior && pageStarts(interior)
       },
       epub: async get => {
-        const [isbn, pages] = [await get('isbn'), await get('starts')]
-        const parts = { date: await get('date'), front: await get('front'), rules: (await get('profile')).ebook }
-        return makeEbook(await get('text'), { ...parts, ...(isbn ? { isbn } : {}), ...(pages ? { pages } : {}) }, ports)
+        const parts: EbookParts = {
+          isbn: await get('isbn'),
+          date: await get('date'),
+          style: await get('style'),
+          settings: await get('settings'),
+          front: await get('front'),
+          rules: (await get('profile')).ebook,
+          pages: await get('starts'),
+          printed: await get('printName'),
+        }
+        return makeEbook(await get('text'), parts, shelf, ports)
       },
       money: async get => {
         const price = await get('price')
@@ -96,6 +117,18 @@ export function ebookChain(
       snapshot: async get =>
         ebookSnapshot(await statedInputs(get), (await get('epub')).bytes.length, await get('money')),
     },
-    beside,
+    {
+      printCover: async () => beside()?.get('cover'),
+      printInterior: async () => beside()?.get('interior'),
+      printStyle: async () => beside()?.get('style'),
+      printName: async () => {
+        const print = beside()
+        return print && nameOf(await print.get('isbn'), await print.get('data'), await print.get('spec'))
+      },
+    },
   )
 }
+
+/** How an ebook names the printed edition whose pages it lists. */
+const nameOf = (isbn: string | undefined, { title, imprint }: TitleData, { binding, trim }: PrintSpec): string =>
+  isbn ? `urn:isbn:${isbn}` : [title, binding, trim, imprint.name].filter(Boolean).join(', ')

@@ -67,6 +67,8 @@ export function printInputs(source: EditionSource, others: OutletProfile[]): Pri
 /** The inputs of an ebook's chain. `printer`: an outlet on whose paperback a front is drawn where the book is not printed. */
 export const ebookInputs = (source: EditionSource, printer: OutletProfile): EbookInputs => ({
   ...shared(source),
+  ownStyle: styleOf(source.book, source.edition),
+  settings: source.edition.ebook,
   plainFlat: flatFor(printer, { ...plainSpec(printer), pages: ANY_PAGES }),
 })
 

@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals'
 import { strFromU8, unzipSync } from 'fflate'
 import { bookOf, chapter, setBook } from '../../../tests/support/core'
 import { type Book, createBook, type DocJson, uidForm, uidOf } from '../book'
-import { parseXml } from '../intake/xml'
+import { parseXml } from '../files'
 import { pageStarts } from '../pages'
 import { inspectEpub, writeEpub } from '.'
 

@@ -5,7 +5,7 @@ import { anyBook } from '../../../tests/support/arbitrary'
 import { mutated, mutation } from '../../../tests/support/mutate'
 import { cases } from '../../../tests/support/deep'
 import type { Book } from '../book'
-import { parseXml, type XmlElement } from '../intake/xml'
+import { parseXml, type XmlElement } from '../files'
 import { inspectEpub, writeEpub } from '.'
 
 const EVIL = '"/><script>alert(1)</script><x y="'

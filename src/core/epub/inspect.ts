@@ -1,5 +1,7 @@
-import { strFromU8, unzipSync } from 'fflate'
+import { strFromU8 } from 'fflate'
 import { SaxesParser } from 'saxes'
+import { type Epub, openEpub } from '../publication'
+import { Fault } from '../trade'
 
 /** Something in a made ebook that has no business there, and the file it is in. */
 export interface EpubTrouble {
@@ -13,50 +15,39 @@ export interface EpubTrouble {
 const byContent = ['scripted', 'svg', 'mathml', 'remote-resources', 'switch'] as const
 type ByContent = (typeof byContent)[number]
 
+/** Files of which the elements are looked at. */
+const TEXTS = /\.(xhtml|html|svg|ncx)$/
+
 /**
  * Looks a made ebook over as a reader with no trust in its maker would: no script in any form, and each document's properties
  * declared in the package as its content asks, neither more nor fewer.
  */
-export function inspectEpub(epub: Uint8Array): EpubTrouble[] {
-  const files = unzipSync(epub, { filter: f => /\.(xhtml|html|svg|opf|ncx)$|^META-INF\/container\.xml$/.test(f.name) })
+export function inspectEpub(bytes: Uint8Array): EpubTrouble[] {
   const out: EpubTrouble[] = []
-  const container = files['META-INF/container.xml']
-  let root = ''
-  if (container)
-    walk('META-INF/container.xml', container, out, (name, attrs) => {
-      if (name === 'rootfile') root ||= attrs['full-path'] ?? ''
-    })
-  const opf = files[root]
-  if (!opf) return [...out, { kind: 'malformed', file: root || 'META-INF/container.xml', what: 'no package' }]
-  const folder = root.slice(0, root.lastIndexOf('/') + 1)
-  const declared = new Map<string, Set<string>>()
-  walk(root, opf, out, (name, attrs) => {
-    if (name === 'item')
-      declared.set(folder + decoded(attrs.href ?? ''), new Set((attrs.properties ?? '').split(/\s+/).filter(Boolean)))
-  })
-  for (const [file, bytes] of Object.entries(files)) {
-    if (file === root || file.startsWith('META-INF/')) continue
+  let epub: Epub
+  try {
+    epub = openEpub(bytes)
+  } catch (e) {
+    if (e instanceof Fault) return [{ kind: 'malformed', file: 'META-INF/container.xml', what: e.message }]
+    throw e
+  }
+  const { items, others } = epub
+  const files = [...items, ...[...others].map(([path, data]) => ({ path, data, properties: [] as string[] }))]
+  for (const { path: file, data, properties } of files) {
+    if (!TEXTS.test(file)) continue
     const found = new Set<ByContent>()
-    walk(file, bytes, out, (name, attrs) => {
+    walk(file, data, out, (name, attrs) => {
       for (const p of needs(name, attrs)) found.add(p)
     })
-    const said = declared.get(file) ?? new Set()
     for (const p of byContent) {
       // A picture file is SVG by its type.
       if (p === 'svg' && file.endsWith('.svg')) continue
-      if (found.has(p) && !said.has(p)) out.push({ kind: 'undeclared', file, what: p })
-      if (!found.has(p) && said.has(p)) out.push({ kind: 'unused', file, what: p })
+      const said = properties.includes(p)
+      if (found.has(p) && !said) out.push({ kind: 'undeclared', file, what: p })
+      if (!found.has(p) && said) out.push({ kind: 'unused', file, what: p })
     }
   }
   return out
-}
-
-function decoded(href: string): string {
-  try {
-    return decodeURI(href)
-  } catch {
-    return href
-  }
 }
 
 /** Reads a file's elements, and notes scripts wherever they stand: as elements, as handlers, as addresses. */

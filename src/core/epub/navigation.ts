@@ -1,29 +1,32 @@
-import { type PrintedWords, printedWords } from '../book'
+import { type PrintedWords, printedWords, type TitleData } from '../book'
+import { hrefFrom } from '../files'
+import type { NavEntry } from '../publication'
 import { type Branch, joined, type Markup, nested, xml } from '../trade'
-import type { NavEntry, Publication } from './publication'
+import { at, type Draft } from './draft'
 import { page } from './xhtml'
 
-const relative = (href: string): string => href.replace(/^text\//, '')
+const fromNav = (target: string): string => hrefFrom(at('text/nav.xhtml'), target)
+const fromNcx = (target: string): string => hrefFrom(at('toc.ncx'), target)
 
 /** The navigation document: contents, landmarks, and the printed pages where there are any. */
-export function navFile(language: string, { nav, landmarks, pageList }: Publication): Markup {
+export function navFile(language: string, { nav, landmarks, pages }: Draft): Markup {
   const words = printedWords(language)
   const title = words.sections.contents!
   const list = (branches: Branch<NavEntry>[]): Markup =>
     joined(
       branches.map(
         ({ item, below }) =>
-          xml`<li><a href="${relative(item.href)}">${item.title}</a>${below.length > 0 && xml`\n<ol>\n${list(below)}</ol>`}</li>\n`,
+          xml`<li><a href="${fromNav(item.href)}">${item.title}</a>${below.length > 0 && xml`\n<ol>\n${list(below)}</ol>`}</li>\n`,
       ),
     )
   const marks = joined(
-    landmarks.map(l => xml`<li><a epub:type="${l.type}" href="${relative(l.href)}">${l.title}</a></li>`),
+    landmarks.map(l => xml`<li><a epub:type="${l.type}" href="${fromNav(l.href)}">${l.title}</a></li>`),
     '\n',
   )
   const pageNav =
-    pageList.length > 0 &&
+    pages.length > 0 &&
     xml`\n<nav epub:type="page-list" role="doc-pagelist" aria-label="${words.pages}" hidden="hidden">\n<ol>\n${joined(
-      pageList.map(p => xml`<li><a href="${relative(p.href)}">${p.label}</a></li>`),
+      pages.map(p => xml`<li><a href="${fromNav(p.href)}">${p.label}</a></li>`),
       '\n',
     )}\n</ol>\n</nav>`
   return page(
@@ -34,13 +37,14 @@ export function navFile(language: string, { nav, landmarks, pageList }: Publicat
 }
 
 /** The same for older devices (NCX, of EPUB 2). */
-export function ncxFile(words: PrintedWords, title: string, { identifier, nav, pageList: pages }: Publication): Markup {
+export function ncxFile({ title, language }: TitleData, { identifier, nav, pages }: Draft): Markup {
+  const words: PrintedWords = printedWords(language)
   let order = 0
   const points = (branches: Branch<NavEntry>[]): Markup =>
     joined(
       branches.map(
         ({ item, below }) =>
-          xml`<navPoint id="np-${++order}" playOrder="${order}"><navLabel><text>${item.title}</text></navLabel><content src="${item.href}"/>${below.length > 0 && xml`\n${points(below)}\n`}</navPoint>`,
+          xml`<navPoint id="np-${++order}" playOrder="${order}"><navLabel><text>${item.title}</text></navLabel><content src="${fromNcx(item.href)}"/>${below.length > 0 && xml`\n${points(below)}\n`}</navPoint>`,
       ),
       '\n',
     )
@@ -52,7 +56,7 @@ export function ncxFile(words: PrintedWords, title: string, { identifier, nav, p
     xml`<pageList><navLabel><text>${words.pages}</text></navLabel>\n${joined(
       pages.map(
         p =>
-          xml`<pageTarget id="pt-${p.label}" type="${/^\d/.test(p.label) ? 'normal' : 'front'}" playOrder="${++order}"${/^\d+$/.test(p.label) && xml` value="${p.label}"`}><navLabel><text>${p.label}</text></navLabel><content src="${p.href}"/></pageTarget>`,
+          xml`<pageTarget id="pt-${p.label}" type="${/^\d/.test(p.label) ? 'normal' : 'front'}" playOrder="${++order}"${/^\d+$/.test(p.label) && xml` value="${p.label}"`}><navLabel><text>${p.label}</text></navLabel><content src="${fromNcx(p.href)}"/></pageTarget>`,
       ),
       '\n',
     )}\n</pageList>`

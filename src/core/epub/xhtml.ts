@@ -1,4 +1,4 @@
-import { joined, type Markup, xml } from '../trade'
+import { element, joined, Markup, xml } from '../trade'
 import {
   type Asset,
   type BlockJson,
@@ -19,12 +19,16 @@ import {
   type Section,
   type SectionLabel,
 } from '../book'
+import { beginningFor, initialIn, type InteriorStyle, leadInOf, numberIn, type Standing, standingAfter } from '../pages'
+import type { OrnamentName } from '../ornaments'
+import { ornamentSvg } from './ornament'
 
 /** Printed pages that begin in a section, by block ('' for its opening): label and count of non-space characters before. */
 export type Breaks = Map<string, { label: string; chars: number }[]>
 
 export interface XhtmlContext {
   language: string
+  style: InteriorStyle
   assets: Map<string, Asset>
   /** File of an asset, relative to the text folder. */
   href(asset: string): string
@@ -64,21 +68,40 @@ export function sectionBody(s: Section, label: SectionLabel, ctx: XhtmlContext):
   const aria = ariaRoles[type]
   const lead = w.pageBreaks('', 0)
   const quiet = s.role === 'dedication' || s.role === 'epigraph' || s.role === 'copyright'
-  const head: Markup[] = []
-  if (!quiet) {
-    if (label.numberWords && label.title)
-      head.push(
-        xml`<h1><span class="number">${label.numberWords}</span> <span class="title">${label.title}</span></h1>`,
-      )
-    else if (label.title) head.push(xml`<h1>${label.title}</h1>`)
-    else if (label.numberWords) head.push(xml`<h1><span class="number">${label.numberWords}</span></h1>`)
-    if (s.subtitle) head.push(xml`<p class="subtitle">${s.subtitle}</p>`)
-  }
-  const blocks = joined(
-    s.doc.content.map((b, i) => w.block(b, i === 0 || s.doc.content[i - 1]!.type !== 'paragraph')),
-    '\n',
-  )
+  const head = quiet ? [] : headOf(s, label, ctx)
+  const opens = head.length > 0 && !!roles[s.role].headed
+  const blocks = w.blocks(s.doc.content, {
+    flush: opens && ctx.style.firsts.flush,
+    ...(opens && { begins: 'chapter' }),
+  })
   return xml`<section epub:type="${type}"${aria && xml` role="${aria}"`} class="${s.role}"${!head.length && xml` aria-label="${label.title || sectionWord(printedWords(ctx.language), s.role)}"`}>\n${lead}${w.opening(s.picture)}${joined(head, '\n')}\n${blocks}\n${w.notes()}</section>`
+}
+
+/** What stands over a section's text: number, ornament and title in their order, as the style has them; its subtitle. */
+function headOf({ subtitle }: Section, label: SectionLabel, ctx: XhtmlContext): Markup[] {
+  const number = numberIn(label, ctx.style)
+  const { openings } = ctx.style
+  const head: Markup[] = []
+  if (number || label.title) {
+    const parts = [
+      number && xml`<span class="number">${number}</span>`,
+      ornament(openings.ornament, openings.ornamentPicture, OVER_TITLES, ctx),
+      label.title && xml`<span class="title">${label.title}</span>`,
+    ].filter(p => p instanceof Markup)
+    head.push(xml`<h1>${joined(parts, ' ')}</h1>`)
+  }
+  if (subtitle) head.push(xml`<p class="subtitle">${subtitle}</p>`)
+  return head
+}
+
+/** An ornament over a title is a little larger than one between scenes. */
+const OVER_TITLES = 1.25
+
+/** The author's own picture for an ornament, or the one that ships. */
+function ornament(kind: OrnamentName, own: string, size: number, ctx: XhtmlContext): Markup | undefined {
+  return ctx.assets.has(own)
+    ? xml`<img class="ornament" src="${ctx.href(own)}" alt="" role="presentation"/>`
+    : ornamentSvg(kind, size)
 }
 
 class SectionWriter {
@@ -99,18 +122,32 @@ class SectionWriter {
     return xml`<span epub:type="pagebreak" role="doc-pagebreak" id="page-${label}" title="${label}"></span>`
   }
 
-  block(b: BlockJson, first: boolean): Markup {
+  /** Blocks one after the other, the first as it stands. */
+  blocks(content: readonly BlockJson[], first: Standing): Markup {
+    let standing = first
+    return joined(
+      content.map(b => {
+        const written = this.block(b, standing)
+        standing = standingAfter(b, standing, this.ctx.style)
+        return written
+      }),
+      '\n',
+    )
+  }
+
+  private block(b: BlockJson, standing: Standing): Markup {
     switch (b.type) {
       case 'paragraph':
-        return this.paragraph(b, first ? 'first' : '')
+        return this.paragraph(b, standing)
       case 'heading':
-        return element(`h${b.attrs.level + 1}`, this.named(b), this.inlineOf(b.attrs.id, b.content))
+        return element(
+          `h${Math.min(6, b.attrs.level + 1)}`,
+          { id: this.nameOf(b) },
+          this.inlineOf(b.attrs.id, b.content),
+        )
       case 'quote':
       case 'letter':
-        return xml`<blockquote${this.named(b)} class="${b.type}">\n${joined(
-          b.content.map((x, i) => this.block(x, i === 0)),
-          '\n',
-        )}\n</blockquote>`
+        return xml`<blockquote${this.named(b)} class="${b.type}">\n${this.blocks(b.content, FIRST)}\n</blockquote>`
       case 'verse': {
         // A stanza is a paragraph of lines that hang each by itself; a device without styles parts them by their breaks.
         const stanzas: Markup[][] = []
@@ -131,7 +168,7 @@ class SectionWriter {
           b.content.map(
             i =>
               xml`<li>${joined(
-                i.content.map(x => this.block(x, true)),
+                i.content.map(x => this.block(x, FIRST)),
                 '\n',
               )}</li>`,
           ),
@@ -146,7 +183,7 @@ class SectionWriter {
         const cell = (c: PlacedCell | undefined, head: boolean): Markup => {
           const { wide = 1, deep = 1 } = c ?? {}
           const reach = xml`${wide > 1 && xml` colspan="${wide}"`}${deep > 1 && xml` rowspan="${deep}"`}`
-          const inner = c && c.cell.content.map(p => this.paragraph(p, 'first'))
+          const inner = c && c.cell.content.map(p => this.paragraph(p, FIRST))
           return head ? xml`<th${reach} scope="col">${inner}</th>` : xml`<td${reach}>${inner}</td>`
         }
         const cells = gridRows(grid)
@@ -169,8 +206,13 @@ class SectionWriter {
         const floats = stands === 'left' || stands === 'right'
         return xml`<figure${this.named(b)}${stands !== 'measure' && xml` class="${stands}"`}${floats && width}>${this.pageBreaks(b.attrs.id, 0)}${this.leading(b.attrs.leads, this.shown(b.attrs, floats ? undefined : width))}${caption}</figure>`
       }
-      case 'scene_break':
-        return xml`<hr${this.named(b)} class="scene"/>`
+      case 'scene_break': {
+        const { breaks } = this.ctx.style
+        const drawn = ornament(breaks.ornament, breaks.picture, 1, this.ctx)
+        return drawn
+          ? xml`<div${this.named(b)} class="scene" role="separator">${drawn}</div>`
+          : xml`<hr${this.named(b)} class="scene"/>`
+      }
       case 'page_break':
         return xml`<hr${this.named(b)} class="turn"/>`
     }
@@ -203,16 +245,54 @@ class SectionWriter {
       : undefined
   }
 
-  private paragraph(p: ParagraphJson, cls: string): Markup {
-    const classes = [cls, p.attrs.align === 'center' ? 'centre' : p.attrs.align === 'right' ? 'right' : '']
-      .filter(Boolean)
-      .join(' ')
-    return xml`<p${this.named(p)}${classes && xml` class="${classes}"`}>${this.inlineOf(p.attrs.id, p.content)}</p>`
+  private paragraph(p: ParagraphJson, { flush, begins }: Standing): Markup {
+    const { align } = p.attrs
+    const aside = align === 'center' || align === 'right'
+    const beginning = aside ? undefined : beginningFor(begins, this.ctx.style)
+    const classes = [
+      flush && 'first',
+      align === 'center' && 'centre',
+      align === 'right' && 'right',
+      beginning?.leadIn === 'line' && 'lead-line',
+    ].filter(c => typeof c === 'string')
+    this.begin(p.attrs.id)
+    const words = beginning ? this.begun(p.content, beginning) : this.inline(p.content)
+    return xml`<p${this.named(p)}${classes.length > 0 && xml` class="${classes.join(' ')}"`}>${words}</p>`
+  }
+
+  /** The words of a paragraph that opens a chapter or follows a break, with its initial and its first words in small capitals. */
+  private begun(
+    content: InlineJson[] | undefined,
+    { initial, leadIn }: NonNullable<ReturnType<typeof beginningFor>>,
+  ): Markup {
+    const begins = initial > 1 ? initialIn(content) : undefined
+    const letter =
+      begins &&
+      xml`<span class="initial${initial === 2 && ' two'}">${begins.quotes && xml`<span class="opens">${this.text(begins.quotes)}</span>`}${this.text(begins.letter)}</span>`
+    // A word of one letter keeps its space.
+    const space = begins && /^[\s\u00a0]/.test(begins.after) ? ' ' : ''
+    const rest = begins ? begins.rest : (content ?? [])
+    const first = rest[0]
+    const most = typeof leadIn === 'object' ? leadIn.words : 0
+    if (!most || first?.type !== 'text' || first.marks?.length) return joined([letter, space, this.inline(rest)])
+    const { led } = leadInOf(first.text, most)
+    const after = first.text.slice(led.length)
+    return joined([
+      letter,
+      space,
+      xml`<span class="lead">${this.text(led)}</span>`,
+      this.inline([...(after ? [{ ...first, text: after }] : []), ...rest.slice(1)]),
+    ])
   }
 
   /** Its name, where links lead to it. */
-  private named({ attrs }: BlockJson): Markup | false {
-    return !!attrs.id && this.ctx.places.has(attrs.id) && xml` id="${attrs.id}"`
+  private named(b: BlockJson): Markup | false {
+    const id = this.nameOf(b)
+    return id !== undefined && xml` id="${id}"`
+  }
+
+  private nameOf({ attrs }: BlockJson): string | undefined {
+    return attrs.id && this.ctx.places.has(attrs.id) ? attrs.id : undefined
   }
 
   private begin(block: string): void {
@@ -273,21 +353,8 @@ function isSpace(t: string, i: number): boolean {
   return c === 32 || (c < 256 ? (c >= 9 && c <= 13) || c === 160 : /\s/.test(t[i]!))
 }
 
-/** Headings by level: names of elements are never made from a book's data. */
-function element(name: string, id: Markup | false, content: Markup): Markup {
-  switch (name) {
-    case 'h2':
-      return xml`<h2${id}>${content}</h2>`
-    case 'h3':
-      return xml`<h3${id}>${content}</h3>`
-    case 'h4':
-      return xml`<h4${id}>${content}</h4>`
-    case 'h5':
-      return xml`<h5${id}>${content}</h5>`
-    default:
-      return xml`<h6${id}>${content}</h6>`
-  }
-}
+/** The first paragraph of what stands by itself. */
+const FIRST: Standing = { flush: true }
 
 const marked: Record<Exclude<MarkJson['type'], 'link' | 'language' | 'remark'>, (inner: Markup) => Markup> = {
   strong: x => xml`<strong>${x}</strong>`,

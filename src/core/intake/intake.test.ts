@@ -28,7 +28,8 @@ import mammoth from 'mammoth'
 import { bookText, docText, type ImageJson, type ParagraphJson, schema, type Section } from '../book'
 import { Fault } from '../trade'
 import { isSceneBreak, readHeading } from './headings'
-import { readManuscript, readZip, type Understood } from '.'
+import { readZip } from '../files'
+import { readManuscript, type Understood } from '.'
 
 const md = (t: string): Understood => readManuscript('a.md', strToU8(t))
 const txt = (t: string): Understood => readManuscript('a.txt', strToU8(t))

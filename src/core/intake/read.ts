@@ -6,7 +6,7 @@ import { readers } from './readers/registry'
 import { inOrder } from './several'
 import { decodeText } from './text'
 import { type Understood, understand } from './understand'
-import { entryNames } from './zip'
+import { entryNames } from '../files'
 
 /** What a file is, by its first bytes; names are only believed where bytes cannot tell. */
 export type FileKind = 'zip' | 'ole' | 'pdf' | 'picture' | 'rtf' | 'text' | 'empty'

@@ -1,5 +1,6 @@
 import type { BlockJson, DocJson, HeadingJson, ListJson, ParagraphJson, QuoteJson, VerseJson } from '../book'
 import { setFrag } from '../type'
+import { beginningFor, standingAfter } from './beginnings'
 import { baselineIn, type BlockContext, type NoteCounter, type Setting, type Spot } from './context'
 import { type FlowItem, itemOf, ofLines } from './flow'
 import { drawOrnament } from '../ornaments'
@@ -55,7 +56,6 @@ export function flowItems(
       continue
     }
     addBlock(out, block, { ctx, notes }, setting, following)
-    if (block.type !== 'image' && block.type !== 'heading' && block.type !== 'scene_break') setting.begins = undefined
     if (breakBefore && out.length > from) {
       out[from]!.breakBefore = true
       breakBefore = false
@@ -70,44 +70,36 @@ type Stream = Omit<Spot, 'place'>
 
 function addBlock(out: FlowItem[], block: BlockJson, at: Stream, s: Setting, following?: BlockJson): void {
   const spot: Spot = { ...at, place: { section: at.ctx.section, block: block.attrs.id } }
-  const { firsts } = at.ctx.style
   switch (block.type) {
     case 'paragraph':
       out.push(...standBeside(paragraph(block, spot, s), s, following))
-      // A date or signature on the right, a centred line, a salutation: what follows still begins flush.
-      s.flush &&= block.attrs.align === 'right' || block.attrs.align === 'center'
       break
     case 'heading':
       out.push(...heading(block, spot, s))
-      s.flush = firsts.flush
-      s.begins ??= 'break'
       break
     case 'quote':
     case 'letter':
       addInset(out, block, at, s)
-      s.flush = false
       break
     case 'verse':
       addVerse(out, block, spot, s)
-      s.flush = false
       break
     case 'list':
       addList(out, block, spot, s)
-      s.flush = false
       break
     case 'table':
       addTable(out, block, spot, s)
-      s.flush = true
       break
     case 'image':
       addImage(out, block, spot, s, following)
       break
     case 'scene_break':
       out.push(sceneBreak(at.ctx))
-      s.flush = firsts.flush
-      s.begins = 'break'
       break
   }
+  const { flush, begins } = standingAfter(block, s, at.ctx.style)
+  s.flush = flush
+  s.begins = begins
 }
 
 function heading({ attrs, content }: HeadingJson, spot: Spot, s: Setting): FlowItem[] {
@@ -219,18 +211,12 @@ function paragraph({ attrs, content }: ParagraphJson, spot: Spot, s: Setting): F
 /** What the style gives the first paragraph of a chapter, or of what follows a break. */
 function beginningOf(ctx: BlockContext, s: Setting): Beginning | undefined {
   // A large letter and a picture at one place would be too much.
-  if (!s.begins || s.beside) return undefined
-  const { firsts } = ctx.style
-  const full = s.begins === 'chapter' || firsts.afterBreaks === 'initial and lead-in'
-  const leads = full || firsts.afterBreaks === 'lead-in'
-  const leadIn =
-    !leads || firsts.leadIn === 'nothing'
-      ? undefined
-      : firsts.leadIn === 'line'
-        ? ('line' as const)
-        : { words: firsts.leadInWords, exact: false }
-  const initial = full && s.left === 0 ? firsts.initial : 0
-  return initial || leadIn ? { initial, ...(leadIn ? { leadIn } : {}) } : undefined
+  const begins = s.beside ? undefined : beginningFor(s.begins, ctx.style)
+  if (!begins) return undefined
+  const { initial, leadIn } = begins
+  const lines = s.left === 0 ? initial : 0
+  const led = leadIn === 'line' ? leadIn : leadIn && { ...leadIn, exact: false }
+  return lines || led ? { initial: lines, ...(led ? { leadIn: led } : {}) } : undefined
 }
 
 /** A letter's date and salutation stay with what follows them where they can, and its close with what comes before: up to three single lines at either end. */

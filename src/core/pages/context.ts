@@ -89,7 +89,7 @@ export interface Setting {
   /** No first-line indent for the next paragraph. */
   flush: boolean
   /** The next paragraph opens a chapter or follows a break: it may have an initial or a lead-in. */
-  begins?: 'chapter' | 'break'
+  begins?: 'chapter' | 'break' | undefined
   /** A picture that waits for the text to stand beside it. */
   beside?: Beside
   /** How paragraphs without an alignment of their own are set; the style's way, where absent. */

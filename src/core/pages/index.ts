@@ -1,3 +1,4 @@
+export { beginningFor, initialIn, leadInOf, numberIn, type Standing, standingAfter } from './beginnings'
 export { baselineIn } from './context'
 export { type HandOnRun, type Interior, type PlannedAt, Setter, type Unmade } from './interior'
 export type { Unmet, UnmetAt } from './paginate'

@@ -1,6 +1,7 @@
 import type { InlineJson } from '../book'
 import { type LayerBuilder, type MarkPlace, pathBox, spanWithin } from '../marks'
 import { setFrag } from '../type'
+import { initialIn } from './beginnings'
 import { baselineIn, type BlockContext } from './context'
 import type { TextBase } from './typefaces'
 
@@ -14,9 +15,6 @@ export interface Initial {
   draw(out: LayerBuilder, row: number, place: MarkPlace): void
 }
 
-// A letter with its marks, and the quotes that open before it.
-const start = /^(\s*)([“‘„«‹"'¿¡(—–]*)(\p{L}\p{M}*)/u
-
 /**
  * The initial of a paragraph over `lines` lines: its foot on the last of their baselines, its top level with the first line's
  * capitals. Its left edge stands on the margin (optically: ink on the edge), quotes before it hang outside at the size of the
@@ -29,12 +27,9 @@ export function initialOf(
   ctx: BlockContext,
   base: TextBase,
 ): Initial | undefined {
-  const first = content?.[0]
-  if (!content || first?.type !== 'text' || lines < 2) return undefined
-  const m = start.exec(first.text)
-  if (!m) return undefined
-  const [whole, , quotes, letter] = m as unknown as [string, string, string, string]
-  const after = first.text.slice(whole.length)
+  const begins = lines < 2 ? undefined : initialIn(content)
+  if (!begins) return undefined
+  const { quotes, letter, after, rest } = begins
   const { leading } = ctx.style.text
   const body = ctx.faces.of(base)
   const caps = body.face.metrics.capHeight
@@ -59,11 +54,10 @@ export function initialOf(
   const gap = alone ? body.space : base.size * 0.07
   const below = Math.max(...Array.from({ length: lines - 1 }, (_, i) => reach(i + 1))) + base.size * 0.22
   const indents = [Math.min(reach(0) + gap, below + base.size), ...Array.from({ length: lines - 1 }, () => below)]
-  const rest: InlineJson[] = [{ ...first, text: after.replace(/^[\s\u00a0]+/, '') }, ...content.slice(1)]
   return {
     lines,
     indents,
-    rest: rest[0]!.type === 'text' && !rest[0]!.text ? rest.slice(1) : rest,
+    rest,
     draw: (out, row, place) => {
       const baseline = (row + lines - 1) * leading + baselineIn(leading)
       const hung = quotes ? body.frag(quotes) : undefined

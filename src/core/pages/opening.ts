@@ -1,6 +1,7 @@
 import type { LayerBuilder, MarkPlace } from '../marks'
-import { roman, type Section, type SectionLabel } from '../book'
+import type { Section, SectionLabel } from '../book'
 import { breakParagraph, type BreakRules, linePieces, type Paragraph, ParagraphBuilder, setLine } from '../type'
+import { numberIn } from './beginnings'
 import type { BlockContext } from './context'
 import { reportLacks } from './lacks'
 import { type FlowItem, itemOf, ofLines } from './flow'
@@ -13,7 +14,7 @@ import type { TextBase } from './typefaces'
 export function opening(section: Section, label: SectionLabel, ctx: BlockContext): FlowItem[] {
   const { openings, text } = ctx.style
   const place: MarkPlace = { section: section.id, block: '' }
-  const number = numberText(label, openings.number)
+  const number = numberIn(label, ctx.style)
   const parts: {
     text: string
     base: TextBase
@@ -122,20 +123,6 @@ function beginsWithLeaf({ doc }: Section, ctx: BlockContext): boolean {
 type NumberForm = BlockContext['style']['openings']['number']
 
 const inWords = (form: NumberForm): boolean => form === 'words' || form === 'word and figures'
-
-function numberText(label: SectionLabel, form: NumberForm): string {
-  if (form === 'none' || !label.number) return ''
-  switch (form) {
-    case 'words':
-      return label.numberWords ?? ''
-    case 'word and figures':
-      return label.numberFigures ?? ''
-    case 'roman':
-      return roman(label.number).toUpperCase()
-    case 'figures':
-      return String(label.number)
-  }
-}
 
 const gap = (lines: number): FlowItem => itemOf({ keepNext: true, variants: ofLines(lines), draw: () => undefined })
 

@@ -1,7 +1,7 @@
 import { beforeAll, describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { shelf } from '../../../tests/support/core'
-import { parseXml } from '../intake/xml'
+import { parseXml } from '../files'
 import { BLACK, type PageMarks, pageSvg, pageText, pathBox, visitPage } from '../marks'
 import { TextStyle } from '../type'
 import { templates } from '.'

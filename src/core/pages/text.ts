@@ -2,6 +2,7 @@ import type { FootnoteJson, InlineJson, MarkJson } from '../book'
 import { addSign } from './smallPictures'
 import type { MarkPlace } from '../marks'
 import { type BreakRules, type Paragraph, ParagraphBuilder, type TextStyle } from '../type'
+import { leadInOf } from './beginnings'
 import type { BlockContext } from './context'
 import { reportLacks } from './lacks'
 import { markBits, type OfWords, type TextBase } from './typefaces'
@@ -96,14 +97,10 @@ export function buildText(
       const faceOf = (of: TextBase): TextStyle => (own ? ctx.faces.marked(of, bits, own) : ctx.faces.of(of, bits))
       let rest = n.text
       if (left > 0 && (bits === 0 || lead?.exact)) {
-        const words = new RegExp(`^(?:\\s*\\S+){1,${left}}`).exec(rest)?.[0] ?? ''
-        left -= words.trim().split(/\s+/).filter(Boolean).length
-        // The lead-in stops at the end of a sentence or clause rather than run over it.
-        const stop = /^[^.!?;:—]*[.!?;:—]/.exec(words)?.[0]
-        const set = stop && !lead?.exact && stop.length < words.length ? stop : words
-        if (set !== words) left = 0
-        b.text(set, faceOf(ctx.bases.leadIn))
-        rest = rest.slice(set.length)
+        const { led, words, ended } = leadInOf(rest, left, lead?.exact)
+        left = ended ? 0 : left - words
+        b.text(led, faceOf(ctx.bases.leadIn))
+        rest = rest.slice(led.length)
       } else left = 0
       if (rest) b.text(rest, faceOf(base))
     } else if (n.type === 'hard_break') b.lineBreak()

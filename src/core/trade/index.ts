@@ -43,5 +43,5 @@ export {
 export { currentProfile, plainColumns } from './profileMigration'
 export { formatTrim, parseTrim } from './trim'
 export { Cancelled, type Progress, type Report, type Ticker } from './ticker'
-export { joined, Markup, xml } from './xml'
+export { element, joined, Markup, xml } from './xml'
 export { strangeKey } from './keys'

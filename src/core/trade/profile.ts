@@ -133,6 +133,8 @@ const ebookSchema = () =>
     coverPage: boolean(),
     /** The contents can be read as a page, beside what readers show of them by themselves; unless this says no. */
     contentsPage: boolean(),
+    /** Faces that a file carries are shown, unless this says no. */
+    faces: boolean(),
   }).noUnknown()
 
 const listingSchema = () =>

@@ -43,6 +43,15 @@ function holesInTags(markup: TemplateStringsArray): boolean[] {
   return out
 }
 
+/** An element whose name is not known before: of letters, figures, hyphens and one colon at most. Attributes without a value are left out. */
+export function element(name: string, attributes: Readonly<Record<string, Value>>, content?: Value): Markup {
+  const plain = /^[A-Za-z][\w-]*(:[A-Za-z][\w-]*)?$/
+  const stated = Object.entries(attributes).filter(([, v]) => v !== undefined && v !== false)
+  for (const n of [name, ...stated.map(([k]) => k)]) if (!plain.test(n)) throw new Error(`“${n}” is no name in XML`)
+  const tag = `${name}${stated.map(([k, v]) => ` ${k}="${written(v)}"`).join('')}`
+  return Markup.made(content === undefined ? `<${tag}/>` : `<${tag}>${written(content)}</${name}>`)
+}
+
 /** Pieces of markup, and text among them, one after the other. `between` is text as well. */
 export const joined = (list: readonly Value[], between = ''): Markup =>
   Markup.made(list.map(written).join(escaped(between)))

@@ -1,6 +1,6 @@
 import type { Align } from '../../../book'
 import type { LetterLook } from '../../looks'
-import { child, elements, type XmlElement } from '../../xml'
+import { child, elements, type XmlElement } from '../../../files'
 
 /** Character formatting; undefined means "as inherited". */
 export interface RunProps extends LetterLook {

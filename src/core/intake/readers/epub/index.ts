@@ -1,15 +1,14 @@
 import { inlineText } from '../../../book'
 import { Fault, type Report } from '../../../trade'
 import { DropCounter, type RawBlock, type RawManuscript, textOfBlock } from '../../raw'
-import { elements, find, parseXml, type XmlElement } from '../../xml'
-import { pathIn, readZip } from '../../zip'
+import { elements, find, htmlTree, parseXml, readZip, targetIn, textOf, type XmlElement } from '../../../files'
+import { coverOf, type Epub, itemWith, type NavEntry, readEpub } from '../../../publication'
 import { decodeHtml } from '../html'
 import { bareWords, type HtmlFiles, HtmlReader } from '../html/blocks'
 import { Styles } from '../html/css'
-import { decoded, HtmlNotes } from '../html/notes'
+import { HtmlNotes } from '../html/notes'
 import type { HtmlPage } from '../html/page'
-import { htmlTree, textOf } from '../html/tree'
-import { type ContentsEntry, type EpubPackage, readNav, readNcx, readPackage } from './package'
+import { metaOf } from './meta'
 
 /** Reads an EPUB 2 or 3: its pages in the order of reading, its contents as evidence of what is a heading, notes, pictures, what it says of the book. */
 export function readEpubText(bytes: Uint8Array, report?: Report, salvage = false): RawManuscript {
@@ -29,29 +28,37 @@ export function readEpubText(bytes: Uint8Array, report?: Report, salvage = false
   )
   for (const [name, kept] of ruins) parts.set(name, kept)
   refuseProtected(parts)
-  const about = readPackage(parts)
-  const pages = pagesOf(about, parts, dropped, report)
+  const epub = readEpub(parts)
+  const meta = metaOf(epub)
+  const pages = pagesOf(epub, parts, dropped, report)
   if (!pages.length) throw new Fault('empty', 'This EPUB has no pages that can be read.')
-  const known = knownWords(about)
+  const known = knownWords(meta)
   const files: HtmlFiles = { file: path => parts.get(path), notes: new HtmlNotes(pages), dropped, remade, known }
   const reader = new HtmlReader(files)
   const blocks: RawBlock[] = []
-  const contents = contentsOf(about, parts)
+  const contents = entriesByPage(epub)
+  const cover = coverOf(epub)?.path
+  const nav = itemWith(epub, 'nav')?.path
   for (const [i, page] of pages.entries()) {
     report?.({ stage: 'Understanding', done: i, of: pages.length })
-    if (isContentsPage(page, about)) {
+    if (page.path === nav) {
       const words = textOf(page.root)
       dropped.add('typed contents list', words.trim(), 1, words)
       continue
     }
     reader.beginFile()
     const own = reader.read(page)
-    if (isCover(own, about)) dropped.add('the picture of its cover', about.cover!)
+    if (isCover(own, cover)) dropped.add('the picture of its cover', cover!)
     else blocks.push(...withContents(own, contents.get(page.path) ?? []))
   }
   blocks.push(...reader.uncalled())
-  const meta = { ...about.meta, ...(files.logo ? { logo: files.logo } : {}) }
-  return { blocks, pictures: reader.pictures, meta, dropped, remade }
+  return {
+    blocks,
+    pictures: reader.pictures,
+    meta: { ...meta, ...(files.logo ? { logo: files.logo } : {}) },
+    dropped,
+    remade,
+  }
 }
 
 /** Fonts may be obscured so that they are of no use elsewhere; whatever else is encrypted cannot be read (EPUB 3.3, 4.2.6.3.2). */
@@ -72,7 +79,7 @@ function refuseProtected(parts: ReadonlyMap<string, Uint8Array>): void {
 }
 
 function pagesOf(
-  { spine }: EpubPackage,
+  { items, absent, spine }: Epub,
   parts: ReadonlyMap<string, Uint8Array>,
   dropped: DropCounter,
   report: Report | undefined,
@@ -87,8 +94,11 @@ function pagesOf(
     return text
   }
   const styles = new Map<string, Styles>()
-  return spine.flatMap((path, i): HtmlPage[] => {
+  const paths = new Map([...items, ...absent].map(f => [f.id, f.path]))
+  return spine.flatMap(({ id }, i): HtmlPage[] => {
     report?.({ stage: 'Reading', done: i, of: spine.length })
+    const path = paths.get(id)
+    if (path === undefined) return []
     const bytes = parts.get(path)
     if (!bytes || !/\.(x?html?|xml)$/i.test(path)) {
       dropped.add(bytes ? 'pages that are no text' : 'pages that are not in the file', path)
@@ -105,26 +115,18 @@ function pagesOf(
 
 /** The styles of a page: those it links to and its own, in their order. */
 function sheetsOf(root: XmlElement, path: string, sheetAt: (path: string) => string): string[] {
-  const folder = path.slice(0, path.lastIndexOf('/') + 1)
   return elements(find(root, 'head')).flatMap(e => {
     if (e.name === 'style') return [e.children.filter(c => typeof c === 'string').join('')]
     if (e.name !== 'link' || !/\bstylesheet\b/i.test(e.attrs.rel ?? '') || !e.attrs.href) return []
-    return [sheetAt(pathIn(folder, decoded(e.attrs.href)))]
+    return [sheetAt(targetIn(path, e.attrs.href))]
   })
 }
 
 /** Entries of the contents by the page that they lead to. */
-function contentsOf({ nav, ncx }: EpubPackage, parts: ReadonlyMap<string, Uint8Array>): Map<string, ContentsEntry[]> {
-  const navBytes = nav === undefined ? undefined : parts.get(nav)
-  const ncxBytes = ncx === undefined ? undefined : parts.get(ncx)
-  const entries = navBytes
-    ? readNav(htmlTree(decodeHtml(navBytes)), nav!)
-    : ncxBytes
-      ? readNcx(htmlTree(decodeHtml(ncxBytes)), ncx!)
-      : []
-  const out = new Map<string, ContentsEntry[]>()
-  for (const e of entries) {
-    const page = e.target.split('#')[0]!
+function entriesByPage({ nav }: Epub): Map<string, NavEntry[]> {
+  const out = new Map<string, NavEntry[]>()
+  for (const e of nav) {
+    const page = e.href.split('#')[0]!
     const there = out.get(page)
     if (there) there.push(e)
     else out.set(page, [e])
@@ -132,15 +134,12 @@ function contentsOf({ nav, ncx }: EpubPackage, parts: ReadonlyMap<string, Uint8A
   return out
 }
 
-const isContentsPage = (page: HtmlPage, { nav }: EpubPackage): boolean => page.path === nav
-
 /** A page that shows the cover and says nothing. */
-const isCover = (blocks: readonly RawBlock[], { cover }: EpubPackage): boolean =>
+const isCover = (blocks: readonly RawBlock[], cover: string | undefined): boolean =>
   cover !== undefined && blocks.length > 0 && blocks.every(b => b.type === 'picture' && b.key === cover && !b.caption)
 
 /** What the package says of the book: a typed title page says it again. */
-function knownWords({ meta }: EpubPackage): Set<string> {
-  const { title, subtitle, author, imprint, series, seriesNumber } = meta
+function knownWords({ title, subtitle, author, imprint, series, seriesNumber }: RawManuscript['meta']): Set<string> {
   const both = subtitle ? [`${title} ${subtitle}`] : []
   const numbered = series && seriesNumber ? [`${series} ${seriesNumber}`] : []
   const all = [title, subtitle, author, author && `by ${author}`, imprint, series, ...both, ...numbered]
@@ -151,11 +150,12 @@ function knownWords({ meta }: EpubPackage): Set<string> {
 const NEAR = 6
 
 /** A page's blocks with what the contents name marked as headings: where a paragraph says what an entry says. */
-function withContents(blocks: RawBlock[], entries: readonly ContentsEntry[]): RawBlock[] {
+function withContents(blocks: RawBlock[], entries: readonly NavEntry[]): RawBlock[] {
   if (!entries.length) return blocks
   const out = [...blocks]
-  for (const { label, level } of entries) {
-    const named = bareWords(label)
+  for (const { title, depth } of entries) {
+    const level = depth + 1
+    const named = bareWords(title)
     if (!named) continue
     const at = out.findIndex(
       (b, i) =>

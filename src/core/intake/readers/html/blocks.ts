@@ -13,15 +13,12 @@ import { type NoteJson, trimNote } from '../../inline'
 import { wordsOfNote } from '../../noteWords'
 import { countLook } from '../../looks'
 import { type DropCounter, leading, type RawBlock, type RawPara, stretchesOf, textOfBlock } from '../../raw'
-import type { XmlElement } from '../../xml'
-import { elements, find } from '../../xml'
-import { pathIn } from '../../zip'
+import { decoded, elements, find, MUTE, pathIn, textOf, type XmlElement } from '../../../files'
 import { classesOf, EM, type Look } from './css'
 import { Line, type Standing } from './line'
-import { decoded, type HtmlNotes, targetOf } from './notes'
+import { type HtmlNotes, targetOf } from './notes'
 import type { HtmlPage } from './page'
-import { isMade, isOwn, roleOf } from './semantics'
-import { MUTE, textOf } from './tree'
+import { isDrawn, isMade, isOwn, roleOf } from './semantics'
 
 /** What the pages refer to. */
 export interface HtmlFiles {
@@ -255,7 +252,8 @@ export class HtmlReader {
     if (e.name === 'nav' || isContents(e)) {
       const words = this.wordsOf(e)
       if (words.trim()) dropped.add('typed contents list', words.replace(/\s+/g, ' '), 1, words)
-    } else if (isNotesSection(e)) this.notesSection(e, s, out)
+    } else if (e.attrs.role === 'separator' && e.name !== 'hr') this.put([{ type: 'scene' }], out)
+    else if (isNotesSection(e)) this.notesSection(e, s, out)
     else if (verse) this.verse(e, s, out)
     else this.named(e, s, out, list)
     if (look.pageAfter) this.newPage = true
@@ -346,7 +344,7 @@ export class HtmlReader {
     const note = notes.byCall.get(c)
     if (note) return this.call(c, line)
     this.countLooks(c, look, line)
-    const inner = this.within(c, s, look)
+    const inner = isDrawn(c) ? s : this.within(c, s, look)
     switch (c.name) {
       case 'br':
         return line.add({ type: 'hard_break' })

@@ -4,7 +4,7 @@ import parse from 'css-tree/parser'
 import walk from 'css-tree/walker'
 import type { Align } from '../../../book'
 import type { LetterLook } from '../../looks'
-import type { XmlElement } from '../../xml'
+import type { XmlElement } from '../../../files'
 
 /** What a style says of an element by itself; what is not said is inherited, or plain. */
 export interface Look extends LetterLook {

@@ -6,7 +6,7 @@ import { bookText, docText, gridOf } from '../../../book'
 import { lettersIn, textOfBlock } from '../../raw'
 import { readManuscript } from '../..'
 import { readHtml } from '.'
-import { htmlTree, textOf } from './tree'
+import { htmlTree, textOf } from '../../../files'
 
 const read = (body: string, head = '') => readHtml(`<html><head>${head}</head><body>${body}</body></html>`)
 const text = (body: string, head = ''): string[] => read(body, head).blocks.map(textOfBlock)

@@ -1,11 +1,10 @@
 import { DropCounter, type RawManuscript } from '../../raw'
-import { elements, find, type XmlElement } from '../../xml'
+import { elements, find, htmlTree, textOf, type XmlElement } from '../../../files'
 import { decodeText } from '../../text'
 import { HtmlReader } from './blocks'
 import { Styles } from './css'
 import { HtmlNotes } from './notes'
 import type { HtmlPage } from './page'
-import { htmlTree, textOf } from './tree'
 
 /** Reads a page of HTML: text with its formatting, headings, lists, tables, notes, verse. `pictures` are files that came with it, by their names. */
 export function readHtml(text: string, pictures: ReadonlyMap<string, Uint8Array> = new Map()): RawManuscript {

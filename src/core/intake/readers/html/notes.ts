@@ -1,7 +1,5 @@
-import { pathIn } from '../../zip'
-import type { XmlElement } from '../../xml'
+import { decoded, pathIn, textOf, type XmlElement } from '../../../files'
 import { classesOf } from './css'
-import { textOf } from './tree'
 import type { HtmlPage } from './page'
 
 /** A note that a page calls: the element that says it, and the sign by which it is called. */
@@ -187,14 +185,6 @@ export function targetOf(page: Pick<HtmlPage, 'path'>, href: string): string {
   const [file = '', id = ''] = href.split('#')
   const folder = page.path.slice(0, page.path.lastIndexOf('/') + 1)
   return `${file ? pathIn(folder, decoded(file)) : page.path}#${decoded(id)}`
-}
-
-export function decoded(uri: string): string {
-  try {
-    return decodeURIComponent(uri)
-  } catch {
-    return uri
-  }
 }
 
 const typesOf = (e: XmlElement): string => `${e.attrs['epub:type'] ?? ''} ${e.attrs.role ?? ''}`

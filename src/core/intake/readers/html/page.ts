@@ -1,4 +1,4 @@
-import type { XmlElement } from '../../xml'
+import type { XmlElement } from '../../../files'
 import type { Styles } from './css'
 
 /** A page of HTML among those that are read together. */

@@ -1,5 +1,5 @@
 import { type Role, roles } from '../../../book'
-import type { XmlElement } from '../../xml'
+import type { XmlElement } from '../../../files'
 import { classesOf } from './css'
 
 /** Roles by what an element says that it is (EPUB 3 structural semantics, DPUB-ARIA). What a book makes by itself is not among them. */
@@ -40,3 +40,9 @@ export function roleOf(e: XmlElement): Role | undefined {
   )
   return own ?? types.map(t => byType[t]).find(r => r !== undefined)
 }
+
+/** Parts of words that only a style draws apart: the initial of a chapter, its first words, a title in capitals. */
+const DRAWN = new Set(['initial', 'opens', 'lead', 'lead-in', 'dropcap', 'title', 'number'])
+
+/** Whether an element is there for the look that its file gives it: that is the style's, not the words'. */
+export const isDrawn = (e: XmlElement): boolean => e.name === 'span' && classesOf(e.attrs).some(c => DRAWN.has(c))

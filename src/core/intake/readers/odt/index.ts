@@ -4,8 +4,7 @@ import { cleanText, remarkOf, sameMarks, trimInline } from '../../inline'
 import { countLook, marksOf } from '../../looks'
 import { wordsOfNote } from '../../noteWords'
 import { DropCounter, leading, TABS, type RawBlock, type RawManuscript, type RawPara, stretchesOf } from '../../raw'
-import { child, elements, find, parseXml, type XmlElement } from '../../xml'
-import { pathIn, readZip } from '../../zip'
+import { child, elements, find, parseXml, pathIn, readZip, type XmlElement } from '../../../files'
 import { lengthOf, type OdtStyle, OdtStyles } from './styles'
 
 /** Reads an open-document text: styles with inheritance, notes, lists, tables, pictures, links; tracked changes as accepted. */

@@ -1,6 +1,6 @@
 import type { Align } from '../../../book'
 import type { LetterLook } from '../../looks'
-import { child, elements, type XmlElement } from '../../xml'
+import { child, elements, type XmlElement } from '../../../files'
 
 export interface TextLook extends LetterLook {
   /** Points, or by the letters of the style it is based on. */

@@ -1,6 +1,6 @@
 import { type DefaultTreeAdapterTypes as Dom, parse } from 'parse5'
-import { Fault } from '../../../trade'
-import type { XmlElement } from '../../xml'
+import { Fault } from '../trade'
+import type { XmlElement } from './xml'
 
 /** Elements nested deeper than this stand in the last that is not: what they say is kept, and nothing overflows. */
 const MOST_DEPTH = 300

@@ -230,18 +230,6 @@ function unpackedInSteps(
   return [data, ended && size === entry.size && crc === entry.crc]
 }
 
-/** A path that is written in a part of an archive, from the archive's own root. `folder`: where the part lies, with its slash. */
-export function pathIn(folder: string, target: string): string {
-  if (target.startsWith('/')) return target.slice(1)
-  const parts = (folder + target).split('/')
-  const out: string[] = []
-  for (const p of parts) {
-    if (p === '..') out.pop()
-    else if (p && p !== '.') out.push(p)
-  }
-  return out.join('/')
-}
-
 /** Names of what an archive says that it holds; none where it cannot be told. */
 export function entryNames(bytes: Uint8Array): Set<string> {
   try {

@@ -107,7 +107,8 @@ function countTags(text: string): number {
   return n
 }
 
-function decodeXml(bytes: Uint8Array): string {
+/** The text of a part: UTF-8, or UTF-16 where it says so. */
+export function decodeXml(bytes: Uint8Array): string {
   if (bytes[0] === 0xff && bytes[1] === 0xfe) return new TextDecoder('utf-16le').decode(bytes)
   if (bytes[0] === 0xfe && bytes[1] === 0xff) return new TextDecoder('utf-16be').decode(bytes)
   return new TextDecoder('utf-8').decode(bytes)

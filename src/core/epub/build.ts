@@ -1,0 +1,237 @@
+import { strFromU8 } from 'fflate'
+import {
+  type Asset,
+  authorLine,
+  type Book,
+  copyrightLines,
+  filled,
+  contentsEntries,
+  labels,
+  linkedPlaces,
+  type PrintedWords,
+  printedWords,
+  picturesIn,
+  type Section,
+  type SectionLabel,
+  seriesLine,
+  shortName,
+  uidOf,
+} from '../book'
+import { harbourRoman, type InteriorStyle, type PageStart } from '../pages'
+import { type Epub, NCX, zipEpub } from '../publication'
+import { joined, type Markup, xml } from '../trade'
+import { at, Draft, ROOT } from './draft'
+import { type EmbeddedFace, type UsedText, usedIn } from './faces'
+import { metadataOf } from './metadata'
+import { navFile, ncxFile } from './navigation'
+import { styleSheetOf } from './style'
+import { type Breaks, page, sectionBody, type XhtmlContext } from './xhtml'
+
+export interface EpubOptions {
+  isbn?: string
+  /** ISO 8601, UTC, whole seconds. */
+  date: string
+  /** What it follows in its look; the style that books begin with where nothing is said. */
+  style?: InteriorStyle
+  /** Gives the faces of the style that go with it, for the text that it has; the reader's own are shown where there are none. */
+  faces?: (used: UsedText) => EmbeddedFace[]
+  /** The front cover as JPEG or PNG. */
+  cover?: { bytes: Uint8Array; type: 'image/jpeg' | 'image/png' }
+  /** Bytes of the book's pictures by asset. */
+  picture(asset: string): Uint8Array | undefined
+  /** Where printed pages begin, for the page list. */
+  pages?: PageStart[]
+  /** The printed edition whose pages those are, as its identifier or its name. */
+  printed?: string
+  /** Whether the cover, and the contents, are pages that are read through. They are, where it is not said; contents that are asked for are made where the book has none. */
+  coverPage?: boolean
+  contentsPage?: boolean
+}
+
+const extensions: Record<Asset['type'], string> = {
+  'image/png': 'png',
+  'image/jpeg': 'jpg',
+  'image/gif': 'gif',
+  'image/svg+xml': 'svg',
+  // Only planned pages have pages of PDFs, which no flowing book has.
+  'application/pdf': 'pdf',
+}
+
+/** The book as a file of EPUB 3. Same book, same bytes. */
+export const writeEpub = (book: Book, options: EpubOptions): Uint8Array =>
+  zipEpub(buildEpub(book, options), options.date)
+
+/** Makes the book an EPUB 3 in its style, with what older devices read beside (NCX, guide). */
+export function buildEpub(book: Book, options: EpubOptions): Epub {
+  const { data } = book
+  const { style = harbourRoman } = options
+  const sections = book.sections.filter(isRead)
+  const assets = assetsOf(book, sections, style, options)
+  const draft = new Draft(
+    options.isbn ? `urn:isbn:${options.isbn}` : `urn:uuid:${uidOf(book)}`,
+    new Map(assets.map(a => [a.id, a])),
+  )
+  if (options.cover) addCover(draft, book, printedWords(data.language), options)
+  addSections(draft, book, sections, { ...options, style })
+  const { nav, spine, items } = draft
+  if (!nav.length && spine.length)
+    nav.push({ title: lineOf(data.title), href: items.find(f => f.id === spine.at(-1)!.id)!.path, depth: 0 })
+  draft.add({
+    path: 'text/nav.xhtml',
+    id: 'nav',
+    type: 'application/xhtml+xml',
+    data: navFile(data.language, draft),
+    properties: ['nav'],
+  })
+  for (const a of assets)
+    draft.add({ path: imageFile(a), id: `i-${a.id.slice(0, 16)}`, type: a.type, data: options.picture(a.id)! })
+  const faces = options.faces?.(usedIn(textsOf(draft), style)) ?? []
+  for (const { file, bytes } of faces)
+    draft.add({ path: `fonts/${file}`, id: `f-${file}`, type: 'font/ttf', data: bytes })
+  draft.add({ path: 'style.css', id: 'css', type: 'text/css', data: styleSheetOf(style, faces) })
+  draft.add({ path: 'toc.ncx', id: 'ncx', type: NCX, data: ncxFile(data, draft) })
+  return {
+    root: ROOT,
+    version: '3.0',
+    uid: 'uid',
+    language: data.language,
+    metadata: metadataOf(book, draft, options),
+    items: draft.items,
+    absent: [],
+    spine: draft.spine,
+    nav: draft.nav,
+    landmarks: draft.landmarks,
+    pages: draft.pages,
+    others: new Map(),
+  }
+}
+
+const textsOf = ({ items }: Draft): string[] =>
+  items.flatMap(i => (i.type === 'application/xhtml+xml' ? [strFromU8(i.data)] : []))
+
+/** Whether a section is in the ebook: it has words or makes them, and is not for paper only. */
+const isRead = (s: Section): boolean =>
+  s.role !== 'half-title' &&
+  (s.made || !!s.title || s.role === 'part' || s.doc.content.some(b => b.type !== 'paragraph' || !!b.content?.length))
+
+/** The book's pictures that are shown in it: those of its text, its imprint's logo, the style's own ornaments. */
+function assetsOf(
+  { data, assets }: Book,
+  sections: readonly Section[],
+  { openings, breaks }: InteriorStyle,
+  { picture }: EpubOptions,
+): Asset[] {
+  const used = new Set(sections.flatMap(s => picturesIn(s).map(p => p.asset)))
+  if (data.imprint.logo && sections.some(s => s.made && s.role === 'title-page')) used.add(data.imprint.logo)
+  for (const own of [openings.ornamentPicture, breaks.picture]) if (own) used.add(own)
+  return assets.filter(a => used.has(a.id) && !a.damaged && picture(a.id))
+}
+
+const imageFile = (a: Asset): string => `images/${a.id.slice(0, 16)}.${extensions[a.type]}`
+
+/** A title as contents show it, on one line. */
+const lineOf = (title: string): string => title.replace(/\s+/g, ' ').trim()
+
+function addCover(draft: Draft, { data }: Book, words: PrintedWords, { cover, coverPage = true }: EpubOptions): void {
+  const { bytes, type } = cover!
+  const ext = type === 'image/png' ? 'png' : 'jpg'
+  const author = authorLine(data)
+  const alt = `${words.cover}: ${author ? filled(words.by, { title: data.title, author }) : data.title}`
+  const path = `images/cover.${ext}`
+  draft.add({ path, id: 'cover-image', type, data: bytes, properties: ['cover-image'] })
+  if (!coverPage) return
+  const body = xml`<section epub:type="cover" class="cover"><img src="../${path}" alt="${alt}"/></section>`
+  draft.addText('text/cover.xhtml', 'cover', page(words.cover, data.language, body))
+  draft.landmarks.push({ type: 'cover', title: words.cover, href: at('text/cover.xhtml') })
+}
+
+/** Where links lead: sections are files, linked blocks places in them. */
+function placesOf(sections: Section[]): Map<string, string> {
+  const out = new Map<string, string>()
+  const files = sections.filter(s => !(s.role === 'contents' && s.made))
+  for (const s of files) out.set(s.id, `${s.id}.xhtml`)
+  for (const [id, { section, block }] of linkedPlaces(sections)) if (block) out.set(id, `${section}.xhtml#${block}`)
+  return out
+}
+
+/** The sections, and where contents, landmarks and the list of printed pages lead to in them. */
+function addSections(
+  draft: Draft,
+  book: Book,
+  sections: Section[],
+  options: EpubOptions & { style: InteriorStyle },
+): void {
+  const { data } = book
+  const { assets, landmarks, nav, pages } = draft
+  const words = printedWords(data.language)
+  const names = labels(book.sections, data.language)
+  const breaks = breaksOf(options.pages ?? [])
+  const ctx: XhtmlContext = {
+    language: data.language,
+    style: options.style,
+    assets,
+    href: id => `../${imageFile(assets.get(id)!)}`,
+    breaks: new Map(),
+    places: placesOf(sections),
+    seen: new Set(),
+  }
+  const isContents = (s: Section): boolean => s.role === 'contents' && s.made
+  const start = sections.find(s => s.part === 'body' && !isContents(s))
+  const entries = contentsEntries(book.sections, data.language)
+  const addContents = (title: string): void => {
+    draft.read('nav')
+    landmarks.push({ type: 'toc', title, href: at('text/nav.xhtml') })
+  }
+  const asked = options.contentsPage === true && !sections.some(isContents)
+  for (const s of sections) {
+    const label = names.get(s.id)!
+    if (isContents(s)) {
+      if (options.contentsPage !== false) addContents(label.title)
+      continue
+    }
+    if (asked && s === start) addContents(words.sections.contents!)
+    const path = `text/${s.id}.xhtml`
+    if (s.made && s.role === 'title-page') landmarks.push({ type: 'titlepage', title: words.titlePage, href: at(path) })
+    const before = ctx.seen.size
+    const body = bodyOf(book, s, label, { ...ctx, breaks: breaks.get(s.id) ?? ctx.breaks }, options.isbn)
+    for (const l of [...ctx.seen].slice(before)) pages.push({ label: l, href: at(`${path}#page-${l}`) })
+    draft.addText(path, s.id, page(shortName(label) || data.title, data.language, body))
+    for (const e of entries)
+      if (e.section === s.id)
+        nav.push({
+          title: lineOf([e.numberWords, e.title].filter(Boolean).join(': ')),
+          href: at(e.block ? `${path}#${e.block}` : path),
+          depth: e.level,
+        })
+  }
+  if (start) landmarks.push({ type: 'bodymatter', title: words.textBegins, href: at(`text/${start.id}.xhtml`) })
+}
+
+function bodyOf(book: Book, s: Section, label: SectionLabel, ctx: XhtmlContext, isbn: string | undefined): Markup {
+  if (s.made && s.role === 'title-page') return titleBody(book, ctx)
+  if (!(s.made && s.role === 'copyright')) return sectionBody(s, label, ctx)
+  const lines = copyrightLines(book, isbn).map(l => xml`<p>${l}</p>`)
+  const { copyright } = printedWords(ctx.language)
+  return xml`<section epub:type="copyright-page" class="copyright made" aria-label="${copyright}">\n${joined(lines, '\n')}\n</section>`
+}
+
+/** Where printed pages begin, by section and block. */
+function breaksOf(pages: PageStart[]): Map<string, Breaks> {
+  const breaks = new Map<string, Breaks>()
+  for (const { section, block, label, chars } of pages) {
+    const own = breaks.get(section) ?? new Map<string, { label: string; chars: number }[]>()
+    breaks.set(section, own.set(block, [...(own.get(block) ?? []), { label, chars }]))
+  }
+  return breaks
+}
+
+function titleBody(book: Book, { assets, href }: XhtmlContext): Markup {
+  const { data } = book
+  const asset = data.imprint.logo ? assets.get(data.imprint.logo) : undefined
+  const logo =
+    asset &&
+    xml`<p class="logo"><img src="${href(asset.id)}" alt="${data.imprint.name}"${!data.imprint.name && xml` role="presentation"`}/></p>\n`
+  const line = (cls: string, t: string | undefined): Markup | undefined =>
+    t ? xml`<p class="${cls}">${t}</p>\n` : undefined
+  return xml`<section epub:type="titlepage" class="titlepage">\n<h1>${data.title}</h1>\n${line('subtitle', data.subtitle)}${line('series', seriesLine(book))}${line('author', authorLine(data))}${logo}${line('imprint', data.imprint.name)}</section>`
+}

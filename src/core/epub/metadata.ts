@@ -1,0 +1,80 @@
+import type { Book, Contributor, TitleData } from '../book'
+import { dc, named, property, type Statement } from '../publication'
+import { accessGaps } from './access'
+import type { Draft } from './draft'
+import type { EpubOptions } from './build'
+
+/** What the package says of the book, its pages, and how it can be read. */
+export const metadataOf = (book: Book, draft: Draft, options: EpubOptions): Statement[] => [
+  dc('identifier', draft.identifier, { id: 'uid' }),
+  ...about(book.data, options.date),
+  ...pagination(draft, options),
+  ...access(book, draft),
+  // Older devices find the cover so.
+  ...(draft.items.some(f => f.id === 'cover-image') ? [named('cover', 'cover-image')] : []),
+]
+
+/** The book's data. */
+function about(data: TitleData, date: string): Statement[] {
+  const m = [dc('title', data.title || 'Untitled', { id: 'title' }), property('title-type', 'main', 'title')]
+  if (data.subtitle)
+    m.push(dc('title', data.subtitle, { id: 'subtitle' }), property('title-type', 'subtitle', 'subtitle'))
+  data.contributors.forEach((c, i) => m.push(...contributor(c, `c${i}`)))
+  m.push(dc('language', data.language))
+  if (data.imprint.name) m.push(dc('publisher', data.imprint.name))
+  if (data.description) m.push(dc('description', data.description))
+  if (data.rights) m.push(dc('rights', data.rights))
+  for (const s of data.subjects) m.push(dc('subject', s))
+  m.push(dc('date', date.slice(0, 10)), property('dcterms:modified', date))
+  if (data.series) {
+    m.push(
+      property('belongs-to-collection', data.series.name, undefined, { id: 'series' }),
+      property('collection-type', 'series', 'series'),
+    )
+    if (data.series.number) m.push(property('group-position', String(data.series.number), 'series'))
+  }
+  return m
+}
+
+const contributor = ({ name, role, sortName }: Contributor, id: string): Statement[] => [
+  dc(role === 'aut' ? 'creator' : 'contributor', name, { id }),
+  property('role', role, id, { scheme: 'marc:relators' }),
+  ...(sortName ? [property('file-as', sortName, id)] : []),
+]
+
+/** Whose pages are listed (EPUB 3.3, page-list; the property that EPUB Accessibility 1.1 also takes). */
+const pagination = ({ pages }: Draft, { printed }: EpubOptions): Statement[] =>
+  pages.length && printed
+    ? [dc('source', printed, { id: 'printed' }), property('source-of', 'pagination', 'printed')]
+    : []
+
+/** What WCAG's criteria come to where nothing is wanting, as EPUB Accessibility 1.1 wants it said. */
+const CONFORMS = 'EPUB Accessibility 1.1 - WCAG 2.2 Level AA'
+
+/** How it can be read. It says that it conforms only where none of our rules finds anything. */
+function access(book: Book, { assets, pages }: Draft): Statement[] {
+  const gaps = accessGaps(book, assets)
+  const described = !gaps.some(g => g.kind === 'picture not described')
+  const feature = (value: string): Statement => property('schema:accessibilityFeature', value)
+  const m = [property('schema:accessMode', 'textual')]
+  if (assets.size) m.push(property('schema:accessMode', 'visual'))
+  if (described) m.push(property('schema:accessModeSufficient', 'textual'))
+  m.push(...['tableOfContents', 'readingOrder', 'structuralNavigation', 'displayTransformability'].map(feature))
+  if (assets.size && described) m.push(feature('alternativeText'))
+  if (pages.length) m.push(feature('printPageNumbers'))
+  m.push(
+    property('schema:accessibilityHazard', 'none'),
+    property(
+      'schema:accessibilitySummary',
+      described
+        ? 'All text can be read by any means; pictures, if any, are described.'
+        : 'All text can be read by any means; some pictures are not described.',
+      undefined,
+      { 'xml:lang': 'en' },
+    ),
+  )
+  const { imprint, contributors } = book.data
+  const by = imprint.name || contributors[0]?.name
+  if (!gaps.length && by) m.push(property('dcterms:conformsTo', CONFORMS), property('a11y:certifiedBy', by))
+  return m
+}

@@ -1,0 +1,5 @@
+export type { Epub, EpubItem, Landmark, NavEntry, PageEntry, SpineItem, Statement } from './epub'
+export { NCX } from './packageFile'
+export { openEpub, readEpub } from './read'
+export { coverOf, dc, itemWith, named, properties, property, readItems, refined, said, titleOf } from './statements'
+export { zipEpub } from './zip'
