@@ -12,6 +12,8 @@ const policy = (nonce: string, dev: boolean): string =>
     "font-src 'self' data:",
     "connect-src 'self'",
     "worker-src 'self'",
+    // The reading room shows pages of the book itself, which run nothing.
+    "frame-src 'self' blob:",
     "frame-ancestors 'none'",
     "base-uri 'self'",
     "form-action 'self'",

@@ -19,7 +19,7 @@ import { isTyping, useKeys } from './useKeys'
 import { usePress } from './usePress'
 import { useSay } from './useSay'
 
-export type Stage = 'plan' | 'text' | 'pages' | 'interior' | 'cover' | 'check' | 'listings'
+export type Stage = 'plan' | 'text' | 'pages' | 'interior' | 'cover' | 'ebook' | 'check' | 'listings'
 
 const stages: { id: Stage; name: string }[] = [
   { id: 'plan', name: 'Plan' },
@@ -27,6 +27,7 @@ const stages: { id: Stage; name: string }[] = [
   { id: 'pages', name: 'Pages' },
   { id: 'interior', name: 'Interior' },
   { id: 'cover', name: 'Cover' },
+  { id: 'ebook', name: 'Ebook' },
   { id: 'check', name: 'Check' },
   { id: 'listings', name: 'Listings' },
 ]
@@ -113,7 +114,7 @@ export function BookTop({ bookId, view, stage }: { bookId: string; view: OpenBoo
           })}
         </span>
         <History bookId={bookId} undoes={view.undo} redoes={view.redo} />
-        <Stages bookId={bookId} planned={!!book?.plan} at={at} />
+        <Stages bookId={bookId} planned={!!book?.plan} ebook={!!book?.editions.some(e => e.kind === 'ebook')} at={at} />
       </header>
       {view.hold === 'following' && (
         <p className="band" role="status">
@@ -178,11 +179,22 @@ const History = memo(function History({
 })
 
 /** The rooms of a book. */
-const Stages = memo(function Stages({ bookId, planned, at }: { bookId: string; planned: boolean; at: Stage }) {
+const Stages = memo(function Stages({
+  bookId,
+  planned,
+  ebook,
+  at,
+}: {
+  bookId: string
+  planned: boolean
+  /** It has an edition to be read on devices. */
+  ebook: boolean
+  at: Stage
+}) {
   return (
     <nav className="stages" aria-label="Stages">
       {stages
-        .filter(s => s.id !== (planned ? 'text' : 'pages'))
+        .filter(s => s.id !== (planned ? 'text' : 'pages') && (s.id !== 'ebook' || ebook))
         .map(s => (
           <Link
             prefetch={false}

@@ -1,4 +1,5 @@
 export { type AccessGap, accessGaps } from './access'
-export { buildEpub, type EpubOptions, writeEpub } from './build'
+export { buildEpub, writeEpub } from './build'
 export { carriedFaces, type EmbeddedFace, mayBeCarried, type UsedText } from './faces'
+export type { EpubOptions } from './options'
 export { type EpubTrouble, inspectEpub } from './inspect'

@@ -2,7 +2,7 @@ import type { Book, Contributor, TitleData } from '../book'
 import { dc, named, property, type Statement } from '../publication'
 import { accessGaps } from './access'
 import type { Draft } from './draft'
-import type { EpubOptions } from './build'
+import type { EpubOptions } from './options'
 
 /** What the package says of the book, its pages, and how it can be read. */
 export const metadataOf = (book: Book, draft: Draft, options: EpubOptions): Statement[] => [

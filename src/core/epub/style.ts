@@ -36,8 +36,10 @@ function body({ text }: InteriorStyle, faces: readonly EmbeddedFace[]): string[]
       ? 'p { margin: 0 0 0.85em; text-indent: 0; }'
       : `p { margin: 0; text-indent: ${em(text.indent)}; }`,
     'p.first, p.centre, p.right, .subtitle, figcaption p, li p, td p, th p, aside p { text-indent: 0; }',
-    '.centre { text-align: center; }',
-    '.right { text-align: right; }',
+    // Few words fill a line of a small screen: gaps would be wide.
+    ...(text.align === 'justify' ? ['@media (max-width: 22em) { body { text-align: left; } }'] : []),
+    'p.centre { text-align: center; }',
+    'p.right { text-align: right; }',
     '.sc { font-variant: small-caps; }',
   ]
 }
@@ -61,7 +63,7 @@ function openings({ openings: o, text }: InteriorStyle): string[] {
   const sink = Math.min(8, o.sink) * 0.5
   const below = Math.max(1, Math.min(8, o.below)) * 0.65
   return [
-    `h1 { font-size: ${em(title)}; font-weight: normal; text-align: ${align}; margin: ${em(sink / title)} 0 ${em(below / title)}; line-height: 1.25; -epub-hyphens: none; hyphens: none; page-break-after: avoid; break-after: avoid; }`,
+    `h1 { font-size: ${em(title)}; font-weight: normal; text-align: ${align}; margin: ${em(sink / title)} 0 ${em(below / title)}; line-height: 1.25; text-wrap: balance; -epub-hyphens: none; hyphens: none; page-break-after: avoid; break-after: avoid; }`,
     `h1 .number { display: block; font-size: ${em(number)}; margin-bottom: 0.6em;${words ? ' font-variant: small-caps; letter-spacing: 0.08em;' : ' font-variant-numeric: lining-nums;'} }`,
     `h1 .title { display: block;${TITLES[o.title]} }`,
     `h1 .ornament { display: block; margin: ${align === 'center' ? '0.5em auto 0.6em' : '0.5em 0 0.6em'}; }`,
@@ -72,11 +74,11 @@ function openings({ openings: o, text }: InteriorStyle): string[] {
   ]
 }
 
-/** Three lines deep and no deeper; where nothing floats, a large letter. */
+/** Two lines deep, or three and no more; where nothing floats, a large letter. Sizes fit capitals of seven tenths of the em on lines of 1.45. */
 const firsts = [
-  '.initial { float: left; font-size: 3.2em; line-height: 0.84; margin: 0.04em 0.07em 0 0; }',
+  '.initial { float: left; font-size: 5.05em; line-height: 0.82; margin: 0.02em 0.06em 0 0; }',
   '.initial .opens { font-size: 0.45em; vertical-align: top; line-height: 1.4; }',
-  '.initial.two { font-size: 2.1em; line-height: 0.9; }',
+  '.initial.two { font-size: 3.1em; line-height: 0.9; }',
   '.lead { font-variant: small-caps; letter-spacing: 0.03em; }',
   'p.lead-line::first-line { font-variant: small-caps; letter-spacing: 0.03em; }',
 ]

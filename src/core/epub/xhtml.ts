@@ -18,6 +18,7 @@ import {
   shownOf,
   type Section,
   type SectionLabel,
+  type TableJson,
 } from '../book'
 import { beginningFor, initialIn, type InteriorStyle, leadInOf, numberIn, type Standing, standingAfter } from '../pages'
 import type { OrnamentName } from '../ornaments'
@@ -178,22 +179,8 @@ class SectionWriter {
           ? xml`<ol${this.named(b)}${b.attrs.start !== 1 && xml` start="${b.attrs.start}"`}>${items}</ol>`
           : xml`<ul${this.named(b)}>${items}</ul>`
       }
-      case 'table': {
-        const grid = gridOf(b)
-        const cell = (c: PlacedCell | undefined, head: boolean): Markup => {
-          const { wide = 1, deep = 1 } = c ?? {}
-          const reach = xml`${wide > 1 && xml` colspan="${wide}"`}${deep > 1 && xml` rowspan="${deep}"`}`
-          const inner = c && c.cell.content.map(p => this.paragraph(p, FIRST))
-          return head ? xml`<th${reach} scope="col">${inner}</th>` : xml`<td${reach}>${inner}</td>`
-        }
-        const cells = gridRows(grid)
-        // Programs count a table's columns in its first row, and some leave out what lies beyond.
-        const first = gridColumns({ ...grid, cells: grid.cells.filter(c => c.row === 0) })
-        cells[0]?.push(...Array<undefined>(gridColumns(grid) - first).fill(undefined))
-        const rows = cells.map((own, i) => xml`<tr>${own.map(c => cell(c, grid.heads[i]!))}</tr>`)
-        const [heads, rest] = [rows.slice(0, headRows(b)), rows.slice(headRows(b))]
-        return xml`<div${this.named(b)} class="table"><table>${heads.length > 0 && xml`<thead>${heads}</thead>`}${rest.length > 0 && xml`<tbody>${rest}</tbody>`}</table></div>`
-      }
+      case 'table':
+        return this.table(b)
       case 'image': {
         const caption = b.content?.length
           ? xml`<figcaption>${this.inlineOf(b.attrs.id, b.content)}</figcaption>`
@@ -216,6 +203,23 @@ class SectionWriter {
       case 'page_break':
         return xml`<hr${this.named(b)} class="turn"/>`
     }
+  }
+
+  private table(b: TableJson): Markup {
+    const grid = gridOf(b)
+    const cell = (c: PlacedCell | undefined, head: boolean): Markup => {
+      const { wide = 1, deep = 1 } = c ?? {}
+      const reach = xml`${wide > 1 && xml` colspan="${wide}"`}${deep > 1 && xml` rowspan="${deep}"`}`
+      const inner = c && c.cell.content.map(p => this.paragraph(p, FIRST))
+      return head ? xml`<th${reach} scope="col">${inner}</th>` : xml`<td${reach}>${inner}</td>`
+    }
+    const cells = gridRows(grid)
+    // Programs count a table's columns in its first row, and some leave out what lies beyond.
+    const first = gridColumns({ ...grid, cells: grid.cells.filter(c => c.row === 0) })
+    cells[0]?.push(...Array<undefined>(gridColumns(grid) - first).fill(undefined))
+    const rows = cells.map((own, i) => xml`<tr>${own.map(c => cell(c, grid.heads[i]!))}</tr>`)
+    const [heads, rest] = [rows.slice(0, headRows(b)), rows.slice(headRows(b))]
+    return xml`<div${this.named(b)} class="table"><table>${heads.length > 0 && xml`<thead>${heads}</thead>`}${rest.length > 0 && xml`<tbody>${rest}</tbody>`}</table></div>`
   }
 
   private img(of: { asset: string; alt: string; decoration: boolean }, more?: Markup): Markup {

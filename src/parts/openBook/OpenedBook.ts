@@ -31,12 +31,15 @@ export interface OpenBook {
   hold: Hold
 }
 
+/** Which editions a room looks at. */
+export type Look = 'any' | 'print' | 'ebook'
+
 /** What a room wants of the book that it opens. */
 export interface Wanted {
   /** Its pages, too. */
   leaves?: boolean
-  /** Rooms of pages and covers look at print editions only. */
-  print?: boolean
+  /** Rooms of pages and covers look at print editions only, the reading room at ebooks; others at any. */
+  look?: Look
   /** Done with a new state before the whole book is set anew. */
   first?: (editionId: string) => Promise<void>
 }
@@ -107,7 +110,7 @@ export class OpenedBook {
     stopped: false,
   }
   private readonly listeners = new Set<() => void>()
-  private readonly views = new Map<boolean, { of: State; view: OpenBook }>()
+  private readonly views = new Map<Look, { of: State; view: OpenBook }>()
   /** The room that looks on. */
   private wanted?: Wanted
   /** Whether the store has answered since it does. */
@@ -130,12 +133,12 @@ export class OpenedBook {
   readonly held = (): HeldBook | undefined => this.state.held ?? undefined
 
   /** The snapshot; the same object until something of it changes. Throws what the store threw. */
-  now(print: boolean): OpenBook {
+  now(look: Look): OpenBook {
     if (this.state.fault) throw this.state.fault
-    const known = this.views.get(print)
+    const known = this.views.get(look)
     if (known?.of === this.state) return known.view
-    const view = this.viewOf(this.state, print)
-    this.views.set(print, { of: this.state, view })
+    const view = this.viewOf(this.state, look)
+    this.views.set(look, { of: this.state, view })
     return view
   }
 
@@ -197,9 +200,9 @@ export class OpenedBook {
     this.ask()
   }
 
-  private looksAt(print: boolean): { edition?: Edition; outletId?: string; key: string } {
+  private looksAt(look: Look): { edition?: Edition; outletId?: string; key: string } {
     const { held, choice } = this.state
-    const editions = held?.book.editions.filter(e => !print || e.kind !== 'ebook')
+    const editions = held?.book.editions.filter(e => look === 'any' || (e.kind === 'ebook') === (look === 'ebook'))
     const edition =
       editions?.find(e => e.id === choice.edition) ?? editions?.find(e => e.kind !== 'ebook') ?? editions?.[0]
     const own = choice.outlet && choice.edition === edition?.id && edition?.outlets.includes(choice.outlet)
@@ -207,8 +210,8 @@ export class OpenedBook {
     return { edition, outletId, key: pairKey(edition?.id ?? '', outletId ?? '') }
   }
 
-  private viewOf(s: State, print: boolean): OpenBook {
-    const { edition, outletId, key } = this.looksAt(print)
+  private viewOf(s: State, look: Look): OpenBook {
+    const { edition, outletId, key } = this.looksAt(look)
     const shown = s.shown.get(key)
     // Without its outlets nothing can be said of a book.
     const book = s.outlets && s.held?.book
@@ -233,7 +236,7 @@ export class OpenedBook {
   private ask(): void {
     const { held, outlets } = this.state
     if (!this.wanted || !this.fresh || !held || !outlets) return
-    const { edition, outletId, key } = this.looksAt(!!this.wanted.print)
+    const { edition, outletId, key } = this.looksAt(this.wanted.look ?? 'any')
     if (!edition) return
     const question = [held.book, outlets, edition.id, edition.kind, outletId, this.round]
     if (question.every((q, i) => q === this.asked[i])) return

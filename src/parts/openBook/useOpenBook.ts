@@ -37,11 +37,11 @@ export async function bringUpToDate(bookId: string): Promise<void> {
 const nothing = async (): Promise<void> => undefined
 
 /** Opens a book at the press and keeps what follows from it up to date, as long as the room is shown. */
-export function useOpenBook(bookId: string, { leaves = false, print = false, first = nothing }: Wanted = {}): OpenBook {
+export function useOpenBook(bookId: string, { leaves = false, look = 'any', first = nothing }: Wanted = {}): OpenBook {
   const at = useMemo(() => openedBook(bookId), [bookId])
   const early = useLatest(first)
-  useEffect(() => at.attend({ leaves, print, first: early }), [at, leaves, print, early])
-  const now = useCallback(() => at.now(print), [at, print])
+  useEffect(() => at.attend({ leaves, look, first: early }), [at, leaves, look, early])
+  const now = useCallback(() => at.now(look), [at, look])
   const view = useSyncExternalStore(at.on, now, now)
   usePlayback(bookId, view.hold)
   return view

@@ -19,7 +19,7 @@ const FlatStage = dynamic(() => import('./FlatStage').then(m => m.FlatStage), { 
 
 /** The cover: the flat to scale, its pieces bound to fields of the book, refitted when the spine moves. */
 export function CoverRoom({ bookId }: { bookId: string }) {
-  const view = useOpenBook(bookId, { print: true })
+  const view = useOpenBook(bookId, { look: 'print' })
   const { book, edition, figures } = view
   const [shown, setShown] = useState<StageView>('flat')
   const [zones, setZones] = useState(true)

@@ -14,7 +14,7 @@ import './interior.css'
 /** The interior: the open spread true to the press, the style as notes in its margins, all spreads below. */
 export function InteriorRoom({ bookId }: { bookId: string }) {
   const look = useEarlyLook(bookId)
-  const view = useOpenBook(bookId, { leaves: true, print: true, first: look.first })
+  const view = useOpenBook(bookId, { leaves: true, look: 'print', first: look.first })
   const commit = useCommit(bookId)
   const { book, edition, leaves, figures, was, trouble } = view
   if (view.missing) return <NoBook />

@@ -26,7 +26,7 @@ import './pageplan.css'
 export function PagePlanRoom({ bookId }: { bookId: string }) {
   'use memo'
   const look = useEarlyLook(bookId)
-  const view = useOpenBook(bookId, { leaves: true, print: true, first: look.first })
+  const view = useOpenBook(bookId, { leaves: true, look: 'print', first: look.first })
   const { book, leaves, figures } = view
   const [chosen, setChosen] = useState<string>()
   const [at, setAt] = useState<number>()

@@ -8,12 +8,16 @@ import type { delivery as Delivery } from './delivery'
 import { files } from './files'
 import { hands } from './hands'
 import { pages } from './pages'
+import type { reading as Reading } from './reading'
 import { samples } from './samples'
 import { shapes } from './shapes'
 import { words } from './words'
 
 // What makes files is loaded when one is made: it has no part in a book's first pages.
 const delivery = async (): Promise<typeof Delivery> => (await import('./delivery')).delivery
+
+// So is what takes an ebook apart.
+const reading = async (): Promise<typeof Reading> => (await import('./reading')).reading
 
 /** All that the press answers. */
 export const answers = {
@@ -30,6 +34,7 @@ export const answers = {
   ...shapes,
   ...dates,
   ...samples,
+  readingCopy: async (...of: Parameters<typeof Reading.readingCopy>) => (await reading()).readingCopy(...of),
   interiorFile: async (...of: Parameters<typeof Delivery.interiorFile>) => (await delivery()).interiorFile(...of),
   templates: async (...of: Parameters<typeof Delivery.templates>) => (await delivery()).templates(...of),
   pack: async (...of: Parameters<typeof Delivery.pack>) => (await delivery()).pack(...of),

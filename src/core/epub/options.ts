@@ -1,0 +1,24 @@
+import type { InteriorStyle, PageStart } from '../pages'
+import type { EmbeddedFace, UsedText } from './faces'
+
+/** What an ebook is made from beside the book. */
+export interface EpubOptions {
+  isbn?: string
+  /** ISO 8601, UTC, whole seconds. */
+  date: string
+  /** What it follows in its look; the style that books begin with where nothing is said. */
+  style?: InteriorStyle
+  /** Gives the faces of the style that go with it, for the text that it has; the reader's own are shown where there are none. */
+  faces?: (used: UsedText) => EmbeddedFace[]
+  /** The front cover as JPEG or PNG. */
+  cover?: { bytes: Uint8Array; type: 'image/jpeg' | 'image/png' }
+  /** Bytes of the book's pictures by asset. */
+  picture(asset: string): Uint8Array | undefined
+  /** Where printed pages begin, for the page list. */
+  pages?: PageStart[]
+  /** The printed edition whose pages those are, as its identifier or its name. */
+  printed?: string
+  /** Whether the cover, and the contents, are pages that are read through. They are, where it is not said; contents that are asked for are made where the book has none. */
+  coverPage?: boolean
+  contentsPage?: boolean
+}

@@ -1,0 +1,198 @@
+'use client'
+import { type MouseEvent, useCallback, useEffect, useImperativeHandle, useRef, useState, type Ref } from 'react'
+import { targetIn } from '@/core/files'
+import type { Pages } from './copy'
+import { type Device, type Reader, tones } from './devices'
+import { readerStyle } from './readerStyle'
+import { blocksOf, Screen, wordsOf } from './screen'
+
+/** Where in a page of the ebook somebody wants to be. */
+export type Target = { at: 'start' | 'end' } | { id: string } | { block: number } | { words: string }
+
+/** What is seen: which screen of how many, the printed page that it begins on, its first words and which of those like them they are. */
+export interface Seen {
+  path: string
+  screen: number
+  count: number
+  printed?: string | undefined
+}
+
+/** Words that were pointed at. */
+export interface Picked {
+  path: string
+  words: string
+  /** Of the blocks of this page that say the same, which it is. */
+  nth: number
+}
+
+export interface DeviceHandle {
+  turn(by: 1 | -1): void
+}
+
+/** How long a slow screen takes to turn a page, milliseconds. */
+const SLOW = 380
+
+interface Props {
+  ref: Ref<DeviceHandle>
+  pages: Pages
+  path: string
+  target: Target
+  device: Device
+  reader: Reader
+  /** Screen pixels a pixel of the device. */
+  scale: number
+  onSeen: (seen: Seen) => void
+  onPick: (picked: Picked) => void
+  /** A link or a turn leads to another page, or out of the book. */
+  onLead: (target: string) => void
+  onOut: (href: string) => void
+  onBeyond: (by: 1 | -1) => void
+}
+
+/** A page of the ebook on a device, as a reading program shows it: in a frame that runs nothing, screen by screen. */
+export function DeviceView(props: Props) {
+  const { pages, path, target, device, reader, scale, onSeen, onBeyond } = props
+  const frame = useRef<HTMLIFrameElement>(null)
+  const screen = useRef<Screen>(undefined)
+  // The first block that is seen: it is kept when the letters change.
+  const kept = useRef(0)
+  const arrived = useRef<Target>(undefined)
+  const [source, setSource] = useState<string>()
+  const [slow, setSlow] = useState(false)
+  const [note, setNote] = useState<string>()
+  const style = readerStyle(device, reader, pages.carries)
+
+  useEffect(() => {
+    let url: string | undefined
+    let wanted = true
+    void pages.address(path, style).then(made => {
+      url = made
+      if (wanted) setSource(made)
+      else if (made) URL.revokeObjectURL(made)
+    })
+    return () => {
+      wanted = false
+      if (url) URL.revokeObjectURL(url)
+    }
+  }, [pages, path, style])
+
+  const look = useCallback(() => {
+    const s = screen.current
+    if (!s) return
+    kept.current = Math.max(0, blocksOf(s.doc).indexOf(s.top!))
+    onSeen({ path, screen: s.now, count: s.count, printed: s.printed })
+  }, [onSeen, path])
+
+  const go = useCallback(
+    (to: Target) => {
+      const s = screen.current
+      if (!s) return
+      s.show(screenFor(s, to))
+      look()
+    },
+    [look],
+  )
+  useEffect(() => {
+    if (arrived.current === target) return
+    // On the way to another page the frame goes there once it is loaded.
+    if (screen.current) go(target)
+  }, [target, go])
+
+  const loaded = async (): Promise<void> => {
+    const doc = frame.current?.contentDocument
+    if (!doc?.body || !source) return
+    await doc.fonts.ready
+    screen.current = new Screen(doc, device)
+    const to: Target = arrived.current === target ? { block: kept.current } : target
+    arrived.current = target
+    go(to)
+  }
+
+  const turn = (by: 1 | -1): void => {
+    const s = screen.current
+    if (!s) return
+    setNote(undefined)
+    if (device.ink) {
+      setSlow(true)
+      setTimeout(() => setSlow(false), SLOW)
+    }
+    if (s.now + by < 0 || s.now + by >= s.count) return onBeyond(by)
+    s.show(s.now + by)
+    look()
+  }
+  useImperativeHandle(props.ref, () => ({ turn }))
+
+  const pointed = (e: MouseEvent<HTMLElement>): Element | null => {
+    const box = e.currentTarget.getBoundingClientRect()
+    return screen.current?.doc.elementFromPoint((e.clientX - box.left) / scale, (e.clientY - box.top) / scale) ?? null
+  }
+  const press = (e: MouseEvent<HTMLElement>): void => {
+    const s = screen.current
+    const hit = pointed(e)
+    if (!s || note !== undefined) return setNote(undefined)
+    const link = hit?.closest('a[href]')
+    if (link) return follow(link, s)
+    const part = (e.clientX - e.currentTarget.getBoundingClientRect().left) / (device.width * scale)
+    if (part < 0.2) return turn(-1)
+    if (part > 0.8) return turn(1)
+    const block = hit && blocksOf(s.doc).findLast(b => b.contains(hit))
+    if (!block) return
+    const words = wordsOf(block)
+    const same = blocksOf(s.doc).filter(b => wordsOf(b) === words)
+    props.onPick({ path, words, nth: Math.max(0, same.indexOf(block)) })
+  }
+  const follow = (link: Element, s: Screen): void => {
+    const href = link.getAttribute('href')!
+    if (/^[a-z][a-z\d+.-]*:/i.test(href)) return props.onOut(href)
+    const to = targetIn(path, href)
+    const id = to.split('#')[1]
+    const called = link.getAttribute('role') === 'doc-noteref' && id ? s.doc.getElementById(id) : null
+    if (called) setNote(wordsOf(called))
+    else props.onLead(to)
+  }
+
+  const { paper, ink } = tones(device, reader.light)
+  return (
+    <div className="joined">
+      <div
+        className="device"
+        data-slow={slow}
+        data-ink={!!device.ink}
+        style={{ width: device.width * scale, height: device.height * scale, background: paper, color: ink }}
+      >
+        {source && (
+          <iframe
+            ref={frame}
+            title="The page as it is read"
+            sandbox="allow-same-origin"
+            src={source}
+            onLoad={() => void loaded()}
+            style={{ width: device.width, height: device.height, transform: `scale(${scale})` }}
+          />
+        )}
+        {/* What is under the pointer is asked of the page below: a frame that runs nothing answers nobody itself. */}
+        <div
+          className="glass"
+          onClick={press}
+          onMouseMove={e => (e.currentTarget.style.cursor = pointed(e)?.closest('a[href]') ? 'pointer' : 'default')}
+        />
+        {note !== undefined && (
+          <aside className="popup" role="dialog" aria-label="Note" style={{ background: paper }}>
+            <p>{note.replace(/^\d+\s*/, '')}</p>
+            <button type="button" onClick={() => setNote(undefined)}>
+              Back to the text
+            </button>
+          </aside>
+        )}
+      </div>
+    </div>
+  )
+}
+
+function screenFor(s: Screen, to: Target): number {
+  if ('id' in to) return s.screenOfId(to.id)
+  if ('at' in to) return to.at === 'end' ? s.count - 1 : 0
+  const blocks = blocksOf(s.doc)
+  const block = 'words' in to ? blocks.find(b => wordsOf(b) === to.words) : blocks[to.block]
+  return block ? s.screenOf(block) : 0
+}
