@@ -13,6 +13,7 @@ const rooms: { name: string; path: string; ready: (page: Page) => Promise<unknow
     ready: p => p.locator('.spread canvas[data-painted=true]').nth(1).waitFor(),
   },
   { name: 'cover', path: `${book}/cover`, ready: p => p.locator('.konvajs-content canvas').first().waitFor() },
+  { name: 'ebook', path: `${book}/ebook`, ready: p => p.getByText('1 of 1').waitFor() },
   { name: 'check', path: `${book}/check`, ready: p => p.getByText('The rights are not stated.').waitFor() },
   { name: 'listings', path: `${book}/listings`, ready: p => p.locator('.sheet').waitFor() },
   {
@@ -77,8 +78,8 @@ async function overflow(page: Page): Promise<number> {
 }
 
 for (const [name, some] of [
-  ['of a book', rooms.slice(0, 7)],
-  ['beside the books', rooms.slice(7)],
+  ['of a book', rooms.slice(0, 8)],
+  ['beside the books', rooms.slice(8)],
 ] as const)
   test(`nothing serious for axe in any room ${name}, by day and, in the deep run, by dusk; none runs out of a telephone’s page`, async ({
     page,
@@ -91,7 +92,14 @@ for (const [name, some] of [
       await page.emulateMedia({ colorScheme: 'light' })
       await page.goto(room.path)
       await room.ready(page)
-      found.push(...(await serious(new AxeBuilder({ page }).withTags(tags))).map(v => [room.name, 'day', ...v]))
+      // Frames of the reading room run nothing, and so no axe: what stands in them is held by tests of the ebook.
+      found.push(
+        ...(await serious(new AxeBuilder({ page }).exclude('.device iframe').withTags(tags))).map(v => [
+          room.name,
+          'day',
+          ...v,
+        ]),
+      )
       const wide = await overflow(page)
       if (wide) found.push([room.name, `${wide} pixels too wide on a telephone`])
       // The colours of dusk are looked at in the deep run; a room's own by day here.

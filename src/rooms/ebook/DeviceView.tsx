@@ -4,10 +4,10 @@ import { targetIn } from '@/core/files'
 import type { Pages } from './copy'
 import { type Device, type Reader, tones } from './devices'
 import { readerStyle } from './readerStyle'
-import { blocksOf, Screen, wordsOf } from './screen'
+import { blocksOf, type LetterPlace, Screen, wordsOf } from './screen'
 
 /** Where in a page of the ebook somebody wants to be. */
-export type Target = { at: 'start' | 'end' } | { id: string } | { block: number } | { words: string }
+export type Target = { at: 'start' | 'end' } | { id: string } | { words: string }
 
 /** What is seen: which screen of how many, the printed page that it begins on, its first words and which of those like them they are. */
 export interface Seen {
@@ -54,8 +54,8 @@ export function DeviceView(props: Props) {
   const { pages, path, target, device, reader, scale, onSeen, onBeyond } = props
   const frame = useRef<HTMLIFrameElement>(null)
   const screen = useRef<Screen>(undefined)
-  // The first block that is seen: it is kept when the letters change.
-  const kept = useRef(0)
+  // The letter that was read first: it stays in sight when the letters change, however often.
+  const kept = useRef<LetterPlace>({ block: 0, letter: 0 })
   const arrived = useRef<Target>(undefined)
   const [source, setSource] = useState<string>()
   const [slow, setSlow] = useState(false)
@@ -79,7 +79,6 @@ export function DeviceView(props: Props) {
   const look = useCallback(() => {
     const s = screen.current
     if (!s) return
-    kept.current = Math.max(0, blocksOf(s.doc).indexOf(s.top!))
     onSeen({ path, screen: s.now, count: s.count, printed: s.printed })
   }, [onSeen, path])
 
@@ -88,6 +87,7 @@ export function DeviceView(props: Props) {
       const s = screen.current
       if (!s) return
       s.show(screenFor(s, to))
+      kept.current = s.top
       look()
     },
     [look],
@@ -103,9 +103,12 @@ export function DeviceView(props: Props) {
     if (!doc?.body || !source) return
     await doc.fonts.ready
     screen.current = new Screen(doc, device)
-    const to: Target = arrived.current === target ? { block: kept.current } : target
+    if (arrived.current === target) {
+      screen.current.show(screen.current.screenOfLetter(kept.current))
+      return look()
+    }
     arrived.current = target
-    go(to)
+    go(target)
   }
 
   const turn = (by: 1 | -1): void => {
@@ -118,6 +121,7 @@ export function DeviceView(props: Props) {
     }
     if (s.now + by < 0 || s.now + by >= s.count) return onBeyond(by)
     s.show(s.now + by)
+    kept.current = s.top
     look()
   }
   useImperativeHandle(props.ref, () => ({ turn }))
@@ -192,7 +196,6 @@ export function DeviceView(props: Props) {
 function screenFor(s: Screen, to: Target): number {
   if ('id' in to) return s.screenOfId(to.id)
   if ('at' in to) return to.at === 'end' ? s.count - 1 : 0
-  const blocks = blocksOf(s.doc)
-  const block = 'words' in to ? blocks.find(b => wordsOf(b) === to.words) : blocks[to.block]
+  const block = blocksOf(s.doc).find(b => wordsOf(b) === to.words)
   return block ? s.screenOf(block) : 0
 }

@@ -36,10 +36,39 @@ export class Screen {
     return e ? this.screenOf(e) : 0
   }
 
-  /** The first words that begin on this screen, or go on there. */
-  get top(): Element | undefined {
+  /** The letter that this screen begins with. */
+  get top(): LetterPlace {
     const blocks = blocksOf(this.doc)
-    return blocks.find(b => this.screenOf(b) >= this.at) ?? blocks.at(-1)
+    const first = Math.max(
+      0,
+      blocks.findLastIndex(b => this.screenOf(b) < this.at),
+    )
+    for (let block = first; block < blocks.length; block++) {
+      const letters = lettersOf(blocks[block]!)
+      // The first letter that stands on this screen: all before it stand on others.
+      let [from, to] = [0, letters.length]
+      while (from < to) {
+        const middle = (from + to) >> 1
+        if (this.screenOfRange(letters.at(middle)) < this.at) from = middle + 1
+        else to = middle
+      }
+      if (from < letters.length || (!letters.length && this.screenOf(blocks[block]!) >= this.at))
+        return { block, letter: from }
+    }
+    return { block: Math.max(0, blocks.length - 1), letter: 0 }
+  }
+
+  /** The screen on which a letter stands. */
+  screenOfLetter({ block, letter }: LetterPlace): number {
+    const e = blocksOf(this.doc)[block]
+    if (!e) return 0
+    const letters = lettersOf(e)
+    return letter && letter < letters.length ? this.screenOfRange(letters.at(letter)) : this.screenOf(e)
+  }
+
+  private screenOfRange(range: Range): number {
+    const { left } = range.getBoundingClientRect()
+    return Math.max(0, Math.floor((left + this.at * this.device.width + 1) / this.device.width))
   }
 
   /** The label of the printed page that the screen begins on, as the page's own marks say it. */
@@ -58,6 +87,31 @@ export class Screen {
 
 /** Pixels down to which the first line of a screen reaches. */
 const FIRST_LINE = 60
+
+/** A letter of a page: of which of its blocks, and the how manieth there. */
+export interface LetterPlace {
+  block: number
+  letter: number
+}
+
+/** The letters of an element, each as a range. */
+function lettersOf(e: Element): { length: number; at(letter: number): Range } {
+  const doc = e.ownerDocument
+  const walker = doc.createTreeWalker(e, NodeFilter.SHOW_TEXT)
+  const texts: Text[] = []
+  for (let n = walker.nextNode(); n; n = walker.nextNode()) texts.push(n as Text)
+  return {
+    length: texts.reduce((n, t) => n + t.length, 0),
+    at(letter) {
+      let rest = letter
+      const text = texts.find(t => rest < t.length || ((rest -= t.length), false))!
+      const range = doc.createRange()
+      range.setStart(text, rest)
+      range.setEnd(text, rest + 1)
+      return range
+    },
+  }
+}
 
 /** Elements that hold words of their own. */
 export const blocksOf = (doc: Document): Element[] => [

@@ -1,0 +1,100 @@
+import { expect, type Page } from '@playwright/test'
+import { test } from './library'
+
+const book = '/book/tidewardens-almanac'
+const figures = (page: Page) => page.locator('.turns .figures')
+
+/** A value of a sentence is made another. */
+async function value(page: Page, name: string, words: string): Promise<void> {
+  await page.getByRole('combobox', { name, exact: true }).click()
+  await page
+    .locator('.ant-select-dropdown:visible .ant-select-item-option-content')
+    .getByText(words, { exact: true })
+    .click()
+}
+
+/** Where an element of the page that is read stands on the screen. */
+const spot = (page: Page, selector: string) =>
+  page.evaluate(s => {
+    const frame = document.querySelector<HTMLIFrameElement>('.device iframe')!
+    const outer = frame.getBoundingClientRect()
+    const inner = frame.contentDocument!.querySelector(s)!.getBoundingClientRect()
+    const k = outer.width / Number.parseFloat(frame.style.width)
+    return { x: outer.x + (inner.x + inner.width / 2) * k, y: outer.y + (inner.y + inner.height / 2) * k }
+  }, selector)
+
+test('the reading room: the file is read on devices, its links, notes and pages lead where they say, and to the text and back', async ({
+  page,
+}) => {
+  await page.goto('/')
+  await expect(page.getByRole('listitem')).toHaveCount(3, { timeout: 60_000 })
+  await page.goto(`${book}/ebook`)
+  await expect(figures(page)).toHaveText(/^1 of 1 · 0 %$/, { timeout: 30_000 })
+  const contents = page.getByRole('navigation', { name: 'Contents of the ebook' })
+
+  // A chapter fills screens; larger letters fill more of them, and the place is kept.
+  await contents.getByRole('button', { name: /The Patient Margaret/ }).click()
+  await expect(figures(page)).toHaveText(/^1 of \d+/)
+  await expect(page.getByText('printed on page 7')).toBeVisible()
+  const screens = async (): Promise<number> => Number(/of (\d+)/.exec((await figures(page).textContent())!)![1])
+  const before = await screens()
+  await page.keyboard.press('ArrowRight')
+  await page.keyboard.press('ArrowRight')
+  await expect(figures(page)).toHaveText(/^3 of/)
+  await value(page, 'Size of letters', 'large')
+  await expect.poll(screens).toBeGreaterThan(before)
+  await expect(figures(page)).not.toHaveText(/^1 of/)
+  await value(page, 'Size of letters', 'usual')
+  await expect(figures(page)).toHaveText(new RegExp(`^3 of ${before} `))
+
+  // Back over the beginning is the end of the page before.
+  await contents.getByRole('button', { name: /The Patient Margaret/ }).click()
+  await expect(figures(page)).toHaveText(/^1 of/)
+  await page.keyboard.press('ArrowLeft')
+  await expect(contents.locator('[aria-current]')).toHaveText(/The Bell Rings/)
+  await expect.poll(async () => /^(\d+) of \1 /.test((await figures(page).textContent())!)).toBe(true)
+
+  // Words lead to where they are written, and the text to where it is read.
+  await contents.getByRole('button', { name: /A Smaller Sea/ }).click()
+  await expect(figures(page)).toHaveText(/^1 of/)
+  const words = await spot(page, 'p.first')
+  await page.mouse.click(words.x, words.y)
+  await expect(page.locator('.place blockquote')).toHaveText(/^The inquiry was called for that day week/)
+  await page.getByRole('link', { name: 'Write them' }).click()
+  await expect(page).toHaveURL(/\/text\?section=s\d+&block=b\d+/)
+  await page.locator('.ProseMirror p').first().waitFor()
+  const place = new URL(page.url()).search
+  await page.goto(`${book}/ebook${place}`)
+  await expect(contents.locator('[aria-current]')).toHaveText(/A Smaller Sea/, { timeout: 30_000 })
+
+  // A note stands over the text and gives it back.
+  await contents.getByRole('button', { name: /The Patient Margaret/ }).click()
+  await expect(figures(page)).toHaveText(/^1 of/)
+  await expect(async () => {
+    const call = await spot(page, 'a[role="doc-noteref"]')
+    const frame = (await page.locator('.device iframe').boundingBox())!
+    if (call.x > frame.x + frame.width) await page.keyboard.press('ArrowRight')
+    expect(call.x).toBeLessThan(frame.x + frame.width)
+  }).toPass({ timeout: 10_000 })
+  const call = await spot(page, 'a[role="doc-noteref"]')
+  await page.mouse.click(call.x, call.y)
+  await expect(page.getByRole('dialog', { name: 'Note' })).toContainText('Her name was Temperance Marl')
+  await page.getByRole('button', { name: 'Back to the text' }).click()
+  await expect(page.getByRole('dialog', { name: 'Note' })).toHaveCount(0)
+
+  // The faces go with the file, which weighs more; one undo takes them out.
+  const weight = page.getByText(/and weighs/)
+  const light = await weight.textContent()
+  await value(page, 'Faces in the file', 'its style’s faces')
+  await expect(weight).not.toHaveText(light!, { timeout: 20_000 })
+  await expect
+    .poll(() =>
+      page.evaluate(() => {
+        const doc = document.querySelector<HTMLIFrameElement>('.device iframe')?.contentDocument
+        return doc?.body ? getComputedStyle(doc.body).fontFamily : ''
+      }),
+    )
+    .toContain('EB Garamond')
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(weight).toHaveText(light!, { timeout: 20_000 })
+})
