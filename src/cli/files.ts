@@ -23,6 +23,9 @@ export async function openBook(path: string): Promise<OpenedFile> {
   return readManuscript(basename(full), bytes, beside)
 }
 
+/** The bytes of a file that was named on the command line. */
+export const fileBytes = (path: string): Promise<Uint8Array> => readWhole(typedPath(path))
+
 async function readWhole(path: string): Promise<Uint8Array> {
   try {
     const s = await stat(path)

@@ -24,16 +24,19 @@ const options = {
   isbn: { type: 'string' },
   style: { type: 'string' },
   date: { type: 'string' },
+  only: { type: 'string' },
 } as const
 
 /** What was asked for on the command line, by option. */
 type Asked = Partial<Record<keyof typeof options, string>>
 
-/** `press make FILE --out DIR …`: interior.pdf, book.epub, cover.pdf, cover.jpg and report.json. */
+/** `press make FILE --out DIR …`: interior.pdf, book.epub, cover.pdf, cover.jpg and report.json; with `--only epub` the ebook alone. */
 export async function runMake(args: string[]): Promise<void> {
   const { values, positionals } = parseArgs({ args, allowPositionals: true, options })
   if (positionals.length !== 1 || !values.out)
     throw new Fault('usage', 'Say which file, and where to: press make FILE --out DIR')
+  if (values.only !== undefined && values.only !== 'epub')
+    throw new Fault('usage', `“${values.only.slice(0, 40)}” is nothing that is made by itself: known is epub.`)
   const clock = stopwatch()
   const opened = await openBook(positionals[0]!)
   clock.lap('read')
@@ -41,6 +44,7 @@ export async function runMake(args: string[]): Promise<void> {
   const out = typedPath(values.out)
   await mayWriteTo(out, values.out)
   clock.skip()
+  if (values.only) return ebookAlone(order, opened, out)
   const { files, report } = await made(order, opened, clock)
   // Nothing is written before everything is made: a failure leaves no half of a book behind.
   await mkdir(out, { recursive: true })
@@ -49,6 +53,14 @@ export async function runMake(args: string[]): Promise<void> {
   process.stdout.write(
     `${report.pages} pages, ${report.words} words, ${report.findings.length} findings: ${values.out}\n`,
   )
+}
+
+/** The ebook by itself; its pages are those of the edition all the same. */
+async function ebookAlone(order: MakeOrder, { pictures }: OpenedFile, out: string): Promise<void> {
+  const { bytes } = await chainsOf(order, pictures).ebook.get('epub')
+  await mkdir(out, { recursive: true })
+  await writeFile(join(out, 'book.epub'), bytes)
+  process.stdout.write(`book.epub, ${bytes.length} bytes\n`)
 }
 
 /** What is to be made: the book, the edition, where it goes, its style, and the day it is made. */

@@ -1,5 +1,6 @@
 export { type AccessGap, accessGaps } from './access'
 export { buildEpub, writeEpub } from './build'
+export { checkEpub, type EpubFinding } from './check'
 export { carriedFaces, type EmbeddedFace, mayBeCarried, type UsedText } from './faces'
 export type { EpubOptions } from './options'
 export { type EpubTrouble, inspectEpub } from './inspect'

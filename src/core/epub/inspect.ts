@@ -23,15 +23,17 @@ const TEXTS = /\.(xhtml|html|svg|ncx)$/
  * declared in the package as its content asks, neither more nor fewer.
  */
 export function inspectEpub(bytes: Uint8Array): EpubTrouble[] {
-  const out: EpubTrouble[] = []
-  let epub: Epub
   try {
-    epub = openEpub(bytes)
+    return scriptsAndProperties(openEpub(bytes))
   } catch (e) {
     if (e instanceof Fault) return [{ kind: 'malformed', file: 'META-INF/container.xml', what: e.message }]
     throw e
   }
-  const { items, others } = epub
+}
+
+/** The same of an ebook that was read. */
+export function scriptsAndProperties({ items, others }: Epub): EpubTrouble[] {
+  const out: EpubTrouble[] = []
   const files = [...items, ...[...others].map(([path, data]) => ({ path, data, properties: [] as string[] }))]
   for (const { path: file, data, properties } of files) {
     if (!TEXTS.test(file)) continue
