@@ -60,6 +60,7 @@ try {
     style: styleChange,
     keystroke,
     galley,
+    reading: readingRoom,
     planned: plannedRoom,
     history: longHistory,
     pictures: manyPictures,
@@ -260,6 +261,30 @@ async function galley(page) {
 }
 
 /** A hundred thousand changes behind a book: what a key, a commit and an opened room cost then, against ten. */
+/** The reading room of the demo's book, from a click in its interior until its first screen is read; then a style's change until it shows. */
+async function readingRoom(page) {
+  const opens = []
+  for (let i = 0; i < 5; i++) {
+    await page.goto(`http://localhost:${port}/book/tidewardens-almanac/interior`)
+    await page.locator('.spread canvas[data-painted=true]').nth(1).waitFor({ timeout: 60_000 })
+    await page.locator('[aria-label=Sill]').getByText('Pages').waitFor()
+    await page.waitForTimeout(2500)
+    opens.push(
+      await page.evaluate(async () => {
+        const start = performance.now()
+        ;[...document.querySelectorAll('nav[aria-label=Stages] a')].find(a => a.textContent === 'Ebook').click()
+        while (!document.querySelector('.turns .figures')?.textContent) await new Promise(r => setTimeout(r, 5))
+        return performance.now() - start
+      }),
+    )
+  }
+  line(
+    'the reading room, until its first screen',
+    `${middle(opens).toFixed(0)} ms`,
+    `budget 500 ms (${opens.map(o => o.toFixed(0)).join(' ')})`,
+  )
+}
+
 async function longHistory(page, book) {
   const typed = async () => {
     await page.goto(`http://localhost:${port}/book/${book}/text`)

@@ -37,6 +37,11 @@ line('', `${Math.round((r.words / best('setMs')) * 1000)} words/s`, '')
 line('PDF', `${best('pdfMs').toFixed(0)} ms`, 'budget 800 ms')
 line('', `${(r.pdfBytes / 1e6).toFixed(2)} MB`, 'budget 1.5 MB')
 line('EPUB', `${best('epubMs').toFixed(0)} ms`, 'budget 500 ms')
+line(
+  'EPUB with 50 pictures, looked over',
+  `${best('picturedMs').toFixed(0)} ms`,
+  `budget 1000 ms (${(r.picturedBytes / 1e6).toFixed(1)} MB)`,
+)
 line('memory, whole process', `${best('memoryMb').toFixed(0)} MB`, 'budget 500 MB')
 line('unevenness of gaps (std ÷ mean, full lines)', r.unevenness.toFixed(3), 'budget 0.10')
 line('gaps over 1.6 × the median', `${(r.wide * 100).toFixed(2)} %`, 'budget 0.1 %')

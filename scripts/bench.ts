@@ -1,6 +1,6 @@
 import { Document, HeadingLevel, Packer, Paragraph, TextRun } from 'docx'
-import { docWords } from '@/core/book'
-import { writeEpub } from '@/core/epub'
+import { type Book, docWords } from '@/core/book'
+import { inspectEpub, writeEpub } from '@/core/epub'
 import { readManuscript } from '@/core/intake'
 import { evenness, harbourRoman, pageStarts, Setter } from '@/core/pages'
 import { pdfBytes } from '@/core/pdf'
@@ -42,6 +42,42 @@ const [interior, setMs] = await lap(() =>
 const [epub, epubMs] = await lap(() =>
   writeEpub(book, { date: '2026-01-01T00:00:00Z', picture: () => undefined, pages: pageStarts(interior) }),
 )
+// Fifty pictures of 300 kB, which are put in as they are, and the file looked over as the app does.
+const PICTURES = 50
+const noise = Uint8Array.from({ length: 300_000 }, (_, i) => (i * 2654435761) >>> 24)
+const illustrated: Book = {
+  ...book,
+  assets: Array.from({ length: PICTURES }, (_, i) => ({
+    id: i.toString(16).padStart(2, '0').padEnd(64, '0'),
+    type: 'image/jpeg',
+    width: 2400,
+    height: 1600,
+  })),
+  sections: book.sections.map((s, i) =>
+    s.made
+      ? s
+      : {
+          ...s,
+          doc: {
+            ...s.doc,
+            content: s.doc.content.flatMap((b, at) => {
+              const asset = ((i * 7 + at) % PICTURES).toString(16).padStart(2, '0').padEnd(64, '0')
+              const attrs = { id: `pic${i}-${at}`, asset, alt: 'A chart', decoration: false, share: 1 }
+              return at % 40 === 3 ? [b, { type: 'image' as const, attrs }] : [b]
+            }),
+          },
+        },
+  ),
+}
+const [pictured, picturedMs] = await lap(() => {
+  const made = writeEpub(illustrated, {
+    date: '2026-01-01T00:00:00Z',
+    picture: () => noise,
+    pages: pageStarts(interior),
+  })
+  if (inspectEpub(made).length) throw new Error('the ebook is not sound')
+  return made
+})
 const [pdf, pdfMs] = await lap(async () =>
   pdfBytes(
     interior.pages,
@@ -59,6 +95,8 @@ process.stdout.write(
     setMs,
     pdfMs,
     epubMs,
+    picturedMs,
+    picturedBytes: pictured.length,
     pdfBytes: pdf.length,
     epubBytes: epub.length,
     memoryMb: process.resourceUsage().maxRSS / 1024,

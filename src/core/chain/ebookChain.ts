@@ -100,7 +100,7 @@ export function ebookChain(
       leastPrice: async get => leastEbookPrice(await get('profile'), (await get('epub')).bytes.length),
       worked: async get => workedEbook(await get('money')),
       findings: async get => {
-        const { bytes, troubles } = await get('epub')
+        const { bytes, troubles, gaps } = await get('epub')
         const { width, height } = await get('front')
         return check({
           book: await get('text'),
@@ -108,6 +108,7 @@ export function ebookChain(
           ebook: {
             bytes: bytes.length,
             troubles,
+            gaps,
             front: { width, height },
             price: await get('price'),
             leastPrice: await get('leastPrice'),

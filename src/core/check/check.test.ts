@@ -481,6 +481,20 @@ describe('each rule finds its fault, with place, amount and remedy', () => {
     expect(named(f, 'ebook weight')[0]!.amount).toBe('1.0 MB')
     sound(f)
   })
+  test('ebook: what keeps readers out is said at its place', () => {
+    const gaps = [
+      { kind: 'heading skips a level' as const, section: 's1', block: 'b1', words: 'Salt' },
+      { kind: 'picture not described' as const, section: 's1', block: 'b2' },
+      { kind: 'language not known' as const, section: '', block: '' },
+    ]
+    const f = named(check({ book, profile, ebook: { bytes: 1, gaps } }), 'accessible to all')
+    expect(f.map(x => [x.severity, x.place])).toEqual([
+      ['remark', { kind: 'text', section: 's1', block: 'b1' }],
+      ['remark', { kind: 'data', field: 'language' }],
+    ])
+    expect(f[0]!.message).toContain('“Salt” skips a level')
+    sound(f)
+  })
   test('ebook: what an inspection of the made file found stops it', () => {
     const f = check({
       book,

@@ -1,6 +1,7 @@
 import { barcode, contrast, coverFits, coverGlyphs, coverSafe, pdfKind, spine } from './coverRules'
 import {
   described,
+  ebookAccess,
   ebookFiles,
   emptySections,
   front,
@@ -60,6 +61,7 @@ export const rules: Rule[] = [
   pdfKind,
   weight,
   ebookFiles,
+  ebookAccess,
   front,
   soundPictures,
   described,

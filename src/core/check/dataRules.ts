@@ -1,7 +1,9 @@
 import { authorLine, brokenLinks, leftovers, picturesIn, signHabits, typedSigns } from '../book'
+import type { AccessGap } from '../epub'
 import { formatMoney } from '../trade'
 import type { Finding } from './finding'
 import type { Rule } from './pageRules'
+import type { RemedyCode } from './remedies'
 
 const inData = (field: string): Finding['place'] => ({ kind: 'data', field })
 
@@ -107,6 +109,50 @@ export const ebookFiles: Rule = s =>
       message,
       remedy: 'take out what came last',
     }
+  })
+
+/** What is said of each gap, and what mends it. Pictures without a description have a rule of their own, in print too. */
+const GAPS: Record<
+  Exclude<AccessGap['kind'], 'picture not described'>,
+  { says: (words: string) => string; remedy: RemedyCode }
+> = {
+  'description is a file’s name': {
+    says: w => `“${w}” says what a picture’s file is called, not what it shows.`,
+    remedy: 'describe the picture',
+  },
+  'heading skips a level': {
+    says: w => `The heading “${w}” skips a level: a voice reads it as if one were missing.`,
+    remedy: 'raise the heading',
+  },
+  'table without a head': {
+    says: w => `A table has no head, so that a voice cannot say what its columns hold (“${w}”).`,
+    remedy: 'give the table a head',
+  },
+  'link without words': { says: () => 'A link has nothing that could be read aloud.', remedy: 'describe the picture' },
+  'link says nothing': {
+    says: w => `A link that says “${w}” does not say where it leads.`,
+    remedy: 'say where it leads',
+  },
+  'language not known': {
+    says: () => 'The language of the book is none that a voice knows.',
+    remedy: 'choose the language',
+  },
+}
+
+/** The ebook keeps nobody out: it is sent all the same, and does not say then that it conforms. */
+export const ebookAccess: Rule = s =>
+  (s.ebook?.gaps ?? []).flatMap(({ kind, section, block, words = '' }) => {
+    if (kind === 'picture not described') return []
+    const { says, remedy } = GAPS[kind]
+    return [
+      {
+        rule: 'accessible to all',
+        severity: 'remark' as const,
+        place: section ? { kind: 'text' as const, section, block } : inData('language'),
+        message: says(words.trim().slice(0, 60)),
+        remedy,
+      },
+    ]
   })
 
 /** The front picture is of a size that the outlet takes. */

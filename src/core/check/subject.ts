@@ -1,7 +1,7 @@
 import type { Double } from '../activity'
 import type { Book } from '../book'
 import type { Cover, CoverGround } from '../cover'
-import type { EpubTrouble } from '../epub'
+import type { AccessGap, EpubTrouble } from '../epub'
 import type { Interior } from '../pages'
 import type { OutletProfile, PrintSpec } from '../trade'
 
@@ -28,6 +28,8 @@ export interface Subject {
     bytes: number
     /** What is wrong in the made file. */
     troubles?: EpubTrouble[]
+    /** What keeps readers out. */
+    gaps?: AccessGap[]
     front?: { width: number; height: number }
     price?: number
     leastPrice?: number

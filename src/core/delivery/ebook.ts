@@ -1,16 +1,17 @@
 import { type Book, type EbookSettings, picturesIn } from '../book'
-import type { EpubTrouble } from '../epub'
+import type { AccessGap, EpubTrouble } from '../epub'
 import type { InteriorStyle, PageStart } from '../pages'
 import type { Epub } from '../publication'
 import type { EbookRules } from '../trade'
 import type { FontShelf } from '../type'
 import type { DeliveryPorts, PaintedPage } from './ports'
 
-/** An ebook as it was made: its value, its file, and what an inspection of the file found. */
+/** An ebook as it was made: its value, its file, what an inspection of the file found, and what keeps readers out of it. */
 export interface MadeEbook {
   epub: Epub
   bytes: Uint8Array
   troubles: EpubTrouble[]
+  gaps: AccessGap[]
 }
 
 /** What an ebook is made from beside the book. */
@@ -35,7 +36,7 @@ export async function makeEbook(
   shelf: FontShelf,
   { pictures, pdf }: DeliveryPorts,
 ): Promise<MadeEbook> {
-  const { buildEpub, carriedFaces, inspectEpub } = await import('../epub')
+  const { accessGaps, buildEpub, carriedFaces, inspectEpub } = await import('../epub')
   const { zipEpub } = await import('../publication')
   const { openings, breaks } = style
   const used = book.sections.flatMap(picturesIn).map(p => p.asset)
@@ -62,5 +63,6 @@ export async function makeEbook(
     ...(printed ? { printed } : {}),
   })
   const bytes = zipEpub(epub, date)
-  return { epub, bytes, troubles: inspectEpub(bytes) }
+  const shown = new Map(book.assets.filter(a => originals.has(a.id)).map(a => [a.id, a]))
+  return { epub, bytes, troubles: inspectEpub(bytes), gaps: accessGaps(book, shown) }
 }

@@ -30,6 +30,7 @@ const ebooks = ({ ebook }: OutletProfile): string[] =>
         ebook.contentsPage === false
           ? 'The file has no contents page: readers there show the contents by themselves.'
           : '',
+        ebook.faces === false ? 'Faces stay out of the file: its readers have their own.' : '',
       ]
     : []
 
