@@ -98,3 +98,44 @@ test('the reading room: the file is read on devices, its links, notes and pages 
   await page.getByRole('button', { name: 'Undo' }).click()
   await expect(weight).toHaveText(light!, { timeout: 20_000 })
 })
+
+test('a voice reads a chapter of the ebook as the book has it: title, words and notes in their order', async ({
+  page,
+}) => {
+  await page.goto('/')
+  await expect(page.getByRole('listitem')).toHaveCount(3, { timeout: 60_000 })
+  await page.goto(`${book}/ebook`)
+  await expect(figures(page)).toHaveText(/^1 of 1/, { timeout: 30_000 })
+  const contents = page.getByRole('navigation', { name: 'Contents of the ebook' })
+  const cdp = await page.context().newCDPSession(page)
+  for (const [name, title, first] of [
+    [/The Patient Margaret/, 'Chapter Two The Patient Margaret', 'The master of the Patient Margaret came ashore'],
+    [/Letters to the Tidewarden/, 'Interlude: Letters to the Tidewarden', 'Isbrand Quill kept all his letters.'],
+    [/What Temperance Marl/, 'Chapter Four What Temperance Marl Put Under the Quay', undefined],
+  ] as const) {
+    await contents.getByRole('button', { name }).click()
+    await expect(figures(page)).toHaveText(/^1 of/)
+    await expect(contents.locator('[aria-current]')).toHaveText(name)
+    const frames = (await cdp.send('Page.getFrameTree')).frameTree.childFrames ?? []
+    const { nodes } = await cdp.send('Accessibility.getFullAXTree', { frameId: frames.at(-1)!.frame.id })
+    const byId = new Map(nodes.map(n => [n.nodeId, n]))
+    const spoken: string[] = []
+    const walk = (id: string): void => {
+      const n = byId.get(id)!
+      const role = n.role?.value as string
+      if (role === 'StaticText') spoken.push(String(n.name?.value ?? ''))
+      else for (const c of n.childIds ?? []) walk(c)
+    }
+    walk(nodes[0]!.nodeId)
+    // What the page's own text says, in the order of the document.
+    const written = await page.evaluate(
+      () => document.querySelector<HTMLIFrameElement>('.device iframe')!.contentDocument!.body.textContent ?? '',
+    )
+    const letters = (s: string): string => s.replace(/[^\p{L}\p{N}]/gu, '')
+    expect(letters(spoken.join(''))).toBe(letters(written))
+    expect(spoken.join(' ').replace(/\s+/g, ' ').trim()).toContain(title)
+    if (first) expect(spoken.join('').replace(/\s+/g, ' ')).toContain(first)
+    const heads = nodes.filter(n => n.role?.value === 'heading')
+    expect(heads.length).toBeGreaterThan(0)
+  }
+})

@@ -39,7 +39,18 @@ const REST = 900
 const lastStops = new Map<string, boolean>()
 
 /** The line above a book's rooms: its name, its editions' lamps, undo and redo, the stages. */
-export function BookTop({ bookId, view, stage }: { bookId: string; view: OpenBook; stage: Stage }) {
+export function BookTop({
+  bookId,
+  view,
+  stage,
+  section,
+}: {
+  bookId: string
+  view: OpenBook
+  stage: Stage
+  /** The section that is written or read here: the other of the two rooms goes on with it. */
+  section?: string | undefined
+}) {
   const { book, edition, figures, version, outletId } = view
   const { pairs } = usePairs(book, view.version)
   const say = useSay()
@@ -114,7 +125,13 @@ export function BookTop({ bookId, view, stage }: { bookId: string; view: OpenBoo
           })}
         </span>
         <History bookId={bookId} undoes={view.undo} redoes={view.redo} />
-        <Stages bookId={bookId} planned={!!book?.plan} ebook={!!book?.editions.some(e => e.kind === 'ebook')} at={at} />
+        <Stages
+          bookId={bookId}
+          planned={!!book?.plan}
+          ebook={!!book?.editions.some(e => e.kind === 'ebook')}
+          at={at}
+          section={section}
+        />
       </header>
       {view.hold === 'following' && (
         <p className="band" role="status">
@@ -178,18 +195,23 @@ const History = memo(function History({
   )
 })
 
+/** Rooms in which the author is at a section. */
+const KEEPS: ReadonlySet<Stage> = new Set(['text', 'ebook'])
+
 /** The rooms of a book. */
 const Stages = memo(function Stages({
   bookId,
   planned,
   ebook,
   at,
+  section,
 }: {
   bookId: string
   planned: boolean
   /** It has an edition to be read on devices. */
   ebook: boolean
   at: Stage
+  section: string | undefined
 }) {
   return (
     <nav className="stages" aria-label="Stages">
@@ -199,7 +221,7 @@ const Stages = memo(function Stages({
           <Link
             prefetch={false}
             key={s.id}
-            href={`/book/${encodeURIComponent(bookId)}/${s.id}`}
+            href={`/book/${encodeURIComponent(bookId)}/${s.id}${section && KEEPS.has(s.id) ? `?section=${section}` : ''}`}
             aria-current={s.id === at ? 'page' : undefined}
           >
             {s.name}

@@ -2,6 +2,7 @@
 import Link from 'next/link'
 import { useSearchParams } from 'next/navigation'
 import { useEffect, useMemo, useRef, useState } from 'react'
+import type { Book } from '@/core/book'
 import { BookTop, NoBook } from '@/parts/BookTop'
 import { useOpenBook } from '@/parts/openBook'
 import { isCommand, isTyping, useKeys } from '@/parts/useKeys'
@@ -13,7 +14,7 @@ import { Pages } from './copy'
 import { devices, type Reader, usual } from './devices'
 import { type DeviceHandle, DeviceView, type Picked, type Seen, type Target } from './DeviceView'
 import { FileSentence } from './FileSentence'
-import { wordsAt } from './place'
+import { sectionOf, wordsAt } from './place'
 import { Beside } from './Beside'
 import { ReaderSentence } from './ReaderSentence'
 import './ebook.css'
@@ -85,7 +86,7 @@ export function EbookRoom({ bookId }: { bookId: string }) {
   return (
     <>
       <main id="room" className="room ebookroom">
-        <BookTop bookId={bookId} view={view} stage="ebook" />
+        <BookTop bookId={bookId} view={view} stage="ebook" section={here && book && readSection(book, here.path)} />
         {book && !edition ? (
           <div className="empty">
             <h2>No ebook yet</h2>
@@ -147,6 +148,10 @@ export function EbookRoom({ bookId }: { bookId: string }) {
     </>
   )
 }
+
+/** The section that a page is made of, where it is one of the book's own. */
+const readSection = ({ sections }: Book, path: string): string | undefined =>
+  sections.find(s => s.id === sectionOf(path))?.id
 
 /** How much of the book lies before what is seen, from 0 to 1: by the lengths of its pages. */
 function partOf(

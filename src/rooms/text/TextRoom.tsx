@@ -1,7 +1,7 @@
 'use client'
 import type { Editor } from '@tiptap/core'
 import { useRouter, useSearchParams } from 'next/navigation'
-import { type RefObject, useDeferredValue, useMemo, useRef, useState } from 'react'
+import { type RefObject, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react'
 import { type Book, docWords, labels, roles, type Section, shortName } from '@/core/book'
 import { redo, undo } from '@/data/changes'
 import { bringInPicture, pictureTypes } from '@/data/pictures'
@@ -35,13 +35,14 @@ import './text.css'
 export function TextRoom({ bookId }: { bookId: string }) {
   const turns = useEarlyTurns(bookId)
   const view = useOpenBook(bookId, { first: turns.first })
+  const [section, setSection] = useState<string>()
   if (view.missing) return <NoBook />
   return (
     <>
       <main id="room" className="room text">
-        <BookTop bookId={bookId} view={view} stage="text" />
+        <BookTop bookId={bookId} view={view} stage="text" section={section} />
         {view.book ? (
-          <Desk book={view.book} view={view} turns={turns} />
+          <Desk book={view.book} view={view} turns={turns} onSection={setSection} />
         ) : (
           <p className="waiting" role="status">
             Opening the text …
@@ -56,7 +57,18 @@ export function TextRoom({ bookId }: { bookId: string }) {
   )
 }
 
-function Desk({ book, view, turns }: { book: Book; view: OpenBook; turns: EarlyTurns }) {
+function Desk({
+  book,
+  view,
+  turns,
+  onSection,
+}: {
+  book: Book
+  view: OpenBook
+  turns: EarlyTurns
+  /** Hears which section is on the desk. */
+  onSection: (id: string | undefined) => void
+}) {
   const [chosen, setChosen] = useState<string>()
   const [turn, setTurn] = useState(0)
   const readOnly = view.hold === 'following'
@@ -64,6 +76,8 @@ function Desk({ book, view, turns }: { book: Book; view: OpenBook; turns: EarlyT
   const beside = useDeferredValue(book)
   const outline = useOutline(beside)
   const section = useSection(book, chosen)
+  const at = section?.id
+  useEffect(() => onSection(at), [at, onSection])
   const rev = view.revs?.get(section?.id ?? '') ?? 0
   const { editor, saving, flush } = useSectionEditor(book, section, { rev, readOnly }, () => setTurn(t => t + 1))
   const goTo = useGoTo(editor, section?.id)
