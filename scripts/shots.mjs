@@ -53,15 +53,19 @@ try {
     await note.waitFor()
     await note.evaluate(e => e.scrollIntoView({ block: 'center' }))
   }
+  const toAChapter = async () => {
+    await page.getByRole('button', { name: /The Patient Margaret/ }).click()
+    await page.getByText('printed on page 7').waitFor()
+  }
   for (const [name, path, ready, act] of [
     ['plan', `${dir}/plan`, () => page.getByLabel('Sill').getByText('Pages')],
     ['text', `${dir}/text`, () => page.locator('.margins .turn button').nth(1), theNote],
     ['interior', `${dir}/interior`, () => page.locator('.spread canvas[data-painted=true]').nth(1)],
     ['cover', `${dir}/cover`, () => page.locator('.konvajs-content canvas').first()],
+    ['ebook', `${dir}/ebook`, () => page.getByText('1 of 1'), toAChapter],
     ['check', '/book/lampblack-regatta/check', () => page.getByText('The rights are not stated.')],
     ['pages', '/book/hedgerow-and-hive/pages', () => page.locator('.flatplan [data-painted=true]').nth(9)],
     ['outlets', '/outlets', () => page.getByRole('table')],
-    ['backup', '/backup', () => page.getByRole('button', { name: /^Save / }).first()],
     ['preferences', '/preferences', () => page.getByText('The desk', { exact: true }).first()],
   ]) {
     await go(path)
