@@ -97,6 +97,27 @@ test('the reading room: the file is read on devices, its links, notes and pages 
     .toContain('EB Garamond')
   await page.getByRole('button', { name: 'Undo' }).click()
   await expect(weight).toHaveText(light!, { timeout: 20_000 })
+
+  // An own rule that would break the file is refused with its line; a sound one shows.
+  await page.getByRole('button', { name: 'its style sheet' }).click()
+  const rules = page.getByRole('textbox', { name: 'Your own rules' })
+  await rules.click()
+  await page.keyboard.insertText('p { margin: 0 }\n@import "x.css";')
+  await expect(page.getByRole('alert')).toHaveText('Line 2: It may not load another sheet.')
+  await expect(page.getByRole('button', { name: 'Take them' })).toBeDisabled()
+  await page.keyboard.press('Control+a')
+  await page.keyboard.insertText('h1 .title { color: rgb(170, 51, 51) }')
+  await page.getByRole('button', { name: 'Take them' }).click()
+  await expect
+    .poll(() =>
+      page.evaluate(() => {
+        const title = document
+          .querySelector<HTMLIFrameElement>('.device iframe')
+          ?.contentDocument?.querySelector('h1 .title')
+        return title ? getComputedStyle(title).color : ''
+      }),
+    )
+    .toBe('rgb(170, 51, 51)')
 })
 
 test('a voice reads a chapter of the ebook as the book has it: title, words and notes in their order', async ({

@@ -105,6 +105,8 @@ export type EditionKind = BindingKind | 'ebook'
 export interface EbookSettings {
   /** The style's faces go with it, as far as their licences allow. */
   faces?: boolean
+  /** The author's own style sheet, behind that of the style. */
+  css?: string
 }
 
 /** One form of the book. Specification, style and price; what follows from them is computed by the chain. */

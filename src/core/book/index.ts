@@ -51,7 +51,16 @@ export {
 } from './doc'
 export { quoteBetween, quotesOf } from './quotes'
 export type { DoubtfulPlace, TypedSigns } from './turned'
-export { dashHabit, foreignQuoteHabit, quoteHabit, type SignHabit, signHabits, spaceHabit, turnedSigns, typedSigns } from './typedSigns'
+export {
+  dashHabit,
+  foreignQuoteHabit,
+  quoteHabit,
+  type SignHabit,
+  signHabits,
+  spaceHabit,
+  turnedSigns,
+  typedSigns,
+} from './typedSigns'
 export { dashBetween, type DashHabit, dashesOf } from './dashes'
 export { turnedTexts, withoutTurns } from './directions'
 export { hashOf } from './hash'

@@ -504,10 +504,11 @@ describe('each rule finds its fault, with place, amount and remedy', () => {
         troubles: [
           { kind: 'script', file: 'OEBPS/text/s1.xhtml', what: 'onclick' },
           { kind: 'unused', file: 'OEBPS/text/s1.xhtml', what: 'svg' },
+          { kind: 'sheet', file: 'line 3', what: 'A brace is not closed.' },
         ],
       },
     })
-    expect(named(f, 'ebook files').map(x => x.severity)).toEqual(['stop', 'mend'])
+    expect(named(f, 'ebook files').map(x => x.severity)).toEqual(['stop', 'mend', 'mend'])
     expect(named(f, 'ebook files')[0]!.message).toBe(
       'The ebook has a script in OEBPS/text/s1.xhtml (onclick); readers block it, and outlets refuse the file.',
     )

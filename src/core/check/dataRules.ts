@@ -101,13 +101,14 @@ export const ebookFiles: Rule = s =>
       undeclared: `${t.file} uses ${t.what}, and the ebook does not declare it.`,
       unused: `The ebook declares ${t.what} of ${t.file}, which uses none.`,
       malformed: `${t.file} of the ebook is ${t.what}.`,
+      sheet: `Your own style sheet is left out of the ebook for its ${t.file}: ${t.what}`,
     }[t.kind]
     return {
       rule: 'ebook files',
-      severity: t.kind === 'unused' ? ('mend' as const) : ('stop' as const),
+      severity: t.kind === 'unused' || t.kind === 'sheet' ? ('mend' as const) : ('stop' as const),
       place: { kind: 'edition' as const },
       message,
-      remedy: 'take out what came last',
+      remedy: t.kind === 'sheet' ? ('mend the sheet' as const) : ('take out what came last' as const),
     }
   })
 

@@ -13,6 +13,7 @@ export const remedies = {
     'Keep a backup of the book, and take out what was brought in last: its text holds what no ebook may.',
   'resize the front': 'Make the picture anew at a size between.',
   'describe the picture': 'Describe it in a sentence, or mark it as decoration.',
+  'mend the sheet': 'In the ebook’s room, mend your style sheet at this line.',
   'raise the heading': 'In the text, make it a heading of the next level.',
   'give the table a head': 'In the text, say that its first row is its head.',
   'say where it leads': 'In the text, let its words say where it leads.',

@@ -36,7 +36,7 @@ export async function makeEbook(
   shelf: FontShelf,
   { pictures, pdf }: DeliveryPorts,
 ): Promise<MadeEbook> {
-  const { accessGaps, buildEpub, carriedFaces, inspectEpub } = await import('../epub')
+  const { accessGaps, buildEpub, carriedFaces, inspectEpub, sheetFaults } = await import('../epub')
   const { zipEpub } = await import('../publication')
   const { openings, breaks } = style
   const used = book.sections.flatMap(picturesIn).map(p => p.asset)
@@ -57,6 +57,7 @@ export async function makeEbook(
     picture: id => originals.get(id),
     ...(isbn ? { isbn } : {}),
     ...(faces ? { faces } : {}),
+    ...(settings?.css ? { css: settings.css } : {}),
     ...(rules?.coverPage === undefined ? {} : { coverPage: rules.coverPage }),
     ...(rules?.contentsPage === undefined ? {} : { contentsPage: rules.contentsPage }),
     ...(pages ? { pages } : {}),
@@ -64,5 +65,11 @@ export async function makeEbook(
   })
   const bytes = zipEpub(epub, date)
   const shown = new Map(book.assets.filter(a => originals.has(a.id)).map(a => [a.id, a]))
-  return { epub, bytes, troubles: inspectEpub(bytes), gaps: accessGaps(book, shown) }
+  // One that came with a file may have what is not taken when it is written here.
+  const leftOut = sheetFaults(settings?.css ?? '').map(f => ({
+    kind: 'sheet' as const,
+    file: `line ${f.line}`,
+    what: f.says,
+  }))
+  return { epub, bytes, troubles: [...inspectEpub(bytes), ...leftOut], gaps: accessGaps(book, shown) }
 }

@@ -23,6 +23,7 @@ import { joined, type Markup, xml } from '../trade'
 import { at, Draft, ROOT } from './draft'
 import { usedIn } from './faces'
 import type { EpubOptions } from './options'
+import { sheetFaults } from './ownSheet'
 import { metadataOf } from './metadata'
 import { navFile, ncxFile } from './navigation'
 import { styleSheetOf } from './style'
@@ -68,7 +69,12 @@ export function buildEpub(book: Book, options: EpubOptions): Epub {
   const faces = options.faces?.(usedIn(textsOf(draft), style)) ?? []
   for (const { file, bytes } of faces)
     draft.add({ path: `fonts/${file}`, id: `f-${file}`, type: 'font/ttf', data: bytes })
-  draft.add({ path: 'style.css', id: 'css', type: 'text/css', data: styleSheetOf(style, faces) })
+  draft.add({
+    path: 'style.css',
+    id: 'css',
+    type: 'text/css',
+    data: `${styleSheetOf(style, faces)}${ownSheet(options.css)}`,
+  })
   draft.add({ path: 'toc.ncx', id: 'ncx', type: NCX, data: ncxFile(data, draft) })
   return {
     root: ROOT,
@@ -85,6 +91,9 @@ export function buildEpub(book: Book, options: EpubOptions): Epub {
     others: new Map(),
   }
 }
+
+/** The author's own style sheet, as far as it breaks nothing. */
+const ownSheet = (css = ''): string => (css.trim() && !sheetFaults(css).length ? `${css.trim()}\n` : '')
 
 const textsOf = ({ items }: Draft): string[] =>
   items.flatMap(i => (i.type === 'application/xhtml+xml' ? [strFromU8(i.data)] : []))

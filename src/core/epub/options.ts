@@ -10,6 +10,8 @@ export interface EpubOptions {
   style?: InteriorStyle
   /** Gives the faces of the style that go with it, for the text that it has; the reader's own are shown where there are none. */
   faces?: (used: UsedText) => EmbeddedFace[]
+  /** The author's own style sheet, behind the style's; one with faults stays out. */
+  css?: string
   /** The front cover as JPEG or PNG. */
   cover?: { bytes: Uint8Array; type: 'image/jpeg' | 'image/png' }
   /** Bytes of the book's pictures by asset. */

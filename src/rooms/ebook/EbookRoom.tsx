@@ -17,6 +17,7 @@ import { FileSentence } from './FileSentence'
 import { sectionOf, wordsAt } from './place'
 import { Beside } from './Beside'
 import { ReaderSentence } from './ReaderSentence'
+import { Workings } from './Workings'
 import './ebook.css'
 
 /** Room around a device, CSS pixels. */
@@ -37,6 +38,7 @@ export function EbookRoom({ bookId }: { bookId: string }) {
   const [seen, setSeen] = useState<Seen>()
   const [picked, setPicked] = useState<Picked>()
   const [out, setOut] = useState<string>()
+  const [knowing, setKnowing] = useState<'code' | 'sheet'>()
   const handle = useRef<DeviceHandle>(null)
   const [stage, room] = useSize<HTMLDivElement>()
   const editionId = edition?.id
@@ -136,7 +138,27 @@ export function EbookRoom({ bookId }: { bookId: string }) {
                   weight={copy.weight}
                 />
               )}
-              {book && <Beside bookId={bookId} book={book} version={version} seen={seen} picked={picked} />}
+              {knowing && copy && here && edition ? (
+                <Workings
+                  bookId={bookId}
+                  edition={edition}
+                  files={copy.files}
+                  path={here.path}
+                  shows={knowing}
+                  readOnly={view.hold === 'following'}
+                  onShow={setKnowing}
+                />
+              ) : (
+                <>
+                  {book && <Beside bookId={bookId} book={book} version={version} seen={seen} picked={picked} />}
+                  {copy && (
+                    <p className="knowing">
+                      For those who know: <button onClick={() => setKnowing('code')}>this page’s code</button>,{' '}
+                      <button onClick={() => setKnowing('sheet')}>its style sheet</button>.
+                    </p>
+                  )}
+                </>
+              )}
             </aside>
           </div>
         )}

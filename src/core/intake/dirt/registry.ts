@@ -1,4 +1,13 @@
-import { dashHabit, docText, foreignQuoteHabit, quoteHabit, type SignHabit, spaceHabit, turnedSigns, typedSigns } from '../../book'
+import {
+  dashHabit,
+  docText,
+  foreignQuoteHabit,
+  quoteHabit,
+  type SignHabit,
+  spaceHabit,
+  turnedSigns,
+  typedSigns,
+} from '../../book'
 import { folios } from './folios'
 import { changedBlocks, changedText, type DirtKind } from './kind'
 
