@@ -103,7 +103,7 @@ test('the reading room: the file is read on devices, its links, notes and pages 
   const rules = page.getByRole('textbox', { name: 'Your own rules' })
   await rules.click()
   await page.keyboard.insertText('p { margin: 0 }\n@import "x.css";')
-  await expect(page.getByRole('alert')).toHaveText('Line 2: It may not load another sheet.')
+  await expect(page.locator('.workings').getByRole('alert')).toHaveText('Line 2: It may not load another sheet.')
   await expect(page.getByRole('button', { name: 'Take them' })).toBeDisabled()
   await page.keyboard.press('Control+a')
   await page.keyboard.insertText('h1 .title { color: rgb(170, 51, 51) }')
