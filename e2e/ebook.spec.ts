@@ -1,17 +1,9 @@
 import { expect, type Page } from '@playwright/test'
 import { test } from './library'
+import { value } from './sentence'
 
 const book = '/book/tidewardens-almanac'
 const figures = (page: Page) => page.locator('.turns .figures')
-
-/** A value of a sentence is made another. */
-async function value(page: Page, name: string, words: string): Promise<void> {
-  await page.getByRole('combobox', { name, exact: true }).click()
-  await page
-    .locator('.ant-select-dropdown:visible .ant-select-item-option-content')
-    .getByText(words, { exact: true })
-    .click()
-}
 
 /** Where an element of the page that is read stands on the screen. */
 const spot = (page: Page, selector: string) =>

@@ -1,18 +1,10 @@
 import { expect, type Page } from '@playwright/test'
 import { test } from './library'
+import { value } from './sentence'
 
 const sections = (page: Page) => page.getByRole('navigation', { name: 'Sections' })
 const body = (page: Page) => sections(page).getByRole('region', { name: 'Body' }).getByRole('listitem')
 const text = (page: Page) => page.getByRole('textbox', { name: 'Text of the section' })
-
-/** A value of a sentence is made another. */
-async function value(page: Page, name: string, words: string): Promise<void> {
-  await page.getByRole('combobox', { name, exact: true }).click()
-  await page
-    .locator('.ant-select-dropdown:visible .ant-select-item-option-content')
-    .getByText(words, { exact: true })
-    .click()
-}
 
 async function open(page: Page): Promise<void> {
   await page.goto('/')

@@ -1,4 +1,6 @@
-import { type CssNode, parse, walk } from 'css-tree'
+import type { CssNode } from 'css-tree'
+import parse from 'css-tree/parser'
+import walk from 'css-tree/walker'
 
 /** Something that an author's own style sheet must not have, and where. Lines are counted from 1. */
 export interface SheetFault {

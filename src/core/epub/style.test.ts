@@ -1,7 +1,7 @@
 import { beforeAll, describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { strFromU8 } from 'fflate'
-import { parse } from 'css-tree'
+import parse from 'css-tree/parser'
 import { nodePorts } from '../../cli/ports'
 import { anyDoc } from '../../../tests/support/arbitrary'
 import { bookOf, chapter, paragraph, shelf } from '../../../tests/support/core'
@@ -60,6 +60,9 @@ describe('the ebook follows the interior’s style', () => {
     expect(textOf(bookWith([text('A light. It went.')]), style, 'c1')).toContain(
       '<span class="initial">A</span> <span class="lead">light.</span> It went.',
     )
+    expect(
+      textOf(bookWith([{ type: 'text', text: 'Only', marks: [{ type: 'em' }] }, text(' once.')]), style, 'c1'),
+    ).toContain('<span class="initial"><em>O</em></span><em>nly</em> once.')
     // Figures have no initial, and marked words keep their look.
     expect(textOf(bookWith([text('1907 was wet.')]), style, 'c1')).not.toContain('initial')
     expect(textOf(bookWith([text('Only once.')], 'And again.'), styled('plainsong'), 'c1')).toContain(

@@ -270,9 +270,11 @@ class SectionWriter {
     { initial, leadIn }: NonNullable<ReturnType<typeof beginningFor>>,
   ): Markup {
     const begins = initial > 1 ? initialIn(content) : undefined
+    // Its letter is emphasised as its word is.
+    const marks = content?.[0]?.type === 'text' ? content[0].marks : undefined
     const letter =
       begins &&
-      xml`<span class="initial${initial === 2 && ' two'}">${begins.quotes && xml`<span class="opens">${this.text(begins.quotes)}</span>`}${this.text(begins.letter)}</span>`
+      xml`<span class="initial${initial === 2 && ' two'}">${begins.quotes && xml`<span class="opens">${this.text(begins.quotes)}</span>`}${wrap(this.text(begins.letter), marks, this.ctx.places)}</span>`
     // A word of one letter keeps its space.
     const space = begins && /^[\s\u00a0]/.test(begins.after) ? ' ' : ''
     const rest = begins ? begins.rest : (content ?? [])

@@ -9,7 +9,7 @@ import { blocksOf, type LetterPlace, Screen, wordsOf } from './screen'
 /** Where in a page of the ebook somebody wants to be. */
 export type Target = { at: 'start' | 'end' } | { id: string } | { words: string }
 
-/** What is seen: which screen of how many, the printed page that it begins on, its first words and which of those like them they are. */
+/** What is seen: which screen of how many of its page, and the printed page that it begins on. */
 export interface Seen {
   path: string
   screen: number
@@ -43,9 +43,11 @@ interface Props {
   scale: number
   onSeen: (seen: Seen) => void
   onPick: (picked: Picked) => void
-  /** A link or a turn leads to another page, or out of the book. */
+  /** A link leads to another place of the book. */
   onLead: (target: string) => void
+  /** … or out of it. */
   onOut: (href: string) => void
+  /** Turned over the end of the page, or its beginning. */
   onBeyond: (by: 1 | -1) => void
 }
 

@@ -5,6 +5,7 @@ import { megabytes } from '@/parts/megabytes'
 import { chooseEdition, type OpenBook } from '@/parts/openBook'
 import { ChoiceValue, Sentence } from '@/parts/Sentence'
 import { useCommit } from '@/parts/useCommit'
+import { differences } from './variants'
 
 /** What the file is: for whom, what it carries, what it weighs. */
 export function FileSentence({
@@ -26,6 +27,13 @@ export function FileSentence({
   const { outletId, outlets } = view
   const profile = outletId === undefined ? undefined : profileOf(outletId, outlets)
   const asked = !!edition.ebook?.faces
+  const unlike = profile
+    ? differences(
+        profile,
+        edition.outlets.map(o => profileOf(o, outlets)),
+        edition.ebook,
+      )
+    : []
   const values: Record<string, React.ReactNode> = {
     outlet: (
       <ChoiceValue
@@ -70,6 +78,7 @@ export function FileSentence({
           value={name => values[name]}
         />
         {refused}
+        {unlike.length > 0 && ` ${unlike.join('; ')}.`}
       </p>
     </div>
   )

@@ -5,8 +5,9 @@ import { anyBook } from '../../../../../tests/support/arbitrary'
 import { bookOf } from '../../../../../tests/support/core'
 import { cases } from '../../../../../tests/support/deep'
 import { lacking, wordsOf } from '../../../../../tests/support/pandoc'
-import { type Book, bookText, type BlockJson, docText, eachInline, type Section } from '../../../book'
+import { type Book, bookText, type BlockJson, docText, eachInline, type InlineJson, type Section } from '../../../book'
 import { writeEpub } from '../../../epub'
+import { shippedStyles, withChanges } from '../../../pages'
 import { readManuscript } from '../..'
 
 const png = Uint8Array.from(
@@ -168,6 +169,35 @@ test('the imprint’s logo on the title page is the imprint’s again, and no pi
   expect(picturesIn(back.book.sections)).toBe(0)
   expect(back.book.sections.filter(s => !s.made).map(s => s.title)).toEqual(['Title 1', 'Title 2'])
 })
+
+test.each(shippedStyles.map(s => [s.id, s] as const))(
+  'what the style %s draws apart comes back as it was written',
+  (_id, style) => {
+    const em: InlineJson = { type: 'text', text: 'salt', marks: [{ type: 'em' }] }
+    const words = (t: string): InlineJson => ({ type: 'text', text: t })
+    const plain = (id: string, ...content: InlineJson[]): BlockJson => ({
+      type: 'paragraph',
+      attrs: { id, align: null },
+      content,
+    })
+    const content: BlockJson[] = [
+      plain('p1', words('“Ada, come up and see the '), em, words('.”')),
+      { type: 'quote', attrs: { id: 'q1' }, content: [plain('p2', words('Seven strokes, '), em, words('.'))] as never },
+      { type: 'scene_break', attrs: { id: 'b1' } },
+      plain('p3', words('By five o’clock the water stood at one foot.')),
+    ]
+    const book = bookOf([['x']])
+    const [own] = book.sections.filter(s => !s.made)
+    Object.assign(own!, { title: 'The Bell', numbered: true, doc: { type: 'doc', content } })
+    const italic = withChanges(style, { 'quotes.italic': true, 'firsts.afterBreaks': 'initial and lead-in' })
+    const epub = writeEpub(book, { date: '2026-01-01T00:00:00Z', picture: () => png, style: italic })
+    const [back] = readManuscript('x.epub', epub).book.sections.filter(s => !s.made)
+    const bare = (blocks: unknown): unknown =>
+      JSON.parse(JSON.stringify(blocks, (k, v: unknown) => (k === 'id' ? undefined : v)))
+    expect([back!.title, back!.numbered]).toEqual(['The Bell', style.openings.number !== 'none'])
+    expect(bare(back!.doc.content)).toEqual(bare(content))
+  },
+)
 
 describe('ebooks of others', () => {
   const page = (body: string, head = ''): string =>

@@ -241,7 +241,9 @@ export class HtmlReader {
     if (look.pageBefore) this.newPage = true
     this.countBlock(e, look)
     const role = roleOf(e)
-    const s = isOwn(e, role) ? outer : this.within(e, outer, look)
+    // How quotations look is the style's, too.
+    const styled = isOwn(e, role) || (this.ownHeads && e.name === 'blockquote')
+    const s = styled ? outer : this.within(e, outer, look)
     if (isMade(e)) return this.made(e, s, out)
     if (role && e.name !== 'nav') {
       this.ownHeads = isOwn(e, role)
@@ -344,7 +346,7 @@ export class HtmlReader {
     const note = notes.byCall.get(c)
     if (note) return this.call(c, line)
     this.countLooks(c, look, line)
-    const inner = isDrawn(c) ? s : this.within(c, s, look)
+    const inner = this.ownHeads && isDrawn(c) ? s : this.within(c, s, look)
     switch (c.name) {
       case 'br':
         return line.add({ type: 'hard_break' })

@@ -33,6 +33,13 @@ describe('a web page', () => {
     expect(blocks[3]).toMatchObject({ content: [{ text: 'd', marks: [{ type: 'small_caps' }] }] })
     expect(dropped.list()).toEqual([{ what: 'hidden text', count: 1, places: ['gone'], letters: 4 }])
   })
+  test('a title in running words keeps the look that its file gives it', () => {
+    const { blocks } = read(
+      '<p>She read <span class="title">Salt</span>.</p>',
+      '<style>.title{font-style:italic}</style>',
+    )
+    expect(blocks[0]).toMatchObject({ content: [{}, { text: 'Salt', marks: [{ type: 'em' }] }, {}] })
+  })
   test('a colour that a paragraph has of its own is told once; that of all paragraphs is the page’s dress', () => {
     const { dropped } = read(
       '<p>a</p><p style="color:red">stop <b>now</b></p><p class="go" style="background-color:lime">go</p><p class="own">x</p>',

@@ -41,8 +41,8 @@ export function roleOf(e: XmlElement): Role | undefined {
   return own ?? types.map(t => byType[t]).find(r => r !== undefined)
 }
 
-/** Parts of words that only a style draws apart: the initial of a chapter, its first words, a title in capitals. */
-const DRAWN = new Set(['initial', 'opens', 'lead', 'lead-in', 'dropcap', 'title', 'number'])
+/** What the style draws apart in this app's own files: the initial of a chapter, its first words, a title in capitals. */
+const DRAWN = new Set(['initial', 'opens', 'lead', 'title', 'number'])
 
-/** Whether an element is there for the look that its file gives it: that is the style's, not the words'. */
+/** Whether an element of this app's own files is there for its look alone: that is the style's, not the words'. */
 export const isDrawn = (e: XmlElement): boolean => e.name === 'span' && classesOf(e.attrs).some(c => DRAWN.has(c))

@@ -1,0 +1,19 @@
+import { expect, test } from '@jest/globals'
+import { shippedProfiles } from '@/core/outlets'
+import { differences } from './variants'
+
+const [one, two] = shippedProfiles.filter(p => p.ebook).map(p => ({ ...p, ebook: { ...p.ebook! } })) as [
+  (typeof shippedProfiles)[number],
+  (typeof shippedProfiles)[number],
+]
+
+test('files for other outlets are told by what they have and lack', () => {
+  const here = { ...one, ebook: { ...one.ebook!, coverPage: true, contentsPage: true, faces: true } }
+  const there = { ...two, ebook: { ...two.ebook!, coverPage: false, contentsPage: true, faces: false } }
+  expect(differences(here, [here, there], { faces: true })).toEqual([
+    `${there.name}’s has no page with its cover and no face`,
+  ])
+  expect(differences(here, [here, there], {})).toEqual([`${there.name}’s has no page with its cover`])
+  expect(differences(there, [here], { faces: true })).toEqual([`${here.name}’s has a page with its cover and a face`])
+  expect(differences(here, [{ ...here, id: 'elsewhere' }], { faces: true })).toEqual([])
+})
