@@ -124,10 +124,14 @@ const FIGURES = [
   'figcaption { font-size: 0.88em; font-style: italic; margin-top: 0.5em; }',
 ]
 
+// A box that scrolls is one piece on pages that are turned: what of it is taller than a screen is never seen. Words give way instead.
 const TABLES = [
-  '.table { overflow-x: auto; margin: 1em 0; }',
-  'table { border-collapse: collapse; margin: 0 auto; font-variant-numeric: lining-nums tabular-nums; -epub-hyphens: none; hyphens: none; text-align: left; }',
-  'th, td { padding: 0.3em 0.7em; text-align: left; vertical-align: top; border-bottom: 1px solid currentColor; font-weight: normal; }',
+  '.table { margin: 1em 0; }',
+  'table { border-collapse: collapse; margin: 0 auto; font-size: 0.85em; line-height: 1.35; max-width: 100%; font-variant-numeric: lining-nums tabular-nums; text-align: left; }',
+  // Columns of one width break the fewest words where there is little room.
+  '@media (max-width: 40em) { table { table-layout: fixed; width: 100%; } }',
+  'tr { page-break-inside: avoid; break-inside: avoid; }',
+  'th, td { padding: 0.3em 0.4em; overflow-wrap: anywhere; text-align: left; vertical-align: top; border-bottom: 1px solid currentColor; font-weight: normal; }',
   'th p { font-style: italic; }',
   'td p, th p { margin: 0; }',
 ]

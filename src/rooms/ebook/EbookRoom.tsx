@@ -153,7 +153,7 @@ export function EbookRoom({ bookId }: { bookId: string }) {
                   {book && <Beside bookId={bookId} book={book} version={version} seen={seen} picked={picked} />}
                   {copy && (
                     <p className="knowing">
-                      For those who know: <button onClick={() => setKnowing('code')}>this page’s code</button>,{' '}
+                      Inside: <button onClick={() => setKnowing('code')}>this page’s code</button>,{' '}
                       <button onClick={() => setKnowing('sheet')}>its style sheet</button>.
                     </p>
                   )}
