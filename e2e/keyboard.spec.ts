@@ -134,7 +134,10 @@ test('with the keyboard alone: a text comes in, is decided, written, ordered, gi
   await reach(page, 'Add a section')
   await page.keyboard.press('Enter')
   await expect(page.getByRole('menuitem', { name: 'Dedication' })).toBeVisible()
+  // The menu takes the focus when it stands.
+  await page.waitForFunction(() => !!document.activeElement?.closest('[role="menu"]'))
   await page.keyboard.press('ArrowDown')
+  await expect(page.locator('.ant-dropdown-menu-item-active')).toHaveCount(1)
   await page.keyboard.press('Enter')
   await expect(rows(page)).toHaveCount(7)
   await page.keyboard.press('Control+z')
