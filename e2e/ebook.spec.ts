@@ -117,6 +117,18 @@ test('the reading room: the file is read on devices, its links, notes and pages 
     .toBe('rgb(170, 51, 51)')
 })
 
+test('on a telephone the ebook is read as well; a book without one says how to come by it', async ({ page }) => {
+  await page.goto('/')
+  await expect(page.getByRole('listitem')).toHaveCount(3, { timeout: 60_000 })
+  await page.setViewportSize({ width: 390, height: 780 })
+  await page.goto(`${book}/ebook`)
+  await expect(figures(page)).toHaveText(/^1 of 1/, { timeout: 30_000 })
+  expect((await page.locator('.device').boundingBox())!.height).toBeGreaterThan(400)
+  await page.goto('/book/small-apiary-logbook/ebook')
+  await expect(page.getByRole('heading', { name: 'No ebook yet' })).toBeVisible({ timeout: 30_000 })
+  await expect(page.getByText('making the file')).toHaveCount(0)
+})
+
 test('a voice reads a chapter of the ebook as the book has it: title, words and notes in their order', async ({
   page,
 }) => {

@@ -63,7 +63,8 @@ function access(book: Book, { assets, pages }: Draft): Statement[] {
   if (assets.size && described) m.push(feature('alternativeText'))
   if (pages.length) m.push(feature('printPageNumbers'))
   m.push(
-    property('schema:accessibilityHazard', 'none'),
+    // A picture that moves may flash, and nobody has looked.
+    property('schema:accessibilityHazard', [...assets.values()].some(a => a.type === 'image/gif') ? 'unknown' : 'none'),
     property(
       'schema:accessibilitySummary',
       described

@@ -153,8 +153,15 @@ export function EbookRoom({ bookId }: { bookId: string }) {
                   {book && <Beside bookId={bookId} book={book} version={version} seen={seen} picked={picked} />}
                   {copy && (
                     <p className="knowing">
-                      Inside: <button onClick={() => setKnowing('code')}>this page’s code</button>,{' '}
-                      <button onClick={() => setKnowing('sheet')}>its style sheet</button>.
+                      Inside:{' '}
+                      <button type="button" onClick={() => setKnowing('code')}>
+                        this page’s code
+                      </button>
+                      ,{' '}
+                      <button type="button" onClick={() => setKnowing('sheet')}>
+                        its style sheet
+                      </button>
+                      .
                     </p>
                   )}
                 </>
@@ -165,7 +172,7 @@ export function EbookRoom({ bookId }: { bookId: string }) {
       </main>
       <Sill
         figures={view.figures ? sillOf(view.figures, view.was) : []}
-        asks={trouble ?? view.trouble ?? (view.settling ? 'making the file …' : undefined)}
+        asks={trouble ?? view.trouble ?? (edition && view.settling ? 'making the file …' : undefined)}
       />
     </>
   )

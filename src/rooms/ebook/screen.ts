@@ -113,14 +113,17 @@ function lettersOf(e: Element): { length: number; at(letter: number): Range } {
   }
 }
 
-/** Elements that hold words of their own. */
-export const blocksOf = (doc: Document): Element[] => [
-  ...doc.querySelectorAll('h1, h2, h3, h4, h5, h6, p, figure, .scene, td, th, .verse .line'),
-]
+const BLOCKS = 'h1, h2, h3, h4, h5, h6, p, figure, .scene, .verse .line'
+
+/** Elements that hold words of their own, none of them within another. */
+export const blocksOf = (doc: Document): Element[] =>
+  [...doc.querySelectorAll(BLOCKS)].filter(e => !e.querySelector(BLOCKS))
 
 /** An element's words, without the calls of its notes. */
 export function wordsOf(e: Element): string {
   const copy = e.cloneNode(true) as Element
   for (const call of copy.querySelectorAll('[role="doc-noteref"]')) call.remove()
+  // Where a line ends, words are apart.
+  for (const end of copy.querySelectorAll('br')) end.replaceWith(' ')
   return (copy.textContent ?? '').replace(/\s+/g, ' ').trim()
 }

@@ -193,6 +193,13 @@ describe('an ebook’s file', () => {
     expect(findings[1]!.message).toContain(`${name} wants 1000`)
   })
 
+  test('whose fonts alone are obscured, in either way, is not locked', () => {
+    for (const algorithm of ['http://www.idpf.org/2008/embedding', 'http://ns.adobe.com/pdf/enc#RC']) {
+      const list = `<encryption><EncryptionMethod Algorithm="${algorithm}"/></encryption>`
+      expect(found(and('META-INF/encryption.xml', list)(sound))).toEqual([])
+    }
+  })
+
   test('that cannot be opened says why, and a fault says its line', () => {
     expect(checkEpub(strToU8('hello'))).toMatchObject([{ rule: 'damaged', severity: 'stop' }])
     const [fault] = checkEpub(pack(edit(ONE, '<p', '\n\n<p></b><p')(sound))).filter(f => f.rule === 'malformed')

@@ -1,4 +1,4 @@
-import { itemWith, NCX, properties, refined, said } from '../../publication'
+import { isLocked, itemWith, NCX, properties, said } from '../../publication'
 import { scriptsAndProperties } from '../inspect'
 import type { EpubFinding, EpubRule } from './finding'
 import { XHTML } from './view'
@@ -157,7 +157,7 @@ const leads: EpubRule = ({ epub }) => {
 
 /** Pages that are listed are those of a book that is named. */
 const pagesOfWhat: EpubRule = ({ epub }) =>
-  epub.pages.length && !said(epub, 'source').some(s => refined(epub, s, 'source-of') === 'pagination' || s.value.trim())
+  epub.pages.length && !said(epub, 'source').some(s => s.value.trim())
     ? [
         {
           rule: 'page list',
@@ -169,13 +169,9 @@ const pagesOfWhat: EpubRule = ({ epub }) =>
       ]
     : []
 
-/** Whatever is locked cannot be read; fonts alone may be obscured (EPUB 3.3, 4.3). */
-const locked: EpubRule = ({ epub }) => {
-  const encryption = epub.others.get('META-INF/encryption.xml')
-  const methods = encryption
-    ? [...new TextDecoder().decode(encryption).matchAll(/Algorithm="([^"]*)"/g)].map(m => m[1]!)
-    : []
-  return epub.others.has('META-INF/rights.xml') || methods.some(m => !/embedding|fonts?\/?#?RC/i.test(m))
+/** Whatever is locked cannot be read. */
+const locked: EpubRule = ({ epub }) =>
+  isLocked(epub.others)
     ? [
         {
           rule: 'protection',
@@ -186,7 +182,6 @@ const locked: EpubRule = ({ epub }) => {
         },
       ]
     : []
-}
 
 /** Scripts, and what documents declare of their content. */
 const runs: EpubRule = ({ epub }) =>

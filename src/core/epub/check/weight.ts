@@ -9,7 +9,7 @@ const OLDER = /^image\/(gif|jpeg|png|svg\+xml)$/
 const kinds: EpubRule = ({ epub }) =>
   epub.items.flatMap(({ path, type, data }): EpubFinding[] => {
     if (!type.startsWith('image/')) return []
-    const is = sniffed(data)
+    const is = headerOf(data)?.type
     if (is && is !== type && type !== 'image/svg+xml')
       return [
         {
@@ -34,12 +34,24 @@ const kinds: EpubRule = ({ epub }) =>
         ]
   })
 
-function sniffed(b: Uint8Array): string | undefined {
-  if (b[0] === 0xff && b[1] === 0xd8) return 'image/jpeg'
-  if (b[0] === 0x89 && b[1] === 0x50 && b[2] === 0x4e) return 'image/png'
-  if (b[0] === 0x47 && b[1] === 0x49 && b[2] === 0x46) return 'image/gif'
-  if (b[0] === 0x52 && b[8] === 0x57 && b[9] === 0x45) return 'image/webp'
-  return undefined
+/** Media types by what a header says. */
+const TYPES: Record<string, string> = {
+  jpg: 'image/jpeg',
+  png: 'image/png',
+  gif: 'image/gif',
+  webp: 'image/webp',
+  tiff: 'image/tiff',
+  bmp: 'image/bmp',
+}
+
+/** What a picture's header says of it; undefined where it says nothing that is known: its kind is then the package's word alone. */
+function headerOf(data: Uint8Array): { type: string | undefined; longer: number } | undefined {
+  try {
+    const { width, height, type = '' } = imageSize(data)
+    return { type: TYPES[type], longer: Math.max(width, height) }
+  } catch {
+    return undefined
+  }
 }
 
 /** A cover is there, and as large as the outlet wants it. */
@@ -55,7 +67,7 @@ const cover: EpubRule = ({ epub }, outlet) => {
         remedy: 'Put a cover in, and say in the package which picture it is.',
       },
     ]
-  const longer = longerSide(item.data)
+  const longer = headerOf(item.data)?.longer
   if (!outlet || !longer || longer >= outlet.rules.frontLeast) return []
   return [
     {
@@ -66,16 +78,6 @@ const cover: EpubRule = ({ epub }, outlet) => {
       remedy: 'Put a larger picture in.',
     },
   ]
-}
-
-/** Pixels of a picture's longer side; undefined where its header says none. */
-function longerSide(data: Uint8Array): number | undefined {
-  try {
-    const { width, height } = imageSize(data)
-    return Math.max(width, height)
-  } catch {
-    return undefined // What it is no picture of, its kind says.
-  }
 }
 
 /** What it weighs, and what of it the most. */

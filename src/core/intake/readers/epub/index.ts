@@ -1,8 +1,8 @@
 import { inlineText } from '../../../book'
 import { Fault, type Report } from '../../../trade'
 import { DropCounter, type RawBlock, type RawManuscript, textOfBlock } from '../../raw'
-import { elements, find, htmlTree, parseXml, readZip, targetIn, textOf, type XmlElement } from '../../../files'
-import { coverOf, type Epub, itemWith, type NavEntry, readEpub } from '../../../publication'
+import { elements, find, htmlTree, readZip, targetIn, textOf, type XmlElement } from '../../../files'
+import { coverOf, type Epub, isLocked, itemWith, type NavEntry, readEpub } from '../../../publication'
 import { decodeHtml } from '../html'
 import { bareWords, type HtmlFiles, HtmlReader } from '../html/blocks'
 import { Styles } from '../html/css'
@@ -61,17 +61,8 @@ export function readEpubText(bytes: Uint8Array, report?: Report, salvage = false
   }
 }
 
-/** Fonts may be obscured so that they are of no use elsewhere; whatever else is encrypted cannot be read (EPUB 3.3, 4.2.6.3.2). */
 function refuseProtected(parts: ReadonlyMap<string, Uint8Array>): void {
-  const encryption = parts.get('META-INF/encryption.xml')
-  if (!encryption && !parts.has('META-INF/rights.xml')) return
-  const methods: string[] = []
-  const walk = (e: XmlElement): void => {
-    if (e.name.endsWith('EncryptionMethod')) methods.push(e.attrs.Algorithm ?? '')
-    for (const c of elements(e)) walk(c)
-  }
-  if (encryption) walk(parseXml(encryption, 'its list of what is encrypted'))
-  if (methods.some(m => !/idpf\.org\/2008\/embedding|ns\.adobe\.com\/pdf\/enc#RC/.test(m)))
+  if (isLocked(parts))
     throw new Fault(
       'encrypted',
       'This EPUB is protected against copying. Bring in the file that it was made from, or one without protection.',
