@@ -24,6 +24,7 @@ const core = [
   'pages',
   'cover',
   'pdf',
+  'weight',
   'epub',
   'check',
   'market',

@@ -1,6 +1,6 @@
 import { beforeAll, describe, expect, test } from '@jest/globals'
 import { shippedProfiles } from '@/core/outlets'
-import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs'
+import { mkdtempSync, readFileSync, statSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { createCanvas, loadImage } from '@napi-rs/canvas'
@@ -51,6 +51,8 @@ describe.each([
 ])('%s', (_name, file) => {
   // What is made of the book does not know where it came from: inks and bars are looked at once.
   const once = file === 'demo.porchlight' ? test : test.skip
+  // The pictures of one are made lighter for its ebook.
+  const light = 'office.docx'
   const out = at(`out-${file}`)
   let book: Book
   beforeAll(async () => {
@@ -65,6 +67,7 @@ describe.each([
       '5.5x8.5in',
       '--date',
       '2026-03-09',
+      ...(file === light ? ['--light', '90%'] : []),
     )
     expect(made).toMatchObject({ code: 0, err: '' })
     const { openBook } = await import('@/cli/files')
@@ -93,6 +96,12 @@ describe.each([
     expect(r.err.trim()).toBe('')
     expect(r.out).toContain('Messages: 0 fatals / 0 errors / 0 warnings / 0 infos')
     expect(r.code).toBe(0)
+  })
+
+  const lighter = file === light ? test : test.skip
+  lighter('its ebook is lighter than that of the same book with its pictures as they came', () => {
+    const weight = (of: string): number => statSync(at(`out-${of}`, 'book.epub')).size
+    expect(weight(light)).toBeLessThan(weight('pandoc.docx') * 0.8)
   })
 
   once('qpdf finds no fault, all fonts are embedded subsets with text maps', async () => {

@@ -2,7 +2,7 @@ import { RunPress } from '@/core/activity'
 import { access, constants, mkdir, stat, writeFile } from 'node:fs/promises'
 import { dirname, join } from 'node:path'
 import { parseArgs } from 'node:util'
-import { authorLine, type Book, type Edition } from '@/core/book'
+import { authorLine, type Book, type EbookSettings, type Edition } from '@/core/book'
 import { ebookChain, ebookInputs, printChain, printInputs, wordsOf } from '@/core/chain'
 import { remedyWords } from '@/core/check'
 import { outlineOf } from '@/core/delivery'
@@ -11,6 +11,7 @@ import { evenness, type InteriorStyle, linkPages, Setter, shippedStyles, whole, 
 import { asPrinted, pdfBytes } from '@/core/pdf'
 import { Fault, type OutletProfile, parseIsbn, parseTrim } from '@/core/trade'
 import { FontShelf } from '@/core/type'
+import { LEAST_LIKENESS } from '@/core/weight'
 import { openBook, type OpenedFile, typedPath } from './files'
 import { fontSource, nodePorts } from './ports'
 
@@ -25,6 +26,7 @@ const options = {
   style: { type: 'string' },
   date: { type: 'string' },
   only: { type: 'string' },
+  light: { type: 'string' },
 } as const
 
 /** What was asked for on the command line, by option. */
@@ -70,6 +72,7 @@ interface MakeOrder {
   profile: OutletProfile
   style: InteriorStyle
   date: string
+  light: EbookSettings['light']
 }
 
 /** What was asked for, over what the file says. Throws a Fault where a value cannot be understood. */
@@ -102,6 +105,7 @@ function orderOf(values: Asked, opened: OpenedFile): MakeOrder {
     profile,
     style,
     date: readDate(values.date),
+    light: lightOf(values.light),
   }
 }
 
@@ -120,7 +124,7 @@ function isbnOf(text: string | undefined): string | undefined {
 }
 
 /** The chains of an order, and the tools that they work with. */
-function chainsOf({ book, edition, profile, style, date }: MakeOrder, pictures: Map<string, Uint8Array>) {
+function chainsOf({ book, edition, profile, style, date, light }: MakeOrder, pictures: Map<string, Uint8Array>) {
   const shelf = new FontShelf(fontSource)
   shelf.addFamilies(book.fonts ?? [], pictures)
   const ports = nodePorts(pictures)
@@ -128,11 +132,30 @@ function chainsOf({ book, edition, profile, style, date }: MakeOrder, pictures: 
   const inputs = { ...printInputs({ book, text: book, edition, profile, date }, []), style }
   const print = printChain(inputs, tools)
   const ebook = ebookChain(
-    ebookInputs({ book, text: book, edition: { ...edition, isbn: undefined }, profile, date }, profile),
+    ebookInputs({ book, text: book, edition: ebookEdition(book, edition, light), profile, date }, profile),
     () => print,
     tools,
   )
   return { print, ebook, ports, spec: inputs.spec }
+}
+
+/** The book's own ebook edition, or one that goes with what is printed. Its style is that of the printed one. */
+function ebookEdition(book: Book, { isbn: _printed, ...printed }: Edition, light: EbookSettings['light']): Edition {
+  const own = book.editions.find(e => e.kind === 'ebook')
+  return { ...printed, ...own, ebook: { ...own?.ebook, ...(light ? { light } : {}) } }
+}
+
+/** What is asked of the ebook's pictures: "95%" like the originals at least, or a file of "5MB" at most. */
+function lightOf(text: string | undefined): EbookSettings['light'] {
+  if (text === undefined) return undefined
+  const [, number, unit] = /^(\d{1,4}(?:\.\d+)?)\s*(%|MB)$/i.exec(text) ?? []
+  const percent = unit === '%'
+  if (!number || (percent && (Number(number) < LEAST_LIKENESS * 100 || Number(number) >= 100)))
+    throw new Fault(
+      'light',
+      `“${text.slice(0, 40)}” says nothing of weight: write the least likeness of pictures like 95%, or the most weight like 5MB.`,
+    )
+  return percent ? { likeness: Number(number) / 100 } : { weight: Math.round(Number(number) * 1e6) }
 }
 
 /** Makes all files and what is reported of them. */

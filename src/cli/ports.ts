@@ -5,8 +5,10 @@ import { promisify } from 'node:util'
 import { deflate } from 'node:zlib'
 import type { DeliveryPorts } from '@/core/delivery'
 import { type Canvas2D, imagesOn, type PageMarks, paintPage } from '@/core/marks'
-import { loadSubsetter, type PdfPorts, type PictureSource, type Subsetter } from '@/core/pdf'
+import { loadSubsetter, type PdfPorts, type PictureSource, type Pixels, type Subsetter } from '@/core/pdf'
+import { once } from '@/core/trade'
 import { type FontSource, shippedFonts } from '@/core/type'
+import { type CodecModule, createLightener, type KeptLight, type Lightener, loadCodecs } from '@/core/weight'
 
 /** The core's ports in Node: fonts and WASM from the packages, pictures by a canvas library, loaded when first needed. */
 const canvasLibrary = () => import('@napi-rs/canvas')
@@ -62,19 +64,20 @@ const nodeSubsetter = (): Promise<Subsetter> =>
 export function pictureSource(pictures: Map<string, Uint8Array>): PictureSource {
   return {
     bytes: async id => pictures.get(id),
-    decode: async bytes => {
-      const { createCanvas, loadImage } = await canvasLibrary()
-      const image = await loadImage(Buffer.from(bytes))
-      const canvas = createCanvas(image.width, image.height)
-      const ctx = canvas.getContext('2d')
-      ctx.drawImage(image, 0, 0)
-      return {
-        width: image.width,
-        height: image.height,
-        rgba: new Uint8Array(ctx.getImageData(0, 0, image.width, image.height).data.buffer),
-      }
-    },
+    decode: bytes => decoded(bytes),
   }
+}
+
+/** A picture's pixels in its own size or another. */
+async function decoded(bytes: Uint8Array, size?: { width: number; height: number }): Promise<Pixels> {
+  const { createCanvas, loadImage } = await canvasLibrary()
+  const image = await loadImage(Buffer.from(bytes))
+  const { width, height } = size ?? image
+  const canvas = createCanvas(width, height)
+  const ctx = canvas.getContext('2d')
+  ctx.imageSmoothingQuality = 'high'
+  ctx.drawImage(image, 0, 0, width, height)
+  return { width, height, rgba: new Uint8ClampedArray(ctx.getImageData(0, 0, width, height).data.buffer) }
 }
 
 /** A page with its bleed on a canvas; `scale`: pixels a point. */
@@ -109,9 +112,30 @@ export async function paintToFile(
   return { bytes: new Uint8Array(bytes), width, height }
 }
 
+const codecFolders: Record<CodecModule, string> = {
+  'mozjpeg_enc.wasm': '@jsquash/jpeg/codec/enc',
+  'mozjpeg_dec.wasm': '@jsquash/jpeg/codec/dec',
+  'squoosh_oxipng_bg.wasm': '@jsquash/oxipng/codec/pkg',
+}
+
+/** Lightens pictures here and now; what it made is kept as long as the book is worked at. */
+function nodeLightener(pictures: Map<string, Uint8Array>): Lightener {
+  const kept = new Map<string, KeptLight>()
+  const codecs = once(() =>
+    loadCodecs(async name => readFile(join(projectRoot(), 'node_modules', codecFolders[name], name))),
+  )
+  return createLightener({
+    bytes: async id => pictures.get(id),
+    decode: (bytes, _picture, size) => decoded(bytes, size),
+    codecs,
+    kept: { read: async id => kept.get(id), write: async (id, k) => void kept.set(id, k) },
+  })
+}
+
 /** The ports for a book's files, its pictures in memory. */
 export const nodePorts = (pictures: Map<string, Uint8Array>): DeliveryPorts => ({
   pictures: pictureSource(pictures),
+  lightener: nodeLightener(pictures),
   pdf: () => nodePdf(pictureSource(pictures)),
   pixels: async (page, scale) => {
     const { ctx, width, height } = await painted(page, scale, pictures)

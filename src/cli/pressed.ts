@@ -7,7 +7,7 @@ import { runRead } from './read'
 
 /** `press`: a command-line door to the core. Exit 1 and one plain line on standard error where something cannot be done. */
 const usage =
-  'press read FILE [--text] | press make FILE --out DIR [--trim 6x9in] [--paper cream] [--outlet ostrevane] [--title T] [--author A] [--isbn N] [--style ID] [--only epub] | press check FILE.epub [--outlet O] [--json] | press cost --outlet O --trim T --paper P --ink I --pages N [--price C] | press puzzles KIND [--count N] [--seed S] [--set KEY=VALUE] --json'
+  'press read FILE [--text] | press make FILE --out DIR [--trim 6x9in] [--paper cream] [--outlet ostrevane] [--title T] [--author A] [--isbn N] [--style ID] [--only epub] [--light 95%|5MB] | press check FILE.epub [--outlet O] [--json] | press cost --outlet O --trim T --paper P --ink I --pages N [--price C] | press puzzles KIND [--count N] [--seed S] [--set KEY=VALUE] --json'
 
 async function work(args: string[]): Promise<void> {
   const [verb, ...rest] = args

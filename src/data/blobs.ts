@@ -16,7 +16,7 @@ export async function putBlobs(files: Iterable<[hash: string, bytes: Uint8Array]
 }
 
 /** Tables whose records name no file. */
-const bare = new Set(['blobs', 'previews', 'twins'])
+const bare = new Set(['blobs', 'previews', 'lighter', 'twins'])
 const hashesIn = (record: unknown): string[] => JSON.stringify(record).match(/[0-9a-f]{64}/g) ?? []
 
 /** The bytes of a picture, a font or a package; undefined where the library does not have them. */
@@ -51,7 +51,7 @@ export async function collectBlobs(now = Date.now(), own: Set<string> = new Set(
   await db.blobs.each(b => void (!kept.has(b.hash) && hashes.push(b.hash)))
   let [blobs, bytes] = [0, 0]
   await guarded(() =>
-    db.transaction('rw', [db.blobs, db.previews], async () => {
+    db.transaction('rw', [db.blobs, db.previews, db.lighter], async () => {
       for (const hash of hashes) {
         const b = await db.blobs.get(hash)
         if (!b || b.added >= started || (now - b.added < A_DAY && !own.has(hash))) continue
@@ -59,11 +59,14 @@ export async function collectBlobs(now = Date.now(), own: Set<string> = new Set(
         blobs++
         await db.blobs.delete(hash)
         await db.previews.delete(hash)
+        await db.lighter.delete(hash)
       }
     }),
   )
   // Previews of what was looked at and never kept.
   const there = new Set(await db.blobs.toCollection().primaryKeys())
   await db.previews.filter(p => !there.has(p.hash)).delete()
+  const lighter = (await db.lighter.toCollection().primaryKeys()).filter(h => !there.has(h))
+  await db.lighter.bulkDelete(lighter)
   return { blobs, bytes }
 }

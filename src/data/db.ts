@@ -25,6 +25,9 @@ class PorchlightDb extends Dexie {
   /** Pictures as screens show them, made by the press; they can be made again. */
   previews!: Table<{ hash: string; blob: Blob }, string>
 
+  /** Pictures as they go into ebooks, by their originals; they can be made again. */
+  lighter!: Table<{ hash: string }, string>
+
   /** What the runs of a book ask, by names that twins share, as the press made it last; it can be made again. */
   twins!: Table<{ book: string; names: string[] }, string>
 
@@ -54,6 +57,7 @@ class PorchlightDb extends Dexie {
       .stores({ outlets: 'id, place' })
       .upgrade(tx => upgrade(tx, 'makeOutletsTheAuthors'))
     this.version(8).stores({ twins: 'book' })
+    this.version(9).stores({ lighter: 'hash' })
     this.on('populate', async tx => {
       // The outlets that ship: no part of the program's start, but for the first.
       const { shippedRecords } = await Dexie.waitFor(import('./shippedOutlets'))

@@ -2,6 +2,6 @@
 export const megabytes = (bytes: number): string =>
   bytes >= 1e9
     ? `${(bytes / 1e9).toFixed(1)} GB`
-    : bytes >= 1e6
+    : bytes > 999e3
       ? `${(bytes / 1e6).toFixed(1)} MB`
       : `${Math.ceil(bytes / 1e3)} kB`

@@ -20,6 +20,9 @@ export function lend(pictures: Map<string, Uint8Array>): void {
   for (const [id, bytes] of pictures) if (!unsaved.has(id)) unsaved.set(id, new Blob([unshared(bytes)]))
 }
 
+/** A file that waits to become part of a book. */
+export const lentFile = (id: string): Blob | undefined => unsaved.get(id)
+
 /** The original bytes of a picture or font; undefined where it is nowhere. */
 export const originalBytes = async (id: string): Promise<Uint8Array | undefined> => {
   const waiting = unsaved.get(id)

@@ -2,6 +2,7 @@ import type { BlankPorts } from '@/core/delivery'
 import type { PictureSource, Subsetter } from '@/core/pdf'
 import { Fault } from '@/core/trade'
 import { draw, withBleed } from './draw'
+import { lightener } from './lightener'
 import { decodedWhole } from './decoding'
 import { originalBytes, withOriginals, withPreviews } from './pictureShelf'
 
@@ -32,6 +33,7 @@ const fileOf = async (canvas: OffscreenCanvas, type: 'image/jpeg' | 'image/png')
 
 export const ports: BlankPorts = {
   pictures,
+  lightener,
   async paint(page, height) {
     const canvas = await withOriginals(page, p => draw(page, height / page.height, p))
     return { bytes: await fileOf(canvas, 'image/jpeg'), width: canvas.width, height: canvas.height }

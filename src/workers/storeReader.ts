@@ -1,4 +1,5 @@
 import type { OtherBooks } from '@/core/activity'
+import type { KeptLight } from '@/core/weight'
 
 /**
  * The store as a worker sees it: bytes by hash, and the previews it makes of pictures. It opens what the page has made, never a
@@ -79,6 +80,12 @@ export const storedPreview = async (hash: string): Promise<Blob | undefined> =>
 /** Keeps a preview; where there is no room it is made again when it is wanted. */
 export const keepPreview = (hash: string, blob: Blob): Promise<void> =>
   put('previews', { hash, blob } satisfies Preview)
+
+/** How a picture was written for ebooks. */
+export const storedLight = (hash: string): Promise<KeptLight | undefined> => read<KeptLight>('lighter', hash)
+
+/** Keeps how it was written; where there is no room it is written again when it is wanted. */
+export const keepLight = (hash: string, kept: KeptLight): Promise<void> => put('lighter', { hash, ...kept })
 
 /** What the author's other books ask, as it was when each was drawn last. Books that were taken down ask nothing. */
 export const otherBooks: OtherBooks = {

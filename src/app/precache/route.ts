@@ -13,7 +13,7 @@ const pages = [
   '/backup',
   '/preferences',
   '/intake',
-  ...['plan', 'text', 'pages', 'interior', 'cover', 'check', 'listings'].map(s => `/book/offline-shell/${s}`),
+  ...['plan', 'text', 'pages', 'interior', 'ebook', 'cover', 'check', 'listings'].map(s => `/book/offline-shell/${s}`),
 ]
 
 async function under(folder: string, address: string): Promise<string[]> {

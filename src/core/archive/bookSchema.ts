@@ -85,6 +85,16 @@ const styleChange = (key: string): Schema =>
 /** Departures from a style, by path. */
 export const styleChanges = record(/^[a-z]+\.[A-Za-z]+$/, 'which is nothing that a style has', styleChange, 200)
 
+/** A likeness or a weight, one of the two. */
+const lightWish = () =>
+  optional(
+    shape({ likeness: amount(0.5, 1), weight: whole(1, 1e10), across: whole(100, 20_000) }).test(
+      'one-wish',
+      '${path} says either likeness or weight',
+      v => v === undefined || (v.likeness === undefined) !== (v.weight === undefined),
+    ),
+  )
+
 const editionSchema = () =>
   shape({
     id: like(idForm, 'wants small letters, figures and hyphens').required(),
@@ -100,7 +110,7 @@ const editionSchema = () =>
     finish: text(40),
     prices: record(/^[A-Z]{3}$/, 'which is no currency', () => whole(0, 100_000_000), 40) as never,
     coverPages: whole(1, 10_000),
-    ebook: optional(shape({ faces: yesNo(), css: text(100_000) })),
+    ebook: optional(shape({ faces: yesNo(), css: text(100_000), light: lightWish() })),
   })
 
 export const assetSchema = () =>

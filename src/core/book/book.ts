@@ -107,6 +107,8 @@ export interface EbookSettings {
   faces?: boolean
   /** The author's own style sheet, behind that of the style. */
   css?: string
+  /** Its pictures are written anew: each at least so alike (SSIM, to 1), or the whole file no heavier than so many bytes; with no more pixels across than screens have. */
+  light?: ({ likeness: number } | { weight: number }) & { across?: number }
 }
 
 /** One form of the book. Specification, style and price; what follows from them is computed by the chain. */

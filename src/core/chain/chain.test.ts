@@ -4,7 +4,9 @@ import { longText } from '../../../scripts/lib/longText'
 import { nodePorts } from '@/cli/ports'
 import { bookOf, paragraph, shelf } from '../../../tests/support/core'
 import { strFromU8, unzipSync } from 'fflate'
-import type { Book, Edition } from '../book'
+import { readFileSync } from 'node:fs'
+import { imageSize } from 'image-size'
+import { type Book, type Edition, hashOf, type ImageJson } from '../book'
 import { lampOverTide } from '../cover'
 import { profileOf, shippedProfiles } from '../outlets'
 import { harbourRoman, Setter, withChanges } from '../pages'
@@ -18,6 +20,7 @@ import {
   printInputs,
   type PrintInputs,
   type Tools,
+  weightsOf,
 } from '.'
 
 describe('the graph', () => {
@@ -223,6 +226,52 @@ describe('consequences of one change', () => {
     await all(c)
     // Pages did not move, so spine and flat were not even asked to; a comma redraws no cover and no front.
     expect([c.runs('spine'), c.runs('flat'), c.runs('cover')]).toEqual(runs)
+  })
+  test('pictures of the ebook are made lighter where that is asked, once; those that print are as they came', async () => {
+    const bytes = new Uint8Array(readFileSync('demo/harbour.png'))
+    const id = hashOf(bytes)
+    const { width, height } = imageSize(bytes)
+    const picture = { type: 'image', attrs: { id: 'b900', asset: id, alt: 'A harbour', decoration: false, share: 1 } }
+    const last = source.book.sections.at(-1)!
+    const book: Book = {
+      ...source.book,
+      assets: [{ id, type: 'image/png', width, height }],
+      sections: source.book.sections.map(s =>
+        s === last ? { ...s, doc: { ...s.doc, content: [...s.doc.content, picture as ImageJson] } } : s,
+      ),
+    }
+    const ports = nodePorts(new Map([[id, bytes]]))
+    const asked: number[] = []
+    const { lightener } = ports
+    ports.lightener = {
+      ...lightener,
+      lighten(p, aim) {
+        asked.push(aim.likeness)
+        return lightener.lighten(p, aim)
+      },
+    }
+    const ebookEdition: Edition = { ...edition, id: 'e', kind: 'ebook', ebook: { light: { likeness: 0.9 } } }
+    const given = ebookInputs({ ...source, book, text: book, edition: ebookEdition }, source.profile)
+    const ebook = ebookChain(given, () => undefined, { ...tools(), ports })
+    const weights = await weightsOf(ebook)
+    expect(weights.pictures).toHaveLength(1)
+    expect(weights.pictures[0]).toMatchObject({ asset: id, was: bytes.length })
+    expect(weights.pictures[0]!.is).toBeLessThan(bytes.length)
+    expect(weights.is).toBe((await ebook.get('epub')).bytes.length)
+    expect(weights.was - weights.is).toBe(bytes.length - weights.pictures[0]!.is)
+    // A comma makes no picture anew.
+    ebook.set('text', withComma(book, text[0]![0]!))
+    await ebook.get('epub')
+    expect(asked).toEqual([0.9])
+    // What is said of a file with its pictures as they came is what that file weighs.
+    ebook.set('settings', {})
+    // But for the words by which its kind is named.
+    expect(Math.abs((await weightsOf(ebook)).is - weights.was)).toBeLessThan(64)
+    // A weight that the file has already costs nothing; one that it has not is met.
+    const most = weights.is - 10_000
+    ebook.set('settings', { light: { weight: most } })
+    expect((await ebook.get('epub')).bytes.length).toBeLessThanOrEqual(most)
+    expect(await ports.pictures.bytes(id)).toEqual(bytes)
   })
   test('the ebook goes by what is printed beside it: another trim lists other pages, a comma paints no front', async () => {
     const start = inputs()

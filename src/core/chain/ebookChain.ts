@@ -1,8 +1,10 @@
-import type { EbookSettings, TitleData } from '../book'
+import type { Asset, EbookSettings, TitleData } from '../book'
 import { check, type Finding } from '../check'
 import { type Cover, drawCover, type Flat } from '../cover'
 import {
+  bareWeight,
   type EbookParts,
+  ebookPictures,
   ebookSnapshot,
   frontHeight,
   frontPicture,
@@ -14,7 +16,8 @@ import {
 } from '../delivery'
 import { type EbookMoney, ebookMoney, leastEbookPrice, type ListingSnapshot } from '../outlets'
 import { type Interior, type InteriorStyle, type PageStart, pageStarts } from '../pages'
-import type { PrintSpec } from '../trade'
+import type { PrintSpec, Ticker } from '../trade'
+import { canBeLightened, type LightBook, lightenBook } from '../weight'
 import { createGraph, type Graph } from './graph'
 import { type SharedInputs, statedInputs, type Tools } from './inputs'
 import type { PrintChain } from './printChain'
@@ -46,6 +49,14 @@ export interface EbookChain extends EbookInputs, PrintBeside {
   style: InteriorStyle
   /** Where printed pages begin, for the page list. */
   starts: PageStart[] | undefined
+  /** What it is made from beside the book. */
+  parts: EbookParts
+  /** Ids of the pictures that can be made lighter, with a blank between them. */
+  heavy: string
+  /** Its pictures as they go into it, where the author asks for lighter ones. */
+  light: LightBook | undefined
+  /** Bytes of the file beside those pictures, up to the next step: a letter more makes no picture anew. */
+  bare: number
   epub: MadeEbook
   /** What a copy brings; undefined without a price. */
   money: EbookMoney | undefined
@@ -57,11 +68,14 @@ export interface EbookChain extends EbookInputs, PrintBeside {
   snapshot: ListingSnapshot
 }
 
+/** Bytes. */
+const BARE_STEP = 20_000
+
 /** The graph for an ebook at an outlet. `beside`: the chain of the book's print edition, asked for each time. */
 export function ebookChain(
   inputs: EbookInputs,
   beside: () => Pick<Graph<PrintChain>, 'get'> | undefined,
-  { shelf, ports }: Tools,
+  { shelf, ports, ticker = () => undefined }: Tools,
 ): Graph<EbookChain> {
   return createGraph<EbookChain>(
     inputs,
@@ -78,8 +92,8 @@ export function ebookChain(
         const interior = await get('printInterior')
         return interior && pageStarts(interior)
       },
-      epub: async get => {
-        const parts: EbookParts = {
+      parts: async get => {
+        return {
           isbn: await get('isbn'),
           date: await get('date'),
           style: await get('style'),
@@ -89,8 +103,9 @@ export function ebookChain(
           pages: await get('starts'),
           printed: await get('printName'),
         }
-        return makeEbook(await get('text'), parts, shelf, ports)
       },
+      ...lightness(shelf, ports, ticker),
+      epub: async get => makeEbook(await get('text'), await get('parts'), await get('light'), shelf, ports),
       money: async get => {
         const price = await get('price')
         return price === undefined
@@ -129,6 +144,32 @@ export function ebookChain(
     },
   )
 }
+
+type Get = <K extends keyof EbookChain>(name: K) => Promise<EbookChain[K]>
+
+const heavyPictures = async (get: Get): Promise<Asset[]> => {
+  const ids = new Set((await get('heavy')).split(' '))
+  return (await get('assets')).filter(a => ids.has(a.id))
+}
+
+/** How its pictures become lighter. */
+const lightness = (shelf: Tools['shelf'], ports: Tools['ports'], ticker: Ticker) => ({
+  heavy: async (get: Get): Promise<string> =>
+    (await ebookPictures(await get('text'), await get('style')))
+      .filter(canBeLightened)
+      .map(a => a.id)
+      .join(' '),
+  bare: async (get: Get): Promise<number> => {
+    const bytes = await bareWeight(await get('text'), await get('parts'), await heavyPictures(get), shelf, ports)
+    return Math.ceil(bytes / BARE_STEP) * BARE_STEP
+  },
+  light: async (get: Get): Promise<LightBook | undefined> => {
+    const wish = (await get('settings'))?.light
+    if (!wish) return undefined
+    const rest = 'weight' in wish ? await get('bare') : 0
+    return lightenBook(await heavyPictures(get), wish, rest, ports.lightener, ticker)
+  },
+})
 
 /** How an ebook names the printed edition whose pages it lists. */
 const nameOf = (isbn: string | undefined, { title, imprint }: TitleData, { binding, trim }: PrintSpec): string =>

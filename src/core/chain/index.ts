@@ -8,3 +8,11 @@ export { type EditionOutlook, type Outlook, outlookOf, wordsOf } from './outlook
 export { ebookPackage, type MadePackage, printPackage } from './packageOf'
 export { plannedLook, type PrintChain, printChain, type PrintInputs } from './printChain'
 export { quickCover } from './quickCover'
+export {
+  type PictureWeight,
+  weighedEdition,
+  type WeightAtOutlet,
+  weightAtOutlet,
+  type Weights,
+  weightsOf,
+} from './weights'

@@ -1,15 +1,18 @@
-import { type Book, type EbookSettings, picturesIn } from '../book'
+import type { Asset, Book, EbookSettings } from '../book'
 import type { AccessGap, EpubTrouble } from '../epub'
 import type { InteriorStyle, PageStart } from '../pages'
 import type { Epub } from '../publication'
 import type { EbookRules } from '../trade'
 import type { FontShelf } from '../type'
+import type { LightBook } from '../weight'
 import type { DeliveryPorts, PaintedPage } from './ports'
 
 /** An ebook as it was made: its value, its file, what an inspection of the file found, and what keeps readers out of it. */
 export interface MadeEbook {
   epub: Epub
   bytes: Uint8Array
+  /** Bytes of the book's pictures as they are in it, by asset. */
+  pictures: Map<string, number>
   troubles: EpubTrouble[]
   gaps: AccessGap[]
 }
@@ -29,32 +32,85 @@ export interface EbookParts {
   printed: string | undefined
 }
 
-/** Makes the ebook and looks it over. The writer is loaded when it is first wanted. */
+/** The pictures that an ebook of the book shows. The writer is loaded when it is first wanted. */
+export const ebookPictures = async (book: Book, style: InteriorStyle): Promise<Asset[]> =>
+  (await import('../epub')).picturesShown(book, style)
+
+/** Makes the ebook and looks it over. `light`: pictures that go in another form than they came. */
 export async function makeEbook(
   book: Book,
-  { isbn, date, style, settings, front, rules, pages, printed }: EbookParts,
+  parts: EbookParts,
+  light: LightBook | undefined,
   shelf: FontShelf,
-  { pictures, pdf }: DeliveryPorts,
+  ports: DeliveryPorts,
 ): Promise<MadeEbook> {
-  const { accessGaps, buildEpub, carriedFaces, inspectEpub, sheetFaults } = await import('../epub')
+  const { accessGaps, inspectEpub, sheetFaults } = await import('../epub')
   const { zipEpub } = await import('../publication')
-  const { openings, breaks } = style
-  const used = book.sections.flatMap(picturesIn).map(p => p.asset)
-  const wanted = new Set([...used, book.data.imprint.logo, openings.ornamentPicture, breaks.picture])
-  const originals = new Map<string, Uint8Array>()
-  for (const asset of wanted) {
-    const bytes = asset && (await pictures.bytes(asset))
-    if (bytes) originals.set(asset, bytes)
+  const files = new Map<string, Uint8Array>()
+  for (const { id } of await ebookPictures(book, parts.style)) {
+    const bytes = light?.pictures.get(id)?.bytes ?? (await ports.pictures.bytes(id))
+    if (bytes) files.set(id, bytes)
   }
+  const lighter = light ? { ...book, assets: book.assets.map(a => inItsForm(a, light)) } : book
+  const epub = await written(lighter, parts, id => files.get(id), shelf, ports)
+  const bytes = zipEpub(epub, parts.date)
+  const shown = new Map(book.assets.filter(a => files.has(a.id)).map(a => [a.id, a]))
+  // One that came with a file may have what is not taken when it is written here.
+  const leftOut = sheetFaults(parts.settings?.css ?? '').map(f => ({
+    kind: 'sheet' as const,
+    file: `line ${f.line}`,
+    what: f.says,
+  }))
+  return {
+    epub,
+    bytes,
+    pictures: new Map([...files].map(([id, file]) => [id, file.length])),
+    troubles: [...inspectEpub(bytes), ...leftOut],
+    gaps: accessGaps(book, shown),
+  }
+}
+
+/** Bytes of the ebook beside those of its pictures that can be made lighter. */
+export async function bareWeight(
+  book: Book,
+  parts: EbookParts,
+  heavy: readonly Asset[],
+  shelf: FontShelf,
+  ports: DeliveryPorts,
+): Promise<number> {
+  const { zipEpub } = await import('../publication')
+  const files = new Map<string, Uint8Array>()
+  const none = new Uint8Array()
+  for (const { id } of await ebookPictures(book, parts.style)) {
+    const bytes = heavy.some(a => a.id === id) ? none : await ports.pictures.bytes(id)
+    if (bytes) files.set(id, bytes)
+  }
+  return zipEpub(await written(book, parts, id => files.get(id), shelf, ports), parts.date).length
+}
+
+/** A picture as it is in the ebook: of another kind, or smaller. */
+function inItsForm(a: Asset, { pictures }: LightBook): Asset {
+  const light = pictures.get(a.id)
+  return light ? { ...a, type: light.type, width: light.width, height: light.height } : a
+}
+
+async function written(
+  book: Book,
+  { isbn, date, style, settings, front, rules, pages, printed }: EbookParts,
+  picture: (asset: string) => Uint8Array | undefined,
+  shelf: FontShelf,
+  { pdf }: DeliveryPorts,
+): Promise<Epub> {
+  const { buildEpub, carriedFaces } = await import('../epub')
   const carried = settings?.faces && rules?.faces !== false
   const faces = carried
     ? await carriedFaces(style, book.fonts ?? [], shelf, (await pdf()).subsetter.subsetText)
     : undefined
-  const epub = buildEpub(book, {
+  return buildEpub(book, {
     date,
     style,
     cover: { bytes: front.bytes, type: 'image/jpeg' },
-    picture: id => originals.get(id),
+    picture,
     ...(isbn ? { isbn } : {}),
     ...(faces ? { faces } : {}),
     ...(settings?.css ? { css: settings.css } : {}),
@@ -63,13 +119,4 @@ export async function makeEbook(
     ...(pages ? { pages } : {}),
     ...(printed ? { printed } : {}),
   })
-  const bytes = zipEpub(epub, date)
-  const shown = new Map(book.assets.filter(a => originals.has(a.id)).map(a => [a.id, a]))
-  // One that came with a file may have what is not taken when it is written here.
-  const leftOut = sheetFaults(settings?.css ?? '').map(f => ({
-    kind: 'sheet' as const,
-    file: `line ${f.line}`,
-    what: f.says,
-  }))
-  return { epub, bytes, troubles: [...inspectEpub(bytes), ...leftOut], gaps: accessGaps(book, shown) }
 }

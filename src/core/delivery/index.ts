@@ -1,5 +1,5 @@
 export { blankPages, type BlankPorts } from './blankPages'
-export { type EbookParts, type MadeEbook, makeEbook } from './ebook'
+export { bareWeight, type EbookParts, ebookPictures, type MadeEbook, makeEbook } from './ebook'
 export { fingerprint } from './fingerprint'
 export { frontHeight, frontPicture } from './front'
 export { interiorFile, type InteriorFileKind, type NamedFile } from './interiorFile'

@@ -1,5 +1,6 @@
 import type { PageMarks } from '../marks'
 import type { PdfPorts, PictureSource } from '../pdf'
+import type { Lightener } from '../weight'
 
 /** A painted page as a file: JPEG, and its size in pixels. */
 export interface PaintedPage {
@@ -15,6 +16,7 @@ export interface DeliveryPorts {
   /** A page with its bleed as pixels, to be looked at and not kept; `scale`: pixels a point. */
   pixels(page: PageMarks, scale: number): Promise<{ width: number; height: number; rgba: ArrayLike<number> }>
   pictures: PictureSource
+  lightener: Lightener
   /** Loaded when a PDF is written. */
   pdf(): Promise<PdfPorts>
 }

@@ -47,7 +47,7 @@ export function buildEpub(book: Book, options: EpubOptions): Epub {
   const { data } = book
   const { style = harbourRoman } = options
   const sections = book.sections.filter(isRead)
-  const assets = assetsOf(book, sections, style, options)
+  const assets = picturesShown(book, style).filter(a => options.picture(a.id))
   const draft = new Draft(
     options.isbn ? `urn:isbn:${options.isbn}` : `urn:uuid:${uidOf(book)}`,
     new Map(assets.map(a => [a.id, a])),
@@ -103,17 +103,13 @@ const isRead = (s: Section): boolean =>
   s.role !== 'half-title' &&
   (s.made || !!s.title || s.role === 'part' || s.doc.content.some(b => b.type !== 'paragraph' || !!b.content?.length))
 
-/** The book's pictures that are shown in it: those of its text, its imprint's logo, the style's own ornaments. */
-function assetsOf(
-  { data, assets }: Book,
-  sections: readonly Section[],
-  { openings, breaks }: InteriorStyle,
-  { picture }: EpubOptions,
-): Asset[] {
+/** The pictures that an ebook shows: those of the text that is read, the imprint's logo, the style's own ornaments. */
+export function picturesShown({ data, assets, sections: all }: Book, { openings, breaks }: InteriorStyle): Asset[] {
+  const sections = all.filter(isRead)
   const used = new Set(sections.flatMap(s => picturesIn(s).map(p => p.asset)))
   if (data.imprint.logo && sections.some(s => s.made && s.role === 'title-page')) used.add(data.imprint.logo)
   for (const own of [openings.ornamentPicture, breaks.picture]) if (own) used.add(own)
-  return assets.filter(a => used.has(a.id) && !a.damaged && picture(a.id))
+  return assets.filter(a => used.has(a.id) && !a.damaged)
 }
 
 const imageFile = (a: Asset): string => `images/${a.id.slice(0, 16)}.${extensions[a.type]}`

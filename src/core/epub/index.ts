@@ -1,5 +1,5 @@
 export { type AccessGap, accessGaps } from './access'
-export { buildEpub, writeEpub } from './build'
+export { buildEpub, picturesShown, writeEpub } from './build'
 export { checkEpub, type EpubFinding } from './check'
 export { carriedFaces, type EmbeddedFace, mayBeCarried, type UsedText } from './faces'
 export { LONGEST_SHEET, type SheetFault, sheetFaults } from './ownSheet'

@@ -5,6 +5,7 @@ import { megabytes } from '@/parts/megabytes'
 import { chooseEdition, type OpenBook } from '@/parts/openBook'
 import { ChoiceValue, Sentence } from '@/parts/Sentence'
 import { useCommit } from '@/parts/useCommit'
+import { withSettings } from './settings'
 import { differences } from './variants'
 
 /** What the file is: for whom, what it carries, what it weighs. */
@@ -54,11 +55,10 @@ export function FileSentence({
           { value: 'carried', words: 'its style’s faces' },
         ]}
         onChange={v =>
-          void commit(v === 'carried' ? 'Carry the faces' : 'Carry no faces', record => ({
-            editions: record.editions.map(e =>
-              e.id === edition.id ? { ...e, ebook: { ...e.ebook, faces: v === 'carried' } } : e,
-            ),
-          }))
+          void commit(
+            v === 'carried' ? 'Carry the faces' : 'Carry no faces',
+            withSettings(edition.id, settings => ({ ...settings, faces: v === 'carried' })),
+          )
         }
       />
     ),

@@ -5,6 +5,7 @@ import { useState } from 'react'
 import type { Edition } from '@/core/book'
 import { useAnswer } from '@/parts/useAnswer'
 import { useCommit } from '@/parts/useCommit'
+import { withSettings } from './settings'
 
 // Who never looks at code never loads what shows it.
 const Code = dynamic(() => import('./Code'), { ssr: false })
@@ -72,13 +73,10 @@ function OwnSheet({ bookId, edition, readOnly }: { bookId: string; edition: Edit
   }, [written])
   const sound = faults?.of === written && !faults.faults.length
   const take = (): void =>
-    void commit('Own style sheet', record => ({
-      editions: record.editions.map(e => {
-        if (e.id !== edition.id) return e
-        const { css: _old, ...rest } = e.ebook ?? {}
-        return { ...e, ebook: { ...rest, ...(written.trim() ? { css: written } : {}) } }
-      }),
-    })).then(done => done && setDraft(undefined))
+    void commit(
+      'Own style sheet',
+      withSettings(edition.id, ({ css: _old, ...rest }) => ({ ...rest, ...(written.trim() ? { css: written } : {}) })),
+    ).then(done => done && setDraft(undefined))
   return (
     <>
       <p>Your own rules, behind those of the style:</p>

@@ -11,6 +11,7 @@ import { pages } from './pages'
 import type { reading as Reading } from './reading'
 import { samples } from './samples'
 import { shapes } from './shapes'
+import { weight } from './weight'
 import { words } from './words'
 
 // What makes files is loaded when one is made: it has no part in a book's first pages.
@@ -34,6 +35,7 @@ export const answers = {
   ...shapes,
   ...dates,
   ...samples,
+  ...weight,
   readingCopy: async (...of: Parameters<typeof Reading.readingCopy>) => (await reading()).readingCopy(...of),
   interiorFile: async (...of: Parameters<typeof Delivery.interiorFile>) => (await delivery()).interiorFile(...of),
   templates: async (...of: Parameters<typeof Delivery.templates>) => (await delivery()).templates(...of),

@@ -1,9 +1,11 @@
 'use client'
 import type { Node } from '@tiptap/pm/model'
 import { type EditorState, NodeSelection } from '@tiptap/pm/state'
+import Link from 'next/link'
 import { Fragment } from 'react'
 import { type Crop, type ImageStand, withSide } from '@/core/book'
 import { kindWords } from '@/parts/kinds'
+import { megabytes } from '@/parts/megabytes'
 import { ChoiceValue, NumberValue } from '@/parts/Sentence'
 import { usePress } from '@/parts/usePress'
 import { placeName } from '../linkChoices'
@@ -73,6 +75,7 @@ function Sentence({ book, known, editor, found: { node, pos }, readOnly }: AtCur
       )}
       . It is <Describes name="picture" editor={editor} node={node} pos={pos} readOnly={readOnly} />.
       <Prints book={book} known={known} block={node.attrs.id as string} />
+      <Weighs bookId={book.id} ready={known.version > 0} asset={node.attrs.asset as string} />
     </>
   )
 }
@@ -141,6 +144,25 @@ function Prints({ book, known, block }: Pick<AtCursorProps<FoundPicture>, 'book'
   })
   if (!printed.length) return null
   return <> It prints with {printed.map(p => p.words).join(', ')}.</>
+}
+
+/** What it weighs in the book's ebook. */
+function Weighs({ bookId, ready, asset }: { bookId: string; ready: boolean; asset: string }) {
+  // Words that are written beside it make it no heavier: it is asked when the cursor comes.
+  const { answer } = usePress(
+    async press => (ready ? { of: asset, weight: await press.pictureWeight(bookId, asset) } : undefined),
+    [bookId, ready, asset],
+  )
+  const weight = answer?.of === asset ? answer.weight : undefined
+  if (!weight) return null
+  const { is, was } = weight
+  return (
+    <>
+      {' '}
+      In the <Link href={`/book/${encodeURIComponent(bookId)}/ebook`}>ebook</Link> it weighs {megabytes(is)}
+      {is < was && ` of ${megabytes(was)}`}.
+    </>
+  )
 }
 
 const SHOWN = [

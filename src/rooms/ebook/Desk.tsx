@@ -1,0 +1,128 @@
+'use client'
+import { type ReactNode, useRef, useState } from 'react'
+import { isCommand, isTyping, useKeys } from '@/parts/useKeys'
+import { useSize } from '@/parts/useSize'
+import type { ReadingCopy } from '@/workers/answers/reading'
+import type { Pages } from './copy'
+import { devices, type Reader, usual } from './devices'
+import { type DeviceHandle, DeviceView, type Picked, type Seen, type Target } from './DeviceView'
+import { ReaderSentence } from './ReaderSentence'
+
+/** Room around a device, CSS pixels. */
+const AROUND = 28
+
+/** Where somebody is: a page of the ebook, and a place in it. */
+export interface At {
+  path: string
+  target: Target
+}
+
+/** The device that the ebook is read on, how its reader has set it, and how far they have come. */
+export function Desk({
+  copy,
+  pages,
+  at,
+  seen,
+  trouble,
+  compare,
+  onSeen,
+  onPick,
+  onLead,
+  onGo,
+}: {
+  copy: ReadingCopy | undefined
+  pages: Pages | undefined
+  at: At | undefined
+  seen: Seen | undefined
+  trouble: string | undefined
+  /** Pictures that are compared, in the place of the device. */
+  compare: ReactNode
+  onSeen: (seen: Seen) => void
+  onPick: (picked: Picked) => void
+  /** A link leads to another place of the book. */
+  onLead: (target: string) => void
+  onGo: (at: At) => void
+}) {
+  const [reader, setReader] = useState<Reader>(usual)
+  const [out, setOut] = useState<{ from: At | undefined; href: string }>()
+  const handle = useRef<DeviceHandle>(null)
+  const [stage, room] = useSize<HTMLDivElement>()
+  const beyond = (by: 1 | -1): void => {
+    const next = copy && at ? copy.spine[copy.spine.indexOf(at.path) + by] : undefined
+    if (next) onGo({ path: next, target: { at: by > 0 ? 'start' : 'end' } })
+  }
+  useKeys(e => {
+    if (compare || isTyping(e) || isCommand(e)) return
+    const by = { ArrowRight: 1, PageDown: 1, ' ': 1, ArrowLeft: -1, PageUp: -1 }[e.key] as 1 | -1 | undefined
+    const on = e.target as HTMLElement
+    if (!by || on.closest('.ant-select') || (e.key === ' ' && on.closest('button, a'))) return
+    e.preventDefault()
+    handle.current?.turn(by)
+  })
+  const device = devices.find(d => d.id === reader.device) ?? devices[0]!
+  const scale = Math.min(1, (room.height - 2 * AROUND) / device.height, (room.width - 2 * AROUND) / device.width)
+  return (
+    <section className="desk" aria-label="The ebook">
+      {compare}
+      {/* The device stays while pictures lie over it, so that reading goes on where it was. */}
+      <div className="read" inert={!!compare}>
+        <ReaderSentence reader={reader} onChange={setReader} />
+        <div className="stage" ref={stage}>
+          {pages && at && scale > 0 && (
+            <DeviceView
+              ref={handle}
+              pages={pages}
+              path={at.path}
+              target={at.target}
+              device={device}
+              reader={reader}
+              scale={scale}
+              onSeen={onSeen}
+              onPick={onPick}
+              onLead={onLead}
+              onOut={href => setOut({ from: at, href })}
+              onBeyond={beyond}
+            />
+          )}
+          {!pages && !trouble && <p className="making">making the file …</p>}
+        </div>
+        <Turns seen={seen} part={copy && seen ? partOf(copy, seen) : 0} onTurn={by => handle.current?.turn(by)} />
+        {out && out.from === at && (
+          <p className="out" role="status">
+            This link leads out of the book: <b>{out.href}</b>
+          </p>
+        )}
+      </div>
+    </section>
+  )
+}
+
+/** How much of the book lies before what is seen, from 0 to 1: by the lengths of its pages. */
+function partOf(
+  { spine, files }: { spine: string[]; files: Map<string, Blob> },
+  { path, screen, count }: Seen,
+): number {
+  const size = (p: string): number => files.get(p)?.size ?? 0
+  const all = spine.reduce((n, p) => n + size(p), 0)
+  const before = spine.slice(0, spine.indexOf(path)).reduce((n, p) => n + size(p), 0)
+  return all ? (before + (size(path) * (screen + 1)) / count) / all : 0
+}
+
+/** Turning by hand, and how far the reader has come. */
+function Turns({ seen, part, onTurn }: { seen: Seen | undefined; part: number; onTurn: (by: 1 | -1) => void }) {
+  'use memo'
+  return (
+    <div className="turns">
+      <button type="button" aria-label="A screen back" onClick={() => onTurn(-1)}>
+        ←
+      </button>
+      <span className="far">
+        <i style={{ width: `${part * 100}%` }} />
+      </span>
+      <span className="figures">{seen ? `${seen.screen + 1} of ${seen.count} · ${Math.round(part * 100)} %` : ''}</span>
+      <button type="button" aria-label="A screen on" onClick={() => onTurn(1)}>
+        →
+      </button>
+    </div>
+  )
+}
