@@ -9,6 +9,7 @@ import { apiary, hedgerow, lettersLarge, tideYear } from '../demo/planned'
 import { readProject } from '@/core/archive'
 import { type Book, type InlineJson, inlineText, labels } from '@/core/book'
 import { harbourRoman, marginsOf, Setter } from '@/core/pages'
+import { openEpub } from '@/core/publication'
 import { FontShelf } from '@/core/type'
 import { fontSource, paintToFile } from '@/cli/ports'
 import { press, root, run } from './support/run'
@@ -295,6 +296,14 @@ describe.each([
       await press('make', `${out}.porchlight`, '--out', out, '--outlet', outlet, '--date', '2026-03-09'),
     ).toMatchObject({ code: 0, err: '' })
   }, 120_000)
+  test('an ebook of the same pages, in which epubcheck finds nothing', async () => {
+    const r = await run('java', [...SHORT_LIVED, '-jar', '/usr/share/java/epubcheck.jar', join(out, 'book.epub')])
+    expect([r.code, r.err.trim()]).toEqual([0, ''])
+    expect(r.out).toContain('Messages: 0 fatals / 0 errors / 0 warnings / 0 infos')
+    const epub = openEpub(new Uint8Array(readFileSync(join(out, 'book.epub'))))
+    expect(epub.pages.length).toBe(pages)
+    expect(epub.metadata.find(m => m.attrs.property === 'rendition:layout')?.value).toBe('pre-paginated')
+  })
   test('an interior of the planned count and the trim, black alone, that qpdf finds no fault with', async () => {
     const info = (await run('pdfinfo', ['-box', join(out, 'interior.pdf')])).out
     expect(Number(/Pages:\s+(\d+)/.exec(info)![1])).toBe(pages)

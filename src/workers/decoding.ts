@@ -25,7 +25,7 @@ export function inTurn<T>(id: string, work: () => Promise<T>): Promise<T> {
 }
 
 /** A picture's pixels, or a PDF page's as it is seen. */
-async function bitmapOf(bytes: Uint8Array): Promise<ImageBitmap> {
+export async function bitmapOf(bytes: Uint8Array): Promise<ImageBitmap> {
   if (!isPdf(bytes)) return createImageBitmap(new Blob([unshared(bytes)]))
   const { pdfBitmap } = await import('./pdfPicture')
   return pdfBitmap(bytes)

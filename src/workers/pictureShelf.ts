@@ -1,7 +1,7 @@
 import type { PageMarks, Pictures } from '@/core/marks'
 import { imagesOn, visitPage } from '@/core/marks'
 import { unshared } from '@/core/trade'
-import { decodedWhole, inTurn } from './decoding'
+import { bitmapOf, decodedWhole, inTurn } from './decoding'
 import { keepPreview, storedBytes, storedPreview } from './storeReader'
 
 /**
@@ -133,8 +133,7 @@ export async function withOriginals<T>(page: PageMarks, draw: (pictures: Picture
   try {
     for (const id of imagesOn(page)) {
       const bytes = await originalBytes(id)
-      const bitmap =
-        bytes && (await inTurn(id, () => createImageBitmap(new Blob([unshared(bytes)]))).catch(() => undefined))
+      const bitmap = bytes && (await inTurn(id, () => bitmapOf(bytes)).catch(() => undefined))
       if (bitmap) open.set(id, bitmap)
     }
     return await draw(id => open.get(id))

@@ -110,7 +110,7 @@ const editionSchema = () =>
     finish: text(40),
     prices: record(/^[A-Z]{3}$/, 'which is no currency', () => whole(0, 100_000_000), 40) as never,
     coverPages: whole(1, 10_000),
-    ebook: optional(shape({ faces: yesNo(), css: text(100_000), light: lightWish() })),
+    ebook: optional(shape({ faces: yesNo(), fixed: yesNo(), css: text(100_000), light: lightWish() })),
   })
 
 export const assetSchema = () =>

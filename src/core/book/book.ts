@@ -107,6 +107,8 @@ export interface EbookSettings {
   faces?: boolean
   /** The author's own style sheet, behind that of the style. */
   css?: string
+  /** Its pages are fixed as they are printed; those of a book of planned pages always are. */
+  fixed?: boolean
   /** Its pictures are written anew: each at least so alike (SSIM, to 1), or the whole file no heavier than so many bytes; with no more pixels across than screens have. */
   light?: ({ likeness: number } | { weight: number }) & { across?: number }
 }

@@ -5,6 +5,8 @@ import {
   bareWeight,
   type EbookParts,
   ebookPictures,
+  fixedPages,
+  goesFixed,
   ebookSnapshot,
   frontHeight,
   frontPicture,
@@ -18,6 +20,7 @@ import { type EbookMoney, ebookMoney, leastEbookPrice, type ListingSnapshot } fr
 import { type Interior, type InteriorStyle, type PageStart, pageStarts } from '../pages'
 import type { PrintSpec, Ticker } from '../trade'
 import { canBeLightened, type LightBook, lightenBook } from '../weight'
+import type { FixedPages } from '../epub'
 import { createGraph, type Graph } from './graph'
 import { type SharedInputs, statedInputs, type Tools } from './inputs'
 import type { PrintChain } from './printChain'
@@ -49,6 +52,8 @@ export interface EbookChain extends EbookInputs, PrintBeside {
   style: InteriorStyle
   /** Where printed pages begin, for the page list. */
   starts: PageStart[] | undefined
+  /** Its pages as they print, where they stay so. */
+  fixed: FixedPages | undefined
   /** What it is made from beside the book. */
   parts: EbookParts
   /** Ids of the pictures that can be made lighter, with a blank between them. */
@@ -92,6 +97,10 @@ export function ebookChain(
         const interior = await get('printInterior')
         return interior && pageStarts(interior)
       },
+      fixed: async get => {
+        const [text, interior] = [await get('text'), await get('printInterior')]
+        return interior && goesFixed(text, await get('settings')) ? fixedPages(text, interior) : undefined
+      },
       parts: async get => {
         return {
           isbn: await get('isbn'),
@@ -102,6 +111,7 @@ export function ebookChain(
           rules: (await get('profile')).ebook,
           pages: await get('starts'),
           printed: await get('printName'),
+          fixed: await get('fixed'),
         }
       },
       ...lightness(shelf, ports, ticker),
@@ -155,7 +165,7 @@ const heavyPictures = async (get: Get): Promise<Asset[]> => {
 /** How its pictures become lighter. */
 const lightness = (shelf: Tools['shelf'], ports: Tools['ports'], ticker: Ticker) => ({
   heavy: async (get: Get): Promise<string> =>
-    (await ebookPictures(await get('text'), await get('style')))
+    (await ebookPictures(await get('text'), await get('parts')))
       .filter(canBeLightened)
       .map(a => a.id)
       .join(' '),

@@ -65,6 +65,8 @@ export interface WeightAtOutlet {
   currency: string
   /** Undefined without a price. */
   brings: { is: number; was: number } | undefined
+  /** What of that its delivery takes now. */
+  delivery: number
   /** It takes something for each megabyte. */
   charges: boolean
   is: number
@@ -75,12 +77,14 @@ export interface WeightAtOutlet {
 export async function weightAtOutlet(chain: Pick<Graph<EbookChain>, 'get'>): Promise<WeightAtOutlet> {
   const profile: OutletProfile = await chain.get('profile')
   const [{ is, was }, price] = [await weightsOf(chain), await chain.get('price')]
-  const royalty = (weight: number): number => ebookMoney(profile, price!, weight).royalty
+  const money = (weight: number) => (price === undefined ? undefined : ebookMoney(profile, price, weight))
+  const [now, before] = [money(is), money(was)]
   return {
     outletId: profile.id,
     outlet: profile.name,
     currency: profile.currency,
-    brings: price === undefined ? undefined : { is: royalty(is), was: royalty(was) },
+    brings: now && before && { is: now.royalty, was: before.royalty },
+    delivery: now?.delivery ?? 0,
     charges: !!profile.royalty.delivery,
     is,
     most: profile.ebook && profile.ebook.epubMb * 1e6,

@@ -1,5 +1,6 @@
 import type { Asset, Book, EbookSettings } from '../book'
-import type { AccessGap, EpubTrouble } from '../epub'
+import type { AccessGap, EpubTrouble, FixedPages } from '../epub'
+import { imagesOn, type PageMarks } from '../marks'
 import type { InteriorStyle, PageStart } from '../pages'
 import type { Epub } from '../publication'
 import type { EbookRules } from '../trade'
@@ -30,11 +31,44 @@ export interface EbookParts {
   /** Where the pages of the print edition begin, and what it is called, if there is one. */
   pages: PageStart[] | undefined
   printed: string | undefined
+  /** Pages that stay as they print. */
+  fixed: FixedPages | undefined
 }
 
 /** The pictures that an ebook of the book shows. The writer is loaded when it is first wanted. */
-export const ebookPictures = async (book: Book, style: InteriorStyle): Promise<Asset[]> =>
-  (await import('../epub')).picturesShown(book, style)
+export async function ebookPictures(
+  book: Book,
+  { style, fixed }: Pick<EbookParts, 'style' | 'fixed'>,
+): Promise<Asset[]> {
+  if (!fixed) return (await import('../epub')).picturesShown(book, style)
+  const shown = new Set(fixed.pages.flatMap(p => [...imagesOn(p)]))
+  return book.assets.filter(a => shown.has(a.id) && !a.damaged)
+}
+
+/** What a picture goes into an ebook as. */
+async function fileOf(
+  a: Asset,
+  light: LightBook | undefined,
+  { pictures, paint }: DeliveryPorts,
+): Promise<Uint8Array | undefined> {
+  const ready = light?.pictures.get(a.id)
+  if (ready) return ready.bytes
+  // A page that was made elsewhere goes as a picture of it.
+  return a.type === 'application/pdf' ? (await paint(pageOf(a), PAGE_PIXELS)).bytes : pictures.bytes(a.id)
+}
+
+/** Height in pixels of the picture of a page: what a large reading screen shows of it. */
+const PAGE_PIXELS = 2048
+
+const NO_EDGES = { top: 0, right: 0, bottom: 0, left: 0 }
+const pageOf = ({ id, width, height }: Asset): PageMarks => ({
+  width,
+  height,
+  bleed: NO_EDGES,
+  label: '',
+  side: 'recto',
+  layers: [{ layer: { items: [{ kind: 'image', asset: id, x: 0, y: 0, width, height }] }, x: 0, y: 0 }],
+})
 
 /** Makes the ebook and looks it over. `light`: pictures that go in another form than they came. */
 export async function makeEbook(
@@ -47,12 +81,17 @@ export async function makeEbook(
   const { accessGaps, inspectEpub, sheetFaults } = await import('../epub')
   const { zipEpub } = await import('../publication')
   const files = new Map<string, Uint8Array>()
-  for (const { id } of await ebookPictures(book, parts.style)) {
-    const bytes = light?.pictures.get(id)?.bytes ?? (await ports.pictures.bytes(id))
-    if (bytes) files.set(id, bytes)
+  for (const a of await ebookPictures(book, parts)) {
+    const bytes = await fileOf(a, light, ports)
+    if (bytes) files.set(a.id, bytes)
   }
-  const lighter = light ? { ...book, assets: book.assets.map(a => inItsForm(a, light)) } : book
-  const epub = await written(lighter, parts, id => files.get(id), shelf, ports)
+  const epub = await written(
+    { ...book, assets: book.assets.map(a => inItsForm(a, light)) },
+    parts,
+    id => files.get(id),
+    shelf,
+    ports,
+  )
   const bytes = zipEpub(epub, parts.date)
   const shown = new Map(book.assets.filter(a => files.has(a.id)).map(a => [a.id, a]))
   // One that came with a file may have what is not taken when it is written here.
@@ -81,22 +120,32 @@ export async function bareWeight(
   const { zipEpub } = await import('../publication')
   const files = new Map<string, Uint8Array>()
   const none = new Uint8Array()
-  for (const { id } of await ebookPictures(book, parts.style)) {
-    const bytes = heavy.some(a => a.id === id) ? none : await ports.pictures.bytes(id)
-    if (bytes) files.set(id, bytes)
+  for (const a of await ebookPictures(book, parts)) {
+    const bytes = heavy.some(h => h.id === a.id) ? none : await fileOf(a, undefined, ports)
+    if (bytes) files.set(a.id, bytes)
   }
-  return zipEpub(await written(book, parts, id => files.get(id), shelf, ports), parts.date).length
+  return zipEpub(
+    await written(
+      { ...book, assets: book.assets.map(a => inItsForm(a, undefined)) },
+      parts,
+      id => files.get(id),
+      shelf,
+      ports,
+    ),
+    parts.date,
+  ).length
 }
 
 /** A picture as it is in the ebook: of another kind, or smaller. */
-function inItsForm(a: Asset, { pictures }: LightBook): Asset {
-  const light = pictures.get(a.id)
+function inItsForm(a: Asset, lighter: LightBook | undefined): Asset {
+  const light = lighter?.pictures.get(a.id)
+  if (a.type === 'application/pdf') return { ...a, type: 'image/jpeg' }
   return light ? { ...a, type: light.type, width: light.width, height: light.height } : a
 }
 
 async function written(
   book: Book,
-  { isbn, date, style, settings, front, rules, pages, printed }: EbookParts,
+  { isbn, date, style, settings, front, rules, pages, printed, fixed }: EbookParts,
   picture: (asset: string) => Uint8Array | undefined,
   shelf: FontShelf,
   { pdf }: DeliveryPorts,
@@ -118,5 +167,6 @@ async function written(
     ...(rules?.contentsPage === undefined ? {} : { contentsPage: rules.contentsPage }),
     ...(pages ? { pages } : {}),
     ...(printed ? { printed } : {}),
+    ...(fixed ? { fixed } : {}),
   })
 }

@@ -1,5 +1,6 @@
 export { blankPages, type BlankPorts } from './blankPages'
 export { bareWeight, type EbookParts, ebookPictures, type MadeEbook, makeEbook } from './ebook'
+export { fixedPages, goesFixed } from './fixedPages'
 export { fingerprint } from './fingerprint'
 export { frontHeight, frontPicture } from './front'
 export { interiorFile, type InteriorFileKind, type NamedFile } from './interiorFile'

@@ -4,39 +4,26 @@ import {
   authorLine,
   type Book,
   copyrightLines,
-  filled,
   contentsEntries,
   labels,
   linkedPlaces,
-  type PrintedWords,
   printedWords,
   picturesIn,
   type Section,
   type SectionLabel,
   seriesLine,
   shortName,
-  uidOf,
 } from '../book'
 import { harbourRoman, type InteriorStyle, type PageStart } from '../pages'
-import { type Epub, NCX, zipEpub } from '../publication'
+import { type Epub, zipEpub } from '../publication'
 import { joined, type Markup, xml } from '../trade'
-import { at, Draft, ROOT } from './draft'
+import { at, Draft } from './draft'
 import { usedIn } from './faces'
+import { buildFixedEpub } from './fixed'
+import { addCover, finished, identifierOf, imageFile } from './finish'
 import type { EpubOptions } from './options'
-import { sheetFaults } from './ownSheet'
-import { metadataOf } from './metadata'
-import { navFile, ncxFile } from './navigation'
 import { styleSheetOf } from './style'
 import { type Breaks, page, sectionBody, type XhtmlContext } from './xhtml'
-
-const extensions: Record<Asset['type'], string> = {
-  'image/png': 'png',
-  'image/jpeg': 'jpg',
-  'image/gif': 'gif',
-  'image/svg+xml': 'svg',
-  // Only planned pages have pages of PDFs, which no flowing book has.
-  'application/pdf': 'pdf',
-}
 
 /** The book as a file of EPUB 3. Same book, same bytes. */
 export const writeEpub = (book: Book, options: EpubOptions): Uint8Array =>
@@ -44,56 +31,22 @@ export const writeEpub = (book: Book, options: EpubOptions): Uint8Array =>
 
 /** Makes the book an EPUB 3 in its style, with what older devices read beside (NCX, guide). */
 export function buildEpub(book: Book, options: EpubOptions): Epub {
+  if (options.fixed) return buildFixedEpub(book, options.fixed, options)
   const { data } = book
   const { style = harbourRoman } = options
   const sections = book.sections.filter(isRead)
   const assets = picturesShown(book, style).filter(a => options.picture(a.id))
-  const draft = new Draft(
-    options.isbn ? `urn:isbn:${options.isbn}` : `urn:uuid:${uidOf(book)}`,
-    new Map(assets.map(a => [a.id, a])),
-  )
+  const draft = new Draft(identifierOf(book, options), new Map(assets.map(a => [a.id, a])))
   if (options.cover) addCover(draft, book, printedWords(data.language), options)
   addSections(draft, book, sections, { ...options, style })
   const { nav, spine, items } = draft
   if (!nav.length && spine.length)
     nav.push({ title: lineOf(data.title), href: items.find(f => f.id === spine.at(-1)!.id)!.path, depth: 0 })
-  draft.add({
-    path: 'text/nav.xhtml',
-    id: 'nav',
-    type: 'application/xhtml+xml',
-    data: navFile(data.language, draft),
-    properties: ['nav'],
-  })
-  for (const a of assets)
-    draft.add({ path: imageFile(a), id: `i-${a.id.slice(0, 16)}`, type: a.type, data: options.picture(a.id)! })
   const faces = options.faces?.(usedIn(textsOf(draft), style)) ?? []
   for (const { file, bytes } of faces)
     draft.add({ path: `fonts/${file}`, id: `f-${file}`, type: 'font/ttf', data: bytes })
-  draft.add({
-    path: 'style.css',
-    id: 'css',
-    type: 'text/css',
-    data: `${styleSheetOf(style, faces)}${ownSheet(options.css)}`,
-  })
-  draft.add({ path: 'toc.ncx', id: 'ncx', type: NCX, data: ncxFile(data, draft) })
-  return {
-    root: ROOT,
-    version: '3.0',
-    uid: 'uid',
-    language: data.language,
-    metadata: metadataOf(book, draft, options),
-    items: draft.items,
-    absent: [],
-    spine: draft.spine,
-    nav: draft.nav,
-    landmarks: draft.landmarks,
-    pages: draft.pages,
-    others: new Map(),
-  }
+  return finished(draft, book, options, styleSheetOf(style, faces))
 }
-
-/** The author's own style sheet, as far as it breaks nothing. */
-const ownSheet = (css = ''): string => (css.trim() && !sheetFaults(css).length ? `${css.trim()}\n` : '')
 
 const textsOf = ({ items }: Draft): string[] =>
   items.flatMap(i => (i.type === 'application/xhtml+xml' ? [strFromU8(i.data)] : []))
@@ -112,23 +65,8 @@ export function picturesShown({ data, assets, sections: all }: Book, { openings,
   return assets.filter(a => used.has(a.id) && !a.damaged)
 }
 
-const imageFile = (a: Asset): string => `images/${a.id.slice(0, 16)}.${extensions[a.type]}`
-
 /** A title as contents show it, on one line. */
 const lineOf = (title: string): string => title.replace(/\s+/g, ' ').trim()
-
-function addCover(draft: Draft, { data }: Book, words: PrintedWords, { cover, coverPage = true }: EpubOptions): void {
-  const { bytes, type } = cover!
-  const ext = type === 'image/png' ? 'png' : 'jpg'
-  const author = authorLine(data)
-  const alt = `${words.cover}: ${author ? filled(words.by, { title: data.title, author }) : data.title}`
-  const path = `images/cover.${ext}`
-  draft.add({ path, id: 'cover-image', type, data: bytes, properties: ['cover-image'] })
-  if (!coverPage) return
-  const body = xml`<section epub:type="cover" class="cover"><img src="../${path}" alt="${alt}"/></section>`
-  draft.addText('text/cover.xhtml', 'cover', page(words.cover, data.language, body))
-  draft.landmarks.push({ type: 'cover', title: words.cover, href: at('text/cover.xhtml') })
-}
 
 /** Where links lead: sections are files, linked blocks places in them. */
 function placesOf(sections: Section[]): Map<string, string> {

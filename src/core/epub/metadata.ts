@@ -9,7 +9,7 @@ export const metadataOf = (book: Book, draft: Draft, options: EpubOptions): Stat
   dc('identifier', draft.identifier, { id: 'uid' }),
   ...about(book.data, options.date),
   ...pagination(draft, options),
-  ...access(book, draft),
+  ...(options.fixed ? fixedLayout(draft) : access(book, draft)),
   // Older devices find the cover so.
   ...(draft.items.some(f => f.id === 'cover-image') ? [named('cover', 'cover-image')] : []),
 ]
@@ -47,6 +47,24 @@ const pagination = ({ pages }: Draft, { printed }: EpubOptions): Statement[] =>
   pages.length && printed
     ? [dc('source', printed, { id: 'printed' }), property('source-of', 'pagination', 'printed')]
     : []
+
+/** Pages as they are (EPUB 3.3, 8.2.2), side by side where a screen is wide; and how such a book can be read. It claims to conform to nothing: letters cannot be made larger by themselves. */
+const fixedLayout = ({ assets }: Draft): Statement[] => [
+  property('rendition:layout', 'pre-paginated'),
+  property('rendition:orientation', 'auto'),
+  property('rendition:spread', 'landscape'),
+  property('schema:accessMode', 'visual'),
+  property('schema:accessMode', 'textual'),
+  property('schema:accessModeSufficient', 'visual,textual'),
+  ...['tableOfContents', 'readingOrder', 'printPageNumbers'].map(f => property('schema:accessibilityFeature', f)),
+  property('schema:accessibilityHazard', [...assets.values()].some(a => a.type === 'image/gif') ? 'unknown' : 'none'),
+  property(
+    'schema:accessibilitySummary',
+    'Pages are fixed as they are printed. Their words can be selected and read aloud; drawings can only be seen.',
+    undefined,
+    { 'xml:lang': 'en' },
+  ),
+]
 
 /** What WCAG's criteria come to where nothing is wanting, as EPUB Accessibility 1.1 wants it said. */
 const CONFORMS = 'EPUB Accessibility 1.1 - WCAG 2.2 Level AA'

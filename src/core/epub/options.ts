@@ -1,5 +1,15 @@
+import type { PageMarks } from '../marks'
 import type { InteriorStyle, PageStart } from '../pages'
 import type { EmbeddedFace, UsedText } from './faces'
+
+/** Pages that stay as they are, and what leads to them. */
+export interface FixedPages {
+  pages: readonly PageMarks[]
+  /** Contents: what begins on which page, from 0. */
+  contents: readonly { title: string; page: number; depth: number }[]
+  /** The page that reading begins on. */
+  start: number
+}
 
 /** What an ebook is made from beside the book. */
 export interface EpubOptions {
@@ -23,4 +33,6 @@ export interface EpubOptions {
   /** Whether the cover, and the contents, are pages that are read through. They are, where it is not said; contents that are asked for are made where the book has none. */
   coverPage?: boolean
   contentsPage?: boolean
+  /** Its pages are fixed: as they are printed. */
+  fixed?: FixedPages
 }

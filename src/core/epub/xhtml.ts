@@ -40,9 +40,9 @@ export interface XhtmlContext {
   seen: Set<string>
 }
 
-/** A whole XHTML file. */
-export function page(title: string, language: string, body: Markup, type?: string): Markup {
-  return xml`<?xml version="1.0" encoding="UTF-8"?>\n<!DOCTYPE html>\n<html xmlns="http://www.w3.org/1999/xhtml" xmlns:epub="http://www.idpf.org/2007/ops" lang="${language}" xml:lang="${language}">\n<head>\n<meta charset="utf-8"/>\n<title>${title}</title>\n<link rel="stylesheet" type="text/css" href="../style.css"/>\n</head>\n<body${type && xml` epub:type="${type}"`}>\n${body}\n</body>\n</html>\n`
+/** A whole XHTML file. `head`: what else stands in its head. */
+export function page(title: string, language: string, body: Markup, head?: Markup): Markup {
+  return xml`<?xml version="1.0" encoding="UTF-8"?>\n<!DOCTYPE html>\n<html xmlns="http://www.w3.org/1999/xhtml" xmlns:epub="http://www.idpf.org/2007/ops" lang="${language}" xml:lang="${language}">\n<head>\n<meta charset="utf-8"/>\n<title>${title}</title>\n<link rel="stylesheet" type="text/css" href="../style.css"/>\n${head}</head>\n<body>\n${body}\n</body>\n</html>\n`
 }
 
 // DPUB-ARIA has a role for these only (W3C, Digital Publishing WAI-ARIA Module).

@@ -3,8 +3,8 @@ import { type Colour, type Layer, type PageMarks } from './marks'
 import { joined, type Markup, xml } from '../trade'
 import { Op, type Path } from './path'
 
-const num = (v: number): string => String(Math.round(v * 1000) / 1000)
-const paint = (c: Colour): string => {
+export const num = (v: number): string => String(Math.round(v * 1000) / 1000)
+export const paint = (c: Colour): string => {
   const { r, g, b } = 'k' in c ? { r: 1 - c.k, g: 1 - c.k, b: 1 - c.k } : c
   return rgb(r * 255, g * 255, b * 255).formatHex()
 }

@@ -4,6 +4,7 @@ import type { PictureWeight } from '@/core/chain'
 import { megabytes } from '@/parts/megabytes'
 import { useKeys, isCommand, isTyping } from '@/parts/useKeys'
 import { usePress } from '@/parts/usePress'
+import { percent } from './likeness'
 
 /** How many times as near. */
 const NEAR = 4
@@ -129,7 +130,7 @@ function whatBecame({ is, was, likeness, type, quality, from, failed, width, hei
   const kind = `${kinds[type] ?? type}${quality === undefined ? '' : ` of quality ${quality}`}`
   return [
     `${megabytes(is)} instead of ${megabytes(was)},`,
-    `${(Math.floor(likeness * 1000) / 10).toFixed(1)} % like the original, ${kind}`,
+    `${likeness === 1 ? 'the same pixel for pixel' : `${percent(likeness)} like the original`}, ${kind}`,
     from ? `, ${width} × ${height} pixels of ${from.width} × ${from.height}.` : '.',
   ]
     .join(' ')

@@ -14,12 +14,15 @@ export function Beside({
   bookId,
   book,
   version,
+  flows,
   seen,
   picked,
 }: {
   bookId: string
   book: Book
   version: number
+  /** Its words are blocks that can be pointed at. */
+  flows: boolean
   seen: Seen | undefined
   picked: Picked | undefined
 }) {
@@ -32,19 +35,21 @@ export function Beside({
   const address = `/book/${encodeURIComponent(bookId)}/text`
   return (
     <>
-      <div className="place">
-        <h2>The words</h2>
-        {picked && place ? (
-          <>
-            <blockquote>{picked.words.length > 120 ? `${picked.words.slice(0, 120)} …` : picked.words}</blockquote>
-            <Link href={`${address}?section=${place.section}${place.block ? `&block=${place.block}` : ''}`}>
-              {place.block ? 'Write them' : 'To their section'}
-            </Link>
-          </>
-        ) : (
-          <p>A click on words leads to where they are written.</p>
-        )}
-      </div>
+      {flows && (
+        <div className="place">
+          <h2>The words</h2>
+          {picked && place ? (
+            <>
+              <blockquote>{picked.words.length > 120 ? `${picked.words.slice(0, 120)} …` : picked.words}</blockquote>
+              <Link href={`${address}?section=${place.section}${place.block ? `&block=${place.block}` : ''}`}>
+                {place.block ? 'Write them' : 'To their section'}
+              </Link>
+            </>
+          ) : (
+            <p>A click on words leads to where they are written.</p>
+          )}
+        </div>
+      )}
       {print && leaves && (
         <div className="print">
           <h2>In print</h2>

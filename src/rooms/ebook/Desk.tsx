@@ -66,7 +66,7 @@ export function Desk({
       {compare}
       {/* The device stays while pictures lie over it, so that reading goes on where it was. */}
       <div className="read" inert={!!compare}>
-        <ReaderSentence reader={reader} onChange={setReader} />
+        <ReaderSentence reader={reader} fixed={!!copy?.fixed} onChange={setReader} />
         <div className="stage" ref={stage}>
           {pages && at && scale > 0 && (
             <DeviceView
@@ -86,7 +86,7 @@ export function Desk({
           )}
           {!pages && !trouble && <p className="making">making the file …</p>}
         </div>
-        <Turns seen={seen} part={copy && seen ? partOf(copy, seen) : 0} onTurn={by => handle.current?.turn(by)} />
+        <Turns copy={copy} seen={seen} onTurn={by => handle.current?.turn(by)} />
         {out && out.from === at && (
           <p className="out" role="status">
             This link leads out of the book: <b>{out.href}</b>
@@ -109,8 +109,20 @@ function partOf(
 }
 
 /** Turning by hand, and how far the reader has come. */
-function Turns({ seen, part, onTurn }: { seen: Seen | undefined; part: number; onTurn: (by: 1 | -1) => void }) {
+function Turns({
+  copy,
+  seen,
+  onTurn,
+}: {
+  copy: ReadingCopy | undefined
+  seen: Seen | undefined
+  onTurn: (by: 1 | -1) => void
+}) {
   'use memo'
+  const part = copy && seen ? partOf(copy, seen) : 0
+  // Of fixed pages each is a screen.
+  const [at, of] =
+    copy?.fixed && seen ? [copy.spine.indexOf(seen.path), copy.spine.length] : [seen?.screen ?? 0, seen?.count]
   return (
     <div className="turns">
       <button type="button" aria-label="A screen back" onClick={() => onTurn(-1)}>
@@ -119,7 +131,7 @@ function Turns({ seen, part, onTurn }: { seen: Seen | undefined; part: number; o
       <span className="far">
         <i style={{ width: `${part * 100}%` }} />
       </span>
-      <span className="figures">{seen ? `${seen.screen + 1} of ${seen.count} · ${Math.round(part * 100)} %` : ''}</span>
+      <span className="figures">{seen ? `${at + 1} of ${of} · ${Math.round(part * 100)} %` : ''}</span>
       <button type="button" aria-label="A screen on" onClick={() => onTurn(1)}>
         →
       </button>

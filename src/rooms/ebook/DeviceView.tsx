@@ -29,6 +29,9 @@ export interface DeviceHandle {
   turn(by: 1 | -1): void
 }
 
+/** What shows around a page that does not have the form of the screen. */
+const AROUND_PAGE = '#d9d6cf'
+
 /** How long a slow screen takes to turn a page, milliseconds. */
 const SLOW = 380
 
@@ -62,7 +65,10 @@ export function DeviceView(props: Props) {
   const [source, setSource] = useState<string>()
   const [slow, setSlow] = useState(false)
   const [note, setNote] = useState<string>()
-  const style = readerStyle(device, reader, pages.carries)
+  const { fixed } = pages.copy
+  // A fixed page is as it is; the device shows the whole of it.
+  const style = fixed ? '' : readerStyle(device, reader, pages.carries)
+  const { shown, fits, left, top } = placeOn(device, fixed)
 
   useEffect(() => {
     let url: string | undefined
@@ -104,7 +110,7 @@ export function DeviceView(props: Props) {
     const doc = frame.current?.contentDocument
     if (!doc?.body || !source) return
     await doc.fonts.ready
-    screen.current = new Screen(doc, device)
+    screen.current = new Screen(doc, shown)
     if (arrived.current === target) {
       screen.current.show(screen.current.screenOfLetter(kept.current))
       return look()
@@ -130,7 +136,8 @@ export function DeviceView(props: Props) {
 
   const pointed = (e: MouseEvent<HTMLElement>): Element | null => {
     const box = e.currentTarget.getBoundingClientRect()
-    return screen.current?.doc.elementFromPoint((e.clientX - box.left) / scale, (e.clientY - box.top) / scale) ?? null
+    const [across, down] = [(e.clientX - box.left) / scale - left, (e.clientY - box.top) / scale - top]
+    return screen.current?.doc.elementFromPoint(across / fits, down / fits) ?? null
   }
   const press = (e: MouseEvent<HTMLElement>): void => {
     const s = screen.current
@@ -164,7 +171,12 @@ export function DeviceView(props: Props) {
         className="device"
         data-slow={slow}
         data-ink={!!device.ink}
-        style={{ width: device.width * scale, height: device.height * scale, background: paper, color: ink }}
+        style={{
+          width: device.width * scale,
+          height: device.height * scale,
+          background: fixed ? AROUND_PAGE : paper,
+          color: ink,
+        }}
       >
         {source && (
           <iframe
@@ -173,7 +185,13 @@ export function DeviceView(props: Props) {
             sandbox="allow-same-origin"
             src={source}
             onLoad={() => void loaded()}
-            style={{ width: device.width, height: device.height, transform: `scale(${scale})` }}
+            style={{
+              width: shown.width,
+              height: shown.height,
+              transform: `scale(${scale * fits})`,
+              marginLeft: left * scale,
+              marginTop: top * scale,
+            }}
           />
         )}
         {/* What is under the pointer is asked of the page below: a frame that runs nothing answers nobody itself. */}
@@ -182,16 +200,32 @@ export function DeviceView(props: Props) {
           onClick={press}
           onMouseMove={e => (e.currentTarget.style.cursor = pointed(e)?.closest('a[href]') ? 'pointer' : 'default')}
         />
-        {note !== undefined && (
-          <aside className="popup" role="dialog" aria-label="Note" style={{ background: paper }}>
-            <p>{note.replace(/^\d+\s*/, '')}</p>
-            <button type="button" onClick={() => setNote(undefined)}>
-              Back to the text
-            </button>
-          </aside>
-        )}
+        {note !== undefined && <Note words={note} paper={paper} onBack={() => setNote(undefined)} />}
       </div>
     </div>
+  )
+}
+
+type Size = Pick<Device, 'width' | 'height'>
+
+/** A page on a screen: what flows fills it; what is fixed is shown whole, in the middle, times `fits`. */
+function placeOn(screen: Size, fixed: Size | undefined): { shown: Size; fits: number; left: number; top: number } {
+  if (!fixed) return { shown: screen, fits: 1, left: 0, top: 0 }
+  const fits = Math.min(screen.width / fixed.width, screen.height / fixed.height)
+  const [left, top] = [(screen.width - fixed.width * fits) / 2, (screen.height - fixed.height * fits) / 2]
+  return { shown: fixed, fits, left, top }
+}
+
+/** A note, over the foot of the page that calls it. */
+function Note({ words, paper, onBack }: { words: string; paper: string; onBack: () => void }) {
+  'use memo'
+  return (
+    <aside className="popup" role="dialog" aria-label="Note" style={{ background: paper }}>
+      <p>{words.replace(/^\d+\s*/, '')}</p>
+      <button type="button" onClick={onBack}>
+        Back to the text
+      </button>
+    </aside>
   )
 }
 

@@ -124,7 +124,16 @@ export function EbookRoom({ bookId }: { bookId: string }) {
                 />
               ) : (
                 <>
-                  {book && <Beside bookId={bookId} book={book} version={version} seen={seen} picked={picked} />}
+                  {book && (
+                    <Beside
+                      bookId={bookId}
+                      book={book}
+                      version={version}
+                      flows={!copy?.fixed}
+                      seen={seen}
+                      picked={picked}
+                    />
+                  )}
                   {copy && (
                     <p className="knowing">
                       Inside:{' '}

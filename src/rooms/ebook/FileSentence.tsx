@@ -27,7 +27,9 @@ export function FileSentence({
   const commit = useCommit(bookId)
   const { outletId, outlets } = view
   const profile = outletId === undefined ? undefined : profileOf(outletId, outlets)
-  const asked = !!edition.ebook?.faces
+  const planned = !!view.book?.plan
+  const fixed = planned || !!edition.ebook?.fixed
+  const asked = !!edition.ebook?.faces && !fixed
   const unlike = profile
     ? differences(
         profile,
@@ -43,6 +45,28 @@ export function FileSentence({
         value={outletId ?? ''}
         choices={edition.outlets.map(o => ({ value: o, words: profileOf(o, outlets).name }))}
         onChange={o => chooseEdition(bookId, edition.id, o)}
+      />
+    ),
+    pages: planned ? (
+      'are fixed as they print'
+    ) : (
+      <ChoiceValue
+        key="pages"
+        label="Pages of the ebook"
+        value={fixed ? 'fixed' : 'flowing'}
+        choices={[
+          { value: 'flowing', words: fixed ? 'flow' : 'flows' },
+          { value: 'fixed', words: fixed ? 'are fixed as they print' : 'is fixed in its printed pages' },
+        ]}
+        onChange={v =>
+          void commit(
+            v === 'fixed' ? 'Fix the pages' : 'Let the text flow',
+            withSettings(edition.id, ({ fixed: _old, ...rest }) => ({
+              ...rest,
+              ...(v === 'fixed' ? { fixed: true } : {}),
+            })),
+          )
+        }
       />
     ),
     faces: (
@@ -74,7 +98,11 @@ export function FileSentence({
       <h2>The file</h2>
       <p>
         <Sentence
-          words={`As it goes to {outlet}: it carries {faces} and weighs ${megabytes(weight)}.`}
+          words={
+            fixed
+              ? `As it goes to {outlet}: its pages {pages}, and it weighs ${megabytes(weight)}.`
+              : `As it goes to {outlet}: its text {pages}, it carries {faces}, and it weighs ${megabytes(weight)}.`
+          }
           value={name => values[name]}
         />
         {refused}

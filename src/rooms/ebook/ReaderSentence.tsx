@@ -26,12 +26,25 @@ const names: Record<keyof Reader, string> = {
 }
 
 /** How the reader has set the device, as one sentence. */
-export function ReaderSentence({ reader, onChange }: { reader: Reader; onChange: (reader: Reader) => void }) {
+export function ReaderSentence({
+  reader,
+  fixed,
+  onChange,
+}: {
+  reader: Reader
+  /** Its pages are as they are: nothing of them is the reader's to set. */
+  fixed: boolean
+  onChange: (reader: Reader) => void
+}) {
   'use memo'
   return (
     <p className="reader">
       <Sentence
-        words="Read on {device}, in {face}, letters {size}, margins {margins}, lines {lines}, by {light}."
+        words={
+          fixed
+            ? 'Read on {device}, page by page, as they are printed.'
+            : 'Read on {device}, in {face}, letters {size}, margins {margins}, lines {lines}, by {light}.'
+        }
         value={name => (
           <ChoiceValue
             key={name}

@@ -6,6 +6,7 @@ import { LEAST_LIKENESS, SCREENS } from '@/core/weight'
 import { megabytes } from '@/parts/megabytes'
 import { ChoiceValue, NumberValue, Sentence } from '@/parts/Sentence'
 import { useCommit } from '@/parts/useCommit'
+import { alike, percent } from './likeness'
 import { withSettings } from './settings'
 
 /** How alike pictures are to begin with: the eye finds no difference at reading size. */
@@ -104,9 +105,11 @@ export function WeightSentence({
   return (
     <div className="weight">
       <h2>Its weight</h2>
-      <p>
-        <Sentence words={words} value={name => values[name]} /> {comeTo(weights, wish)}
-      </p>
+      {weights.pictures.length > 0 && (
+        <p>
+          <Sentence words={words} value={name => values[name]} /> {comeTo(weights, wish)}
+        </p>
+      )}
       {atOutlets.map(o => (
         <AtOutlet key={o.outletId} at={o} lighter={weights.is < weights.was} />
       ))}
@@ -139,21 +142,22 @@ function comeTo({ is, was, likeness, pictures }: Weights, wish: EbookSettings['l
   ].join(' ')
 }
 
-const percent = (x: number): string => `${(Math.floor(x * 1000) / 10).toFixed(1)} %`
-
 /** What the weight comes to at an outlet. */
 function AtOutlet({ at, lighter }: { at: WeightAtOutlet; lighter: boolean }) {
   'use memo'
   const { brings, currency, most, is } = at
   const more = brings ? brings.is - brings.was : 0
   const near = most !== undefined && is > most * NEAR
+  const money = (amount: number): string => formatMoney(amount, currency)
   const said = !at.charges
     ? undefined
     : !brings
       ? `At ${at.outlet} weight costs; without a price it is not known how much.`
-      : lighter && more > 0
-        ? `At ${at.outlet} a copy brings ${formatMoney(brings.is, currency)}, ${formatMoney(more, currency)} more than with the originals.`
-        : `At ${at.outlet} a copy brings ${formatMoney(brings.is, currency)}; it is light enough that delivery costs nothing${lighter ? ' either way' : ''}.`
+      : [
+          `At ${at.outlet} a copy brings ${money(brings.is)}`,
+          at.delivery ? `, its delivery of ${money(at.delivery)} taken off` : ', its delivery free',
+          lighter && more > 0 ? `: ${money(more)} more than with the originals.` : '.',
+        ].join('')
   const limit = near ? `${at.outlet} takes at most ${megabytes(most)}.` : undefined
   if (!said && !limit) return null
   return <p>{[said, limit].filter(Boolean).join(' ')}</p>
@@ -166,7 +170,7 @@ const FEW = 6
 function Pictures({ weights: { pictures }, onCompare }: { weights: Weights; onCompare: (asset: string) => void }) {
   'use memo'
   const heaviest = Math.max(1, ...pictures.map(p => p.was))
-  if (!pictures.length) return <p>It has no pictures that could be lighter.</p>
+  if (!pictures.length) return <p>It has no pictures: nothing in it could be lighter.</p>
   return (
     <ul className="weights">
       {pictures.slice(0, FEW).map(p => (
@@ -175,7 +179,7 @@ function Pictures({ weights: { pictures }, onCompare }: { weights: Weights; onCo
             {p.name ?? 'a picture'}
           </button>
           <span>
-            {p.is < p.was ? `${megabytes(p.is)} of ${megabytes(p.was)}, ${percent(p.likeness)}` : megabytes(p.is)}
+            {p.is < p.was ? `${megabytes(p.is)} of ${megabytes(p.was)}, ${alike(p.likeness)}` : megabytes(p.is)}
           </span>
           <i style={{ width: `${(p.was / heaviest) * 100}%` }}>
             <b style={{ width: `${(p.is / p.was) * 100}%` }} />
@@ -185,7 +189,7 @@ function Pictures({ weights: { pictures }, onCompare }: { weights: Weights; onCo
       {pictures.length > FEW && (
         <li>
           <button type="button" onClick={() => onCompare(pictures[FEW]!.asset)}>
-            and {pictures.length - FEW} more
+            and {pictures.length - FEW} more …
           </button>
         </li>
       )}

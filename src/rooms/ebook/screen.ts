@@ -4,7 +4,7 @@ import type { Device } from './devices'
 export class Screen {
   constructor(
     readonly doc: Document,
-    readonly device: Device,
+    readonly device: Pick<Device, 'width' | 'height'>,
   ) {}
 
   private at = 0

@@ -8,9 +8,7 @@ import { useCommit } from '@/parts/useCommit'
 /** Adds an edition of a kind that the book does not have yet. */
 export function AddEdition({ book, outlets }: { book: Book; outlets: readonly OutletProfile[] }) {
   const record = useCommit(book.id)
-  const kinds = (['paperback', 'coil', 'case', 'ebook'] as const).filter(
-    k => !book.editions.some(e => e.kind === k) && !(k === 'ebook' && book.plan),
-  )
+  const kinds = (['paperback', 'coil', 'case', 'ebook'] as const).filter(k => !book.editions.some(e => e.kind === k))
   const add = (kind: (typeof kinds)[number]): void => {
     const trim = book.editions.find(e => e.kind !== 'ebook')?.trim
     const fresh = firstEdition(kind, outlets, { of: book.plan ? 'pages' : 'text', ...(trim ? { trim } : {}) })

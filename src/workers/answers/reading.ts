@@ -1,9 +1,12 @@
-import { type NavEntry, openEpub, type PageEntry } from '@/core/publication'
+import { strFromU8 } from 'fflate'
+import { type Epub, type NavEntry, openEpub, type PageEntry } from '@/core/publication'
 import { ebookOf } from '../chains'
 
 /** An ebook to be read: its file taken apart again, as a reading program would. Files are handles: their bytes stay where they are. */
 export interface ReadingCopy {
   language: string
+  /** The size of its pages, CSS pixels, where they are fixed. */
+  fixed?: { width: number; height: number }
   /** Bytes of the whole file. */
   weight: number
   /** Paths of what is read, in order. */
@@ -11,6 +14,15 @@ export interface ReadingCopy {
   nav: NavEntry[]
   pages: PageEntry[]
   files: Map<string, Blob>
+}
+
+/** The size of the pages, where the package says that they are fixed: as the first that is read says it itself. */
+function fixedSize({ metadata, items, spine }: Epub): Pick<ReadingCopy, 'fixed'> {
+  if (!metadata.some(m => m.attrs.property === 'rendition:layout' && m.value === 'pre-paginated')) return {}
+  const first = items.find(i => i.id === spine[0]?.id)
+  const [, width, height] =
+    /<meta name="viewport" content="width=(\d+), height=(\d+)"/.exec(strFromU8(first!.data)) ?? []
+  return width && height ? { fixed: { width: Number(width), height: Number(height) } } : {}
 }
 
 /** Ebooks, as they will be sent, for the reading room. */
@@ -22,6 +34,7 @@ export const reading = {
     const byId = new Map(epub.items.map(i => [i.id, i.path]))
     return {
       language: epub.language ?? '',
+      ...fixedSize(epub),
       weight: bytes.length,
       spine: epub.spine.flatMap(s => byId.get(s.id) ?? []),
       nav: epub.nav,
