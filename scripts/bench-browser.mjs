@@ -284,6 +284,34 @@ async function readingRoom(page) {
     `${middle(opens).toFixed(0)} ms`,
     `budget 500 ms (${opens.map(o => o.toFixed(0)).join(' ')})`,
   )
+  // A rule of the author's own style sheet, from the click that takes it until the page that is read has it.
+  await page.getByRole('button', { name: 'its style sheet' }).click()
+  const changes = []
+  for (const px of [11, 12, 13, 14, 15]) {
+    await page.waitForTimeout(1500)
+    const code = page.getByRole('textbox', { name: 'Your own rules' })
+    await code.click()
+    await page.keyboard.press('ControlOrMeta+a')
+    await page.keyboard.insertText(`body { border-top: ${px}px solid }`)
+    await page.locator('button:has-text("Take them"):not([disabled])').waitFor()
+    changes.push(
+      await page.evaluate(async wanted => {
+        const start = performance.now()
+        ;[...document.querySelectorAll('button')].find(b => b.textContent === 'Take them').click()
+        const shown = () => {
+          const body = document.querySelector('.device iframe')?.contentDocument?.body
+          return body && getComputedStyle(body).borderTopWidth === `${wanted}px`
+        }
+        while (!shown()) await new Promise(r => setTimeout(r, 5))
+        return performance.now() - start
+      }, px),
+    )
+  }
+  line(
+    '… a style change, until the page has it',
+    `${middle(changes).toFixed(0)} ms`,
+    `budget 300 ms (${changes.map(o => o.toFixed(0)).join(' ')})`,
+  )
 }
 
 async function longHistory(page, book) {

@@ -36,7 +36,7 @@ export async function bundle(entry, name) {
     target: 'node20',
     alias: { '@': join(root, 'src') },
     logLevel: 'error',
-    external: ['harfbuzzjs', '@napi-rs/canvas', 'esbuild', 'an-array-of-english-words', 'docx'],
+    external: ['harfbuzzjs', '@napi-rs/canvas', 'esbuild', 'an-array-of-english-words', 'docx', 'pdfjs-dist/*'],
     // Bundled CommonJS packages still ask for `require`.
     banner: {
       js: "import { createRequire as __createRequire } from 'node:module'; const require = __createRequire(import.meta.url);",

@@ -6,7 +6,7 @@ import { deflate } from 'node:zlib'
 import type { DeliveryPorts } from '@/core/delivery'
 import { type Canvas2D, imagesOn, type PageMarks, paintPage } from '@/core/marks'
 import { loadSubsetter, type PdfPorts, type PictureSource, type Pixels, type Subsetter } from '@/core/pdf'
-import { once } from '@/core/trade'
+import { isPdf, once } from '@/core/trade'
 import { type FontSource, shippedFonts } from '@/core/type'
 import { type CodecModule, createLightener, type KeptLight, type Lightener, loadCodecs } from '@/core/weight'
 
@@ -68,10 +68,27 @@ export function pictureSource(pictures: Map<string, Uint8Array>): PictureSource 
   }
 }
 
+/** Pixels across a page of a PDF where nobody says how large it is wanted. */
+const PDF_PIXELS = 1600
+
+/** A picture that can be drawn; of a page of a PDF, so many pixels wide. */
+async function imageOf(bytes: Uint8Array, width: number) {
+  const { createCanvas, loadImage } = await canvasLibrary()
+  if (!isPdf(bytes)) return loadImage(Buffer.from(bytes))
+  const { pdfPixels } = await import('./pdfPages')
+  const page = await pdfPixels(bytes, width)
+  const canvas = createCanvas(page.width, page.height)
+  const ctx = canvas.getContext('2d')
+  const image = ctx.createImageData(page.width, page.height)
+  image.data.set(page.rgba)
+  ctx.putImageData(image, 0, 0)
+  return canvas
+}
+
 /** A picture's pixels in its own size or another. */
 async function decoded(bytes: Uint8Array, size?: { width: number; height: number }): Promise<Pixels> {
-  const { createCanvas, loadImage } = await canvasLibrary()
-  const image = await loadImage(Buffer.from(bytes))
+  const { createCanvas } = await canvasLibrary()
+  const image = await imageOf(bytes, PDF_PIXELS)
   const { width, height } = size ?? image
   const canvas = createCanvas(width, height)
   const ctx = canvas.getContext('2d')
@@ -84,12 +101,12 @@ async function decoded(bytes: Uint8Array, size?: { width: number; height: number
 async function painted(page: PageMarks, scale: number, pictures: Map<string, Uint8Array>) {
   const width = Math.round((page.width + page.bleed.left + page.bleed.right) * scale)
   const height = Math.round((page.height + page.bleed.top + page.bleed.bottom) * scale)
-  const { createCanvas, loadImage } = await canvasLibrary()
+  const { createCanvas } = await canvasLibrary()
   const images = new Map<string, unknown>()
   // Only what stands on the page is decoded; what cannot be shows as a marked box.
   for (const id of imagesOn(page)) {
     const bytes = pictures.get(id)
-    const image = bytes && (await loadImage(Buffer.from(bytes)).catch(() => undefined))
+    const image = bytes && (await imageOf(bytes, width).catch(() => undefined))
     if (image) images.set(id, image)
   }
   const canvas = createCanvas(width, height)
@@ -136,6 +153,7 @@ function nodeLightener(pictures: Map<string, Uint8Array>): Lightener {
 export const nodePorts = (pictures: Map<string, Uint8Array>): DeliveryPorts => ({
   pictures: pictureSource(pictures),
   lightener: nodeLightener(pictures),
+  pageWords: async pdf => (await import('./pdfPages')).pdfWords(pdf),
   pdf: () => nodePdf(pictureSource(pictures)),
   pixels: async (page, scale) => {
     const { ctx, width, height } = await painted(page, scale, pictures)

@@ -1,3 +1,5 @@
+import type { PDFPageProxy } from 'pdfjs-dist'
+import { type WordsAt, wordsOfPage } from '@/core/pdf'
 import { Fault } from '@/core/trade'
 
 /** Longest side of a page of a PDF when it is painted, pixels: as sharp as a print proof. */
@@ -43,8 +45,7 @@ class Filters {
   destroy(): void {}
 }
 
-/** The first page of a PDF as it is seen, cut to its trim. Throws where it cannot be read. */
-export async function pdfBitmap(bytes: Uint8Array): Promise<ImageBitmap> {
+async function withPage<T>(bytes: Uint8Array, use: (page: PDFPageProxy) => Promise<T>): Promise<T> {
   const { getDocument } = await pdfReader()
   const task = getDocument({
     // What is handed over is used up.
@@ -58,7 +59,15 @@ export async function pdfBitmap(bytes: Uint8Array): Promise<ImageBitmap> {
     verbosity: 0,
   })
   try {
-    const page = await (await task.promise).getPage(1)
+    return await use(await (await task.promise).getPage(1))
+  } finally {
+    await task.destroy()
+  }
+}
+
+/** The first page of a PDF as it is seen, cut to its trim. Throws where it cannot be read. */
+export const pdfBitmap = (bytes: Uint8Array): Promise<ImageBitmap> =>
+  withPage(bytes, async page => {
     const plain = page.getViewport({ scale: 1 })
     const viewport = page.getViewport({ scale: LONGEST / Math.max(plain.width, plain.height) })
     const canvas = new OffscreenCanvas(Math.round(viewport.width), Math.round(viewport.height))
@@ -66,7 +75,11 @@ export async function pdfBitmap(bytes: Uint8Array): Promise<ImageBitmap> {
     if (!context) throw new Fault('canvas', 'The browser gives no canvas.')
     await page.render({ canvas: null, canvasContext: context as never, viewport }).promise
     return canvas.transferToImageBitmap()
-  } finally {
-    await task.destroy()
-  }
-}
+  })
+
+/** Its words. */
+export const pdfWords = (bytes: Uint8Array): Promise<WordsAt[]> =>
+  withPage(bytes, async page => {
+    const { items } = await page.getTextContent()
+    return wordsOfPage({ items, ...page.getViewport({ scale: 1 }) })
+  })

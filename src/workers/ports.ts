@@ -34,6 +34,7 @@ const fileOf = async (canvas: OffscreenCanvas, type: 'image/jpeg' | 'image/png')
 export const ports: BlankPorts = {
   pictures,
   lightener,
+  pageWords: async pdf => (await import('./pdfPicture')).pdfWords(pdf),
   async paint(page, height) {
     const canvas = await withOriginals(page, p => draw(page, height / page.height, p))
     return { bytes: await fileOf(canvas, 'image/jpeg'), width: canvas.width, height: canvas.height }

@@ -12,6 +12,8 @@ import {
   frontPicture,
   type MadeEbook,
   makeEbook,
+  type PageElsewhere,
+  pagesElsewhere,
   type PaintedPage,
   type Worked,
   workedEbook,
@@ -54,6 +56,9 @@ export interface EbookChain extends EbookInputs, PrintBeside {
   starts: PageStart[] | undefined
   /** Its pages as they print, where they stay so. */
   fixed: FixedPages | undefined
+  /** Ids of the pages of PDFs on them, with a blank between them. */
+  foreign: string
+  elsewhere: ReadonlyMap<string, PageElsewhere>
   /** What it is made from beside the book. */
   parts: EbookParts
   /** Ids of the pictures that can be made lighter, with a blank between them. */
@@ -97,10 +102,7 @@ export function ebookChain(
         const interior = await get('printInterior')
         return interior && pageStarts(interior)
       },
-      fixed: async get => {
-        const [text, interior] = [await get('text'), await get('printInterior')]
-        return interior && goesFixed(text, await get('settings')) ? fixedPages(text, interior) : undefined
-      },
+      ...fixity(ports, ticker),
       parts: async get => {
         return {
           isbn: await get('isbn'),
@@ -112,6 +114,7 @@ export function ebookChain(
           pages: await get('starts'),
           printed: await get('printName'),
           fixed: await get('fixed'),
+          elsewhere: await get('elsewhere'),
         }
       },
       ...lightness(shelf, ports, ticker),
@@ -157,27 +160,45 @@ export function ebookChain(
 
 type Get = <K extends keyof EbookChain>(name: K) => Promise<EbookChain[K]>
 
-const heavyPictures = async (get: Get): Promise<Asset[]> => {
-  const ids = new Set((await get('heavy')).split(' '))
+const named = async (get: Get, which: 'heavy' | 'foreign'): Promise<Asset[]> => {
+  const ids = new Set((await get(which)).split(' '))
   return (await get('assets')).filter(a => ids.has(a.id))
 }
+
+/** How its pages stay as they print. */
+const fixity = (ports: Tools['ports'], ticker: Ticker) => ({
+  fixed: async (get: Get): Promise<FixedPages | undefined> => {
+    const [text, interior] = [await get('text'), await get('printInterior')]
+    return interior && goesFixed(text, await get('settings')) ? fixedPages(text, interior) : undefined
+  },
+  foreign: async (get: Get): Promise<string> => {
+    const [text, fixed] = [await get('text'), await get('fixed')]
+    const shown = fixed ? await ebookPictures(text, { style: await get('style'), fixed }) : []
+    return shown
+      .filter(a => a.type === 'application/pdf')
+      .map(a => a.id)
+      .join(' ')
+  },
+  elsewhere: async (get: Get): Promise<ReadonlyMap<string, PageElsewhere>> =>
+    pagesElsewhere(await named(get, 'foreign'), ports, ticker),
+})
 
 /** How its pictures become lighter. */
 const lightness = (shelf: Tools['shelf'], ports: Tools['ports'], ticker: Ticker) => ({
   heavy: async (get: Get): Promise<string> =>
-    (await ebookPictures(await get('text'), await get('parts')))
+    (await ebookPictures(await get('text'), { style: await get('style'), fixed: await get('fixed') }))
       .filter(canBeLightened)
       .map(a => a.id)
       .join(' '),
   bare: async (get: Get): Promise<number> => {
-    const bytes = await bareWeight(await get('text'), await get('parts'), await heavyPictures(get), shelf, ports)
+    const bytes = await bareWeight(await get('text'), await get('parts'), await named(get, 'heavy'), shelf, ports)
     return Math.ceil(bytes / BARE_STEP) * BARE_STEP
   },
   light: async (get: Get): Promise<LightBook | undefined> => {
     const wish = (await get('settings'))?.light
     if (!wish) return undefined
     const rest = 'weight' in wish ? await get('bare') : 0
-    return lightenBook(await heavyPictures(get), wish, rest, ports.lightener, ticker)
+    return lightenBook(await named(get, 'heavy'), wish, rest, ports.lightener, ticker)
   },
 })
 

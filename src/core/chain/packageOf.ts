@@ -50,5 +50,7 @@ export async function ebookPackage(
   ports: DeliveryPorts,
   ticker: Ticker,
 ): Promise<MadePackage> {
-  return makePackage({ ...(await common(chain, book, e)), ebook: await chain.get('epub') }, ports, ticker)
+  const printedPages = (await chain.get('printInterior'))?.pages.length
+  const parts = { ...(await common(chain, book, e)), ebook: await chain.get('epub'), printedPages }
+  return makePackage(parts, ports, ticker)
 }

@@ -1,11 +1,12 @@
 import type { Asset, Book, EbookSettings } from '../book'
 import type { AccessGap, EpubTrouble, FixedPages } from '../epub'
-import { imagesOn, type PageMarks } from '../marks'
+import { imagesOn } from '../marks'
 import type { InteriorStyle, PageStart } from '../pages'
 import type { Epub } from '../publication'
 import type { EbookRules } from '../trade'
 import type { FontShelf } from '../type'
 import type { LightBook } from '../weight'
+import type { PageElsewhere } from './elsewhere'
 import type { DeliveryPorts, PaintedPage } from './ports'
 
 /** An ebook as it was made: its value, its file, what an inspection of the file found, and what keeps readers out of it. */
@@ -33,6 +34,8 @@ export interface EbookParts {
   printed: string | undefined
   /** Pages that stay as they print. */
   fixed: FixedPages | undefined
+  /** Pages on them that were made elsewhere, by asset. */
+  elsewhere: ReadonlyMap<string, PageElsewhere>
 }
 
 /** The pictures that an ebook of the book shows. The writer is loaded when it is first wanted. */
@@ -45,30 +48,14 @@ export async function ebookPictures(
   return book.assets.filter(a => shown.has(a.id) && !a.damaged)
 }
 
-/** What a picture goes into an ebook as. */
-async function fileOf(
-  a: Asset,
+/** What a picture goes into an ebook as: of a page that was made elsewhere, a picture of it. */
+const fileOf = async (
+  { id }: Asset,
+  { elsewhere }: EbookParts,
   light: LightBook | undefined,
-  { pictures, paint }: DeliveryPorts,
-): Promise<Uint8Array | undefined> {
-  const ready = light?.pictures.get(a.id)
-  if (ready) return ready.bytes
-  // A page that was made elsewhere goes as a picture of it.
-  return a.type === 'application/pdf' ? (await paint(pageOf(a), PAGE_PIXELS)).bytes : pictures.bytes(a.id)
-}
-
-/** Height in pixels of the picture of a page: what a large reading screen shows of it. */
-const PAGE_PIXELS = 2048
-
-const NO_EDGES = { top: 0, right: 0, bottom: 0, left: 0 }
-const pageOf = ({ id, width, height }: Asset): PageMarks => ({
-  width,
-  height,
-  bleed: NO_EDGES,
-  label: '',
-  side: 'recto',
-  layers: [{ layer: { items: [{ kind: 'image', asset: id, x: 0, y: 0, width, height }] }, x: 0, y: 0 }],
-})
+  { pictures }: DeliveryPorts,
+): Promise<Uint8Array | undefined> =>
+  light?.pictures.get(id)?.bytes ?? elsewhere.get(id)?.picture ?? (await pictures.bytes(id))
 
 /** Makes the ebook and looks it over. `light`: pictures that go in another form than they came. */
 export async function makeEbook(
@@ -82,7 +69,7 @@ export async function makeEbook(
   const { zipEpub } = await import('../publication')
   const files = new Map<string, Uint8Array>()
   for (const a of await ebookPictures(book, parts)) {
-    const bytes = await fileOf(a, light, ports)
+    const bytes = await fileOf(a, parts, light, ports)
     if (bytes) files.set(a.id, bytes)
   }
   const epub = await written(
@@ -121,7 +108,7 @@ export async function bareWeight(
   const files = new Map<string, Uint8Array>()
   const none = new Uint8Array()
   for (const a of await ebookPictures(book, parts)) {
-    const bytes = heavy.some(h => h.id === a.id) ? none : await fileOf(a, undefined, ports)
+    const bytes = heavy.some(h => h.id === a.id) ? none : await fileOf(a, parts, undefined, ports)
     if (bytes) files.set(a.id, bytes)
   }
   return zipEpub(
@@ -145,7 +132,7 @@ function inItsForm(a: Asset, lighter: LightBook | undefined): Asset {
 
 async function written(
   book: Book,
-  { isbn, date, style, settings, front, rules, pages, printed, fixed }: EbookParts,
+  { isbn, date, style, settings, front, rules, pages, printed, fixed, elsewhere }: EbookParts,
   picture: (asset: string) => Uint8Array | undefined,
   shelf: FontShelf,
   { pdf }: DeliveryPorts,
@@ -167,6 +154,6 @@ async function written(
     ...(rules?.contentsPage === undefined ? {} : { contentsPage: rules.contentsPage }),
     ...(pages ? { pages } : {}),
     ...(printed ? { printed } : {}),
-    ...(fixed ? { fixed } : {}),
+    ...(fixed ? { fixed: { ...fixed, words: new Map([...elsewhere].map(([id, p]) => [id, p.words])) } } : {}),
   })
 }

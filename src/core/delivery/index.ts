@@ -1,5 +1,6 @@
 export { blankPages, type BlankPorts } from './blankPages'
 export { bareWeight, type EbookParts, ebookPictures, type MadeEbook, makeEbook } from './ebook'
+export { type PageElsewhere, pagesElsewhere } from './elsewhere'
 export { fixedPages, goesFixed } from './fixedPages'
 export { fingerprint } from './fingerprint'
 export { frontHeight, frontPicture } from './front'

@@ -19,6 +19,8 @@ export interface PackageParts {
   /** Of a print edition: its pages, and whether they are printed in black alone. */
   print?: { interior: Interior; grey: boolean }
   ebook?: MadeEbook
+  /** Of an ebook: pages of the printed edition, for shops that ask how long it is. */
+  printedPages?: number | undefined
   front: PaintedPage
   snapshot: ListingSnapshot
   /** Of its files and of its listing. */
@@ -41,7 +43,9 @@ export async function makePackage(
     : []
   await ticker({ stage: 'Front picture', done: 2, of: 3 })
   const { interior: _interior, cover: _cover, ...said } = snapshot
-  const listing = strToU8(JSON.stringify({ outlet: profile.name, edition: kind, ...said }, null, 1) + '\n')
+  const listing = strToU8(
+    JSON.stringify({ outlet: profile.name, edition: kind, ...said, printedPages: parts.printedPages }, null, 1) + '\n',
+  )
   const files: NamedFile[] = [
     ...made.map(f => ({ ...f, name: `${slug}${f.name}` })),
     { name: `${slug}-front.jpg`, bytes: front.bytes },

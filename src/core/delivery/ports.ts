@@ -1,5 +1,5 @@
 import type { PageMarks } from '../marks'
-import type { PdfPorts, PictureSource } from '../pdf'
+import type { PdfPorts, PictureSource, WordsAt } from '../pdf'
 import type { Lightener } from '../weight'
 
 /** A painted page as a file: JPEG, and its size in pixels. */
@@ -17,6 +17,8 @@ export interface DeliveryPorts {
   pixels(page: PageMarks, scale: number): Promise<{ width: number; height: number; rgba: ArrayLike<number> }>
   pictures: PictureSource
   lightener: Lightener
+  /** The words of a page of a PDF. */
+  pageWords(pdf: Uint8Array): Promise<WordsAt[]>
   /** Loaded when a PDF is written. */
   pdf(): Promise<PdfPorts>
 }

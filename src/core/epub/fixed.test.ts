@@ -43,6 +43,7 @@ beforeAll(async () => {
       pages: undefined,
       printed: 'Fixed, paperback',
       fixed: fixedPages(book, interior),
+      elsewhere: new Map(),
     },
     undefined,
     shelf,
@@ -105,6 +106,8 @@ test('contents lead to the page on which each chapter begins; the list of pages 
   expect(epub.metadata.some(m => m.value.startsWith('EPUB Accessibility'))).toBe(false)
 })
 
+const ON_IT = { words: 'Low tide', x: 0.25, baseline: 0.75, width: 0.5, size: 0.1 }
+
 test('what is turned and clipped stays so, its pictures where they lie', () => {
   const square = { ops: new Uint8Array([0, 1, 1, 4]), xy: new Float32Array([0, 0, 10, 0, 10, 10]) }
   const marks: PageMarks = {
@@ -138,13 +141,20 @@ test('what is turned and clipped stays so, its pictures where they lie', () => {
       },
     ],
   }
-  const drawn = parseXml(new TextEncoder().encode(String(pageDrawing(marks, () => 'a.png'))), 'drawing')
+  const drawn = parseXml(
+    new TextEncoder().encode(String(pageDrawing(marks, { href: () => 'a.png', words: () => [ON_IT] }))),
+    'drawing',
+  )
   expect(drawn.attrs.viewBox).toBe('0 0 100 100')
   const [outer, group] = within(drawn, 'g')
   expect(outer!.attrs.transform).toBe('translate(5 6)')
   expect(group!.attrs).toMatchObject({ transform: 'matrix(0 1 -1 0 3 4)', opacity: '0.5' })
   expect(group!.attrs['clip-path']).toBe(`url(#${within(drawn, 'clipPath')[0]!.attrs.id})`)
   expect(within(group!, 'image')[0]!.attrs).toMatchObject({ 'x': '1', 'aria-hidden': 'true' })
+  // What is written on a picture lies over it.
+  expect(within(group!, 'text').map(t => [textOf(t), t.attrs.x, t.attrs.y, t.attrs.textLength])).toEqual([
+    ['Low tide', '1.75', '5', '1.5'],
+  ])
   // A picture that is nowhere leaves no broken one.
-  expect(String(pageDrawing(marks, () => undefined))).not.toContain('<image')
+  expect(String(pageDrawing(marks, { href: () => undefined }))).not.toContain('<image')
 })

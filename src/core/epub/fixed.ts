@@ -14,7 +14,11 @@ const PX = 96 / 72
  * Makes the book an EPUB 3 of fixed layout (EPUB 3.3, 8.2): each printed page as it is, on its side of the spread, its words over
  * what is seen of them. Contents and list of pages lead to the pages.
  */
-export function buildFixedEpub(book: Book, { pages, contents, start }: FixedPages, options: EpubOptions): Epub {
+export function buildFixedEpub(
+  book: Book,
+  { pages, contents, start, words: written }: FixedPages,
+  options: EpubOptions,
+): Epub {
   const { data, assets } = book
   const shown = new Set(pages.flatMap(p => [...imagesOn(p)]))
   const pictures = assets.filter(a => shown.has(a.id) && !a.damaged && options.picture(a.id))
@@ -31,7 +35,7 @@ export function buildFixedEpub(book: Book, { pages, contents, start }: FixedPage
   }
   for (const [i, p] of pages.entries()) {
     const title = contents.findLast(c => c.page <= i)?.title ?? data.title
-    const body = xml`<div class="page" epub:type="pagebreak" role="doc-pagebreak" id="page" aria-label="${p.label}"></div>\n${pageDrawing(p, href)}`
+    const body = xml`<div class="page" epub:type="pagebreak" role="doc-pagebreak" id="page" aria-label="${p.label}"></div>\n${pageDrawing(p, { href, words: asset => written?.get(asset) })}`
     draft.addText(files[i]!, `p${i + 1}`, page(title, data.language, body, viewport(p)))
     draft.spine.at(-1)!.properties.push(sideOf(p))
     draft.pages.push({ label: p.label, href: at(`${files[i]}#page`) })

@@ -1,5 +1,6 @@
 import type { PageMarks } from '../marks'
 import type { InteriorStyle, PageStart } from '../pages'
+import type { WordsAt } from '../pdf'
 import type { EmbeddedFace, UsedText } from './faces'
 
 /** Pages that stay as they are, and what leads to them. */
@@ -9,6 +10,8 @@ export interface FixedPages {
   contents: readonly { title: string; page: number; depth: number }[]
   /** The page that reading begins on. */
   start: number
+  /** What is written on pages that were made elsewhere, by asset. */
+  words?: ReadonlyMap<string, readonly WordsAt[]>
 }
 
 /** What an ebook is made from beside the book. */

@@ -4,20 +4,36 @@ import { num, paint, pathData } from './svg'
 
 /**
  * Draws a page, cut to its trim, as an SVG element of an XHTML page: what is seen in outlines, so that it looks everywhere as it
- * prints; and over each line its words, unseen, where they can be selected, found, and read aloud. `href` is where a picture lies;
- * one that is nowhere is left out.
+ * prints; and over each line its words, unseen, where they can be selected, found, and read aloud.
  */
-export function pageDrawing(page: PageMarks, href: (asset: string) => string | undefined): Markup {
-  const pen = new Pen(href)
+export function pageDrawing(page: PageMarks, pictures: DrawnPictures): Markup {
+  const pen = new Pen(pictures)
   const body = page.layers.map(p => xml`<g transform="translate(${num(p.x)} ${num(p.y)})">${pen.layer(p.layer)}</g>`)
   return xml`<svg xmlns="http://www.w3.org/2000/svg" xmlns:xlink="http://www.w3.org/1999/xlink" viewBox="0 0 ${num(page.width)} ${num(page.height)}">\n${pen.defs}${joined(body, '\n')}\n</svg>`
+}
+
+/** Words on a picture, in parts of its width and its height. */
+interface WordsOn {
+  words: string
+  x: number
+  baseline: number
+  width: number
+  size: number
+}
+
+/** The pictures of a drawing. */
+export interface DrawnPictures {
+  /** Where one lies; one that is nowhere is left out. */
+  href(asset: string): string | undefined
+  /** What is written on it, where it is a picture of a page. */
+  words?(asset: string): readonly WordsOn[] | undefined
 }
 
 class Pen {
   private readonly known = new Map<string, string>()
   private readonly parts: Markup[] = []
 
-  constructor(private readonly href: (asset: string) => string | undefined) {}
+  constructor(private readonly pictures: DrawnPictures) {}
 
   /** What the page draws again and again: its glyphs, and what clips. */
   get defs(): Markup | false {
@@ -42,10 +58,19 @@ class Pen {
   }
 
   private image({ asset, x, y, width, height, alt, tone }: ImageMark): Markup {
-    const at = this.href(asset)
+    const at = this.pictures.href(asset)
     if (at === undefined) return xml``
+    const lines = (this.pictures.words?.(asset) ?? []).map(w =>
+      wordsOver({
+        words: w.words,
+        x: x + w.x * width,
+        end: x + (w.x + w.width) * width,
+        baseline: y + w.baseline * height,
+        size: w.size * height,
+      }),
+    )
     const said = alt ? xml` role="img" aria-label="${alt}"` : xml` aria-hidden="true"`
-    return xml`<image xlink:href="${at}" x="${num(x)}" y="${num(y)}" width="${num(width)}" height="${num(height)}" preserveAspectRatio="none"${tone !== undefined && xml` opacity="${num(tone)}"`}${said}/>`
+    return xml`<image xlink:href="${at}" x="${num(x)}" y="${num(y)}" width="${num(width)}" height="${num(height)}" preserveAspectRatio="none"${tone !== undefined && xml` opacity="${num(tone)}"`}${said}/>${joined(lines, '\n')}`
   }
 
   private text(t: TextTable): Markup {

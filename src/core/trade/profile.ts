@@ -135,6 +135,11 @@ const ebookSchema = () =>
     contentsPage: boolean(),
     /** Faces that a file carries are shown, unless this says no. */
     faces: boolean(),
+    /** How its own readers show every book: in greys alone; in a face of theirs, with or without serifs. */
+    shows: object({ greys: boolean(), face: string().oneOf(['serif', 'plain'] as const) })
+      .noUnknown()
+      .default(undefined)
+      .optional(),
   }).noUnknown()
 
 const listingSchema = () =>

@@ -1,5 +1,6 @@
 'use client'
 import { type ReactNode, useRef, useState } from 'react'
+import type { OutletProfile } from '@/core/trade'
 import { isCommand, isTyping, useKeys } from '@/parts/useKeys'
 import { useSize } from '@/parts/useSize'
 import type { ReadingCopy } from '@/workers/answers/reading'
@@ -20,6 +21,7 @@ export interface At {
 /** The device that the ebook is read on, how its reader has set it, and how far they have come. */
 export function Desk({
   copy,
+  outlet,
   pages,
   at,
   seen,
@@ -31,6 +33,8 @@ export function Desk({
   onGo,
 }: {
   copy: ReadingCopy | undefined
+  /** Where it goes: how its readers show every book. */
+  outlet: OutletProfile | undefined
   pages: Pages | undefined
   at: At | undefined
   seen: Seen | undefined
@@ -43,7 +47,7 @@ export function Desk({
   onLead: (target: string) => void
   onGo: (at: At) => void
 }) {
-  const [reader, setReader] = useState<Reader>(usual)
+  const [wished, setReader] = useState<Reader>(usual)
   const [out, setOut] = useState<{ from: At | undefined; href: string }>()
   const handle = useRef<DeviceHandle>(null)
   const [stage, room] = useSize<HTMLDivElement>()
@@ -59,6 +63,8 @@ export function Desk({
     e.preventDefault()
     handle.current?.turn(by)
   })
+  const shows = outlet?.ebook?.shows
+  const reader = shows?.face ? { ...wished, face: shows.face } : wished
   const device = devices.find(d => d.id === reader.device) ?? devices[0]!
   const scale = Math.min(1, (room.height - 2 * AROUND) / device.height, (room.width - 2 * AROUND) / device.width)
   return (
@@ -66,7 +72,7 @@ export function Desk({
       {compare}
       {/* The device stays while pictures lie over it, so that reading goes on where it was. */}
       <div className="read" inert={!!compare}>
-        <ReaderSentence reader={reader} fixed={!!copy?.fixed} onChange={setReader} />
+        <ReaderSentence reader={wished} outlet={outlet} fixed={!!copy?.fixed} onChange={setReader} />
         <div className="stage" ref={stage}>
           {pages && at && scale > 0 && (
             <DeviceView
@@ -76,6 +82,7 @@ export function Desk({
               target={at.target}
               device={device}
               reader={reader}
+              greys={!!shows?.greys || !!device.ink}
               scale={scale}
               onSeen={onSeen}
               onPick={onPick}

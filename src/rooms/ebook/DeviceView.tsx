@@ -42,6 +42,8 @@ interface Props {
   target: Target
   device: Device
   reader: Reader
+  /** What is shown has no colours. */
+  greys: boolean
   /** Screen pixels a pixel of the device. */
   scale: number
   onSeen: (seen: Seen) => void
@@ -170,7 +172,7 @@ export function DeviceView(props: Props) {
       <div
         className="device"
         data-slow={slow}
-        data-ink={!!device.ink}
+        data-ink={props.greys}
         style={{
           width: device.width * scale,
           height: device.height * scale,

@@ -3,6 +3,7 @@ import Link from 'next/link'
 import { useSearchParams } from 'next/navigation'
 import { useEffect, useMemo, useState } from 'react'
 import type { Book } from '@/core/book'
+import { profileOf } from '@/core/outlets'
 import { BookTop, NoBook } from '@/parts/BookTop'
 import { useOpenBook } from '@/parts/openBook'
 import { usePress } from '@/parts/usePress'
@@ -75,6 +76,7 @@ export function EbookRoom({ bookId }: { bookId: string }) {
             {copy && here ? <Contents nav={copy.nav} path={here.path} onGo={lead} /> : <nav className="leads" />}
             <Desk
               copy={copy}
+              outlet={edition && outletId !== undefined ? profileOf(outletId, view.outlets) : undefined}
               pages={pages}
               at={here}
               seen={seen}
@@ -107,6 +109,7 @@ export function EbookRoom({ bookId }: { bookId: string }) {
                   edition={edition}
                   carries={!!pages?.carries}
                   weight={copy.weight}
+                  printedPages={copy.printedPages}
                 />
               )}
               {edition && weighed && (

@@ -15,6 +15,7 @@ export function FileSentence({
   edition,
   carries,
   weight,
+  printedPages,
 }: {
   bookId: string
   view: OpenBook
@@ -23,6 +24,8 @@ export function FileSentence({
   carries: boolean
   /** Bytes. */
   weight: number
+  /** Of the printed edition. */
+  printedPages: number | undefined
 }) {
   const commit = useCommit(bookId)
   const { outletId, outlets } = view
@@ -105,6 +108,7 @@ export function FileSentence({
           }
           value={name => values[name]}
         />
+        {printedPages !== undefined && ` Shops that ask how long it is are told ${printedPages} pages, as it prints.`}
         {refused}
         {unlike.length > 0 && ` ${unlike.join('; ')}.`}
       </p>

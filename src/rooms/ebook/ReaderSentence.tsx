@@ -1,4 +1,5 @@
 'use client'
+import type { OutletProfile } from '@/core/trade'
 import { ChoiceValue, Sentence } from '@/parts/Sentence'
 import { devices, FACES, LINES, MARGINS, type Reader, SIZES } from './devices'
 
@@ -28,10 +29,13 @@ const names: Record<keyof Reader, string> = {
 /** How the reader has set the device, as one sentence. */
 export function ReaderSentence({
   reader,
+  outlet,
   fixed,
   onChange,
 }: {
   reader: Reader
+  /** Where it goes. */
+  outlet: OutletProfile | undefined
   /** Its pages are as they are: nothing of them is the reader's to set. */
   fixed: boolean
   onChange: (reader: Reader) => void
@@ -45,15 +49,19 @@ export function ReaderSentence({
             ? 'Read on {device}, page by page, as they are printed.'
             : 'Read on {device}, in {face}, letters {size}, margins {margins}, lines {lines}, by {light}.'
         }
-        value={name => (
-          <ChoiceValue
-            key={name}
-            label={names[name as keyof Reader]}
-            value={reader[name as keyof Reader]}
-            choices={choices[name as keyof Reader]}
-            onChange={v => onChange({ ...reader, [name]: v } as Reader)}
-          />
-        )}
+        value={name =>
+          name === 'face' && outlet?.ebook?.shows?.face ? (
+            `${outlet.name}’s own face`
+          ) : (
+            <ChoiceValue
+              key={name}
+              label={names[name as keyof Reader]}
+              value={reader[name as keyof Reader]}
+              choices={choices[name as keyof Reader]}
+              onChange={v => onChange({ ...reader, [name]: v } as Reader)}
+            />
+          )
+        }
       />
     </p>
   )

@@ -31,6 +31,10 @@ const ebooks = ({ ebook }: OutletProfile): string[] =>
           ? 'The file has no contents page: readers there show the contents by themselves.'
           : '',
         ebook.faces === false ? 'Faces stay out of the file: its readers have their own.' : '',
+        ebook.shows?.greys ? 'Its readers show greys alone.' : '',
+        ebook.shows?.face
+          ? `They show every book in a face ${ebook.shows.face === 'serif' ? 'with' : 'without'} serifs.`
+          : '',
       ]
     : []
 

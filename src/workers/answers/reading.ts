@@ -7,6 +7,8 @@ export interface ReadingCopy {
   language: string
   /** The size of its pages, CSS pixels, where they are fixed. */
   fixed?: { width: number; height: number }
+  /** Pages of the printed edition, as shops are told that ask. */
+  printedPages: number | undefined
   /** Bytes of the whole file. */
   weight: number
   /** Paths of what is read, in order. */
@@ -35,6 +37,7 @@ export const reading = {
     return {
       language: epub.language ?? '',
       ...fixedSize(epub),
+      printedPages: (await chain.get('printInterior'))?.pages.length,
       weight: bytes.length,
       spine: epub.spine.flatMap(s => byId.get(s.id) ?? []),
       nav: epub.nav,
