@@ -28,8 +28,6 @@ export interface Weights {
   is: number
   /** With its pictures as they came. */
   was: number
-  /** How alike each picture is at least, where they are made lighter. */
-  likeness: number | undefined
   /** The least alike first; of those that are equally so, the heaviest. */
   pictures: PictureWeight[]
 }
@@ -55,7 +53,7 @@ export async function weightsOf(chain: Pick<Graph<EbookChain>, 'get'>): Promise<
   })
   pictures.sort((a, b) => a.likeness - b.likeness || b.is - a.is)
   const saved = pictures.reduce((n, p) => n + p.was - p.is, 0)
-  return { is: bytes.length, was: bytes.length + saved, likeness: light?.likeness, pictures }
+  return { is: bytes.length, was: bytes.length + saved, pictures }
 }
 
 /** What a lighter file is worth at an outlet: what a copy brings with it and without it, minor units; and the most that it may weigh. */

@@ -119,7 +119,7 @@ export function WeightSentence({
 }
 
 /** What came of it. */
-function comeTo({ is, was, likeness, pictures }: Weights, wish: EbookSettings['light']): string {
+function comeTo({ is, was, pictures }: Weights, wish: EbookSettings['light']): string {
   if (!wish) return ''
   const smaller = pictures.filter(p => p.from).length
   const failed = pictures.filter(p => p.failed !== undefined)
@@ -127,8 +127,8 @@ function comeTo({ is, was, likeness, pictures }: Weights, wish: EbookSettings['l
     is < was
       ? `It weighs ${megabytes(is)} instead of ${megabytes(was)}.`
       : 'Nothing lighter was found: they go as they came.',
-    ...('weight' in wish && likeness !== undefined && is < was
-      ? [`They are at least ${percent(likeness)} like the originals.`]
+    ...('weight' in wish && is < was && pictures[0]
+      ? [`They are at least ${percent(pictures[0].likeness)} like the originals.`]
       : []),
     ...('weight' in wish && is > wish.weight
       ? [`It cannot be as light as ${megabytes(wish.weight)} without spoiling them.`]

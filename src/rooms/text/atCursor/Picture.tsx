@@ -1,7 +1,6 @@
 'use client'
 import type { Node } from '@tiptap/pm/model'
 import { type EditorState, NodeSelection } from '@tiptap/pm/state'
-import Link from 'next/link'
 import { Fragment } from 'react'
 import { type Crop, type ImageStand, withSide } from '@/core/book'
 import { kindWords } from '@/parts/kinds'
@@ -159,7 +158,7 @@ function Weighs({ bookId, ready, asset }: { bookId: string; ready: boolean; asse
   return (
     <>
       {' '}
-      In the <Link href={`/book/${encodeURIComponent(bookId)}/ebook`}>ebook</Link> it weighs {megabytes(is)}
+      In the ebook it weighs {megabytes(is)}
       {is < was && ` of ${megabytes(was)}`}.
     </>
   )
