@@ -80,7 +80,7 @@ test('the reading room: the file is read on devices, its links, notes and pages 
   await expect(page.getByRole('dialog', { name: 'Note' })).toHaveCount(0)
 
   // The faces go with the file, which weighs more; one undo takes them out.
-  const weight = page.getByText(/and weighs/)
+  const weight = page.locator('.file').getByText(/it weighs/)
   const light = await weight.textContent()
   await value(page, 'Faces in the file', 'its style’s faces')
   await expect(weight).not.toHaveText(light!, { timeout: 20_000 })

@@ -15,6 +15,10 @@ export interface MadeEbook {
   bytes: Uint8Array
   /** Bytes of the book's pictures as they are in it, by asset. */
   pictures: Map<string, number>
+  /** Links that are plain words in it, since its outlet lets none in that lead there. */
+  linksLeftOut: number
+  /** Links that lead out of the book, as it is written. */
+  linksOut: number
   troubles: EpubTrouble[]
   gaps: AccessGap[]
 }
@@ -28,7 +32,7 @@ export interface EbookParts {
   settings: EbookSettings | undefined
   front: PaintedPage
   /** What the outlet's rules make of it. */
-  rules: Pick<EbookRules, 'coverPage' | 'contentsPage' | 'faces'> | undefined
+  rules: Pick<EbookRules, 'coverPage' | 'contentsPage' | 'faces' | 'linksTo'> | undefined
   /** Where the pages of the print edition begin, and what it is called, if there is one. */
   pages: PageStart[] | undefined
   printed: string | undefined
@@ -65,7 +69,7 @@ export async function makeEbook(
   shelf: FontShelf,
   ports: DeliveryPorts,
 ): Promise<MadeEbook> {
-  const { accessGaps, inspectEpub, sheetFaults } = await import('../epub')
+  const { accessGaps, inspectEpub, linksLeftOut, sheetFaults } = await import('../epub')
   const { zipEpub } = await import('../publication')
   const files = new Map<string, Uint8Array>()
   for (const a of await ebookPictures(book, parts)) {
@@ -91,6 +95,8 @@ export async function makeEbook(
     epub,
     bytes,
     pictures: new Map([...files].map(([id, file]) => [id, file.length])),
+    linksLeftOut: linksLeftOut(book.sections, parts.rules?.linksTo),
+    linksOut: linksLeftOut(book.sections, []),
     troubles: [...inspectEpub(bytes), ...leftOut],
     gaps: accessGaps(book, shown),
   }
@@ -152,6 +158,7 @@ async function written(
     ...(settings?.css ? { css: settings.css } : {}),
     ...(rules?.coverPage === undefined ? {} : { coverPage: rules.coverPage }),
     ...(rules?.contentsPage === undefined ? {} : { contentsPage: rules.contentsPage }),
+    ...(rules?.linksTo ? { linksTo: rules.linksTo } : {}),
     ...(pages ? { pages } : {}),
     ...(printed ? { printed } : {}),
     ...(fixed ? { fixed: { ...fixed, words: new Map([...elsewhere].map(([id, p]) => [id, p.words])) } } : {}),

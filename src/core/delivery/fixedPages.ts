@@ -1,7 +1,7 @@
 import { runName } from '../activity'
 import type { Book, EbookSettings } from '../book'
 import type { FixedPages } from '../epub'
-import { type Interior, whole } from '../pages'
+import { type Interior, linkPages, whole } from '../pages'
 import { outlineOf } from './outline'
 
 /** Whether an ebook's pages stay as they print: where it is asked, and where pages are planned, since they cannot flow. */
@@ -16,5 +16,6 @@ export function fixedPages(book: Book, interior: Interior): FixedPages {
   // What begins on one page stands as it was: sections before runs.
   const contents = [...outlineOf(book, interior), ...runs].sort((a, b) => a.page - b.page)
   const { pages } = whole(interior)
-  return { pages, contents, start: Math.min(interior.numbered, pages.length - 1) }
+  const leads = linkPages(interior, book.sections)
+  return { pages, contents, leads, start: Math.min(interior.numbered, pages.length - 1) }
 }

@@ -96,6 +96,7 @@ function addSections(
     href: id => `../${imageFile(assets.get(id)!)}`,
     breaks: new Map(),
     places: placesOf(sections),
+    linksTo: options.linksTo,
     seen: new Set(),
   }
   const isContents = (s: Section): boolean => s.role === 'contents' && s.made

@@ -3,9 +3,9 @@ import { createCanvas } from '@napi-rs/canvas'
 import { nodePorts } from '@/cli/ports'
 import { longText } from '../../../scripts/lib/longText'
 import { bookOf, setBook, shelf } from '../../../tests/support/core'
-import { type Book, hashOf, type ImageJson } from '../book'
+import { type Book, hashOf, type ImageJson, type ParagraphJson } from '../book'
 import { fixedPages, makeEbook } from '../delivery'
-import { elements, find, parseXml, textOf, type XmlElement } from '../files'
+import { elements, find, parseXml, targetIn, textOf, type XmlElement } from '../files'
 import { BLACK, pageDrawing, type PageMarks, pageText } from '../marks'
 import { harbourRoman, type Interior } from '../pages'
 import { type Epub, openEpub } from '../publication'
@@ -18,6 +18,14 @@ beforeAll(async () => {
   const picture = new Uint8Array(await createCanvas(60, 40).encode('png'))
   alone = hashOf(picture)
   const plain = bookOf(longText(1800, 3), 'Fixed')
+  const link: ParagraphJson = {
+    type: 'paragraph',
+    attrs: { id: 'b901', align: null },
+    content: [
+      { type: 'text', text: 'It is told ' },
+      { type: 'text', text: 'at the beginning', marks: [{ type: 'link', attrs: { href: '#s1' } }] },
+    ],
+  }
   const image: ImageJson = {
     type: 'image',
     attrs: { id: 'b900', asset: alone, alt: 'A quiet sea', decoration: false, share: 0.5 },
@@ -26,7 +34,7 @@ beforeAll(async () => {
     ...plain,
     assets: [{ id: alone, type: 'image/png', width: 60, height: 40 }],
     sections: plain.sections.map((s, i) =>
-      i + 1 < plain.sections.length ? s : { ...s, doc: { ...s.doc, content: [...s.doc.content, image] } },
+      i + 1 < plain.sections.length ? s : { ...s, doc: { ...s.doc, content: [...s.doc.content, image, link] } },
     ),
   }
   interior = await setBook(book)
@@ -107,6 +115,14 @@ test('contents lead to the page on which each chapter begins; the list of pages 
 })
 
 const ON_IT = { words: 'Low tide', x: 0.25, baseline: 0.75, width: 0.5, size: 0.1 }
+
+test('words that lead to another place of the book lead to its page', () => {
+  const links = leaves().flatMap(({ path }) => within(read(path), 'a').map(a => ({ path, a })))
+  const leading = links.filter(l => textOf(l.a).includes('beginning'))
+  expect(leading).toHaveLength(1)
+  const [{ path, a }] = leading as [{ path: string; a: XmlElement }]
+  expect(targetIn(path, a.attrs['xlink:href']!)).toBe(leaves()[interior.starts.get('s1')!]!.path)
+})
 
 test('what is turned and clipped stays so, its pictures where they lie', () => {
   const square = { ops: new Uint8Array([0, 1, 1, 4]), xy: new Float32Array([0, 0, 10, 0, 10, 10]) }

@@ -1,8 +1,9 @@
 import { type Book, printedWords } from '../book'
-import { imagesOn, pageDrawing, type PageMarks } from '../marks'
+import { imagesOn, type MarkPlace, pageDrawing, type PageMarks } from '../marks'
 import type { Epub, SpineItem } from '../publication'
 import { type Markup, xml } from '../trade'
 import { at, Draft } from './draft'
+import { hrefOf } from './leads'
 import { addCover, finished, identifierOf, imageFile } from './finish'
 import type { EpubOptions, FixedPages } from './options'
 import { page } from './xhtml'
@@ -16,7 +17,7 @@ const PX = 96 / 72
  */
 export function buildFixedEpub(
   book: Book,
-  { pages, contents, start, words: written }: FixedPages,
+  { pages, contents, start, leads: places, words: written }: FixedPages,
   options: EpubOptions,
 ): Epub {
   const { data, assets } = book
@@ -33,9 +34,17 @@ export function buildFixedEpub(
     const a = draft.assets.get(asset)
     return a && `../${imageFile(a)}`
   }
+  const rule = {
+    places: new Map([...places].map(([id, i]) => [id, files[i]!.replace('text/', '')])),
+    linksTo: options.linksTo,
+  }
+  const leads = ({ to, href: out }: MarkPlace): string | undefined => {
+    const leading = to === undefined ? out : `#${to}`
+    return leading === undefined ? undefined : hrefOf(leading, rule)
+  }
   for (const [i, p] of pages.entries()) {
     const title = contents.findLast(c => c.page <= i)?.title ?? data.title
-    const body = xml`<div class="page" epub:type="pagebreak" role="doc-pagebreak" id="page" aria-label="${p.label}"></div>\n${pageDrawing(p, { href, words: asset => written?.get(asset) })}`
+    const body = xml`<div class="page" epub:type="pagebreak" role="doc-pagebreak" id="page" aria-label="${p.label}"></div>\n${pageDrawing(p, { href, leads, words: asset => written?.get(asset) })}`
     draft.addText(files[i]!, `p${i + 1}`, page(title, data.language, body, viewport(p)))
     draft.spine.at(-1)!.properties.push(sideOf(p))
     draft.pages.push({ label: p.label, href: at(`${files[i]}#page`) })

@@ -10,6 +10,8 @@ export interface FixedPages {
   contents: readonly { title: string; page: number; depth: number }[]
   /** The page that reading begins on. */
   start: number
+  /** The page on which each section and each linked place of it is, by id. */
+  leads: ReadonlyMap<string, number>
   /** What is written on pages that were made elsewhere, by asset. */
   words?: ReadonlyMap<string, readonly WordsAt[]>
 }
@@ -36,6 +38,8 @@ export interface EpubOptions {
   /** Whether the cover, and the contents, are pages that are read through. They are, where it is not said; contents that are asked for are made where the book has none. */
   coverPage?: boolean
   contentsPage?: boolean
+  /** Hosts in the web that links may lead to; any, where it is not said. */
+  linksTo?: readonly string[]
   /** Its pages are fixed: as they are printed. */
   fixed?: FixedPages
 }

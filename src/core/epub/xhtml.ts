@@ -14,7 +14,6 @@ import {
   printedWords,
   roles,
   sectionWord,
-  safeHref,
   shownOf,
   type Section,
   type SectionLabel,
@@ -22,20 +21,19 @@ import {
 } from '../book'
 import { beginningFor, initialIn, type InteriorStyle, leadInOf, numberIn, type Standing, standingAfter } from '../pages'
 import type { OrnamentName } from '../ornaments'
+import { hrefOf, type LinkRule } from './leads'
 import { ornamentSvg } from './ornament'
 
 /** Printed pages that begin in a section, by block ('' for its opening): label and count of non-space characters before. */
 export type Breaks = Map<string, { label: string; chars: number }[]>
 
-export interface XhtmlContext {
+export interface XhtmlContext extends LinkRule {
   language: string
   style: InteriorStyle
   assets: Map<string, Asset>
   /** File of an asset, relative to the text folder. */
   href(asset: string): string
   breaks: Breaks
-  /** Where links to sections and blocks lead, by id: files of the ebook, or places in them. */
-  places: ReadonlyMap<string, string>
   /** Used page labels, so that none is written twice. */
   seen: Set<string>
 }
@@ -238,7 +236,7 @@ class SectionWriter {
 
   /** A picture with the link that it is. */
   private leading(leads: string | undefined, picture: Markup): Markup {
-    const href = leads ? hrefOf(leads, this.ctx.places) : undefined
+    const href = leads ? hrefOf(leads, this.ctx) : undefined
     return href ? xml`<a href="${href}">${picture}</a>` : picture
   }
 
@@ -274,7 +272,7 @@ class SectionWriter {
     const marks = content?.[0]?.type === 'text' ? content[0].marks : undefined
     const letter =
       begins &&
-      xml`<span class="initial${initial === 2 && ' two'}">${begins.quotes && xml`<span class="opens">${this.text(begins.quotes)}</span>`}${wrap(this.text(begins.letter), marks, this.ctx.places)}</span>`
+      xml`<span class="initial${initial === 2 && ' two'}">${begins.quotes && xml`<span class="opens">${this.text(begins.quotes)}</span>`}${wrap(this.text(begins.letter), marks, this.ctx)}</span>`
     // A word of one letter keeps its space.
     const space = begins && /^[\s\u00a0]/.test(begins.after) ? ' ' : ''
     const rest = begins ? begins.rest : (content ?? [])
@@ -314,7 +312,7 @@ class SectionWriter {
   private inline(content: InlineJson[] | undefined): Markup {
     return joined(
       (content ?? []).map(n => {
-        if (n.type === 'text') return wrap(this.text(n.text), n.marks, this.ctx.places)
+        if (n.type === 'text') return wrap(this.text(n.text), n.marks, this.ctx)
         if (n.type === 'hard_break') return xml`<br/>`
         if (n.type === 'sign')
           return this.ctx.assets.has(n.attrs.asset)
@@ -371,25 +369,11 @@ const marked: Record<Exclude<MarkJson['type'], 'link' | 'language' | 'remark'>, 
   strike: x => xml`<s>${x}</s>`,
 }
 
-/** Where a link leads from the ebook: to the web, a mailbox, a telephone, or a place in it. Undefined where it would lead nowhere, or where a book must not. */
-function hrefOf(href: string, places: XhtmlContext['places']): string | undefined {
-  const full = safeHref(href)
-  if (!full) return undefined
-  if (full.startsWith('#')) return places.get(full.slice(1))
-  return /^(https?:\/\/[^\r\n\t<>"]+|mailto:[^\s<>"]+|tel:[-+().;=\w]+)$/i.test(full) ? encoded(full) : undefined
-}
-
-/** What no address may hold is encoded (RFC 3986, 2.1); what is encoded already stays. */
-const encoded = (href: string): string =>
-  href.replace(/%(?![0-9A-Fa-f]{2})|[^\x21-\x7e]|["<>\\^`{|}]/gu, c =>
-    c === '%' ? '%25' : encodeURIComponent(/[\ud800-\udfff]/u.test(c) ? '\ufffd' : c),
-  )
-
-function wrap(text: Markup, marks: MarkJson[] | undefined, places: XhtmlContext['places']): Markup {
+function wrap(text: Markup, marks: MarkJson[] | undefined, rule: LinkRule): Markup {
   let out = text
   for (const m of [...(marks ?? [])].reverse()) {
     if (m.type === 'link') {
-      const href = hrefOf(m.attrs.href, places)
+      const href = hrefOf(m.attrs.href, rule)
       if (href) out = xml`<a href="${href}">${out}</a>`
     } else if (m.type === 'language') out = xml`<span lang="${m.attrs.tag}" xml:lang="${m.attrs.tag}">${out}</span>`
     else if (m.type !== 'remark') out = marked[m.type](out)

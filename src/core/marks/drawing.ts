@@ -1,13 +1,13 @@
 import { joined, type Markup, xml } from '../trade'
-import type { GlyphFace, GroupMark, ImageMark, Layer, PageMarks, TextTable } from './marks'
+import type { GlyphFace, GroupMark, ImageMark, Layer, MarkPlace, PageMarks, TextTable } from './marks'
 import { num, paint, pathData } from './svg'
 
 /**
  * Draws a page, cut to its trim, as an SVG element of an XHTML page: what is seen in outlines, so that it looks everywhere as it
  * prints; and over each line its words, unseen, where they can be selected, found, and read aloud.
  */
-export function pageDrawing(page: PageMarks, pictures: DrawnPictures): Markup {
-  const pen = new Pen(pictures)
+export function pageDrawing(page: PageMarks, elsewhere: Elsewhere): Markup {
+  const pen = new Pen(elsewhere)
   const body = page.layers.map(p => xml`<g transform="translate(${num(p.x)} ${num(p.y)})">${pen.layer(p.layer)}</g>`)
   return xml`<svg xmlns="http://www.w3.org/2000/svg" xmlns:xlink="http://www.w3.org/1999/xlink" viewBox="0 0 ${num(page.width)} ${num(page.height)}">\n${pen.defs}${joined(body, '\n')}\n</svg>`
 }
@@ -21,19 +21,21 @@ interface WordsOn {
   size: number
 }
 
-/** The pictures of a drawing. */
-export interface DrawnPictures {
+/** What a drawing shows and leads to that lies elsewhere. */
+export interface Elsewhere {
   /** Where one lies; one that is nowhere is left out. */
   href(asset: string): string | undefined
   /** What is written on it, where it is a picture of a page. */
   words?(asset: string): readonly WordsOn[] | undefined
+  /** Where words of a place lead to. */
+  leads?(place: MarkPlace): string | undefined
 }
 
 class Pen {
   private readonly known = new Map<string, string>()
   private readonly parts: Markup[] = []
 
-  constructor(private readonly pictures: DrawnPictures) {}
+  constructor(private readonly elsewhere: Elsewhere) {}
 
   /** What the page draws again and again: its glyphs, and what clips. */
   get defs(): Markup | false {
@@ -58,9 +60,9 @@ class Pen {
   }
 
   private image({ asset, x, y, width, height, alt, tone }: ImageMark): Markup {
-    const at = this.pictures.href(asset)
+    const at = this.elsewhere.href(asset)
     if (at === undefined) return xml``
-    const lines = (this.pictures.words?.(asset) ?? []).map(w =>
+    const lines = (this.elsewhere.words?.(asset) ?? []).map(w =>
       wordsOver({
         words: w.words,
         x: x + w.x * width,
@@ -89,7 +91,10 @@ class Pen {
           xml`<g fill="${paint(t.colours[t.colour[r]!]!)}" transform="matrix(${num6(wide)} 0 0 ${num6(-em)} 0 ${num(t.baseline[r]!)})">${joined(glyphs)}</g>`,
         )
     }
-    return xml`<g aria-hidden="true">${joined(seen, '\n')}</g>\n${joined(linesOf(t).map(wordsOver), '\n')}`
+    return xml`<g aria-hidden="true">${joined(seen, '\n')}</g>\n${joined(
+      linesOf(t, place => this.elsewhere.leads?.(place)).map(wordsOver),
+      '\n',
+    )}`
   }
 
   private glyph(face: GlyphFace, glyph: number): string | undefined {
@@ -118,24 +123,31 @@ interface TextLine {
   end: number
   baseline: number
   size: number
+  /** Where it leads to. */
+  leads?: string | undefined
 }
 
-/** The lines of a table of text: runs that follow one another on a baseline. */
-function linesOf(t: TextTable): TextLine[] {
+/** The lines of a table of text: runs that follow one another on a baseline, and lead to the same place or nowhere. */
+function linesOf(t: TextTable, leadsTo: (place: MarkPlace) => string | undefined): TextLine[] {
   const lines: TextLine[] = []
   for (let r = 0; r < t.count; r++) {
     const face = t.faces[t.face[r]!]!
     const unit = (t.size[r]! * t.stretch[r]!) / face.unitsPerEm
+    const leads = leadsTo(t.places[t.place[r]!]!)
     for (let g = t.start[r]!; g < t.start[r + 1]!; g++) {
       const x = t.x[g]!
       const end = x + face.advance(face.pairGlyph(t.glyphs[g]!)) * unit
       const last = lines.at(-1)
       const goesOn =
-        last && Math.abs(last.baseline - t.baseline[r]!) < last.size * 0.45 && x > last.end - last.size * 0.6
+        last &&
+        Math.abs(last.baseline - t.baseline[r]!) < last.size * 0.45 &&
+        x > last.end - last.size * 0.6 &&
+        last.leads === leads
       if (goesOn && x < last.end + last.size * FAR) {
         last.words += face.pairText(t.glyphs[g]!)
         last.end = end
-      } else lines.push({ words: face.pairText(t.glyphs[g]!), x, end, baseline: t.baseline[r]!, size: t.size[r]! })
+      } else
+        lines.push({ words: face.pairText(t.glyphs[g]!), x, end, baseline: t.baseline[r]!, size: t.size[r]!, leads })
     }
   }
   return lines.filter(l => l.words.trim())
@@ -145,5 +157,7 @@ function linesOf(t: TextTable): TextLine[] {
 const FAR = 3
 
 /** The words of a line, stretched to where they are seen. */
-const wordsOver = ({ words, x, end, baseline, size }: TextLine): Markup =>
-  xml`<text class="words" x="${num(x)}" y="${num(baseline)}" font-size="${num(size)}" textLength="${num(Math.max(0.1, end - x))}" lengthAdjust="spacingAndGlyphs">${words}</text>`
+function wordsOver({ words, x, end, baseline, size, leads }: TextLine): Markup {
+  const text = xml`<text class="words" x="${num(x)}" y="${num(baseline)}" font-size="${num(size)}" textLength="${num(Math.max(0.1, end - x))}" lengthAdjust="spacingAndGlyphs">${words}</text>`
+  return leads === undefined ? text : xml`<a xlink:href="${leads}">${text}</a>`
+}

@@ -21,5 +21,5 @@ export { Op, type Path, pathBox, PathBuilder, pathFromSvg, transformPath } from 
 export { spanWithin } from './spans'
 export { scaled } from './scaled'
 export { imagesOn, pageText, shownBox, visitPage } from './read'
-export { type DrawnPictures, pageDrawing } from './drawing'
+export { type Elsewhere, pageDrawing } from './drawing'
 export { pageSvg, pathData } from './svg'

@@ -103,14 +103,7 @@ export function EbookRoom({ bookId }: { bookId: string }) {
             />
             <aside className="beside">
               {edition && copy && (
-                <FileSentence
-                  bookId={bookId}
-                  view={view}
-                  edition={edition}
-                  carries={!!pages?.carries}
-                  weight={copy.weight}
-                  printedPages={copy.printedPages}
-                />
+                <FileSentence bookId={bookId} view={view} edition={edition} carries={!!pages?.carries} copy={copy} />
               )}
               {edition && weighed && (
                 <WeightSentence bookId={bookId} edition={edition} {...weighed} onCompare={setCompared} />

@@ -5,6 +5,7 @@ import { megabytes } from '@/parts/megabytes'
 import { chooseEdition, type OpenBook } from '@/parts/openBook'
 import { ChoiceValue, Sentence } from '@/parts/Sentence'
 import { useCommit } from '@/parts/useCommit'
+import type { ReadingCopy } from '@/workers/answers/reading'
 import { withSettings } from './settings'
 import { differences } from './variants'
 
@@ -14,18 +15,14 @@ export function FileSentence({
   view,
   edition,
   carries,
-  weight,
-  printedPages,
+  copy: { weight, printedPages, linksLeftOut, linksOut },
 }: {
   bookId: string
   view: OpenBook
   edition: Edition
   /** It has a face in it. */
   carries: boolean
-  /** Bytes. */
-  weight: number
-  /** Of the printed edition. */
-  printedPages: number | undefined
+  copy: ReadingCopy
 }) {
   const commit = useCommit(bookId)
   const { outletId, outlets } = view
@@ -38,6 +35,7 @@ export function FileSentence({
         profile,
         edition.outlets.map(o => profileOf(o, outlets)),
         edition.ebook,
+        linksOut > 0,
       )
     : []
   const values: Record<string, React.ReactNode> = {
@@ -109,6 +107,9 @@ export function FileSentence({
           value={name => values[name]}
         />
         {printedPages !== undefined && ` Shops that ask how long it is are told ${printedPages} pages, as it prints.`}
+        {profile &&
+          linksLeftOut > 0 &&
+          ` ${linksLeftOut === 1 ? 'A link leads' : `${linksLeftOut} links lead`} where ${profile.name} lets none, and ${linksLeftOut === 1 ? 'is' : 'are'} plain words.`}
         {refused}
         {unlike.length > 0 && ` ${unlike.join('; ')}.`}
       </p>

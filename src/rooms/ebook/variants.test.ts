@@ -8,12 +8,26 @@ const [one, two] = shippedProfiles.filter(p => p.ebook).map(p => ({ ...p, ebook:
 ]
 
 test('files for other outlets are told by what they have and lack', () => {
-  const here = { ...one, ebook: { ...one.ebook!, coverPage: true, contentsPage: true, faces: true } }
-  const there = { ...two, ebook: { ...two.ebook!, coverPage: false, contentsPage: true, faces: false } }
-  expect(differences(here, [here, there], { faces: true })).toEqual([
+  const here = {
+    ...one,
+    ebook: { ...one.ebook!, coverPage: true, contentsPage: true, faces: true, linksTo: undefined },
+  }
+  const there = {
+    ...two,
+    ebook: { ...two.ebook!, coverPage: false, contentsPage: true, faces: false, linksTo: undefined },
+  }
+  expect(differences(here, [here, there], { faces: true }, false)).toEqual([
     `${there.name}’s has no page with its cover and no face`,
   ])
-  expect(differences(here, [here, there], {})).toEqual([`${there.name}’s has no page with its cover`])
-  expect(differences(there, [here], { faces: true })).toEqual([`${here.name}’s has a page with its cover and a face`])
-  expect(differences(here, [{ ...here, id: 'elsewhere' }], { faces: true })).toEqual([])
+  expect(differences(here, [here, there], {}, true)).toEqual([`${there.name}’s has no page with its cover`])
+  expect(differences(there, [here], { faces: true }, false)).toEqual([
+    `${here.name}’s has a page with its cover and a face`,
+  ])
+  expect(differences(here, [{ ...here, id: 'elsewhere' }], { faces: true }, false)).toEqual([])
+  const closed = { ...there, ebook: { ...there.ebook, linksTo: [] } }
+  expect(differences(there, [closed], {}, true)).toEqual([])
+  expect(differences(there, [{ ...closed, id: 'elsewhere' }], {}, true)).toEqual([
+    `${there.name}’s has no link to other shops`,
+  ])
+  expect(differences(there, [{ ...closed, id: 'elsewhere' }], {}, false)).toEqual([])
 })

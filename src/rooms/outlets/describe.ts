@@ -31,6 +31,11 @@ const ebooks = ({ ebook }: OutletProfile): string[] =>
           ? 'The file has no contents page: readers there show the contents by themselves.'
           : '',
         ebook.faces === false ? 'Faces stay out of the file: its readers have their own.' : '',
+        !ebook.linksTo
+          ? ''
+          : ebook.linksTo.length
+            ? `Links in the file lead to ${listed(ebook.linksTo)} alone; others become plain words.`
+            : 'Links in the file that lead out of it become plain words.',
         ebook.shows?.greys ? 'Its readers show greys alone.' : '',
         ebook.shows?.face
           ? `They show every book in a face ${ebook.shows.face === 'serif' ? 'with' : 'without'} serifs.`

@@ -9,6 +9,10 @@ export interface ReadingCopy {
   fixed?: { width: number; height: number }
   /** Pages of the printed edition, as shops are told that ask. */
   printedPages: number | undefined
+  /** Links that became plain words, as the outlet asks. */
+  linksLeftOut: number
+  /** Links that lead out of the book, as it is written. */
+  linksOut: number
   /** Bytes of the whole file. */
   weight: number
   /** Paths of what is read, in order. */
@@ -31,13 +35,15 @@ function fixedSize({ metadata, items, spine }: Epub): Pick<ReadingCopy, 'fixed'>
 export const reading = {
   async readingCopy(bookId: string, editionId: string, outletId?: string): Promise<ReadingCopy> {
     const chain = ebookOf(bookId, editionId, outletId)
-    const { bytes } = await chain.get('epub')
+    const { bytes, linksLeftOut, linksOut } = await chain.get('epub')
     const epub = openEpub(bytes)
     const byId = new Map(epub.items.map(i => [i.id, i.path]))
     return {
       language: epub.language ?? '',
       ...fixedSize(epub),
       printedPages: (await chain.get('printInterior'))?.pages.length,
+      linksLeftOut,
+      linksOut,
       weight: bytes.length,
       spine: epub.spine.flatMap(s => byId.get(s.id) ?? []),
       nav: epub.nav,
