@@ -159,5 +159,5 @@ const FAR = 3
 /** The words of a line, stretched to where they are seen. */
 function wordsOver({ words, x, end, baseline, size, leads }: TextLine): Markup {
   const text = xml`<text class="words" x="${num(x)}" y="${num(baseline)}" font-size="${num(size)}" textLength="${num(Math.max(0.1, end - x))}" lengthAdjust="spacingAndGlyphs">${words}</text>`
-  return leads === undefined ? text : xml`<a xlink:href="${leads}">${text}</a>`
+  return leads === undefined ? text : xml`<a xlink:href="${leads}" xlink:title="${words}">${text}</a>`
 }
