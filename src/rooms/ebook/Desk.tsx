@@ -25,7 +25,7 @@ export function Desk({
   pages,
   at,
   seen,
-  trouble,
+  making,
   compare,
   onSeen,
   onPick,
@@ -38,7 +38,8 @@ export function Desk({
   pages: Pages | undefined
   at: At | undefined
   seen: Seen | undefined
-  trouble: string | undefined
+  /** The file is being made. */
+  making: boolean
   /** Pictures that are compared, in the place of the device. */
   compare: ReactNode
   onSeen: (seen: Seen) => void
@@ -91,7 +92,7 @@ export function Desk({
               onBeyond={beyond}
             />
           )}
-          {!pages && !trouble && <p className="making">making the file …</p>}
+          {!pages && making && <p className="making">making the file …</p>}
         </div>
         <Turns copy={copy} seen={seen} onTurn={by => handle.current?.turn(by)} />
         {out && out.from === at && (

@@ -80,7 +80,7 @@ export function EbookRoom({ bookId }: { bookId: string }) {
               pages={pages}
               at={here}
               seen={seen}
-              trouble={trouble}
+              making={!trouble && !view.stopped}
               compare={
                 compared !== undefined &&
                 weighed &&
@@ -125,7 +125,7 @@ export function EbookRoom({ bookId }: { bookId: string }) {
                       bookId={bookId}
                       book={book}
                       version={version}
-                      flows={!copy?.fixed}
+                      flows={!!copy && !copy.fixed}
                       seen={seen}
                       picked={picked}
                     />
