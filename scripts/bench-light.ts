@@ -1,6 +1,6 @@
 import { createCanvas } from '@napi-rs/canvas'
 import { seeded } from '@/core/trade'
-import { writePictureBook } from './lib/pictureBook'
+import { inColour, writePictureBook } from './lib/pictureBook'
 
 /** Writes a project of photographs of 12 megapixels, as a camera would take them: soft light, fine detail, grain. Arguments: file, how many. */
 const WIDTH = 4000
@@ -45,15 +45,7 @@ async function photograph(n: number): Promise<Uint8Array> {
 const jpegs = [await photograph(1), await photograph(2)]
 const count = Number(process.argv[3] ?? 300)
 writePictureBook(process.argv[2]!, { title: 'Three Hundred Photographs', jpegs, count, width: WIDTH, height: HEIGHT }, [
-  {
-    id: 'paperback',
-    kind: 'paperback',
-    trim: '6x9in',
-    paper: 'white',
-    ink: 'colour',
-    outlets: ['ostrevane'],
-    style: 'harbour-roman',
-  },
+  inColour,
   {
     id: 'ebook',
     kind: 'ebook',

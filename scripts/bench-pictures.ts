@@ -1,5 +1,5 @@
 import { createCanvas } from '@napi-rs/canvas'
-import { writePictureBook } from './lib/pictureBook'
+import { inColour, writePictureBook } from './lib/pictureBook'
 
 /** Writes a project of three hundred pictures of 24 megapixels. */
 const canvas = createCanvas(6000, 4000)
@@ -10,13 +10,5 @@ for (let i = 0; i < 60; i++) {
 }
 const jpegs = [new Uint8Array(await canvas.encode('jpeg', 80))]
 writePictureBook(process.argv[2]!, { title: 'Three Hundred Pictures', jpegs, count: 300, width: 6000, height: 4000 }, [
-  {
-    id: 'paperback',
-    kind: 'paperback',
-    trim: '6x9in',
-    paper: 'white',
-    ink: 'colour',
-    outlets: ['ostrevane'],
-    style: 'harbour-roman',
-  },
+  inColour,
 ])

@@ -2,6 +2,17 @@ import { writeFileSync } from 'node:fs'
 import { writeProject } from '@/core/archive'
 import { type Asset, createBook, type Edition, hashOf, type ImageJson } from '@/core/book'
 
+/** How its pictures print. */
+export const inColour: Edition = {
+  id: 'paperback',
+  kind: 'paperback',
+  trim: '6x9in',
+  paper: 'white',
+  ink: 'colour',
+  outlets: ['ostrevane'],
+  style: 'harbour-roman',
+}
+
 /** Writes a project with so many pictures of one size: these JPEGs in turn, each told from the others by what stands behind its end. */
 export function writePictureBook(
   path: string,

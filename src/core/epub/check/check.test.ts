@@ -175,6 +175,25 @@ describe('an ebook’s file', () => {
     ['says that it conforms and does not', edit(ONE, 'alt="A lamp"', ''), 'accessibility claim'],
     ['calls a picture what it is not', edit(OPF, /(id="cover-image"[^>]*)image\/png/, '$1image/jpeg'), 'picture kind'],
     ['has a picture that few show', edit(OPF, /(id="cover-image"[^>]*)image\/png/, '$1image/tiff'), 'picture kind'],
+    [
+      'has pages that do not say how large they are',
+      edit(OPF, '</metadata>', '<meta property="rendition:layout">pre-paginated</meta></metadata>'),
+      'size of a page',
+    ],
+    [
+      'has one page that does not',
+      edit(OPF, '<itemref idref="s1"', '<itemref properties="rendition:layout-pre-paginated" idref="s1"'),
+      'size of a page',
+    ],
+    [
+      'has a link in a drawing that says nothing',
+      edit(
+        ONE,
+        '<p',
+        '<svg xmlns="http://www.w3.org/2000/svg" xmlns:xlink="http://www.w3.org/1999/xlink"><a xlink:href="s2.xhtml"><text>x</text></a></svg><p',
+      ),
+      'link of a drawing',
+    ],
     ['has no cover', edit(OPF, / properties="cover-image"|<meta name="cover"[^>]*\/>/g, ''), 'cover'],
   ])('%s: that is found', (_name, change, rule) => {
     const findings = checkEpub(pack(change(sound)))

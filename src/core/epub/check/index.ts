@@ -2,13 +2,14 @@ import { openEpub } from '../../publication'
 import { Fault } from '../../trade'
 import { access } from './access'
 import type { EbookOutlet, EpubFinding, EpubRule } from './finding'
+import { fixed } from './fixed'
 import { structure } from './structure'
 import { texts } from './texts'
 import { viewOf } from './view'
 import { weights } from './weight'
 
 /** Everything that an ebook is held against: a rule is one function here. */
-const rules: readonly EpubRule[] = [...structure, ...texts, ...access, ...weights]
+const rules: readonly EpubRule[] = [...structure, ...texts, ...access, ...fixed, ...weights]
 
 const rank = { stop: 0, mend: 1, remark: 2 }
 
