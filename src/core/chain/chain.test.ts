@@ -273,6 +273,14 @@ describe('consequences of one change', () => {
     expect((await ebook.get('epub')).bytes.length).toBeLessThanOrEqual(most)
     expect(await ports.pictures.bytes(id)).toEqual(bytes)
   })
+  test('an ebook of fixed pages says that it wants a printed edition', async () => {
+    const fixed: Edition = { ...edition, id: 'e', kind: 'ebook', ebook: { fixed: true } }
+    const given = ebookInputs({ ...source, text: source.book, edition: fixed }, source.profile)
+    await expect(ebookChain(given, () => undefined, tools()).get('epub')).rejects.toMatchObject({ code: 'no-pages' })
+    const print = printChain(inputs(), tools())
+    const ebook = ebookChain(given, () => print, tools())
+    expect((await ebook.get('epub')).epub.pages).toHaveLength(await print.get('pages'))
+  })
   test('the ebook goes by what is printed beside it: another trim lists other pages, a comma paints no front', async () => {
     const start = inputs()
     const print = printChain(start, tools())

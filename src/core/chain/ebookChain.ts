@@ -20,7 +20,7 @@ import {
 } from '../delivery'
 import { type EbookMoney, ebookMoney, leastEbookPrice, type ListingSnapshot } from '../outlets'
 import { type Interior, type InteriorStyle, type PageStart, pageStarts } from '../pages'
-import type { PrintSpec, Ticker } from '../trade'
+import { Fault, type PrintSpec, type Ticker } from '../trade'
 import { canBeLightened, type LightBook, lightenBook } from '../weight'
 import type { FixedPages } from '../epub'
 import { createGraph, type Graph } from './graph'
@@ -169,7 +169,13 @@ const named = async (get: Get, which: 'heavy' | 'foreign'): Promise<Asset[]> => 
 const fixity = (ports: Tools['ports'], ticker: Ticker) => ({
   fixed: async (get: Get): Promise<FixedPages | undefined> => {
     const [text, interior] = [await get('text'), await get('printInterior')]
-    return interior && goesFixed(text, await get('settings')) ? fixedPages(text, interior) : undefined
+    if (!goesFixed(text, await get('settings'))) return undefined
+    if (!interior)
+      throw new Fault(
+        'no-pages',
+        'An ebook of fixed pages has the pages of a printed edition, and this book has none yet: Plan adds one.',
+      )
+    return fixedPages(text, interior)
   },
   foreign: async (get: Get): Promise<string> => {
     const [text, fixed] = [await get('text'), await get('fixed')]

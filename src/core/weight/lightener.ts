@@ -10,6 +10,8 @@ import type { Study } from './study'
 
 /** What is kept of a picture, by the hash of its original. */
 export interface KeptLight {
+  /** By which rules: what was made by others is made again. */
+  form: number
   study: { across: number; of: Study }
   /** How it was written lately, the latest last, by what was asked. */
   made: { asked: LightAim; picture: LightPicture }[]
@@ -24,12 +26,17 @@ export interface LightPorts {
   kept: { read(asset: string): Promise<KeptLight | undefined>; write(asset: string, kept: KeptLight): Promise<void> }
 }
 
+/** Counts up when a picture is written or looked at in another way than before. */
+const FORM = 1
+
 /** Of one picture, so many ways of writing it are kept: who compares two does not wait twice. */
 const KEPT = 3
 
 /** The one that was kept for this. */
 export const keptFor = (kept: KeptLight | undefined, { likeness, across }: LightAim): LightPicture | undefined =>
-  kept?.made.find(m => m.asked.likeness === likeness && m.asked.across === across)?.picture
+  kept?.form === FORM
+    ? kept.made.find(m => m.asked.likeness === likeness && m.asked.across === across)?.picture
+    : undefined
 
 /** What was found out of it in this size. */
 const studied = (kept: KeptLight | undefined, across: number): Study | undefined =>
@@ -45,25 +52,29 @@ export function createLightener({ bytes, decode, codecs, kept }: LightPorts): Li
     const original = { bytes: file, type: a.type as Original['type'], width, height, orientation }
     return { original, pixels: await decode(file, a, sizeInEbook(a, across)) }
   }
+  const known = async (id: string): Promise<KeptLight | undefined> => {
+    const before = await kept.read(id)
+    return before?.form === FORM ? before : undefined
+  }
   return {
     atOnce: 1,
     async study(a, across) {
-      const before = await kept.read(a.id)
-      const known = studied(before, across)
-      if (known && isTried(known)) return known
-      const study = await studyPicture((await open(a, across)).pixels, await codecs(), known)
-      await kept.write(a.id, { study: { across, of: study }, made: before?.made ?? [] })
+      const before = await known(a.id)
+      const looked = studied(before, across)
+      if (looked && isTried(looked)) return looked
+      const study = await studyPicture((await open(a, across)).pixels, await codecs(), looked)
+      await kept.write(a.id, { form: FORM, study: { across, of: study }, made: before?.made ?? [] })
       return study
     },
     async lighten(a, aim) {
-      const before = await kept.read(a.id)
+      const before = await known(a.id)
       const ready = keptFor(before, aim)
       if (ready) return ready
       const { likeness, across } = aim
       const { original, pixels } = await open(a, across)
       const { picture, study } = await lighten(original, pixels, likeness, await codecs(), studied(before, across))
       const made = [...(before?.made ?? []), { asked: aim, picture }].slice(-KEPT)
-      await kept.write(a.id, { study: { across, of: study }, made })
+      await kept.write(a.id, { form: FORM, study: { across, of: study }, made })
       return picture
     },
   }

@@ -133,6 +133,18 @@ describe('one picture', () => {
     expect(light).toMatchObject({ width: 1600, height: 1200, from: { width: 2000, height: 1500 } })
     expect(imageSize(light.bytes)).toMatchObject({ width: 1600, height: 1200 })
   })
+  test('one that its Exif turns is upright in the ebook', async () => {
+    // Its top left is dark, and it lies on its side: turned to the right it is at the top right.
+    const lying = photograph(ASIDE, 360)
+    lying.getContext('2d').fillStyle = 'black'
+    lying.getContext('2d').fillRect(0, 0, 120, 120)
+    files.lying = withoutMetadata(new Uint8Array(await lying.encode('jpeg', 97)), 6)
+    const light = await ports().lightener.lighten(asset('lying', 'image/jpeg', 360, ASIDE), at(0.9))
+    const { width, height, rgba } = await pixelsOf(light.bytes)
+    expect([width, height]).toEqual([360, ASIDE])
+    const dark = (x: number, y: number): boolean => rgba[(y * width + x) * 4 + 1]! < 30
+    expect([dark(300, 60), dark(60, 60), dark(60, 420), dark(300, 420)]).toEqual([true, false, false, false])
+  })
   test('a size is never larger than its own, keeps its form, and fits the screen', () => {
     const side = fc.integer({ min: 1, max: 12_000 })
     fc.assert(
