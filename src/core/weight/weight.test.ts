@@ -225,7 +225,8 @@ describe('what a picture says beside itself', () => {
       fc.property(fc.constantFrom('photo', 'drawing'), fc.double({ min: 0, max: 0.999, noNaN: true }), (name, part) => {
         const torn = files[name]!.subarray(0, Math.floor(files[name]!.length * part))
         const out = withoutMetadata(torn)
-        expect(out.length).toBeLessThanOrEqual(torn.length)
+        // They say nothing beside themselves: nothing goes, wherever they end.
+        expect(Buffer.from(out).equals(torn)).toBe(true)
       }),
     )
   })
