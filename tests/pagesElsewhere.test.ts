@@ -8,7 +8,9 @@ import { fitted } from '@/core/activity'
 import { writeProject } from '@/core/archive'
 import { type Asset, createBook, hashOf } from '@/core/book'
 import { elements, parseXml, textOf, type XmlElement } from '@/core/files'
+import { pagesElsewhere } from '@/core/delivery'
 import { foreignPages } from '@/core/pdf'
+import { nodePorts } from '@/cli/ports'
 import { type Epub, openEpub } from '@/core/publication'
 import { press, run } from './support/run'
 
@@ -105,4 +107,13 @@ test('each page has its words where they are seen, and a picture of it', async (
     // White at the top, black at the foot, as it was drawn.
     expect([light(0.5, 0.05) > 240, light(0.5, 0.9) < 16]).toEqual([true, true])
   }
+})
+
+test('a page whose words cannot be read is a picture still, and is named', async () => {
+  const page: Asset = { id: 'a', type: 'application/pdf', width: 100, height: 100, name: 'torn.pdf' }
+  const ports = nodePorts(new Map([['a', new TextEncoder().encode('%PDF-1.7 and nothing else')]]))
+  const made = (await pagesElsewhere([page], ports, () => undefined)).get('a')!
+  expect(made.words).toEqual([])
+  expect(made.unread).toMatchObject({ name: 'torn.pdf', why: expect.stringMatching(/\w/) })
+  expect((await loadImage(Buffer.from(made.picture))).height).toBe(2048)
 })

@@ -150,7 +150,7 @@ function lightOf(text: string | undefined): EbookSettings['light'] {
   if (text === undefined) return undefined
   const [, number, unit] = /^(\d{1,4}(?:\.\d+)?)\s*(%|MB)$/i.exec(text) ?? []
   const percent = unit === '%'
-  if (!number || (percent && (Number(number) < LEAST_LIKENESS * 100 || Number(number) >= 100)))
+  if (!Number(number) || (percent && (Number(number) < LEAST_LIKENESS * 100 || Number(number) >= 100)))
     throw new Fault(
       'light',
       `“${text.slice(0, 40)}” says nothing of weight: write the least likeness of pictures like 95%, or the most weight like 5MB.`,

@@ -505,10 +505,12 @@ describe('each rule finds its fault, with place, amount and remedy', () => {
           { kind: 'script', file: 'OEBPS/text/s1.xhtml', what: 'onclick' },
           { kind: 'unused', file: 'OEBPS/text/s1.xhtml', what: 'svg' },
           { kind: 'sheet', file: 'line 3', what: 'A brace is not closed.' },
+          { kind: 'wordless', file: 'torn.pdf', what: 'It is no PDF.' },
         ],
       },
     })
-    expect(named(f, 'ebook files').map(x => x.severity)).toEqual(['stop', 'mend', 'mend'])
+    expect(named(f, 'ebook files').map(x => x.severity)).toEqual(['stop', 'mend', 'mend', 'mend'])
+    expect(named(f, 'ebook files')[3]!.remedy).toBe('make the page anew')
     expect(named(f, 'ebook files')[0]!.message).toBe(
       'The ebook has a script in OEBPS/text/s1.xhtml (onclick); readers block it, and outlets refuse the file.',
     )

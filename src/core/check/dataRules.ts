@@ -1,5 +1,5 @@
 import { authorLine, brokenLinks, leftovers, picturesIn, signHabits, typedSigns } from '../book'
-import type { AccessGap } from '../epub'
+import type { AccessGap, EpubTrouble } from '../epub'
 import { formatMoney } from '../trade'
 import type { Finding } from './finding'
 import type { Rule } from './pageRules'
@@ -93,6 +93,13 @@ export const weight: Rule = s => {
   ]
 }
 
+/** What outlets take all the same. */
+const MENDED = new Set<EpubTrouble['kind']>(['unused', 'sheet', 'wordless'])
+const FILE_REMEDIES: Partial<Record<EpubTrouble['kind'], RemedyCode>> = {
+  sheet: 'mend the sheet',
+  wordless: 'make the page anew',
+}
+
 /** The made ebook holds no scripts, and says of its files what is in them. */
 export const ebookFiles: Rule = s =>
   (s.ebook?.troubles ?? []).map(t => {
@@ -101,14 +108,15 @@ export const ebookFiles: Rule = s =>
       undeclared: `${t.file} uses ${t.what}, and the ebook does not declare it.`,
       unused: `The ebook declares ${t.what} of ${t.file}, which uses none.`,
       malformed: `${t.file} of the ebook is ${t.what}.`,
+      wordless: `${t.file}, which was made elsewhere, goes into the ebook without its words, which could not be read: ${t.what}`,
       sheet: `Your own style sheet is left out of the ebook for its ${t.file}: ${t.what}`,
     }[t.kind]
     return {
       rule: 'ebook files',
-      severity: t.kind === 'unused' || t.kind === 'sheet' ? ('mend' as const) : ('stop' as const),
+      severity: MENDED.has(t.kind) ? ('mend' as const) : ('stop' as const),
       place: { kind: 'edition' as const },
       message,
-      remedy: t.kind === 'sheet' ? ('mend the sheet' as const) : ('take out what came last' as const),
+      remedy: FILE_REMEDIES[t.kind] ?? ('take out what came last' as const),
     }
   })
 

@@ -8,11 +8,12 @@ export const remedies = {
   'shorten the title': 'Shorten the title.',
   'ask the printer': 'Ask whether it takes that kind before you send it.',
   'raise the price': 'Raise the price to {} or more.',
-  'lighten the ebook': 'Bring smaller originals of its largest pictures, or take some out.',
+  'lighten the ebook': 'In the ebook’s room, say how light its pictures are to be made, or take some out.',
   'take out what came last':
     'Keep a backup of the book, and take out what was brought in last: its text holds what no ebook may.',
   'resize the front': 'Make the picture anew at a size between.',
   'describe the picture': 'Describe it in a sentence, or mark it as decoration.',
+  'make the page anew': 'Make its PDF anew where it was made, and bring the page in again.',
   'mend the sheet': 'In the ebook’s room, mend your style sheet at this line.',
   'raise the heading': 'In the text, make it a heading of the next level.',
   'give the table a head': 'In the text, say that its first row is its head.',

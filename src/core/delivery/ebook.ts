@@ -91,13 +91,16 @@ export async function makeEbook(
     file: `line ${f.line}`,
     what: f.says,
   }))
+  const wordless = [...parts.elsewhere.values()].flatMap(({ unread }) =>
+    unread ? [{ kind: 'wordless' as const, file: unread.name, what: unread.why }] : [],
+  )
   return {
     epub,
     bytes,
     pictures: new Map([...files].map(([id, file]) => [id, file.length])),
     linksLeftOut: linksLeftOut(book.sections, parts.rules?.linksTo),
     linksOut: linksLeftOut(book.sections, []),
-    troubles: [...inspectEpub(bytes), ...leftOut],
+    troubles: [...inspectEpub(bytes), ...leftOut, ...wordless],
     gaps: accessGaps(book, shown),
   }
 }
@@ -144,7 +147,8 @@ async function written(
   { pdf }: DeliveryPorts,
 ): Promise<Epub> {
   const { buildEpub, carriedFaces } = await import('../epub')
-  const carried = settings?.faces && rules?.faces !== false
+  // Fixed pages have their letters as outlines.
+  const carried = settings?.faces && rules?.faces !== false && !fixed
   const faces = carried
     ? await carriedFaces(style, book.fonts ?? [], shelf, (await pdf()).subsetter.subsetText)
     : undefined

@@ -8,12 +8,14 @@ import type { DeliveryPorts } from './ports'
 export interface PageElsewhere {
   picture: Uint8Array
   words: WordsAt[]
+  /** What it is called, and why its words could not be read. */
+  unread?: { name: string; why: string }
 }
 
 /** Height of such a picture, pixels: what a large reading screen shows of it. */
 const HEIGHT = 2048
 
-/** Paints and reads such pages. One that cannot be read is painted as a marked box, as in print, and has no words. */
+/** Paints and reads such pages. One that cannot be read is painted as a marked box, as in print, and has no words, which is said. */
 export async function pagesElsewhere(
   assets: readonly Asset[],
   { pictures, pageWords, paint }: DeliveryPorts,
@@ -24,8 +26,12 @@ export async function pagesElsewhere(
     await tick({ stage: 'Pages made elsewhere', done, of: assets.length })
     const bytes = await pictures.bytes(a.id)
     if (!bytes) continue
-    const words = await pageWords(bytes).catch(() => [])
-    out.set(a.id, { picture: (await paint(alone(a), HEIGHT)).bytes, words })
+    const picture = (await paint(alone(a), HEIGHT)).bytes
+    const read = await pageWords(bytes).then(
+      words => ({ words }),
+      (e: Error) => ({ words: [], unread: { name: a.name ?? 'A page', why: e.message } }),
+    )
+    out.set(a.id, { picture, ...read })
   }
   return out
 }

@@ -23,9 +23,9 @@ interface WordsOn {
 
 /** What a drawing shows and leads to that lies elsewhere. */
 export interface Elsewhere {
-  /** Where one lies; one that is nowhere is left out. */
+  /** Where a picture lies; one that is nowhere is left out. */
   href(asset: string): string | undefined
-  /** What is written on it, where it is a picture of a page. */
+  /** What is written on a picture of a page. */
   words?(asset: string): readonly WordsOn[] | undefined
   /** Where words of a place lead to. */
   leads?(place: MarkPlace): string | undefined
@@ -56,7 +56,7 @@ class Pen {
       clip &&
       this.once(`clip ${pathData(clip)}`, id => xml`<clipPath id="${id}"><path d="${pathData(clip)}"/></clipPath>`)
     const inner = joined(layers.map(l => this.layer(l)))
-    return xml`<g${transform && xml` transform="matrix(${transform.map(num).join(' ')})"`}${clipped && xml` clip-path="url(#${clipped})"`}${opacity !== undefined && xml` opacity="${num(opacity)}"`}>${inner}</g>`
+    return xml`<g${transform && xml` transform="matrix(${transform.map(num6).join(' ')})"`}${clipped && xml` clip-path="url(#${clipped})"`}${opacity !== undefined && xml` opacity="${num(opacity)}"`}>${inner}</g>`
   }
 
   private image({ asset, x, y, width, height, alt, tone }: ImageMark): Markup {

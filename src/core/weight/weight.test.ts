@@ -209,6 +209,15 @@ describe('what a picture says beside itself', () => {
     expect(says(plain)).toBe(false)
     expect(await samePixels(plain, files.photo!)).toBe(true)
   })
+  test('is left out of what stands behind it, and of lists of that, a profile of its colours is not', async () => {
+    const latin = (text: string): Uint8Array => Uint8Array.from(Buffer.from(text, 'latin1'))
+    const photo = withSegment(files.photo!, 0xe2, latin('ICC_PROFILE\0\x01\x01colours'))
+    const listed = withSegment(photo, 0xe2, Uint8Array.of(...latin('MPF\0'), ...words))
+    const told = new Uint8Array(Buffer.concat([listed, withSegment(files.photo!, 0xe1, words)]))
+    const plain = withoutMetadata(told)
+    expect(Buffer.from(plain).equals(photo)).toBe(true)
+    expect(await samePixels(plain, files.photo!)).toBe(true)
+  })
   test('but for which way up it stands', () => {
     for (const orientation of [3, 6, 8])
       expect(imageSize(withoutMetadata(files.photo!, orientation)).orientation).toBe(orientation)

@@ -56,7 +56,7 @@ export function Alike({
   useKeys(e => {
     if (isCommand(e)) return
     if (e.key === 'Escape') onShow(undefined)
-    if (isTyping(e) || (e.target as HTMLElement).matches('input')) return
+    if (isTyping(e)) return
     if (e.key === 'ArrowRight') step(1)
     if (e.key === 'ArrowLeft') step(-1)
   })
@@ -126,6 +126,7 @@ const kinds: Record<string, string> = { 'image/jpeg': 'JPEG', 'image/png': 'PNG'
 /** What was made of it, in words. */
 function whatBecame({ is, was, likeness, type, quality, from, failed, width, height }: PictureWeight): string {
   if (failed !== undefined) return `it goes as it came, ${megabytes(is)}. ${failed}`
+  if (type === 'application/pdf') return `it goes as a picture of its page, ${megabytes(is)}.`
   if (is >= was && !from) return `it goes as it came, ${megabytes(is)}.`
   const kind = `${kinds[type] ?? type}${quality === undefined ? '' : ` of quality ${quality}`}`
   return [

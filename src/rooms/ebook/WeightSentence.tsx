@@ -87,16 +87,16 @@ export function WeightSentence({
         onChange={w => take({ weight: Math.round(w), ...screens }, true)}
       />
     ),
+    across: wish && (
+      <ChoiceValue
+        key="across"
+        label="Screens"
+        value={String(wish.across ?? SCREENS[0])}
+        choices={SCREENS.map(s => ({ value: String(s), words: s.toLocaleString('en-GB') }))}
+        onChange={v => take({ ...wish, across: Number(v) })}
+      />
+    ),
   }
-  values.across = wish && (
-    <ChoiceValue
-      key="across"
-      label="Screens"
-      value={String(wish.across ?? SCREENS[0])}
-      choices={SCREENS.map(s => ({ value: String(s), words: s.toLocaleString('en-GB') }))}
-      onChange={v => take({ ...wish, across: Number(v) })}
-    />
-  )
   const words = {
     own: 'Its pictures {way}.',
     likeness: 'Its pictures {way} and at least {likeness} like the originals, for screens of {across} pixels across.',

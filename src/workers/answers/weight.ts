@@ -34,10 +34,13 @@ export const weight = {
   async twoPictures(bookId: string, editionId: string, outletId: string | undefined, asset: string) {
     const chain = ebookOf(bookId, editionId, outletId)
     const made = (await chain.get('light'))?.pictures.get(asset)
-    const was = await originalBytes(asset)
+    // Of a page of a PDF there is the picture that was made of it.
+    const page = (await chain.get('elsewhere')).get(asset)?.picture
+    const was = page ?? (await originalBytes(asset))
     if (!was) return undefined
+    const type = page ? 'image/jpeg' : (await chain.get('assets')).find(a => a.id === asset)!.type
     return {
-      was: new Blob([unshared(was)]),
+      was: new Blob([unshared(was)], { type }),
       is: made ? new Blob([unshared(made.bytes)], { type: made.type }) : undefined,
     }
   },
