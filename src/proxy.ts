@@ -9,6 +9,7 @@ const policy = (nonce: string, dev: boolean): string =>
     // Styles are inline because Ant Design writes them so.
     "style-src 'self' 'unsafe-inline'",
     "img-src 'self' data: blob:",
+    "media-src 'self' blob:",
     "font-src 'self' data:",
     "connect-src 'self'",
     "worker-src 'self'",

@@ -41,7 +41,7 @@ export async function collectLibrary(): Promise<Library> {
   const versions = (await db.versions.toArray()).map(({ id: _id, upTo: _upTo, ...v }) => v)
   // Pictures of what is kept for all books may be in none of them.
   const shown = [
-    ...(await keptMatter()).flatMap(m => m.assets),
+    ...(await keptMatter()).flatMap(m => [...m.assets, ...(m.recordings ?? [])]),
     ...(await keptImprints()).flatMap(i => i.logo ?? []),
     ...(await keptPenNames()).flatMap(n => n.portrait ?? []),
   ].map(a => a.id)

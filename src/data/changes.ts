@@ -99,10 +99,16 @@ export async function commitSections(book: string, label: string, operation: (bo
   })
 }
 
-/** What of a record such an operation may change as well: runs of pages stand behind other sections, a recipe gives its trim, standing matter brings its pictures. */
-const bookRecord = ({ plan, editions, assets }: Book): Pick<Book, 'plan' | 'editions' | 'assets'> => ({
+/** What of a record such an operation may change as well: runs of pages stand behind other sections, a recipe gives its trim, standing matter brings its pictures and recordings. */
+const bookRecord = ({
+  plan,
   editions,
   assets,
+  recordings,
+}: Book): Pick<Book, 'plan' | 'editions' | 'assets' | 'recordings'> => ({
+  editions,
+  assets,
+  ...(recordings && { recordings }),
   ...(plan && { plan }),
 })
 

@@ -57,18 +57,25 @@ export async function keepPicture<R>(file: File, keep: (asset: Asset) => Promise
 const offered = ({ made: _made, ...asset }: Asset): Asset => asset
 
 /**
- * Makes pictures that another book of the library has a book's own: text that was copied there names them. Gives those that no
- * book has: a marked box stands in their place.
+ * Makes pictures and recordings that another book of the library has a book's own: text that was copied there names them. Gives
+ * those that no book has: a marked box stands in their place.
  */
 export async function takePictures(bookId: string, ids: readonly string[]): Promise<string[]> {
   // A broken record has nothing to give, and stops none that has.
-  const known = new Map(
-    (await db.books.toArray()).flatMap(b => (Array.isArray(b.assets) ? b.assets : []).map(a => [a.id, a] as const)),
-  )
-  const found = ids.map(id => known.get(id)).filter(a => a !== undefined)
-  if (found.length)
-    await commit(bookId, found.length === 1 ? 'Take over a picture' : `Take over ${found.length} pictures`, r => ({
+  const books = await db.books.toArray()
+  const named = <T extends { id: string }>(of: (b: BookRecord) => T[] | undefined): Map<string, T> =>
+    new Map(books.flatMap(b => [of(b)].filter(Array.isArray).flat() as T[]).map(a => [a.id, a]))
+  const [pictures, recordings] = [named(b => b.assets), named(b => b.recordings)]
+  const found = ids.map(id => pictures.get(id)).filter(a => a !== undefined)
+  const heard = ids.map(id => recordings.get(id)).filter(a => a !== undefined)
+  const all = found.length + heard.length
+  const what = heard.length ? 'files' : 'pictures'
+  if (all)
+    await commit(bookId, all === 1 ? `Take over a ${what.slice(0, -1)}` : `Take over ${all} ${what}`, r => ({
       assets: [...r.assets, ...found.filter(a => !r.assets.some(own => own.id === a.id))],
+      ...(heard.length
+        ? { recordings: [...(r.recordings ?? []), ...heard.filter(a => !r.recordings?.some(own => own.id === a.id))] }
+        : {}),
     }))
-  return ids.filter(id => !known.has(id))
+  return ids.filter(id => !pictures.has(id) && !recordings.has(id))
 }

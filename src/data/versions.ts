@@ -1,5 +1,5 @@
 import { readVersion, versionOf } from '@/core/archive'
-import { type Book, docWords } from '@/core/book'
+import { type Book, docWords, filesOf } from '@/core/book'
 import { putBlobs } from './blobs'
 import { getBook, type StoredBook } from './books'
 import { db } from './db'
@@ -42,11 +42,9 @@ export async function openVersion(version: VersionRecord): Promise<StoredBook> {
   const uid = was.uid ?? (await db.books.get(version.book))?.uid
   const book: Book = uid ? { ...was, uid } : was
   const pictures = new Map<string, Uint8Array>()
+  const files = new Set(filesOf(book))
   for (const hash of version.parts) {
-    const found =
-      book.assets.some(a => a.id === hash) || book.fonts?.some(f => Object.values(f.files).includes(hash))
-        ? await bytes(hash)
-        : undefined
+    const found = files.has(hash) ? await bytes(hash) : undefined
     if (found) pictures.set(hash, found)
   }
   return { book, pictures }

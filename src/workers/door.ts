@@ -1,5 +1,5 @@
-import { type Book, filesOf, type OwnFamily } from '@/core/book'
-import type { Dropped } from '@/core/intake'
+import { type Book, filesOf, type OwnFamily, type Recording } from '@/core/book'
+import { type Dropped, lookedInto } from '@/core/intake'
 import type { Progress } from '@/core/trade'
 import { readFont } from '@/core/type'
 import { callThem } from './decoding'
@@ -13,7 +13,7 @@ export interface LookedOver {
 }
 
 /**
- * Decodes every picture of a book once, one at a time, and reads every font. A picture that cannot be decoded is marked, so that a
+ * Decodes every picture of a book once, one at a time, and reads every recording and font. A picture that cannot be decoded is marked, so that a
  * box stands in its place; a typeface that cannot be used is left out, and editions set in it go back to their style's own.
  */
 export async function lookOver(
@@ -31,6 +31,14 @@ export async function lookOver(
     if (bytes && !preview) damaged.push(asset.name ?? `picture ${i + 1}`)
     const { damaged: _old, ...sound } = asset
     assets.push(bytes && !preview ? { ...sound, damaged: true } : bytes ? sound : asset)
+  }
+  const recordings: Recording[] = []
+  const mute: string[] = []
+  for (const r of book.recordings ?? []) {
+    const bytes = pictures.get(r.id)
+    const read = bytes ? await lookedInto(r, bytes) : r
+    if (read.damaged) mute.push(r.name ?? 'a recording')
+    recordings.push(read)
   }
   lend(pictures)
   const refused: string[] = []
@@ -54,7 +62,7 @@ export async function lookOver(
         return typeof family === 'string' && gone.has(family) ? { ...e, styleChanges: rest } : e
       })
   return {
-    book: { ...book, assets, editions, ...(gone.size ? { fonts } : {}) },
+    book: { ...book, assets, editions, ...(recordings.length ? { recordings } : {}), ...(gone.size ? { fonts } : {}) },
     pictures,
     said: [
       ...(damaged.length
@@ -63,6 +71,15 @@ export async function lookOver(
               what: 'pictures that are damaged: a marked box stands in their place',
               count: damaged.length,
               places: damaged.slice(0, 5),
+            },
+          ]
+        : []),
+      ...(mute.length
+        ? [
+            {
+              what: 'recordings that are damaged: their pictures, captions and words stand for them',
+              count: mute.length,
+              places: mute.slice(0, 5),
             },
           ]
         : []),

@@ -114,6 +114,7 @@ function sameText(a: Book, b: Book): boolean {
     a.sections.every((s, i) => s === b.sections[i]) &&
     same(a.data, b.data) &&
     same(a.assets, b.assets) &&
+    same(a.recordings, b.recordings) &&
     same(a.fonts, b.fonts) &&
     same(a.earlier, b.earlier) &&
     same(a.plan, b.plan)

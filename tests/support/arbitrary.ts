@@ -4,10 +4,12 @@ import type {
   BlockJson,
   Book,
   DocJson,
+  ImageJson,
   InlineJson,
   ListJson,
   MarkJson,
   ParagraphJson,
+  Recording,
   Role,
   TableJson,
 } from '@/core/book'
@@ -86,6 +88,8 @@ const list = (depth: number): fc.Arbitrary<ListJson> =>
       content: items.map(([p, inner]) => ({ type: 'item', content: inner ? [p, inner] : [p] })),
     }))
 
+const TIMED = 'WEBVTT\n\n00:00.000 --> 00:02.000\nA bell rings.\n'
+
 const block: fc.Arbitrary<BlockJson> = fc.oneof(
   { weight: 6, arbitrary: paragraph },
   {
@@ -144,10 +148,17 @@ const block: fc.Arbitrary<BlockJson> = fc.oneof(
         fc.constantFrom(0.3, 0.5, 1),
         fc.option(inline),
         fc.constantFrom(null, { top: 0.1, right: 0.25, bottom: 0, left: 0.05 }),
+        fc.constantFrom<Partial<ImageJson['attrs']>>(
+          {},
+          {},
+          { plays: 'bell', spoken: 'A bell rings.', alt: 'a bell' },
+          { plays: 'bell', spoken: '', asset: '' },
+          { plays: 'lost', spoken: TIMED, told: true },
+        ),
       )
-      .map(([asset, stands, share, caption, crop]): BlockJson => ({
+      .map(([asset, stands, share, caption, crop, plays]): BlockJson => ({
         type: 'image',
-        attrs: { id: '', asset, alt: 'a picture', decoration: false, share, stands, crop, leads: '' },
+        attrs: { id: '', asset, alt: 'a picture', decoration: false, share, stands, crop, leads: '', ...plays },
         ...(caption ? { content: caption } : {}),
       })),
   },
@@ -177,6 +188,9 @@ function numbered(doc: DocJson): DocJson {
   return copy
 }
 
+/** A recording that random documents play; one more is named and not there. */
+export const someRecordings: Recording[] = [{ id: 'bell', type: 'audio/mpeg', seconds: 4 }]
+
 /** Pictures that random documents name; one more is named and not there. */
 export const somePictures: Asset[] = [
   { id: 'wide', type: 'image/png', width: 2400, height: 900 },
@@ -204,7 +218,7 @@ export const anyBook: fc.Arbitrary<Book> = fc
       subjects: [],
     })
     for (const [role, t, doc] of list_) b = addSection(b, { ...newSection(b, role, t), doc })
-    return { ...b, assets: somePictures }
+    return { ...b, assets: somePictures, recordings: someRecordings }
   })
 
 /** All text nodes of a document in reading order. */

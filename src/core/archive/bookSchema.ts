@@ -2,6 +2,7 @@ import { lazy, mixed, object, type Schema, ValidationError } from 'yup'
 import { type Book, MOST_DEPTH, type Role, roles, uidForm } from '../book'
 import { isStyleChange, readStyleDocument, shippedStyles } from '../pages'
 import { designSchema, groundSchema, kindOf, pageLooks, runKinds } from '../activity'
+import { recordingTypes } from '../files'
 import { fields, once, type OutletProfile, parseTrim, strangeKey } from '../trade'
 import { ownFamilyForm } from '../type'
 
@@ -124,6 +125,16 @@ export const assetSchema = () =>
     lacksFonts: yesNo(),
     made: yesNo(),
     cleaned: optional(list(shape({ how: text(60).required(), id: text(64).required() }), 200)),
+    damaged: yesNo(),
+  })
+
+export const recordingSchema = () =>
+  shape({
+    id: text(64).required(),
+    type: one(...recordingTypes).required(),
+    name: text(400),
+    seconds: amount(0, 1e6),
+    silent: yesNo(),
     damaged: yesNo(),
   })
 
@@ -283,6 +294,7 @@ const partSchemas: Record<string, () => Schema> = {
   sections: once(() => list(sectionSchema(), 5000).required()),
   editions: once(() => list(editionSchema(), 40).required()),
   assets: once(() => list(assetSchema(), 20_000).required()),
+  recordings: once(() => list(recordingSchema(), 2000)),
   cover: once(() => optional(coverSchema())),
   plan: once(() => optional(planSchema())),
   styles: once(() => list(styleDocument(), 100)),
@@ -345,6 +357,7 @@ const items: Record<string, string> = {
   sections: 'section',
   editions: 'edition',
   assets: 'picture',
+  recordings: 'recording',
   runs: 'run',
   contributors: 'contributor',
   pieces: 'piece of the cover',
@@ -443,6 +456,11 @@ function references(book: Book, known: readonly OutletProfile[]): Trouble[] {
     book.assets.map(a => a.id),
     'assets',
     'pictures',
+  )
+  twice(
+    (book.recordings ?? []).map(r => r.id),
+    'recordings',
+    'recordings',
   )
   const assets = new Set(book.assets.map(a => a.id))
   book.sections.forEach(

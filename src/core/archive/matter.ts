@@ -1,6 +1,6 @@
 import { type Role, roles } from '../book'
 import { fields } from '../trade'
-import { assetSchema, idForm } from './bookSchema'
+import { assetSchema, idForm, recordingSchema } from './bookSchema'
 import { formerSchema } from './supplies'
 import { isSound } from './project'
 
@@ -14,6 +14,7 @@ const matterSchema = () =>
     title: text(2000).defined(),
     subtitle: text(2000),
     assets: list(assetSchema(), 500).required(),
+    recordings: list(recordingSchema(), 500),
     former: formerSchema(),
   })
 

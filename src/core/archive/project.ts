@@ -26,7 +26,7 @@ export const projectMigrations: Record<number, Migration> = {
 
 export interface Project {
   book: Book
-  /** Bytes of pictures and fonts by their hash. */
+  /** Bytes of pictures, recordings and fonts by their hash. */
   pictures: Map<string, Uint8Array>
   /** Profiles of the outlets it goes to, as far as they are the author's own. */
   outlets?: OutletProfile[]
@@ -50,9 +50,11 @@ export function writeProject(p: Project): Uint8Array {
     ...(p.outlets?.length ? { outlets: p.outlets } : {}),
   })
   for (const s of [...sections].sort((a, b) => (a.id < b.id ? -1 : 1))) put(`sections/${s.id}.json`, s.doc)
-  const fonts = new Set((p.book.fonts ?? []).flatMap(f => Object.values(f.files)))
+  const folders = new Map<string, string>()
+  for (const f of (p.book.fonts ?? []).flatMap(f => Object.values(f.files))) folders.set(f, 'fonts')
+  for (const r of p.book.recordings ?? []) folders.set(r.id, 'recordings')
   for (const id of [...p.pictures.keys()].sort())
-    zip[`${fonts.has(id) ? 'fonts' : 'pictures'}/${id}`] = [p.pictures.get(id)!, { level: 0, mtime: STAMP }]
+    zip[`${folders.get(id) ?? 'pictures'}/${id}`] = [p.pictures.get(id)!, { level: 0, mtime: STAMP }]
   return zipSync(zip)
 }
 
@@ -119,11 +121,12 @@ export function readProject(bytes: Uint8Array, { report, known, salvage }: Readi
     )
   const pictures = new Map<string, Uint8Array>()
   for (const id of filesOf(book)) {
-    const b = files.get(`pictures/${id}`) ?? files.get(`fonts/${id}`)
+    const b = files.get(`pictures/${id}`) ?? files.get(`fonts/${id}`) ?? files.get(`recordings/${id}`)
     if (!b) continue
     if (hashOf(b) === id) pictures.set(id, b)
-    else if (!salvage) throw new Fault('damaged', 'This project is damaged: a picture or font is not what it was.', id)
-    else salvage('a picture or font is not what it was, and was left out')
+    else if (!salvage)
+      throw new Fault('damaged', 'This project is damaged: a picture, recording or font is not what it was.', id)
+    else salvage('a picture, recording or font is not what it was, and was left out')
   }
   return { book: withOwnIds(book), pictures, ...(outlets.length ? { outlets } : {}) }
 }

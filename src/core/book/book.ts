@@ -2,6 +2,7 @@ import type { BindingKind, Ink } from '../trade'
 import type { CoverDesign } from './coverDesign'
 import { docPictures, type DocJson, type PictureUse } from './doc'
 import type { PagePlan } from './pagePlan'
+import type { Recording } from './recordings'
 import type { Part, Role } from './roles'
 
 /** A person (or body) who made the book, with a role by the MARC relator code (aut, edt, ill, trl …). */
@@ -201,6 +202,8 @@ export interface Book {
   sections: Section[]
   editions: Edition[]
   assets: Asset[]
+  /** Sounds and films that its ebooks play. */
+  recordings?: Recording[]
   /** One design for all editions; the shipped one of the book's kind where absent. */
   cover?: CoverDesign
   /** A book of planned pages instead of a manuscript. */
@@ -217,8 +220,9 @@ export interface Book {
   listings?: Record<string, ListingDraft>
 }
 
-/** Hashes of all files that a book consists of beside its text: pictures and fonts. */
-export const filesOf = (book: Pick<Book, 'assets' | 'fonts'>): string[] => [
+/** Hashes of all files that a book consists of beside its text: pictures, recordings and fonts. */
+export const filesOf = (book: Pick<Book, 'assets' | 'recordings' | 'fonts'>): string[] => [
   ...book.assets.map(a => a.id),
+  ...(book.recordings ?? []).map(r => r.id),
   ...(book.fonts ?? []).flatMap(f => Object.values(f.files)),
 ]

@@ -103,6 +103,10 @@ export interface ImageJson {
     crop?: Crop | null
     /** Where it leads, as a link's address; nowhere, where it is empty. */
     leads?: string
+    /** The recording that it plays in ebooks; what is said and heard in that; whether what is seen is said, too. */
+    plays?: string
+    spoken?: string
+    told?: boolean
   }
   content?: InlineJson[]
 }
@@ -169,7 +173,8 @@ export function docPictures(doc: DocJson): PictureUse[] {
   const out: PictureUse[] = []
   const walk = (n: AnyNode, block?: string): void => {
     const own = 'attrs' in n && n.attrs && 'id' in n.attrs && n.attrs.id ? n.attrs.id : block
-    if (n.type === 'image' || n.type === 'sign')
+    // A sound need not show anything.
+    if ((n.type === 'image' && (n.attrs.asset || !n.attrs.plays)) || n.type === 'sign')
       out.push({
         asset: n.attrs.asset,
         alt: n.attrs.alt,

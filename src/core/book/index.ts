@@ -26,6 +26,7 @@ export {
   blockIds,
   type BlockJson,
   type CellJson,
+  countWords,
   type DocJson,
   docText,
   docWords,
@@ -159,6 +160,17 @@ export {
 } from './tableGrid'
 export { type Crop, isCrop, shownOf, withSide } from './crop'
 export { languagesIn, passageLanguages } from './passages'
+export {
+  docRecordings,
+  isTimed,
+  type Recording,
+  recordingsIn,
+  type RecordingSort,
+  type RecordingUse,
+  sortOf,
+  spokenLines,
+  usedRecordings,
+} from './recordings'
 export {
   asMatter,
   follow,

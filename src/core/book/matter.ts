@@ -6,6 +6,7 @@ import { Ids, renameIds } from './identity'
 import { retargeted } from './innerLinks'
 import { addSection, newSection } from './ops'
 import type { Role } from './roles'
+import { type Recording, usedRecordings } from './recordings'
 import { schema } from './schema'
 
 /** A section that is used in book after book, kept once for all of them. */
@@ -17,8 +18,9 @@ export interface StandingMatter {
   title: string
   subtitle?: string
   doc: DocJson
-  /** Pictures that it shows. */
+  /** Pictures that it shows, and recordings that it plays. */
   assets: Asset[]
+  recordings?: Recording[]
   /** Packages at outlets, by the hash of their bytes, that hold what was kept before. */
   former?: string[]
 }
@@ -67,6 +69,7 @@ export function asMatter(book: Book, s: Section, { id, name }: Pick<StandingMatt
   const own = new Set(blockNames(s.doc))
   const [bare] = retargeted([{ made: false, doc: s.doc }], to => (own.has(to) ? undefined : null))
   const shown = new Set(picturesIn({ ...s, made: false }).map(p => p.asset))
+  const played = usedRecordings(book.recordings, [{ ...s, made: false }])
   return {
     id,
     name,
@@ -75,6 +78,7 @@ export function asMatter(book: Book, s: Section, { id, name }: Pick<StandingMatt
     ...(s.subtitle ? { subtitle: s.subtitle } : {}),
     doc: bare!.doc,
     assets: book.assets.filter(a => shown.has(a.id)),
+    ...(played.length ? { recordings: played } : {}),
   }
 }
 
@@ -96,10 +100,12 @@ export function follow(book: Book, section: string, kept: StandingMatter): Book 
   const [own] = retargeted([{ made: false, doc }], to => names.get(to))
   const said = saidBy(kept)
   const lacking = kept.assets.filter(a => !book.assets.some(b => b.id === a.id))
+  const unheard = (kept.recordings ?? []).filter(r => !book.recordings?.some(b => b.id === r.id))
   return {
     ...book,
     lastId: ids.last,
     ...(lacking.length ? { assets: [...book.assets, ...lacking] } : {}),
+    ...(unheard.length ? { recordings: [...(book.recordings ?? []), ...unheard] } : {}),
     sections: book.sections.map(s => {
       if (s.id !== section) return s
       const { subtitle: _, ...rest } = s

@@ -10,6 +10,7 @@ import {
 import { type DocJson, docText } from './doc'
 import { addSection, newSection, removeSection } from './ops'
 import type { Run } from './pagePlan'
+import { usedRecordings } from './recordings'
 import type { Role } from './roles'
 
 /** What the next book takes of the sections of an earlier one: pages that its data makes, and what stands in book after book. */
@@ -63,6 +64,7 @@ export function nextBook(book: Book, id: string): Book {
   return {
     ...next,
     assets: book.assets.filter(a => used.includes(a) || made.has(a.id)),
+    ...(book.recordings ? { recordings: usedRecordings(book.recordings, next.sections) } : {}),
     earlier: {
       title: data.title,
       isbns: editions.flatMap(e => (e.isbn ? [e.isbn] : [])),

@@ -147,7 +147,7 @@ export const nodes: Record<string, NodeSpec> = {
       0,
     ],
   },
-  /** A picture outside the line; the content is its caption. `asset` is the SHA-256 of its bytes, `share` the part of the measure it takes, `stands` where (see ImageStand), `crop` what is left out, `leads` where a link on it leads. */
+  /** A picture outside the line; the content is its caption. `asset` is the SHA-256 of its bytes, `share` the part of the measure it takes, `stands` where (see ImageStand), `crop` what is left out, `leads` where a link on it leads. One that `plays` is a sound or a film in ebooks, and its still on paper: see recordings.ts. */
   image: {
     group: 'block',
     content: 'inline*',
@@ -162,6 +162,9 @@ export const nodes: Record<string, NodeSpec> = {
         v => v === null || isCrop(v),
       ),
       leads: attribute('', LEADS, v => v === '' || (typeof v === 'string' && !!safeHref(v))),
+      plays: words(64),
+      spoken: words(200_000),
+      told: yesNo,
     },
     parseDOM: [{ tag: 'figure', contentElement: 'figcaption' }],
     toDOM: n => ['figure', { 'data-asset': n.attrs.asset }, ['figcaption', 0]],

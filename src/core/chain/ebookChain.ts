@@ -128,7 +128,7 @@ export function ebookChain(
       leastPrice: async get => leastEbookPrice(await get('profile'), (await get('epub')).bytes.length),
       worked: async get => workedEbook(await get('money')),
       findings: async get => {
-        const { bytes, troubles, gaps } = await get('epub')
+        const { bytes, troubles, gaps, recordingsLeftOut } = await get('epub')
         const { width, height } = await get('front')
         return check({
           book: await get('text'),
@@ -138,6 +138,8 @@ export function ebookChain(
             troubles,
             gaps,
             front: { width, height },
+            recordingsLeftOut,
+            fixed: !!(await get('fixed')),
             price: await get('price'),
             leastPrice: await get('leastPrice'),
           },

@@ -27,6 +27,7 @@ import {
   safeZone,
   specification,
 } from './pageRules'
+import { recordingsOnPaper, recordingsTaken, soundRecordings } from './recordingRules'
 import { answers, doubles, faint, made, offence, shown, smallPrint, waiting } from './planRules'
 import type { Subject } from './subject'
 
@@ -64,6 +65,9 @@ export const rules: Rule[] = [
   ebookAccess,
   front,
   soundPictures,
+  soundRecordings,
+  recordingsOnPaper,
+  recordingsTaken,
   described,
   emptySections,
   innerLinksLead,

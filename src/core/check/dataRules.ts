@@ -142,6 +142,22 @@ const GAPS: Record<
     says: w => `A link that says “${w}” does not say where it leads.`,
     remedy: 'say where it leads',
   },
+  'recording not named': {
+    says: () => 'A recording does not say what it is to readers who cannot see or hear it.',
+    remedy: 'name the recording',
+  },
+  'recording not in words': {
+    says: () => 'A recording is not put in words, for readers who cannot hear it.',
+    remedy: 'put it in words',
+  },
+  'film without timed words': {
+    says: () => 'A film speaks, and its words do not say when each is said, so that they cannot be read below it.',
+    remedy: 'bring in timed words',
+  },
+  'film shows what is not said': {
+    says: () => 'A film is not known to say what it shows, for readers who cannot see it.',
+    remedy: 'say whether it is told',
+  },
   'language not known': {
     says: () => 'The language of the book is none that a voice knows.',
     remedy: 'choose the language',

@@ -1,5 +1,5 @@
 import type { Double } from '../activity'
-import type { Book } from '../book'
+import type { Book, Recording } from '../book'
 import type { Cover, CoverGround } from '../cover'
 import type { AccessGap, EpubTrouble } from '../epub'
 import type { Interior } from '../pages'
@@ -31,6 +31,9 @@ export interface Subject {
     /** What keeps readers out. */
     gaps?: AccessGap[]
     front?: { width: number; height: number }
+    /** Recordings that it is without; whether since its pages are fixed. */
+    recordingsLeftOut?: Recording[]
+    fixed?: boolean
     price?: number
     leastPrice?: number
   }

@@ -1,4 +1,4 @@
-import type { Asset, Book, EbookSettings } from '../book'
+import { type Asset, type Book, type EbookSettings, type Recording, type RecordingSort, usedRecordings } from '../book'
 import type { AccessGap, EpubTrouble, FixedPages } from '../epub'
 import { imagesOn } from '../marks'
 import type { InteriorStyle, PageStart } from '../pages'
@@ -19,6 +19,9 @@ export interface MadeEbook {
   linksLeftOut: number
   /** Links that lead out of the book, as it is written. */
   linksOut: number
+  /** Recordings that are in it, and those of the text that it is without: its outlet takes none of their sort, or its pages are fixed. */
+  plays: Recording[]
+  recordingsLeftOut: Recording[]
   troubles: EpubTrouble[]
   gaps: AccessGap[]
 }
@@ -32,7 +35,7 @@ export interface EbookParts {
   settings: EbookSettings | undefined
   front: PaintedPage
   /** What the outlet's rules make of it. */
-  rules: Pick<EbookRules, 'coverPage' | 'contentsPage' | 'faces' | 'linksTo'> | undefined
+  rules: Pick<EbookRules, 'coverPage' | 'contentsPage' | 'faces' | 'linksTo' | 'plays'> | undefined
   /** Where the pages of the print edition begin, and what it is called, if there is one. */
   pages: PageStart[] | undefined
   printed: string | undefined
@@ -61,6 +64,10 @@ const fileOf = async (
 ): Promise<Uint8Array | undefined> =>
   light?.pictures.get(id)?.bytes ?? elsewhere.get(id)?.picture ?? (await pictures.bytes(id))
 
+/** Sorts of recordings that the ebook takes along; all where no outlet says otherwise. */
+const sortsTaken = ({ rules, fixed }: EbookParts): readonly RecordingSort[] | undefined =>
+  fixed ? [] : rules ? (rules.plays ?? []) : undefined
+
 /** Makes the ebook and looks it over. `light`: pictures that go in another form than they came. */
 export async function makeEbook(
   book: Book,
@@ -69,12 +76,18 @@ export async function makeEbook(
   shelf: FontShelf,
   ports: DeliveryPorts,
 ): Promise<MadeEbook> {
-  const { accessGaps, inspectEpub, linksLeftOut, sheetFaults } = await import('../epub')
+  const { accessGaps, inspectEpub, linksLeftOut, recordingsPlayed, sheetFaults } = await import('../epub')
   const { zipEpub } = await import('../publication')
   const files = new Map<string, Uint8Array>()
   for (const a of await ebookPictures(book, parts)) {
     const bytes = await fileOf(a, parts, light, ports)
     if (bytes) files.set(a.id, bytes)
+  }
+  const plays: Recording[] = []
+  for (const r of recordingsPlayed(book, sortsTaken(parts))) {
+    const bytes = await ports.pictures.bytes(r.id)
+    if (bytes) plays.push(r)
+    if (bytes) files.set(r.id, bytes)
   }
   const epub = await written(
     { ...book, assets: book.assets.map(a => inItsForm(a, light)) },
@@ -84,7 +97,10 @@ export async function makeEbook(
     ports,
   )
   const bytes = zipEpub(epub, parts.date)
-  const shown = new Map(book.assets.filter(a => files.has(a.id)).map(a => [a.id, a]))
+  const shown = {
+    assets: new Map(book.assets.filter(a => files.has(a.id)).map(a => [a.id, a])),
+    recordings: new Map(plays.map(r => [r.id, r])),
+  }
   // One that came with a file may have what is not taken when it is written here.
   const leftOut = sheetFaults(parts.settings?.css ?? '').map(f => ({
     kind: 'sheet' as const,
@@ -97,7 +113,9 @@ export async function makeEbook(
   return {
     epub,
     bytes,
-    pictures: new Map([...files].map(([id, file]) => [id, file.length])),
+    pictures: new Map([...files].filter(([id]) => shown.assets.has(id)).map(([id, file]) => [id, file.length])),
+    plays,
+    recordingsLeftOut: usedRecordings(book.recordings, book.sections).filter(r => !plays.includes(r)),
     linksLeftOut: linksLeftOut(book.sections, parts.rules?.linksTo),
     linksOut: linksLeftOut(book.sections, []),
     troubles: [...inspectEpub(bytes), ...leftOut, ...wordless],
@@ -113,12 +131,17 @@ export async function bareWeight(
   shelf: FontShelf,
   ports: DeliveryPorts,
 ): Promise<number> {
+  const { recordingsPlayed } = await import('../epub')
   const { zipEpub } = await import('../publication')
   const files = new Map<string, Uint8Array>()
   const none = new Uint8Array()
   for (const a of await ebookPictures(book, parts)) {
     const bytes = heavy.some(h => h.id === a.id) ? none : await fileOf(a, parts, undefined, ports)
     if (bytes) files.set(a.id, bytes)
+  }
+  for (const r of recordingsPlayed(book, sortsTaken(parts))) {
+    const bytes = await ports.pictures.bytes(r.id)
+    if (bytes) files.set(r.id, bytes)
   }
   return zipEpub(
     await written(
@@ -141,11 +164,13 @@ function inItsForm(a: Asset, lighter: LightBook | undefined): Asset {
 
 async function written(
   book: Book,
-  { isbn, date, style, settings, front, rules, pages, printed, fixed, elsewhere }: EbookParts,
+  parts: EbookParts,
   picture: (asset: string) => Uint8Array | undefined,
   shelf: FontShelf,
   { pdf }: DeliveryPorts,
 ): Promise<Epub> {
+  const { isbn, date, style, settings, front, rules, pages, printed, fixed, elsewhere } = parts
+  const plays = sortsTaken(parts)
   const { buildEpub, carriedFaces } = await import('../epub')
   // Fixed pages have their letters as outlines.
   const carried = settings?.faces && rules?.faces !== false && !fixed
@@ -163,6 +188,7 @@ async function written(
     ...(rules?.coverPage === undefined ? {} : { coverPage: rules.coverPage }),
     ...(rules?.contentsPage === undefined ? {} : { contentsPage: rules.contentsPage }),
     ...(rules?.linksTo ? { linksTo: rules.linksTo } : {}),
+    ...(plays ? { plays } : {}),
     ...(pages ? { pages } : {}),
     ...(printed ? { printed } : {}),
     ...(fixed ? { fixed: { ...fixed, words: new Map([...elsewhere].map(([id, p]) => [id, p.words])) } } : {}),

@@ -23,7 +23,9 @@ const linked = (words: string): BlockJson => ({
   content: [{ type: 'text', text: words, marks: [{ type: 'link', attrs: { href: 'https://merrow.example' } }] }],
 })
 const gaps = (...content: BlockJson[]): string[] =>
-  accessGaps(bookWith(...content), new Map([[asset.id, asset]])).map(g => `${g.kind} ${g.block}`)
+  accessGaps(bookWith(...content), { assets: new Map([[asset.id, asset]]), recordings: new Map() }).map(
+    g => `${g.kind} ${g.block}`,
+  )
 
 describe('what keeps a reader out', () => {
   test('is found at its place', () => {

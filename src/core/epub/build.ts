@@ -9,10 +9,14 @@ import {
   linkedPlaces,
   printedWords,
   picturesIn,
+  type Recording,
+  type RecordingSort,
   type Section,
   type SectionLabel,
   seriesLine,
   shortName,
+  sortOf,
+  usedRecordings,
 } from '../book'
 import { harbourRoman, type InteriorStyle, type PageStart } from '../pages'
 import { type Epub, zipEpub } from '../publication'
@@ -20,7 +24,7 @@ import { joined, type Markup, xml } from '../trade'
 import { at, Draft } from './draft'
 import { usedIn } from './faces'
 import { buildFixedEpub } from './fixed'
-import { addCover, finished, identifierOf, imageFile } from './finish'
+import { addCover, finished, identifierOf, imageFile, mediaFile } from './finish'
 import type { EpubOptions } from './options'
 import { styleSheetOf } from './style'
 import { type Breaks, page, sectionBody, type XhtmlContext } from './xhtml'
@@ -36,7 +40,12 @@ export function buildEpub(book: Book, options: EpubOptions): Epub {
   const { style = harbourRoman } = options
   const sections = book.sections.filter(isRead)
   const assets = picturesShown(book, style).filter(a => options.picture(a.id))
-  const draft = new Draft(identifierOf(book, options), new Map(assets.map(a => [a.id, a])))
+  const recordings = recordingsPlayed(book, options.plays).filter(r => options.picture(r.id))
+  const draft = new Draft(
+    identifierOf(book, options),
+    new Map(assets.map(a => [a.id, a])),
+    new Map(recordings.map(r => [r.id, r])),
+  )
   if (options.cover) addCover(draft, book, printedWords(data.language), options)
   addSections(draft, book, sections, { ...options, style })
   const { nav, spine, items } = draft
@@ -64,6 +73,13 @@ export function picturesShown({ data, assets, sections: all }: Book, { openings,
   for (const own of [openings.ornamentPicture, breaks.picture]) if (own) used.add(own)
   return assets.filter(a => used.has(a.id) && !a.damaged)
 }
+
+/** The recordings that an ebook plays: those of the text that is read, as far as its outlet takes their sort. */
+export const recordingsPlayed = (
+  { recordings, sections }: Pick<Book, 'recordings' | 'sections'>,
+  sorts: readonly RecordingSort[] = ['sound', 'film'],
+): Recording[] =>
+  usedRecordings(recordings, sections.filter(isRead)).filter(r => !r.damaged && sorts.includes(sortOf(r)))
 
 /** A title as contents show it, on one line. */
 const lineOf = (title: string): string => title.replace(/\s+/g, ' ').trim()
@@ -94,6 +110,9 @@ function addSections(
     style: options.style,
     assets,
     href: id => `../${imageFile(assets.get(id)!)}`,
+    recordings: draft.recordings,
+    mediaHref: id => `../${mediaFile(draft.recordings.get(id)!)}`,
+    track: trackFiles(draft),
     breaks: new Map(),
     places: placesOf(sections),
     linksTo: options.linksTo,
@@ -129,6 +148,21 @@ function addSections(
         })
   }
   if (start) landmarks.push({ type: 'bodymatter', title: words.textBegins, href: at(`text/${start.id}.xhtml`) })
+}
+
+/** Timed words as files beside their recordings: one for each that is said of it. */
+function trackFiles(draft: Draft): XhtmlContext['track'] {
+  const known = new Map<string, string>()
+  return (recording, spoken) => {
+    const key = `${recording} ${spoken}`
+    let path = known.get(key)
+    if (!path) {
+      path = `media/words-${known.size + 1}.vtt`
+      known.set(key, path)
+      draft.add({ path, id: `words-${known.size}`, type: 'text/vtt', data: spoken })
+    }
+    return `../${path}`
+  }
 }
 
 function bodyOf(book: Book, s: Section, label: SectionLabel, ctx: XhtmlContext, isbn: string | undefined): Markup {

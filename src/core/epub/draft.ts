@@ -1,5 +1,5 @@
 import { strToU8 } from 'fflate'
-import type { Asset } from '../book'
+import type { Asset, Recording } from '../book'
 import type { EpubItem, Landmark, NavEntry, PageEntry, SpineItem } from '../publication'
 import type { Markup } from '../trade'
 
@@ -26,6 +26,8 @@ export class Draft {
     readonly identifier: string,
     /** Its pictures, by asset. */
     readonly assets: Map<string, Asset>,
+    /** Its recordings, by their ids. */
+    readonly recordings: ReadonlyMap<string, Recording> = new Map(),
   ) {}
 
   add({ data, path, properties = [], ...item }: Added): void {

@@ -1,4 +1,4 @@
-import { type Asset, authorLine, type Book, filled, type PrintedWords, uidOf } from '../book'
+import { type Asset, authorLine, type Book, filled, type PrintedWords, type Recording, uidOf } from '../book'
 import { type Epub, NCX } from '../publication'
 import { type Markup, xml } from '../trade'
 import { at, type Draft, ROOT } from './draft'
@@ -22,6 +22,16 @@ const extensions: Record<Asset['type'], string> = {
   // Pages of PDFs go as pictures of them.
   'application/pdf': 'pdf',
 }
+
+const endings: Record<Recording['type'], string> = {
+  'audio/mpeg': 'mp3',
+  'audio/mp4': 'm4a',
+  'audio/ogg; codecs=opus': 'opus',
+  'video/mp4': 'mp4',
+  'video/webm': 'webm',
+}
+
+export const mediaFile = (r: Recording): string => `media/${r.id.slice(0, 16)}.${endings[r.type]}`
 
 export const imageFile = (a: Asset): string => `images/${a.id.slice(0, 16)}.${extensions[a.type]}`
 
@@ -59,6 +69,8 @@ export function finished(draft: Draft, book: Book, options: EpubOptions, sheet: 
   })
   for (const a of draft.assets.values())
     draft.add({ path: imageFile(a), id: `i-${a.id.slice(0, 16)}`, type: a.type, data: options.picture(a.id)! })
+  for (const r of draft.recordings.values())
+    draft.add({ path: mediaFile(r), id: `m-${r.id.slice(0, 16)}`, type: r.type, data: options.picture(r.id)! })
   draft.add({ path: 'style.css', id: 'css', type: 'text/css', data: `${sheet}${ownSheet(options.css)}` })
   draft.add({ path: 'toc.ncx', id: 'ncx', type: NCX, data: ncxFile(data, draft) })
   return {

@@ -1,5 +1,5 @@
 export { type AccessGap, accessGaps } from './access'
-export { buildEpub, picturesShown, writeEpub } from './build'
+export { buildEpub, picturesShown, recordingsPlayed, writeEpub } from './build'
 export { checkEpub, type EpubFinding } from './check'
 export { carriedFaces, type EmbeddedFace, mayBeCarried, type UsedText } from './faces'
 export { linksLeftOut } from './leads'

@@ -1,4 +1,4 @@
-import type { Book, Contributor, TitleData } from '../book'
+import { type Book, type Contributor, type RecordingSort, sortOf, type TitleData } from '../book'
 import { dc, named, property, type Statement } from '../publication'
 import { accessGaps } from './access'
 import type { Draft } from './draft'
@@ -70,24 +70,31 @@ const fixedLayout = ({ assets }: Draft): Statement[] => [
 const CONFORMS = 'EPUB Accessibility 1.1 - WCAG 2.2 Level AA'
 
 /** How it can be read. It says that it conforms only where none of our rules finds anything. */
-function access(book: Book, { assets, pages }: Draft): Statement[] {
-  const gaps = accessGaps(book, assets)
-  const described = !gaps.some(g => g.kind === 'picture not described')
+function access(book: Book, draft: Draft): Statement[] {
+  const { assets, pages } = draft
+  const gaps = accessGaps(book, draft)
+  const described = !gaps.some(g => g.kind === 'picture not described' || g.kind === 'recording not in words')
+  const recordings = [...draft.recordings.values()]
+  const plays = (sort: RecordingSort): boolean => recordings.some(r => sortOf(r) === sort)
   const feature = (value: string): Statement => property('schema:accessibilityFeature', value)
   const m = [property('schema:accessMode', 'textual')]
-  if (assets.size) m.push(property('schema:accessMode', 'visual'))
+  if (assets.size || plays('film')) m.push(property('schema:accessMode', 'visual'))
+  if (recordings.some(r => !r.silent)) m.push(property('schema:accessMode', 'auditory'))
   if (described) m.push(property('schema:accessModeSufficient', 'textual'))
   m.push(...['tableOfContents', 'readingOrder', 'structuralNavigation', 'displayTransformability'].map(feature))
   if (assets.size && described) m.push(feature('alternativeText'))
   if (pages.length) m.push(feature('printPageNumbers'))
+  if (recordings.length && !gaps.some(g => g.kind === 'recording not in words')) m.push(feature('transcript'))
+  if (draft.items.some(i => i.type === 'text/vtt')) m.push(feature('captions'))
+  // A picture that moves may flash, and nobody has looked.
+  const moves = plays('film') || [...assets.values()].some(a => a.type === 'image/gif')
   m.push(
-    // A picture that moves may flash, and nobody has looked.
-    property('schema:accessibilityHazard', [...assets.values()].some(a => a.type === 'image/gif') ? 'unknown' : 'none'),
+    property('schema:accessibilityHazard', moves ? 'unknown' : 'none'),
     property(
       'schema:accessibilitySummary',
       described
-        ? 'All text can be read by any means; pictures, if any, are described.'
-        : 'All text can be read by any means; some pictures are not described.',
+        ? `All text can be read by any means; pictures, if any, are described${recordings.length ? ', and recordings are put in words' : ''}.`
+        : `All text can be read by any means; some pictures ${recordings.length ? 'or recordings ' : ''}are not described.`,
       undefined,
       { 'xml:lang': 'en' },
     ),

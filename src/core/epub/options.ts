@@ -1,3 +1,4 @@
+import type { RecordingSort } from '../book'
 import type { PageMarks } from '../marks'
 import type { InteriorStyle, PageStart } from '../pages'
 import type { WordsAt } from '../pdf'
@@ -29,7 +30,7 @@ export interface EpubOptions {
   css?: string
   /** The front cover as JPEG or PNG. */
   cover?: { bytes: Uint8Array; type: 'image/jpeg' | 'image/png' }
-  /** Bytes of the book's pictures by asset. */
+  /** Bytes of the book's pictures and recordings by their ids. */
   picture(asset: string): Uint8Array | undefined
   /** Where printed pages begin, for the page list. */
   pages?: PageStart[]
@@ -40,6 +41,8 @@ export interface EpubOptions {
   contentsPage?: boolean
   /** Hosts in the web that links may lead to; any, where it is not said. */
   linksTo?: readonly string[]
+  /** Sorts of recordings that go along; all, where it is not said. */
+  plays?: readonly RecordingSort[]
   /** Its pages are fixed: as they are printed. */
   fixed?: FixedPages
 }

@@ -121,6 +121,11 @@ const FIGURES = [
   '@media (max-width: 30em) { figure.left, figure.right { float: none; width: auto !important; max-width: 100%; margin: 1.4em 0; } }',
   'figure.page, figure.plate { page-break-before: always; page-break-after: always; break-before: page; break-after: page; margin: 0; }',
   'img.sign { width: auto; vertical-align: baseline; }',
+  'figure.plays video { width: 100%; max-height: 80vh; }',
+  'figure.plays audio { width: 100%; max-width: 26em; }',
+  '.spoken { margin: 0.6em auto; max-width: 34em; text-align: left; font-size: 0.9em; }',
+  '.spoken summary { text-align: center; font-style: italic; }',
+  '.spoken p { text-indent: 0; margin: 0.4em 0; }',
   'figcaption { font-size: 0.88em; font-style: italic; margin-top: 0.5em; }',
 ]
 

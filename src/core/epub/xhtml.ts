@@ -8,15 +8,19 @@ import {
   headRows,
   type ImageJson,
   type InlineJson,
+  isTimed,
   type MarkJson,
   type ParagraphJson,
   type PlacedCell,
   printedWords,
+  type Recording,
   roles,
   sectionWord,
   shownOf,
   type Section,
   type SectionLabel,
+  sortOf,
+  spokenLines,
   type TableJson,
 } from '../book'
 import { beginningFor, initialIn, type InteriorStyle, leadInOf, numberIn, type Standing, standingAfter } from '../pages'
@@ -33,6 +37,11 @@ export interface XhtmlContext extends LinkRule {
   assets: Map<string, Asset>
   /** File of an asset, relative to the text folder. */
   href(asset: string): string
+  /** Recordings that are in the file, and where. */
+  recordings: ReadonlyMap<string, Recording>
+  mediaHref(recording: string): string
+  /** Takes the timed words of a recording as a file, and gives its address. */
+  track(recording: string, spoken: string): string
   breaks: Breaks
   /** Used page labels, so that none is written twice. */
   seen: Set<string>
@@ -102,6 +111,9 @@ function ornament(kind: OrnamentName, own: string, size: number, ctx: XhtmlConte
     ? xml`<img class="ornament" src="${ctx.href(own)}" alt="" role="presentation"/>`
     : ornamentSvg(kind, size)
 }
+
+/** What the words of a recording are called in a book’s language. */
+const wordsFor = (language: string): string => printedWords(language).spoken
 
 class SectionWriter {
   private readonly asides: Markup[] = []
@@ -183,6 +195,7 @@ class SectionWriter {
         const caption = b.content?.length
           ? xml`<figcaption>${this.inlineOf(b.attrs.id, b.content)}</figcaption>`
           : undefined
+        if (b.attrs.plays) return this.plays(b, caption)
         if (!this.ctx.assets.has(b.attrs.asset))
           return caption ? xml`<figure${this.named(b)}>${caption}</figure>` : joined([])
         const { stands = 'measure', share } = b.attrs
@@ -201,6 +214,36 @@ class SectionWriter {
       case 'page_break':
         return xml`<hr${this.named(b)} class="turn"/>`
     }
+  }
+
+  /** A recording with its still, its words and its caption; where it does not go along, what it has beside it stands all the same. */
+  private plays(b: ImageJson, caption: Markup | undefined): Markup {
+    const { asset, alt, spoken = '', share, stands } = b.attrs
+    const { recordings, mediaHref, assets, href, language } = this.ctx
+    const recording = recordings.get(b.attrs.plays!)
+    const lines = spokenLines(spoken)
+    const words = lines.length > 0 && this.spoken(lines)
+    const still = assets.has(asset)
+    if (!recording && !still && !words && !caption) return joined([])
+    const film = recording && sortOf(recording) === 'film'
+    const called = alt && xml` aria-label="${alt}"`
+    const first = recording && isTimed(spoken) ? this.ctx.track(recording.id, spoken) : undefined
+    const track =
+      first && xml`<track kind="captions" src="${first}" srclang="${language}" label="${wordsFor(language)}"/>`
+    const player = !recording
+      ? undefined
+      : film
+        ? xml`<video src="${mediaHref(recording.id)}" controls="controls" preload="metadata"${still && xml` poster="${href(asset)}"`}${called}>${track}</video>`
+        : xml`<audio src="${mediaHref(recording.id)}" controls="controls" preload="metadata"${called}>${track}</audio>`
+    // What a film shows before it plays is its still; above a sound it stands by itself, and says what the sound says.
+    const seen = still && !film ? this.img({ asset, alt, decoration: !!recording || b.attrs.decoration }) : undefined
+    const width = share < 1 && stands !== 'plate' && xml` style="width: ${Math.round(share * 100)}%"`
+    return xml`<figure${this.named(b)} class="plays"${width}>${this.pageBreaks(b.attrs.id, 0)}${seen}${player}${words}${caption}</figure>`
+  }
+
+  /** What is said and heard in a recording, to be opened by whoever cannot hear it. */
+  private spoken(lines: readonly string[]): Markup {
+    return xml`<details class="spoken"><summary>${wordsFor(this.ctx.language)}</summary>${lines.map(l => xml`<p>${l}</p>`)}</details>`
   }
 
   private table(b: TableJson): Markup {

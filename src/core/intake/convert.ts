@@ -13,8 +13,9 @@ import type {
   TableJson,
   VerseJson,
 } from '../book'
-import { gridOf, hashOf, type Ids, inlineText, primaryTag, safeHref, tableOf } from '../book'
+import { gridOf, hashOf, type Ids, inlineText, primaryTag, type Recording, safeHref, tableOf } from '../book'
 import { isSceneBreak } from './headings'
+import { asRecording } from './recordings'
 import { verseAt } from './verse'
 import { type DropCounter, lettersIn, type RawBlock, type RawPara } from './raw'
 
@@ -43,6 +44,7 @@ export function readAsset(bytes: Uint8Array, name?: string): Asset | undefined {
 
 export interface Converted {
   assets: Map<string, { asset: Asset; bytes: Uint8Array }>
+  recordings: Map<string, { recording: Recording; bytes: Uint8Array }>
   cleaned: DropCounter
   /** Empty paragraphs that were kept so far. */
   empty: number
@@ -243,20 +245,22 @@ function container(
 
 function picture(b: Extract<RawBlock, { type: 'picture' }>, conversion: Conversion): BlockJson[] {
   const { ids } = conversion
-  const asset = takePicture(b.key, b.alt, conversion)
+  const asset = b.key ? takePicture(b.key, b.alt, conversion) : undefined
+  const plays = b.plays && takeRecording(b.plays.key, b.alt, conversion)
   const caption = b.caption?.length ? inline(b.caption, conversion) : undefined
-  if (asset)
+  if (asset || plays)
     return [
       tidy<ImageJson>({
         type: 'image',
         attrs: {
           id: ids.block(),
-          asset,
+          asset: asset ?? '',
           alt: b.alt,
           decoration: false,
           share: 1,
           ...(b.crop && { crop: b.crop }),
           ...(b.leads && safeHref(b.leads) && { leads: b.leads }),
+          ...(plays && { plays, ...(b.plays?.spoken && { spoken: b.plays.spoken }) }),
         },
         content: caption,
       }),
@@ -272,6 +276,15 @@ export function takePicture(key: string, alt: string, { pictures, dropped, into 
   if (asset) into.assets.set(asset.id, { asset, bytes })
   else dropped.add('pictures in a format, or of a size, that books cannot use', alt || key)
   return asset?.id
+}
+
+/** Takes a recording over, as a picture is. */
+function takeRecording(key: string, alt: string, { pictures, dropped, into }: Conversion): string | undefined {
+  const bytes = pictures.get(key)
+  const recording = bytes && asRecording(bytes, key.split('/').pop())
+  if (recording) into.recordings.set(recording.id, { recording, bytes })
+  else dropped.add('sound and film in a format that ebooks do not play', alt || key)
+  return recording?.id
 }
 
 /** Without keys that are undefined: documents are compared and stored as JSON. */

@@ -59,6 +59,12 @@ export interface RawPara extends Anchored {
   indent?: { left: number; right: number }
 }
 
+/** A sound or a film by the reader’s key of its bytes, and its words. */
+export interface RawRecording {
+  key: string
+  spoken: string
+}
+
 export type RawBlock = RawPara | (RawOther & Anchored)
 
 type RawOther =
@@ -72,6 +78,8 @@ type RawOther =
       /** A link on it, as the text's links are. */
       leads?: string
       crop?: Crop
+      /** It is the still of a recording; one of which nothing is seen has an empty key. */
+      plays?: RawRecording
     }
   /** A section begins, as the file itself says, without a heading. */
   | { type: 'section'; role: Role; title?: string; numbered?: boolean; why: string }

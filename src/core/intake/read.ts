@@ -6,10 +6,10 @@ import { readers } from './readers/registry'
 import { inOrder } from './several'
 import { decodeText } from './text'
 import { type Understood, understand } from './understand'
-import { entryNames } from '../files'
+import { entryNames, recordingTypeOf } from '../files'
 
 /** What a file is, by its first bytes; names are only believed where bytes cannot tell. */
-export type FileKind = 'zip' | 'ole' | 'pdf' | 'picture' | 'rtf' | 'text' | 'empty'
+export type FileKind = 'zip' | 'ole' | 'pdf' | 'picture' | 'recording' | 'rtf' | 'text' | 'empty'
 
 export function sniff(bytes: Uint8Array): FileKind {
   if (bytes.every(b => b === 32 || b === 10 || b === 13 || b === 9)) return 'empty'
@@ -18,6 +18,7 @@ export function sniff(bytes: Uint8Array): FileKind {
   if (at(0xd0, 0xcf, 0x11, 0xe0)) return 'ole'
   if (at(0x25, 0x50, 0x44, 0x46)) return 'pdf'
   if (at(0x89, 0x50, 0x4e, 0x47) || at(0xff, 0xd8, 0xff) || at(0x47, 0x49, 0x46)) return 'picture'
+  if (recordingTypeOf(bytes)) return 'recording'
   if (at(0x7b, 0x5c, 0x72, 0x74, 0x66)) return 'rtf'
   return 'text'
 }
@@ -39,14 +40,14 @@ export function readManuscript(
 }
 
 /**
- * Reads several files as one book, in the order in which they come; pictures among them are those of the texts beside them. What
+ * Reads several files as one book, in the order in which they come; pictures and recordings among them are those of the texts beside them. What
  * cannot be read is counted with its reason, and stops no other. Throws a Fault where none can be read.
  */
 export function readManuscripts(
   files: readonly { name: string; bytes: Uint8Array }[],
   { report, salvage = false }: { report?: Report; salvage?: boolean } = {},
 ): Understood {
-  const pictures = files.filter(f => sniff(f.bytes) === 'picture')
+  const pictures = files.filter(f => ['picture', 'recording'].includes(sniff(f.bytes)))
   const beside = new Map(pictures.map(f => [f.name, f.bytes]))
   const read: { name: string; raw: RawManuscript }[] = []
   const failed: { name: string; why: Fault }[] = []
@@ -63,7 +64,8 @@ export function readManuscripts(
   if (!read.length) throw failed[0]?.why ?? new Fault('empty', 'None of these files has a text in it.')
   const raw = inOrder(read)
   const named = new Set(read.flatMap(r => [...r.raw.pictures.values()]))
-  for (const { name, bytes } of pictures) if (!named.has(bytes)) raw.dropped.add('pictures that no text names', name)
+  for (const { name, bytes } of pictures)
+    if (!named.has(bytes)) raw.dropped.add(`${sniff(bytes)}s that no text names`, name)
   for (const { name, why } of failed) raw.dropped.add(`files that could not be read. ${why.message}`, name)
   // Files that are one book have no name in common.
   return finished(understand(raw, read.length > 1 ? '' : read[0]!.name))
@@ -91,6 +93,8 @@ function readRaw(name: string, bytes: Uint8Array, reading: Reading): RawManuscri
       throw new Fault('pdf', 'This is a PDF, not a manuscript: its text has no structure to read.')
     case 'picture':
       throw new Fault('picture', 'This is a picture, not a manuscript.')
+    case 'recording':
+      throw new Fault('recording', 'This is a sound or a film, not a manuscript.')
     case 'rtf':
       throw new Fault('rtf', 'This is a rich-text file. Save it as .docx and bring that in.')
     default: {

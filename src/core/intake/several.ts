@@ -60,7 +60,12 @@ function renamed(of: RawBlock, apart: (key: string) => string): RawBlock {
         ...(b.list ? { list: { ...b.list, key: apart(b.list.key) } } : {}),
       }
     case 'picture':
-      return { ...b, key: apart(b.key), ...(b.caption ? { caption: signsOf(b.caption, apart) } : {}) }
+      return {
+        ...b,
+        key: b.key && apart(b.key),
+        ...(b.caption ? { caption: signsOf(b.caption, apart) } : {}),
+        ...(b.plays ? { plays: { ...b.plays, key: apart(b.plays.key) } } : {}),
+      }
     case 'container':
       return { ...b, blocks: b.blocks.map(x => renamed(x, apart)) }
     case 'verse':

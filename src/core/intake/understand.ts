@@ -27,7 +27,7 @@ import { DropCounter, type Dropped, lettersIn, type RawBlock, type RawManuscript
 /** A manuscript as it was understood: a book, with the evidence for each section, and what was left out or tidied. */
 export interface Understood {
   book: Book
-  /** Bytes of the book's pictures by asset id. */
+  /** Bytes of the book's pictures and recordings by their ids. */
   pictures: Map<string, Uint8Array>
   dropped: Dropped[]
   /** What was tidied. Letters: typed signs that the book makes by itself. */
@@ -46,7 +46,7 @@ export interface Understood {
 
 /** Reads the structure of a raw manuscript; its dirt stays. `name` is the file's, for a title where the text gives none. */
 export function understand(raw: RawManuscript, name = ''): Omit<Understood, 'dirt'> {
-  const into: Converted = { assets: new Map(), cleaned: new DropCounter(), empty: 0 }
+  const into: Converted = { assets: new Map(), recordings: new Map(), cleaned: new DropCounter(), empty: 0 }
   if (raw.remade) into.cleaned.take(raw.remade)
   const blocks = withGaps(raw.blocks)
   const bodySize = commonSize(blocks) ?? raw.bodySize ?? 0
@@ -95,9 +95,17 @@ export function understand(raw: RawManuscript, name = ''): Omit<Understood, 'dir
     return level === undefined ? [] : [[s.id, level] as const]
   })
   const assets = [...into.assets.values()]
+  const recordings = [...into.recordings.values()]
   return {
-    book: { ...createBook('book', data, sections), assets: assets.map(a => a.asset) },
-    pictures: new Map(assets.map(a => [a.asset.id, a.bytes])),
+    book: {
+      ...createBook('book', data, sections),
+      assets: assets.map(a => a.asset),
+      ...(recordings.length ? { recordings: recordings.map(r => r.recording) } : {}),
+    },
+    pictures: new Map([
+      ...assets.map(a => [a.asset.id, a.bytes] as const),
+      ...recordings.map(r => [r.recording.id, r.bytes] as const),
+    ]),
     dropped: raw.dropped.list(),
     cleaned: into.cleaned.list(),
     candidates: candidatesOf(blocks, weighed, proposals, placed),

@@ -21,7 +21,7 @@ const read = (...raw: RawBlock[]): BlockJson[] =>
       ids: new Ids(0),
       pictures: new Map(),
       dropped: new DropCounter(),
-      into: { assets: new Map(), cleaned: new DropCounter(), empty: 0 },
+      into: { assets: new Map(), recordings: new Map(), cleaned: new DropCounter(), empty: 0 },
       counted: new Map(),
       placed: new Map(),
       anchors: new Map(),

@@ -35,6 +35,10 @@ export interface EpubItem {
   type: string
   data: Uint8Array
   properties: string[]
+  /** Id of the item that is shown where this one cannot be. */
+  fallback?: string
+  /** Id of the item that says when each of its words is read aloud. */
+  overlay?: string
 }
 
 export interface SpineItem {

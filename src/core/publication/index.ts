@@ -2,5 +2,17 @@ export type { Epub, EpubItem, Landmark, NavEntry, PageEntry, SpineItem, Statemen
 export { isLocked } from './locked'
 export { NCX } from './packageFile'
 export { openEpub, readEpub } from './read'
-export { coverOf, dc, itemWith, named, properties, property, readItems, refined, said, titleOf } from './statements'
+export {
+  coverOf,
+  dc,
+  itemWith,
+  named,
+  properties,
+  property,
+  readItems,
+  refined,
+  said,
+  titleOf,
+  withFallbacks,
+} from './statements'
 export { zipEpub } from './zip'

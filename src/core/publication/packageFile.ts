@@ -17,11 +17,13 @@ export const NCX = 'application/x-dtbncx+xml'
 export function packageFile(epub: Epub): Markup {
   const href = (target: string): string => hrefFrom(epub.root, target)
   const metadata = epub.metadata.map(s => element(s.name, s.attrs, s.value || undefined))
-  const items = epub.items.map(({ id, path, type, properties }) =>
+  const items = epub.items.map(({ id, path, type, properties, fallback, overlay }) =>
     element('item', {
       id,
       href: href(path),
       'media-type': type,
+      fallback,
+      'media-overlay': overlay,
       properties: properties.length > 0 && properties.join(' '),
     }),
   )

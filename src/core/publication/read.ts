@@ -81,7 +81,14 @@ function manifestOf(
   for (const { attrs } of under(under(opf, 'manifest')[0], 'item')) {
     const href = attrs.href ?? ''
     const path = /^[a-z][a-z\d+.-]*:/i.test(href) ? href : pathIn(folderOf(root), decoded(href))
-    const item = { id: attrs.id ?? '', path, type: attrs['media-type'] ?? '', properties: wordsOf(attrs.properties) }
+    const item = {
+      id: attrs.id ?? '',
+      path,
+      type: attrs['media-type'] ?? '',
+      properties: wordsOf(attrs.properties),
+      ...(attrs.fallback ? { fallback: attrs.fallback } : {}),
+      ...(attrs['media-overlay'] ? { overlay: attrs['media-overlay'] } : {}),
+    }
     const data = parts.get(path)
     if (data) items.push({ ...item, data })
     else absent.push(item)

@@ -65,3 +65,14 @@ export function readItems({ items, spine }: Pick<Epub, 'items' | 'spine'>): Epub
   const byId = new Map(items.map(i => [i.id, i]))
   return spine.flatMap(s => byId.get(s.id) ?? [])
 }
+
+/** An item and those that are shown in its stead, in their order (EPUB 3.3, 3.5.2); a chain that bites its tail ends there. */
+export function withFallbacks({ items }: Pick<Epub, 'items'>, item: EpubItem): EpubItem[] {
+  const chain = [item]
+  for (let next = item.fallback; next !== undefined; next = chain.at(-1)!.fallback) {
+    const found = items.find(i => i.id === next)
+    if (!found || chain.includes(found)) break
+    chain.push(found)
+  }
+  return chain
+}

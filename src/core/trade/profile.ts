@@ -137,6 +137,14 @@ const ebookSchema = () =>
     faces: boolean(),
     /** Hosts in the web that links in the file may lead to: its own shop, or none; any, where it is not said. */
     linksTo: array(string().required()).default(undefined).optional(),
+    /** Recordings that a file may have; none, where it is not said. */
+    plays: array(
+      string()
+        .oneOf(['sound', 'film'] as const)
+        .required(),
+    )
+      .default(undefined)
+      .optional(),
     /** How its own readers show every book: in greys alone; in a face of theirs, with or without serifs. */
     shows: object({ greys: boolean(), face: string().oneOf(['serif', 'plain'] as const) })
       .noUnknown()

@@ -145,6 +145,13 @@ export function DeviceView(props: Props) {
     const s = screen.current
     const hit = pointed(e)
     if (!s || note !== undefined) return setNote(undefined)
+    const plays = hit?.closest<HTMLMediaElement>('audio, video')
+    if (plays) return void (plays.paused ? plays.play().catch(() => undefined) : plays.pause())
+    const opens = hit?.closest('summary')
+    if (opens) {
+      opens.parentElement?.toggleAttribute('open')
+      return look()
+    }
     const link = hit?.closest('a[href]')
     if (link) return follow(link, s)
     const part = (e.clientX - e.currentTarget.getBoundingClientRect().left) / (device.width * scale)
@@ -200,7 +207,11 @@ export function DeviceView(props: Props) {
         <div
           className="glass"
           onClick={press}
-          onMouseMove={e => (e.currentTarget.style.cursor = pointed(e)?.closest('a[href]') ? 'pointer' : 'default')}
+          onMouseMove={e =>
+            (e.currentTarget.style.cursor = pointed(e)?.closest('a[href], audio, video, summary')
+              ? 'pointer'
+              : 'default')
+          }
         />
         {note !== undefined && <Note words={note} paper={paper} onBack={() => setNote(undefined)} />}
       </div>

@@ -1,5 +1,5 @@
 'use client'
-import type { Edition } from '@/core/book'
+import { type Edition, type Recording, sortOf } from '@/core/book'
 import { profileOf } from '@/core/outlets'
 import { megabytes } from '@/parts/megabytes'
 import { chooseEdition, type OpenBook } from '@/parts/openBook'
@@ -9,13 +9,22 @@ import type { ReadingCopy } from '@/workers/answers/reading'
 import { withSettings } from './settings'
 import { differences } from './variants'
 
+/** "a sound and 2 films". */
+function sortsIn(recordings: readonly Recording[]): string {
+  const count = (sort: 'sound' | 'film'): string[] => {
+    const n = recordings.filter(r => sortOf(r) === sort).length
+    return n ? [n === 1 ? `a ${sort}` : `${n} ${sort}s`] : []
+  }
+  return [...count('sound'), ...count('film')].join(' and ')
+}
+
 /** What the file is: for whom, what it carries, what it weighs. */
 export function FileSentence({
   bookId,
   view,
   edition,
   carries,
-  copy: { weight, printedPages, linksLeftOut, linksOut },
+  copy: { weight, printedPages, linksLeftOut, linksOut, plays, recordingsLeftOut, files },
 }: {
   bookId: string
   view: OpenBook
@@ -30,12 +39,18 @@ export function FileSentence({
   const planned = !!view.book?.plan
   const fixed = planned || !!edition.ebook?.fixed
   const asked = !!edition.ebook?.faces && !fixed
+  const recorded = [...files.values()].reduce((n, f) => n + (/^(audio|video)\//.test(f.type) ? f.size : 0), 0)
+  const all = [...plays, ...recordingsLeftOut]
   const unlike = profile
     ? differences(
         profile,
         edition.outlets.map(o => profileOf(o, outlets)),
         edition.ebook,
-        linksOut > 0,
+        {
+          links: linksOut > 0,
+          sound: all.some(r => sortOf(r) === 'sound'),
+          film: all.some(r => sortOf(r) === 'film'),
+        },
       )
     : []
   const values: Record<string, React.ReactNode> = {
@@ -110,6 +125,9 @@ export function FileSentence({
         {profile &&
           linksLeftOut > 0 &&
           ` ${linksLeftOut === 1 ? 'A link leads' : `${linksLeftOut} links lead`} where ${profile.name} lets none, and ${linksLeftOut === 1 ? 'is' : 'are'} plain words.`}
+        {plays.length > 0 && ` It plays ${sortsIn(plays)}, ${megabytes(recorded)} of that.`}
+        {recordingsLeftOut.length > 0 &&
+          ` It goes without ${sortsIn(recordingsLeftOut)}: ${recordingsLeftOut.length === 1 ? 'its picture, caption and words stand' : 'their pictures, captions and words stand'} there.`}
         {refused}
         {unlike.length > 0 && ` ${unlike.join('; ')}.`}
       </p>

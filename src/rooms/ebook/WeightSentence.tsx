@@ -170,7 +170,7 @@ const FEW = 6
 function Pictures({ weights: { pictures }, onCompare }: { weights: Weights; onCompare: (asset: string) => void }) {
   'use memo'
   const heaviest = Math.max(1, ...pictures.map(p => p.was))
-  if (!pictures.length) return <p>It has no pictures: nothing in it could be lighter.</p>
+  if (!pictures.length) return <p>It has no pictures that could be lighter.</p>
   return (
     <ul className="weights">
       {pictures.slice(0, FEW).map(p => (

@@ -26,8 +26,9 @@ export class Pages {
       own.textContent = await this.sheet(pathFrom(path, link.getAttribute('href') ?? ''))
       link.replaceWith(own)
     }
-    for (const e of doc.querySelectorAll('[src]'))
-      e.setAttribute('src', this.url(pathFrom(path, e.getAttribute('src')!)))
+    for (const name of ['src', 'poster'])
+      for (const e of doc.querySelectorAll(`[${name}]`))
+        e.setAttribute(name, this.url(pathFrom(path, e.getAttribute(name)!)))
     for (const e of doc.querySelectorAll('image')) {
       const href = e.getAttributeNS(XLINK, 'href') ?? e.getAttribute('href')
       if (href) e.setAttributeNS(XLINK, 'href', this.url(pathFrom(path, href)))

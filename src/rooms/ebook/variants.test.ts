@@ -16,18 +16,18 @@ test('files for other outlets are told by what they have and lack', () => {
     ...two,
     ebook: { ...two.ebook!, coverPage: false, contentsPage: true, faces: false, linksTo: undefined },
   }
-  expect(differences(here, [here, there], { faces: true }, false)).toEqual([
+  expect(differences(here, [here, there], { faces: true }, {})).toEqual([
     `${there.name}’s has no page with its cover and no face`,
   ])
-  expect(differences(here, [here, there], {}, true)).toEqual([`${there.name}’s has no page with its cover`])
-  expect(differences(there, [here], { faces: true }, false)).toEqual([
+  expect(differences(here, [here, there], {}, { links: true })).toEqual([`${there.name}’s has no page with its cover`])
+  expect(differences(there, [here], { faces: true }, {})).toEqual([
     `${here.name}’s has a page with its cover and a face`,
   ])
-  expect(differences(here, [{ ...here, id: 'elsewhere' }], { faces: true }, false)).toEqual([])
+  expect(differences(here, [{ ...here, id: 'elsewhere' }], { faces: true }, {})).toEqual([])
   const closed = { ...there, ebook: { ...there.ebook, linksTo: [] } }
-  expect(differences(there, [closed], {}, true)).toEqual([])
-  expect(differences(there, [{ ...closed, id: 'elsewhere' }], {}, true)).toEqual([
+  expect(differences(there, [closed], {}, { links: true })).toEqual([])
+  expect(differences(there, [{ ...closed, id: 'elsewhere' }], {}, { links: true })).toEqual([
     `${there.name}’s has no link to other shops`,
   ])
-  expect(differences(there, [{ ...closed, id: 'elsewhere' }], {}, false)).toEqual([])
+  expect(differences(there, [{ ...closed, id: 'elsewhere' }], {}, {})).toEqual([])
 })

@@ -1,7 +1,6 @@
 import { bindingName, formatMoney, type OutletProfile } from '@/core/trade'
+import { listed } from '@/parts/listed'
 
-const listed = (words: string[]): string =>
-  words.length < 2 ? words.join('') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`
 const percent = (rate: string): string => `${Math.round(Number(rate) * 10_000) / 100} %`
 const some = (n: number, one: string, many = `${one}s`): string => `${n} ${n === 1 ? one : many}`
 
@@ -36,6 +35,7 @@ const ebooks = ({ ebook }: OutletProfile): string[] =>
           : ebook.linksTo.length
             ? `Links in the file lead to ${listed(ebook.linksTo)} alone; others become plain words.`
             : 'Links in the file that lead out of it become plain words.',
+        ebook.plays?.length ? `Ebooks may have ${listed(ebook.plays)}.` : 'Ebooks have no sound and no film there.',
         ebook.shows?.greys ? 'Its readers show greys alone.' : '',
         ebook.shows?.face
           ? `They show every book in a face ${ebook.shows.face === 'serif' ? 'with' : 'without'} serifs.`

@@ -1,10 +1,11 @@
 'use client'
 import type { Editor } from '@tiptap/core'
 import { useRouter, useSearchParams } from 'next/navigation'
-import { type RefObject, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react'
+import { type ReactNode, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react'
 import { type Book, docWords, labels, roles, type Section, shortName } from '@/core/book'
 import { redo, undo } from '@/data/changes'
 import { bringInPicture, pictureTypes } from '@/data/pictures'
+import { bringInRecording, recordingFiles } from '@/data/recordings'
 import { BookTop, NoBook } from '@/parts/BookTop'
 import { FilePick, type FilePicker } from '@/parts/FilePick'
 import { type OpenBook, useOpenBook } from '@/parts/openBook'
@@ -12,7 +13,7 @@ import { Sill, sillOf } from '@/parts/Sill'
 import { useKeys } from '@/parts/useKeys'
 import { useLatest } from '@/parts/useLatest'
 import { useSay } from '@/parts/useSay'
-import { insertPicture, insertSign } from './commands'
+import { insertPicture, insertRecording, insertSign } from './commands'
 import { countOf } from './countOf'
 import { Galley } from './galley/Galley'
 import { SectionSentence } from './galley/SectionSentence'
@@ -23,6 +24,7 @@ import { usePicked } from './list/usePicked'
 import { MatterSentence } from './matter/MatterSentence'
 import { useMatter } from './matter/useMatter'
 import { Pieces } from './Pieces'
+import type { Insert } from './Toolbar'
 import { TypedSigns } from './TypedSigns'
 import { useGoTo } from './useGoTo'
 import { useKnown } from './useKnown'
@@ -87,7 +89,7 @@ function Desk({
   const name = section && label ? shortName(label) || roles[section.role].name : ''
   const { picked, pick, only } = usePicked(beside, section?.id)
   const acts = useSectionActs({ book: beside, section, picked, name, editor, flush, onChoose: only(setChosen) })
-  const { picker, pick: pickPicture, bringIn } = usePictures(book.id, editor)
+  const { pick: pickFile, pickers } = useFiles(book.id, editor)
   const choose = useLatest((id: string, how: Choice): void => {
     pick(id, how)
     if (!how.toggles && !how.extends) void flush().then(() => setChosen(id))
@@ -131,7 +133,7 @@ function Desk({
             readOnly={readOnly}
             acts={acts}
             known={known}
-            onPicture={pickPicture}
+            onInsert={pickFile}
             onPage={toPage}
             sentence={
               <>
@@ -158,7 +160,7 @@ function Desk({
           <NoSections planned={!!book.plan} />
         )}
       </div>
-      <FilePick ref={picker} label="Picture file" accept={pictureTypes} onPick={([file]) => bringIn(file!)} />
+      {pickers}
     </div>
   )
 }
@@ -229,22 +231,29 @@ function useUndoKeys(bookId: string, flush: () => Promise<void>): void {
   }, true)
 }
 
-/** Brings pictures in: as blocks, or as signs in the line. */
-function usePictures(
-  bookId: string,
-  editor: Editor | undefined,
-): { picker: RefObject<FilePicker | null>; pick: (sign: boolean) => void; bringIn: (file: File) => void } {
+/** Brings pictures in, as blocks or as signs in the line; and recordings, as blocks. */
+function useFiles(bookId: string, editor: Editor | undefined): { pick: (what: Insert) => void; pickers: ReactNode } {
   const picker = useRef<FilePicker>(null)
+  const player = useRef<FilePicker>(null)
   const inLine = useRef(false)
   const say = useSay()
-  const pick = useLatest((sign: boolean): void => {
-    inLine.current = sign
-    picker.current?.open()
+  const pick = useLatest((what: Insert): void => {
+    inLine.current = what === 'sign'
+    const { current } = what === 'recording' ? player : picker
+    current?.open()
   })
-  const bringIn = (file: File): void =>
+  const picture = (file: File): void =>
     void bringInPicture(bookId, file).then(
       a => editor && (inLine.current ? insertSign(editor, a.id) : insertPicture(editor, a.id, '')),
       say.failed,
     )
-  return { picker, pick, bringIn }
+  const recording = (file: File): void =>
+    void bringInRecording(bookId, file).then(r => editor && insertRecording(editor, r.id), say.failed)
+  const pickers = (
+    <>
+      <FilePick ref={picker} label="Picture file" accept={pictureTypes} onPick={([file]) => picture(file!)} />
+      <FilePick ref={player} label="Sound or film file" accept={recordingFiles} onPick={([file]) => recording(file!)} />
+    </>
+  )
+  return { pick, pickers }
 }

@@ -1,5 +1,5 @@
 'use client'
-import { BoldOutlined, ItalicOutlined, PictureOutlined } from '@ant-design/icons'
+import { BoldOutlined, ItalicOutlined, PictureOutlined, SoundOutlined } from '@ant-design/icons'
 import type { Editor } from '@tiptap/core'
 import { Button, Select, Tooltip } from 'antd'
 import { memo } from 'react'
@@ -26,8 +26,11 @@ interface ToolbarProps {
   /** What links may lead to, when that is asked. */
   book: () => Book
   disabled: boolean
-  onPicture: (inLine: boolean) => void
+  onInsert: (what: Insert) => void
 }
+
+/** What comes into the text from a file. */
+export type Insert = 'picture' | 'sign' | 'recording'
 
 /** What can be done to the words at the cursor. It looks at the editor at each of its turns (`turn`), and is drawn anew where it would show something else. */
 export function Toolbar({ turn: _turn, ...props }: ToolbarProps & { turn: number }) {
@@ -46,7 +49,7 @@ export function Toolbar({ turn: _turn, ...props }: ToolbarProps & { turn: number
 }
 const toggled = ['strong', 'em', 'small_caps', 'superscript', 'subscript', 'strike'] as const
 
-const Tools = memo(function Tools({ editor, language, book, disabled, onPicture }: ToolbarProps & { shown: string }) {
+const Tools = memo(function Tools({ editor, language, book, disabled, onInsert }: ToolbarProps & { shown: string }) {
   const mark = (name: (typeof toggled)[number], label: string, keys: string, face: React.ReactNode) => (
     <Tooltip title={`${label} (${keys})`}>
       <Button
@@ -128,11 +131,21 @@ const Tools = memo(function Tools({ editor, language, book, disabled, onPicture 
           aria-label="Picture"
           disabled={disabled}
           icon={<PictureOutlined />}
-          onClick={() => onPicture(false)}
+          onClick={() => onInsert('picture')}
+        />
+      </Tooltip>
+      <Tooltip title="Sound or film">
+        <Button
+          type="text"
+          size="small"
+          aria-label="Sound or film"
+          disabled={disabled}
+          icon={<SoundOutlined />}
+          onClick={() => onInsert('recording')}
         />
       </Tooltip>
       <Tooltip title="A small picture in the line">
-        <Button type="text" size="small" disabled={disabled} onClick={() => onPicture(true)}>
+        <Button type="text" size="small" disabled={disabled} onClick={() => onInsert('sign')}>
           Sign
         </Button>
       </Tooltip>

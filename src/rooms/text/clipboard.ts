@@ -68,11 +68,11 @@ export function withOwnNames(slice: Slice, book: string, free: (id: string) => b
   return new Slice(Fragment.fromArray(slice.content.content.map(walk)), slice.openStart, slice.openEnd)
 }
 
-/** The pictures that a slice names. */
+/** The pictures and recordings that a slice names. */
 export function picturesIn(slice: Slice): string[] {
   const ids = new Set<string>()
   slice.content.descendants(n => {
-    if (n.attrs.asset) ids.add(n.attrs.asset as string)
+    for (const id of [n.attrs.asset, n.attrs.plays]) if (typeof id === 'string' && id) ids.add(id)
   })
   return [...ids]
 }

@@ -111,13 +111,19 @@ export const insertNote = (editor: Editor): void =>
 
 /** Puts a picture after the block at the cursor. */
 export const insertPicture = (editor: Editor, asset: string, alt: string): void =>
+  insertFigure(editor, { asset, alt, share: 1 })
+
+const insertFigure = (editor: Editor, attributes: Record<string, unknown>): void =>
   run(editor, (state, dispatch) => {
     const { $from } = state.selection
     const after = $from.depth ? $from.after(1) : $from.pos
-    const tr = state.tr.insert(after, state.schema.nodes.image!.create({ asset, alt, share: 1 }))
+    const tr = state.tr.insert(after, state.schema.nodes.image!.create(attributes))
     dispatch?.(tr.setSelection(NodeSelection.create(tr.doc, after)).scrollIntoView())
     return true
   })
+
+/** Puts a recording after the block at the cursor. */
+export const insertRecording = (editor: Editor, plays: string): void => insertFigure(editor, { plays })
 
 /** Puts a small picture into the line at the cursor. */
 export const insertSign = (editor: Editor, asset: string): void =>

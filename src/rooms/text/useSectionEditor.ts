@@ -109,11 +109,14 @@ function usePasted(book: Book, section: Section | undefined): EditorNeeds['paste
   const say = useSay()
   const sayMissing = ({ length: missing }: string[]): void => {
     if (!missing) return
-    const some = missing === 1 ? 'A picture of what was pasted is' : `${missing} pictures of what was pasted are`
+    const some =
+      missing === 1
+        ? 'A picture or recording of what was pasted is'
+        : `${missing} pictures or recordings of what was pasted are`
     say.warn(`${some} not in this library: a marked box stands there.`)
   }
   return useLatest((slice: Slice, doc: Node): Slice => {
-    const has = new Set(book.assets.map(a => a.id))
+    const has = new Set([...book.assets, ...(book.recordings ?? [])].map(a => a.id))
     const wanted = picturesIn(slice).filter(id => !has.has(id))
     if (wanted.length) takePictures(book.id, wanted).then(sayMissing, say.failed)
     // An id is free where neither this section nor any other of the book bears it.

@@ -1,7 +1,8 @@
 import * as Comlink from 'comlink'
 import { cleanLines, type Cleaning } from '@/core/activity'
 import type { Library, Project } from '@/core/archive'
-import type { Understood } from '@/core/intake'
+import type { Recording } from '@/core/book'
+import { asRecording, lookedInto, type Understood } from '@/core/intake'
 import type { ForeignPage } from '@/core/pdf'
 import { Fault, type OutletProfile } from '@/core/trade'
 import { type ReadFont, readFont } from '@/core/type'
@@ -73,6 +74,12 @@ export const files = {
 
   /** Whether a picture that is brought in can be decoded. */
   checkPicture: (id: string, bytes: Uint8Array): Promise<boolean> => canBeShown(id, bytes),
+
+  /** A sound or a film that an author brings in; undefined where ebooks play none of its kind. */
+  async readRecording(bytes: Uint8Array, name: string): Promise<Recording | undefined> {
+    const recording = asRecording(bytes, name)
+    return recording && lookedInto(recording, bytes)
+  },
 
   /** The pages of a PDF that was made elsewhere, each a file of its own. */
   async foreignPages(bytes: Uint8Array, name: string): Promise<ForeignPage[]> {

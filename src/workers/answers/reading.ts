@@ -1,4 +1,5 @@
 import { strFromU8 } from 'fflate'
+import type { Recording } from '@/core/book'
 import { type Epub, type NavEntry, openEpub, type PageEntry } from '@/core/publication'
 import { ebookOf } from '../chains'
 
@@ -13,6 +14,9 @@ export interface ReadingCopy {
   linksLeftOut: number
   /** Links that lead out of the book, as it is written. */
   linksOut: number
+  /** Sounds and films that are in it, and those that it is without. */
+  plays: Recording[]
+  recordingsLeftOut: Recording[]
   /** Bytes of the whole file. */
   weight: number
   /** Paths of what is read, in order. */
@@ -35,7 +39,7 @@ function fixedSize({ metadata, items, spine }: Epub): Pick<ReadingCopy, 'fixed'>
 export const reading = {
   async readingCopy(bookId: string, editionId: string, outletId?: string): Promise<ReadingCopy> {
     const chain = ebookOf(bookId, editionId, outletId)
-    const { bytes, linksLeftOut, linksOut } = await chain.get('epub')
+    const { bytes, linksLeftOut, linksOut, plays, recordingsLeftOut } = await chain.get('epub')
     const epub = openEpub(bytes)
     const byId = new Map(epub.items.map(i => [i.id, i.path]))
     return {
@@ -44,6 +48,8 @@ export const reading = {
       printedPages: (await chain.get('printInterior'))?.pages.length,
       linksLeftOut,
       linksOut,
+      plays,
+      recordingsLeftOut,
       weight: bytes.length,
       spine: epub.spine.flatMap(s => byId.get(s.id) ?? []),
       nav: epub.nav,

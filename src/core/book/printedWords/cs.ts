@@ -37,6 +37,7 @@ export const cs: PrintedWords = {
   textBegins: 'Začátek textu',
   pages: 'Stránky',
   landmarks: 'Orientační body',
+  spoken: 'Přepis',
   and: 'a',
   by: '{title}, {author}',
   inSeries: '{series}, díl {n}',

@@ -38,6 +38,7 @@ export const da: PrintedWords = {
   textBegins: 'Tekstens begyndelse',
   pages: 'Sider',
   landmarks: 'Orientering',
+  spoken: 'Udskrift',
   and: 'og',
   by: '{title} af {author}',
   inSeries: '{series}, bind {n}',

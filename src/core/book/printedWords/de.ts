@@ -43,6 +43,7 @@ export const de: PrintedWords = {
   textBegins: 'Textbeginn',
   pages: 'Seiten',
   landmarks: 'Orientierung',
+  spoken: 'Wortlaut',
   and: 'und',
   by: '{title} von {author}',
   inSeries: '{series}, Band {n}',

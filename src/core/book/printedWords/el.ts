@@ -38,6 +38,7 @@ export const el: PrintedWords = {
   textBegins: 'Αρχή του κειμένου',
   pages: 'Σελίδες',
   landmarks: 'Σημεία αναφοράς',
+  spoken: 'Απομαγνητοφώνηση',
   and: 'και',
   by: '{title}, {author}',
   inSeries: '{series}, βιβλίο {n}',

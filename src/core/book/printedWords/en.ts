@@ -44,6 +44,7 @@ export const en: PrintedWords = {
   textBegins: 'Start of text',
   pages: 'Pages',
   landmarks: 'Landmarks',
+  spoken: 'Transcript',
   and: 'and',
   alsoBy: 'Also by {author}',
   by: '{title} by {author}',

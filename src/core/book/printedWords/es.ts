@@ -40,6 +40,7 @@ export const es: PrintedWords = {
   textBegins: 'Comienzo del texto',
   pages: 'Páginas',
   landmarks: 'Puntos de referencia',
+  spoken: 'Transcripción',
   and: 'y',
   by: '{title}, de {author}',
   inSeries: '{series}, libro {n}',

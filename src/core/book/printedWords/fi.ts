@@ -39,6 +39,7 @@ export const fi: PrintedWords = {
   textBegins: 'Tekstin alku',
   pages: 'Sivut',
   landmarks: 'Maamerkit',
+  spoken: 'Tekstivastine',
   and: 'ja',
   by: '{title}, {author}',
   inSeries: '{series}, osa {n}',

@@ -40,6 +40,7 @@ export const fr: PrintedWords = {
   textBegins: 'Début du texte',
   pages: 'Pages',
   landmarks: 'Repères',
+  spoken: 'Transcription',
   and: 'et',
   by: '{title}, de {author}',
   inSeries: '{series}, tome {n}',

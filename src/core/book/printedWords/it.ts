@@ -38,6 +38,7 @@ export const it: PrintedWords = {
   textBegins: 'Inizio del testo',
   pages: 'Pagine',
   landmarks: 'Punti di riferimento',
+  spoken: 'Trascrizione',
   and: 'e',
   by: '{title} di {author}',
   inSeries: '{series}, volume {n}',

@@ -38,6 +38,7 @@ export const nb: PrintedWords = {
   textBegins: 'Tekstens begynnelse',
   pages: 'Sider',
   landmarks: 'Orientering',
+  spoken: 'Utskrift',
   and: 'og',
   by: '{title} av {author}',
   inSeries: '{series}, bok {n}',

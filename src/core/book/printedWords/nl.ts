@@ -40,6 +40,7 @@ export const nl: PrintedWords = {
   textBegins: 'Begin van de tekst',
   pages: 'Pagina’s',
   landmarks: 'Wegwijzer',
+  spoken: 'Transcriptie',
   and: 'en',
   by: '{title} van {author}',
   inSeries: '{series}, deel {n}',

@@ -39,6 +39,7 @@ export const pl: PrintedWords = {
   textBegins: 'Początek tekstu',
   pages: 'Strony',
   landmarks: 'Punkty orientacyjne',
+  spoken: 'Transkrypcja',
   and: 'i',
   by: '{title}, {author}',
   inSeries: '{series}, tom {n}',

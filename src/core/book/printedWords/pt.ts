@@ -38,6 +38,7 @@ export const pt: PrintedWords = {
   textBegins: 'Início do texto',
   pages: 'Páginas',
   landmarks: 'Pontos de referência',
+  spoken: 'Transcrição',
   and: 'e',
   by: '{title}, de {author}',
   inSeries: '{series}, livro {n}',

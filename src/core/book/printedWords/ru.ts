@@ -39,6 +39,7 @@ export const ru: PrintedWords = {
   textBegins: 'Начало текста',
   pages: 'Страницы',
   landmarks: 'Ориентиры',
+  spoken: 'Расшифровка',
   and: 'и',
   by: '{title}, {author}',
   inSeries: '{series}, книга {n}',

@@ -40,6 +40,7 @@ export const sv: PrintedWords = {
   textBegins: 'Textens början',
   pages: 'Sidor',
   landmarks: 'Vägvisare',
+  spoken: 'Utskrift',
   and: 'och',
   by: '{title} av {author}',
   inSeries: '{series}, bok {n}',

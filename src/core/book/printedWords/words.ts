@@ -19,6 +19,8 @@ export interface PrintedWords {
   textBegins: string
   pages: string
   landmarks: string
+  /** Over the words of a sound or a film. */
+  spoken: string
   /** Between the last two of several names. */
   and: string
   /** Over an author's other books, where it says the author's name. */

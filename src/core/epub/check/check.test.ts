@@ -3,6 +3,7 @@ import fc from 'fast-check'
 import { strFromU8, strToU8, unzipSync, type Zippable, zipSync } from 'fflate'
 import { anyBook } from '../../../../tests/support/arbitrary'
 import { bookOf, chapter, paragraph } from '../../../../tests/support/core'
+import { silence } from '../../../../tests/support/recordings'
 import type { Book } from '../../book'
 import { shippedProfiles } from '../../outlets'
 import { writeEpub } from '..'
@@ -30,6 +31,38 @@ const book: Book = {
   ],
 }
 const cover = { bytes: png, type: 'image/png' as const }
+/** A second of silence. */
+const mp3 = silence(40)
+const bell = { id: 'c'.repeat(64), type: 'audio/mpeg' as const }
+const playing: Book = {
+  ...book,
+  recordings: [bell],
+  sections: book.sections.map(s =>
+    s.id === 's2'
+      ? {
+          ...s,
+          doc: {
+            ...s.doc,
+            content: [
+              ...s.doc.content,
+              {
+                type: 'image',
+                attrs: {
+                  id: 'r1',
+                  asset: '',
+                  alt: 'A bell',
+                  decoration: false,
+                  share: 1,
+                  plays: bell.id,
+                  spoken: 'It rings.',
+                },
+              },
+            ],
+          },
+        }
+      : s,
+  ),
+}
 const sound = unzipSync(
   writeEpub(book, {
     date,
@@ -39,7 +72,9 @@ const sound = unzipSync(
     printed: 'urn:isbn:9780000000002',
   }),
 )
+const heard = unzipSync(writeEpub(playing, { date, cover, picture: id => (id === bell.id ? mp3 : png) }))
 const ONE = 'OEBPS/text/s1.xhtml'
+const TWO = 'OEBPS/text/s2.xhtml'
 const NAV = 'OEBPS/text/nav.xhtml'
 const OPF = 'OEBPS/content.opf'
 const CSS = 'OEBPS/style.css'
@@ -70,7 +105,43 @@ const pack = (files: Files): Uint8Array => {
 const found = (files: Files): string[] => [...new Set(checkEpub(pack(files)).map(f => f.rule))]
 
 describe('an ebook’s file', () => {
-  test('that is sound has nothing to say against', () => expect(found(sound)).toEqual([]))
+  test('that is sound has nothing to say against', () => {
+    expect(found(sound)).toEqual([])
+    expect(found(heard)).toEqual([])
+  })
+
+  test('that shows something else in the stead of what few devices show is sound', () => {
+    const drawn = '<item id="draft" href="draft.tiff" media-type="image/tiff" fallback="cover-image"/>'
+    expect(found(and('OEBPS/draft.tiff', 'x')(edit(OPF, '<manifest>', `<manifest>${drawn}`)(sound)))).toEqual([])
+    // A chain that bites its tail shows nothing.
+    expect(
+      found(
+        and(
+          'OEBPS/draft.tiff',
+          'x',
+        )(edit(OPF, '<manifest>', `<manifest>${drawn.replace('cover-image', 'draft')}`)(sound)),
+      ),
+    ).toEqual(['picture kind'])
+  })
+
+  test.each<[string, (files: Files) => Files, string]>([
+    ['that plays by itself', edit(TWO, '<audio', '<audio autoplay="autoplay"'), 'plays by itself'],
+    ['that nothing stops', edit(TWO, ' controls="controls"', ''), 'cannot be played'],
+    ['of a kind that few play', edit(OPF, 'audio/mpeg', 'audio/x-wav'), 'recording kind'],
+    ['that is called what it is not', edit(OPF, 'audio/mpeg', 'audio/mp4'), 'recording kind'],
+    ['that is gone', without(`OEBPS/media/${'c'.repeat(16)}.mp3`), 'missing file'],
+    ['that is read aloud by nothing', edit(OPF, 'id="s1"', 'id="s1" media-overlay="voice"'), 'reading aloud'],
+  ])('with a sound %s: that is found', (_name, change, rule) => {
+    expect(found(change(heard))).toContain(rule)
+  })
+
+  test('with sound and film is held against what the outlet takes', () => {
+    const { ebook, name } = shippedProfiles.find(p => p.ebook?.plays?.includes('sound'))!
+    const rulesOf = (plays: ('sound' | 'film')[] | undefined) => ({ name, rules: { ...ebook!, frontLeast: 1, plays } })
+    expect(checkEpub(pack(heard), rulesOf(['sound'])).map(f => f.rule)).toEqual([])
+    for (const takes of [undefined, ['film' as const]])
+      expect(checkEpub(pack(heard), rulesOf(takes)).map(f => [f.rule, f.severity])).toEqual([['recording', 'stop']])
+  })
 
   test('of any book of ours holds together', () => {
     const ofTheBook = ['picture description', 'heading order', 'link without words', 'empty page']

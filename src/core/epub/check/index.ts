@@ -3,13 +3,14 @@ import { Fault } from '../../trade'
 import { access } from './access'
 import type { EbookOutlet, EpubFinding, EpubRule } from './finding'
 import { fixed } from './fixed'
+import { recordings } from './recordings'
 import { structure } from './structure'
 import { texts } from './texts'
 import { viewOf } from './view'
 import { weights } from './weight'
 
 /** Everything that an ebook is held against: a rule is one function here. */
-const rules: readonly EpubRule[] = [...structure, ...texts, ...access, ...fixed, ...weights]
+const rules: readonly EpubRule[] = [...structure, ...texts, ...access, ...fixed, ...recordings, ...weights]
 
 const rank = { stop: 0, mend: 1, remark: 2 }
 

@@ -1,4 +1,4 @@
-import { isLocked, itemWith, NCX, properties, said } from '../../publication'
+import { type EpubItem, isLocked, itemWith, NCX, properties, said, withFallbacks } from '../../publication'
 import { scriptsAndProperties } from '../inspect'
 import type { EpubFinding, EpubRule } from './finding'
 import { XHTML } from './view'
@@ -94,12 +94,19 @@ const holds: EpubRule = ({ epub }) => {
   return out
 }
 
+/** Types that are read in their turn (EPUB 3.3, 3.3; of EPUB 2 also the older one of books for the blind). */
+const READ = new Set([XHTML, 'image/svg+xml', 'application/x-dtbook+xml'])
+
 /** What is read is there, is text, and is read in some order. */
-const reads: EpubRule = ({ epub }) => {
+const reads: EpubRule = ({ epub, items }) => {
   const place = { file: epub.root }
   const byId = new Map([...epub.items, ...epub.absent].map(i => [i.id, i]))
   const out: EpubFinding[] = []
   const seen = new Set<string>()
+  const shownFor = (item: Pick<EpubItem, 'path' | 'type'>): Pick<EpubItem, 'type'>[] => {
+    const own = items.get(item.path)
+    return own ? withFallbacks(epub, own) : [item]
+  }
   for (const { id } of epub.spine) {
     const item = byId.get(id)
     if (!item)
@@ -110,7 +117,7 @@ const reads: EpubRule = ({ epub }) => {
         message: `The order of reading names “${id.slice(0, 60)}”, which the package does not have.`,
         remedy: 'Take it out of the order, or add the file.',
       })
-    else if (item.type !== XHTML && item.type !== 'image/svg+xml' && item.type !== 'application/x-dtbook+xml')
+    else if (!shownFor(item).some(i => READ.has(i.type)))
       out.push({
         rule: 'reading order',
         severity: 'stop',

@@ -1,13 +1,15 @@
 import { imageSize } from 'image-size'
-import { coverOf } from '../../publication'
+import { coverOf, withFallbacks } from '../../publication'
 import type { EpubFinding, EpubRule } from './finding'
+import { XHTML } from './view'
 
 /** Media types that every reading program shows (EPUB 3.3, 3.2), without films. */
 const SHOWN = /^image\/(gif|jpeg|png|svg\+xml|webp)$/
 const OLDER = /^image\/(gif|jpeg|png|svg\+xml)$/
 
 const kinds: EpubRule = ({ epub }) =>
-  epub.items.flatMap(({ path, type, data }): EpubFinding[] => {
+  epub.items.flatMap((item): EpubFinding[] => {
+    const { path, type, data } = item
     if (!type.startsWith('image/')) return []
     const is = headerOf(data)?.type
     if (is && is !== type && type !== 'image/svg+xml')
@@ -21,7 +23,7 @@ const kinds: EpubRule = ({ epub }) =>
         },
       ]
     const older = epub.version.startsWith('2')
-    return (older ? OLDER : SHOWN).test(type)
+    return withFallbacks(epub, item).some(i => (older ? OLDER : SHOWN).test(i.type) || i.type === XHTML)
       ? []
       : [
           {

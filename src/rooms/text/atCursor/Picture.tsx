@@ -28,13 +28,13 @@ const widths: readonly [number, string][] = [
   [0.25, 'a quarter wide'],
 ]
 
-interface FoundPicture {
+export interface FoundPicture {
   node: Node
   pos: number
 }
 
-/** The picture that is selected, or whose caption the cursor is in. */
-function find({ selection }: EditorState): FoundPicture | undefined {
+/** The picture or recording that is selected, or whose caption the cursor is in. */
+export function findPicture({ selection }: EditorState): FoundPicture | undefined {
   if (selection instanceof NodeSelection)
     return selection.node.type.name === 'image' ? { node: selection.node, pos: selection.from } : undefined
   const { $from } = selection
@@ -169,4 +169,4 @@ const SHOWN = [
   { value: 'part', words: 'without' },
 ] as const
 
-export const picture = kindOf('picture', find, Sentence)
+export const picture = kindOf('picture', findPicture, Sentence)

@@ -6,7 +6,7 @@ import type { Book, Section } from '@/core/book'
 import type { Saving } from '@/data/pen'
 import { useLatest } from '@/parts/useLatest'
 import { AtCursor } from '../atCursor/AtCursor'
-import { Toolbar } from '../Toolbar'
+import { type Insert, Toolbar } from '../Toolbar'
 import type { SectionActs } from '../useSectionActs'
 import { ContentsList } from './ContentsList'
 import { Heading } from './Heading'
@@ -27,7 +27,7 @@ export function Galley({
   known,
   sentence,
   beside,
-  onPicture,
+  onInsert,
   onPage,
 }: {
   /** The book as what stands beside the text has it. */
@@ -45,7 +45,7 @@ export function Galley({
   sentence: ReactNode
   /** What has to be said over the text. */
   beside: ReactNode
-  onPicture: (sign: boolean) => void
+  onInsert: (what: Insert) => void
   onPage: (place: { block: string; chars: number }) => void
 }) {
   const latestBook = useLatest(() => book)
@@ -59,7 +59,7 @@ export function Galley({
             book={latestBook}
             turn={turn}
             disabled={readOnly}
-            onPicture={onPicture}
+            onInsert={onInsert}
           />
         ) : (
           <span className="toolbar" />

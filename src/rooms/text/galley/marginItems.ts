@@ -65,6 +65,8 @@ export function marginItems(
   for (const f of findings) found.set(f.block, [...(found.get(f.block) ?? []), f])
   const own = new Set<string>()
   doc.descendants(n => void (typeof n.attrs.id === 'string' && own.add(n.attrs.id)))
+  // What is of the section as a whole stands at its head.
+  found.get('')?.forEach((f, i) => out.push({ key: `f/${i}`, pos: 0, kind: 'finding', words: f.words }))
   let notes = 0
   doc.descendants((n, pos) => {
     const id = n.attrs.id as string | undefined
@@ -73,9 +75,8 @@ export function marginItems(
       out.push({ key: `n${id ?? pos}`, pos, kind: 'note', sign: String(++notes), words: shortened(words) })
       return false
     }
-    found
-      .get(id ?? '')
-      ?.forEach((f, i) => out.push({ key: `f${id}/${i}`, pos: pos + 1, kind: 'finding', words: f.words }))
+    if (id)
+      found.get(id)?.forEach((f, i) => out.push({ key: `f${id}/${i}`, pos: pos + 1, kind: 'finding', words: f.words }))
     if (!n.inlineContent) return true
     for (const { habit, count, at } of typedIn(n, language))
       out.push({

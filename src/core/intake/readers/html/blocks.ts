@@ -3,6 +3,7 @@ import {
   type Crop,
   inlineText,
   isCrop,
+  isTimed,
   type MarkJson,
   type ParagraphJson,
   type Role,
@@ -13,7 +14,8 @@ import { type NoteJson, trimNote } from '../../inline'
 import { wordsOfNote } from '../../noteWords'
 import { countLook } from '../../looks'
 import { type DropCounter, leading, type RawBlock, type RawPara, stretchesOf, textOfBlock } from '../../raw'
-import { decoded, elements, find, MUTE, pathIn, textOf, type XmlElement } from '../../../files'
+import { decoded, elements, find, MUTE, pathIn, recordingTypeOf, textOf, type XmlElement } from '../../../files'
+import { decodeText } from '../../text'
 import { classesOf, EM, type Look } from './css'
 import { Line, type Standing } from './line'
 import { type HtmlNotes, targetOf } from './notes'
@@ -60,7 +62,10 @@ const HEADING = /^h([1-6])$/
 const VERSE = /^(verse|poem|poetry|stanza|lg|line-?group|line-block)$/i
 const STANZA = /^(stanza|lg|line-?group)$/i
 const FIELDS = new Set(['button', 'datalist', 'input', 'meter', 'option', 'progress', 'select', 'textarea'])
-const MEDIA = new Set(['audio', 'video', 'object', 'embed', 'iframe', 'canvas'])
+const PLAYS = new Set(['audio', 'video'])
+const MEDIA = new Set(['object', 'embed', 'iframe', 'canvas'])
+/** Blocks in these are no blocks of the text. */
+const NO_BLOCK = new Set(['svg', ...PLAYS])
 /** A picture in the line that is no higher than this is a sign, ems. */
 const SIGN_HEIGHT = 2.4
 
@@ -203,7 +208,8 @@ export class HtmlReader {
   private isBlock(e: XmlElement): boolean {
     let known = this.blockish.get(e)
     if (known === undefined) {
-      known = BLOCKS.has(e.name) || (!MUTE.has(e.name) && e.name !== 'svg' && elements(e).some(c => this.isBlock(c)))
+      known =
+        BLOCKS.has(e.name) || (!NO_BLOCK.has(e.name) && !MUTE.has(e.name) && elements(e).some(c => this.isBlock(c)))
       this.blockish.set(e, known)
     }
     return known
@@ -376,6 +382,7 @@ export class HtmlReader {
       }
     }
     if (FIELDS.has(c.name)) return dropped.add('fields to be filled in', this.nearby(line), 1, this.wordsOf(c))
+    if (PLAYS.has(c.name)) return this.recording(c, line)
     if (MEDIA.has(c.name)) return dropped.add('sound, film and the like', this.nearby(line), 1, this.wordsOf(c))
     // A line of verse that begins farther in, as this app writes it.
     const farther = classesOf(c.attrs).includes('line') && /\bin(\d)\b/.exec(c.attrs.class ?? '')?.[1]
@@ -500,6 +507,29 @@ export class HtmlReader {
     }
   }
 
+  /** A sound or a film, with its still and, where they are timed, its words. What stands in it is for devices that play nothing. */
+  private recording(e: XmlElement, line: Line): void {
+    const { dropped } = this.files
+    const words = this.wordsOf(e)
+    const alt = (e.attrs['aria-label'] ?? e.attrs.title ?? '').replace(/\s+/g, ' ').trim()
+    const inside = elements(e)
+    const sources = [e, ...inside.filter(c => c.name === 'source')].map(c => this.fileAt((c.attrs.src ?? '').trim()))
+    const found = sources.find(f => f && recordingTypeOf(f.bytes))
+    const near = alt || this.nearby(line)
+    if (!found) return dropped.add('sound and film that are not in the file, or that no ebook plays', near, 1, words)
+    if (words.trim()) dropped.add('words for devices that play no sound and film', near, 1, words)
+    const still = this.fileAt((e.attrs.poster ?? '').trim())
+    for (const f of [found, still]) if (f) this.pictures.set(f.key, f.bytes)
+    const [track] = inside.filter(c => c.name === 'track').map(c => this.fileAt((c.attrs.src ?? '').trim()))
+    const spoken = track ? decodeText(track.bytes) : ''
+    line.pictures.push({
+      type: 'picture',
+      key: still?.key ?? '',
+      alt,
+      plays: { key: found.key, spoken: isTimed(spoken) ? spoken : '' },
+    })
+  }
+
   private pictureAt(src: string): { key: string; bytes: Uint8Array } | undefined {
     const data = /^data:image\/[\w.+-]+;base64,([\s\S]+)$/i.exec(src)
     if (data)
@@ -509,6 +539,11 @@ export class HtmlReader {
       } catch {
         return undefined
       }
+    return this.fileAt(src)
+  }
+
+  /** A file beside the page, by the address that the page has for it. */
+  private fileAt(src: string): { key: string; bytes: Uint8Array } | undefined {
     if (!src || /^[a-z][a-z0-9+.-]*:/i.test(src)) return undefined
     const folder = this.page.path.slice(0, this.page.path.lastIndexOf('/') + 1)
     const key = pathIn(folder, decoded(src.split(/[?#]/)[0]!))
@@ -518,8 +553,13 @@ export class HtmlReader {
 
   private figure(e: XmlElement, s: Standing, out: RawBlock[]): void {
     const caption = find(e, 'figcaption')
-    const own: RawBlock[] = []
-    this.flow(without(e, new Set(caption ? [caption] : [])), s, own)
+    const spoken = classesOf(e.attrs).includes('plays') ? elements(e).find(c => c.name === 'details') : undefined
+    const all: RawBlock[] = []
+    this.flow(without(e, new Set([caption, spoken].filter(c => c !== undefined))), s, all)
+    const plays = all.some(b => b.type === 'picture' && b.plays)
+    // The words of a recording, as this app writes them below it; of one that cannot be taken they are text.
+    if (spoken && !plays) this.flow(spoken, s, all)
+    const own = plays ? asPlaying(all, spoken) : all
     const words: RawBlock[] = []
     if (caption) this.flow(caption, this.within(caption, s, this.page.styles.of(caption)), words)
     const pictures = own.filter(b => b.type === 'picture')
@@ -679,6 +719,23 @@ function linesOf({ content }: RawPara): RawPara['content'][] {
     if (first?.type === 'text') l[0] = { ...first, text: first.text.replace(/^ +/, '') }
   }
   return out.filter(l => l.length)
+}
+
+/** A recording with the still above it, and its words. */
+function asPlaying(blocks: readonly RawBlock[], spoken: XmlElement | undefined): RawBlock[] {
+  const [still, playing] = [
+    blocks.find(b => b.type === 'picture' && !b.plays),
+    blocks.find(b => b.type === 'picture' && b.plays),
+  ]
+  if (playing?.type !== 'picture' || !playing.plays) return [...blocks]
+  const lines = spoken ? elements(spoken).filter(c => c.name === 'p') : []
+  const said = lines.map(p => textOf(p).replace(/\s+/g, ' ').trim()).join('\n\n')
+  const whole: RawBlock = {
+    ...playing,
+    ...(still?.type === 'picture' ? { ...still, alt: playing.alt || still.alt } : {}),
+    plays: { ...playing.plays, spoken: playing.plays.spoken || said },
+  }
+  return blocks.flatMap(b => (b === still ? [] : b === playing ? [whole] : [b]))
 }
 
 const isStanza = (e: XmlElement): boolean => classesOf(e.attrs).some(c => STANZA.test(c))
