@@ -47,6 +47,8 @@ export async function runMake(args: string[]): Promise<void> {
   await mayWriteTo(out, values.out)
   clock.skip()
   if (values.only) return ebookAlone(order, opened, out)
+  if (order.printer !== order.profile)
+    throw new Fault('no-print', `${order.profile.name} sells ebooks only: with --only epub there is its ebook.`)
   const { files, report } = await made(order, opened, clock)
   // Nothing is written before everything is made: a failure leaves no half of a book behind.
   await mkdir(out, { recursive: true })
@@ -70,6 +72,8 @@ interface MakeOrder {
   book: Book
   edition: Edition
   profile: OutletProfile
+  /** Who prints it: the outlet, or where it sells ebooks only the printer that its pages are made for. */
+  printer: OutletProfile
   style: InteriorStyle
   date: string
   light: EbookSettings['light']
@@ -79,7 +83,8 @@ interface MakeOrder {
 function orderOf(values: Asked, opened: OpenedFile): MakeOrder {
   const edition = opened.book.editions.find(e => e.kind !== 'ebook')
   const known = [...(opened.project?.outlets ?? []), ...shippedProfiles]
-  const profile = profileOf(values.outlet ?? homeOutlet(edition ?? { kind: 'paperback', outlets: [] }, known), known)
+  const home = homeOutlet(edition ?? { kind: 'paperback', outlets: [] }, known)
+  const profile = profileOf(values.outlet ?? home, known)
   const trim = parseTrim(values.trim ?? edition?.trim ?? '6x9in')
   if (!trim) throw new Fault('trim', `“${values.trim}” is no trim: write it like 6x9in, 156x234mm or A5.`)
   const style = styleOf(values.style, edition)
@@ -103,6 +108,7 @@ function orderOf(values: Asked, opened: OpenedFile): MakeOrder {
       ...(edition?.exceptions ? { exceptions: edition.exceptions } : {}),
     },
     profile,
+    printer: profile.print ? profile : profileOf(home, known),
     style,
     date: readDate(values.date),
     light: lightOf(values.light),
@@ -124,15 +130,15 @@ function isbnOf(text: string | undefined): string | undefined {
 }
 
 /** The chains of an order, and the tools that they work with. */
-function chainsOf({ book, edition, profile, style, date, light }: MakeOrder, pictures: Map<string, Uint8Array>) {
+function chainsOf({ book, edition, profile, printer, style, date, light }: MakeOrder, pictures: Map<string, Uint8Array>) {
   const shelf = new FontShelf(fontSource)
   shelf.addFamilies(book.fonts ?? [], pictures)
   const ports = nodePorts(pictures)
   const tools = { setter: new Setter(shelf), runs: new RunPress(shelf), shelf, ports }
-  const inputs = { ...printInputs({ book, text: book, edition, profile, date }, []), style }
+  const inputs = { ...printInputs({ book, text: book, edition, profile: printer, date }, []), style }
   const print = printChain(inputs, tools)
   const ebook = ebookChain(
-    ebookInputs({ book, text: book, edition: ebookEdition(book, edition, light), profile, date }, profile),
+    ebookInputs({ book, text: book, edition: ebookEdition(book, edition, light), profile, date }, printer),
     () => print,
     tools,
   )
