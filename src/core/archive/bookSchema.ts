@@ -272,6 +272,7 @@ const listingSchema = () =>
     rights: yesNo(),
     lowContent: yesNo(),
     adult: yesNo(),
+    address: text(1000),
   })
 
 /** A style document of the author's own; what is wrong in it is said by the styles' own schema. */

@@ -163,6 +163,8 @@ export interface ListingDraft {
   /** The same page again and again. */
   lowContent?: boolean
   adult?: boolean
+  /** Where readers find it there. */
+  address?: string
 }
 
 /** An interior style as it is kept: read where it is used. */

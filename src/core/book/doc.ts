@@ -7,6 +7,8 @@ export type MarkJson =
   | { type: 'link'; attrs: { href: string } }
   /** Words in a language of their own, by its BCP 47 tag. */
   | { type: 'language'; attrs: { tag: string } }
+  /** Another book, by its addresses at outlets: see shops.ts. */
+  | { type: 'shops'; attrs: { at: string } }
   /** What the author says of the words beside them; it is never printed. */
   | { type: 'remark'; attrs: { words: string } }
 export type MarkName = MarkJson['type']

@@ -1,6 +1,7 @@
 import { type Crop, isCrop } from './crop'
 import { imageStands } from './doc'
 import { safeHref } from './links'
+import { isShops } from './shops'
 import { type MarkSpec, type NodeSpec, Schema } from 'prosemirror-model'
 
 /**
@@ -243,6 +244,28 @@ export const marks: Record<string, MarkSpec> = {
     // Only what Porchlight says: elsewhere a language is often a program's own.
     parseDOM: [{ tag: 'span[data-language]', getAttrs: e => tagOf(e as { getAttribute(n: string): string | null }) }],
     toDOM: m => ['span', { 'lang': m.attrs.tag as string, 'data-language': '' }, 0],
+  },
+  /** Words that name another book, and where that stands at outlets: in an ebook they lead there. */
+  shops: {
+    attrs: {
+      at: {
+        validate: (v: unknown) => {
+          if (typeof v !== 'string' || !isShops(v))
+            throw new RangeError('A book that is named has an address that is none.')
+        },
+      },
+    },
+    inclusive: false,
+    parseDOM: [
+      {
+        tag: 'span[data-shops]',
+        getAttrs: e => {
+          const at = (e as { getAttribute(n: string): string | null }).getAttribute('data-shops') ?? ''
+          return isShops(at) ? { at } : false
+        },
+      },
+    ],
+    toDOM: m => ['span', { 'data-shops': m.attrs.at as string }, 0],
   },
   /** What the author says of the words, beside them: no part of the book. */
   remark: {

@@ -110,6 +110,7 @@ export function ebookChain(
           style: await get('style'),
           settings: await get('settings'),
           front: await get('front'),
+          outlet: (await get('profile')).id,
           rules: (await get('profile')).ebook,
           pages: await get('starts'),
           printed: await get('printName'),

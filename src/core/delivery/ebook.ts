@@ -1,4 +1,13 @@
-import { type Asset, type Book, type EbookSettings, type Recording, type RecordingSort, usedRecordings } from '../book'
+import {
+  type Asset,
+  type Book,
+  type DocJson,
+  type EbookSettings,
+  type Recording,
+  type RecordingSort,
+  shopsIn,
+  usedRecordings,
+} from '../book'
 import type { AccessGap, EpubTrouble, FixedPages } from '../epub'
 import { imagesOn } from '../marks'
 import type { InteriorStyle, PageStart } from '../pages'
@@ -19,6 +28,8 @@ export interface MadeEbook {
   linksLeftOut: number
   /** Links that lead out of the book, as it is written. */
   linksOut: number
+  /** Other books that it names with an address somewhere, and how many of them lead to their pages at its outlet. */
+  shops: { named: number; led: number }
   /** Recordings that are in it, and those of the text that it is without: its outlet takes none of their sort, or its pages are fixed. */
   plays: Recording[]
   recordingsLeftOut: Recording[]
@@ -34,7 +45,8 @@ export interface EbookParts {
   style: InteriorStyle
   settings: EbookSettings | undefined
   front: PaintedPage
-  /** What the outlet's rules make of it. */
+  /** The outlet that it goes to, by its id, and what its rules make of it. */
+  outlet: string
   rules: Pick<EbookRules, 'coverPage' | 'contentsPage' | 'faces' | 'linksTo' | 'plays'> | undefined
   /** Where the pages of the print edition begin, and what it is called, if there is one. */
   pages: PageStart[] | undefined
@@ -67,6 +79,8 @@ const fileOf = async (
 /** Sorts of recordings that the ebook takes along; all where no outlet says otherwise. */
 const sortsTaken = ({ rules, fixed }: EbookParts): readonly RecordingSort[] | undefined =>
   fixed ? [] : rules ? (rules.plays ?? []) : undefined
+
+const textsOf = ({ sections }: Book): DocJson[] => sections.flatMap(s => (s.made ? [] : [s.doc]))
 
 /** Makes the ebook and looks it over. `light`: pictures that go in another form than they came. */
 export async function makeEbook(
@@ -114,6 +128,7 @@ export async function makeEbook(
     epub,
     bytes,
     pictures: new Map([...files].filter(([id]) => shown.assets.has(id)).map(([id, file]) => [id, file.length])),
+    shops: parts.fixed ? { named: 0, led: 0 } : shopsIn(textsOf(book), parts.outlet),
     plays,
     recordingsLeftOut: usedRecordings(book.recordings, book.sections).filter(r => !plays.includes(r)),
     linksLeftOut: linksLeftOut(book.sections, parts.rules?.linksTo),
@@ -169,7 +184,7 @@ async function written(
   shelf: FontShelf,
   { pdf }: DeliveryPorts,
 ): Promise<Epub> {
-  const { isbn, date, style, settings, front, rules, pages, printed, fixed, elsewhere } = parts
+  const { isbn, date, style, settings, front, outlet, rules, pages, printed, fixed, elsewhere } = parts
   const plays = sortsTaken(parts)
   const { buildEpub, carriedFaces } = await import('../epub')
   // Fixed pages have their letters as outlines.
@@ -182,6 +197,7 @@ async function written(
     style,
     cover: { bytes: front.bytes, type: 'image/jpeg' },
     picture,
+    outlet,
     ...(isbn ? { isbn } : {}),
     ...(faces ? { faces } : {}),
     ...(settings?.css ? { css: settings.css } : {}),

@@ -116,6 +116,7 @@ function addSections(
     breaks: new Map(),
     places: placesOf(sections),
     linksTo: options.linksTo,
+    outlet: options.outlet,
     seen: new Set(),
   }
   const isContents = (s: Section): boolean => s.role === 'contents' && s.made

@@ -51,6 +51,7 @@ beforeAll(async () => {
       pages: undefined,
       printed: 'Fixed, paperback',
       fixed: fixedPages(book, interior),
+      outlet: 'ostrevane',
       elsewhere: new Map(),
     },
     undefined,

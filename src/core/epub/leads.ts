@@ -6,6 +6,8 @@ export interface LinkRule {
   places: ReadonlyMap<string, string>
   /** Hosts in the web that they may lead to; any, where it is not said. */
   linksTo?: readonly string[] | undefined
+  /** The outlet that the ebook goes to, by its id: books that are named lead to their pages there. */
+  outlet?: string | undefined
 }
 
 /** Where a link leads from the ebook: to the web, a mailbox, a telephone, or a place in it. Undefined where it would lead nowhere, or where a book must not. */

@@ -41,6 +41,8 @@ export interface EpubOptions {
   contentsPage?: boolean
   /** Hosts in the web that links may lead to; any, where it is not said. */
   linksTo?: readonly string[]
+  /** The outlet that it goes to, by its id: other books of the author's lead to their pages there. */
+  outlet?: string
   /** Sorts of recordings that go along; all, where it is not said. */
   plays?: readonly RecordingSort[]
   /** Its pages are fixed: as they are printed. */

@@ -1,5 +1,6 @@
 import { element, joined, Markup, xml } from '../trade'
 import {
+  addressAt,
   type Asset,
   type BlockJson,
   gridColumns,
@@ -403,7 +404,7 @@ function isSpace(t: string, i: number): boolean {
 /** The first paragraph of what stands by itself. */
 const FIRST: Standing = { flush: true }
 
-const marked: Record<Exclude<MarkJson['type'], 'link' | 'language' | 'remark'>, (inner: Markup) => Markup> = {
+const marked: Record<Exclude<MarkJson['type'], 'link' | 'language' | 'remark' | 'shops'>, (inner: Markup) => Markup> = {
   strong: x => xml`<strong>${x}</strong>`,
   em: x => xml`<em>${x}</em>`,
   small_caps: x => xml`<span class="sc">${x}</span>`,
@@ -415,8 +416,9 @@ const marked: Record<Exclude<MarkJson['type'], 'link' | 'language' | 'remark'>, 
 function wrap(text: Markup, marks: MarkJson[] | undefined, rule: LinkRule): Markup {
   let out = text
   for (const m of [...(marks ?? [])].reverse()) {
-    if (m.type === 'link') {
-      const href = hrefOf(m.attrs.href, rule)
+    if (m.type === 'link' || m.type === 'shops') {
+      const to = m.type === 'link' ? m.attrs.href : rule.outlet && addressAt(m.attrs.at, rule.outlet)
+      const href = to ? hrefOf(to, rule) : undefined
       if (href) out = xml`<a href="${href}">${out}</a>`
     } else if (m.type === 'language') out = xml`<span lang="${m.attrs.tag}" xml:lang="${m.attrs.tag}">${out}</span>`
     else if (m.type !== 'remark') out = marked[m.type](out)

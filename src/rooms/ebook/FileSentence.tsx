@@ -9,6 +9,18 @@ import type { ReadingCopy } from '@/workers/answers/reading'
 import { withSettings } from './settings'
 import { differences } from './variants'
 
+/** "Both other books that it names lead to". */
+function ledWords({ named, led }: ReadingCopy['shops']): string {
+  if (named === 1)
+    return led ? 'The other book that it names leads to' : 'The other book that it names does not lead to'
+  const all = `the ${named} other books that it names`
+  return led === named
+    ? `All ${all.slice(4)} lead to`
+    : led
+      ? `Of ${all}, ${led} ${led === 1 ? 'leads' : 'lead'} to`
+      : `None of ${all} lead to`
+}
+
 /** "a sound and 2 films". */
 function sortsIn(recordings: readonly Recording[]): string {
   const count = (sort: 'sound' | 'film'): string[] => {
@@ -24,7 +36,7 @@ export function FileSentence({
   view,
   edition,
   carries,
-  copy: { weight, printedPages, linksLeftOut, linksOut, plays, recordingsLeftOut, files },
+  copy: { weight, printedPages, linksLeftOut, linksOut, plays, recordingsLeftOut, files, shops },
 }: {
   bookId: string
   view: OpenBook
@@ -125,6 +137,7 @@ export function FileSentence({
         {profile &&
           linksLeftOut > 0 &&
           ` ${linksLeftOut === 1 ? 'A link leads' : `${linksLeftOut} links lead`} where ${profile.name} lets none, and ${linksLeftOut === 1 ? 'is' : 'are'} plain words.`}
+        {profile && shops.named > 0 && ` ${ledWords(shops)} their pages at ${profile.name}.`}
         {plays.length > 0 && ` It plays ${sortsIn(plays)}, ${megabytes(recorded)} of that.`}
         {recordingsLeftOut.length > 0 &&
           ` It goes without ${sortsIn(recordingsLeftOut)}: ${recordingsLeftOut.length === 1 ? 'its picture, caption and words stand' : 'their pictures, captions and words stand'} there.`}

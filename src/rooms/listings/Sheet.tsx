@@ -10,6 +10,7 @@ import { commit as commitChange } from '@/data/changes'
 import { kindWords } from '@/parts/kinds'
 import { type Pair, pairLamp } from '@/parts/pairs'
 import { useCommit } from '@/parts/useCommit'
+import { Address } from './Address'
 import { day } from './day'
 import { Declarations } from './Declarations'
 import { Differences } from './Differences'
@@ -122,6 +123,13 @@ export function Sheet({
               />
             </>
           )}
+          <h3>Its page</h3>
+          <Address
+            draft={draft}
+            profile={profile}
+            readOnly={readOnly}
+            onChange={address => changeOf('Address', () => ({ address: address || undefined }))}
+          />
           <h3>Rights and declarations</h3>
           <Declarations draft={draft} readOnly={readOnly} onChange={change} />
         </div>

@@ -57,7 +57,7 @@ const coreNodes = Object.entries(nodes).map(([name, spec]) =>
 )
 
 /** Attributes of marks by the names that they have in a page. */
-const saidAs: Record<string, string> = { tag: 'lang', words: 'data-remark' }
+const saidAs: Record<string, string> = { tag: 'lang', words: 'data-remark', at: 'data-shops' }
 
 const coreMarks = Object.entries(marks).map(([name, spec]) =>
   Mark.create({

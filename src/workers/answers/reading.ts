@@ -14,6 +14,8 @@ export interface ReadingCopy {
   linksLeftOut: number
   /** Links that lead out of the book, as it is written. */
   linksOut: number
+  /** Other books that it names with an address somewhere, and how many of them lead to their pages at its outlet. */
+  shops: { named: number; led: number }
   /** Sounds and films that are in it, and those that it is without. */
   plays: Recording[]
   recordingsLeftOut: Recording[]
@@ -39,7 +41,7 @@ function fixedSize({ metadata, items, spine }: Epub): Pick<ReadingCopy, 'fixed'>
 export const reading = {
   async readingCopy(bookId: string, editionId: string, outletId?: string): Promise<ReadingCopy> {
     const chain = ebookOf(bookId, editionId, outletId)
-    const { bytes, linksLeftOut, linksOut, plays, recordingsLeftOut } = await chain.get('epub')
+    const { bytes, linksLeftOut, linksOut, shops, plays, recordingsLeftOut } = await chain.get('epub')
     const epub = openEpub(bytes)
     const byId = new Map(epub.items.map(i => [i.id, i.path]))
     return {
@@ -48,6 +50,7 @@ export const reading = {
       printedPages: (await chain.get('printInterior'))?.pages.length,
       linksLeftOut,
       linksOut,
+      shops,
       plays,
       recordingsLeftOut,
       weight: bytes.length,
