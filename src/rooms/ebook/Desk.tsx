@@ -5,9 +5,10 @@ import { isCommand, isTyping, useKeys } from '@/parts/useKeys'
 import { useSize } from '@/parts/useSize'
 import type { ReadingCopy } from '@/workers/answers/reading'
 import type { Pages } from './copy'
-import { devices, type Reader, usual } from './devices'
+import { type Device, devices, type Reader, usual } from './devices'
 import { type DeviceHandle, DeviceView, type Picked, type Seen, type Target } from './DeviceView'
 import { ReaderSentence } from './ReaderSentence'
+import { beyond, facing } from './spread'
 
 /** Room around a device, CSS pixels. */
 const AROUND = 28
@@ -52,8 +53,11 @@ export function Desk({
   const [out, setOut] = useState<{ from: At | undefined; href: string }>()
   const handle = useRef<DeviceHandle>(null)
   const [stage, room] = useSize<HTMLDivElement>()
-  const beyond = (by: 1 | -1): void => {
-    const next = copy && at ? copy.spine[copy.spine.indexOf(at.path) + by] : undefined
+  const shows = outlet?.ebook?.shows
+  const reader = shows?.face ? { ...wished, face: shows.face } : wished
+  const device = devices.find(d => d.id === reader.device) ?? devices[0]!
+  const goBeyond = (by: 1 | -1): void => {
+    const next = copy && at ? beyond(copy, [at.path, facing(copy, at.path, device)], by) : undefined
     if (next) onGo({ path: next, target: { at: by > 0 ? 'start' : 'end' } })
   }
   useKeys(e => {
@@ -64,9 +68,6 @@ export function Desk({
     e.preventDefault()
     handle.current?.turn(by)
   })
-  const shows = outlet?.ebook?.shows
-  const reader = shows?.face ? { ...wished, face: shows.face } : wished
-  const device = devices.find(d => d.id === reader.device) ?? devices[0]!
   const scale = Math.min(1, (room.height - 2 * AROUND) / device.height, (room.width - 2 * AROUND) / device.width)
   return (
     <section className="desk" aria-label="The ebook">
@@ -89,12 +90,12 @@ export function Desk({
               onPick={onPick}
               onLead={onLead}
               onOut={href => setOut({ from: at, href })}
-              onBeyond={beyond}
+              onBeyond={goBeyond}
             />
           )}
           {!pages && making && <p className="making">making the file …</p>}
         </div>
-        <Turns copy={copy} seen={seen} onTurn={by => handle.current?.turn(by)} />
+        <Turns copy={copy} seen={seen} device={device} onTurn={by => handle.current?.turn(by)} />
         {out && out.from === at && (
           <p className="out" role="status">
             This link leads out of the book: <b>{out.href}</b>
@@ -116,21 +117,27 @@ function partOf(
   return all ? (before + (size(path) * (screen + 1)) / count) / all : 0
 }
 
+/** Which screen of how many is seen: of fixed pages each is one, or two are that lie side by side. */
+function screenIn(copy: ReadingCopy, { path, screen, count }: Seen, device: Device): string {
+  if (!copy.fixed) return `${screen + 1} of ${count}`
+  const own = [path, facing(copy, path, device)].flatMap(p => (p === undefined ? [] : [copy.spine.indexOf(p) + 1]))
+  return `${own.sort((a, b) => a - b).join('–')} of ${copy.spine.length}`
+}
+
 /** Turning by hand, and how far the reader has come. */
 function Turns({
   copy,
   seen,
+  device,
   onTurn,
 }: {
   copy: ReadingCopy | undefined
   seen: Seen | undefined
+  device: Device
   onTurn: (by: 1 | -1) => void
 }) {
   'use memo'
   const part = copy && seen ? partOf(copy, seen) : 0
-  // Of fixed pages each is a screen.
-  const [at, of] =
-    copy?.fixed && seen ? [copy.spine.indexOf(seen.path), copy.spine.length] : [seen?.screen ?? 0, seen?.count]
   return (
     <div className="turns">
       <button type="button" aria-label="A screen back" onClick={() => onTurn(-1)}>
@@ -139,7 +146,9 @@ function Turns({
       <span className="far">
         <i style={{ width: `${part * 100}%` }} />
       </span>
-      <span className="figures">{seen ? `${at + 1} of ${of} · ${Math.round(part * 100)} %` : ''}</span>
+      <span className="figures">
+        {copy && seen ? `${screenIn(copy, seen, device)} · ${Math.round(part * 100)} %` : ''}
+      </span>
       <button type="button" aria-label="A screen on" onClick={() => onTurn(1)}>
         →
       </button>

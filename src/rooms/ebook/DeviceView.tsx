@@ -1,10 +1,20 @@
 'use client'
-import { type MouseEvent, useCallback, useEffect, useImperativeHandle, useRef, useState, type Ref } from 'react'
+import {
+  type CSSProperties,
+  type MouseEvent,
+  useCallback,
+  useEffect,
+  useImperativeHandle,
+  useRef,
+  useState,
+  type Ref,
+} from 'react'
 import { targetIn } from '@/core/files'
 import type { Pages } from './copy'
 import { type Device, type Reader, tones } from './devices'
 import { readerStyle } from './readerStyle'
 import { blocksOf, type LetterPlace, Screen, wordsOf } from './screen'
+import { facing, type Placed, placeOn } from './spread'
 
 /** Where in a page of the ebook somebody wants to be. */
 export type Target = { at: 'start' | 'end' } | { id: string } | { words: string }
@@ -64,27 +74,17 @@ export function DeviceView(props: Props) {
   // The letter that was read first: it stays in sight when the letters change, however often.
   const kept = useRef<LetterPlace>({ block: 0, letter: 0 })
   const arrived = useRef<Target>(undefined)
-  const [source, setSource] = useState<string>()
   const [slow, setSlow] = useState(false)
   const [note, setNote] = useState<string>()
   const { fixed } = pages.copy
+  const other = facing(pages.copy, path, device)
   // A fixed page is as it is; the device shows the whole of it.
   const style = fixed ? '' : readerStyle(device, reader, pages.carries)
-  const { shown, fits, left, top } = placeOn(device, fixed)
-
-  useEffect(() => {
-    let url: string | undefined
-    let wanted = true
-    void pages.address(path, style).then(made => {
-      url = made
-      if (wanted) setSource(made)
-      else if (made) URL.revokeObjectURL(made)
-    })
-    return () => {
-      wanted = false
-      if (url) URL.revokeObjectURL(url)
-    }
-  }, [pages, path, style])
+  const source = useAddress(pages, path, style)
+  const sourceBeside = useAddress(pages, other, style)
+  const place = placeOn(device, pages.copy, path)
+  const { shown } = place
+  const beside = useRef<HTMLIFrameElement>(null)
 
   const look = useCallback(() => {
     const s = screen.current
@@ -136,10 +136,16 @@ export function DeviceView(props: Props) {
   }
   useImperativeHandle(props.ref, () => ({ turn }))
 
+  /** What lies under the pointer, on this page or the one beside it. */
   const pointed = (e: MouseEvent<HTMLElement>): Element | null => {
     const box = e.currentTarget.getBoundingClientRect()
-    const [across, down] = [(e.clientX - box.left) / scale - left, (e.clientY - box.top) / scale - top]
-    return screen.current?.doc.elementFromPoint(across / fits, down / fits) ?? null
+    const at = (p: Placed, doc: Document | null | undefined): Element | null =>
+      doc?.elementFromPoint(
+        ((e.clientX - box.left) / scale - p.left) / p.fits,
+        ((e.clientY - box.top) / scale - p.top) / p.fits,
+      ) ?? null
+    const there = other === undefined ? undefined : placeOn(device, pages.copy, other)
+    return at(place, screen.current?.doc) ?? (there ? at(there, beside.current?.contentDocument) : null)
   }
   const press = (e: MouseEvent<HTMLElement>): void => {
     const s = screen.current
@@ -157,11 +163,13 @@ export function DeviceView(props: Props) {
     const part = (e.clientX - e.currentTarget.getBoundingClientRect().left) / (device.width * scale)
     if (part < 0.2) return turn(-1)
     if (part > 0.8) return turn(1)
-    const block = hit && blocksOf(s.doc).findLast(b => b.contains(hit))
+    const on = hit?.ownerDocument
+    const block = on && blocksOf(on).findLast(b => b.contains(hit))
     if (!block) return
     const words = wordsOf(block)
-    const same = blocksOf(s.doc).filter(b => wordsOf(b) === words)
-    props.onPick({ path, words, nth: Math.max(0, same.indexOf(block)) })
+    const same = blocksOf(on).filter(b => wordsOf(b) === words)
+    const page = on === s.doc ? path : other!
+    props.onPick({ path: page, words, nth: Math.max(0, same.indexOf(block)) })
   }
   const follow = (link: Element, s: Screen): void => {
     const href = link.getAttribute('href')!
@@ -194,13 +202,16 @@ export function DeviceView(props: Props) {
             sandbox="allow-same-origin"
             src={source}
             onLoad={() => void loaded()}
-            style={{
-              width: shown.width,
-              height: shown.height,
-              transform: `scale(${scale * fits})`,
-              marginLeft: left * scale,
-              marginTop: top * scale,
-            }}
+            style={placing(place, scale)}
+          />
+        )}
+        {other !== undefined && sourceBeside && (
+          <iframe
+            ref={beside}
+            title="The page beside it"
+            sandbox="allow-same-origin"
+            src={sourceBeside}
+            style={placing(placeOn(device, pages.copy, other), scale)}
           />
         )}
         {/* What is under the pointer is asked of the page below: a frame that runs nothing answers nobody itself. */}
@@ -219,14 +230,32 @@ export function DeviceView(props: Props) {
   )
 }
 
-type Size = Pick<Device, 'width' | 'height'>
+const placing = ({ shown, fits, left, top }: Placed, scale: number): CSSProperties => ({
+  width: shown.width,
+  height: shown.height,
+  transform: `scale(${scale * fits})`,
+  left: left * scale,
+  top: top * scale,
+})
 
-/** A page on a screen: what flows fills it; what is fixed is shown whole, in the middle, times `fits`. */
-function placeOn(screen: Size, fixed: Size | undefined): { shown: Size; fits: number; left: number; top: number } {
-  if (!fixed) return { shown: screen, fits: 1, left: 0, top: 0 }
-  const fits = Math.min(screen.width / fixed.width, screen.height / fixed.height)
-  const [left, top] = [(screen.width - fixed.width * fits) / 2, (screen.height - fixed.height * fits) / 2]
-  return { shown: fixed, fits, left, top }
+/** The address of a page of the ebook with the reader's style over it, for as long as it is shown. */
+function useAddress(pages: Pages, path: string | undefined, style: string): string | undefined {
+  const [source, setSource] = useState<string>()
+  useEffect(() => {
+    let url: string | undefined
+    let wanted = true
+    const made = path === undefined ? Promise.resolve(undefined) : pages.address(path, style)
+    void made.then(address => {
+      url = address
+      if (wanted) setSource(address)
+      else if (address) URL.revokeObjectURL(address)
+    })
+    return () => {
+      wanted = false
+      if (url) URL.revokeObjectURL(url)
+    }
+  }, [pages, path, style])
+  return source
 }
 
 /** A note, over the foot of the page that calls it. */

@@ -6,12 +6,15 @@ export interface Device {
   height: number
   /** Shows greys alone, on a screen that is never quite white, and turns its pages slowly. */
   ink?: true
+  /** It lies on its side, and shows two pages of a book beside each other. */
+  columns?: 2
 }
 
 export const devices: readonly Device[] = [
   { id: 'small-phone', words: 'a small phone', width: 320, height: 568 },
   { id: 'large-phone', words: 'a large phone', width: 412, height: 800 },
   { id: 'tablet', words: 'a tablet', width: 744, height: 1040 },
+  { id: 'tablet-wide', words: 'a tablet on its side', width: 1040, height: 744, columns: 2 },
   { id: 'e-ink', words: 'an e-ink reader', width: 536, height: 720, ink: true },
 ]
 

@@ -26,7 +26,8 @@ const HEAD = 34
  * asked for the reader's face. `carries`: whether the book brings a face.
  */
 export function readerStyle(device: Device, reader: Reader, carries: boolean): string {
-  const side = Math.round(device.width * MARGINS[reader.margins])
+  const { columns = 1 } = device
+  const side = Math.round((device.width / columns) * MARGINS[reader.margins])
   const { paper, ink } = tones(device, reader.light)
   const wanted = reader.face === 'book' ? 'serif' : reader.face
   const forced = reader.face !== 'book'
@@ -35,7 +36,7 @@ export function readerStyle(device: Device, reader: Reader, carries: boolean): s
   return `
 ${face(OWN[wanted])}
 html { margin: 0; padding: 0; width: 100%; height: 100%; overflow: hidden; background: ${paper}; color: ${ink}; font-size: ${SIZES[reader.size]}px; }
-html body { margin: 0; box-sizing: border-box; width: ${device.width}px; height: ${device.height}px; padding: ${HEAD}px ${side}px; column-width: ${device.width - 2 * side}px; column-gap: ${2 * side}px; column-fill: auto; overflow-wrap: break-word; background: transparent; color: inherit;${carries ? '' : ' font-family: "device", serif;'} orphans: 2; widows: 2; }
+html body { margin: 0; box-sizing: border-box; width: ${device.width}px; height: ${device.height}px; padding: ${HEAD}px ${side}px; column-width: ${device.width / columns - 2 * side}px; column-gap: ${2 * side}px; column-fill: auto; overflow-wrap: break-word; background: transparent; color: inherit;${carries ? '' : ' font-family: "device", serif;'} orphans: 2; widows: 2; }
 ${forced ? 'body, body * { font-family: "device", serif !important; }' : ''}
 ${lines ? `body, body p, body li, body .line { line-height: ${lines} !important; }` : ''}
 img, svg { max-height: ${device.height - 2 * HEAD - 8}px; }

@@ -23,6 +23,8 @@ export interface ReadingCopy {
   weight: number
   /** Paths of what is read, in order. */
   spine: string[]
+  /** On which side of a spread each of its pages lies, where it says so. */
+  sides: Map<string, 'left' | 'right'>
   nav: NavEntry[]
   pages: PageEntry[]
   files: Map<string, Blob>
@@ -35,6 +37,15 @@ function fixedSize({ metadata, items, spine }: Epub): Pick<ReadingCopy, 'fixed'>
   const [, width, height] =
     /<meta name="viewport" content="width=(\d+), height=(\d+)"/.exec(strFromU8(first!.data)) ?? []
   return width && height ? { fixed: { width: Number(width), height: Number(height) } } : {}
+}
+
+function sideOf(properties: readonly string[], path: string | undefined): [string, 'left' | 'right'][] {
+  const side = properties.includes('page-spread-left')
+    ? 'left'
+    : properties.includes('page-spread-right')
+      ? 'right'
+      : undefined
+  return side && path !== undefined ? [[path, side]] : []
 }
 
 /** Ebooks, as they will be sent, for the reading room. */
@@ -55,6 +66,7 @@ export const reading = {
       recordingsLeftOut,
       weight: bytes.length,
       spine: epub.spine.flatMap(s => byId.get(s.id) ?? []),
+      sides: new Map(epub.spine.flatMap(({ id, properties }) => sideOf(properties, byId.get(id)))),
       nav: epub.nav,
       pages: epub.pages,
       files: new Map(epub.items.map(i => [i.path, new Blob([i.data as BlobPart], { type: i.type })])),
