@@ -1,4 +1,5 @@
 import { expect, type Page } from '@playwright/test'
+import { FRAME_SECONDS, silence } from '../tests/support/recordings'
 import { test } from './library'
 import { value } from './sentence'
 
@@ -234,4 +235,87 @@ test('an ebook is made lighter, its pictures compared, and its pages fixed; a bo
   await expect(figures(page)).toHaveText(/^1 of 133 /, { timeout: 60_000 })
   await page.getByRole('button', { name: 'Swarms' }).click()
   await expect.poll(words).toMatch(/Swarm/)
+  // On its side a tablet shows two pages, which are turned together.
+  await value(page, 'Device', 'a tablet on its side')
+  await expect(page.locator('.device iframe')).toHaveCount(2)
+  await expect(figures(page)).toHaveText(/^(\d+)–(\d+) of 133 /)
+  const pair = async (): Promise<number[]> =>
+    (await figures(page).textContent())!.match(/\d+/g)!.slice(0, 2).map(Number)
+  const [left, right] = (await pair()) as [number, number]
+  expect(right).toBe(left + 1)
+  await page.getByRole('button', { name: 'A screen on' }).click()
+  await expect.poll(pair).toEqual([left + 2, right + 2])
+})
+
+test('a sound is put into the text with its words, plays in the ebook, and stays out where an outlet takes none', async ({
+  page,
+}) => {
+  await page.goto('/')
+  await expect(page.getByRole('listitem')).toHaveCount(3, { timeout: 60_000 })
+  await page.goto('/book/lampblack-regatta/text')
+  const text = page.locator('.ProseMirror')
+  await text.locator('p').nth(2).click()
+  await page.waitForTimeout(200)
+  const sound = page.getByLabel('Sound or film file')
+  await sound.setInputFiles({ name: 'notes.mp3', mimeType: 'audio/mpeg', buffer: Buffer.from('no sound at all') })
+  await expect(page.getByText('is no sound or film that ebooks play')).toBeVisible()
+  await sound.setInputFiles({ name: 'bell.mp3', mimeType: 'audio/mpeg', buffer: Buffer.from(silence(120)) })
+  const said = page.getByRole('region', { name: 'The recording at the cursor' })
+  await expect(said).toContainText('The sound at the cursor is bell.mp3, 3 s')
+  await expect(said).toContainText('Pellowick takes no sound')
+  await said.getByLabel('What the sound is').fill('The harbour bell')
+  await said.getByRole('button', { name: 'not written down' }).click()
+  await said.getByLabel('What is said and heard in the recording').fill('A bell rings twelve times.')
+  await expect(said.getByRole('button', { name: 'written down in 5 words' })).toBeVisible()
+  await text.getByRole('button', { name: 'Play it' }).click()
+  await expect(text.locator('audio')).toHaveCount(1)
+  await expect(page.getByText('saved', { exact: true })).toBeVisible()
+
+  await page.goto('/book/lampblack-regatta/ebook')
+  const file = page.locator('.file')
+  await expect(file).toContainText('It plays a sound', { timeout: 30_000 })
+  await page.getByRole('button', { name: /Ten Oars/ }).click()
+  const frame = page.frameLocator('iframe[title="The page as it is read"]')
+  const media = frame.locator('audio[aria-label="The harbour bell"]')
+  // What is shown is what is in the file: it can be played.
+  await expect.poll(() => media.evaluate((a: HTMLAudioElement) => a.readyState)).toBeGreaterThan(0)
+  expect(await media.evaluate((a: HTMLAudioElement) => a.duration)).toBeCloseTo(120 * FRAME_SECONDS, 0)
+  await expect(frame.locator('details.spoken')).toContainText('A bell rings twelve times.')
+  await value(page, 'Outlet', 'Pellowick')
+  await expect(file).toContainText('It goes without a sound', { timeout: 30_000 })
+  await expect(media).toHaveCount(0)
+  await expect(frame.locator('details.spoken')).toContainText('A bell rings twelve times.')
+})
+
+test('other books of the author lead to their pages at the outlet that the ebook goes to', async ({ page }) => {
+  await page.goto('/')
+  await expect(page.getByRole('listitem')).toHaveCount(3, { timeout: 60_000 })
+  await page.goto('/book/lampblack-regatta/listings')
+  await page.getByRole('button', { name: /Ebook at Ostrevane/ }).click()
+  const address = page.getByLabel('Address at Ostrevane')
+  await address.fill('javascript:alert(1)')
+  await address.press('Enter')
+  await expect(page.getByText('is no address of a page in the web')).toBeVisible()
+  await address.fill('ostrevane.example/books/regatta')
+  await address.press('Enter')
+  await expect(address).toHaveValue('https://ostrevane.example/books/regatta')
+  await page.goto(`${book}/text`)
+  await page.getByRole('button', { name: 'Add a section' }).click()
+  await page
+    .getByRole('menuitem', { name: /Also by/ })
+    .first()
+    .click()
+  await page.waitForTimeout(500)
+  await page.goto(`${book}/ebook`)
+  await expect(page.locator('.file')).toContainText('leads to', { timeout: 30_000 })
+  const frame = page.frameLocator('iframe[title="The page as it is read"]')
+  // The list stands behind the text: no contents lead there.
+  await page.getByRole('navigation', { name: 'Contents of the ebook' }).getByRole('button').last().click()
+  const link = frame.locator('a[href="https://ostrevane.example/books/regatta"]')
+  await expect(async () => {
+    await page.getByRole('button', { name: 'A screen on' }).click()
+    await expect(link).toHaveText('The Lampblack Regatta', { timeout: 300 })
+  }).toPass({ timeout: 60_000 })
+  await value(page, 'Outlet', 'Pellowick')
+  await expect(page.locator('.file')).toContainText('does not lead to', { timeout: 30_000 })
 })

@@ -20,6 +20,7 @@ export {
   type TitleData,
 } from './book'
 export type { CoverDesign, CoverPiece, Field, PanelName } from './coverDesign'
+export { derivedSortName, sortNameOf } from './sortName'
 export { addressAt, isShops, shopsIn, shopsOf } from './shops'
 export { createBook } from './create'
 export {

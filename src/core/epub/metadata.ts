@@ -1,4 +1,4 @@
-import { type Book, type Contributor, type RecordingSort, sortOf, type TitleData } from '../book'
+import { type Book, type Contributor, type RecordingSort, sortNameOf, sortOf, type TitleData } from '../book'
 import { dc, named, property, type Statement } from '../publication'
 import { accessGaps } from './access'
 import type { Draft } from './draft'
@@ -36,11 +36,15 @@ function about(data: TitleData, date: string): Statement[] {
   return m
 }
 
-const contributor = ({ name, role, sortName }: Contributor, id: string): Statement[] => [
-  dc(role === 'aut' ? 'creator' : 'contributor', name, { id }),
-  property('role', role, id, { scheme: 'marc:relators' }),
-  ...(sortName ? [property('file-as', sortName, id)] : []),
-]
+function contributor(of: Contributor, id: string): Statement[] {
+  const { name, role } = of
+  const sorts = sortNameOf(of)
+  return [
+    dc(role === 'aut' ? 'creator' : 'contributor', name, { id }),
+    property('role', role, id, { scheme: 'marc:relators' }),
+    ...(sorts ? [property('file-as', sorts, id)] : []),
+  ]
+}
 
 /** Whose pages are listed (EPUB 3.3, page-list; the property that EPUB Accessibility 1.1 also takes). */
 const pagination = ({ pages }: Draft, { printed }: EpubOptions): Statement[] =>

@@ -20,7 +20,7 @@ import {
   seriesField,
   seriesNumberField,
   siteField,
-  sortNameField,
+  sortNameFieldOf,
   subjectsField,
   subtitleField,
   titleField,
@@ -150,7 +150,7 @@ function Seldom({
         />
         {author && (
           <Field
-            field={sortNameField}
+            field={sortNameFieldOf(author.name)}
             value={author.sortName}
             onTake={sortName =>
               onChange('Sorts as', {

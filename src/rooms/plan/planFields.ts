@@ -1,4 +1,5 @@
 import { number, string } from 'yup'
+import { derivedSortName } from '@/core/book'
 import { formatIsbn, parseIsbn } from '@/core/trade'
 import type { TextField } from '@/parts/useTaken'
 
@@ -31,7 +32,16 @@ export const imprintField = plain('Imprint', 120, false, 'On title page and back
 export const placeField = plain('Place', 80)
 export const descriptionField = plain('Description', 3200, false, 'On the back of the cover and in the listing')
 
-export const sortNameField = plain('Sorts as', 300, false, 'In catalogues: family name first')
+/** How an author sorts; where nothing is said, as names of persons do. */
+export function sortNameFieldOf(name: string): TextField<string> {
+  const derived = derivedSortName(name)
+  return plain(
+    'Sorts as',
+    300,
+    false,
+    derived ? `In catalogues: as “${derived}”, unless it is said` : 'In catalogues: family name first',
+  )
+}
 export const rightsField = plain('Rights', 4000, false, 'In place of “Copyright ©” and the year')
 export const siteField = plain('Site of the imprint', 500, false, 'On the copyright page')
 

@@ -1,6 +1,6 @@
 'use client'
 import { useLiveQuery } from 'dexie-react-hooks'
-import { ABOUT_AUTHOR, type PenName } from '@/core/book'
+import { ABOUT_AUTHOR, derivedSortName, type PenName } from '@/core/book'
 import { authorNotes, followersOf } from '@/data/matter'
 import { changePenName, forgetPenName, keepPenName } from '@/data/penNames'
 import type { BookRecord } from '@/data/records'
@@ -75,7 +75,7 @@ function Line({ name, books }: { name: PenName; books: readonly BookRecord[] }) 
           <TextValue
             label={`${name.name} sorts as`}
             value={name.sortName ?? ''}
-            placeholder="it is said"
+            placeholder={derivedSortName(name.name) ?? 'it is said'}
             most={300}
             onTake={v => told(changePenName(name.id, { sortName: v }))}
           />
