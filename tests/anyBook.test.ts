@@ -3,10 +3,10 @@ import { shippedProfiles } from '@/core/outlets'
 import fc from 'fast-check'
 import { strFromU8, unzipSync } from 'fflate'
 import { readProject, writeProject } from '@/core/archive'
-import { type Book, docText, docWords, schema } from '@/core/book'
+import { type Book, docText, docWords, recordingsIn, schema, spokenLines } from '@/core/book'
 import { writeEpub } from '@/core/epub'
 import { type PageMarks, visitPage } from '@/core/marks'
-import { parseXml, type XmlElement } from '@/core/files'
+import { elements, parseXml, textOf, type XmlElement } from '@/core/files'
 import { pageStarts, Setter, shippedStyles, withChanges } from '@/core/pages'
 import { pdfBytes } from '@/core/pdf'
 import { nodePdf } from '@/cli/ports'
@@ -78,9 +78,15 @@ describe('any book', () => {
           if (s.made) continue
           const tree = trees.find(([k]) => k.endsWith(`/${s.id}.xhtml`))?.[1]
           if (!tree) continue
-          // Without notes, their marks and titles, the running text is the document's own.
+          // Without notes, their marks and titles, the running text is the document's own; what recordings say stands by itself.
           let text = ''
+          let spoken = ''
           const collect = (e: XmlElement): void => {
+            if (e.name === 'details')
+              return void (spoken += elements(e)
+                .filter(c => c.name === 'p')
+                .map(textOf)
+                .join(''))
             if (
               ['h1', 'aside', 'title', 'head'].includes(e.name) ||
               e.attrs.class === 'noteref' ||
@@ -96,6 +102,8 @@ describe('any book', () => {
             Array.isArray(v) ? v.filter(x => (x as { type?: string }).type !== 'footnote') : v,
           ) as unknown
           expect(letters(text)).toBe(letters(textsOf(withoutNotes).join('')))
+          const said = recordingsIn(s).flatMap(r => spokenLines(r.spoken))
+          expect(letters(spoken)).toBe(letters(said.join('')))
         }
       }),
       { numRuns: 80 },

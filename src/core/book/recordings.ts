@@ -1,5 +1,4 @@
 import type { RecordingType } from '../files'
-import type { Section } from './book'
 import type { BlockJson, DocJson } from './doc'
 
 /** A sound or a film of the book; `id` is the SHA-256 of its bytes in hex. */
@@ -48,14 +47,17 @@ function useOf(b: BlockJson): RecordingUse[] {
   return [{ recording: plays, block: id, alt, spoken, told }]
 }
 
+/** Of a section, what says which recordings it uses: one that is made from the book's data has none. */
+interface Using {
+  doc: DocJson
+  made: boolean
+}
+
 /** Recordings that a section uses, in order. */
-export const recordingsIn = (s: Pick<Section, 'doc' | 'made'>): RecordingUse[] => (s.made ? [] : docRecordings(s.doc))
+export const recordingsIn = (s: Using): RecordingUse[] => (s.made ? [] : docRecordings(s.doc))
 
 /** Those of a book's recordings that some of its sections use. */
-export function usedRecordings(
-  recordings: readonly Recording[] | undefined,
-  sections: readonly Pick<Section, 'doc' | 'made'>[],
-): Recording[] {
+export function usedRecordings(recordings: readonly Recording[] | undefined, sections: readonly Using[]): Recording[] {
   if (!recordings?.length) return []
   const used = new Set(sections.flatMap(s => recordingsIn(s).map(u => u.recording)))
   return recordings.filter(r => used.has(r.id))

@@ -22,7 +22,7 @@ import { type EbookMoney, ebookMoney, leastEbookPrice, type ListingSnapshot } fr
 import { type Interior, type InteriorStyle, type PageStart, pageStarts } from '../pages'
 import { Fault, type PrintSpec, type Ticker } from '../trade'
 import { canBeLightened, type LightBook, lightenBook } from '../weight'
-import type { FixedPages } from '../epub'
+import type { EpubFinding, FixedPages } from '../epub'
 import { createGraph, type Graph } from './graph'
 import { type SharedInputs, statedInputs, type Tools } from './inputs'
 import type { PrintChain } from './printChain'
@@ -73,6 +73,8 @@ export interface EbookChain extends EbookInputs, PrintBeside {
   /** Minor units. */
   leastPrice: number
   worked: Worked
+  /** What the made file has against it, as any ebook is looked at. */
+  faults: EpubFinding[]
   findings: Finding[]
   /** What the outlet would see if it were sent now. */
   snapshot: ListingSnapshot
@@ -128,24 +130,7 @@ export function ebookChain(
       },
       leastPrice: async get => leastEbookPrice(await get('profile'), (await get('epub')).bytes.length),
       worked: async get => workedEbook(await get('money')),
-      findings: async get => {
-        const { bytes, troubles, gaps, recordingsLeftOut } = await get('epub')
-        const { width, height } = await get('front')
-        return check({
-          book: await get('text'),
-          profile: await get('profile'),
-          ebook: {
-            bytes: bytes.length,
-            troubles,
-            gaps,
-            front: { width, height },
-            recordingsLeftOut,
-            fixed: !!(await get('fixed')),
-            price: await get('price'),
-            leastPrice: await get('leastPrice'),
-          },
-        })
-      },
+      ...judged,
       snapshot: async get =>
         ebookSnapshot(await statedInputs(get), (await get('epub')).bytes.length, await get('money')),
     },
@@ -210,6 +195,34 @@ const lightness = (shelf: Tools['shelf'], ports: Tools['ports'], ticker: Ticker)
     return lightenBook(await named(get, 'heavy'), wish, rest, ports.lightener, ticker)
   },
 })
+
+/** What there is against it. */
+const judged = {
+  faults: async (get: Get): Promise<EpubFinding[]> => {
+    const { checkEpub } = await import('../epub')
+    const { name, ebook: rules } = await get('profile')
+    return checkEpub((await get('epub')).bytes, rules && { name, rules })
+  },
+  findings: async (get: Get): Promise<Finding[]> => {
+    const { bytes, troubles, gaps, recordingsLeftOut } = await get('epub')
+    const { width, height } = await get('front')
+    return check({
+      book: await get('text'),
+      profile: await get('profile'),
+      ebook: {
+        bytes: bytes.length,
+        troubles,
+        faults: await get('faults'),
+        gaps,
+        front: { width, height },
+        recordingsLeftOut,
+        fixed: !!(await get('fixed')),
+        price: await get('price'),
+        leastPrice: await get('leastPrice'),
+      },
+    })
+  },
+}
 
 /** How an ebook names the printed edition whose pages it lists. */
 const nameOf = (isbn: string | undefined, { title, imprint }: TitleData, { binding, trim }: PrintSpec): string =>

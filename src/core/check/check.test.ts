@@ -10,6 +10,7 @@ import { insideMargin } from '../trade'
 import { setFrag } from '../type'
 import { harbourRoman, type Interior, type InteriorStyle, Setter, withChanges } from '../pages'
 import { longText } from '../../../scripts/lib/longText'
+import { recordingsOnPaper } from './recordingRules'
 import { check, remedyWords, type Finding, type Subject } from '.'
 
 const profile = profileOf('ostrevane', shippedProfiles)
@@ -494,6 +495,65 @@ describe('each rule finds its fault, with place, amount and remedy', () => {
     ])
     expect(f[0]!.message).toContain('“Salt” skips a level')
     sound(f)
+  })
+  test('ebook: what the file has against it is said once, at its section', () => {
+    const fault = (rule: string, file: string, severity: 'stop' | 'mend' | 'remark' = 'stop') => ({
+      rule,
+      severity,
+      place: { file },
+      message: 'A link leads nowhere.',
+      remedy: 'Mend the link.',
+    })
+    const faults = [
+      fault('broken link', 'OEBPS/text/s1.xhtml'),
+      fault('page list', 'OEBPS/text/nav.xhtml', 'mend'),
+      fault('weight', 'OEBPS/images/a.png'),
+      fault('file without a name', 'OEBPS/x', 'remark'),
+    ]
+    const f = named(check({ book, profile, ebook: { bytes: 1, faults } }), 'ebook as any other')
+    expect(f.map(x => [x.severity, x.place, x.message, remedyWords(x)])).toEqual([
+      ['stop', { kind: 'text', section: 's1', block: '' }, 'A link leads nowhere.', 'Mend the link.'],
+      ['mend', { kind: 'edition' }, 'OEBPS/text/nav.xhtml: A link leads nowhere.', 'Mend the link.'],
+    ])
+    sound(f)
+  })
+  test('recordings: what is damaged or gone, what an outlet does not take, what is not on paper', () => {
+    const bell = { id: 'b'.repeat(64), type: 'audio/mpeg' as const, name: 'bell.mp3' }
+    const plays = (id: string, recording: string, caption?: string) => ({
+      type: 'image' as const,
+      attrs: { id, asset: '', alt: 'A bell', decoration: false, share: 1, plays: recording },
+      ...(caption ? { content: [{ type: 'text' as const, text: caption }] } : {}),
+    })
+    const own = (recordings: Book['recordings']): Book => ({
+      ...book,
+      recordings,
+      sections: [
+        chapter('s1', 'One', { type: 'doc', content: [plays('r1', bell.id), plays('r2', bell.id, 'The bell')] }),
+      ],
+    })
+    const rules = (b: Book, more: object): [string, string][] =>
+      check({ book: b, profile, ebook: { bytes: 1, ...more } })
+        .filter(x => x.rule.includes('recording'))
+        .map(x => [x.rule, x.place.kind === 'text' ? x.place.block : ''])
+    expect(rules(own([bell]), {})).toEqual([])
+    expect(rules(own([{ ...bell, damaged: true }]), {})).toEqual([
+      ['damaged recording', 'r1'],
+      ['damaged recording', 'r2'],
+    ])
+    expect(rules(own(undefined), {}).map(r => r[0])).toEqual(['damaged recording', 'damaged recording'])
+    expect(rules(own([bell]), { recordingsLeftOut: [bell] })).toEqual([
+      ['recording left out', 'r1'],
+      ['recording left out', 'r2'],
+    ])
+    const [left] = check({
+      book: own([bell]),
+      profile,
+      ebook: { bytes: 1, recordingsLeftOut: [bell], fixed: true },
+    }).filter(x => x.rule === 'recording left out')
+    expect(left!.message).toContain('its pages are fixed')
+    const onPaper = recordingsOnPaper({ book: own([bell]), profile, print: {} as never })
+    expect(onPaper.map(x => x.place)).toEqual([{ kind: 'text', section: 's1', block: 'r1' }])
+    expect(recordingsOnPaper({ book: own([bell]), profile })).toEqual([])
   })
   test('ebook: what an inspection of the made file found stops it', () => {
     const f = check({

@@ -14,6 +14,7 @@ import {
   signsAsTyped,
   weight,
 } from './dataRules'
+import { ebookAsAnyOther } from './epubRules'
 import type { Finding, Severity } from './finding'
 import {
   blanks,
@@ -62,6 +63,7 @@ export const rules: Rule[] = [
   pdfKind,
   weight,
   ebookFiles,
+  ebookAsAnyOther,
   ebookAccess,
   front,
   soundPictures,

@@ -11,6 +11,7 @@ export const remedies = {
   'lighten the ebook': 'In the ebook’s room, say how light its pictures are to be made, or take some out.',
   'take out what came last':
     'Keep a backup of the book, and take out what was brought in last: its text holds what no ebook may.',
+  'mend as said': '{}',
   'resize the front': 'Make the picture anew at a size between.',
   'describe the picture': 'Describe it in a sentence, or mark it as decoration.',
   'make the page anew': 'Make its PDF anew where it was made, and bring the page in again.',

@@ -137,27 +137,16 @@ export function DeviceView(props: Props) {
   useImperativeHandle(props.ref, () => ({ turn }))
 
   /** What lies under the pointer, on this page or the one beside it. */
-  const pointed = (e: MouseEvent<HTMLElement>): Element | null => {
-    const box = e.currentTarget.getBoundingClientRect()
-    const at = (p: Placed, doc: Document | null | undefined): Element | null =>
-      doc?.elementFromPoint(
-        ((e.clientX - box.left) / scale - p.left) / p.fits,
-        ((e.clientY - box.top) / scale - p.top) / p.fits,
-      ) ?? null
-    const there = other === undefined ? undefined : placeOn(device, pages.copy, other)
-    return at(place, screen.current?.doc) ?? (there ? at(there, beside.current?.contentDocument) : null)
-  }
+  const pointed = (e: MouseEvent<HTMLElement>): Element | null =>
+    elementUnder(e, scale, place, screen.current?.doc) ??
+    (other === undefined
+      ? null
+      : elementUnder(e, scale, placeOn(device, pages.copy, other), beside.current?.contentDocument))
   const press = (e: MouseEvent<HTMLElement>): void => {
     const s = screen.current
     const hit = pointed(e)
     if (!s || note !== undefined) return setNote(undefined)
-    const plays = hit?.closest<HTMLMediaElement>('audio, video')
-    if (plays) return void (plays.paused ? plays.play().catch(() => undefined) : plays.pause())
-    const opens = hit?.closest('summary')
-    if (opens) {
-      opens.parentElement?.toggleAttribute('open')
-      return look()
-    }
+    if (playsOrOpens(hit)) return look()
     const link = hit?.closest('a[href]')
     if (link) return follow(link, s)
     const part = (e.clientX - e.currentTarget.getBoundingClientRect().left) / (device.width * scale)
@@ -168,8 +157,7 @@ export function DeviceView(props: Props) {
     if (!block) return
     const words = wordsOf(block)
     const same = blocksOf(on).filter(b => wordsOf(b) === words)
-    const page = on === s.doc ? path : other!
-    props.onPick({ path: page, words, nth: Math.max(0, same.indexOf(block)) })
+    props.onPick({ path: on === s.doc ? path : other!, words, nth: Math.max(0, same.indexOf(block)) })
   }
   const follow = (link: Element, s: Screen): void => {
     const href = link.getAttribute('href')!
@@ -228,6 +216,31 @@ export function DeviceView(props: Props) {
       </div>
     </div>
   )
+}
+
+/** What lies under the pointer on a page that is placed on the glass. */
+function elementUnder(
+  { currentTarget, clientX, clientY }: MouseEvent<HTMLElement>,
+  scale: number,
+  { left, top, fits }: Placed,
+  doc: Document | null | undefined,
+): Element | null {
+  const box = currentTarget.getBoundingClientRect()
+  return (
+    doc?.elementFromPoint(((clientX - box.left) / scale - left) / fits, ((clientY - box.top) / scale - top) / fits) ??
+    null
+  )
+}
+
+/** Plays or stops the recording that was pressed, opens or closes its words; false where it was neither. */
+function playsOrOpens(hit: Element | null): boolean {
+  const plays = hit?.closest<HTMLMediaElement>('audio, video')
+  // Where the device has nothing to play with, nothing is heard.
+  if (plays?.paused) plays.play().catch(() => undefined)
+  else plays?.pause()
+  const opens = hit?.closest('summary')
+  opens?.parentElement?.toggleAttribute('open')
+  return !!(plays ?? opens)
 }
 
 const placing = ({ shown, fits, left, top }: Placed, scale: number): CSSProperties => ({
