@@ -1,6 +1,7 @@
 import type { Edition } from '../book'
 import { ebookMoney } from '../outlets'
 import type { OutletProfile } from '../trade'
+import { usualScreen } from '../weight'
 import type { EbookChain } from './ebookChain'
 import type { Graph } from './graph'
 
@@ -28,6 +29,8 @@ export interface Weights {
   is: number
   /** With its pictures as they came. */
   was: number
+  /** Pixels across the screens that they are made for, or would be. */
+  across: number
   /** The least alike first; of those that are equally so, the heaviest. */
   pictures: PictureWeight[]
 }
@@ -53,7 +56,10 @@ export async function weightsOf(chain: Pick<Graph<EbookChain>, 'get'>): Promise<
   })
   pictures.sort((a, b) => a.likeness - b.likeness || b.is - a.is)
   const saved = pictures.reduce((n, p) => n + p.was - p.is, 0)
-  return { is: bytes.length, was: bytes.length + saved, pictures }
+  const heavy = new Set((await chain.get('heavy')).split(' '))
+  const across =
+    (await chain.get('settings'))?.light?.across ?? usualScreen((await chain.get('assets')).filter(a => heavy.has(a.id)))
+  return { is: bytes.length, was: bytes.length + saved, across, pictures }
 }
 
 /** What a lighter file is worth at an outlet: what a copy brings with it and without it, minor units; and the most that it may weigh. */

@@ -1,12 +1,12 @@
 import type { Asset } from '../book'
 import type { Ticker } from '../trade'
-import { type LightPicture, SCREENS } from './lighten'
+import { type LightPicture, usualScreen } from './lighten'
 import { Reckoning } from './reckoning'
 import type { Study } from './study'
 
 /** What an author asks of an ebook's pictures: each at least so alike (SSIM, to 1), or the whole file at most so heavy (bytes). */
 export type LightWish = ({ likeness: number } | { weight: number }) & {
-  /** Pixels across the largest screen that it is made for; those that most have, where it is not said. */
+  /** Pixels across the largest screen that it is made for; the usual, where it is not said. */
   across?: number
 }
 
@@ -49,7 +49,7 @@ export async function lightenBook(
   tick: Ticker,
 ): Promise<LightBook> {
   const pictures = assets.filter(canBeLightened)
-  const across = wish.across ?? SCREENS[0]!
+  const across = wish.across ?? usualScreen(pictures)
   const at = (likeness: number): Promise<LightBook> => lightenedAt(pictures, { likeness, across }, lightener, tick)
   if ('likeness' in wish) return at(wish.likeness)
   const weigh = (p: Asset): Promise<Study> => lightener.study(p, across)

@@ -9,5 +9,5 @@ export {
 } from './book'
 export { type CodecModule, type Codecs, loadCodecs } from './codecs'
 export { createLightener, type KeptLight, keptFor, type LightPorts } from './lightener'
-export { type LightPicture, lighten, SCREENS } from './lighten'
+export { type LightPicture, lighten, SCREENS, usualScreen } from './lighten'
 export type { Study } from './study'

@@ -18,6 +18,22 @@ export function sizeInEbook(
   return { width: Math.max(1, Math.round(width * scale)), height: Math.max(1, Math.round(height * scale)) }
 }
 
+/** Pixels that two cores write in about a minute. */
+const A_MINUTE = 620e6
+
+/**
+ * The screens that pictures are usually made for: the largest there are, so that dimensions stay unless no screen shows them; of so
+ * many pictures that writing them would take longer than a minute, smaller ones, down to those that most readers have.
+ */
+export function usualScreen(pictures: readonly { width: number; height: number }[]): number {
+  const pixelsAt = (across: number): number =>
+    pictures.reduce((n, p) => {
+      const { width, height } = sizeInEbook(p, across)
+      return n + width * height
+    }, 0)
+  return [...SCREENS].reverse().find(across => pixelsAt(across) <= A_MINUTE) ?? SCREENS[0]!
+}
+
 /** A picture as the author brought it. */
 export interface Original {
   bytes: Uint8Array

@@ -9,7 +9,7 @@ import { Cancelled, seeded } from '../trade'
 import { lightenBook, type LightAim, type Lightener, type LightPicture } from '.'
 import { withoutMetadata } from './metadata'
 import { likenessOf } from './quality'
-import { sizeInEbook } from './lighten'
+import { SCREENS, sizeInEbook, usualScreen } from './lighten'
 import type { Study } from './study'
 
 const ASIDE = 480
@@ -310,5 +310,26 @@ describe('a book', () => {
     await expect(stop).rejects.toBeInstanceOf(Cancelled)
     expect(told.slice(0, 3)).toEqual([1 / 6, 2 / 6, 3 / 6])
     expect(lightener.asked.length).toBeLessThan(6)
+  })
+})
+
+describe('the screens that pictures are made for', () => {
+  const photos = (n: number) => Array.from({ length: n }, () => ({ width: 4000, height: 3000 }))
+  test('are the largest there are; of very many pictures smaller ones, that they are written within a minute', () => {
+    expect([0, 1, 100, 150, 300, 3000].map(n => usualScreen(photos(n)))).toEqual([2732, 2732, 2732, 2048, 1600, 1600])
+  })
+  test('grow no larger by one picture more', () => {
+    fc.assert(
+      fc.property(
+        fc.array(fc.record({ width: fc.integer({ min: 1, max: 9000 }), height: fc.integer({ min: 1, max: 9000 }) }), {
+          maxLength: 400,
+        }),
+        all => {
+          expect(SCREENS).toContain(usualScreen(all))
+          expect(usualScreen([...all, ...photos(1)])).toBeLessThanOrEqual(usualScreen(all))
+        },
+      ),
+      { numRuns: 30 },
+    )
   })
 })

@@ -46,7 +46,8 @@ export function WeightSentence({
       withSettings(edition.id, ({ light: _old, ...rest }) => ({ ...rest, ...(light ? { light } : {}) })),
       merge,
     )
-  const screens = wish?.across ? { across: wish.across } : {}
+  // Said as soon as anything is: pictures that come later make no screen smaller.
+  const screens = { across: weights.across }
   const values: Record<string, React.ReactNode> = {
     way: (
       <ChoiceValue
@@ -91,7 +92,7 @@ export function WeightSentence({
       <ChoiceValue
         key="across"
         label="Screens"
-        value={String(wish.across ?? SCREENS[0])}
+        value={String(weights.across)}
         choices={SCREENS.map(s => ({ value: String(s), words: s.toLocaleString('en-GB') }))}
         onChange={v => take({ ...wish, across: Number(v) })}
       />
