@@ -157,6 +157,8 @@ const PAGES = [
   '.titlepage .imprint { margin-top: 5em; font-variant: small-caps; }',
   '.titlepage .logo { margin-top: 5em; }',
   '.titlepage .logo img { height: 3.2em; }',
+  // On a narrow screen all of it is on one.
+  '@media (max-width: 30em) { .titlepage h1 { font-size: 1.6em; } .titlepage .author { margin-top: 1.2em; } .titlepage .imprint, .titlepage .logo { margin-top: 1.8em; } }',
   '.titlepage .logo + .imprint { margin-top: 0.4em; }',
   '.copyright p { text-indent: 0; margin: 0 0 0.6em; font-size: 0.9em; text-align: left; }',
   'nav ol { list-style: none; padding-left: 0; }',

@@ -1,14 +1,5 @@
 'use client'
-import {
-  type CSSProperties,
-  type MouseEvent,
-  useCallback,
-  useEffect,
-  useImperativeHandle,
-  useRef,
-  useState,
-  type Ref,
-} from 'react'
+import { type MouseEvent, useCallback, useEffect, useImperativeHandle, useRef, useState, type Ref } from 'react'
 import { targetIn } from '@/core/files'
 import type { Pages } from './copy'
 import { type Device, type Reader, tones } from './devices'
@@ -83,6 +74,7 @@ export function DeviceView(props: Props) {
   const source = useAddress(pages, path, style)
   const sourceBeside = useAddress(pages, other, style)
   const place = placeOn(device, pages.copy, path)
+  const placeBeside = other === undefined ? undefined : placeOn(device, pages.copy, other)
   const { shown } = place
   const beside = useRef<HTMLIFrameElement>(null)
 
@@ -139,9 +131,7 @@ export function DeviceView(props: Props) {
   /** What lies under the pointer, on this page or the one beside it. */
   const pointed = (e: MouseEvent<HTMLElement>): Element | null =>
     elementUnder(e, scale, place, screen.current?.doc) ??
-    (other === undefined
-      ? null
-      : elementUnder(e, scale, placeOn(device, pages.copy, other), beside.current?.contentDocument))
+    (placeBeside ? elementUnder(e, scale, placeBeside, beside.current?.contentDocument) : null)
   const press = (e: MouseEvent<HTMLElement>): void => {
     const s = screen.current
     const hit = pointed(e)
@@ -176,6 +166,7 @@ export function DeviceView(props: Props) {
         className="device"
         data-slow={slow}
         data-ink={props.greys}
+        data-fixed={!!fixed}
         style={{
           width: device.width * scale,
           height: device.height * scale,
@@ -184,23 +175,17 @@ export function DeviceView(props: Props) {
         }}
       >
         {source && (
-          <iframe
+          <PageFrame
             ref={frame}
             title="The page as it is read"
-            sandbox="allow-same-origin"
-            src={source}
+            source={source}
+            placed={place}
+            scale={scale}
             onLoad={() => void loaded()}
-            style={placing(place, scale)}
           />
         )}
-        {other !== undefined && sourceBeside && (
-          <iframe
-            ref={beside}
-            title="The page beside it"
-            sandbox="allow-same-origin"
-            src={sourceBeside}
-            style={placing(placeOn(device, pages.copy, other), scale)}
-          />
+        {placeBeside && sourceBeside && (
+          <PageFrame ref={beside} title="The page beside it" source={sourceBeside} placed={placeBeside} scale={scale} />
         )}
         {/* What is under the pointer is asked of the page below: a frame that runs nothing answers nobody itself. */}
         <div
@@ -243,13 +228,39 @@ function playsOrOpens(hit: Element | null): boolean {
   return !!(plays ?? opens)
 }
 
-const placing = ({ shown, fits, left, top }: Placed, scale: number): CSSProperties => ({
-  width: shown.width,
-  height: shown.height,
-  transform: `scale(${scale * fits})`,
-  left: left * scale,
-  top: top * scale,
-})
+/** A page of the ebook where it lies on the screen: in a frame that runs nothing. */
+function PageFrame({
+  ref,
+  title,
+  source,
+  placed: { shown, fits, left, top },
+  scale,
+  onLoad,
+}: {
+  ref: Ref<HTMLIFrameElement>
+  title: string
+  source: string
+  placed: Placed
+  scale: number
+  onLoad?: () => void
+}) {
+  return (
+    <iframe
+      ref={ref}
+      title={title}
+      sandbox="allow-same-origin"
+      src={source}
+      onLoad={onLoad}
+      style={{
+        width: shown.width,
+        height: shown.height,
+        transform: `scale(${scale * fits})`,
+        left: left * scale,
+        top: top * scale,
+      }}
+    />
+  )
+}
 
 /** The address of a page of the ebook with the reader's style over it, for as long as it is shown. */
 function useAddress(pages: Pages, path: string | undefined, style: string): string | undefined {
