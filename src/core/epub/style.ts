@@ -166,6 +166,6 @@ const PAGES = [
   'nav ol ol { padding-left: 1.4em; }',
   'nav li { margin: 0.45em 0; text-align: left; }',
   '.cover { margin: 0; padding: 0; text-align: center; }',
-  '.cover img { max-width: 100%; max-height: 100vh; }',
+  '.cover img { max-width: 100%; max-height: 90vh; }',
   '',
 ]

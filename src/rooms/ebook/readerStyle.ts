@@ -18,6 +18,18 @@ const face = (files: readonly [string, string, string]): string =>
     )
     .join('\n')
 
+/** Ems that a column holds at least: in narrower ones lines cannot be even. */
+const LEAST_COLUMN = 18
+
+/** Columns beside each other on a screen: two where it is wide enough for such letters. */
+export function columnsOn(
+  { width, columns: wished = 1 as 1 | 2 }: Pick<Device, 'width' | 'columns'>,
+  { margins, size }: Pick<Reader, 'margins' | 'size'>,
+): 1 | 2 {
+  const column = (width / wished) * (1 - 2 * MARGINS[margins])
+  return column < LEAST_COLUMN * SIZES[size] ? 1 : wished
+}
+
 /** Room over and under the text, pixels. */
 const HEAD = 34
 
@@ -26,7 +38,7 @@ const HEAD = 34
  * asked for the reader's face. `carries`: whether the book brings a face.
  */
 export function readerStyle(device: Device, reader: Reader, carries: boolean): string {
-  const { columns = 1 } = device
+  const columns = columnsOn(device, reader)
   const side = Math.round((device.width / columns) * MARGINS[reader.margins])
   const { paper, ink } = tones(device, reader.light)
   const wanted = reader.face === 'book' ? 'serif' : reader.face
@@ -39,6 +51,7 @@ html { margin: 0; padding: 0; width: 100%; height: 100%; overflow: hidden; backg
 html body { margin: 0; box-sizing: border-box; width: ${device.width}px; height: ${device.height}px; padding: ${HEAD}px ${side}px; column-width: ${device.width / columns - 2 * side}px; column-gap: ${2 * side}px; column-fill: auto; overflow-wrap: break-word; background: transparent; color: inherit;${carries ? '' : ' font-family: "device", serif;'} orphans: 2; widows: 2; }
 ${forced ? 'body, body * { font-family: "device", serif !important; }' : ''}
 ${lines ? `body, body p, body li, body .line { line-height: ${lines} !important; }` : ''}
+section.cover { column-span: all; text-align: center; }
 img, svg { max-height: ${device.height - 2 * HEAD - 8}px; }
 a { color: inherit; }
 ${night ? 'img { filter: brightness(0.82); }' : ''}

@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
-import type { Device } from './devices'
+import { type Device, devices } from './devices'
+import { columnsOn } from './readerStyle'
 import { beyond, facing, placeOn } from './spread'
 
 const spine = ['cover', 'p1', 'p2', 'p3', 'p4']
@@ -39,4 +40,13 @@ describe('fixed pages on a wide screen', () => {
     }
     expect(placeOn(wide, { spine, sides, fixed: undefined }, 'p2')).toEqual({ shown: wide, fits: 1, left: 0, top: 0 })
   })
+})
+
+test('what flows stands in two columns where letters are not too large for them', () => {
+  const tablet = devices.find(d => d.columns === 2)!
+  const columns = (size: 'small' | 'usual' | 'large' | 'very large'): number =>
+    columnsOn(tablet, { margins: 'usual', size })
+  expect((['small', 'usual', 'large', 'very large'] as const).map(columns)).toEqual([2, 2, 2, 1])
+  expect(columnsOn(tablet, { margins: 'wide', size: 'large' })).toBe(1)
+  for (const d of devices.filter(x => !x.columns)) expect(columnsOn(d, { margins: 'narrow', size: 'small' })).toBe(1)
 })
