@@ -54,6 +54,8 @@ const TITLES: Record<InteriorStyle['openings']['title'], string> = {
 
 /** Titles are no larger than so many times the text: a telephone is narrow. */
 const LARGEST = 2.2
+/** Nor larger than such a part of a narrow screen. */
+const NARROWEST = '11vw'
 
 function openings({ openings: o, text }: InteriorStyle): string[] {
   const align = o.align
@@ -64,6 +66,8 @@ function openings({ openings: o, text }: InteriorStyle): string[] {
   const below = Math.max(1, Math.min(8, o.below)) * 0.65
   return [
     `h1 { font-size: ${em(title)}; font-weight: normal; text-align: ${align}; margin: ${em(sink / title)} 0 ${em(below / title)}; line-height: 1.25; text-wrap: balance; -epub-hyphens: none; hyphens: none; page-break-after: avoid; break-after: avoid; }`,
+    // However large the letters are, a long word of a title has room beside the margins.
+    `@media (max-width: 30em) { h1 { font-size: min(${em(title)}, ${NARROWEST}); } }`,
     `h1 .number { display: block; font-size: ${em(number)}; margin-bottom: 0.6em;${words ? ' font-variant: small-caps; letter-spacing: 0.08em;' : ' font-variant-numeric: lining-nums;'} }`,
     `h1 .title { display: block;${TITLES[o.title]} }`,
     `h1 .ornament { display: block; margin: ${align === 'center' ? '0.5em auto 0.6em' : '0.5em 0 0.6em'}; }`,
@@ -158,7 +162,7 @@ const PAGES = [
   '.titlepage .logo { margin-top: 5em; }',
   '.titlepage .logo img { height: 3.2em; }',
   // On a narrow screen all of it is on one.
-  '@media (max-width: 30em) { .titlepage h1 { font-size: 1.6em; } .titlepage .author { margin-top: 1.2em; } .titlepage .imprint, .titlepage .logo { margin-top: 1.8em; } }',
+  `@media (max-width: 30em) { .titlepage h1 { font-size: 1.3em; font-size: min(1.6em, ${NARROWEST}); } .titlepage .author { margin-top: 1.2em; } .titlepage .imprint, .titlepage .logo { margin-top: 1.8em; } }`,
   '.titlepage .logo + .imprint { margin-top: 0.4em; }',
   '.copyright p { text-indent: 0; margin: 0 0 0.6em; font-size: 0.9em; text-align: left; }',
   'nav ol { list-style: none; padding-left: 0; }',

@@ -7,7 +7,7 @@ export interface Device {
   /** Shows greys alone, on a screen that is never quite white, and turns its pages slowly. */
   ink?: true
   /** It lies on its side, and shows two pages of a book beside each other. */
-  columns?: 2
+  columns?: 1 | 2
 }
 
 export const devices: readonly Device[] = [

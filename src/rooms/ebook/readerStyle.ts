@@ -23,7 +23,7 @@ const LEAST_COLUMN = 18
 
 /** Columns beside each other on a screen: two where it is wide enough for such letters. */
 export function columnsOn(
-  { width, columns: wished = 1 as 1 | 2 }: Pick<Device, 'width' | 'columns'>,
+  { width, columns: wished = 1 }: Pick<Device, 'width' | 'columns'>,
   { margins, size }: Pick<Reader, 'margins' | 'size'>,
 ): 1 | 2 {
   const column = (width / wished) * (1 - 2 * MARGINS[margins])
