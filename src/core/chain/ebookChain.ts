@@ -204,14 +204,14 @@ const judged = {
     return checkEpub((await get('epub')).bytes, rules && { name, rules })
   },
   findings: async (get: Get): Promise<Finding[]> => {
-    const { bytes, troubles, gaps, recordingsLeftOut } = await get('epub')
+    const { bytes, leftOut, gaps, recordingsLeftOut } = await get('epub')
     const { width, height } = await get('front')
     return check({
       book: await get('text'),
       profile: await get('profile'),
       ebook: {
         bytes: bytes.length,
-        troubles,
+        leftOut,
         faults: await get('faults'),
         gaps,
         front: { width, height },

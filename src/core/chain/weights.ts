@@ -58,7 +58,8 @@ export async function weightsOf(chain: Pick<Graph<EbookChain>, 'get'>): Promise<
   const saved = pictures.reduce((n, p) => n + p.was - p.is, 0)
   const heavy = new Set((await chain.get('heavy')).split(' '))
   const across =
-    (await chain.get('settings'))?.light?.across ?? usualScreen((await chain.get('assets')).filter(a => heavy.has(a.id)))
+    (await chain.get('settings'))?.light?.across ??
+    usualScreen((await chain.get('assets')).filter(a => heavy.has(a.id)))
   return { is: bytes.length, was: bytes.length + saved, across, pictures }
 }
 

@@ -1,9 +1,11 @@
 import { beforeAll, describe, expect, test } from '@jest/globals'
+import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate'
 import { bookOf, chapter, setBook, shelf } from '../../../tests/support/core'
 import { nodePorts } from '@/cli/ports'
 import { type Book, createBook, type DocJson, hashOf } from '../book'
 import { type Cover, type CoverDesign, type CoverGround, drawCover, flatFor, groundPage, lampOverTide } from '../cover'
 import { smallPrint } from '../activity'
+import { checkEpub, writeEpub } from '../epub'
 import { LayerBuilder, type PageMarks, PathBuilder } from '../marks'
 import { profileOf, shippedProfiles } from '../outlets'
 import { insideMargin } from '../trade'
@@ -555,25 +557,28 @@ describe('each rule finds its fault, with place, amount and remedy', () => {
     expect(onPaper.map(x => x.place)).toEqual([{ kind: 'text', section: 's1', block: 'r1' }])
     expect(recordingsOnPaper({ book: own([bell]), profile })).toEqual([])
   })
-  test('ebook: what an inspection of the made file found stops it', () => {
-    const f = check({
-      book,
-      profile,
-      ebook: {
-        bytes: 1,
-        troubles: [
-          { kind: 'script', file: 'OEBPS/text/s1.xhtml', what: 'onclick' },
-          { kind: 'unused', file: 'OEBPS/text/s1.xhtml', what: 'svg' },
-          { kind: 'sheet', file: 'line 3', what: 'A brace is not closed.' },
-          { kind: 'wordless', file: 'torn.pdf', what: 'It is no PDF.' },
-        ],
-      },
-    })
-    expect(named(f, 'ebook files').map(x => x.severity)).toEqual(['stop', 'mend', 'mend', 'mend'])
-    expect(named(f, 'ebook files')[3]!.remedy).toBe('make the page anew')
-    expect(named(f, 'ebook files')[0]!.message).toBe(
-      'The ebook has a script in OEBPS/text/s1.xhtml (onclick); readers block it, and outlets refuse the file.',
-    )
+  test('ebook: what of the author’s it goes without is said, with what mends it', () => {
+    const leftOut = [
+      { kind: 'sheet' as const, where: 'line 3', why: 'A brace is not closed.' },
+      { kind: 'wordless' as const, where: 'torn.pdf', why: 'It is no PDF.' },
+    ]
+    const f = named(check({ book, profile, ebook: { bytes: 1, leftOut } }), 'ebook files')
+    expect(f.map(x => [x.severity, x.remedy])).toEqual([
+      ['mend', 'mend the sheet'],
+      ['mend', 'make the page anew'],
+    ])
+    expect(f[0]!.message).toBe('Your own style sheet is left out of the ebook for its line 3: A brace is not closed.')
+    sound(f)
+  })
+  test('ebook: a script in the made file stops it', () => {
+    const book = bookOf([['It rang.']])
+    const epub = unzipSync(writeEpub(book, { date: '2026-03-09T04:10:00Z', picture: () => undefined }))
+    const [page] = Object.keys(epub).filter(f => /\/s\d+\.xhtml$/.test(f))
+    const faulty = strFromU8(epub[page!]!).replace('<p', '<p onclick="x()"')
+    const faults = checkEpub(zipSync({ ...epub, [page!]: strToU8(faulty) }))
+    const f = named(check({ book, profile, ebook: { bytes: 1, faults } }), 'ebook as any other')
+    const said = f.find(x => x.message === 'It holds a script (onclick).')
+    expect([said?.severity, said?.place.kind]).toEqual(['stop', 'text'])
     sound(f)
   })
 })

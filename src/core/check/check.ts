@@ -2,7 +2,7 @@ import { barcode, contrast, coverFits, coverGlyphs, coverSafe, pdfKind, spine } 
 import {
   described,
   ebookAccess,
-  ebookFiles,
+  ebookLeftOut,
   emptySections,
   front,
   named,
@@ -62,7 +62,7 @@ export const rules: Rule[] = [
   barcode,
   pdfKind,
   weight,
-  ebookFiles,
+  ebookLeftOut,
   ebookAsAnyOther,
   ebookAccess,
   front,

@@ -1,5 +1,5 @@
 import { authorLine, brokenLinks, leftovers, picturesIn, signHabits, typedSigns } from '../book'
-import type { AccessGap, EpubTrouble } from '../epub'
+import type { AccessGap } from '../epub'
 import { formatMoney } from '../trade'
 import type { Finding } from './finding'
 import type { Rule } from './pageRules'
@@ -93,32 +93,18 @@ export const weight: Rule = s => {
   ]
 }
 
-/** What outlets take all the same. */
-const MENDED = new Set<EpubTrouble['kind']>(['unused', 'sheet', 'wordless'])
-const FILE_REMEDIES: Partial<Record<EpubTrouble['kind'], RemedyCode>> = {
-  sheet: 'mend the sheet',
-  wordless: 'make the page anew',
-}
-
-/** The made ebook holds no scripts, and says of its files what is in them. */
-export const ebookFiles: Rule = s =>
-  (s.ebook?.troubles ?? []).map(t => {
-    const message = {
-      script: `The ebook has a script in ${t.file} (${t.what}); readers block it, and outlets refuse the file.`,
-      undeclared: `${t.file} uses ${t.what}, and the ebook does not declare it.`,
-      unused: `The ebook declares ${t.what} of ${t.file}, which uses none.`,
-      malformed: `${t.file} of the ebook is ${t.what}.`,
-      wordless: `${t.file}, which was made elsewhere, goes into the ebook without its words, which could not be read: ${t.what}`,
-      sheet: `Your own style sheet is left out of the ebook for its ${t.file}: ${t.what}`,
-    }[t.kind]
-    return {
-      rule: 'ebook files',
-      severity: MENDED.has(t.kind) ? ('mend' as const) : ('stop' as const),
-      place: { kind: 'edition' as const },
-      message,
-      remedy: FILE_REMEDIES[t.kind] ?? ('take out what came last' as const),
-    }
-  })
+/** What of the author's goes into the ebook. */
+export const ebookLeftOut: Rule = s =>
+  (s.ebook?.leftOut ?? []).map(({ kind, where, why }) => ({
+    rule: 'ebook files',
+    severity: 'mend' as const,
+    place: { kind: 'edition' as const },
+    message:
+      kind === 'sheet'
+        ? `Your own style sheet is left out of the ebook for its ${where}: ${why}`
+        : `${where}, which was made elsewhere, goes into the ebook without its words, which could not be read: ${why}`,
+    remedy: kind === 'sheet' ? ('mend the sheet' as const) : ('make the page anew' as const),
+  }))
 
 /** What is said of each gap, and what mends it. Pictures without a description have a rule of their own, in print too. */
 const GAPS: Record<

@@ -6,13 +6,10 @@ import type { Rule } from './pageRules'
 const SAID_OF_THE_BOOK: ReadonlySet<string> = new Set([
   'accessibility claim',
   'cover',
-  'declared properties',
   'empty page',
   'heading order',
   'link without words',
-  'malformed',
   'picture description',
-  'script',
   'weight',
 ])
 

@@ -1,7 +1,7 @@
 import type { Double } from '../activity'
 import type { Book, Recording } from '../book'
 import type { Cover, CoverGround } from '../cover'
-import type { AccessGap, EpubFinding, EpubTrouble } from '../epub'
+import type { AccessGap, EpubFinding, LeftOut } from '../epub'
 import type { Interior } from '../pages'
 import type { OutletProfile, PrintSpec } from '../trade'
 
@@ -26,8 +26,8 @@ export interface Subject {
   /** For ebooks. */
   ebook?: {
     bytes: number
-    /** What is wrong in the made file. */
-    troubles?: EpubTrouble[]
+    /** What of the author's it goes without. */
+    leftOut?: LeftOut[]
     /** What the file has against it, as any ebook is looked at. */
     faults?: EpubFinding[]
     /** What keeps readers out. */

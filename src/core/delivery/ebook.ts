@@ -8,7 +8,7 @@ import {
   shopsIn,
   usedRecordings,
 } from '../book'
-import type { AccessGap, EpubTrouble, FixedPages } from '../epub'
+import type { AccessGap, FixedPages, LeftOut } from '../epub'
 import { imagesOn } from '../marks'
 import type { InteriorStyle, PageStart } from '../pages'
 import type { Epub } from '../publication'
@@ -18,7 +18,7 @@ import type { LightBook } from '../weight'
 import type { PageElsewhere } from './elsewhere'
 import type { DeliveryPorts, PaintedPage } from './ports'
 
-/** An ebook as it was made: its value, its file, what an inspection of the file found, and what keeps readers out of it. */
+/** An ebook as it was made: its value, its file, what of the author's it goes without, and what keeps readers out of it. */
 export interface MadeEbook {
   epub: Epub
   bytes: Uint8Array
@@ -33,7 +33,7 @@ export interface MadeEbook {
   /** Recordings that are in it, and those of the text that it is without: its outlet takes none of their sort, or its pages are fixed. */
   plays: Recording[]
   recordingsLeftOut: Recording[]
-  troubles: EpubTrouble[]
+  leftOut: LeftOut[]
   gaps: AccessGap[]
 }
 
@@ -82,7 +82,7 @@ const sortsTaken = ({ rules, fixed }: EbookParts): readonly RecordingSort[] | un
 
 const textsOf = ({ sections }: Book): DocJson[] => sections.flatMap(s => (s.made ? [] : [s.doc]))
 
-/** Makes the ebook and looks it over. `light`: pictures that go in another form than they came. */
+/** Makes the ebook. `light`: pictures that go in another form than they came. */
 export async function makeEbook(
   book: Book,
   parts: EbookParts,
@@ -90,7 +90,7 @@ export async function makeEbook(
   shelf: FontShelf,
   ports: DeliveryPorts,
 ): Promise<MadeEbook> {
-  const { accessGaps, inspectEpub, linksLeftOut, recordingsPlayed, sheetFaults } = await import('../epub')
+  const { accessGaps, linksLeftOut, recordingsPlayed, sheetFaults } = await import('../epub')
   const { zipEpub } = await import('../publication')
   const files = new Map<string, Uint8Array>()
   for (const a of await ebookPictures(book, parts)) {
@@ -118,11 +118,11 @@ export async function makeEbook(
   // One that came with a file may have what is not taken when it is written here.
   const leftOut = sheetFaults(parts.settings?.css ?? '').map(f => ({
     kind: 'sheet' as const,
-    file: `line ${f.line}`,
-    what: f.says,
+    where: `line ${f.line}`,
+    why: f.says,
   }))
   const wordless = [...parts.elsewhere.values()].flatMap(({ unread }) =>
-    unread ? [{ kind: 'wordless' as const, file: unread.name, what: unread.why }] : [],
+    unread ? [{ kind: 'wordless' as const, where: unread.name, why: unread.why }] : [],
   )
   return {
     epub,
@@ -133,7 +133,7 @@ export async function makeEbook(
     recordingsLeftOut: usedRecordings(book.recordings, book.sections).filter(r => !plays.includes(r)),
     linksLeftOut: linksLeftOut(book.sections, parts.rules?.linksTo),
     linksOut: linksLeftOut(book.sections, []),
-    troubles: [...inspectEpub(bytes), ...leftOut, ...wordless],
+    leftOut: [...leftOut, ...wordless],
     gaps: accessGaps(book, shown),
   }
 }

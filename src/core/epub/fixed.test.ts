@@ -1,3 +1,4 @@
+import { checkEpub } from '.'
 import { beforeAll, expect, test } from '@jest/globals'
 import { createCanvas } from '@napi-rs/canvas'
 import { nodePorts } from '@/cli/ports'
@@ -58,7 +59,8 @@ beforeAll(async () => {
     shelf,
     nodePorts(new Map([[alone, picture]])),
   )
-  expect(made.troubles).toEqual([])
+  expect(made.leftOut).toEqual([])
+  expect(checkEpub(made.bytes)).toEqual([])
   epub = openEpub(made.bytes)
 })
 

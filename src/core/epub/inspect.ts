@@ -5,7 +5,7 @@ import { Fault } from '../trade'
 
 /** Something in a made ebook that has no business there, and the file it is in. */
 export interface EpubTrouble {
-  kind: 'script' | 'undeclared' | 'unused' | 'malformed' | 'sheet' | 'wordless'
+  kind: 'script' | 'undeclared' | 'unused' | 'malformed'
   file: string
   /** What it is: the element or attribute, or the property. */
   what: string
