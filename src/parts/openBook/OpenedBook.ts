@@ -41,7 +41,7 @@ export interface Wanted {
   /** Rooms of pages and covers look at print editions only, the reading room at ebooks; others at any. */
   look?: Look
   /** Done with a new state before the whole book is set anew. */
-  first?: (editionId: string) => Promise<void>
+  first?: (editionId: string, outletId: string | undefined) => Promise<void>
 }
 
 export interface History {
@@ -260,7 +260,7 @@ export class OpenedBook {
     const start = performance.now()
     const opened = this.sources.open(book, outlets)
     // Asked for at once: the press takes the book before it looks.
-    const seen = this.wanted?.first?.(at.editionId)
+    const seen = this.wanted?.first?.(at.editionId, at.outletId)
     await opened
     await seen
     const leaves = at.pages ? await this.sources.leaves(at.editionId) : undefined

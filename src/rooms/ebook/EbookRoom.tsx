@@ -6,7 +6,6 @@ import type { Book } from '@/core/book'
 import { profileOf } from '@/core/outlets'
 import { BookTop, NoBook } from '@/parts/BookTop'
 import { useOpenBook } from '@/parts/openBook'
-import { usePress } from '@/parts/usePress'
 import { Sill, sillOf } from '@/parts/Sill'
 import { Alike } from './Alike'
 import { Beside } from './Beside'
@@ -16,6 +15,7 @@ import { type At, Desk } from './Desk'
 import type { Picked, Seen } from './DeviceView'
 import { FileSentence } from './FileSentence'
 import { sectionOf, wordsAt } from './place'
+import { useEarlyCopies, useReadingCopy } from './useReadingCopy'
 import { useWeights } from './useWeights'
 import { WeightSentence } from './WeightSentence'
 import { Workings } from './Workings'
@@ -23,7 +23,8 @@ import './ebook.css'
 
 /** The reading room: the very file that will be sent, read on devices beside the printed page. */
 export function EbookRoom({ bookId }: { bookId: string }) {
-  const view = useOpenBook(bookId, { look: 'ebook' })
+  const early = useEarlyCopies(bookId)
+  const view = useOpenBook(bookId, { look: 'ebook', first: early.first })
   const { book, edition, outletId, version } = view
   const [at, setAt] = useState<At>()
   const [seen, setSeen] = useState<Seen>()
@@ -31,10 +32,7 @@ export function EbookRoom({ bookId }: { bookId: string }) {
   const [knowing, setKnowing] = useState<'code' | 'sheet'>()
   const [compared, setCompared] = useState<string>()
   const editionId = edition?.id
-  const { answer: copy, trouble } = usePress(
-    async press => (editionId && version ? press.readingCopy(bookId, editionId, outletId) : undefined),
-    [bookId, editionId, outletId, version],
-  )
+  const { copy, trouble } = useReadingCopy(bookId, view, early)
   const weighed = useWeights(bookId, editionId, outletId, version)
   const pages = useMemo(() => copy && new Pages(copy), [copy])
   useEffect(() => () => pages?.close(), [pages])

@@ -2,6 +2,7 @@ import { strFromU8 } from 'fflate'
 import type { Recording } from '@/core/book'
 import { type Epub, type NavEntry, openEpub, type PageEntry } from '@/core/publication'
 import { ebookOf } from '../chains'
+import { takenOf } from '../openBooks'
 
 /** An ebook to be read: its file taken apart again, as a reading program would. Files are handles: their bytes stay where they are. */
 export interface ReadingCopy {
@@ -51,6 +52,7 @@ function sideOf(properties: readonly string[], path: string | undefined): [strin
 /** Ebooks, as they will be sent, for the reading room. */
 export const reading = {
   async readingCopy(bookId: string, editionId: string, outletId?: string): Promise<ReadingCopy> {
+    await takenOf(bookId)
     const chain = ebookOf(bookId, editionId, outletId)
     const { bytes, linksLeftOut, linksOut, shops, plays, recordingsLeftOut } = await chain.get('epub')
     const epub = openEpub(bytes)
