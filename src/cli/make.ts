@@ -130,7 +130,10 @@ function isbnOf(text: string | undefined): string | undefined {
 }
 
 /** The chains of an order, and the tools that they work with. */
-function chainsOf({ book, edition, profile, printer, style, date, light }: MakeOrder, pictures: Map<string, Uint8Array>) {
+function chainsOf(
+  { book, edition, profile, printer, style, date, light }: MakeOrder,
+  pictures: Map<string, Uint8Array>,
+) {
   const shelf = new FontShelf(fontSource)
   shelf.addFamilies(book.fonts ?? [], pictures)
   const ports = nodePorts(pictures)
