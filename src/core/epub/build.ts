@@ -139,7 +139,7 @@ function addSections(
     const before = ctx.seen.size
     const body = bodyOf(book, s, label, { ...ctx, breaks: breaks.get(s.id) ?? ctx.breaks }, options.isbn)
     for (const l of [...ctx.seen].slice(before)) pages.push({ label: l, href: at(`${path}#page-${l}`) })
-    draft.addText(path, s.id, page(shortName(label) || data.title, data.language, body))
+    draft.addText(path, s.id, page(shortName(label).trim() || data.title, data.language, body))
     for (const e of entries)
       if (e.section === s.id)
         nav.push({

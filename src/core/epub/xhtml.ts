@@ -48,8 +48,9 @@ export interface XhtmlContext extends LinkRule {
   seen: Set<string>
 }
 
-/** A whole XHTML file. `head`: what else stands in its head. */
-export function page(title: string, language: string, body: Markup, head?: Markup): Markup {
+/** A whole XHTML file; none is without a title. `head`: what else stands in its head. */
+export function page(name: string, language: string, body: Markup, head?: Markup): Markup {
+  const title = name.trim() || 'Untitled'
   return xml`<?xml version="1.0" encoding="UTF-8"?>\n<!DOCTYPE html>\n<html xmlns="http://www.w3.org/1999/xhtml" xmlns:epub="http://www.idpf.org/2007/ops" lang="${language}" xml:lang="${language}">\n<head>\n<meta charset="utf-8"/>\n<title>${title}</title>\n<link rel="stylesheet" type="text/css" href="../style.css"/>\n${head}</head>\n<body>\n${body}\n</body>\n</html>\n`
 }
 
@@ -83,7 +84,7 @@ export function sectionBody(s: Section, label: SectionLabel, ctx: XhtmlContext):
     flush: opens && ctx.style.firsts.flush,
     ...(opens && { begins: 'chapter' }),
   })
-  return xml`<section epub:type="${type}"${aria && xml` role="${aria}"`} class="${s.role}"${!head.length && xml` aria-label="${label.title || sectionWord(printedWords(ctx.language), s.role)}"`}>\n${lead}${w.opening(s.picture)}${joined(head, '\n')}\n${blocks}\n${w.notes()}</section>`
+  return xml`<section epub:type="${type}"${aria && xml` role="${aria}"`} class="${s.role}"${!head.length && xml` aria-label="${label.title.trim() || sectionWord(printedWords(ctx.language), s.role)}"`}>\n${lead}${w.opening(s.picture)}${joined(head, '\n')}\n${blocks}\n${w.notes()}</section>`
 }
 
 /** What stands over a section's text: number, ornament and title in their order, as the style has them; its subtitle. */
@@ -91,11 +92,12 @@ function headOf({ subtitle }: Section, label: SectionLabel, ctx: XhtmlContext): 
   const number = numberIn(label, ctx.style)
   const { openings } = ctx.style
   const head: Markup[] = []
-  if (number || label.title) {
+  const title = label.title.trim()
+  if (number || title) {
     const parts = [
       number && xml`<span class="number">${number}</span>`,
       ornament(openings.ornament, openings.ornamentPicture, OVER_TITLES, ctx),
-      label.title && xml`<span class="title">${label.title}</span>`,
+      title && xml`<span class="title">${title}</span>`,
     ].filter(p => p instanceof Markup)
     head.push(xml`<h1>${joined(parts, ' ')}</h1>`)
   }
@@ -237,7 +239,7 @@ class SectionWriter {
         ? xml`<video src="${mediaHref(recording.id)}" controls="controls" preload="metadata"${still && xml` poster="${href(asset)}"`}${called}>${track}</video>`
         : xml`<audio src="${mediaHref(recording.id)}" controls="controls" preload="metadata"${called}>${track}</audio>`
     // What a film shows before it plays is its still; above a sound it stands by itself, and says what the sound says.
-    const seen = still && !film ? this.img({ asset, alt, decoration: !!recording || b.attrs.decoration }) : undefined
+    const seen = still && !film ? this.shown({ ...b.attrs, decoration: !!recording || b.attrs.decoration }) : undefined
     const width = share < 1 && stands !== 'plate' && xml` style="width: ${Math.round(share * 100)}%"`
     return xml`<figure${this.named(b)} class="plays"${width}>${this.pageBreaks(b.attrs.id, 0)}${seen}${player}${words}${caption}</figure>`
   }
@@ -274,7 +276,7 @@ class SectionWriter {
     if (!of.crop) return this.img(of, more)
     const { x, y, width, height } = shownOf(asset, of.crop)
     const view = [x, y, width, height].map(n => Math.round(n * 100) / 100).join(' ')
-    const says = of.decoration || !of.alt ? xml` role="presentation"` : xml` role="img" aria-label="${of.alt}"`
+    const says = of.decoration || !of.alt ? xml` aria-hidden="true"` : xml` role="img" aria-label="${of.alt}"`
     return xml`<svg xmlns="http://www.w3.org/2000/svg" xmlns:xlink="http://www.w3.org/1999/xlink" viewBox="${view}"${says}${more}><image width="${asset.width}" height="${asset.height}" xlink:href="${this.ctx.href(of.asset)}"/></svg>`
   }
 

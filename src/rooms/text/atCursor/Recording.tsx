@@ -82,6 +82,7 @@ function Goes({ book, recording }: { book: Book; recording: Recording }) {
     return <>The pages of this book’s ebook are fixed, and play nothing.</>
   if (!outlets) return null
   const all = [...new Set(ebooks.flatMap(e => e.outlets))].map(o => profileOf(o, outlets))
+  if (!all.length) return <>Its ebook goes to no outlet yet.</>
   const takes = all.filter(p => p.ebook?.plays?.includes(sort)).map(p => p.name)
   const not = all.filter(p => !p.ebook?.plays?.includes(sort)).map(p => p.name)
   return (
