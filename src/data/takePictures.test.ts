@@ -21,3 +21,17 @@ test('pictures that text names which came from another book become the book’s 
   await undo('ours')
   expect((await getBook('ours'))!.book.assets).toEqual([moon])
 })
+
+test('recordings come along as pictures do, and go with them again', async () => {
+  const [still, bell] = [asset('d'), { id: 'e'.repeat(64), type: 'audio/mpeg' as const, seconds: 4 }]
+  await putBook({ book: { ...bookOf([['x']]), id: 'heard', assets: [still], recordings: [bell] }, pictures: new Map() })
+  await putBook({ book: { ...bookOf([['x']]), id: 'silent' }, pictures: new Map() })
+  expect(await takePictures('silent', [still.id, bell.id])).toEqual([])
+  expect((await getBook('silent'))!.book).toMatchObject({ assets: [still], recordings: [bell] })
+  expect(await takePictures('silent', [bell.id])).toEqual([])
+  expect((await getBook('silent'))!.book.recordings).toEqual([bell])
+  await undo('silent')
+  await undo('silent')
+  const { book } = (await getBook('silent'))!
+  expect([book.assets, book.recordings ?? []]).toEqual([[], []])
+})

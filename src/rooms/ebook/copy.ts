@@ -18,7 +18,7 @@ export class Pages {
 
   /** A page as the address of an XHTML document, with `style` laid over it; undefined where it is not in the file. Whoever asked gives it back. */
   async address(path: string, style: string): Promise<string | undefined> {
-    const text = await this.copy.files.get(path)?.text()
+    const text = this.copy.texts.get(path)
     if (text === undefined) return undefined
     const doc = new DOMParser().parseFromString(text, 'application/xhtml+xml')
     for (const link of doc.querySelectorAll('link[rel~="stylesheet"]')) {
@@ -63,7 +63,7 @@ export class Pages {
   }
 
   private async readSheet(path: string): Promise<string> {
-    const css = (await this.copy.files.get(path)?.text()) ?? ''
+    const css = this.copy.texts.get(path) ?? ''
     const found = [...css.matchAll(/url\(\s*["']?([^"')]+)["']?\s*\)/g)]
     const given = await Promise.all(found.map(m => this.data(pathFrom(path, m[1]!))))
     let i = 0

@@ -26,8 +26,10 @@ interface EarlyCopies {
 export function useEarlyCopies(bookId: string): EarlyCopies {
   const newest = useRef<Held>(undefined)
   const [seen, setSeen] = useState<Held>()
+  const asked = useRef(0)
   const first = useCallback(
     async (editionId: string, outletId: string | undefined): Promise<void> => {
+      const turn = ++asked.current
       const copy = await press()
         .readingCopy(bookId, editionId, outletId)
         .catch((e: unknown) => {
@@ -35,6 +37,8 @@ export function useEarlyCopies(bookId: string): EarlyCopies {
           if (e instanceof Cancelled) throw e
           return undefined
         })
+      // A newer state may have been asked for meanwhile.
+      if (turn !== asked.current) return
       newest.current = copy && { editionId, outletId, copy }
       setSeen(newest.current)
     },

@@ -30,4 +30,9 @@ test('files for other outlets are told by what they have and lack', () => {
     `${there.name}’s has no link to other shops`,
   ])
   expect(differences(there, [{ ...closed, id: 'elsewhere' }], {}, {})).toEqual([])
+  const mute = { ...there, ebook: { ...there.ebook, plays: undefined } }
+  const heard = { ...there, id: 'elsewhere', ebook: { ...there.ebook, plays: ['sound' as const] } }
+  expect(differences(mute, [heard], {}, { sound: true, film: true })).toEqual([`${there.name}’s has a sound`])
+  expect(differences(heard, [mute], {}, { sound: true })).toEqual([`${there.name}’s has no sound`])
+  expect(differences(heard, [mute], {}, {})).toEqual([])
 })

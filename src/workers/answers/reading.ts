@@ -29,6 +29,8 @@ export interface ReadingCopy {
   nav: NavEntry[]
   pages: PageEntry[]
   files: Map<string, Blob>
+  /** Those of them that are pages and style sheets, to be shown without being read first. */
+  texts: Map<string, string>
 }
 
 /** The size of the pages, where the package says that they are fixed: as the first that is read says it itself. */
@@ -39,6 +41,9 @@ function fixedSize({ metadata, items, spine }: Epub): Pick<ReadingCopy, 'fixed'>
     /<meta name="viewport" content="width=(\d+), height=(\d+)"/.exec(strFromU8(first!.data)) ?? []
   return width && height ? { fixed: { width: Number(width), height: Number(height) } } : {}
 }
+
+/** Types of what a page is made of. */
+const SHOWN = new Set(['application/xhtml+xml', 'text/css'])
 
 function sideOf(properties: readonly string[], path: string | undefined): [string, 'left' | 'right'][] {
   const side = properties.includes('page-spread-left')
@@ -71,6 +76,7 @@ export const reading = {
       sides: new Map(epub.spine.flatMap(({ id, properties }) => sideOf(properties, byId.get(id)))),
       nav: epub.nav,
       pages: epub.pages,
+      texts: new Map(epub.items.filter(i => SHOWN.has(i.type)).map(i => [i.path, strFromU8(i.data)])),
       files: new Map(epub.items.map(i => [i.path, new Blob([i.data as BlobPart], { type: i.type })])),
     }
   },
