@@ -165,6 +165,7 @@ export { languagesIn, passageLanguages } from './passages'
 export {
   docRecordings,
   isTimed,
+  MOST_SPOKEN,
   type Recording,
   recordingsIn,
   type RecordingSort,

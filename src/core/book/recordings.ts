@@ -19,6 +19,9 @@ export type RecordingSort = 'sound' | 'film'
 export const sortOf = ({ type }: Pick<Recording, 'type'>): RecordingSort =>
   type.startsWith('video/') ? 'film' : 'sound'
 
+/** Letters that the words of a recording have at most: more than a day of speech. */
+export const MOST_SPOKEN = 200_000
+
 /** A recording where it stands: a picture, or nothing seen, that plays in ebooks. */
 export interface RecordingUse {
   recording: string

@@ -1,6 +1,7 @@
 import { type Crop, isCrop } from './crop'
 import { imageStands } from './doc'
 import { safeHref } from './links'
+import { MOST_SPOKEN } from './recordings'
 import { isShops } from './shops'
 import { type MarkSpec, type NodeSpec, Schema } from 'prosemirror-model'
 
@@ -164,7 +165,7 @@ export const nodes: Record<string, NodeSpec> = {
       ),
       leads: attribute('', LEADS, v => v === '' || (typeof v === 'string' && !!safeHref(v))),
       plays: words(64),
-      spoken: words(200_000),
+      spoken: words(MOST_SPOKEN),
       told: yesNo,
     },
     parseDOM: [{ tag: 'figure', contentElement: 'figcaption' }],

@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals'
-import { strToU8 } from 'fflate'
+import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate'
 import { bookOf, chapter, paragraph } from '../../../tests/support/core'
 import { FRAME_SECONDS, silence } from '../../../tests/support/recordings'
 import { type Book, hashOf, type ImageJson } from '../book'
@@ -79,6 +79,32 @@ describe('a page of HTML', () => {
       'recordings that no text names',
       'sound and film that are not in the file, or that no ebook plays',
     ])
+  })
+  test('loses no words of a recording: others than its timed ones are text, further ones are counted', () => {
+    const { book, dropped } = readManuscripts([
+      {
+        name: 'a.html',
+        bytes: strToU8(
+          '<h1>The Bell</h1><p>It rang.</p><figure class="plays"><audio src="bell.mp3"><track src="a.vtt"/><track src="gone.vtt"/></audio><details><summary>Words</summary><p>Quite other words.</p></details></figure>',
+        ),
+      },
+      { name: 'bell.mp3', bytes: mp3 },
+      { name: 'a.vtt', bytes: strToU8('no words with times') },
+    ])
+    const { content } = book.sections.find(x => !x.made && x.title === 'The Bell')!.doc
+    // Where none are timed, those below are the recording's.
+    expect(content[1]).toMatchObject({ attrs: { plays: bell, spoken: 'Quite other words.' } })
+    expect(dropped.find(d => d.what.startsWith('words of recordings'))).toMatchObject({ count: 2 })
+    const timed = writeEpub(bookWith(figure({ spoken: TIMED })), {
+      date: '2026-03-09T04:10:00Z',
+      picture: id => (id === bell ? mp3 : png),
+    })
+    const files = unzipSync(timed)
+    const page = 'OEBPS/text/s1.xhtml'
+    const changed = strFromU8(files[page]!).replace('<p>A bell rings.</p>', '<p>A gong booms.</p>')
+    const back = readManuscript('x.epub', zipSync({ ...files, [page]: strToU8(changed) }))
+    expect(JSON.stringify(back.book.sections)).toContain('A gong booms.')
+    expect(JSON.stringify(back.book.sections)).toContain('A bell rings.')
   })
   test('is none where it is a recording itself', () =>
     expect(() => readManuscript('bell.mp3', mp3)).toThrow('This is a sound or a film, not a manuscript.'))

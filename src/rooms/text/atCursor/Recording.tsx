@@ -4,7 +4,7 @@ import type { Node } from '@tiptap/pm/model'
 import type { EditorState } from '@tiptap/pm/state'
 import { Input } from 'antd'
 import { useState } from 'react'
-import { type Book, countWords, isTimed, type Recording, sortOf, spokenLines } from '@/core/book'
+import { type Book, countWords, isTimed, MOST_SPOKEN, type Recording, sortOf, spokenLines } from '@/core/book'
 import { profileOf } from '@/core/outlets'
 import { FilePick } from '@/parts/FilePick'
 import { listed } from '@/parts/listed'
@@ -125,7 +125,18 @@ function Words({ editor, node, pos, readOnly }: { editor: Editor; node: Node; po
   const spoken = node.attrs.spoken as string
   const words = countWords(spokenLines(spoken).join(' '))
   const take = (file: File): void =>
-    void file.text().then(t => setAttributes(editor, pos, { spoken: t.slice(0, MOST_WORDS) }), say.failed)
+    void file.text().then(t => {
+      if (t.length > MOST_SPOKEN)
+        return say.warn(
+          `“${file.name}” has more letters than the words of a recording may have: nothing of it was taken.`,
+        )
+      // What is written meanwhile may have moved it.
+      let at: number | undefined
+      editor.state.doc.forEach((n, offset) => {
+        if (n.attrs.id === node.attrs.id) at = offset
+      })
+      setAttributes(editor, at ?? pos, { spoken: t })
+    }, say.failed)
   return (
     <>
       What is said and heard in it is{' '}
@@ -162,7 +173,7 @@ function Words({ editor, node, pos, readOnly }: { editor: Editor; node: Node; po
           aria-label="What is said and heard in the recording"
           placeholder="Write down what is said and heard: readers who cannot hear it read it below. A file of WebVTT says when each line is said, too."
           value={spoken}
-          maxLength={MOST_WORDS}
+          maxLength={MOST_SPOKEN}
           disabled={readOnly}
           autoSize={{ minRows: 3, maxRows: 8 }}
           onChange={e => setAttributes(editor, pos, { spoken: e.target.value })}
@@ -171,8 +182,5 @@ function Words({ editor, node, pos, readOnly }: { editor: Editor; node: Node; po
     </>
   )
 }
-
-/** Letters, as the schema has them. */
-const MOST_WORDS = 200_000
 
 export const recording = kindOf('recording', find, Sentence)

@@ -4,10 +4,12 @@ import {
   inlineText,
   isCrop,
   isTimed,
+  MOST_SPOKEN,
   type MarkJson,
   type ParagraphJson,
   type Role,
   type RowJson,
+  spokenLines,
 } from '../../../book'
 import { readHeading } from '../../headings'
 import { type NoteJson, trimNote } from '../../inline'
@@ -520,13 +522,23 @@ export class HtmlReader {
     if (words.trim()) dropped.add('words for devices that play no sound and film', near, 1, words)
     const still = this.fileAt((e.attrs.poster ?? '').trim())
     for (const f of [found, still]) if (f) this.pictures.set(f.key, f.bytes)
-    const [track] = inside.filter(c => c.name === 'track').map(c => this.fileAt((c.attrs.src ?? '').trim()))
-    const spoken = track ? decodeText(track.bytes) : ''
+    const tracks = inside.filter(c => c.name === 'track').map(c => this.fileAt((c.attrs.src ?? '').trim()))
+    const texts = tracks.map(t => (t ? decodeText(t.bytes) : ''))
+    const taken = texts.findIndex(t => isTimed(t) && t.length <= MOST_SPOKEN)
+    const spoken = texts[taken] ?? ''
+    const others = texts.filter((_, i) => i !== taken)
+    if (others.length)
+      dropped.add(
+        'words of recordings that are not in the file, too long, or further ones',
+        near,
+        others.length,
+        others.flatMap(spokenLines).join(' '),
+      )
     line.pictures.push({
       type: 'picture',
       key: still?.key ?? '',
       alt,
-      plays: { key: found.key, spoken: isTimed(spoken) ? spoken : '' },
+      plays: { key: found.key, spoken },
     })
   }
 
@@ -556,10 +568,12 @@ export class HtmlReader {
     const spoken = classesOf(e.attrs).includes('plays') ? elements(e).find(c => c.name === 'details') : undefined
     const all: RawBlock[] = []
     this.flow(without(e, new Set([caption, spoken].filter(c => c !== undefined))), s, all)
-    const plays = all.some(b => b.type === 'picture' && b.plays)
-    // The words of a recording, as this app writes them below it; of one that cannot be taken they are text.
-    if (spoken && !plays) this.flow(spoken, s, all)
-    const own = plays ? asPlaying(all, spoken) : all
+    const plays = all.flatMap(b => (b.type === 'picture' && b.plays ? [b.plays] : []))[0]
+    // The words of a recording, as this app writes them below it; where it cannot take them, or has others at their times, they are text.
+    const said = spoken ? spokenIn(spoken) : ''
+    const takes = plays && said.length <= MOST_SPOKEN && sameWords(said, plays.spoken || said)
+    if (spoken && !takes) this.flow(spoken, s, all)
+    const own = plays ? asPlaying(all, takes ? said : '') : all
     const words: RawBlock[] = []
     if (caption) this.flow(caption, this.within(caption, s, this.page.styles.of(caption)), words)
     const pictures = own.filter(b => b.type === 'picture')
@@ -721,15 +735,26 @@ function linesOf({ content }: RawPara): RawPara['content'][] {
   return out.filter(l => l.length)
 }
 
+/** The words below a recording, a paragraph each; what stands over them is this app's own. */
+const spokenIn = (e: XmlElement): string =>
+  elements(e)
+    .filter(c => c.name !== 'summary')
+    .map(c => textOf(c).replace(/\s+/g, ' ').trim())
+    .join('\n\n')
+
+/** Whether two forms of a recording's words say the same, whatever their times and lines. */
+function sameWords(a: string, b: string): boolean {
+  const bare = (t: string): string => spokenLines(t).join('').replace(/\s+/g, '')
+  return bare(a) === bare(b)
+}
+
 /** A recording with the still above it, and its words. */
-function asPlaying(blocks: readonly RawBlock[], spoken: XmlElement | undefined): RawBlock[] {
+function asPlaying(blocks: readonly RawBlock[], said: string): RawBlock[] {
   const [still, playing] = [
     blocks.find(b => b.type === 'picture' && !b.plays),
     blocks.find(b => b.type === 'picture' && b.plays),
   ]
   if (playing?.type !== 'picture' || !playing.plays) return [...blocks]
-  const lines = spoken ? elements(spoken).filter(c => c.name === 'p') : []
-  const said = lines.map(p => textOf(p).replace(/\s+/g, ' ').trim()).join('\n\n')
   const whole: RawBlock = {
     ...playing,
     ...(still?.type === 'picture' ? { ...still, alt: playing.alt || still.alt } : {}),
