@@ -12,15 +12,20 @@ export interface Spoken {
 
 /** As words are compared: without case, accents and marks. */
 export const compared = (words: string): string =>
-  words
-    .toLowerCase()
-    .replace(/['’]/g, '’')
-    .replace(/ß/g, 'ss')
-    // Capitals are often typed without their accents.
-    .normalize('NFD')
-    .replace(/\p{M}/gu, '')
-    .replace(/[.:\s]+$/, '')
-    .trim()
+  BARE.test(words)
+    ? words.toLowerCase().trim()
+    : words
+        .toLowerCase()
+        .replace(/['’]/g, '’')
+        .replace(/ß/g, 'ss')
+        // Capitals are often typed without their accents.
+        .normalize('NFD')
+        .replace(/\p{M}/gu, '')
+        .replace(/[.:\s]+$/, '')
+        .trim()
+
+/** Most lines: nothing in them to be taken off. Every paragraph of a manuscript is compared. */
+const BARE = /^[a-z0-9 ]*$/i
 
 /** Hyphens within numbers are typed or not. */
 const plain = (words: string): string => compared(words).replace(/-/g, ' ').replace(/\s+/g, ' ')

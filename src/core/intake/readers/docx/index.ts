@@ -321,8 +321,7 @@ class DocxReader {
     const ppr = child(e, 'w:pPr')
     const styleId = child(ppr, 'w:pStyle')?.attrs['w:val']
     const style = this.file.styles.paragraph(styleId)
-    const direct = this.file.styles.paragraphProps(ppr)
-    const props = { ...style.para, ...direct }
+    const props = ppr ? { ...style.para, ...this.file.styles.paragraphProps(ppr) } : style.para
     const outer = out.length
     const inline: Collected = {
       content: [],
@@ -337,8 +336,7 @@ class DocxReader {
     }
     const newPage = this.newPage || !!props.pageBreakBefore
     this.newPage = false
-    // A style's own colour is how its headings look, as its typeface is: it is no word marked by the author.
-    this.runs(e, { ...style.run, coloured: false, marked: false }, [], inline)
+    this.runs(e, style.letters, [], inline)
     const text = inlineText(inline.content)
     if (text.trim()) this.near = text
     // Signs without a word beside them are pictures.

@@ -24,20 +24,25 @@ interface Style {
   quotes: boolean
   outline?: number
   run: RunProps
+  /** How the words of its paragraphs look: a style's own colour is how its headings look, and no word marked by the author. */
+  letters: RunProps
   para: ParaProps
 }
 
-const named = (name: string): Pick<Style, 'name' | 'titles' | 'quotes'> => ({
+const styleOf = (name: string, run: RunProps, para: ParaProps): Style => ({
   name,
   titles: /^title$/i.test(name),
   quotes: /quot|extract|zitat|citation/i.test(name),
+  run,
+  letters: { ...run, coloured: false, marked: false },
+  para,
 })
 
 /** The styles of a document, inheritance resolved. */
 export class StyleSheet {
   private readonly raw = new Map<string, XmlElement>()
   private readonly resolved = new Map<string, Style>()
-  private defaults: Style = { ...named('Normal'), run: { size: 10 }, para: {} }
+  private defaults: Style = styleOf('Normal', { size: 10 }, {})
   private defaultId: string | undefined
   language: string | undefined
 
@@ -45,11 +50,8 @@ export class StyleSheet {
     for (const e of elements(root)) {
       if (e.name === 'w:docDefaults') {
         const rpr = child(child(e, 'w:rPrDefault'), 'w:rPr')
-        this.defaults = {
-          ...named('Normal'),
-          run: { size: 10, ...this.runProps(rpr) },
-          para: this.paragraphProps(child(child(e, 'w:pPrDefault'), 'w:pPr')),
-        }
+        const para = this.paragraphProps(child(child(e, 'w:pPrDefault'), 'w:pPr'))
+        this.defaults = styleOf('Normal', { size: 10, ...this.runProps(rpr) }, para)
         this.language = child(rpr, 'w:lang')?.attrs['w:val']
       } else if (e.name === 'w:style' && e.attrs['w:styleId']) {
         this.raw.set(e.attrs['w:styleId'], e)
@@ -79,9 +81,7 @@ export class StyleSheet {
     const name = child(e, 'w:name')?.attrs['w:val'] ?? id
     const headed = /^heading (\d)$/i.exec(name)
     const style: Style = {
-      ...named(name),
-      run: { ...parent.run, ...this.runProps(child(e, 'w:rPr')) },
-      para,
+      ...styleOf(name, { ...parent.run, ...this.runProps(child(e, 'w:rPr')) }, para),
       outline: para.outline ?? (headed ? Number(headed[1]) - 1 : parent.outline),
     }
     this.resolved.set(id, style)
