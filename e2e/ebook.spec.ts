@@ -105,6 +105,7 @@ test('the reading room: the file is read on devices, its links, notes and pages 
   await expect(page.getByRole('button', { name: 'Take them' })).toBeDisabled()
   await page.keyboard.press('Control+a')
   await page.keyboard.insertText('h1 .title { color: rgb(170, 51, 51) }')
+  const address = await page.locator('.device iframe').getAttribute('src')
   await page.getByRole('button', { name: 'Take them' }).click()
   await expect
     .poll(() =>
@@ -116,6 +117,8 @@ test('the reading room: the file is read on devices, its links, notes and pages 
       }),
     )
     .toBe('rgb(170, 51, 51)')
+  // The page that is read stays, and is given its styles anew.
+  expect(await page.locator('.device iframe').getAttribute('src')).toBe(address)
 })
 
 test('on a telephone the ebook is read as well; a book without one says how to come by it', async ({ page }) => {

@@ -6,6 +6,7 @@ import { type Device, type Reader, tones } from './devices'
 import { readerStyle } from './readerStyle'
 import { blocksOf, type LetterPlace, Screen, wordsOf } from './screen'
 import { facing, type Placed, placeOn } from './spread'
+import { usePage } from './usePage'
 
 /** Where in a page of the ebook somebody wants to be. */
 export type Target = { at: 'start' | 'end' } | { id: string } | { words: string }
@@ -71,12 +72,12 @@ export function DeviceView(props: Props) {
   const other = facing(pages.copy, path, device)
   // A fixed page is as it is; the device shows the whole of it.
   const style = fixed ? '' : readerStyle(device, reader, pages.carries)
-  const source = useAddress(pages, path, style)
-  const sourceBeside = useAddress(pages, other, style)
   const place = placeOn(device, pages.copy, path)
   const placeBeside = other === undefined ? undefined : placeOn(device, pages.copy, other)
   const { shown } = place
   const beside = useRef<HTMLIFrameElement>(null)
+  const source = usePage(frame, { pages, path, style, onDressed: () => void ready() })
+  const sourceBeside = usePage(beside, { pages, path: other, style })
 
   const look = useCallback(() => {
     const s = screen.current
@@ -100,11 +101,14 @@ export function DeviceView(props: Props) {
     if (screen.current) go(target)
   }, [target, go])
 
-  const loaded = async (): Promise<void> => {
+  /** The page has its words and its styles: they are laid out on screens. */
+  const ready = async (): Promise<void> => {
     const doc = frame.current?.contentDocument
-    if (!doc?.body || !source) return
+    if (!doc?.body) return
     await doc.fonts.ready
+    await Promise.all([...doc.images].map(arrival))
     screen.current = new Screen(doc, shown)
+    screen.current.show(0)
     if (arrived.current === target) {
       screen.current.show(screen.current.screenOfLetter(kept.current))
       return look()
@@ -181,7 +185,7 @@ export function DeviceView(props: Props) {
             source={source}
             placed={place}
             scale={scale}
-            onLoad={() => void loaded()}
+            onLoad={() => void ready()}
           />
         )}
         {placeBeside && sourceBeside && (
@@ -202,6 +206,13 @@ export function DeviceView(props: Props) {
     </div>
   )
 }
+
+/** When a picture is there, or is known never to be. */
+const arrival = (picture: HTMLImageElement): Promise<void> =>
+  new Promise(done => {
+    if (picture.complete) return done()
+    for (const end of ['load', 'error']) picture.addEventListener(end, () => done(), { once: true })
+  })
 
 /** What lies under the pointer on a page that is placed on the glass. */
 function elementUnder(
@@ -260,26 +271,6 @@ function PageFrame({
       }}
     />
   )
-}
-
-/** The address of a page of the ebook with the reader's style over it, for as long as it is shown. */
-function useAddress(pages: Pages, path: string | undefined, style: string): string | undefined {
-  const [source, setSource] = useState<string>()
-  useEffect(() => {
-    let url: string | undefined
-    let wanted = true
-    const made = path === undefined ? Promise.resolve(undefined) : pages.address(path, style)
-    void made.then(address => {
-      url = address
-      if (wanted) setSource(address)
-      else if (address) URL.revokeObjectURL(address)
-    })
-    return () => {
-      wanted = false
-      if (url) URL.revokeObjectURL(url)
-    }
-  }, [pages, path, style])
-  return source
 }
 
 /** A note, over the foot of the page that calls it. */

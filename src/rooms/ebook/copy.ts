@@ -23,23 +23,44 @@ export class Pages {
     const doc = new DOMParser().parseFromString(text, 'application/xhtml+xml')
     for (const link of doc.querySelectorAll('link[rel~="stylesheet"]')) {
       const own = doc.createElementNS(XHTML, 'style')
-      own.textContent = await this.sheet(pathFrom(path, link.getAttribute('href') ?? ''))
+      own.setAttribute(SHEET, pathFrom(path, link.getAttribute('href') ?? ''))
       link.replaceWith(own)
     }
     for (const name of ['src', 'poster'])
       for (const e of doc.querySelectorAll(`[${name}]`))
-        e.setAttribute(name, this.url(pathFrom(path, e.getAttribute(name)!)))
+        e.setAttribute(FILE + name, pathFrom(path, e.getAttribute(name)!))
     for (const e of doc.querySelectorAll('image')) {
       const href = e.getAttributeNS(XLINK, 'href') ?? e.getAttribute('href')
-      if (href) e.setAttributeNS(XLINK, 'href', this.url(pathFrom(path, href)))
+      if (href) e.setAttribute(`${FILE}href`, pathFrom(path, href))
     }
     const over = doc.createElementNS(XHTML, 'style')
     over.setAttribute('id', READER)
-    over.textContent = style
     doc.querySelector('head')?.append(over)
+    await this.dress(doc, style)
     return URL.createObjectURL(
       new Blob([new XMLSerializer().serializeToString(doc)], { type: 'application/xhtml+xml' }),
     )
+  }
+
+  /** Whether a page of `other` says the same, so that its styles and files alone may differ. */
+  alike(path: string, other: Pages): boolean {
+    return this.copy.texts.has(path) && this.copy.texts.get(path) === other.copy.texts.get(path)
+  }
+
+  /** Gives a page its files and style sheets, and the reader's over them; what it has already stays. `wanted`: whether it still should, once they are read. */
+  async dress(doc: Document, style: string, wanted = (): boolean => true): Promise<void> {
+    const own = [...doc.querySelectorAll(`style[${SHEET}]`)]
+    const sheets = await Promise.all(own.map(e => this.sheet(e.getAttribute(SHEET)!)))
+    if (!wanted()) return
+    for (const name of ['src', 'poster', 'href'])
+      for (const e of doc.querySelectorAll(`[${FILE}${name}]`)) {
+        const url = this.url(e.getAttribute(FILE + name)!)
+        if (name === 'href') e.setAttributeNS(XLINK, 'href', url)
+        else if (e.getAttribute(name) !== url) e.setAttribute(name, url)
+      }
+    for (const [i, e] of own.entries()) say(e, sheets[i]!)
+    const over = doc.getElementById(READER)
+    if (over) say(over, style)
   }
 
   close(): void {
@@ -82,9 +103,18 @@ export class Pages {
   }
 }
 
+/** Puts text into a sheet that says another: each is read anew by the browser. */
+const say = (sheet: Element, text: string): void => {
+  if (sheet.textContent !== text) sheet.textContent = text
+}
+
 const XHTML = 'http://www.w3.org/1999/xhtml'
 const XLINK = 'http://www.w3.org/1999/xlink'
 /** Id of the style that the reader lays over a page. */
 export const READER = 'porchlight-reader'
+/** Names the sheet that a style of a page is. */
+const SHEET = 'data-sheet'
+/** Begins the attribute that says which file an attribute of the same name is given. */
+const FILE = 'data-file-'
 
 const pathFrom = (part: string, href: string): string => pathIn(folderOf(part), decoded(href.split('#')[0]!))
