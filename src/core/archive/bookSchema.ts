@@ -5,6 +5,7 @@ import { designSchema, groundSchema, kindOf, pageLooks, runKinds } from '../acti
 import { recordingTypes } from '../files'
 import { fields, once, type OutletProfile, parseTrim, strangeKey } from '../trade'
 import { ownFamilyForm } from '../type'
+import { coverSchema } from './coverSchema'
 
 const { amount, like, list, one, optional, shape, text, whole, yesNo } = fields
 
@@ -136,43 +137,6 @@ export const recordingSchema = () =>
     seconds: amount(0, 1e6),
     silent: yesNo(),
     damaged: yesNo(),
-  })
-
-const colour = () => like(/^#[0-9a-fA-F]{6}$/, 'wants a colour such as “#15343d”')
-const coverSchema = () =>
-  shape({
-    id: text(60).required(),
-    name: text(200).defined(),
-    ground: shape({ colour: colour().required(), spine: colour() }).required(),
-    motif: shape({
-      kind: one('tide and lamp', 'rows', 'plain').required(),
-      light: colour().required(),
-      dark: colour().required(),
-      accent: colour().required(),
-    }).required(),
-    picture: optional(shape({ asset: text(64).required(), over: one('front', 'sheet').required() })),
-    pieces: list(
-      shape({
-        id: text(60).required(),
-        panel: one('back', 'spine', 'front').required(),
-        field: one('title', 'subtitle', 'author', 'series', 'imprint', 'description').required(),
-        box: shape({
-          x: amount(-2, 3).required(),
-          y: amount(-2, 3).required(),
-          width: amount(0, 4).required(),
-          height: amount(0, 4).required(),
-        }).required(),
-        face: text(80).required(),
-        size: amount(1, 400).required(),
-        leading: amount(0.3, 5).required(),
-        tracking: amount(-1, 3).required(),
-        capitals: yesNo().required(),
-        align: one('left', 'center', 'right').required(),
-        vertical: one('top', 'middle', 'bottom').required(),
-        colour: colour().required(),
-      }),
-      200,
-    ).required(),
   })
 
 /** Pages that all runs of a plan may take together. */
@@ -474,6 +438,10 @@ function references(book: Book, known: readonly OutletProfile[]): Trouble[] {
     say('data.imprint.logo', 'data.imprint.logo names a picture that the book does not have.')
   if (book.cover?.picture && !assets.has(book.cover.picture.asset))
     say('cover.picture', 'cover.picture names a picture that the book does not have.')
+  book.cover?.pieces.forEach((p, i) => {
+    if (p.kind === 'picture' && !assets.has(p.asset))
+      say(`cover.pieces[${i}]`, `cover.pieces[${i}] names a picture that the book does not have.`)
+  })
   const styles = new Set([...shippedStyles, ...(book.styles ?? [])].map(s => s.id))
   book.editions.forEach((e, i) => {
     const at = `editions[${i}]`

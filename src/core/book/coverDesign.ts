@@ -2,7 +2,7 @@
 export type PanelName = 'back' | 'spine' | 'front'
 
 /**
- * A cover design: pieces that belong to a panel and are placed in parts of its safe zone, so that a new page count, trim or
+ * A cover design: pieces that belong to a panel and are placed in parts of an area of it, so that a new page count, trim or
  * binding refits the design and throws nothing away. Title, author and the rest are fields of the book: cover and listing
  * cannot differ.
  */
@@ -10,21 +10,52 @@ export interface CoverDesign {
   id: string
   name: string
   ground: { colour: string; spine?: string }
-  /** Drawn from bleed to bleed under all pieces. */
-  motif: { kind: 'tide and lamp' | 'rows' | 'plain'; light: string; dark: string; accent: string }
+  motif: CoverMotif
   /** A picture over the ground: on the front, or over the whole sheet. It covers its area and is cut, never distorted. */
   picture?: { asset: string; over: 'front' | 'sheet' }
+  /** From the lowest to the one that lies over all. */
   pieces: CoverPiece[]
+}
+
+/** What is drawn from bleed to bleed under all pieces: a kind of the registry in `core/cover/motifs`. */
+export interface CoverMotif {
+  kind: string
+  light: string
+  dark: string
+  accent: string
+  /** What is scattered falls so; another seed, another way. */
+  seed?: number
+  /** Those of its values that are not as usual. */
+  values?: Record<string, number>
 }
 
 export type Field = 'title' | 'subtitle' | 'author' | 'series' | 'imprint' | 'description'
 
-export interface CoverPiece {
+/** What a piece is placed on: a panel, or the whole sheet. */
+export type PieceGround = PanelName | 'sheet'
+
+/** What all pieces have. */
+export interface Placed {
   id: string
-  panel: PanelName
-  field: Field
-  /** In parts of the panel's safe zone (of the spine's text zone, along the spine). */
+  panel: PieceGround
+  /** Placed in what is safe of its panel, or in all of it to the bleed; `safe` where absent. */
+  within?: 'safe' | 'panel'
+  /** In parts of that area (on the spine, along the spine). */
   box: { x: number; y: number; width: number; height: number }
+  /** As the author calls it. */
+  name?: string
+  /** Degrees, clockwise, about the middle of its box. */
+  turn?: number
+  /** It stays as it is until it is let go. */
+  locked?: boolean
+}
+
+/** Words: a field of the book, or the cover's own. */
+export interface TextPiece extends Placed {
+  kind?: 'text'
+  field: Field | 'own'
+  /** The cover's own. */
+  words?: string
   face: string
   /** Largest size in points for a 6 × 9 in panel; text shrinks to fit its box. */
   size: number
@@ -35,4 +66,48 @@ export interface CoverPiece {
   align: 'left' | 'center' | 'right'
   vertical: 'top' | 'middle' | 'bottom'
   colour: string
+  /** The same words under them, moved by so many ems. */
+  shadow?: { colour: string; across: number; down: number }
+  /** A plate under the words, reaching so many ems around them. */
+  plate?: { colour: string; around: number; round: boolean }
 }
+
+export const coverForms = ['rectangle', 'round', 'polygon', 'star', 'badge', 'ribbon', 'line', 'frame'] as const
+export type CoverForm = (typeof coverForms)[number]
+
+/** A shape of one colour. */
+export interface ShapePiece extends Placed {
+  kind: 'shape'
+  form: CoverForm
+  colour: string
+  /** Corners of a polygon, rays of a star, waves of a badge. */
+  points?: number
+  /** How deep a star or a badge is cut, how round a rectangle's corners are, how thick a frame or line is: 0 to 1. */
+  depth?: number
+  /** 0 to 1; where absent it covers. */
+  opacity?: number
+}
+
+/** A picture that covers its box; what is too much of it is cut. */
+export interface PicturePiece extends Placed {
+  kind: 'picture'
+  asset: string
+  /** What of it stays in sight whatever is cut, in parts of it. */
+  focus?: { x: number; y: number }
+  /** How much closer than needed, from 1. */
+  zoom?: number
+  mirrored?: boolean
+  mask?: 'rectangle' | 'round' | 'arch'
+}
+
+/** One of the ornaments that ship. */
+export interface OrnamentPiece extends Placed {
+  kind: 'ornament'
+  ornament: string
+  colour: string
+}
+
+export type CoverPiece = TextPiece | ShapePiece | PicturePiece | OrnamentPiece
+
+/** Whether a piece is words. */
+export const isWords = (piece: CoverPiece): piece is TextPiece => piece.kind === undefined || piece.kind === 'text'

@@ -19,7 +19,22 @@ export {
   type StyleDocument,
   type TitleData,
 } from './book'
-export type { CoverDesign, CoverPiece, Field, PanelName } from './coverDesign'
+export {
+  type CoverDesign,
+  type CoverForm,
+  coverForms,
+  type CoverMotif,
+  type CoverPiece,
+  type Field,
+  isWords,
+  type OrnamentPiece,
+  type PanelName,
+  type PicturePiece,
+  type PieceGround,
+  type Placed,
+  type ShapePiece,
+  type TextPiece,
+} from './coverDesign'
 export { derivedSortName, sortNameOf } from './sortName'
 export { addressAt, isShops, shopsIn, shopsOf } from './shops'
 export { createBook } from './create'

@@ -1,7 +1,7 @@
 import { type Double, doublesAmong, type OtherBooks } from '../activity'
 import type { Edition } from '../book'
 import { check, type Finding } from '../check'
-import { type Cover, type CoverGround, drawCover, type Flat, flatFor, groundPage, sheetSize } from '../cover'
+import { type Cover, type CoverGround, drawCover, type Flat, flatFor, sheetSize } from '../cover'
 import { frontHeight, frontPicture, type PaintedPage, printSnapshot, type Worked, workedPrint } from '../delivery'
 import type { PageMarks } from '../marks'
 import { type ListingSnapshot, printMoney, type PrintMoney } from '../outlets'
@@ -212,7 +212,7 @@ export function printChain(
       return drawCover(flat, design, data, { isbn: await get('isbn'), shelf, assets: await get('assets') })
     },
     ground: async get => {
-      const page = groundPage(await get('cover'))
+      const { ground: page } = await get('cover')
       const scale = GROUND_HEIGHT / page.height
       return { ...(await ports.pixels(page, scale)), scale }
     },

@@ -3,7 +3,7 @@ import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate'
 import { bookOf, chapter, setBook, shelf } from '../../../tests/support/core'
 import { nodePorts } from '@/cli/ports'
 import { type Book, createBook, type DocJson, hashOf } from '../book'
-import { type Cover, type CoverDesign, type CoverGround, drawCover, flatFor, groundPage, lampOverTide } from '../cover'
+import { type Cover, type CoverDesign, type CoverGround, drawCover, flatFor, lampOverTide } from '../cover'
 import { smallPrint } from '../activity'
 import { checkEpub, writeEpub } from '../epub'
 import { LayerBuilder, type PageMarks, PathBuilder } from '../marks'
@@ -36,7 +36,7 @@ const subject = (more: Partial<NonNullable<Subject['print']>> = {}, whole: Parti
   ...whole,
 })
 const groundOf = async (c: Cover, pictures = new Map<string, Uint8Array>()): Promise<CoverGround> => ({
-  ...(await nodePorts(pictures).pixels(groundPage(c), 0.6)),
+  ...(await nodePorts(pictures).pixels(c.ground, 0.6)),
   scale: 0.6,
 })
 const profileGutter = (pages: number): number => insideMargin(profile, 'paperback', pages)

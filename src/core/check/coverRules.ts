@@ -1,4 +1,4 @@
-import { type CoverGround, flatFor, type SetPiece, toRgb, zoneOf } from '../cover'
+import { areaOf, type CoverGround, flatFor, type SetPiece, toRgb } from '../cover'
 import type { Edges } from '../marks'
 import { formatLength, parseIsbn, printRules } from '../trade'
 import { rgbContrast } from './colour'
@@ -43,7 +43,7 @@ export const coverSafe: Rule = s => {
   if (!cover) return []
   const out: Finding[] = []
   for (const p of cover.pieces) {
-    const zone = p.panel === 'spine' ? zoneOf(cover.flat, 'spine text', 'spine') : zoneOf(cover.flat, 'safe', p.panel)
+    const zone = areaOf(cover.flat, { panel: p.panel, within: 'safe' })
     if (!zone) {
       out.push({
         rule: 'cover safe zone',
@@ -67,7 +67,7 @@ export const coverSafe: Rule = s => {
         severity,
         place: onCover(p.id),
         amount: formatLength(off, 'in'),
-        message: `The ${p.field} stands ${formatLength(off, 'in')} outside the safe zone of the ${p.panel}.`,
+        message: `The ${p.name} stands ${formatLength(off, 'in')} outside the safe zone of the ${p.panel}.`,
         remedy: 'move the box inward',
       })
   }
@@ -83,7 +83,7 @@ export const coverFits: Rule = s =>
       severity: 'stop' as const,
       place: onCover(p.id),
       amount: `${p.text.length} characters`,
-      message: `The ${p.field} is too long for its place on the ${p.panel}.`,
+      message: `The ${p.name} is too long for its place on the ${p.panel}.`,
       remedy: 'shorten the piece',
     }))
 
@@ -101,7 +101,7 @@ export const contrast: Rule = s => {
             severity: 'mend',
             place: onCover(p.id),
             amount: `${ratio.toFixed(1)} : 1`,
-            message: `The ${p.field} is hard to read on its ground (${ratio.toFixed(1)} : 1; 3 : 1 is the least).`,
+            message: `The ${p.name} is hard to read on its ground (${ratio.toFixed(1)} : 1; 3 : 1 is the least).`,
             remedy: 'change the colour',
           },
         ]
@@ -185,7 +185,7 @@ export const barcode: Rule = s => {
       rule: 'barcode',
       severity: 'stop' as const,
       place: onCover(p.id),
-      message: `The ${p.field} runs into the barcode.`,
+      message: `The ${p.name} runs into the barcode.`,
       remedy: 'clear the barcode',
     }))
 }

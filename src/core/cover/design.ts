@@ -1,8 +1,8 @@
-import type { CoverDesign, CoverPiece } from '../book'
+import type { CoverDesign, TextPiece } from '../book'
 
 export type { CoverDesign, CoverPiece, Field } from '../book'
 
-const piece = (p: Partial<CoverPiece> & Pick<CoverPiece, 'id' | 'panel' | 'field' | 'box' | 'size'>): CoverPiece => ({
+const piece = (p: Partial<TextPiece> & Pick<TextPiece, 'id' | 'panel' | 'field' | 'box' | 'size'>): TextPiece => ({
   face: 'fraunces/bold',
   leading: 1.12,
   tracking: 0,

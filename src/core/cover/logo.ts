@@ -1,4 +1,4 @@
-import type { Asset, TitleData } from '../book'
+import { type Asset, isWords, type TitleData } from '../book'
 import type { Item, Layer } from '../marks'
 import { IMAGE_PPI } from '../trade'
 import type { CoverDesign } from './design'
@@ -51,7 +51,7 @@ function onSpine(zone: Rect, asset: Asset): Rect {
 
 function onBack(safe: Rect, asset: Asset, { pieces }: CoverDesign, barcode: Rect | undefined): Rect {
   const size = sizeOf(asset, ON_BACK * 2, ON_BACK)
-  const name = pieces.find(p => p.panel === 'back' && p.field === 'imprint')
+  const name = pieces.filter(isWords).find(p => p.panel === 'back' && p.field === 'imprint')
   const { x, y, height } = name?.box ?? { x: 0, y: 1, height: 0 }
   // A name at the foot of its box is one line there.
   const line = name?.vertical === 'bottom' ? Math.min(height * safe.height, name.size * 2) : height * safe.height

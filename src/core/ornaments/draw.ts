@@ -1,10 +1,18 @@
-import { BLACK, type LayerBuilder, type Path, PathBuilder } from '../marks'
+import { BLACK, type Colour, type LayerBuilder, type Path, PathBuilder } from '../marks'
 import type { OrnamentName } from './names'
 
 /** Draws an ornament around a centre; `size` is the text's, points. All are ours, drawn for this set. */
-export function drawOrnament(out: LayerBuilder, kind: OrnamentName, cx: number, cy: number, size: number): void {
+// eslint-disable-next-line max-params
+export function drawOrnament(
+  out: LayerBuilder,
+  kind: OrnamentName,
+  cx: number,
+  cy: number,
+  size: number,
+  colour: Colour = BLACK,
+): void {
   if (kind === 'none') return
-  for (const path of drawings[kind](cx, cy, size)) out.add({ kind: 'path', path, fill: BLACK })
+  for (const path of drawings[kind](cx, cy, size)) out.add({ kind: 'path', path, fill: colour })
 }
 
 const drawings: Record<Exclude<OrnamentName, 'none'>, (cx: number, cy: number, s: number) => Path[]> = {

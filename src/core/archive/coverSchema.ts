@@ -1,0 +1,115 @@
+import { lazy, mixed, type Schema } from 'yup'
+import { coverForms } from '../book'
+import { motifNames, motifs } from '../cover'
+import { fields } from '../trade'
+
+const { amount, like, list, one, optional, shape, text, whole, yesNo } = fields
+
+const colour = () => like(/^#[0-9a-fA-F]{6}$/, 'wants a colour such as “#15343d”')
+
+const placed = {
+  id: text(60).required(),
+  panel: one('back', 'spine', 'front', 'sheet').required(),
+  within: one('safe', 'panel'),
+  box: shape({
+    x: amount(-2, 3).required(),
+    y: amount(-2, 3).required(),
+    width: amount(0, 4).required(),
+    height: amount(0, 4).required(),
+  }).required(),
+  name: text(120),
+  turn: amount(-360, 360),
+  locked: yesNo(),
+}
+
+const textSchema = () =>
+  shape({
+    ...placed,
+    kind: one('text'),
+    field: one('title', 'subtitle', 'author', 'series', 'imprint', 'description', 'own').required(),
+    words: text(20_000),
+    face: text(80).required(),
+    size: amount(1, 400).required(),
+    leading: amount(0.3, 5).required(),
+    tracking: amount(-1, 3).required(),
+    capitals: yesNo().required(),
+    align: one('left', 'center', 'right').required(),
+    vertical: one('top', 'middle', 'bottom').required(),
+    colour: colour().required(),
+    shadow: optional(
+      shape({ colour: colour().required(), across: amount(-1, 1).required(), down: amount(-1, 1).required() }),
+    ),
+    plate: optional(
+      shape({ colour: colour().required(), around: amount(0, 4).required(), round: yesNo().required() }),
+    ),
+  })
+
+/** A piece by its kind; one that says none is words. */
+const pieceSchemas: Record<string, () => Schema> = {
+  text: textSchema,
+  shape: () =>
+    shape({
+      ...placed,
+      kind: one('shape').required(),
+      form: one(...coverForms).required(),
+      colour: colour().required(),
+      points: whole(0, 120),
+      depth: amount(0, 1),
+      opacity: amount(0, 1),
+    }),
+  picture: () =>
+    shape({
+      ...placed,
+      kind: one('picture').required(),
+      asset: text(64).required(),
+      focus: optional(shape({ x: amount(0, 1).required(), y: amount(0, 1).required() })),
+      zoom: amount(1, 20),
+      mirrored: yesNo(),
+      mask: one('rectangle', 'round', 'arch'),
+    }),
+  ornament: () =>
+    shape({
+      ...placed,
+      kind: one('ornament').required(),
+      ornament: text(40).required(),
+      colour: colour().required(),
+    }),
+}
+
+const kindOfPiece = (v: unknown): string => String((v as { kind?: unknown } | undefined)?.kind ?? 'text')
+
+const pieceSchema = () =>
+  lazy((v: unknown) => {
+    const kind = kindOfPiece(v)
+    return Object.hasOwn(pieceSchemas, kind)
+      ? pieceSchemas[kind]!()
+      : mixed().test('kind', '${path} is of no kind that covers have', () => false)
+  }) as never
+
+/** Values that a motif has, each within its limits. */
+const motifValues = (kind: string) =>
+  lazy((v: unknown) => {
+    if (v === undefined) return mixed().optional()
+    const values = motifs[kind]?.values ?? {}
+    return shape(Object.fromEntries(Object.entries(values).map(([name, { least, most }]) => [name, amount(least, most)])))
+  }) as never
+
+/** A cover design, as it stands in a book. */
+export const coverSchema = () =>
+  shape({
+    id: text(60).required(),
+    name: text(200).defined(),
+    ground: shape({ colour: colour().required(), spine: colour() }).required(),
+    motif: lazy((v: unknown) =>
+      shape({
+        kind: one(...motifNames).required(),
+        light: colour().required(),
+        dark: colour().required(),
+        accent: colour().required(),
+        seed: whole(0, 2 ** 32 - 1),
+        values: motifValues(String((v as { kind?: unknown } | undefined)?.kind)),
+      }).required(),
+    ) as never,
+    picture: optional(shape({ asset: text(64).required(), over: one('front', 'sheet').required() })),
+    pieces: list(pieceSchema(), 400).required(),
+  })

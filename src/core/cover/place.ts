@@ -1,0 +1,65 @@
+import type { CoverPiece } from '../book'
+import { type Flat, zoneOf } from './geometry'
+import type { Rect } from './rect'
+import { fromSpineBox, spineBox } from './spineText'
+
+/** The whole sheet, to the bleed. */
+export const sheetOf = ({ width, height, bleed }: Flat): Rect => ({
+  x: -bleed.left,
+  y: -bleed.top,
+  width: width + bleed.left + bleed.right,
+  height: height + bleed.top + bleed.bottom,
+})
+
+type On = Pick<CoverPiece, 'panel' | 'within'>
+
+/** The area that a piece is placed in, points on the flat. Undefined where this flat has none: words have no place on a thin spine. */
+export function areaOf(flat: Flat, { panel, within = 'safe' }: On): Rect | undefined {
+  const sheet = sheetOf(flat)
+  if (within === 'safe' && panel !== 'sheet')
+    return panel === 'spine' ? zoneOf(flat, 'spine text', 'spine') : zoneOf(flat, 'safe', panel)
+  if (within === 'safe') {
+    const [back, front] = [zoneOf(flat, 'safe', 'back')!, zoneOf(flat, 'safe', 'front')!]
+    return { ...back, width: front.x + front.width - back.x }
+  }
+  if (panel === 'sheet') return sheet
+  const { x, width } = flat.panels[panel]
+  if (width <= 0) return undefined
+  const left = panel === 'back' ? sheet.x : x
+  const right = panel === 'front' ? sheet.x + sheet.width : x + width
+  return { x: left, y: sheet.y, width: right - left, height: sheet.height }
+}
+
+/** An area's width and height as its pieces see it: along the spine they run along the book. */
+export const sizeIn = (area: Rect, panel: CoverPiece['panel']): { width: number; height: number } =>
+  panel === 'spine' ? { width: area.height, height: area.width } : { width: area.width, height: area.height }
+
+/** A piece's box on the flat, points, before it is turned. */
+export function boxOnFlat(flat: Flat, { box: b, ...on }: On & Pick<CoverPiece, 'box'>): Rect | undefined {
+  const area = areaOf(flat, on)
+  if (!area) return undefined
+  const { width, height } = sizeIn(area, on.panel)
+  const box = { x: b.x * width, y: b.y * height, width: b.width * width, height: b.height * height }
+  return on.panel === 'spine' ? spineBox(area, box, flat.spineReads) : { ...box, x: area.x + box.x, y: area.y + box.y }
+}
+
+/** The least part of its area that a piece has. */
+const LEAST = 0.004
+const held = (from: number, size: number): [number, number] => {
+  const s = Math.max(LEAST, Math.min(1, size))
+  return [Math.max(0, Math.min(1 - s, from)), s]
+}
+
+/** The same the other way: a box on the flat in parts of the piece's area, kept inside it. */
+export function boxInArea(flat: Flat, on: On, rect: Rect): CoverPiece['box'] | undefined {
+  const area = areaOf(flat, on)
+  if (!area) return undefined
+  const size = sizeIn(area, on.panel)
+  const box =
+    on.panel === 'spine'
+      ? fromSpineBox(area, rect, flat.spineReads)
+      : { ...rect, x: rect.x - area.x, y: rect.y - area.y }
+  const [x, width] = held(box.x / size.width, box.width / size.width)
+  const [y, height] = held(box.y / size.height, box.height / size.height)
+  return { x, y, width, height }
+}
