@@ -3,7 +3,7 @@ import { type MotifKind } from './kind'
 import { field, levelLines } from './field'
 
 /** Points across the front at which the land is measured. */
-const FINE = 90
+const FINE = 52
 
 export const contours: MotifKind = {
   says: 'contour lines of land whose hills are {size} wide, {levels} of them',

@@ -61,7 +61,16 @@ export function levelLines({ area, step, across, down, heights }: Field, level: 
   const next = new Map<number, { to: number; x: number; y: number }>()
   for (let j = 0; j + 1 < down; j++)
     for (let i = 0; i + 1 < across; i++) {
-      const corner = [j * across + i, j * across + i + 1, (j + 1) * across + i + 1, (j + 1) * across + i]
+      // Most squares have no line in them.
+      const [k, below] = [j * across + i, (j + 1) * across + i]
+      const under = heights[k]! < level
+      if (
+        heights[k + 1]! < level === under &&
+        heights[below]! < level === under &&
+        heights[below + 1]! < level === under
+      )
+        continue
+      const corner = [k, k + 1, below + 1, below]
       const h = corner.map(c => heights[c]! - level)
       // A line goes in where it rises above the level clockwise, and out where it falls below it.
       const cuts = SIDES.flatMap(([a, b], side) => (h[a]! < 0 === h[b]! < 0 ? [] : [{ side, enters: h[a]! < 0 }]))
@@ -77,9 +86,9 @@ export function levelLines({ area, step, across, down, heights }: Field, level: 
           y: area.y + (ay + (by - ay) * t) * step,
         }
       }
-      for (const [k, cut] of cuts.entries()) {
+      for (const [n, cut] of cuts.entries()) {
         if (!cut.enters) continue
-        const end = cuts[(k + 1) % cuts.length]!
+        const end = cuts[(n + 1) % cuts.length]!
         const [from, to] = [point(cut.side), point(end.side)]
         next.set(from.edge, { to: to.edge, x: from.x, y: from.y })
       }
@@ -87,24 +96,33 @@ export function levelLines({ area, step, across, down, heights }: Field, level: 
   join(next, out)
 }
 
-/** Draws the pieces one after the other, each line once: those that begin at the border first, then those that close. */
+/** Draws the pieces one after the other, each line once and rounded through the middles of its pieces: those that begin at the border first, then those that close. */
 function join(next: Map<number, { to: number; x: number; y: number }>, out: PathBuilder): void {
   const reached = new Set([...next.values()].map(n => n.to))
-  const starts = [...next.keys()].filter(k => !reached.has(k))
   const follow = (start: number): void => {
-    let at = next.get(start)
-    if (!at) return
-    out.move(at.x, at.y)
-    next.delete(start)
-    for (let key = at.to; key !== start; key = at.to) {
-      const there = next.get(key)
-      if (!there) return
-      out.line(there.x, there.y)
+    const line: { x: number; y: number }[] = []
+    let key = start
+    for (let at = next.get(key); at; at = next.get(key)) {
+      line.push(at)
       next.delete(key)
-      at = there
+      key = at.to
     }
-    out.close()
+    draw(out, line, key === start)
   }
-  starts.forEach(follow)
-  for (const key of [...next.keys()]) follow(key)
+  for (const key of [...next.keys()]) if (!reached.has(key)) follow(key)
+  for (const key of [...next.keys()]) if (next.has(key)) follow(key)
+}
+
+function draw(out: PathBuilder, line: readonly { x: number; y: number }[], closes: boolean): void {
+  const n = line.length
+  if (n < 2) return
+  const middle = (i: number): [number, number] => {
+    const [a, b] = [line[(i + n) % n]!, line[(i + 1) % n]!]
+    return [(a.x + b.x) / 2, (a.y + b.y) / 2]
+  }
+  if (closes) out.move(...middle(-1))
+  else out.move(line[0]!.x, line[0]!.y)
+  for (let i = closes ? 0 : 1; i < (closes ? n : n - 1); i++) out.quad(line[i]!.x, line[i]!.y, ...middle(i))
+  if (closes) out.close()
+  else out.line(line[n - 1]!.x, line[n - 1]!.y)
 }

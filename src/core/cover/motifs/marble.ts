@@ -3,7 +3,7 @@ import { mix } from '../mix'
 import { field, levelLines } from './field'
 import type { MotifKind } from './kind'
 
-const FINE = 110
+const FINE = 52
 
 export const marble: MotifKind = {
   says: 'marbled paper, its veins {size} apart',
