@@ -4,6 +4,7 @@ import { unzipSync } from 'fflate'
 import { readFile } from 'node:fs/promises'
 import { longText } from '../scripts/lib/longText'
 import { long, test } from './library'
+import { value } from './sentence'
 
 /** One book from the porch to on sale: the whole job in the real interface. */
 
@@ -140,7 +141,7 @@ test('the walk: from a .docx to on sale, and a revision behind it', async ({ pag
     await size.fill('44')
     await size.press('Enter')
     await expect(page.getByText(/^Set at /)).toBeVisible()
-    await page.getByText('Small', { exact: true }).click()
+    await value(page, 'What is seen', 'the front small')
     await expect(page.getByRole('img', { name: /110 pixels high/ })).toBeVisible()
   })
 

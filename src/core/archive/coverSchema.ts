@@ -39,9 +39,7 @@ const textSchema = () =>
     shadow: optional(
       shape({ colour: colour().required(), across: amount(-1, 1).required(), down: amount(-1, 1).required() }),
     ),
-    plate: optional(
-      shape({ colour: colour().required(), around: amount(0, 4).required(), round: yesNo().required() }),
-    ),
+    plate: optional(shape({ colour: colour().required(), around: amount(0, 4).required(), round: yesNo().required() })),
   })
 
 /** A piece by its kind; one that says none is words. */
@@ -91,7 +89,9 @@ const motifValues = (kind: string) =>
   lazy((v: unknown) => {
     if (v === undefined) return mixed().optional()
     const values = motifs[kind]?.values ?? {}
-    return shape(Object.fromEntries(Object.entries(values).map(([name, { least, most }]) => [name, amount(least, most)])))
+    return shape(
+      Object.fromEntries(Object.entries(values).map(([name, { least, most }]) => [name, amount(least, most)])),
+    )
   }) as never
 
 /** A cover design, as it stands in a book. */

@@ -3,7 +3,7 @@ import fc from 'fast-check'
 import { shelf } from '../../../tests/support/core'
 import type { TitleData } from '../book'
 import { profileOf, shippedProfiles } from '../outlets'
-import { drawCover, flatFor, frontPage, lampOverTide, sheetSize, zoneOf, fromSpineBox, spineBox } from '.'
+import { areaOf, drawCover, flatFor, frontPage, lampOverTide, sheetSize, zoneOf, fromSpineBox, spineBox } from '.'
 import { BARCODE } from './geometry'
 import { barcodeLayer } from './barcode'
 
@@ -89,7 +89,7 @@ describe('a design on a flat', () => {
           const flat = flatFor(profileOf('ostrevane', shippedProfiles), { ...spec, pages, trim })
           const cover = await drawCover(flat, lampOverTide, data, { isbn: '9780000000002', shelf })
           for (const p of cover.pieces) {
-            const zone = p.panel === 'spine' ? zoneOf(flat, 'spine text', 'spine')! : zoneOf(flat, 'safe', p.panel)!
+            const zone = areaOf(flat, p)!
             expect(p.box.x).toBeGreaterThanOrEqual(zone.x - 0.5)
             expect(p.box.y).toBeGreaterThanOrEqual(zone.y - 0.5)
             expect(p.box.x + p.box.width).toBeLessThanOrEqual(zone.x + zone.width + 0.5)

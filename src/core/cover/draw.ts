@@ -104,8 +104,7 @@ async function placed(piece: CoverPiece, drawing: PieceDrawing): Promise<PlacedP
   const box = { x: b.x * width, y: b.y * height, width: b.width * width, height: b.height * height }
   const drawn = await drawPiece(piece, { area, box }, drawing)
   if (!drawn) return undefined
-  const onFlat: Matrix =
-    piece.panel === 'spine' ? spineTransform(area, flat.spineReads) : [1, 0, 0, 1, area.x, area.y]
+  const onFlat: Matrix = piece.panel === 'spine' ? spineTransform(area, flat.spineReads) : [1, 0, 0, 1, area.x, area.y]
   const transform = piece.turn ? onto(onFlat, turnAbout(piece.turn, middleOf(box))) : onFlat
   const layerOf = (layer: Layer): Layer => ({ items: [{ kind: 'group', role: piece.id, transform, layers: [layer] }] })
   const { words } = drawn

@@ -1,17 +1,22 @@
 'use client'
 import dynamic from 'next/dynamic'
 import { useSearchParams } from 'next/navigation'
-import { type KeyboardEvent, useState } from 'react'
+import { type KeyboardEvent, useRef, useState } from 'react'
+import { boxOnFlat } from '@/core/cover'
 import { showSize } from '@/parts/lengths'
 import { BookTop, NoBook } from '@/parts/BookTop'
 import { type OpenBook, useOpenBook } from '@/parts/openBook'
 import { Sill, sillOf } from '@/parts/Sill'
 import { useCommit } from '@/parts/useCommit'
-import { boxInZone, boxOnFlat } from './boxes'
-import { type ChangeDesign, type ChangePiece, CoverValues, Refit, type StageView } from './CoverValues'
+import { called } from './coverChanges'
+import { CoverSide } from './CoverSide'
 import { FrontView } from './FrontView'
 import { Measures } from './Measures'
-import { useCover } from './useCover'
+import { Refit } from './Refit'
+import { useCover, useEarlyCover } from './useCover'
+import { useCoverHand } from './useCoverHand'
+import { useHairline } from './useHairline'
+import { type Look, usualLook } from './ViewSentence'
 import './cover.css'
 
 // The stage draws on a canvas and is only wanted here, in a browser.
@@ -19,48 +24,42 @@ const FlatStage = dynamic(() => import('./FlatStage').then(m => m.FlatStage), { 
 
 /** The cover: the flat to scale, its pieces bound to fields of the book, refitted when the spine moves. */
 export function CoverRoom({ bookId }: { bookId: string }) {
-  const view = useOpenBook(bookId, { look: 'print' })
+  const drawn = useEarlyCover(bookId)
+  const view = useOpenBook(bookId, { look: 'print', first: drawn.early.first })
   const { book, edition, figures } = view
-  const [shown, setShown] = useState<StageView>('flat')
-  const [zones, setZones] = useState(true)
+  const [look, setLook] = useState<Look>(usualLook)
   const asked = useSearchParams().get('piece')
-  const [chosen, setChosen] = useState<string | undefined>(asked ?? undefined)
   const readOnly = view.hold === 'following'
-  const { stage, cover, size, scale, picture, front, trouble } = useCover(bookId, view)
-  const commit = useCommit(bookId)
+  const { stage, cover, size, scale, picture, front, trouble } = useCover(bookId, view, drawn, look.what === 'front' || look.what === 'small')
+  const hand = useCoverHand(bookId, cover, { begin: asked ?? undefined, readOnly })
   const refit = useRefit(bookId, view)
+  const bench = useRef<HTMLDivElement>(null)
+  const flatSeen = look.what === 'flat'
+  const piece = cover?.design.pieces.find(p => p.id === hand.chosen)
+  const box = flatSeen && piece ? boxOnFlat(cover!.flat, piece) : undefined
+  const bleed = cover?.flat.bleed
+  const hairline = useHairline(bench, {
+    box: box && bleed && { ...box, x: box.x + bleed.left, y: box.y + bleed.top },
+    scale,
+    anew: cover,
+  })
   if (view.missing) return <NoBook />
-
-  const change: ChangeDesign = (label, patch, merge = false) => {
-    if (!cover || readOnly) return
-    void commit(label, r => ({ cover: patch(r.cover ?? cover.design) }), merge)
+  const pressed = (e: KeyboardEvent): void => {
+    if (hand.key(e)) e.preventDefault()
   }
-  const changePiece: ChangePiece = (id, label, patch, merge) =>
-    change(label, d => ({ ...d, pieces: d.pieces.map(p => (p.id === id ? { ...p, ...patch } : p)) }), merge)
-  const piece = cover?.design.pieces.find(p => p.id === chosen)
-  const nudge = (e: KeyboardEvent): void => {
-    const step = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] }[e.key] as
-      [number, number] | undefined
-    const on = piece && cover && boxOnFlat(cover.flat, piece)
-    if (!step || !piece || !on) return
-    e.preventDefault()
-    const by = e.shiftKey ? 10 : 1
-    const moved = boxInZone(cover.flat, piece.panel, { ...on, x: on.x + step[0] * by, y: on.y + step[1] * by })!
-    changePiece(piece.id, `Move the ${piece.field}`, { box: { ...piece.box, x: moved.x, y: moved.y } }, true)
-  }
-  const nameOf = (id: string): string => cover?.design.pieces.find(p => p.id === id)?.field ?? 'piece'
   return (
     <>
       <main id="room" className="room coverroom">
         <BookTop bookId={bookId} view={view} stage="cover" />
-        <div className="bench">
+        <div className="bench" ref={bench}>
           <div
             className="stage"
             ref={stage}
             tabIndex={0}
             role="group"
-            aria-label="The flat. Arrow keys move the chosen piece."
-            onKeyDown={nudge}
+            aria-label="The flat. Arrow keys move the chosen piece, Delete takes it out."
+            data-greys={look.greys}
+            onKeyDown={pressed}
           >
             {!cover && (
               <p className="waiting" role="status">
@@ -69,20 +68,28 @@ export function CoverRoom({ bookId }: { bookId: string }) {
                   (book && !edition ? 'This book has no print edition, so there is no flat.' : 'Drawing the flat …')}
               </p>
             )}
-            {cover && size && scale > 0 && shown === 'flat' && (
+            {cover && size && scale > 0 && (flatSeen || look.what === 'trimmed') && (
               <div className="flat" style={{ width: size.width * scale }}>
                 <Measures cover={cover} scale={scale} />
-                <div className="sheet" style={{ width: size.width * scale, height: size.height * scale }}>
+                <div
+                  className="sheet"
+                  data-cut={!flatSeen}
+                  style={{
+                    width: size.width * scale,
+                    height: size.height * scale,
+                    ...(flatSeen ? {} : { clipPath: cutOf(cover.flat.bleed, scale) }),
+                  }}
+                >
                   <FlatStage
                     flat={cover.flat}
                     design={cover.design}
                     picture={picture}
                     scale={scale}
-                    zones={zones}
-                    chosen={chosen}
-                    readOnly={readOnly}
-                    onChoose={setChosen}
-                    onPlace={(id, box) => changePiece(id, `Place the ${nameOf(id)}`, { box })}
+                    zones={flatSeen && look.zones}
+                    chosen={flatSeen ? hand.chosen : undefined}
+                    readOnly={readOnly || !flatSeen}
+                    onChoose={hand.choose}
+                    onPlace={(p, patch) => hand.onPiece(p.id)(`Place the ${called(p)}`, patch)}
                   />
                 </div>
                 <p className="whole">
@@ -91,25 +98,19 @@ export function CoverRoom({ bookId }: { bookId: string }) {
                 </p>
               </div>
             )}
-            {cover && front && shown !== 'flat' && (
-              <FrontView front={front} thumbnail={shown === 'thumbnail'} title={book?.data.title ?? ''} />
+            {cover && front && (look.what === 'front' || look.what === 'small') && (
+              <FrontView front={front} small={look.what === 'small'} title={book?.data.title ?? ''} />
             )}
           </div>
-          <CoverValues
-            bookId={bookId}
-            cover={cover}
-            shown={shown}
-            zones={zones}
-            chosen={chosen}
-            readOnly={readOnly}
-            onShow={setShown}
-            onZones={setZones}
-            onChoose={setChosen}
-            onChange={change}
-            onPiece={changePiece}
-          >
+          <CoverSide bookId={bookId} cover={cover} assets={book?.assets ?? []} hand={hand} look={look} onLook={setLook}>
             {refit && <Refit {...refit} readOnly={readOnly} />}
-          </CoverValues>
+          </CoverSide>
+          {hairline && (
+            <svg className="hairline" aria-hidden>
+              <path className="halo" d={hairline} />
+              <path d={hairline} />
+            </svg>
+          )}
         </div>
       </main>
       <Sill
@@ -119,6 +120,10 @@ export function CoverRoom({ bookId }: { bookId: string }) {
     </>
   )
 }
+
+/** The sheet as the knife leaves it. */
+const cutOf = ({ top, right, bottom, left }: { top: number; right: number; bottom: number; left: number }, s: number) =>
+  `inset(${top * s}px ${right * s}px ${bottom * s}px ${left * s}px)`
 
 /** Where the cover was fitted to another number of pages than the book has now. */
 function useRefit(

@@ -2,8 +2,8 @@
 import type Konva from 'konva'
 import { useEffect, useRef } from 'react'
 import { Image, Layer, Line, Rect as Box, Stage, Transformer } from 'react-konva'
-import type { CoverDesign, Flat, Rect } from '@/core/cover'
-import { boxInZone, boxOnFlat } from './boxes'
+import type { CoverPiece } from '@/core/book'
+import { boxInArea, boxOnFlat, type CoverDesign, type Flat, type Rect } from '@/core/cover'
 
 /** The flat to scale: the press's own picture of it, zones over it, and the pieces to be taken hold of. `scale` is pixels a point. */
 export function FlatStage({
@@ -25,7 +25,7 @@ export function FlatStage({
   chosen: string | undefined
   readOnly: boolean
   onChoose: (id: string | undefined) => void
-  onPlace: (id: string, box: CoverDesign['pieces'][number]['box']) => void
+  onPlace: (piece: CoverPiece, patch: Pick<CoverPiece, 'box' | 'turn'>) => void
 }) {
   const transformer = useRef<Konva.Transformer>(null)
   const shapes = useRef(new Map<string, Konva.Rect>())
@@ -40,18 +40,22 @@ export function FlatStage({
   })
   useEffect(() => {
     const shape = chosen ? shapes.current.get(chosen) : undefined
-    transformer.current?.nodes(shape && !readOnly ? [shape] : [])
+    const held = design.pieces.find(p => p.id === chosen)?.locked
+    transformer.current?.nodes(shape && !readOnly && !held ? [shape] : [])
   }, [chosen, design, scale, readOnly])
-  const placed = (id: string, panel: CoverDesign['pieces'][number]['panel'], node: Konva.Node): void => {
+  // A node turns about its middle, which is its place.
+  const placed = (piece: CoverPiece, node: Konva.Node): void => {
+    const [width, height] = [(node.width() * node.scaleX()) / scale, (node.height() * node.scaleY()) / scale]
     const rect = {
-      x: node.x() / scale - bleed.left,
-      y: node.y() / scale - bleed.top,
-      width: (node.width() * node.scaleX()) / scale,
-      height: (node.height() * node.scaleY()) / scale,
+      x: node.x() / scale - bleed.left - width / 2,
+      y: node.y() / scale - bleed.top - height / 2,
+      width,
+      height,
     }
     node.scale({ x: 1, y: 1 })
-    const box = boxInZone(flat, panel, rect)
-    if (box) onPlace(id, box)
+    const box = boxInArea(flat, piece, rect)
+    const turn = Math.round(node.rotation() * 10) / 10
+    if (box) onPlace(piece, { box, ...(turn || piece.turn ? { turn: turn || undefined } : {}) } as never)
   }
   return (
     <Stage width={width} height={height} onMouseDown={e => e.target === e.target.getStage() && onChoose(undefined)}>
@@ -92,10 +96,11 @@ export function FlatStage({
                 if (n) shapes.current.set(p.id, n)
                 else shapes.current.delete(p.id)
               }}
-              {...px(rect)}
+              {...centred(px(rect))}
+              rotation={p.turn ?? 0}
               stroke={chosen === p.id ? '#fffefb' : 'transparent'}
               strokeWidth={1}
-              draggable={!readOnly}
+              draggable={!readOnly && !p.locked}
               onMouseEnter={e => {
                 const s = e.target.getStage()
                 if (s) s.container().style.cursor = 'move'
@@ -106,14 +111,15 @@ export function FlatStage({
               }}
               onMouseDown={() => onChoose(p.id)}
               onTap={() => onChoose(p.id)}
-              onDragEnd={e => placed(p.id, p.panel, e.target)}
-              onTransformEnd={e => placed(p.id, p.panel, e.target)}
+              onDragEnd={e => placed(p, e.target)}
+              onTransformEnd={e => placed(p, e.target)}
             />
           )
         })}
         <Transformer
           ref={transformer}
-          rotateEnabled={false}
+          rotationSnaps={[0, 45, 90, 135, 180, 225, 270, 315]}
+          rotationSnapTolerance={3}
           keepRatio={false}
           borderStroke="#fffefb"
           anchorStroke="#15343d"
@@ -126,3 +132,13 @@ export function FlatStage({
     </Stage>
   )
 }
+
+/** A box as a node that is placed by its middle. */
+const centred = ({ x, y, width, height }: Rect) => ({
+  x: x + width / 2,
+  y: y + height / 2,
+  width,
+  height,
+  offsetX: width / 2,
+  offsetY: height / 2,
+})

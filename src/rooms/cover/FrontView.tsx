@@ -1,7 +1,7 @@
 'use client'
 
 /** The front as it is cut, or as small as shops show it among others. */
-export function FrontView({ front, thumbnail, title }: { front: ImageBitmap; thumbnail: boolean; title: string }) {
+export function FrontView({ front, small, title }: { front: ImageBitmap; small: boolean; title: string }) {
   const draw =
     (height: number) =>
     (c: HTMLCanvasElement | null): void => {
@@ -11,11 +11,11 @@ export function FrontView({ front, thumbnail, title }: { front: ImageBitmap; thu
       c.style.height = `${height}px`
       c.getContext('2d')!.drawImage(front, 0, 0, c.width, c.height)
     }
-  if (!thumbnail)
+  if (!small)
     return <canvas key="front" ref={draw(560)} className="front" role="img" aria-label={`Front of ${title}`} />
   return (
     <div className="thumbs">
-      {[60, 110, 180].map(h => (
+      {[60, 110, 160].map(h => (
         <figure key={h}>
           <canvas ref={draw(h)} role="img" aria-label={`Front of ${title}, ${h} pixels high`} />
           <figcaption>{h} px</figcaption>

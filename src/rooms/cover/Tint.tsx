@@ -1,30 +1,16 @@
 'use client'
 import { ColorPicker } from 'antd'
+import '@/parts/sentence.css'
 
-/** A colour of the cover, with the way to another. */
-export function Tint({
-  label,
-  value,
-  disabled,
-  onTake,
-}: {
-  label: string
-  value: string
-  disabled: boolean
-  onTake: (hex: string) => void
-}) {
+/** A colour of the cover as a value of a sentence, with the way to another. */
+export function Tint({ label, value, onTake }: { label: string; value: string; onTake: (hex: string) => void }) {
   return (
-    <span className="tint">
-      <ColorPicker value={value} disabled={disabled} disabledAlpha onChangeComplete={c => onTake(c.toHexString())}>
-        <button
-          type="button"
-          className="swatch"
-          disabled={disabled}
-          aria-label={`${label}: ${value}`}
-          style={{ background: value }}
-        />
-      </ColorPicker>{' '}
-      {label}
+    <span className="value tint">
+      <ColorPicker value={value} disabledAlpha onChangeComplete={c => onTake(c.toHexString())}>
+        <button type="button" aria-label={`${label}: ${value}`}>
+          <i style={{ background: value }} /> {value}
+        </button>
+      </ColorPicker>
     </span>
   )
 }

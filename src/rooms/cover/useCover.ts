@@ -1,27 +1,76 @@
 'use client'
+import { useRef } from 'react'
 import { sheetSize } from '@/core/cover'
 import type { OpenBook } from '@/parts/openBook'
+import { type Early, earlyOf, useEarly } from '@/parts/useEarly'
 import { usePress } from '@/parts/usePress'
 import { useSize } from '@/parts/useSize'
+import type { CoverView } from '@/workers/answers/covers'
+import { press } from '@/workers/client'
 
-/** The cover of what is looked at as the press draws it, as large as its stage has room for. */
-export function useCover(bookId: string, { edition, outletId, version }: OpenBook) {
+/** Pixels of a front that is looked at by itself. */
+const FRONT = 900
+
+/** A cover, and the press's picture of its sheet. */
+interface Painted {
+  cover: CoverView
+  picture: ImageBitmap
+  /** Pixels a point. */
+  at: number
+}
+
+/** Covers of new states, drawn before the figures that follow from them. */
+export interface EarlyCover {
+  early: Early<Painted>
+  /** How large the stage shows it, pixels a point; 0 while that is not known. */
+  resolution: { current: number }
+}
+
+export function useEarlyCover(bookId: string): EarlyCover {
+  const resolution = useRef(0)
+  const early = useEarly(async (editionId, outletId): Promise<Painted> => {
+    const cover = await press().cover(bookId, editionId, outletId)
+    const at = resolution.current || 1
+    return { cover, picture: await press().paintCover(bookId, editionId, 'sheet', at, outletId), at }
+  })
+  return { early, resolution }
+}
+
+/** The cover of what is looked at as the press draws it, as large as its stage has room for. `fronts`: the front is looked at by itself. */
+export function useCover(
+  bookId: string,
+  { edition, outletId, version }: OpenBook,
+  { early, resolution }: EarlyCover,
+  fronts: boolean,
+) {
   const [stage, room] = useSize<HTMLDivElement>()
   const editionId = edition?.id
-  const { answer: cover, trouble: undrawn } = usePress(
+  const held = earlyOf(early.seen, editionId, outletId)
+  const { answer, trouble: undrawn } = usePress(
     async press => (editionId && version ? press.cover(bookId, editionId, outletId) : undefined),
     [bookId, editionId, outletId, version],
   )
+  const cover = held?.cover ?? answer
   const size = cover && sheetSize(cover.flat)
   const scale = size && room.width ? Math.min((room.width - 96) / size.width, (room.height - 84) / size.height) : 0
+  const at = scale * (typeof devicePixelRatio === 'number' ? Math.min(2, devicePixelRatio) : 1)
+  if (at) resolution.current = at
   const { answer: painted, trouble: unpainted } = usePress(
     async press => {
-      if (!editionId || !cover || !scale) return undefined
-      const ratio = Math.min(2, devicePixelRatio || 1)
-      const picture = await press.paintCover(bookId, editionId, 'sheet', scale * ratio, outletId)
-      return { picture, front: await press.paintCover(bookId, editionId, 'front', 900 / cover.flat.height, outletId) }
+      if (!editionId || !cover || !at) return undefined
+      // What was painted early is painted, unless the stage has another size since.
+      if (held?.at === at) return held.picture
+      return press.paintCover(bookId, editionId, 'sheet', at, outletId)
     },
-    [bookId, editionId, outletId, cover, scale],
+    [bookId, editionId, outletId, cover, at, held],
   )
-  return { stage, cover, size, scale, ...painted, trouble: undrawn ?? unpainted }
+  const { answer: front, trouble: noFront } = usePress(
+    async press =>
+      editionId && cover && fronts
+        ? press.paintCover(bookId, editionId, 'front', FRONT / cover.flat.height, outletId)
+        : undefined,
+    [bookId, editionId, outletId, cover, fronts],
+  )
+  const picture = held?.at === at ? held.picture : painted
+  return { stage, cover, size, scale, picture, front, trouble: undrawn ?? unpainted ?? noFront }
 }

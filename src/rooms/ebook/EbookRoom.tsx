@@ -7,6 +7,8 @@ import { profileOf } from '@/core/outlets'
 import { BookTop, NoBook } from '@/parts/BookTop'
 import { useOpenBook } from '@/parts/openBook'
 import { Sill, sillOf } from '@/parts/Sill'
+import { useEarly } from '@/parts/useEarly'
+import { press } from '@/workers/client'
 import { Alike } from './Alike'
 import { Beside } from './Beside'
 import { Contents } from './Contents'
@@ -15,7 +17,7 @@ import { type At, Desk } from './Desk'
 import type { Picked, Seen } from './DeviceView'
 import { FileSentence } from './FileSentence'
 import { sectionOf, wordsAt } from './place'
-import { useEarlyCopies, useReadingCopy } from './useReadingCopy'
+import { useReadingCopy } from './useReadingCopy'
 import { useWeights } from './useWeights'
 import { WeightSentence } from './WeightSentence'
 import { Workings } from './Workings'
@@ -23,7 +25,7 @@ import './ebook.css'
 
 /** The reading room: the very file that will be sent, read on devices beside the printed page. */
 export function EbookRoom({ bookId }: { bookId: string }) {
-  const early = useEarlyCopies(bookId)
+  const early = useEarly((editionId, outletId) => press().readingCopy(bookId, editionId, outletId))
   const view = useOpenBook(bookId, { look: 'ebook', first: early.first })
   const { book, edition, outletId, version } = view
   const [at, setAt] = useState<At>()

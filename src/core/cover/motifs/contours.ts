@@ -6,7 +6,8 @@ import { field, levelLines } from './field'
 const FINE = 52
 
 export const contours: MotifKind = {
-  says: 'contour lines of land whose hills are {size} wide, {levels} of them',
+  name: 'contour lines',
+  says: '{levels} {kind} of land whose hills are {size} wide',
   values: {
     size: { least: 0.1, most: 2, usual: 0.6, share: true },
     levels: { least: 3, most: 40, usual: 16 },

@@ -6,7 +6,8 @@ import { filled, type MotifKind } from './kind'
 const STEPS = 96
 
 export const fade: MotifKind = {
-  says: 'a ground that fades, from {from} of its height on',
+  name: 'a fade',
+  says: '{kind} from {from} of its height on',
   values: { from: { least: 0, most: 0.9, usual: 0.1 } },
   colours: { dark: 'foot' },
   draw: ({ sheet, ground, dark, value }) => {

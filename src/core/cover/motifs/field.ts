@@ -10,22 +10,25 @@ export interface Field {
   heights: Float32Array
 }
 
-/** Directions that slopes are drawn from. */
+/** Directions that slopes are drawn from: across and down of each. */
 const SLOPES = 64
+const slopes = Float64Array.from({ length: 2 * SLOPES }, (_, i) => {
+  const a = ((i >> 1) / SLOPES) * 2 * Math.PI
+  return i % 2 ? Math.sin(a) : Math.cos(a)
+})
 
 /** A smooth field by chance: two octaves of gradient noise (K. Perlin, 1985), whose hills are about `size` wide. */
 export function field(area: Rect, step: number, size: number, chance: () => number): Field {
   const across = Math.ceil(area.width / step) + 2
   const down = Math.ceil(area.height / step) + 2
   const order = Array.from({ length: 256 }, () => Math.floor(chance() * SLOPES))
-  const slope = (x: number, y: number): number =>
-    (order[(x + order[(y & 255)]! * 7 + 1013) & 255]! / SLOPES) * 2 * Math.PI
+  const slope = (x: number, y: number): number => order[(x + order[y & 255]! * 7 + 1013) & 255]!
   const noise = (x: number, y: number): number => {
     const [x0, y0] = [Math.floor(x), Math.floor(y)]
     const [fx, fy] = [x - x0, y - y0]
     const at = (dx: number, dy: number): number => {
-      const a = slope(x0 + dx, y0 + dy)
-      return Math.cos(a) * (fx - dx) + Math.sin(a) * (fy - dy)
+      const k = slope(x0 + dx, y0 + dy)
+      return slopes[2 * k]! * (fx - dx) + slopes[2 * k + 1]! * (fy - dy)
     }
     const [u, v] = [ease(fx), ease(fy)]
     const top = at(0, 0) + u * (at(1, 0) - at(0, 0))

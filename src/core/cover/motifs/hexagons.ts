@@ -6,7 +6,8 @@ import { filled, type MotifKind } from './kind'
 const SHADES = 5
 
 export const hexagons: MotifKind = {
-  says: 'cells, {size} wide',
+  name: 'cells',
+  says: '{kind}, {size} wide',
   values: { size: { least: 0.03, most: 0.4, usual: 0.13, share: true } },
   colours: { accent: 'cells', light: 'lit cells' },
   scattered: true,

@@ -34,7 +34,9 @@ export interface MotifDrawing {
 
 /** A way of filling the ground of a cover. All are ours, drawn in plain colours: no press has to flatten a transparency. */
 export interface MotifKind {
-  /** What it is called, and how its values are said: "waves, {height} high and {length} long". */
+  /** What it is called: "waves". */
+  name: string
+  /** How it and its values are said: "{kind}, {height} high and {length} long". */
   says: string
   values: Record<string, MotifValue>
   /** The colours it draws with, beside the ground's, and what each is on it. */

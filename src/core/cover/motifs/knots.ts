@@ -2,7 +2,8 @@ import { PathBuilder } from '../../marks'
 import type { MotifKind } from './kind'
 
 export const knots: MotifKind = {
-  says: 'a net of knotted rope, its meshes {size} wide',
+  name: 'a net of rope',
+  says: '{kind}, its meshes {size} wide',
   values: { size: { least: 0.05, most: 0.4, usual: 0.14, share: true } },
   colours: { accent: 'rope', dark: 'its edges' },
   draw: ({ sheet, front, accent, dark, length }) => {

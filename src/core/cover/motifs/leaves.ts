@@ -3,7 +3,8 @@ import { mix } from '../mix'
 import { filled, type MotifKind } from './kind'
 
 export const leaves: MotifKind = {
-  says: 'leaves, {size} long, {many} of them on the front',
+  name: 'leaves',
+  says: '{kind}, {size} long, {many} of them on the front',
   values: {
     size: { least: 0.05, most: 0.6, usual: 0.2, share: true },
     many: { least: 5, most: 300, usual: 60 },

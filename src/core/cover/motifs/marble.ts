@@ -6,7 +6,8 @@ import type { MotifKind } from './kind'
 const FINE = 52
 
 export const marble: MotifKind = {
-  says: 'marbled paper, its veins {size} apart',
+  name: 'marbled paper',
+  says: '{kind}, its veins {size} apart',
   values: { size: { least: 0.08, most: 1, usual: 0.28, share: true } },
   colours: { accent: 'veins', light: 'bright veins', dark: 'deep veins' },
   scattered: true,

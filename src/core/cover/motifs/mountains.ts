@@ -3,7 +3,8 @@ import { mix } from '../mix'
 import { filled, type MotifKind } from './kind'
 
 export const mountains: MotifKind = {
-  says: '{ranges} ranges of hills, up to {height} of the sheet, a moon over them {moon} wide',
+  name: 'ranges of hills',
+  says: '{ranges} {kind}, up to {height} of the sheet, a moon over them {moon} wide',
   values: {
     ranges: { least: 1, most: 9, usual: 4 },
     height: { least: 0.1, most: 0.9, usual: 0.5 },
@@ -23,7 +24,15 @@ export const mountains: MotifKind = {
       const foot = bottom - high * (1 - (i + 0.35) / (ranges + 0.35))
       const p = new PathBuilder().move(sheet.x, bottom)
       line.forEach((h, k) => p.line(sheet.x + (sheet.width * k) / (line.length - 1), foot - h * high * 0.34))
-      out.push(filled(p.line(sheet.x + sheet.width, bottom).close().build(), mix(accent, dark, (i + 1) / ranges)))
+      out.push(
+        filled(
+          p
+            .line(sheet.x + sheet.width, bottom)
+            .close()
+            .build(),
+          mix(accent, dark, (i + 1) / ranges),
+        ),
+      )
     }
     return out
   },
@@ -34,9 +43,7 @@ function ridge(rounds: number, roughness: number, chance: () => number): number[
   let line = [chance() - 0.5, chance() - 0.5, chance() - 0.5, chance() - 0.5, chance() - 0.5]
   let by = 0.5
   for (let r = 2; r < rounds; r++) {
-    line = line.flatMap((h, i) =>
-      i + 1 < line.length ? [h, (h + line[i + 1]!) / 2 + (chance() - 0.5) * by] : [h],
-    )
+    line = line.flatMap((h, i) => (i + 1 < line.length ? [h, (h + line[i + 1]!) / 2 + (chance() - 0.5) * by] : [h]))
     by *= roughness
   }
   return line

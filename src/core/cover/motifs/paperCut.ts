@@ -3,7 +3,8 @@ import { mix } from '../mix'
 import { filled, type MotifKind } from './kind'
 
 export const paperCut: MotifKind = {
-  says: '{sheets} sheets of cut paper around an opening {open} wide',
+  name: 'cut paper',
+  says: '{kind} in {sheets} sheets around an opening {open} wide',
   values: {
     sheets: { least: 2, most: 12, usual: 6 },
     open: { least: 0.1, most: 1.2, usual: 0.5, share: true },

@@ -1,3 +1,3 @@
 import type { MotifKind } from './kind'
 
-export const plain: MotifKind = { says: 'a plain ground', values: {}, colours: {}, draw: () => [] }
+export const plain: MotifKind = { name: 'nothing', says: '{kind}', values: {}, colours: {}, draw: () => [] }

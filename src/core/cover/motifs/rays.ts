@@ -2,7 +2,8 @@ import { PathBuilder } from '../../marks'
 import { filled, type MotifKind } from './kind'
 
 export const rays: MotifKind = {
-  says: '{count} rays from {across} across and {down} down the front',
+  name: 'rays',
+  says: '{count} {kind}, from {across} across and {down} down the front',
   values: {
     count: { least: 4, most: 90, usual: 24 },
     across: { least: -0.5, most: 1.5, usual: 0.5 },

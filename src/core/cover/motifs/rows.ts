@@ -2,7 +2,8 @@ import { PathBuilder } from '../../marks'
 import { filled, type MotifKind } from './kind'
 
 export const rows: MotifKind = {
-  says: 'rows, {step} apart',
+  name: 'rows',
+  says: '{kind}, {step} apart',
   values: { step: { least: 0.01, most: 0.12, usual: 9 / 432, share: true } },
   colours: { accent: 'rows' },
   draw: ({ sheet, accent, length }) => {

@@ -2,7 +2,8 @@ import { PathBuilder } from '../../marks'
 import { filled, type MotifKind } from './kind'
 
 export const scales: MotifKind = {
-  says: 'scales, {size} wide',
+  name: 'scales',
+  says: '{kind}, {size} wide',
   values: { size: { least: 0.03, most: 0.4, usual: 0.12, share: true } },
   colours: { accent: 'scales', light: 'rims' },
   draw: ({ sheet, front, ground, accent, light, length }) => {

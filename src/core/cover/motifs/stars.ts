@@ -3,7 +3,8 @@ import { mix } from '../mix'
 import { filled, type MotifKind } from './kind'
 
 export const stars: MotifKind = {
-  says: '{many} stars over the front, the largest {size} wide',
+  name: 'stars',
+  says: '{many} {kind} over the front, the largest {size} wide',
   values: {
     many: { least: 10, most: 900, usual: 220 },
     size: { least: 0.005, most: 0.12, usual: 0.03, share: true },

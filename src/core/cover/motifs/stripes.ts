@@ -2,7 +2,8 @@ import { PathBuilder } from '../../marks'
 import { filled, type MotifKind } from './kind'
 
 export const stripes: MotifKind = {
-  says: 'stripes, {width} wide, leaning {lean}°',
+  name: 'stripes',
+  says: '{kind}, {width} wide, leaning {lean}°',
   values: {
     width: { least: 0.01, most: 0.3, usual: 0.06, share: true },
     lean: { least: -60, most: 60, usual: 0 },

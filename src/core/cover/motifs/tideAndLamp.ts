@@ -5,7 +5,8 @@ import { filled, type MotifDrawing, type MotifKind } from './kind'
 
 /** A lamp low over the water on the front, its light in even steps, and swells that run on over spine and back. */
 export const tideAndLamp: MotifKind = {
-  says: 'a lamp over the tide, its light {light} wide',
+  name: 'a lamp over the tide',
+  says: '{kind}, its light {light} wide',
   values: { light: { least: 0.2, most: 1.6, usual: 0.88, share: true } },
   colours: { light: 'lamp', accent: 'far water', dark: 'near water' },
   draw: d => {
@@ -92,4 +93,3 @@ function swell(sheet: Rect, y: number, wave: { height: number; length: number; p
     .close()
     .build()
 }
-

@@ -2,7 +2,8 @@ import { PathBuilder } from '../../marks'
 import { filled, type MotifKind } from './kind'
 
 export const tiles: MotifKind = {
-  says: 'tiles, {size} wide, laid by chance',
+  name: 'tiles',
+  says: '{kind}, {size} wide, laid by chance',
   values: { size: { least: 0.04, most: 0.5, usual: 0.16, share: true } },
   colours: { accent: 'quarters', light: 'quarters between' },
   scattered: true,
@@ -21,7 +22,7 @@ export const tiles: MotifKind = {
 }
 
 /** A quarter of a disc in a corner of a tile: 0 top left, on clockwise. */
-// eslint-disable-next-line max-params
+
 function quarter(p: PathBuilder, x: number, y: number, size: number, corner: number): void {
   const [right, low] = [
     [0, 0],

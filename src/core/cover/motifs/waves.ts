@@ -3,7 +3,8 @@ import { mix } from '../mix'
 import { filled, type MotifKind } from './kind'
 
 export const waves: MotifKind = {
-  says: 'waves from {from} of the height down, {height} high and {length} long',
+  name: 'waves',
+  says: '{kind} from {from} of the height down, {height} high and {length} long',
   values: {
     from: { least: 0, most: 0.95, usual: 0.4 },
     height: { least: 0.005, most: 0.2, usual: 0.045, share: true },

@@ -41,7 +41,11 @@ export function covering(
 }
 
 /** Undefined where the book has no such picture. */
-export function drawPicture(piece: PicturePiece, { box }: PiecePlace, { assets }: PieceDrawing): DrawnPiece | undefined {
+export function drawPicture(
+  piece: PicturePiece,
+  { box }: PiecePlace,
+  { assets }: PieceDrawing,
+): DrawnPiece | undefined {
   const asset = assets.find(a => a.id === piece.asset)
   if (!asset) return undefined
   const focus = piece.mirrored && piece.focus ? { ...piece.focus, x: 1 - piece.focus.x } : piece.focus

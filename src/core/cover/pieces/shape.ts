@@ -80,7 +80,6 @@ function rounded(p: PathBuilder, { x, y, width, height }: Rect, r: number): Path
 /** A rectangle with round corners. */
 export const roundedRect = (box: Rect, radius: number): Path => rounded(new PathBuilder(), box, radius).build()
 
-// eslint-disable-next-line max-params
 export function ellipse(cx: number, cy: number, rx: number, ry: number): Path {
   const [kx, ky] = [rx * ARC, ry * ARC]
   return new PathBuilder()
@@ -119,7 +118,8 @@ function wavy(box: Rect, waves: number, depth: number): Path {
     return [cx + r * far * Math.cos(a), cy + r * far * Math.sin(a)]
   }
   const p = new PathBuilder().move(...at(-0.5, 1 - depth / 2))
-  for (let i = 0; i < 2 * waves; i++) p.quad(...at(i, i % 2 ? 1 - depth : 1 + depth * 0.02), ...at(i + 0.5, 1 - depth / 2))
+  for (let i = 0; i < 2 * waves; i++)
+    p.quad(...at(i, i % 2 ? 1 - depth : 1 + depth * 0.02), ...at(i + 0.5, 1 - depth / 2))
   return p.close().build()
 }
 

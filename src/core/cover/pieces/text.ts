@@ -192,7 +192,8 @@ function underWords(
   if (plate) {
     const by = plate.around * fit.size
     const width = widthOf(layer, fit.size)
-    const left = align === 'left' ? box.x : align === 'right' ? box.x + box.width - width : box.x + (box.width - width) / 2
+    const left =
+      align === 'left' ? box.x : align === 'right' ? box.x + box.width - width : box.x + (box.width - width) / 2
     const rect = { x: left - by, y: ink.y - by, width: width + 2 * by, height: ink.height + 2 * by }
     const path = plate.round
       ? roundedRect(rect, Math.min(rect.height / 2, by * 1.2))

@@ -1,0 +1,57 @@
+'use client'
+import type { ReactNode } from 'react'
+import type { Asset } from '@/core/book'
+import { WriterOnly } from '@/parts/WriterOnly'
+import type { CoverView } from '@/workers/answers/covers'
+import { Adding } from './Adding'
+import { GroundSentence } from './GroundSentence'
+import { Stack } from './Stack'
+import type { CoverHand } from './useCoverHand'
+import { type Look, ViewSentence } from './ViewSentence'
+
+/** What a cover is, beside the stage: its pieces as they are read, and the ground that they lie on. */
+export function CoverSide({
+  bookId,
+  cover,
+  assets,
+  hand,
+  look,
+  onLook,
+  children,
+}: {
+  bookId: string
+  cover: CoverView | undefined
+  assets: Asset[]
+  hand: CoverHand
+  look: Look
+  onLook: (look: Look) => void
+  /** What asks for the author first. */
+  children?: ReactNode
+}) {
+  return (
+    <aside className="values" aria-label="Values of the cover">
+      {children}
+      <ViewSentence look={look} onLook={onLook} />
+      {cover && (
+        <Stack
+          bookId={bookId}
+          cover={cover}
+          assets={assets}
+          chosen={hand.chosen}
+          ways={hand.ways}
+          onChoose={hand.choose}
+          onPiece={hand.onPiece}
+        />
+      )}
+      {cover && (
+        <WriterOnly bookId={bookId}>
+          <Adding bookId={bookId} onAdd={hand.add} onPicture={hand.addPicture} />
+          <section className="stack" aria-label="Under all">
+            <h2>Under all</h2>
+            <GroundSentence bookId={bookId} design={cover.design} onChange={hand.change} />
+          </section>
+        </WriterOnly>
+      )}
+    </aside>
+  )
+}

@@ -1,0 +1,125 @@
+'use client'
+import { useEffect, useRef } from 'react'
+import { type Asset, type CoverPiece, isWords, type PieceGround } from '@/core/book'
+import { WriterOnly } from '@/parts/WriterOnly'
+import type { CoverView } from '@/workers/answers/covers'
+import { type ChangePiece, inReadingOrder } from './coverChanges'
+import { OrnamentSentence } from './OrnamentSentence'
+import { PictureSentence } from './PictureSentence'
+import { fields, forms, panels } from './pieceWords'
+import { PieceWays, type Ways } from './PieceWays'
+import { PlaceSentence } from './PlaceSentence'
+import { ShapeSentence } from './ShapeSentence'
+import { TextSentence } from './TextSentence'
+
+/** Panels in the order in which a cover is read. */
+const order: readonly PieceGround[] = ['front', 'spine', 'back', 'sheet']
+
+/** What a piece is called in the list. */
+function listed(piece: CoverPiece): string {
+  if (piece.name) return piece.name
+  if (isWords(piece)) return piece.field === 'own' ? `“${shortened(piece.words ?? '')}”` : fields[piece.field]
+  if (piece.kind === 'shape') return upper(forms[piece.form].replace(/^an? /, ''))
+  return upper(piece.kind === 'ornament' ? piece.ornament : piece.kind)
+}
+const upper = (s: string): string => s.charAt(0).toUpperCase() + s.slice(1)
+const shortened = (s: string): string => (s.length > 24 ? `${s.slice(0, 23)}…` : s)
+
+/** All pieces by panel, as they are read; the chosen one is said in its place. */
+export function Stack({
+  bookId,
+  cover,
+  assets,
+  chosen,
+  ways,
+  onChoose,
+  onPiece,
+}: {
+  bookId: string
+  cover: CoverView
+  assets: Asset[]
+  chosen: string | undefined
+  ways: Ways
+  onChoose: (id: string | undefined) => void
+  onPiece: (id: string) => ChangePiece
+}) {
+  const { pieces } = cover.design
+  return (
+    <>
+      {order.map(panel => {
+        const on = inReadingOrder(pieces.filter(p => p.panel === panel))
+        return (
+          on.length > 0 && (
+            <section key={panel} className="stack" aria-label={`On the ${panels[panel]}`}>
+              <h2>On the {panels[panel]}</h2>
+              <ul>
+                {on.map(p => (
+                  <li key={p.id}>
+                    <button
+                      type="button"
+                      aria-pressed={p.id === chosen}
+                      onClick={() => onChoose(p.id === chosen ? undefined : p.id)}
+                    >
+                      {listed(p)} <em className="unseen">on the {panels[panel]}</em>
+                    </button>
+                    {p.id === chosen && (
+                      <Said piece={p} {...{ bookId, cover, assets, ways }} onChange={onPiece(p.id)} />
+                    )}
+                  </li>
+                ))}
+              </ul>
+            </section>
+          )
+        )
+      })}
+    </>
+  )
+}
+
+/** A piece in sentences. */
+function Said({
+  bookId,
+  piece,
+  cover,
+  assets,
+  ways,
+  onChange,
+}: {
+  bookId: string
+  piece: CoverPiece
+  cover: CoverView
+  assets: Asset[]
+  ways: Ways
+  onChange: ChangePiece
+}) {
+  const here = useRef<HTMLDivElement>(null)
+  // What scrolling returns is none of React's.
+  useEffect(() => void here.current?.scrollIntoView({ block: 'nearest' }), [])
+  return (
+    <div ref={here} className="said" id="said-piece" role="group" aria-label={`${listed(piece)}, in sentences`}>
+      <WriterOnly bookId={bookId}>
+        {isWords(piece) ? (
+          <TextSentence
+            piece={piece}
+            set={cover.pieces.find(s => s.id === piece.id)}
+            onChange={onChange as ChangePiece<typeof piece>}
+          />
+        ) : piece.kind === 'shape' ? (
+          <ShapeSentence piece={piece} onChange={onChange as ChangePiece<typeof piece>} />
+        ) : piece.kind === 'picture' ? (
+          <PictureSentence
+            bookId={bookId}
+            piece={piece}
+            assets={assets}
+            flat={cover.flat}
+            onChange={onChange as ChangePiece<typeof piece>}
+          />
+        ) : (
+          <OrnamentSentence piece={piece} onChange={onChange as ChangePiece<typeof piece>} />
+        )}
+        <PlaceSentence piece={piece} flat={cover.flat} onChange={onChange} />
+        <PieceWays ways={ways} />
+      </WriterOnly>
+    </div>
+  )
+}

@@ -1,0 +1,121 @@
+import { type CoverDesign, type CoverPiece, coverForms, isWords } from '@/core/book'
+import { nameOf } from '@/core/cover'
+
+/** A change of the design, as one step; `merge`: it may join the one before. */
+export type ChangeDesign = (label: string, patch: (d: CoverDesign) => CoverDesign, merge?: boolean) => void
+
+/** A change of one piece. */
+export type ChangePiece<P extends CoverPiece = CoverPiece> = (label: string, patch: Partial<P>, merge?: boolean) => void
+
+/** The design with a piece as `patch` has it; what it says is undefined goes. */
+export const withPiece = (design: CoverDesign, id: string, patch: Partial<CoverPiece>): CoverDesign => ({
+  ...design,
+  pieces: design.pieces.map(p => (p.id === id ? tidy({ ...p, ...patch } as CoverPiece) : p)),
+})
+
+function tidy<T extends object>(x: T): T {
+  return Object.fromEntries(Object.entries(x).filter(([, v]) => v !== undefined)) as T
+}
+
+export const without = (design: CoverDesign, id: string): CoverDesign => ({
+  ...design,
+  pieces: design.pieces.filter(p => p.id !== id),
+})
+
+/** A step nearer to the eye, or away from it. */
+export function laid(design: CoverDesign, id: string, by: 1 | -1): CoverDesign {
+  const pieces = [...design.pieces]
+  const at = pieces.findIndex(p => p.id === id)
+  const to = at + by
+  if (at < 0 || to < 0 || to >= pieces.length) return design
+  ;[pieces[at], pieces[to]] = [pieces[to]!, pieces[at]!]
+  return { ...design, pieces }
+}
+
+/** An id that no piece of the design has. */
+function freeId(design: CoverDesign, of: string): string {
+  const taken = new Set(design.pieces.map(p => p.id))
+  let n = 1
+  while (taken.has(`${of}-${n}`)) n++
+  return `${of}-${n}`
+}
+
+/** How far a copy stands from what it is a copy of, in parts of their area. */
+const ASIDE = 0.03
+
+/** The design with a copy of a piece over it, a little aside. */
+export function copied(design: CoverDesign, id: string): { design: CoverDesign; id: string } {
+  const at = design.pieces.findIndex(p => p.id === id)
+  const piece = design.pieces[at]
+  if (!piece) return { design, id }
+  const copy = freeId(design, isWords(piece) ? piece.field : piece.kind)
+  const { box } = piece
+  const moved = {
+    ...box,
+    x: Math.min(1 - box.width, box.x + ASIDE),
+    y: Math.min(1 - box.height, box.y + ASIDE),
+  }
+  const pieces = [...design.pieces]
+  pieces.splice(at + 1, 0, { ...piece, id: copy, box: moved })
+  return { design: { ...design, pieces }, id: copy }
+}
+
+/** What can be put on a cover. A picture comes with its file. */
+export const newPieces = ['words', 'ornament', ...coverForms] as const
+export type NewPiece = (typeof newPieces)[number]
+
+const BOX = { x: 0.25, y: 0.42, width: 0.5, height: 0.12 }
+const SQUARE = { x: 0.35, y: 0.4, width: 0.3, height: 0.2 }
+
+/** The design with a new piece over all, in the colours that it has. */
+export function added(
+  design: CoverDesign,
+  what: NewPiece,
+  panel: CoverPiece['panel'],
+): { design: CoverDesign; id: string } {
+  const id = freeId(design, what)
+  const title = design.pieces.filter(isWords).find(p => p.field === 'title')
+  const piece: CoverPiece =
+    what === 'words'
+      ? {
+          id,
+          kind: 'text',
+          panel,
+          field: 'own',
+          words: 'Your words',
+          box: BOX,
+          face: title?.face ?? 'fraunces/bold',
+          size: 20,
+          leading: 1.2,
+          tracking: 0,
+          capitals: false,
+          align: 'center',
+          vertical: 'middle',
+          colour: title?.colour ?? design.motif.light,
+        }
+      : what === 'ornament'
+        ? { id, kind: 'ornament', panel, ornament: 'three lights', box: BOX, colour: design.motif.light }
+        : { id, kind: 'shape', panel, form: what, box: what === 'line' ? BOX : SQUARE, colour: design.motif.light }
+  return { design: { ...design, pieces: [...design.pieces, piece] }, id }
+}
+
+/** The design with a picture over the ground and under the words. */
+export function pictured(
+  design: CoverDesign,
+  asset: string,
+  panel: CoverPiece['panel'],
+): { design: CoverDesign; id: string } {
+  const id = freeId(design, 'picture')
+  const piece: CoverPiece = { id, kind: 'picture', panel, asset, box: { x: 0.15, y: 0.35, width: 0.7, height: 0.4 } }
+  const words = design.pieces.findIndex(isWords)
+  const pieces = [...design.pieces]
+  pieces.splice(words < 0 ? pieces.length : words, 0, piece)
+  return { design: { ...design, pieces }, id }
+}
+
+/** Pieces of a panel as they are read: from its head down, from the left. */
+export const inReadingOrder = (pieces: readonly CoverPiece[]): CoverPiece[] =>
+  [...pieces].sort((a, b) => a.box.y - b.box.y || a.box.x - b.box.x)
+
+/** What a step of undo calls a piece. */
+export const called = (piece: CoverPiece): string => nameOf(piece)
