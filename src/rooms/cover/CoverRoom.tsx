@@ -30,18 +30,25 @@ export function CoverRoom({ bookId }: { bookId: string }) {
   const [look, setLook] = useState<Look>(usualLook)
   const asked = useSearchParams().get('piece')
   const readOnly = view.hold === 'following'
-  const { stage, cover, size, scale, picture, front, trouble } = useCover(bookId, view, drawn, look.what === 'front' || look.what === 'small')
-  const hand = useCoverHand(bookId, cover, { begin: asked ?? undefined, readOnly })
+  const { stage, cover, size, scale, picture, front, trouble } = useCover(
+    bookId,
+    view,
+    drawn,
+    look.what === 'front' || look.what === 'small',
+  )
+  // What is written is seen in its sentences at once, and on the flat as soon as it is drawn.
+  const design = book?.cover ?? cover?.design
+  const hand = useCoverHand(bookId, design, { flat: cover?.flat, begin: asked ?? undefined, readOnly })
   const refit = useRefit(bookId, view)
   const bench = useRef<HTMLDivElement>(null)
   const flatSeen = look.what === 'flat'
-  const piece = cover?.design.pieces.find(p => p.id === hand.chosen)
-  const box = flatSeen && piece ? boxOnFlat(cover!.flat, piece) : undefined
+  const piece = design?.pieces.find(p => p.id === hand.chosen)
+  const box = flatSeen && piece && cover ? boxOnFlat(cover.flat, piece) : undefined
   const bleed = cover?.flat.bleed
   const hairline = useHairline(bench, {
     box: box && bleed && { ...box, x: box.x + bleed.left, y: box.y + bleed.top },
     scale,
-    anew: cover,
+    anew: design,
   })
   if (view.missing) return <NoBook />
   const pressed = (e: KeyboardEvent): void => {
@@ -82,7 +89,7 @@ export function CoverRoom({ bookId }: { bookId: string }) {
                 >
                   <FlatStage
                     flat={cover.flat}
-                    design={cover.design}
+                    design={design ?? cover.design}
                     picture={picture}
                     scale={scale}
                     zones={flatSeen && look.zones}
@@ -102,7 +109,15 @@ export function CoverRoom({ bookId }: { bookId: string }) {
               <FrontView front={front} small={look.what === 'small'} title={book?.data.title ?? ''} />
             )}
           </div>
-          <CoverSide bookId={bookId} cover={cover} assets={book?.assets ?? []} hand={hand} look={look} onLook={setLook}>
+          <CoverSide
+            bookId={bookId}
+            cover={cover}
+            design={design}
+            assets={book?.assets ?? []}
+            hand={hand}
+            look={look}
+            onLook={setLook}
+          >
             {refit && <Refit {...refit} readOnly={readOnly} />}
           </CoverSide>
           {hairline && (

@@ -1,6 +1,6 @@
 'use client'
 import type { ReactNode } from 'react'
-import type { Asset } from '@/core/book'
+import type { Asset, CoverDesign } from '@/core/book'
 import { WriterOnly } from '@/parts/WriterOnly'
 import type { CoverView } from '@/workers/answers/covers'
 import { Adding } from './Adding'
@@ -13,6 +13,7 @@ import { type Look, ViewSentence } from './ViewSentence'
 export function CoverSide({
   bookId,
   cover,
+  design,
   assets,
   hand,
   look,
@@ -21,6 +22,7 @@ export function CoverSide({
 }: {
   bookId: string
   cover: CoverView | undefined
+  design: CoverDesign | undefined
   assets: Asset[]
   hand: CoverHand
   look: Look
@@ -36,6 +38,7 @@ export function CoverSide({
         <Stack
           bookId={bookId}
           cover={cover}
+          design={design ?? cover.design}
           assets={assets}
           chosen={hand.chosen}
           ways={hand.ways}
@@ -48,7 +51,7 @@ export function CoverSide({
           <Adding bookId={bookId} onAdd={hand.add} onPicture={hand.addPicture} />
           <section className="stack" aria-label="Under all">
             <h2>Under all</h2>
-            <GroundSentence bookId={bookId} design={cover.design} onChange={hand.change} />
+            <GroundSentence bookId={bookId} design={design ?? cover.design} onChange={hand.change} />
           </section>
         </WriterOnly>
       )}

@@ -1,6 +1,6 @@
 'use client'
 import { useEffect, useRef } from 'react'
-import { type Asset, type CoverPiece, isWords, type PieceGround } from '@/core/book'
+import { type Asset, type CoverDesign, type CoverPiece, isWords, type PieceGround } from '@/core/book'
 import { WriterOnly } from '@/parts/WriterOnly'
 import type { CoverView } from '@/workers/answers/covers'
 import { type ChangePiece, inReadingOrder } from './coverChanges'
@@ -29,6 +29,7 @@ const shortened = (s: string): string => (s.length > 24 ? `${s.slice(0, 23)}…`
 export function Stack({
   bookId,
   cover,
+  design: { pieces },
   assets,
   chosen,
   ways,
@@ -37,13 +38,13 @@ export function Stack({
 }: {
   bookId: string
   cover: CoverView
+  design: CoverDesign
   assets: Asset[]
   chosen: string | undefined
   ways: Ways
   onChoose: (id: string | undefined) => void
   onPiece: (id: string) => ChangePiece
 }) {
-  const { pieces } = cover.design
   return (
     <>
       {order.map(panel => {

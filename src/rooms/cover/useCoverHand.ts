@@ -1,9 +1,8 @@
 'use client'
 import { useState } from 'react'
-import type { CoverPiece } from '@/core/book'
-import { boxInArea, boxOnFlat } from '@/core/cover'
+import type { CoverDesign, CoverPiece } from '@/core/book'
+import { boxInArea, boxOnFlat, type Flat } from '@/core/cover'
 import { useCommit } from '@/parts/useCommit'
-import type { CoverView } from '@/workers/answers/covers'
 import {
   added,
   called,
@@ -43,33 +42,34 @@ const FAR = 10
 
 export function useCoverHand(
   bookId: string,
-  cover: CoverView | undefined,
-  { begin, readOnly }: { begin: string | undefined; readOnly: boolean },
+  /** As it is written, which may be newer than what is drawn. */
+  design: CoverDesign | undefined,
+  { flat, begin, readOnly }: { flat: Flat | undefined; begin: string | undefined; readOnly: boolean },
 ): CoverHand {
   const commit = useCommit(bookId)
   const [chosen, choose] = useState<string | undefined>(begin)
-  const pieces = cover?.design.pieces ?? []
+  const pieces = design?.pieces ?? []
   const at = pieces.findIndex(p => p.id === chosen)
   const piece = pieces[at]
 
   const change: ChangeDesign = (label, patch, merge = false) => {
-    if (!cover || readOnly) return
-    void commit(label, r => ({ cover: patch(r.cover ?? cover.design) }), merge)
+    if (!design || readOnly) return
+    void commit(label, r => ({ cover: patch(r.cover ?? design) }), merge)
   }
   /** A step that makes a piece, and takes it into the hand. */
-  const make = (label: string, of: (d: CoverView['design']) => { design: CoverView['design']; id: string }): void => {
-    if (!cover) return
+  const make = (label: string, of: (d: CoverDesign) => { design: CoverDesign; id: string }): void => {
+    if (!design) return
     change(label, d => of(d).design)
-    choose(of(cover.design).id)
+    choose(of(design).id)
   }
   const onPiece =
     (id: string): ChangePiece =>
     (label, patch, merge) =>
       change(label, d => withPiece(d, id, patch), merge)
   const move = ([dx, dy]: [number, number], by: number): void => {
-    const on = piece && cover && boxOnFlat(cover.flat, piece)
+    const on = piece && flat && boxOnFlat(flat, piece)
     if (!piece || !on || piece.locked) return
-    const moved = boxInArea(cover.flat, piece, { ...on, x: on.x + dx * by, y: on.y + dy * by })!
+    const moved = boxInArea(flat, piece, { ...on, x: on.x + dx * by, y: on.y + dy * by })!
     onPiece(piece.id)(`Move the ${called(piece)}`, { box: { ...piece.box, x: moved.x, y: moved.y } }, true)
   }
   const out = (): void => {
