@@ -1,4 +1,6 @@
 import { expect, type Page } from '@playwright/test'
+import { unzipSync } from 'fflate'
+import { readFile } from 'node:fs/promises'
 import { test } from './library'
 import { value } from './sentence'
 
@@ -40,11 +42,12 @@ test('a piece is put on the cover, said in sentences, moved and taken out by key
   await page.keyboard.press('Shift+ArrowRight')
   await expect.poll(async () => Number(await left.inputValue())).toBeCloseTo(0.5 + 10 / 72, 1)
   await value(page, 'Free or held', 'held where it is')
-  await expect(page.getByRole('combobox', { name: 'Free or held' })).toBeVisible()
+  await expect(said).toContainText('held where it is')
   await page.getByRole('group', { name: /The flat/ }).focus()
   await page.keyboard.press('Delete')
   await expect(said).toBeVisible()
   await value(page, 'Free or held', 'free to be moved')
+  await expect(said).toContainText('free to be moved')
   await page.getByRole('group', { name: /The flat/ }).focus()
   await page.keyboard.press('Delete')
   await expect(front.getByRole('button', { name: /^Badge/ })).toHaveCount(0)
@@ -79,6 +82,12 @@ test('words of its own stand on a plate; the cover is looked at cut, small and i
   await expect(own).toContainText(/Set at [\d.]+ pt/)
   await value(page, 'Under the words', 'on a round plate')
   await expect(own.getByRole('button', { name: /Colour of the plate/ })).toBeVisible()
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'a template of this flat' }).click(),
+  ])
+  const files = unzipSync(new Uint8Array(await readFile(await download.path())))
+  expect(Object.keys(files).sort()).toEqual(['settings.txt', 'template.pdf', 'template.png', 'template.svg'])
   await value(page, 'What is seen', 'the flat as it is cut')
   await expect(page.locator('.sheet[data-cut=true]')).toBeVisible()
   await value(page, 'What is seen', 'the front small')

@@ -25,18 +25,21 @@ export function useEarly<T>(make: (editionId: string, outletId: string | undefin
   const [seen, setSeen] = useState<Held<T>>()
   const asked = useRef(0)
   const making = useLatest(make)
-  const first = useCallback(async (editionId: string, outletId: string | undefined): Promise<void> => {
-    const turn = ++asked.current
-    const made = await making(editionId, outletId).catch((e: unknown) => {
-      // What is stopped is not begun again by what comes after; for anything else the figures fail, too, and say why.
-      if (e instanceof Cancelled) throw e
-      return undefined
-    })
-    // A newer state may have been asked for meanwhile.
-    if (turn !== asked.current) return
-    newest.current = made === undefined ? undefined : { editionId, outletId, made }
-    setSeen(newest.current)
-  }, [making])
+  const first = useCallback(
+    async (editionId: string, outletId: string | undefined): Promise<void> => {
+      const turn = ++asked.current
+      const made = await making(editionId, outletId).catch((e: unknown) => {
+        // What is stopped is not begun again by what comes after; for anything else the figures fail, too, and say why.
+        if (e instanceof Cancelled) throw e
+        return undefined
+      })
+      // A newer state may have been asked for meanwhile.
+      if (turn !== asked.current) return
+      newest.current = made === undefined ? undefined : { editionId, outletId, made }
+      setSeen(newest.current)
+    },
+    [making],
+  )
   return { first, newest, seen }
 }
 

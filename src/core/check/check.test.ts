@@ -229,6 +229,24 @@ describe('each rule finds its fault, with place, amount and remedy', () => {
     )
     expect(named(g, 'resolution')[0]).toMatchObject({ severity: 'remark' })
   })
+  test('cover resolution: of a picture that is a piece, mirrored or turned, and of the one that covers the ground', async () => {
+    const assets = [{ id: 'a', type: 'image/png' as const, width: 600, height: 600 }]
+    const square = { x: 0.1, y: 0.1, width: 0.5, height: 0.5 }
+    const design = (...pieces: CoverDesign['pieces']): CoverDesign => ({ ...lampOverTide, pieces })
+    const found = async (d: CoverDesign): Promise<Finding[]> => {
+      const flat = flatFor(profile, { ...spec, pages: interior.pages.length })
+      const drawn = await drawCover(flat, d, book.data, { shelf, assets })
+      return named(check(subject({ cover: drawn }, { book: { ...book, assets } })), 'cover resolution')
+    }
+    const piece = { id: 'p', kind: 'picture' as const, panel: 'front' as const, asset: 'a', mirrored: true, turn: 20 }
+    // The higher side of its box is half the safe zone's: 4.22 of 8.44 in.
+    const [coarse] = await found(design({ ...piece, box: square }))
+    expect(coarse).toMatchObject({ severity: 'stop', place: { kind: 'cover', piece: 'p' }, amount: '142 ppi' })
+    sound([coarse!])
+    expect(await found(design({ ...piece, box: { ...square, width: 0.15, height: 0.15 } }))).toEqual([])
+    const over = await found({ ...lampOverTide, picture: { asset: 'a', over: 'front' } })
+    expect(over[0]).toMatchObject({ severity: 'stop', place: { piece: 'ground' } })
+  })
   test('answers: each has its puzzles and a page, and puzzles have answers', () => {
     const run = { id: 'p', kind: 'sudoku', pages: 9, seed: 1, params: { size: '9', band: 'easy' } }
     const key = { id: 'k', kind: 'answers', pages: 3, seed: 1, params: { of: 'p', count: '4' } }

@@ -1,4 +1,4 @@
-import { barcode, contrast, coverFits, coverGlyphs, coverSafe, pdfKind, spine } from './coverRules'
+import { barcode, contrast, coverFits, coverGlyphs, coverResolution, coverSafe, pdfKind, spine } from './coverRules'
 import {
   described,
   ebookAccess,
@@ -58,6 +58,7 @@ export const rules: Rule[] = [
   coverSafe,
   coverFits,
   coverGlyphs,
+  coverResolution,
   contrast,
   barcode,
   pdfKind,

@@ -1,6 +1,8 @@
 import { areaOf, type CoverGround, flatFor, type SetPiece, toRgb } from '../cover'
-import type { Edges } from '../marks'
+import { type Edges, visitPage } from '../marks'
+import { printedPpi } from '../pages'
 import { formatLength, parseIsbn, printRules } from '../trade'
+import { coarse } from './coarse'
 import { rgbContrast } from './colour'
 import type { Finding } from './finding'
 import { missing } from './missing'
@@ -72,6 +74,26 @@ export const coverSafe: Rule = s => {
       })
   }
   return out
+}
+
+/** Pictures of the cover have pixels enough for their printed size. */
+export const coverResolution: Rule = s => {
+  const cover = s.print?.cover
+  if (!cover) return []
+  const least = printRules(s.profile).leastPpi
+  const sizes = new Map(s.book.assets.map(a => [a.id, a]))
+  return cover.page.layers.flatMap((placed): Finding[] => {
+    const [piece] = placed.layer.items
+    const out: Finding[] = []
+    visitPage({ ...cover.page, layers: [placed] }, v => {
+      const asset = 'item' in v && v.item.kind === 'image' ? sizes.get(v.item.asset) : undefined
+      if (!asset || !('item' in v) || v.item.kind !== 'image') return
+      const found = coarse(printedPpi(asset, v.item), least)
+      const role = piece?.kind === 'group' ? piece.role : undefined
+      if (found) out.push({ rule: 'cover resolution', place: onCover(role ?? 'ground'), ...found })
+    })
+    return out
+  })
 }
 
 /** All text fits its box. */

@@ -1,5 +1,6 @@
 import { type MarkPlace, type PageMarks, visitPage } from '../marks'
 import { eachInk, type Ink, runsOff } from './ink'
+import { coarse } from './coarse'
 import { byPlay } from './play'
 import { type Interior, lendersOf, printedPpi } from '../pages'
 import { bindingRules, formatLength, insideMargin, printRules, pts, roundPages, specProblems } from '../trade'
@@ -127,16 +128,8 @@ export const resolution: Rule = s => {
       if (!('item' in v) || v.item.kind !== 'image') return
       const asset = sizes.get(v.item.asset)
       if (!asset) return
-      const ppi = printedPpi(asset, v.item)
-      if (ppi >= 299) return
-      out.push({
-        rule: 'resolution',
-        severity: ppi < least ? 'stop' : 'remark',
-        place: pagePlace(page, index, v.item.place),
-        amount: `${Math.floor(ppi)} ppi`,
-        message: `A picture has ${Math.floor(ppi)} pixels an inch as printed; 300 are asked, under ${least} shows.`,
-        remedy: 'enlarge the original',
-      })
+      const found = coarse(printedPpi(asset, v.item), least)
+      if (found) out.push({ rule: 'resolution', place: pagePlace(page, index, v.item.place), ...found })
     })
   })
   return out

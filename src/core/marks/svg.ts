@@ -27,16 +27,23 @@ export const pathData = (path: Path): string => data(path, 1, 1, 0, 0)
 
 /**
  * A page as SVG 1.1 in its true size, bleed included: paths, and text as outlines, so that it looks the same where its fonts
- * are not. Drawings only: pictures and turned groups are not written, and asking for them is an error.
+ * are not. Drawings only, turned or not: pictures and what is clipped are not written, and asking for them is an error.
  */
 export function pageSvg(page: PageMarks, title: string): string {
   const { bleed: b } = page
   const width = page.width + b.left + b.right
   const height = page.height + b.top + b.bottom
-  const body: Markup[] = []
-  const layer = (l: Layer, x: number, y: number): void => {
+  const drawn = (l: Layer, x: number, y: number): Markup[] => {
+    const body: Markup[] = []
     for (const item of l.items) {
-      if (item.kind !== 'path') throw new Error('only drawings are written as SVG')
+      if (item.kind === 'image' || (item.kind === 'group' && (item.clip || item.opacity !== undefined)))
+        throw new Error('only drawings are written as SVG')
+      if (item.kind === 'group') {
+        const [a, c, e, f, dx, dy] = item.transform ?? [1, 0, 0, 1, 0, 0]
+        const inner = item.layers.flatMap(i => drawn(i, 0, 0))
+        body.push(xml`<g transform="matrix(${[a, c, e, f, x + dx, y + dy].map(num).join(' ')})">${joined(inner)}</g>`)
+        continue
+      }
       body.push(
         xml`<path d="${data(item.path, 1, 1, x, y)}" fill="${item.fill ? paint(item.fill) : 'none'}"${item.stroke && xml` stroke="${paint(item.stroke.colour)}" stroke-width="${num(item.stroke.width)}"`}/>`,
       )
@@ -50,8 +57,9 @@ export function pageSvg(page: PageMarks, title: string): string {
         d += data(face.outline(face.pairGlyph(t.glyphs[g]!)), em * t.stretch[r]!, -em, x + t.x[g]!, y + t.baseline[r]!)
       if (d) body.push(xml`<path d="${d}" fill="${paint(t.colours[t.colour[r]!]!)}"/>`)
     }
+    return body
   }
-  for (const p of page.layers) layer(p.layer, p.x + b.left, p.y + b.top)
+  const body = page.layers.flatMap(p => drawn(p.layer, p.x + b.left, p.y + b.top))
   return String(
     xml`<?xml version="1.0" encoding="UTF-8"?>\n<svg xmlns="http://www.w3.org/2000/svg" width="${num(width)}pt" height="${num(height)}pt" viewBox="0 0 ${num(width)} ${num(height)}">\n<title>${title}</title>\n${joined(body, '\n')}\n</svg>\n`,
   )

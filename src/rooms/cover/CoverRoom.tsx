@@ -111,6 +111,8 @@ export function CoverRoom({ bookId }: { bookId: string }) {
           </div>
           <CoverSide
             bookId={bookId}
+            editionId={edition?.id}
+            outletId={view.outletId}
             cover={cover}
             design={design}
             assets={book?.assets ?? []}

@@ -6,12 +6,15 @@ import type { CoverView } from '@/workers/answers/covers'
 import { Adding } from './Adding'
 import { GroundSentence } from './GroundSentence'
 import { Stack } from './Stack'
+import { TemplateSentence } from './TemplateSentence'
 import type { CoverHand } from './useCoverHand'
 import { type Look, ViewSentence } from './ViewSentence'
 
 /** What a cover is, beside the stage: its pieces as they are read, and the ground that they lie on. */
 export function CoverSide({
   bookId,
+  editionId,
+  outletId,
   cover,
   design,
   assets,
@@ -21,6 +24,8 @@ export function CoverSide({
   children,
 }: {
   bookId: string
+  editionId: string | undefined
+  outletId: string | undefined
   cover: CoverView | undefined
   design: CoverDesign | undefined
   assets: Asset[]
@@ -55,6 +60,7 @@ export function CoverSide({
           </section>
         </WriterOnly>
       )}
+      {cover && editionId && <TemplateSentence bookId={bookId} editionId={editionId} outletId={outletId} />}
     </aside>
   )
 }

@@ -95,7 +95,14 @@ export function added(
         }
       : what === 'ornament'
         ? { id, kind: 'ornament', panel, ornament: 'three lights', box: BOX, colour: design.motif.light }
-        : { id, kind: 'shape', panel, form: what, box: what === 'line' || what === 'ribbon' ? BOX : SQUARE, colour: design.motif.light }
+        : {
+            id,
+            kind: 'shape',
+            panel,
+            form: what,
+            box: what === 'line' || what === 'ribbon' ? BOX : SQUARE,
+            colour: design.motif.light,
+          }
   return { design: { ...design, pieces: [...design.pieces, piece] }, id }
 }
 

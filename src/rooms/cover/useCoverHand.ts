@@ -30,6 +30,9 @@ export interface CoverHand {
   key: (e: { key: string; shiftKey: boolean; ctrlKey: boolean; metaKey: boolean }) => boolean
 }
 
+/** Whether a piece is held where it is, as the design has it now: what is shown may be a moment older. */
+const isHeld = ({ pieces }: CoverDesign, id: string): boolean => !!pieces.find(p => p.id === id)?.locked
+
 const arrows: Record<string, [number, number]> = {
   ArrowLeft: [-1, 0],
   ArrowRight: [1, 0],
@@ -74,7 +77,7 @@ export function useCoverHand(
   }
   const out = (): void => {
     if (!piece) return
-    change(`Take the ${called(piece)} out`, d => without(d, piece.id))
+    change(`Take the ${called(piece)} out`, d => (isHeld(d, piece.id) ? d : without(d, piece.id)))
     choose(undefined)
   }
   const copy = (): void => piece && make(`Copy the ${called(piece)}`, d => copied(d, piece.id))

@@ -1,5 +1,5 @@
 import { ebookPackage, type MadePackage, printPackage } from '@/core/chain'
-import { blankPages, interiorFile, type InteriorFileKind, type NamedFile } from '@/core/delivery'
+import { blankPages, coverTemplateFiles, interiorFile, type InteriorFileKind, type NamedFile } from '@/core/delivery'
 import { Fault, type Progress, type Ticker } from '@/core/trade'
 import { chainOf, ebookOf, editionOf, tools } from '../chains'
 import { handedFile, handedOver } from '../handing'
@@ -37,6 +37,19 @@ export const delivery = {
       date: today(),
     }
     return handedFile(await blankPages(parts, tools.shelf, ports))
+  },
+
+  /** The empty flat of the cover with its zones and a sheet of settings, in a ZIP. */
+  async coverTemplate(bookId: string, editionId: string, outletId?: string): Promise<NamedFile> {
+    const chain = chainOf(bookId, editionId, outletId)
+    const parts = {
+      title: bookOf(bookId).book.data.title,
+      flat: await chain.get('flat'),
+      profile: await chain.get('profile'),
+      spec: await chain.get('spec'),
+      date: today(),
+    }
+    return handedFile(await coverTemplateFiles(parts, tools.shelf, ports))
   },
 
   /** Makes the package; `report` hears how far it is and may answer false to stop it. */

@@ -39,5 +39,6 @@ export const answers = {
   readingCopy: async (...of: Parameters<typeof Reading.readingCopy>) => (await reading()).readingCopy(...of),
   interiorFile: async (...of: Parameters<typeof Delivery.interiorFile>) => (await delivery()).interiorFile(...of),
   templates: async (...of: Parameters<typeof Delivery.templates>) => (await delivery()).templates(...of),
+  coverTemplate: async (...of: Parameters<typeof Delivery.coverTemplate>) => (await delivery()).coverTemplate(...of),
   pack: async (...of: Parameters<typeof Delivery.pack>) => (await delivery()).pack(...of),
 }

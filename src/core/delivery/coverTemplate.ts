@@ -1,0 +1,111 @@
+import { zipSync } from 'fflate'
+import { slugOf } from '../book'
+import { coverTemplate as drawTemplate, type Flat, sheetSize, zoneOf } from '../cover'
+import { BLACK, pageSvg } from '../marks'
+import { dayOf, formatLength, IMAGE_PPI, type OutletProfile, printRules, type PrintSpec } from '../trade'
+import { type FontShelf, TextStyle } from '../type'
+import type { BlankPorts } from './blankPages'
+import type { NamedFile } from './interiorFile'
+
+/** What a template of a cover is made from. */
+export interface CoverTemplateParts {
+  title: string
+  flat: Flat
+  profile: OutletProfile
+  spec: PrintSpec
+  date: string
+}
+
+/** The empty flat as PDF, SVG and PNG, with a sheet of settings, in one ZIP: for whoever designs the cover elsewhere. */
+export async function coverTemplateFiles(
+  parts: CoverTemplateParts,
+  shelf: FontShelf,
+  ports: BlankPorts,
+): Promise<NamedFile> {
+  const { title, flat, profile, date } = parts
+  const style = new TextStyle({
+    faces: [await shelf.face('figtree/regular')],
+    size: 7.5,
+    language: 'en',
+    colour: BLACK,
+  })
+  const page = drawTemplate(flat, style)
+  const { pdfBytes } = await import('../pdf')
+  const about = { title: `${title}: template of the cover`, language: 'en', date, grey: false }
+  const files = {
+    'template.pdf': await pdfBytes([page], about, await ports.pdf()),
+    'template.svg': new TextEncoder().encode(pageSvg(page, about.title)),
+    'template.png': await ports.paintSheet(page, IMAGE_PPI / 72),
+    'settings.txt': new TextEncoder().encode(settingsOf(parts)),
+  }
+  return {
+    name: `${slugOf(title, 'book')}-${flat.binding}-${profile.id}-template.zip`,
+    bytes: zipSync(files, { level: 6, mtime: dayOf(date) }),
+  }
+}
+
+/** A length as both sides of the sea write it. */
+const both = (pt: number): string => `${formatLength(pt, 'in')} (${formatLength(pt, 'mm')})`
+const by = (width: number, height: number): string => `${both(width)} wide, ${both(height)} high`
+
+/** The sheet of settings: all that a designer's program is told, and what the printer asks of the file. */
+export function settingsOf({ title, flat, profile, spec }: CoverTemplateParts): string {
+  const rules = printRules(profile)
+  const sheet = sheetSize(flat)
+  const { bleed, panels } = flat
+  const px = (pt: number): number => Math.round((pt / 72) * IMAGE_PPI)
+  const safe = zoneOf(flat, 'safe', 'front')!
+  const text = zoneOf(flat, 'spine text', 'spine')
+  const barcode = zoneOf(flat, 'barcode', 'back')
+  const strip = flat.zones.find(z => z.kind === 'hinge' || z.kind === 'holes')
+  const past = flat.binding === 'case' ? 'Turned in' : 'Bleed'
+  const lines: (readonly [string, string])[] = [
+    ['Book', title],
+    ['Printer', profile.name],
+    ['Binding', `${flat.binding}, ${flat.pages} pages on ${spec.paper}`],
+    ['Page of the file', `one, of ${by(sheet.width, sheet.height)}; no spreads, no printer’s marks`],
+    ['At 300 pixels an inch', `${px(sheet.width)} by ${px(sheet.height)} pixels`],
+    [
+      past,
+      `${both(bleed.top)} above, ${both(bleed.right)} right, ${both(bleed.bottom)} below, ${both(bleed.left)} left`,
+    ],
+    ['Panels', `back and front ${by(panels.front.width, panels.front.height)}`],
+    [
+      'Spine',
+      panels.spine.width > 0
+        ? `${both(panels.spine.width)} wide, from ${both(bleed.left + panels.spine.x)} from the left edge of the sheet`
+        : 'none',
+    ],
+    [
+      'Words on the spine',
+      text
+        ? `at most ${both(text.width)} high, read ${flat.spineReads}, ${rules.spineClear} clear of both folds`
+        : `none under ${rules.spineTextFrom} pages`,
+    ],
+    [
+      'Words on the front',
+      `at least ${both(safe.y)} from head, foot and outer edge, ${both(safe.x - panels.front.x)} from the spine’s side`,
+    ],
+    ...(strip
+      ? [
+          [
+            strip.kind === 'hinge' ? 'Hinge' : 'Along the holes',
+            `${both(strip.rect.width)} bare on each panel`,
+          ] as const,
+        ]
+      : []),
+    [
+      'Barcode',
+      barcode
+        ? `leave ${by(barcode.width, barcode.height)} clear, ${both(barcode.x + bleed.left)} from the left edge of the sheet and ${both(barcode.y + bleed.top)} from its top`
+        : 'the printer places its own',
+    ],
+    ['Fonts', 'embedded, or turned into outlines'],
+    ['Pictures', `${IMAGE_PPI} pixels an inch at their size; under ${rules.leastPpi} they are refused`],
+    ['Colour', 'RGB with the profile sRGB; black words as black alone'],
+    ['Transparency', rules.pdf === 'plain' ? 'as you like' : 'flattened'],
+    ['File', `PDF, at most ${rules.coverMb} MB; take the layer of this template out before it is made`],
+  ]
+  const width = Math.max(...lines.map(([name]) => name.length))
+  return lines.map(([name, words]) => `${name.padEnd(width)}  ${words}\n`).join('')
+}
