@@ -115,7 +115,7 @@ export function CoverRoom({ bookId }: { bookId: string }) {
             outletId={view.outletId}
             cover={cover}
             design={design}
-            assets={book?.assets ?? []}
+            book={book}
             hand={hand}
             look={look}
             onLook={setLook}

@@ -1,6 +1,6 @@
 'use client'
 import type { ReactNode } from 'react'
-import type { Asset, CoverDesign } from '@/core/book'
+import type { Book, CoverDesign } from '@/core/book'
 import { WriterOnly } from '@/parts/WriterOnly'
 import type { CoverView } from '@/workers/answers/covers'
 import { Adding } from './Adding'
@@ -17,7 +17,7 @@ export function CoverSide({
   outletId,
   cover,
   design,
-  assets,
+  book,
   hand,
   look,
   onLook,
@@ -28,7 +28,7 @@ export function CoverSide({
   outletId: string | undefined
   cover: CoverView | undefined
   design: CoverDesign | undefined
-  assets: Asset[]
+  book: Book | undefined
   hand: CoverHand
   look: Look
   onLook: (look: Look) => void
@@ -44,7 +44,8 @@ export function CoverSide({
           bookId={bookId}
           cover={cover}
           design={design ?? cover.design}
-          assets={assets}
+          data={book?.data}
+          assets={book?.assets ?? []}
           chosen={hand.chosen}
           ways={hand.ways}
           onChoose={hand.choose}

@@ -4,6 +4,7 @@ import { useEffect, useRef } from 'react'
 import { Image, Layer, Line, Rect as Box, Stage, Transformer } from 'react-konva'
 import type { CoverPiece } from '@/core/book'
 import { boxInArea, boxOnFlat, type CoverDesign, type Flat, type Rect } from '@/core/cover'
+import type { Patch } from './coverChanges'
 
 /** The flat to scale: the press's own picture of it, zones over it, and the pieces to be taken hold of. `scale` is pixels a point. */
 export function FlatStage({
@@ -25,7 +26,7 @@ export function FlatStage({
   chosen: string | undefined
   readOnly: boolean
   onChoose: (id: string | undefined) => void
-  onPlace: (piece: CoverPiece, patch: Pick<CoverPiece, 'box' | 'turn'>) => void
+  onPlace: (piece: CoverPiece, patch: Patch) => void
 }) {
   const transformer = useRef<Konva.Transformer>(null)
   const shapes = useRef(new Map<string, Konva.Rect>())
@@ -55,7 +56,7 @@ export function FlatStage({
     node.scale({ x: 1, y: 1 })
     const box = boxInArea(flat, piece, rect)
     const turn = Math.round(node.rotation() * 10) / 10
-    if (box) onPlace(piece, { box, ...(turn || piece.turn ? { turn: turn || undefined } : {}) } as never)
+    if (box) onPlace(piece, { box, turn: turn || undefined })
   }
   return (
     <Stage width={width} height={height} onMouseDown={e => e.target === e.target.getStage() && onChoose(undefined)}>

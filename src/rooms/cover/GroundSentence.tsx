@@ -4,11 +4,12 @@ import { bringInPicture, pictureTypes } from '@/data/pictures'
 import { FilePick } from '@/parts/FilePick'
 import { ChoiceValue, NumberValue, Sentence } from '@/parts/Sentence'
 import { useSay } from '@/parts/useSay'
-import type { ChangeDesign } from './coverChanges'
+import { type ChangeDesign, redesigned } from './coverChanges'
 import { Tint } from './Tint'
 
 const SHARE = { factor: 100, step: 1, digits: 1, unit: '%' }
 const PLAIN = { factor: 1, step: 1, digits: 2, unit: '' }
+
 /** What lies under all pieces: the colour, what is drawn on it, a picture. */
 export function GroundSentence({
   bookId,
@@ -37,7 +38,7 @@ export function GroundSentence({
           onChange={id =>
             onChange('Design', d => {
               const next = shippedDesigns.find(x => x.id === id)
-              return next ? { ...next, ...(d.picture ? { picture: d.picture } : {}) } : d
+              return next ? redesigned(d, next) : d
             })
           }
         />

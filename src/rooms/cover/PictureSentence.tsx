@@ -62,9 +62,7 @@ export function PictureSentence({
             { value: 'plain', words: 'as it is' },
             { value: 'mirrored', words: 'mirrored' },
           ]}
-          onChange={v =>
-            onChange(`Mirror the ${name}`, { mirrored: v === 'mirrored' || undefined } as Partial<PicturePiece>)
-          }
+          onChange={v => onChange(`Mirror the ${name}`, { mirrored: v === 'mirrored' || undefined })}
         />
         , cut to{' '}
         <ChoiceValue
@@ -75,9 +73,7 @@ export function PictureSentence({
             { value: 'round', words: 'a round' },
             { value: 'arch', words: 'an arch' },
           ]}
-          onChange={v =>
-            onChange(`Cut of the ${name}`, { mask: v === 'rectangle' ? undefined : v } as Partial<PicturePiece>)
-          }
+          onChange={v => onChange(`Cut of the ${name}`, { mask: v === 'round' || v === 'arch' ? v : undefined })}
         />
         .
       </p>
@@ -89,9 +85,7 @@ export function PictureSentence({
           least={1}
           most={8}
           form={PERCENT}
-          onChange={v =>
-            onChange(`Nearness of the ${name}`, { zoom: v === 1 ? undefined : v } as Partial<PicturePiece>, true)
-          }
+          onChange={v => onChange(`Nearness of the ${name}`, { zoom: v === 1 ? undefined : v }, true)}
         />{' '}
         of the size that covers it.
       </p>

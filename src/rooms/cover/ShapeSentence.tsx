@@ -35,7 +35,7 @@ export function ShapeSentence({ piece, onChange }: { piece: ShapePiece; onChange
             form: v as ShapePiece['form'],
             points: undefined,
             depth: undefined,
-          } as Partial<ShapePiece>)
+          })
         }
       />
       {points[piece.form] && (
@@ -74,9 +74,7 @@ export function ShapeSentence({ piece, onChange }: { piece: ShapePiece; onChange
         least={0.02}
         most={1}
         form={PERCENT}
-        onChange={v =>
-          onChange(`How the ${name} covers`, { opacity: v === 1 ? undefined : v } as Partial<ShapePiece>, true)
-        }
+        onChange={v => onChange(`How the ${name} covers`, { opacity: v === 1 ? undefined : v }, true)}
       />
       .
     </p>

@@ -1,6 +1,7 @@
 'use client'
 import { useEffect, useRef } from 'react'
-import { type Asset, type CoverDesign, type CoverPiece, isWords, type PieceGround } from '@/core/book'
+import { type Asset, type CoverDesign, type CoverPiece, isWords, type PieceGround, type TitleData } from '@/core/book'
+import { wordsOf } from '@/core/cover'
 import { WriterOnly } from '@/parts/WriterOnly'
 import type { CoverView } from '@/workers/answers/covers'
 import { type ChangePiece, inReadingOrder } from './coverChanges'
@@ -30,6 +31,7 @@ export function Stack({
   bookId,
   cover,
   design: { pieces },
+  data,
   assets,
   chosen,
   ways,
@@ -39,6 +41,7 @@ export function Stack({
   bookId: string
   cover: CoverView
   design: CoverDesign
+  data: TitleData | undefined
   assets: Asset[]
   chosen: string | undefined
   ways: Ways
@@ -62,6 +65,7 @@ export function Stack({
                       onClick={() => onChoose(p.id === chosen ? undefined : p.id)}
                     >
                       {listed(p)} <em className="unseen">on the {panels[panel]}</em>
+                      {data && isWords(p) && !wordsOf(data, p).trim() && <em>has nothing to say</em>}
                     </button>
                     {p.id === chosen && (
                       <Said piece={p} {...{ bookId, cover, assets, ways }} onChange={onPiece(p.id)} />

@@ -30,7 +30,7 @@ export function TextSentence({
       label={label}
       value={piece[key]}
       choices={choices}
-      onChange={v => onChange(`${label} of the ${name}`, { [key]: v } as Partial<TextPiece>)}
+      onChange={v => onChange(`${label} of the ${name}`, { [key]: v })}
     />
   )
   return (
@@ -138,7 +138,7 @@ function Under({ piece, onChange }: { piece: TextPiece; onChange: ChangePiece<Te
           onChange(`Under the ${name}`, {
             shadow: v === 'shadow' ? SHADOW : undefined,
             plate: v === 'plate' || v === 'round' ? { ...PLATE, ...plate, round: v === 'round' } : undefined,
-          } as Partial<TextPiece>)
+          })
         }
       />
       {shadow && (

@@ -1,14 +1,17 @@
 import { type CoverDesign, type CoverPiece, coverForms, isWords } from '@/core/book'
-import { nameOf } from '@/core/cover'
+import { nameOf, shippedDesigns } from '@/core/cover'
 
 /** A change of the design, as one step; `merge`: it may join the one before. */
 export type ChangeDesign = (label: string, patch: (d: CoverDesign) => CoverDesign, merge?: boolean) => void
 
-/** A change of one piece. */
-export type ChangePiece<P extends CoverPiece = CoverPiece> = (label: string, patch: Partial<P>, merge?: boolean) => void
+/** What of a piece becomes other; what is undefined goes. */
+export type Patch<P extends CoverPiece = CoverPiece> = { [K in keyof P]?: P[K] | undefined }
 
-/** The design with a piece as `patch` has it; what it says is undefined goes. */
-export const withPiece = (design: CoverDesign, id: string, patch: Partial<CoverPiece>): CoverDesign => ({
+/** A change of one piece. */
+export type ChangePiece<P extends CoverPiece = CoverPiece> = (label: string, patch: Patch<P>, merge?: boolean) => void
+
+/** The design with a piece as `patch` has it. */
+export const withPiece = (design: CoverDesign, id: string, patch: Patch): CoverDesign => ({
   ...design,
   pieces: design.pieces.map(p => (p.id === id ? tidy({ ...p, ...patch } as CoverPiece) : p)),
 })
@@ -30,6 +33,15 @@ export function laid(design: CoverDesign, id: string, by: 1 | -1): CoverDesign {
   if (at < 0 || to < 0 || to >= pieces.length) return design
   ;[pieces[at], pieces[to]] = [pieces[to]!, pieces[at]!]
   return { ...design, pieces }
+}
+
+/** Another design in the place of one: what the author put on it, and its picture, stay. */
+export function redesigned(design: CoverDesign, next: CoverDesign): CoverDesign {
+  const shipped = new Set(
+    [next, ...shippedDesigns.filter(d => d.id === design.id)].flatMap(d => d.pieces.map(p => p.id)),
+  )
+  const own = design.pieces.filter(p => !shipped.has(p.id))
+  return { ...next, ...(design.picture ? { picture: design.picture } : {}), pieces: [...next.pieces, ...own] }
 }
 
 /** An id that no piece of the design has. */
