@@ -102,7 +102,10 @@ export function settingsOf({ title, flat, profile, spec }: CoverTemplateParts): 
     ],
     ['Fonts', 'embedded, or turned into outlines'],
     ['Pictures', `${IMAGE_PPI} pixels an inch at their size; under ${rules.leastPpi} they are refused`],
-    ['Colour', 'RGB with the profile sRGB; black words as black alone'],
+    [
+      'Colour',
+      `${rules.pdf === 'plain' ? 'RGB with the profile sRGB' : 'CMYK, for PDF/X-1a takes no RGB'}; black words as black alone`,
+    ],
     ['Transparency', rules.pdf === 'plain' ? 'as you like' : 'flattened'],
     ['File', `PDF, at most ${rules.coverMb} MB; take the layer of this template out before it is made`],
   ]

@@ -33,6 +33,17 @@ export function PlaceSentence({ piece, flat, onChange }: { piece: CoverPiece; fl
       />
     )
   }
+  const placedIn = (
+    <ChoiceValue
+      label="Placed in"
+      value={piece.within ?? 'safe'}
+      choices={[
+        { value: 'safe', words: `what is safe of the ${panels[piece.panel]}` },
+        { value: 'panel', words: `all of the ${panels[piece.panel]}, to the bleed` },
+      ]}
+      onChange={v => onChange(`Place of the ${name}`, { within: v === 'panel' ? 'panel' : undefined })}
+    />
+  )
   const upward = along && flat.spineReads === 'up'
   const words = along
     ? `It begins {x} ${upward ? 'up' : 'down'} and {y} across {within}, {width} long and {height} thick, turned {turn}.`
@@ -45,15 +56,7 @@ export function PlaceSentence({ piece, flat, onChange }: { piece: CoverPiece; fl
             words={words}
             value={key =>
               key === 'within' ? (
-                <ChoiceValue
-                  label="Placed in"
-                  value={piece.within ?? 'safe'}
-                  choices={[
-                    { value: 'safe', words: `what is safe of the ${panels[piece.panel]}` },
-                    { value: 'panel', words: `all of the ${panels[piece.panel]}, to the bleed` },
-                  ]}
-                  onChange={v => onChange(`Place of the ${name}`, { within: v === 'panel' ? 'panel' : undefined })}
-                />
+                placedIn
               ) : key === 'turn' ? (
                 <NumberValue
                   label="Turned"
@@ -70,7 +73,7 @@ export function PlaceSentence({ piece, flat, onChange }: { piece: CoverPiece; fl
           />
         </p>
       ) : (
-        <p>This spine is too thin to carry text.</p>
+        <p>This spine is too thin for what stands in {placedIn}.</p>
       )}
       <p>
         It is called{' '}

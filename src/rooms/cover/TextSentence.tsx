@@ -117,7 +117,7 @@ export function TextSentence({
 }
 
 const SHADOW = { colour: '#000000', across: 0.03, down: 0.04 }
-const PLATE = { colour: '#15343d', around: 0.4, round: false }
+const PLATE = { colour: '#000000', around: 0.4, round: false }
 
 /** What lies between the words and the cover. */
 function Under({ piece, onChange }: { piece: TextPiece; onChange: ChangePiece<TextPiece> }) {

@@ -118,8 +118,9 @@ function fitted({ text, piece, box, most, styleAt }: Fitting): Fitted {
     const count = countOf(lines)
     const height = inkHeight({ count, size }, piece, style.face.metrics.capHeight * size)
     const fits = !tooWide && height <= box.height && (piece.panel !== 'spine' || count === 1)
-    if (fits || size <= LEAST_SIZE)
-      return { size, lines: fits ? even(paragraphs, piece, box.width, lines) : lines, count, tooLong: !fits }
+    if (fits && count <= DISPLAYED)
+      return { size, lines: brokenAt(paragraphs, piece, box.width, true), count, tooLong: false }
+    if (fits || size <= LEAST_SIZE) return { size, lines, count, tooLong: !fits }
   }
 }
 
@@ -131,7 +132,13 @@ function paragraphOf(text: string, style: TextStyle): Paragraph {
 
 const countOf = (lines: readonly FittedLine[]): number => lines.reduce((n, l) => n + l.broken.count, 0)
 
-const brokenAt = (paragraphs: readonly Paragraph[], { align }: TextPiece, measure: number): FittedLine[] =>
+/** `even`: lines as long as each other, in as few. */
+const brokenAt = (
+  paragraphs: readonly Paragraph[],
+  { align }: TextPiece,
+  measure: number,
+  even = false,
+): FittedLine[] =>
   paragraphs.map(whole => {
     const paragraph = splitLong(whole, measure)
     const rules: BreakRules = {
@@ -146,27 +153,13 @@ const brokenAt = (paragraphs: readonly Paragraph[], { align }: TextPiece, measur
       ladder: 0,
       leastLastLine: 0,
       optical: false,
+      even,
     }
     return { paragraph, broken: breakParagraph(paragraph, rules)[0]!, rules }
   })
 
 /** Lines that are displayed, not read on and on: at most so many. */
 const DISPLAYED = 6
-/** Halvings of the measure: to a thousandth of it. */
-const ROUNDS = 10
-
-/** The same words in as many lines, as even as they can be: broken for the least measure that takes no line more, set in the whole one. */
-function even(paragraphs: readonly Paragraph[], piece: TextPiece, measure: number, lines: FittedLine[]): FittedLine[] {
-  const count = countOf(lines)
-  if (count <= paragraphs.length || count > DISPLAYED) return lines
-  let [least, most] = [Math.max(...paragraphs.flatMap(p => [...p.boxWidth])), measure]
-  for (let i = 0; i < ROUNDS; i++) {
-    const middle = (least + most) / 2
-    if (countOf(brokenAt(paragraphs, piece, middle)) > count) least = middle
-    else most = middle
-  }
-  return brokenAt(paragraphs, piece, most).map(l => ({ ...l, rules: { ...l.rules, measure } }))
-}
 
 /** The lines from a first baseline on. */
 function setLines({ lines, size }: Fitted, piece: TextPiece, from: { x: number; y: number }): Layer {
