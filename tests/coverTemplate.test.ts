@@ -48,8 +48,9 @@ test('a paperback of 218 pages on cream: sheet, spine and boxes are the hand-com
   expect(words).toContain('front: 6 in wide, 9 in high')
   expect(words).toMatch(/red: the whole sheet, 12.804 in by 9.25 in, with 0.125 in bleed on each edge/)
 
-  const identified = (await run('identify', ['-format', '%w %h', join(dir, 'template.png')])).out
-  expect(identified).toBe('3841 2775')
+  // Width and height stand in a PNG's head.
+  const png = new DataView(files['template.png']!.buffer, files['template.png']!.byteOffset)
+  expect([png.getUint32(16), png.getUint32(20)]).toEqual([3841, 2775])
   const svg = strFromU8(files['template.svg']!)
   // Its words lie on the spine, along it.
   expect(parseXml(files['template.svg']!, 'the template').name).toBe('svg')
@@ -68,7 +69,7 @@ test('the sheet of settings says what each binding asks, in inches and millimetr
   const paperback = settingsOf(
     partsOf('ostrevane', { binding: 'paperback', trim: '6x9in', paper: 'cream', pages: 218, language: 'fr' }),
   )
-  expect(lineOf(paperback, 'Page of the file')).toContain('12.804 in (325.21 mm) wide, 9.25 in (234.95 mm) high')
+  expect(lineOf(paperback, 'Pages of the file')).toContain('12.804 in (325.21 mm) wide, 9.25 in (234.95 mm) high')
   expect(lineOf(paperback, 'At 300 pixels an inch')).toBe('3841 by 2775 pixels')
   expect(lineOf(paperback, 'Spine')).toMatch(/^0.554 in \(14.06 mm\) wide, from 6.125 in \(155.5\d mm\) from the left/)
   // French spines are read from the foot up.
@@ -86,4 +87,34 @@ test('the sheet of settings says what each binding asks, in inches and millimetr
   const coil = settingsOf(partsOf('tarnbrook', { binding: 'coil', trim: 'A5', paper: 'white', pages: 120 }))
   expect(lineOf(coil, 'Spine')).toBe('none')
   expect(lineOf(coil, 'Along the holes')).toContain('0.5 in (12.7 mm)')
+
+  expect(lineOf(paperback, 'At the folds')).toContain('0.06 in')
+  expect(lineOf(paperback, 'Worked')).toContain('spine = 218 pages × 0.00254 in')
+})
+
+test('back and front apart: two pages of the file, each with its own bleeds, and a picture of each', async () => {
+  const parts = partsOf('harrowmere', { binding: 'coil', trim: 'A5', paper: 'cream', pages: 80 })
+  const files = unzipSync((await coverTemplateFiles(parts, shelf, ports)).bytes)
+  expect(Object.keys(files).sort()).toEqual([
+    'settings.txt',
+    'template-back.png',
+    'template-back.svg',
+    'template-front.png',
+    'template-front.svg',
+    'template.pdf',
+  ])
+  const dir = mkdtempSync(join(tmpdir(), 'porchlight-template-'))
+  writeFileSync(join(dir, 'template.pdf'), files['template.pdf']!)
+  const info = (await run('pdfinfo', ['-box', '-l', '2', join(dir, 'template.pdf')])).out
+  const mm = (which: string): string[] =>
+    [...info.matchAll(new RegExp(`${which}: +([\\d.]+) +([\\d.]+) +([\\d.]+) +([\\d.]+)`, 'g'))].map(m =>
+      m
+        .slice(1)
+        .map(v => ((Number(v) / 72) * 25.4).toFixed(1))
+        .join(' '),
+    )
+  // The back’s holes are at its right, the front’s at its left: 5 mm there, 3 at the other edges.
+  expect(mm('MediaBox')).toEqual(['0.0 0.0 156.0 216.0', '0.0 0.0 156.0 216.0'])
+  expect(mm('TrimBox')).toEqual(['3.0 3.0 151.0 213.0', '5.0 3.0 153.0 213.0'])
+  expect(settingsOf(parts)).toContain('two, back and front, each of 6.142 in (156 mm) wide')
 })

@@ -110,6 +110,7 @@ const editionSchema = () =>
     styleChanges: styleChanges as never,
     exceptions: record(sectionIdForm, 'which is no section', () => styleChanges as never, 5000) as never,
     finish: text(40),
+    barcode: one('priced', 'left clear'),
     prices: record(/^[A-Z]{3}$/, 'which is no currency', () => whole(0, 100_000_000), 40) as never,
     coverPages: whole(1, 10_000),
     ebook: optional(shape({ faces: yesNo(), fixed: yesNo(), css: text(100_000), light: lightWish() })),

@@ -115,6 +115,8 @@ export interface EbookSettings {
 }
 
 /** One form of the book. Specification, style and price; what follows from them is computed by the chain. */
+export type BarcodeWish = 'priced' | 'left clear'
+
 export interface Edition {
   id: string
   kind: EditionKind
@@ -130,6 +132,8 @@ export interface Edition {
   exceptions?: Record<string, Record<string, number | boolean | string>>
   /** The surface of its cover, by the printer's name for it. */
   finish?: string
+  /** The barcode with its price beside it, or its place left clear for the printer's own; as the printer has it where absent. */
+  barcode?: BarcodeWish
   /** List prices in minor units, by currency. */
   prices?: Record<string, number>
   /** Pages that the cover was last fitted to, once a package was sent: from then on a refit is the author's act. */

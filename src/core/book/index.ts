@@ -6,6 +6,7 @@ export {
   type EbookSettings,
   type Edition,
   type Earlier,
+  type BarcodeWish,
   type EditionKind,
   type Following,
   filesOf,

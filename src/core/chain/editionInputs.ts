@@ -51,14 +51,15 @@ function otherPrices({ prices = {} }: Edition, profile: OutletProfile): Record<s
 /** The inputs of a print edition's chain. `others`: the other outlets that it goes to. */
 export function printInputs(source: EditionSource, others: OutletProfile[]): PrintInputs {
   const { book, edition } = source
-  const { trim, paper, ink, finish, coverPages, exceptions } = edition
+  const { trim, paper, ink, finish, barcode, coverPages, exceptions } = edition
   return {
     ...shared(source),
     others,
     style: styleOf(book, edition),
     spec: specOf(edition),
-    stated: { trim, paper, ink },
+    stated: { trim, paper, ink, ...(barcode ? { barcode } : {}) },
     finish,
+    barcode,
     coverPages,
     exceptions,
   }

@@ -1,7 +1,7 @@
 import { type Double, doublesAmong, type OtherBooks } from '../activity'
 import type { Edition } from '../book'
 import { check, type Finding } from '../check'
-import { type Cover, type CoverGround, drawCover, type Flat, flatFor, sheetSize } from '../cover'
+import { type Cover, type CoverGround, drawCover, type Flat, flatFor, type ListPrice, sheetSize } from '../cover'
 import { frontHeight, frontPicture, type PaintedPage, printSnapshot, type Worked, workedPrint } from '../delivery'
 import type { PageMarks } from '../marks'
 import { type ListingSnapshot, printMoney, type PrintMoney } from '../outlets'
@@ -38,9 +38,11 @@ export interface PrintInputs extends SharedInputs {
   others: OutletProfile[]
   spec: PrintSpec
   /** The same as the edition states it, gaps and all: part of what a fingerprint is made from. */
-  stated: Pick<Edition, 'trim' | 'paper' | 'ink'>
+  stated: Pick<Edition, 'trim' | 'paper' | 'ink' | 'barcode'>
   /** The cover's surface. */
   finish: string | undefined
+  /** How the author wants the barcode. */
+  barcode: Edition['barcode']
   /** Pages that the cover was last fitted to; where absent it follows the interior. */
   coverPages: number | undefined
   /** Departures from the style at single sections. */
@@ -179,6 +181,9 @@ const doublesWith =
     return doublesAmong(twins, await others.asking(id))
   }
 
+const listPrice = (amount: number | undefined, { currency }: OutletProfile): ListPrice | undefined =>
+  amount === undefined ? undefined : { amount, currency }
+
 /** The graph for a print edition at an outlet. */
 export function printChain(
   inputs: PrintInputs,
@@ -200,16 +205,18 @@ export function printChain(
     spine: async get => spineThickness(await get('profile'), await get('spec'), await get('pages')),
     flat: async get => {
       const { language } = await get('data')
-      return flatFor(await get('profile'), { ...(await get('spec')), pages: await get('pages'), language })
+      const [spec, barcode] = [await get('spec'), await get('barcode')]
+      return flatFor(await get('profile'), { ...spec, pages: await get('pages'), language, barcode })
     },
     wrap: async get => sheetSize(await get('flat')),
     cover: async get => {
       const [fitted, design, data] = [await get('coverPages'), await get('design'), await get('data')]
+      const [profile, spec, barcode] = [await get('profile'), await get('spec'), await get('barcode')]
+      const { language } = data
       const flat =
-        fitted === undefined
-          ? await get('flat')
-          : flatFor(await get('profile'), { ...(await get('spec')), pages: fitted, language: data.language })
-      return drawCover(flat, design, data, { isbn: await get('isbn'), shelf, assets: await get('assets') })
+        fitted === undefined ? await get('flat') : flatFor(profile, { ...spec, pages: fitted, language, barcode })
+      const price = barcode === 'priced' ? listPrice(await get('price'), profile) : undefined
+      return drawCover(flat, design, data, { isbn: await get('isbn'), price, shelf, assets: await get('assets') })
     },
     ground: async get => {
       const { ground: page } = await get('cover')
@@ -225,7 +232,6 @@ export function printChain(
     worked: async get =>
       workedPrint(await get('profile'), await get('spec'), {
         pages: await get('pages'),
-        spine: await get('spine'),
         flat: await get('flat'),
         money: await get('money'),
       }),

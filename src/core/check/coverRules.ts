@@ -16,7 +16,8 @@ export const spine: Rule = s => {
   const cover = s.print?.cover
   if (!s.print || !cover) return []
   const { spec, interior } = s.print
-  const now = flatFor(s.profile, { ...spec, pages: interior.pages.length, language: s.book.data.language })
+  const { language } = s.book.data
+  const now = flatFor(s.profile, { ...spec, pages: interior.pages.length, language })
   const off = Math.abs(now.width - cover.flat.width)
   const severity = byPlay(s.profile, off)
   if (!severity) return []

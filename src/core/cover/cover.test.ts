@@ -5,7 +5,7 @@ import type { TitleData } from '../book'
 import { profileOf, shippedProfiles } from '../outlets'
 import { areaOf, drawCover, flatFor, frontPage, lampOverTide, sheetSize, zoneOf, fromSpineBox, spineBox } from '.'
 import { BARCODE } from './geometry'
-import { barcodeLayer } from './barcode'
+import { addOnOf, barcodeLayer } from './barcode'
 
 const spec = { binding: 'paperback', trim: '6x9in', paper: 'cream', pages: 218 } as const
 const data: TitleData = {
@@ -65,9 +65,11 @@ describe('the flat, by hand', () => {
             pages,
           })
           expect(f.panels.spine.x).toBeCloseTo(f.panels.back.width, 6)
-          expect(f.panels.front.x).toBeCloseTo(f.panels.spine.x + f.panels.spine.width, 6)
+          // Sheets of their own have their bleeds between them.
+          const between = f.sheets.length === 2 ? f.sheets[0]!.bleed.right + f.sheets[1]!.bleed.left : 0
+          expect(f.panels.front.x).toBeCloseTo(f.panels.spine.x + f.panels.spine.width + between, 6)
           expect(f.panels.front.x + f.panels.front.width).toBeCloseTo(f.width, 6)
-          for (const z of f.zones) {
+          for (const z of f.zones.filter(z => z.kind !== 'drift')) {
             const panel = f.panels[z.panel]
             expect(z.rect.x).toBeGreaterThanOrEqual(panel.x - 1e-6)
             expect(z.rect.x + z.rect.width).toBeLessThanOrEqual(panel.x + panel.width + 1e-6)
@@ -197,10 +199,28 @@ describe('a design on a flat', () => {
     expect(f.layers[0]!.x).toBeCloseTo(-cover.flat.panels.front.x)
   })
   test('the barcode has its nominal size and 30 bars', async () => {
-    const layer = await barcodeLayer('9780000000002', await shelf.face('figtree/regular'))
+    const layer = await barcodeLayer({ isbn: '9780000000002' }, await shelf.face('figtree/regular'))
     expect((BARCODE.width / 72) * 25.4).toBeCloseTo(37.29, 2)
     const bars = layer.items[1]!
     expect(bars.kind === 'path' && bars.path.ops.filter(o => o === 0).length).toBe(30)
-    await expect(barcodeLayer('123', layer.text!.faces[0] as never)).rejects.toThrow(/thirteen/)
+    await expect(barcodeLayer({ isbn: '123' }, layer.text!.faces[0] as never)).rejects.toThrow(/thirteen/)
+  })
+  test('a price is said in five figures: its currency’s, and the amount; none where there is none to say', () => {
+    expect(addOnOf({ amount: 1399, currency: 'USD' })).toBe('51399')
+    expect(addOnOf({ amount: 899, currency: 'GBP' })).toBe('00899')
+    expect(addOnOf({ amount: 12_000, currency: 'CAD' })).toBe('69999')
+    expect(addOnOf({ amount: 1399, currency: 'EUR' })).toBe('90000')
+    expect(addOnOf(undefined)).toBe('90000')
+  })
+  test('the add-on stands at the standard’s distance beside the symbol, within its own quiet zone', async () => {
+    const layer = await barcodeLayer({ isbn: '9780000000002', addOn: '51399' }, await shelf.face('figtree/regular'))
+    const bars = layer.items[1]!
+    if (bars.kind !== 'path') throw new Error('bars are a path')
+    const lefts = [...bars.path.xy].filter((_, i) => i % 2 === 0).map(x => x / BARCODE.module)
+    // Eleven modules of quiet, 95 of the symbol, nine between, 47 of the add-on, five of quiet.
+    expect(Math.min(...lefts)).toBeCloseTo(11, 4)
+    expect(Math.max(...lefts)).toBeCloseTo(11 + 95 + 9 + 47, 4)
+    expect(BARCODE.withAddOn / BARCODE.module).toBeCloseTo(167, 6)
+    expect(lefts.some(x => x > 106 + 1e-4 && x < 115 - 1e-4)).toBe(false)
   })
 })

@@ -1,9 +1,9 @@
 import { type Asset, type CoverPiece, isWords, type TitleData } from '../book'
-import { type Colour, type Item, type Layer, type PageMarks, PathBuilder } from '../marks'
+import { type Colour, type Edges, type Item, type Layer, type PageMarks, PathBuilder } from '../marks'
 import type { FontShelf } from '../type'
-import { barcodeLayer } from './barcode'
+import { addOnOf, barcodeLayer, type BarcodeWords, type ListPrice } from './barcode'
 import type { CoverDesign } from './design'
-import { type Flat, type Rect, zoneOf } from './geometry'
+import { BARCODE, type Flat, type Rect, zoneOf } from './geometry'
 import { besideLogo, logoLayer, logoPlaces } from './logo'
 import { motifItems } from './motifs'
 import { covering, drawPiece, type PieceDrawing, type WordsSet } from './pieces'
@@ -34,6 +34,7 @@ export interface Cover {
   flat: Flat
   page: PageMarks
   pieces: SetPiece[]
+  /** Where it stands, or the place that is kept clear for the printer's own. */
   barcode: Rect | undefined
   /** The same sheet without its words: what they are read on. */
   ground: PageMarks
@@ -41,8 +42,10 @@ export interface Cover {
 
 /** What a cover is drawn with. */
 interface CoverNeeds {
-  /** No barcode without it. */
+  /** No barcode of ours without it. */
   isbn?: string | undefined
+  /** The price that stands beside the barcode, where it is asked for. */
+  price?: ListPrice | undefined
   shelf: FontShelf
   assets?: Asset[]
 }
@@ -52,9 +55,10 @@ export async function drawCover(
   bare: Flat,
   design: CoverDesign,
   data: TitleData,
-  { isbn, shelf, assets = [] }: CoverNeeds,
+  { isbn, price, shelf, assets = [] }: CoverNeeds,
 ): Promise<Cover> {
-  const barcode = isbn ? zoneOf(bare, 'barcode', 'back') : undefined
+  const ours = bare.barcodeBy === 'author'
+  const barcode = isbn || !ours ? zoneOf(bare, 'barcode', 'back') : undefined
   const logo = logoPlaces(bare, design, data, { assets, barcode })
   const flat = logo?.spine ? besideLogo(bare, logo.spine) : bare
   const drawing: PieceDrawing = { flat, data, barcode, shelf, assets }
@@ -69,7 +73,8 @@ export async function drawCover(
   if (logo) under.push(logoLayer(logo))
   const over = await Promise.all(design.pieces.map(p => placed(p, drawing)))
   const drawn = over.filter(p => p !== undefined)
-  const last = barcode ? [await barcodeAt(isbn!, barcode, shelf)] : []
+  const last =
+    ours && barcode ? [await barcodeAt({ isbn: isbn!, addOn: addOnWhere(barcode, price) }, barcode, shelf)] : []
   const page = (layers: Layer[]): PageMarks => ({
     width: flat.width,
     height: flat.height,
@@ -167,25 +172,38 @@ function pictureItems(design: CoverDesign, flat: Flat, assets: Asset[]): Item[] 
   return [{ kind: 'group', role: 'picture', clip, layers: [{ items: [image] }] }]
 }
 
-const barcodeAt = async (isbn: string, { x, y }: Rect, shelf: FontShelf): Promise<Layer> => ({
+/** Its place on the flat is wide enough for a price only where one was asked for. */
+const addOnWhere = ({ width }: Rect, price: ListPrice | undefined): string | undefined =>
+  width > BARCODE.width ? addOnOf(price) : undefined
+
+const barcodeAt = async (code: BarcodeWords, { x, y }: Rect, shelf: FontShelf): Promise<Layer> => ({
   items: [
     {
       kind: 'group',
       role: 'barcode',
       transform: [1, 0, 0, 1, x, y],
-      layers: [await barcodeLayer(isbn, await shelf.face('figtree/regular'))],
+      layers: [await barcodeLayer(code, await shelf.face('figtree/regular'))],
     },
   ],
 })
 
+/** A part of the flat as a page of its own. */
+const partOf = (page: PageMarks, { x, width, height }: Rect, bleed: Edges): PageMarks => ({
+  ...page,
+  width,
+  height,
+  bleed,
+  layers: page.layers.map(l => ({ ...l, x: l.x - x })),
+})
+
+const NO_BLEED: Edges = { top: 0, right: 0, bottom: 0, left: 0 }
+
 /** The front alone, as a page: for pictures of it. No bleed. */
-export function frontPage(cover: Pick<Cover, 'flat' | 'page'>): PageMarks {
-  const { front } = cover.flat.panels
-  return {
-    ...cover.page,
-    width: front.width,
-    height: front.height,
-    bleed: { top: 0, right: 0, bottom: 0, left: 0 },
-    layers: cover.page.layers.map(l => ({ ...l, x: l.x - front.x })),
-  }
-}
+export const frontPage = ({ flat, page }: Pick<Cover, 'flat' | 'page'>): PageMarks =>
+  partOf(page, flat.panels.front, NO_BLEED)
+
+/** The pages of the file that a printer takes: the whole flat, or back and front apart. */
+export const sheetPages = ({ flat, page }: { flat: Flat; page: PageMarks }): PageMarks[] =>
+  flat.sheets.length === 1
+    ? [page]
+    : flat.sheets.map(s => ({ ...partOf(page, s.rect, s.bleed), label: `${page.label}, ${s.name}` }))

@@ -3,10 +3,16 @@ import { type Flat, zoneOf } from './geometry'
 import type { Rect } from './rect'
 import { fromSpineBox, spineBox } from './spineText'
 
-/** The whole sheet, to the bleed. */
-export const sheetOf = ({ width, height, bleed }: Flat): Rect => ({
-  x: -bleed.left,
-  y: -bleed.top,
+/** A sheet, or the whole flat, to the bleed. */
+export const sheetOf = ({
+  x = 0,
+  y = 0,
+  width,
+  height,
+  bleed,
+}: Omit<Rect, 'x' | 'y'> & Partial<Rect> & Pick<Flat, 'bleed'>): Rect => ({
+  x: x - bleed.left,
+  y: y - bleed.top,
   width: width + bleed.left + bleed.right,
   height: height + bleed.top + bleed.bottom,
 })
@@ -25,6 +31,8 @@ export function areaOf(flat: Flat, { panel, within = 'safe' }: On): Rect | undef
   if (panel === 'sheet') return sheet
   const { x, width } = flat.panels[panel]
   if (width <= 0) return undefined
+  const own = flat.sheets.find(s => s.name === panel)
+  if (own) return sheetOf({ ...own.rect, bleed: own.bleed })
   const left = panel === 'back' ? sheet.x : x
   const right = panel === 'front' ? sheet.x + sheet.width : x + width
   return { x: left, y: sheet.y, width: right - left, height: sheet.height }

@@ -17,6 +17,7 @@ const zones: Record<Zone['kind'], { colour: Colour; filled?: true }> = {
   'spine text': { colour: SAFE },
   barcode: { colour: TRIM },
   fold: { colour: TRIM },
+  drift: { colour: SHADE, filled: true },
   hinge: { colour: SHADE, filled: true },
   holes: { colour: SHADE, filled: true },
 }
@@ -29,10 +30,12 @@ export function coverTemplate(flat: Flat, style: TextStyle): PageMarks {
   const area = ({ x, y, width, height }: Rect, fill: Colour): void =>
     out.add({ kind: 'path', path: new PathBuilder().rect(x, y, width, height).build(), fill })
   for (const z of flat.zones) if (zones[z.kind].filled) area(z.rect, zones[z.kind].colour)
-  const sheet = sheetOf(flat)
-  // Its line lies on the sheet, to be seen.
-  box({ x: sheet.x + 0.25, y: sheet.y + 0.25, width: sheet.width - 0.5, height: sheet.height - 0.5 }, BLEED)
-  box({ x: 0, y: 0, width: flat.width, height: flat.height }, TRIM)
+  for (const { rect, bleed } of flat.sheets) {
+    const sheet = sheetOf({ ...rect, bleed })
+    // Its line lies on the sheet, to be seen.
+    box({ x: sheet.x + 0.25, y: sheet.y + 0.25, width: sheet.width - 0.5, height: sheet.height - 0.5 }, BLEED)
+    box(rect, TRIM)
+  }
   for (const z of flat.zones) if (!zones[z.kind].filled) box(z.rect, zones[z.kind].colour)
   for (const panel of ['back', 'front'] as const) words(out, flat, panel, style)
   return {
@@ -52,18 +55,23 @@ const inches = (pt: number): string => formatLength(pt, 'in')
 function words(out: LayerBuilder, flat: Flat, panel: 'back' | 'front', style: TextStyle): void {
   const { width, height } = flat.panels[panel]
   const safe = flat.zones.find(z => z.kind === 'safe' && z.panel === panel)!.rect
-  const { bleed } = flat
+  const { bleed } = flat.sheets[0]!
+  const even = new Set(Object.values(bleed)).size === 1
   const lines = [`${panel}: ${inches(width)} wide, ${inches(height)} high`]
   if (panel === 'front') {
     const past = flat.binding === 'case' ? 'turned in' : 'bleed'
     lines.push(
-      `red: the whole sheet, ${inches(sheetSize(flat).width)} by ${inches(sheetSize(flat).height)}, with ${inches(bleed.top)} ${past} on each edge`,
+      `red: the whole sheet, ${inches(sheetSize(flat).width)} by ${inches(sheetSize(flat).height)}, with ${even ? `${inches(bleed.top)} ${past} on each edge` : `what is cut: ${inches(bleed.top)} above, ${inches(bleed.bottom)} below, ${inches(flat.bleed.right)} at the fore edge${flat.sheets.length === 2 ? `, ${inches(bleed.right)} at the holes` : ''}`}`,
       `black: ${flat.binding === 'case' ? 'the edge of the boards' : 'the trim'}${flat.panels.spine.width > 0 ? ', and the folds beside the spine' : ''}`,
       'blue: what means something stays inside',
     )
-    const shaded = flat.zones.find(z => zones[z.kind].filled)
-    if (shaded)
-      lines.push(`shaded: ${shaded.kind}, ${inches(shaded.rect.width)} wide; nothing that is read stands there`)
+    for (const z of flat.zones.filter(z => z.panel === 'front' && zones[z.kind].filled))
+      lines.push(`shaded: ${z.kind}, ${inches(z.rect.width)} wide; nothing that is read stands there`)
+    const drift = flat.zones.find(z => z.kind === 'drift')
+    if (drift)
+      lines.push(
+        `shaded at the fold: it may lie ${inches(drift.rect.width / 2)} to either side; let nothing change there`,
+      )
   } else if (flat.zones.some(z => z.kind === 'barcode'))
     lines.push('the black box below is the barcode’s: leave it clear')
   for (const [i, line] of lines.entries())

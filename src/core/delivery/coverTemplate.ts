@@ -1,6 +1,6 @@
 import { zipSync } from 'fflate'
 import { slugOf } from '../book'
-import { coverTemplate as drawTemplate, type Flat, sheetSize, zoneOf } from '../cover'
+import { coverTemplate as drawTemplate, type Flat, flatMeasures, sheetPages, sheetSize, zoneOf } from '../cover'
 import { BLACK, pageSvg } from '../marks'
 import { dayOf, formatLength, IMAGE_PPI, type OutletProfile, printRules, type PrintSpec } from '../trade'
 import { type FontShelf, TextStyle } from '../type'
@@ -29,15 +29,16 @@ export async function coverTemplateFiles(
     language: 'en',
     colour: BLACK,
   })
-  const page = drawTemplate(flat, style)
+  const pages = sheetPages({ flat, page: drawTemplate(flat, style) })
   const { pdfBytes } = await import('../pdf')
   const about = { title: `${title}: template of the cover`, language: 'en', date, grey: false }
-  const files = {
-    'template.pdf': await pdfBytes([page], about, await ports.pdf()),
-    'template.svg': new TextEncoder().encode(pageSvg(page, about.title)),
-    'template.png': await ports.paintSheet(page, IMAGE_PPI / 72),
-    'settings.txt': new TextEncoder().encode(settingsOf(parts)),
+  const files: Record<string, Uint8Array> = { 'template.pdf': await pdfBytes(pages, about, await ports.pdf()) }
+  for (const [i, page] of pages.entries()) {
+    const name = pages.length === 1 ? 'template' : `template-${flat.sheets[i]!.name}`
+    files[`${name}.svg`] = new TextEncoder().encode(pageSvg(page, about.title))
+    files[`${name}.png`] = await ports.paintSheet(page, IMAGE_PPI / 72)
   }
+  files['settings.txt'] = new TextEncoder().encode(settingsOf(parts))
   return {
     name: `${slugOf(title, 'book')}-${flat.binding}-${profile.id}-template.zip`,
     bytes: zipSync(files, { level: 6, mtime: dayOf(date) }),
@@ -53,6 +54,8 @@ export function settingsOf({ title, flat, profile, spec }: CoverTemplateParts): 
   const rules = printRules(profile)
   const sheet = sheetSize(flat)
   const { bleed, panels } = flat
+  const [apart] = flat.sheets.length === 2 ? flat.sheets : []
+  const drift = zoneOf(flat, 'drift', 'spine')
   const px = (pt: number): number => Math.round((pt / 72) * IMAGE_PPI)
   const safe = zoneOf(flat, 'safe', 'front')!
   const text = zoneOf(flat, 'spine text', 'spine')
@@ -63,11 +66,20 @@ export function settingsOf({ title, flat, profile, spec }: CoverTemplateParts): 
     ['Book', title],
     ['Printer', profile.name],
     ['Binding', `${flat.binding}, ${flat.pages} pages on ${spec.paper}`],
-    ['Page of the file', `one, of ${by(sheet.width, sheet.height)}; no spreads, no printer’s marks`],
+    [
+      'Pages of the file',
+      `${apart ? 'two, back and front, each' : 'one,'} of ${by(sheet.width, sheet.height)}; no spreads, no printer’s marks`,
+    ],
     ['At 300 pixels an inch', `${px(sheet.width)} by ${px(sheet.height)} pixels`],
     [
       past,
-      `${both(bleed.top)} above, ${both(bleed.right)} right, ${both(bleed.bottom)} below, ${both(bleed.left)} left`,
+      `${both(bleed.top)} above, ${both(bleed.bottom)} below, ${both(bleed.right)} at the fore edges${apart ? `, ${both(apart.bleed.right)} along the holes` : ''}`,
+    ],
+    [
+      'Worked',
+      flatMeasures(profile, spec, flat)
+        .map(m => `${m.name} = ${m.worked}`)
+        .join('; '),
     ],
     ['Panels', `back and front ${by(panels.front.width, panels.front.height)}`],
     [
@@ -86,6 +98,9 @@ export function settingsOf({ title, flat, profile, spec }: CoverTemplateParts): 
       'Words on the front',
       `at least ${both(safe.y)} from head, foot and outer edge, ${both(safe.x - panels.front.x)} from the spine’s side`,
     ],
+    ...(drift
+      ? [['At the folds', `a fold may lie ${both(drift.width / 2)} beside its place: no ground changes there`] as const]
+      : []),
     ...(strip
       ? [
           [
@@ -97,7 +112,7 @@ export function settingsOf({ title, flat, profile, spec }: CoverTemplateParts): 
     [
       'Barcode',
       barcode
-        ? `leave ${by(barcode.width, barcode.height)} clear, ${both(barcode.x + bleed.left)} from the left edge of the sheet and ${both(barcode.y + bleed.top)} from its top`
+        ? `${flat.barcodeBy === 'printer' ? 'the printer places its own: ' : ''}leave ${by(barcode.width, barcode.height)} clear, ${both(barcode.x + bleed.left)} from the left edge of the sheet and ${both(barcode.y + bleed.top)} from its top`
         : 'the printer places its own',
     ],
     ['Fonts', 'embedded, or turned into outlines'],

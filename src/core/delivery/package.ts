@@ -1,6 +1,6 @@
 import { strToU8, type Zippable, zipSync } from 'fflate'
 import { authorLine, type Book, hashOf, type EditionKind, slugOf } from '../book'
-import type { Cover } from '../cover'
+import { type Cover, sheetPages } from '../cover'
 import { type Finding, heavyFiles, remedyWords } from '../check'
 import type { ListingSnapshot, Submission } from '../outlets'
 import type { Interior } from '../pages'
@@ -90,7 +90,7 @@ async function printFiles(
   )
   await ticker({ stage: 'Cover', done: 1, of: 3 })
   const flat = await pdfBytes(
-    [cover.page],
+    sheetPages(cover),
     { title: `${data.title}: cover`, ...about, ...asPrinted(profile, false) },
     pdfPorts,
   )

@@ -2,13 +2,13 @@ import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { flatFor, sheetSize } from '../cover'
 import { printMoney, shippedProfiles } from '../outlets'
-import { IN, type PrintSpec, roundPages, spineThickness, toNumber } from '../trade'
+import { IN, type PrintSpec, roundPages, toNumber } from '../trade'
 import { workedPrint } from '.'
 
 /** What a line comes to: sums of products, as anybody would work them out by hand. */
 const workOut = (line: string): number =>
   line
-    .replace(/ (pages|cents|to print|wide|in high)/g, '')
+    .replace(/[a-z ]*(?= [+−×]|$)/g, '')
     .split(/(?= [+−] )/)
     .map(t => t.trim())
     .reduce((sum, term) => {
@@ -41,10 +41,10 @@ describe('lines that say how a figure came about', () => {
         fc.integer({ min: 400, max: 4000 }),
         ({ profile, binding, spec }, made, price) => {
           const pages = roundPages(made, binding.pageMultiple)
-          const spine = spineThickness(profile, spec, pages)
           const flat = flatFor(profile, { ...spec, pages })
           const money = printMoney(profile, spec, pages, price)
-          const said = workedPrint(profile, spec, { pages, spine, flat, money })
+          const said = workedPrint(profile, spec, { pages, flat, money })
+          if (said.Spine) expect(workOut(said.Spine)).toBeCloseTo(flat.panels.spine.width / IN, 3)
           expect(workOut(said.Print!)).toBeCloseTo(toNumber(money.costExact), 6)
           const { width, height } = sheetSize(flat)
           const [wide, high] = said.Wrap!.split(', ')

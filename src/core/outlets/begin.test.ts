@@ -27,7 +27,7 @@ describe('what an edition begins with', () => {
     expect(firstEdition('ebook', alone).outlets).toEqual(['harrowmere'])
   })
   test('the trim beside it is taken where it is offered; planned pages are white', () => {
-    expect(firstEdition('coil', shippedProfiles, { trim: 'A5' })).toMatchObject({ trim: 'A5', outlets: ['tarnbrook'] })
+    expect(firstEdition('coil', shippedProfiles, { trim: 'A5' })).toMatchObject({ trim: 'A5', outlets: ['harrowmere'] })
     expect(parseTrim(firstEdition('coil', shippedProfiles, { trim: '5x8in' }).trim!)).toBeTruthy()
     expect(firstEditions('pages', shippedProfiles).map(e => e.paper)).toEqual(['white'])
     expect(firstEdition('paperback', shippedProfiles).paper).toBe('cream')

@@ -32,6 +32,8 @@ export {
 } from './print'
 export {
   type BindingKind,
+  type BindingRules,
+  type PrintRules,
   type EbookRules,
   type Ink,
   type OutletProfile,

@@ -28,6 +28,20 @@ const insideMargin = () =>
   )
 export type InsideMargin = { bands: { upTo: number; margin: string }[] } | { base: string; aPage: string; step: string }
 
+/** Bleed of a cover: the same on all edges, or on each; `inner` is the one along the holes of two sheets. */
+const coverBleed = () =>
+  lazy((v: unknown) =>
+    v && typeof v === 'object'
+      ? object({
+          top: length().required(),
+          bottom: length().required(),
+          outer: length().required(),
+          inner: length().default('0 in'),
+        }).noUnknown()
+      : length(),
+  )
+export type CoverBleed = string | { top: string; bottom: string; outer: string; inner: string }
+
 const paper = () =>
   object({ id: string().required(), name: string().required(), caliper: length().required() }).noUnknown()
 
@@ -62,7 +76,11 @@ const bindingSchema = () =>
     mostPages: pages().required(),
     pageMultiple: number().integer().min(1).max(64).required(),
     extraCost: rate().default('0'),
-    coverBleed: length(),
+    coverBleed: coverBleed() as unknown as ReturnType<typeof mixed<CoverBleed>>,
+    /** What has no spine may be printed as two sheets, back and front apart; it is one where this says nothing. */
+    coverSheets: string().oneOf(['one', 'two'] as const),
+    /** The strip along the holes of a coil that stays bare. */
+    holes: length(),
     insideMargin: mixed<InsideMargin>(),
     case: object({
       wrap: length().required(),
@@ -87,9 +105,13 @@ const printSchema = () =>
     insideMargin: insideMargin() as unknown as ReturnType<typeof mixed<InsideMargin>>,
     spineTextFrom: pages().required(),
     spineClear: length().required(),
+    /** How far a fold may lie beside its place. */
+    drift: length(),
     finishes: array(finish()).min(1).required(),
     play: object({ silent: length().required(), remark: length().required() }).noUnknown().required(),
     barcode: string().oneOf(['back, lower right', 'back, lower left', 'printer leaves it']).required(),
+    /** Whose barcode stands there: the author's in the file, or the printer's own on a place that is left clear. */
+    barcodeBy: string().oneOf(['author', 'printer'] as const),
     costs: array(inkCost()).min(1).required(),
     leastPpi: number().integer().min(72).max(1200).required(),
     interiorMb: number().min(1).required(),

@@ -3,7 +3,6 @@ import dynamic from 'next/dynamic'
 import { useSearchParams } from 'next/navigation'
 import { type KeyboardEvent, useRef, useState } from 'react'
 import { boxOnFlat } from '@/core/cover'
-import { showSize } from '@/parts/lengths'
 import { BookTop, NoBook } from '@/parts/BookTop'
 import { type OpenBook, useOpenBook } from '@/parts/openBook'
 import { Sill, sillOf } from '@/parts/Sill'
@@ -12,6 +11,7 @@ import { called } from './coverChanges'
 import { CoverSide } from './CoverSide'
 import { FrontView } from './FrontView'
 import { Measures } from './Measures'
+import { Whole } from './Whole'
 import { Refit } from './Refit'
 import { useCover, useEarlyCover } from './useCover'
 import { useCoverHand } from './useCoverHand'
@@ -99,10 +99,7 @@ export function CoverRoom({ bookId }: { bookId: string }) {
                     onPlace={(p, patch) => hand.onPiece(p.id)(`Place the ${called(p)}`, patch)}
                   />
                 </div>
-                <p className="whole">
-                  {showSize(size.width, size.height)} with bleed · {cover.flat.pages} pages on {edition?.paper} ·{' '}
-                  {figures?.outlet}
-                </p>
+                <Whole cover={cover} paper={edition?.paper} outlet={figures?.outlet} />
               </div>
             )}
             {cover && front && (look.what === 'front' || look.what === 'small') && (
@@ -111,7 +108,8 @@ export function CoverRoom({ bookId }: { bookId: string }) {
           </div>
           <CoverSide
             bookId={bookId}
-            editionId={edition?.id}
+            edition={edition}
+            currency={figures?.currency}
             outletId={view.outletId}
             cover={cover}
             design={design}

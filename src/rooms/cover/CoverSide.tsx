@@ -1,9 +1,10 @@
 'use client'
 import type { ReactNode } from 'react'
-import type { Book, CoverDesign } from '@/core/book'
+import type { Book, CoverDesign, Edition } from '@/core/book'
 import { WriterOnly } from '@/parts/WriterOnly'
 import type { CoverView } from '@/workers/answers/covers'
 import { Adding } from './Adding'
+import { BarcodeSentence } from './BarcodeSentence'
 import { GroundSentence } from './GroundSentence'
 import { Stack } from './Stack'
 import { TemplateSentence } from './TemplateSentence'
@@ -13,7 +14,8 @@ import { type Look, ViewSentence } from './ViewSentence'
 /** What a cover is, beside the stage: its pieces as they are read, and the ground that they lie on. */
 export function CoverSide({
   bookId,
-  editionId,
+  edition,
+  currency,
   outletId,
   cover,
   design,
@@ -24,7 +26,9 @@ export function CoverSide({
   children,
 }: {
   bookId: string
-  editionId: string | undefined
+  edition: Edition | undefined
+  /** What the outlet is priced in. */
+  currency: string | undefined
   outletId: string | undefined
   cover: CoverView | undefined
   design: CoverDesign | undefined
@@ -59,9 +63,15 @@ export function CoverSide({
             <h2>Under all</h2>
             <GroundSentence bookId={bookId} design={design ?? cover.design} onChange={hand.change} />
           </section>
+          {edition && edition.kind !== 'ebook' && currency && (
+            <section className="stack" aria-label="Barcode">
+              <h2>Barcode</h2>
+              <BarcodeSentence {...{ bookId, edition, currency }} flat={cover.flat} />
+            </section>
+          )}
         </WriterOnly>
       )}
-      {cover && editionId && <TemplateSentence bookId={bookId} editionId={editionId} outletId={outletId} />}
+      {cover && edition && <TemplateSentence bookId={bookId} editionId={edition.id} outletId={outletId} />}
     </aside>
   )
 }

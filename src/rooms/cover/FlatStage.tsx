@@ -73,6 +73,7 @@ export function FlatStage({
             const r = px(z.rect)
             if (z.kind === 'fold')
               return <Line key={i} points={[r.x, 0, r.x, height]} stroke="#fffefb" strokeWidth={1} dash={[7, 4]} />
+            if (z.kind === 'drift') return <Box key={i} {...r} fill="rgba(255,254,251,0.13)" />
             if (z.kind === 'holes' || z.kind === 'hinge') return <Box key={i} {...r} fill="rgba(255,254,251,0.22)" />
             return (
               <Box

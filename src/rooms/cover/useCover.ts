@@ -1,6 +1,6 @@
 'use client'
 import { useRef } from 'react'
-import { sheetSize } from '@/core/cover'
+import { sheetOf } from '@/core/cover'
 import type { OpenBook } from '@/parts/openBook'
 import { type Early, earlyOf, useEarly } from '@/parts/useEarly'
 import { usePress } from '@/parts/usePress'
@@ -51,7 +51,7 @@ export function useCover(
     [bookId, editionId, outletId, version],
   )
   const cover = held?.cover ?? answer
-  const size = cover && sheetSize(cover.flat)
+  const size = cover && sheetOf(cover.flat)
   const scale = size && room.width ? Math.min((room.width - 96) / size.width, (room.height - 84) / size.height) : 0
   const at = scale * (typeof devicePixelRatio === 'number' ? Math.min(2, devicePixelRatio) : 1)
   if (at) resolution.current = at

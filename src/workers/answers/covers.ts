@@ -1,5 +1,13 @@
 import { designOf, quickCover } from '@/core/chain'
-import { type Cover, type CoverDesign, type Flat, frontPage, type SetPiece } from '@/core/cover'
+import {
+  type Cover,
+  type CoverDesign,
+  type Flat,
+  flatMeasures,
+  frontPage,
+  type Measure,
+  type SetPiece,
+} from '@/core/cover'
 import { chainOf, ebookOf, editionOf, outletOf, tools } from '../chains'
 import { printInputsOf } from '../editionInputs'
 import { draw, withBleed } from '../draw'
@@ -12,6 +20,8 @@ export interface CoverView {
   flat: Flat
   pieces: SetPiece[]
   barcode: Cover['barcode']
+  /** Its lengths with the sums that they came from; none of an ebook's front. */
+  measures: Measure[]
   design: CoverDesign
 }
 
@@ -23,6 +33,16 @@ const coverOf = (bookId: string, editionId: string, outletId?: string): Promise<
   editionOf(bookId, editionId).kind === 'ebook'
     ? ebookOf(bookId, editionId, outletId).get('cover')
     : chainOf(bookId, editionId, outletId).get('cover')
+
+async function measuresOf(
+  bookId: string,
+  editionId: string,
+  { flat, outletId }: { flat: Flat; outletId: string | undefined },
+): Promise<Measure[]> {
+  if (editionOf(bookId, editionId).kind === 'ebook') return []
+  const chain = chainOf(bookId, editionId, outletId)
+  return flatMeasures(await chain.get('profile'), await chain.get('spec'), flat)
+}
 
 /** A book's cover before its pages are known. Undefined where no printer binds such a book, or it has no edition. */
 export async function coverAtOnce(bookId: string): Promise<Cover | undefined> {
@@ -46,7 +66,8 @@ export const covers = {
 
   async cover(bookId: string, editionId: string, outletId?: string): Promise<CoverView> {
     const { flat, pieces, barcode } = await coverOf(bookId, editionId, outletId)
-    return { flat, pieces, barcode, design: designOf(bookOf(bookId).book) }
+    const measures = await measuresOf(bookId, editionId, { flat, outletId })
+    return { flat, pieces, barcode, measures, design: designOf(bookOf(bookId).book) }
   },
 
   /** The cover as a picture: the whole sheet with its bleed, or the front as it is cut. */
