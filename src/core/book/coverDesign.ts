@@ -9,7 +9,7 @@ export type PanelName = 'back' | 'spine' | 'front'
 export interface CoverDesign {
   id: string
   name: string
-  ground: { colour: string; spine?: string }
+  ground: { colour: string }
   motif: CoverMotif
   /** A picture over the ground: on the front, or over the whole sheet. It covers its area and is cut, never distorted. */
   picture?: { asset: string; over: 'front' | 'sheet' }

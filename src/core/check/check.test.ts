@@ -464,6 +464,32 @@ describe('each rule finds its fault, with place, amount and remedy', () => {
     }
     expect(named(check(subject({ cover: onBars })), 'barcode')).toHaveLength(1)
   })
+  test('what ends at a fold or at the trim is found; what reaches over both is not', async () => {
+    const shape = (
+      panel: 'front' | 'spine' | 'sheet',
+      box: { x: number; y: number; width: number; height: number },
+    ) => ({
+      id: 'band',
+      kind: 'shape' as const,
+      form: 'rectangle' as const,
+      colour: '#b4432f',
+      panel,
+      within: 'panel' as const,
+      box,
+    })
+    const found = async (...of: Parameters<typeof shape>): Promise<string[]> => {
+      const design = { ...lampOverTide, pieces: [...lampOverTide.pieces, shape(...of)] }
+      const drawn = await coverFor(interior.pages.length, design)
+      return check(subject({ cover: drawn }))
+        .filter(f => f.rule === 'fold' || f.rule === 'bleed')
+        .map(f => f.rule)
+    }
+    expect(await found('spine', { x: 0, y: 0, width: 1, height: 1 })).toEqual(['fold'])
+    expect(await found('sheet', { x: 0, y: 0.4, width: 1, height: 0.2 })).toEqual([])
+    // Of a sheet 9.25 in high, 0.125 of bleed is 1.35 %: it ends on the trim, short of the bleed.
+    expect(await found('sheet', { x: 0, y: 0.9, width: 1, height: 0.1 - 0.01 })).toEqual(['bleed'])
+    expect(await found('front', { x: 0.3, y: 0.3, width: 0.2, height: 0.2 })).toEqual([])
+  })
   test('a cover for a printer of the older kind of PDF says which kind it is', () => {
     const at = (id: string, ink: 'black' | 'colour'): string[] =>
       named(check(subject({ spec: { ...spec, ink } }, { profile: profileOf(id, shippedProfiles) })), 'kind of PDF').map(

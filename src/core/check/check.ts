@@ -1,3 +1,4 @@
+import { coverEdges } from './coverEdges'
 import { barcode, contrast, coverFits, coverGlyphs, coverResolution, coverSafe, pdfKind, spine } from './coverRules'
 import {
   described,
@@ -56,6 +57,7 @@ export const rules: Rule[] = [
   offence,
   spine,
   coverSafe,
+  coverEdges,
   coverFits,
   coverGlyphs,
   coverResolution,

@@ -33,6 +33,8 @@ export const remedies = {
   'settle what is left': 'Change it, or say in the plan that nothing is left by mistake.',
   'turn the signs': 'In the text, turn them into the language’s own.',
   'refit the cover': 'Refit the cover: everything placed stays placed.',
+  'reach past the edge': 'Let it reach to the bleed, or end well inside the trim.',
+  'reach over the fold': 'Let it reach well over the fold, or end well before it.',
   'bare the spine': 'Take the text off the spine.',
   'move the box inward': 'Make its box smaller or move it inward.',
   'shorten the piece': 'Shorten it, or give it a larger box.',

@@ -30,6 +30,7 @@ export interface SetPiece {
 }
 
 export interface Cover {
+  design: CoverDesign
   /** The sheet as its pieces are placed on it: where there is a logo at the foot of the spine, text has the rest. */
   flat: Flat
   page: PageMarks
@@ -84,6 +85,7 @@ export async function drawCover(
     side: 'recto',
   })
   return {
+    design,
     flat,
     page: page([...under, ...drawn.map(d => d.layer), ...last]),
     pieces: drawn.flatMap(d => d.set ?? []),
