@@ -23,6 +23,7 @@ const core = [
   'activity',
   'pages',
   'cover',
+  'ink',
   'pdf',
   'weight',
   'epub',

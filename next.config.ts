@@ -46,7 +46,7 @@ const config: NextConfig = {
         },
       ],
     },
-    ...['/_next/:path*', '/sw.js', '/api/:path*', '/demo/:path*', '/fonts/:path*'].map(source => ({
+    ...['/_next/:path*', '/sw.js', '/api/:path*', '/demo/:path*', '/fonts/:path*', '/colour/:path*'].map(source => ({
       source,
       headers: [{ key: 'Content-Security-Policy', value: files }],
     })),

@@ -30,6 +30,15 @@ for (const [family, variants] of Object.entries(families)) {
     }
 }
 copyFileSync(join(root, 'node_modules/harfbuzzjs/dist/harfbuzz-subset.wasm'), join(out, 'harfbuzz-subset.wasm'))
+// What colours become on a press: the profile, its licence, and the module that reads it.
+const colour = join(root, 'public/colour')
+mkdirSync(colour, { recursive: true })
+for (const f of ['coated-offset.icc', 'LICENCE.txt']) copyFileSync(join(root, 'colour', f), join(colour, f))
+for (const [from, to] of [
+  ['lcms.min.js', 'lcms.js'],
+  ['lcms.wasm', 'lcms.wasm'],
+])
+  copyFileSync(join(root, 'node_modules/lcms-wasm/dist', from), join(colour, to))
 const icons = join(root, 'public/icons')
 mkdirSync(icons, { recursive: true })
 const { createCanvas, loadImage } = await import('@napi-rs/canvas')

@@ -36,4 +36,4 @@ export function proxy(request: NextRequest): NextResponse {
 }
 
 // Pages; files that carry their content's name, data and the market's answers have no scripts.
-export const config = { matcher: ['/((?!api/|_next/|fonts/|icons/|demo/|precache|sw.js|manifest|icon).*)'] }
+export const config = { matcher: ['/((?!api/|_next/|fonts/|colour/|icons/|demo/|precache|sw.js|manifest|icon).*)'] }

@@ -1,19 +1,20 @@
 import { RunPress } from '@/core/activity'
-import { access, constants, mkdir, stat, writeFile } from 'node:fs/promises'
-import { dirname, join } from 'node:path'
+import { mkdir, writeFile } from 'node:fs/promises'
+import { join } from 'node:path'
 import { parseArgs } from 'node:util'
 import { authorLine, type Book, type EbookSettings, type Edition } from '@/core/book'
 import { ebookChain, ebookInputs, printChain, printInputs, wordsOf } from '@/core/chain'
 import { remedyWords } from '@/core/check'
-import { outlineOf } from '@/core/delivery'
+import { sheetPages } from '@/core/cover'
+import { outlineOf, pressPdf } from '@/core/delivery'
 import { homeOutlet, profileOf, shippedProfiles } from '@/core/outlets'
 import { evenness, type InteriorStyle, linkPages, Setter, shippedStyles, whole, withChanges } from '@/core/pages'
-import { asPrinted, pdfBytes } from '@/core/pdf'
 import { Fault, type OutletProfile, parseIsbn, parseTrim } from '@/core/trade'
 import { FontShelf } from '@/core/type'
 import { LEAST_LIKENESS } from '@/core/weight'
 import { openBook, type OpenedFile, typedPath } from './files'
 import { fontSource, nodePorts } from './ports'
+import { mayWriteTo, readDate } from './writing'
 
 const options = {
   out: { type: 'string' },
@@ -173,23 +174,25 @@ async function made(order: MakeOrder, { pictures, dropped }: OpenedFile, clock: 
   const { print, ebook, ports, spec } = chainsOf(order, pictures)
   const interior = whole(await print.get('interior'))
   clock.lap('set')
-  const pdfPorts = await ports.pdf()
   const about = { author: authorLine(book.data), language: book.data.language, date }
-  const pdf = await pdfBytes(
+  const pdf = await pressPdf(
     interior.pages,
+    { profile, grey: spec.ink === 'black' },
     {
       title: book.data.title,
       ...about,
-      ...asPrinted(profile, spec.ink === 'black'),
       outline: outlineOf(book, interior),
       linkPages: linkPages(interior, book.sections),
     },
-    pdfPorts,
+    ports,
   )
   clock.lap('pdf')
-  const { page } = await print.get('cover')
-  const coverAbout = { title: `${book.data.title}: cover`, ...about, ...asPrinted(profile, false) }
-  const coverPdf = await pdfBytes([page], coverAbout, pdfPorts)
+  const coverPdf = await pressPdf(
+    sheetPages(await print.get('cover')),
+    { profile, grey: false },
+    { title: `${book.data.title}: cover`, ...about },
+    ports,
+  )
   const front = await ebook.get('front')
   clock.lap('cover')
   const epub = await ebook.get('epub')
@@ -224,38 +227,7 @@ async function reported(
   }
 }
 
-/** Throws a Fault where a folder cannot be written, before anything is made for it; it is not made yet. */
-async function mayWriteTo(folder: string, typed: string): Promise<void> {
-  for (let at = folder; ; at = dirname(at)) {
-    const there = await stat(at).catch(() => undefined)
-    if (!there && dirname(at) !== at) continue
-    const may =
-      there?.isDirectory() &&
-      (await access(at, constants.W_OK).then(
-        () => true,
-        () => false,
-      ))
-    if (!may)
-      throw new Fault(
-        'out',
-        `Nothing can be written to “${typed.slice(0, 80)}”: it is no folder, or not yours to write in.`,
-      )
-    return
-  }
-}
-
 const round = (x: number): number => Math.round(x * 1000) / 1000
-
-function readDate(text: string | undefined): string {
-  const day = text ?? new Date().toISOString().slice(0, 10)
-  if (
-    !/^\d{4}-\d{2}-\d{2}(T\d{2}:\d{2}:\d{2}Z)?$/.test(day) ||
-    Number.isNaN(Date.parse(day)) ||
-    new Date(Date.parse(day.slice(0, 10))).toISOString().slice(0, 10) !== day.slice(0, 10)
-  )
-    throw new Fault('date', `“${day.slice(0, 40)}” is no date: write it like 2026-05-31.`)
-  return day.length === 10 ? `${day}T00:00:00Z` : day
-}
 
 interface Stopwatch {
   /** Milliseconds, by name. */

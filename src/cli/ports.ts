@@ -4,6 +4,7 @@ import { dirname, join } from 'node:path'
 import { promisify } from 'node:util'
 import { deflate } from 'node:zlib'
 import type { DeliveryPorts } from '@/core/delivery'
+import type { Lcms } from '@/core/ink'
 import { type Canvas2D, imagesOn, type PageMarks, paintPage } from '@/core/marks'
 import { loadSubsetter, type PdfPorts, type PictureSource, type Pixels, type Subsetter } from '@/core/pdf'
 import { isPdf, once } from '@/core/trade'
@@ -149,12 +150,23 @@ function nodeLightener(pictures: Map<string, Uint8Array>): Lightener {
   })
 }
 
+/** The press's colours, from the project's own files. */
+const nodeInks = once(async () => {
+  const { loadInks } = await import('@/core/ink')
+  const lcms = (await import('lcms-wasm')) as unknown as Lcms
+  const [profile, wasm] = await Promise.all(
+    ['colour/coated-offset.icc', 'node_modules/lcms-wasm/dist/lcms.wasm'].map(f => readFile(join(projectRoot(), f))),
+  )
+  return loadInks(new Uint8Array(profile!), lcms, new Uint8Array(wasm!))
+})
+
 /** The ports for a book's files, its pictures in memory. */
 export const nodePorts = (pictures: Map<string, Uint8Array>): DeliveryPorts => ({
   pictures: pictureSource(pictures),
   lightener: nodeLightener(pictures),
   pageWords: async pdf => (await import('./pdfPages')).pdfWords(pdf),
   pdf: () => nodePdf(pictureSource(pictures)),
+  inks: nodeInks,
   pixels: async (page, scale) => {
     const { ctx, width, height } = await painted(page, scale, pictures)
     return { width, height, rgba: ctx.getImageData(0, 0, width, height).data }

@@ -1,4 +1,6 @@
 import type { BlankPorts } from '@/core/delivery'
+import type { Inks, Lcms } from '@/core/ink'
+import type { Pictures } from '@/core/marks'
 import type { PictureSource, Subsetter } from '@/core/pdf'
 import { Fault } from '@/core/trade'
 import { draw, withBleed } from './draw'
@@ -9,6 +11,14 @@ import { originalBytes, withOriginals, withPreviews } from './pictureShelf'
 /** What the press asks of the browser: a canvas, pictures from the store, the font subsetter, the day. */
 
 let subsetter: Promise<Subsetter> | undefined
+let inks: Promise<Inks> | undefined
+const colourModule = '/colour/lcms.js'
+
+const fetched = async (path: string): Promise<Uint8Array> => {
+  const r = await fetch(path)
+  if (!r.ok) throw new Fault('colour', 'The colours of the press could not be loaded.')
+  return new Uint8Array(await r.arrayBuffer())
+}
 
 const pictures: PictureSource = {
   bytes: originalBytes,
@@ -39,8 +49,22 @@ export const ports: BlankPorts = {
     const canvas = await withOriginals(page, p => draw(page, height / page.height, p))
     return { bytes: await fileOf(canvas, 'image/jpeg'), width: canvas.width, height: canvas.height }
   },
-  async pixels(page, scale) {
-    const canvas = await withPreviews([page], p => draw(page, scale, p, withBleed(page)))
+  async inks() {
+    const { loadInks } = await import('@/core/ink')
+    inks ??= (async () => {
+      const [profile, wasm] = await Promise.all(['/colour/coated-offset.icc', '/colour/lcms.wasm'].map(fetched))
+      // Served as it is: it looks for its own folder, which a bundle does not have.
+      const lcms = (await import(/* turbopackIgnore: true */ colourModule)) as Lcms
+      return loadInks(profile!, lcms, wasm!)
+    })().catch((e: unknown) => {
+      inks = undefined
+      throw e
+    })
+    return inks
+  },
+  async pixels(page, scale, of) {
+    const painted = (p: Pictures): OffscreenCanvas => draw(page, scale, p, withBleed(page))
+    const canvas = of ? await withOriginals(page, painted) : await withPreviews([page], painted)
     const { width, height } = canvas
     return { width, height, rgba: canvas.getContext('2d')!.getImageData(0, 0, width, height).data }
   },

@@ -490,17 +490,6 @@ describe('each rule finds its fault, with place, amount and remedy', () => {
     expect(await found('sheet', { x: 0, y: 0.9, width: 1, height: 0.1 - 0.01 })).toEqual(['bleed'])
     expect(await found('front', { x: 0.3, y: 0.3, width: 0.2, height: 0.2 })).toEqual([])
   })
-  test('a cover for a printer of the older kind of PDF says which kind it is', () => {
-    const at = (id: string, ink: 'black' | 'colour'): string[] =>
-      named(check(subject({ spec: { ...spec, ink } }, { profile: profileOf(id, shippedProfiles) })), 'kind of PDF').map(
-        f => f.message,
-      )
-    expect(at('ostrevane', 'colour')).toEqual([])
-    expect(at('tarnbrook', 'black')[0]).toMatch(
-      /^Tarnbrook asks for PDF\/X-1a\. The cover has .*X-4; the interior, in black, is/,
-    )
-    expect(at('tarnbrook', 'colour')[0]).toMatch(/Cover and interior have .*X-4\.$/)
-  })
   test('ISBN wanted, and right', () => {
     expect(named(check(subject({ isbn: undefined })), 'barcode')[0]).toMatchObject({ severity: 'mend' })
     expect(named(check(subject({ isbn: '9780000000003' })), 'barcode')[0]).toMatchObject({ severity: 'stop' })

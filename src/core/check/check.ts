@@ -1,5 +1,5 @@
 import { coverEdges } from './coverEdges'
-import { barcode, contrast, coverFits, coverGlyphs, coverResolution, coverSafe, pdfKind, spine } from './coverRules'
+import { barcode, contrast, coverFits, coverGlyphs, coverResolution, coverSafe, spine } from './coverRules'
 import {
   described,
   ebookAccess,
@@ -63,7 +63,6 @@ export const rules: Rule[] = [
   coverResolution,
   contrast,
   barcode,
-  pdfKind,
   weight,
   ebookLeftOut,
   ebookAsAnyOther,

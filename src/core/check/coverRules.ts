@@ -152,22 +152,6 @@ function contrastOn({ width, height, rgba, scale }: CoverGround, bleed: Edges, p
   return ratios.sort((a, b) => a - b)[Math.floor(ratios.length * GLINTS)]!
 }
 
-/** Where the outlet asks for the older kind of PDF, which takes no RGB, what has colour is said to be of the newer kind. */
-export const pdfKind: Rule = s => {
-  if (!s.print || printRules(s.profile).pdf === 'plain') return []
-  const coloured = s.print.spec.ink === 'colour'
-  if (!s.print.cover && !coloured) return []
-  return [
-    {
-      rule: 'kind of PDF',
-      severity: 'remark',
-      place: { kind: 'cover', piece: 'ground' },
-      message: `${s.profile.name} asks for PDF/X-1a. ${coloured ? 'Cover and interior have' : 'The cover has'} colour in RGB, which it does not take, and ${coloured ? 'are' : 'is'} prepared for PDF/X-4${coloured ? '' : '; the interior, in black, is PDF/X-1a'}.`,
-      remedy: 'ask the printer',
-    },
-  ]
-}
-
 /** A print book has an ISBN that is one, and its barcode stands clear of everything. */
 export const barcode: Rule = s => {
   if (!s.print) return []

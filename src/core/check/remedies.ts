@@ -6,7 +6,6 @@ export const remedies = {
   'enter the author': 'Enter the author in the plan.',
   'shorten the subtitle': 'Shorten the subtitle.',
   'shorten the title': 'Shorten the title.',
-  'ask the printer': 'Ask whether it takes that kind before you send it.',
   'raise the price': 'Raise the price to {} or more.',
   'lighten the ebook': 'In the ebook’s room, say how light its pictures are to be made, or take some out.',
   'take out what came last':

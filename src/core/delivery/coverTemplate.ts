@@ -2,6 +2,7 @@ import { zipSync } from 'fflate'
 import { slugOf } from '../book'
 import { coverTemplate as drawTemplate, type Flat, flatMeasures, sheetPages, sheetSize, zoneOf } from '../cover'
 import { BLACK, pageSvg } from '../marks'
+import { colourFor } from './forPress'
 import { dayOf, formatLength, IMAGE_PPI, type OutletProfile, printRules, type PrintSpec } from '../trade'
 import { type FontShelf, TextStyle } from '../type'
 import type { BlankPorts } from './blankPages'
@@ -119,7 +120,9 @@ export function settingsOf({ title, flat, profile, spec }: CoverTemplateParts): 
     ['Pictures', `${IMAGE_PPI} pixels an inch at their size; under ${rules.leastPpi} they are refused`],
     [
       'Colour',
-      `${rules.pdf === 'plain' ? 'RGB with the profile sRGB' : 'CMYK, for PDF/X-1a takes no RGB'}; black words as black alone`,
+      colourFor(profile) === 'rgb'
+        ? 'RGB with the profile sRGB; black words as black alone'
+        : `CMYK, at most ${rules.inkLimit ?? 300} % of ink in one place; black words as black alone`,
     ],
     ['Transparency', rules.pdf === 'plain' ? 'as you like' : 'flattened'],
     ['File', `PDF, at most ${rules.coverMb} MB; take the layer of this template out before it is made`],

@@ -4,6 +4,7 @@ import { type Interior, linkPages, pagesOfSection, proofPages, whole } from '../
 import type { PdfOptions } from '../pdf'
 import { Fault, formatTrim, type Ticker } from '../trade'
 import { type FontShelf, TextStyle } from '../type'
+import { writtenPdf } from './forPress'
 import { outlineOf } from './outline'
 import type { DeliveryPorts } from './ports'
 
@@ -55,7 +56,7 @@ export async function interiorFile(
   const part = section === undefined ? undefined : pagesOf(interior, section)
   const set = part ?? whole(interior).pages
   const pages = kind === 'proof' ? await proofsOf(set, book, trim, shelf) : set
-  const { pdfBytes, PRESS_PPI, tagSource } = await import('../pdf')
+  const { PRESS_PPI, tagSource } = await import('../pdf')
   const options: PdfOptions = {
     title: data.title,
     author: authorLine(data),
@@ -64,10 +65,11 @@ export async function interiorFile(
     grey,
     ppi: kind === 'mail' ? MAIL_PPI : (ppi ?? PRESS_PPI),
     ...(kind === 'X-1a' || kind === 'X-4' ? { preparedFor: kind } : {}),
+    ...(kind === 'X-1a' && !grey ? { inks: new (await import('../ink')).Separation(await ports.inks()) } : {}),
     ...(kind === 'tagged' ? { tags: tagSource(book.sections) } : {}),
     ...(part ? {} : { outline: outlineOf(book, interior), linkPages: linkPages(interior, book.sections) }),
   }
-  const bytes = await pdfBytes(pages, options, await ports.pdf(), ticker)
+  const bytes = await writtenPdf(pages, options, ports, ticker)
   return { name: `${slugOf(data.title, 'book')}${part ? `-page-${part[0]!.label}` : ''}${endings[kind]}.pdf`, bytes }
 }
 

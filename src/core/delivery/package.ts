@@ -1,6 +1,7 @@
 import { strToU8, type Zippable, zipSync } from 'fflate'
 import { authorLine, type Book, hashOf, type EditionKind, slugOf } from '../book'
 import { type Cover, sheetPages } from '../cover'
+import { pressPdf } from './forPress'
 import { type Finding, heavyFiles, remedyWords } from '../check'
 import type { ListingSnapshot, Submission } from '../outlets'
 import type { Interior } from '../pages'
@@ -78,22 +79,18 @@ async function printFiles(
   const { book, profile, cover, date } = parts
   const { interior, grey } = parts.print!
   const { data } = book
-  const { asPrinted, pdfBytes } = await import('../pdf')
-  const pdfPorts = await ports.pdf()
   const about = { author: authorLine(data), language: data.language, date }
   await ticker({ stage: 'Interior', done: 0, of: 3 })
-  const pages = await pdfBytes(
+  const pages = await pressPdf(
     interior.pages,
-    { title: data.title, ...about, ...asPrinted(profile, grey), outline: outlineOf(book, interior) },
-    pdfPorts,
+    { profile, grey },
+    { title: data.title, ...about, outline: outlineOf(book, interior) },
+    ports,
     p => ticker({ stage: 'Interior', done: p.done / Math.max(1, p.of), of: 3 }),
   )
   await ticker({ stage: 'Cover', done: 1, of: 3 })
-  const flat = await pdfBytes(
-    sheetPages(cover),
-    { title: `${data.title}: cover`, ...about, ...asPrinted(profile, false) },
-    pdfPorts,
-  )
+  const wrap = { title: `${data.title}: cover`, ...about }
+  const flat = await pressPdf(sheetPages(cover), { profile, grey: false }, wrap, ports)
   return [
     { name: '-interior.pdf', bytes: pages },
     { name: '-cover.pdf', bytes: flat },

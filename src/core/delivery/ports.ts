@@ -1,3 +1,4 @@
+import type { Inks } from '../ink'
 import type { PageMarks } from '../marks'
 import type { PdfPorts, PictureSource, WordsAt } from '../pdf'
 import type { Lightener } from '../weight'
@@ -13,8 +14,14 @@ export interface PaintedPage {
 export interface DeliveryPorts {
   /** Paints a page as a JPEG of so many pixels in height. */
   paint(page: PageMarks, height: number): Promise<PaintedPage>
-  /** A page with its bleed as pixels, to be looked at and not kept; `scale`: pixels a point. */
-  pixels(page: PageMarks, scale: number): Promise<{ width: number; height: number; rgba: ArrayLike<number> }>
+  /** A page with its bleed as pixels; `scale`: pixels a point. Its pictures are what is at hand to be looked at, unless `originals` are asked for. */
+  pixels(
+    page: PageMarks,
+    scale: number,
+    of?: 'originals',
+  ): Promise<{ width: number; height: number; rgba: ArrayLike<number> }>
+  /** What colours become on a press: loaded when it is first asked. */
+  inks(): Promise<Inks>
   pictures: PictureSource
   lightener: Lightener
   /** The words of a page of a PDF. */

@@ -1,4 +1,5 @@
 import { type Colour, type ImageMark, type Layer, Op, type PageMarks, type Path, type TextTable } from '../marks'
+import type { Cmyk, Separation } from '../ink'
 import type { Face } from '../type'
 import { ByteWriter } from './bytes'
 import type { FontUse } from './fonts'
@@ -24,6 +25,8 @@ export interface ContentResources {
   opacity(value: number): string
   /** Resource name of a layer that is written once for all pages that have it; undefined where it is written where it stands. */
   form?(layer: Layer): string | undefined
+  /** Colours as inks. */
+  inks?: Separation | undefined
   /** Where the content says what it is to a reading machine. */
   tags?: StructureTree
 }
@@ -42,8 +45,8 @@ export function pageContent(page: PageMarks, resources: ContentResources): Uint8
 /** The content of a layer that is written once, y up, its own origin kept (PDF 32000-1, 8.10). It has paths alone. */
 export function formContent(layer: Layer, resources: ContentResources): Uint8Array {
   // It says nothing to a reading machine: that is said where it is used.
-  const { font, image, opacity } = resources
-  const w = new Writer({ font, image, opacity })
+  const { font, image, opacity, inks } = resources
+  const w = new Writer({ font, image, opacity, inks })
   w.layer(layer, FORM)
   return w.out.bytes()
 }
@@ -151,7 +154,7 @@ class Writer {
         out.ascii(tags.text(t.places[(tagged = t.place[i]!)]!))
       }
       const use = this.res.font(t.faces[t.face[i]!] as Face)
-      this.setFill(t.colours[t.colour[i]!]!)
+      this.setFill(t.colours[t.colour[i]!]!, true)
       this.state(t, i, use, said)
       this.show(t, i, use, said.spaced, m)
     }
@@ -278,19 +281,22 @@ class Writer {
     }
   }
 
-  private setFill(c: Colour): void {
-    const s = colour(c, false)
+  private setFill(c: Colour, words = false): void {
+    const s = this.colour(c, { stroke: false, words })
     if (s !== this.fill) this.out.ascii((this.fill = s))
   }
   private setStroke(c: Colour): void {
-    const s = colour(c, true)
+    const s = this.colour(c, { stroke: true, words: false })
     if (s !== this.strokeColour) this.out.ascii((this.strokeColour = s))
+  }
+  private colour(c: Colour, { stroke, words }: { stroke: boolean; words: boolean }): string {
+    const { inks } = this.res
+    if ('k' in c) return `${short(1 - c.k)} ${stroke ? 'G' : 'g'}\n`
+    if (inks) return ink(words ? inks.words(c) : inks.area(c), stroke)
+    return `${short(c.r)} ${short(c.g)} ${short(c.b)} ${stroke ? 'RG' : 'rg'}\n`
   }
 }
 
 const short = (v: number): string => String(Math.round(v * 1000) / 1000)
 
-function colour(c: Colour, stroke: boolean): string {
-  if ('k' in c) return `${short(1 - c.k)} ${stroke ? 'G' : 'g'}\n`
-  return `${short(c.r)} ${short(c.g)} ${short(c.b)} ${stroke ? 'RG' : 'rg'}\n`
-}
+const ink = (cmyk: Cmyk, stroke: boolean): string => `${cmyk.map(short).join(' ')} ${stroke ? 'K' : 'k'}\n`

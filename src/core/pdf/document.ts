@@ -35,13 +35,14 @@ export async function writePdf(
   sink: Sink,
   ticker?: Ticker,
 ): Promise<void> {
-  if (options.preparedFor === 'X-1a' && !options.grey)
-    throw new Fault('colour', 'Only the pages of a black book can be prepared for PDF/X-1a: these have colour.')
+  if (options.preparedFor === 'X-1a' && !options.grey && !options.inks)
+    throw new Fault('colour', 'PDF/X-1a takes black and inks alone: these have colours of a screen.')
   const file = new PdfFile(sink, deflate, options.preparedFor === 'X-1a' ? '1.4' : '1.6')
   const resources = new Resources(
     file,
     pages,
     options.tags && !options.preparedFor ? new StructureTree(file, options.tags) : undefined,
+    options.inks,
   )
   await resources.embedPictures(pictures, options, ticker)
   const tree = file.ref()
@@ -121,7 +122,7 @@ function writeCatalog(
     root.StructTreeRoot = resources.tags.write(refs)
     root.MarkInfo = { Marked: true }
   }
-  if (options.preparedFor) root.OutputIntents = [outputIntent(file, options.grey)]
+  if (options.preparedFor) root.OutputIntents = [outputIntent(file, options)]
   if (options.outline?.length) {
     root.Outlines = outline(file, options.outline, refs)
     root.PageMode = 'UseOutlines'
@@ -130,7 +131,17 @@ function writeCatalog(
 }
 
 /** Says what the file's greys or colours mean (PDF 32000-1, 14.11.5). */
-function outputIntent(file: PdfFile, grey: boolean): PDFRef {
+function outputIntent(file: PdfFile, { grey, inks: separation }: PdfOptions): PDFRef {
+  const inks = grey ? undefined : separation?.inks
+  if (inks)
+    return file.object({
+      Type: 'OutputIntent',
+      S: 'GTS_PDFX',
+      OutputConditionIdentifier: file.text('Custom'),
+      OutputCondition: file.text(inks.name),
+      Info: file.text(inks.name),
+      DestOutputProfile: file.stream(inks.profile, { N: 4 }),
+    })
   const name = grey ? 'Black on uncoated paper' : 'Colours as on a screen, to be separated by the printer'
   return file.object({
     Type: 'OutputIntent',

@@ -1,4 +1,5 @@
 import type { PDFRef } from '@cantoo/pdf-lib'
+import type { Separation } from '../ink'
 import type { PdfFile } from './file'
 import { isPdf } from '../trade'
 import { embedForeignPage, type Known } from './foreign'
@@ -18,13 +19,22 @@ export interface PictureSource {
   decode(bytes: Uint8Array, asset: string): Promise<Pixels>
 }
 
+/** How a picture goes into a file. */
+interface PictureWish {
+  mostPixels?: number | undefined
+  tone?: number | undefined
+  known: Known
+  /** Colours as a press's inks. */
+  inks?: Separation | undefined
+}
+
 /** Embeds a picture: grey for black books; over white, since presses refuse transparency; no wider than `mostPixels`; black in it as dark as `tone` says (Decode, ISO 32000-1, 8.9.5.2). Unchanged JPEGs pass through. */
 export async function embedImage(
   file: PdfFile,
   source: PictureSource,
   asset: string,
   grey: boolean,
-  { mostPixels, tone, known }: { mostPixels?: number | undefined; tone?: number | undefined; known: Known },
+  { mostPixels, tone, known, inks }: PictureWish,
 ): Promise<PDFRef | undefined> {
   const bytes = await source.bytes(asset)
   if (!bytes) return undefined
@@ -32,7 +42,7 @@ export async function embedImage(
   if (isPdf(bytes)) return embedForeignPage(file, bytes, known).catch(() => undefined)
   const jpeg = jpegHeader(bytes)
   const tooWide = (width: number): boolean => mostPixels !== undefined && width > mostPixels * 1.15
-  if (jpeg && !tooWide(jpeg.width) && (jpeg.components === 1 || (jpeg.components === 3 && !grey))) {
+  if (jpeg && !tooWide(jpeg.width) && (jpeg.components === 1 || (jpeg.components === 3 && !grey && !inks))) {
     return file.stream(
       bytes,
       {
@@ -70,19 +80,25 @@ export async function embedImage(
   const [w, h] = tooWide(width)
     ? [Math.max(1, Math.round(mostPixels!)), Math.max(1, Math.round((mostPixels! * height) / width))]
     : [width, height]
-  return file.stream(w === width ? out : shrunk(out, { width, height }, channels, { width: w, height: h }), {
+  const seen = w === width ? out : shrunk(out, { width, height }, channels, { width: w, height: h })
+  const separated = grey ? undefined : inks?.pixels(seen)
+  return file.stream(separated ?? seen, {
     Type: 'XObject',
     Subtype: 'Image',
     Width: w,
     Height: h,
-    ColorSpace: grey ? 'DeviceGray' : 'DeviceRGB',
+    ColorSpace: grey ? 'DeviceGray' : separated ? 'DeviceCMYK' : 'DeviceRGB',
     BitsPerComponent: 8,
-    ...lighter(tone, channels),
+    ...(separated ? thinner(tone) : lighter(tone, channels)),
   })
 }
 
 const lighter = (tone: number | undefined, channels: number): { Decode?: number[] } =>
   tone === undefined ? {} : { Decode: Array.from({ length: channels }, () => [round(1 - tone), 1]).flat() }
+
+/** The same of inks, where none is white. */
+const thinner = (tone: number | undefined): { Decode?: number[] } =>
+  tone === undefined ? {} : { Decode: Array.from({ length: 4 }, () => [0, round(tone)]).flat() }
 
 /** Size and components of a baseline or progressive JPEG, from its frame header. Undefined for other files. */
 export function jpegHeader(b: Uint8Array): { width: number; height: number; components: number } | undefined {

@@ -1,3 +1,4 @@
+import type { Separation } from '../ink'
 import type { Deflate } from './deflate'
 import type { PictureSource } from './images'
 import type { OutlineItem } from './outline'
@@ -12,8 +13,10 @@ export interface PdfOptions {
   date: string
   /** Pictures are made grey, as black books want. */
   grey: boolean
+  /** Colours are written as a press's four inks; as on a screen where it is absent. */
+  inks?: Separation
   /**
-   * Prepared for a standard of exchange: PDF/X-1a:2003 (ISO 15930-4), for black books, or PDF/X-4 (ISO 15930-7). No checker here
+   * Prepared for a standard of exchange: PDF/X-1a:2003 (ISO 15930-4), for black books and what is in inks, or PDF/X-4 (ISO 15930-7). No checker here
    * certifies it. Such files carry no links, and say what their greys or colours mean.
    */
   preparedFor?: 'X-1a' | 'X-4'

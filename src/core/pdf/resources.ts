@@ -1,5 +1,6 @@
 import type { PDFRef } from '@cantoo/pdf-lib'
 import { type GroupMark, type ImageMark, type Layer, layerBox, type PageMarks, visitPage } from '../marks'
+import type { Separation } from '../ink'
 import { Fault, type Ticker } from '../trade'
 import type { Face } from '../type'
 import { type ContentResources, formContent } from './content'
@@ -32,6 +33,7 @@ export class Resources implements ContentResources {
     private readonly file: PdfFile,
     pages: PageMarks[],
     readonly tags: StructureTree | undefined,
+    readonly inks?: Separation,
   ) {
     for (const p of pages) for (const l of p.layers) this.collect(l.layer)
     for (const layer of sharedDrawings(pages)) this.forms.set(layer, undefined)
@@ -79,6 +81,7 @@ export class Resources implements ContentResources {
         tone: mark.tone,
         mostPixels: ppi ? (width / 72) * ppi : undefined,
         known,
+        inks: this.inks,
       })
       await this.file.settled()
       if (ref) this.images.set(key, { name: `Im${this.images.size + 1}`, ref })

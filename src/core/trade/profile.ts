@@ -117,6 +117,10 @@ const printSchema = () =>
     interiorMb: number().min(1).required(),
     coverMb: number().min(1).required(),
     pdf: string().oneOf(['plain', 'pdf/x-1a prepared']).required(),
+    /** What colours of its files are in; where it does not say, inks for PDF/X-1a and as on a screen otherwise. */
+    colour: string().oneOf(['rgb', 'cmyk'] as const),
+    /** The most ink in one place, per cent of a whole one. */
+    inkLimit: number().integer().min(100).max(400),
     proof: proof().default(undefined).optional(),
   }).noUnknown()
 

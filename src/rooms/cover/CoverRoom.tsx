@@ -30,12 +30,10 @@ export function CoverRoom({ bookId }: { bookId: string }) {
   const [look, setLook] = useState<Look>(usualLook)
   const asked = useSearchParams().get('piece')
   const readOnly = view.hold === 'following'
-  const { stage, cover, size, scale, picture, front, trouble } = useCover(
-    bookId,
-    view,
-    drawn,
-    look.what === 'front' || look.what === 'small',
-  )
+  const { stage, cover, size, scale, picture, front, beyond, trouble } = useCover(bookId, view, drawn, {
+    fronts: look.what === 'front' || look.what === 'small',
+    proof: look.tone === 'press' || look.tone === 'marked' ? look.tone : undefined,
+  })
   // What is written is seen in its sentences at once, and on the flat as soon as it is drawn.
   const design = book?.cover ?? cover?.design
   const hand = useCoverHand(bookId, design, { flat: cover?.flat, begin: asked ?? undefined, readOnly })
@@ -65,7 +63,7 @@ export function CoverRoom({ bookId }: { bookId: string }) {
             tabIndex={0}
             role="group"
             aria-label="The flat. Arrow keys move the chosen piece, Delete takes it out."
-            data-greys={look.greys}
+            data-greys={look.tone === 'greys'}
             onKeyDown={pressed}
           >
             {!cover && (
@@ -116,6 +114,7 @@ export function CoverRoom({ bookId }: { bookId: string }) {
             book={book}
             hand={hand}
             look={look}
+            beyond={beyond}
             onLook={setLook}
           >
             {refit && <Refit {...refit} readOnly={readOnly} />}

@@ -22,6 +22,7 @@ export function CoverSide({
   book,
   hand,
   look,
+  beyond,
   onLook,
   children,
 }: {
@@ -35,6 +36,7 @@ export function CoverSide({
   book: Book | undefined
   hand: CoverHand
   look: Look
+  beyond: number | undefined
   onLook: (look: Look) => void
   /** What asks for the author first. */
   children?: ReactNode
@@ -42,7 +44,7 @@ export function CoverSide({
   return (
     <aside className="values" aria-label="Values of the cover">
       {children}
-      <ViewSentence look={look} onLook={onLook} />
+      <ViewSentence look={look} beyond={beyond} onLook={onLook} />
       {cover && (
         <Stack
           bookId={bookId}

@@ -1,17 +1,29 @@
 'use client'
 import { ChoiceValue } from '@/parts/Sentence'
 
+/** Its colours as they are, as greys, or as the press makes them, with what it cannot marked or not. */
+export type Tone = 'colours' | 'greys' | 'press' | 'marked'
+
 /** How the cover is looked at. */
 export interface Look {
   /** The whole flat, the same as it is cut, the front, or the front as small as shops show it. */
   what: 'flat' | 'trimmed' | 'front' | 'small'
   zones: boolean
-  greys: boolean
+  tone: Tone
 }
 
-export const usualLook: Look = { what: 'flat', zones: true, greys: false }
+export const usualLook: Look = { what: 'flat', zones: true, tone: 'colours' }
 
-export function ViewSentence({ look, onLook }: { look: Look; onLook: (look: Look) => void }) {
+export function ViewSentence({
+  look,
+  beyond,
+  onLook,
+}: {
+  look: Look
+  /** The share of what is seen that the press’s inks cannot make. */
+  beyond: number | undefined
+  onLook: (look: Look) => void
+}) {
   'use memo'
   return (
     <p className="views">
@@ -46,15 +58,38 @@ export function ViewSentence({ look, onLook }: { look: Look; onLook: (look: Look
       , in{' '}
       <ChoiceValue
         label="Colours or greys"
-        value={look.greys ? 'greys' : 'colours'}
+        value={look.tone === 'marked' ? 'press' : look.tone}
         disabled={false}
         choices={[
           { value: 'colours', words: 'colours' },
           { value: 'greys', words: 'greys' },
+          { value: 'press', words: 'the press’s inks' },
         ]}
-        onChange={v => onLook({ ...look, greys: v === 'greys' })}
+        onChange={v => onLook({ ...look, tone: v as Tone })}
       />
-      .
+      {(look.tone === 'press' || look.tone === 'marked') && (
+        <>
+          ,{' '}
+          <ChoiceValue
+            label="What inks cannot make"
+            value={look.tone}
+            disabled={false}
+            choices={[
+              { value: 'press', words: 'as they print' },
+              { value: 'marked', words: 'striped where they fail' },
+            ]}
+            onChange={v => onLook({ ...look, tone: v as Tone })}
+          />
+        </>
+      )}
+      .{beyond !== undefined && <> {beyondWords(beyond)}</>}
     </p>
   )
+}
+
+/** How much of what is seen prints otherwise than it looks. */
+function beyondWords(share: number): string {
+  if (share < 0.001) return 'All of it prints as it looks on a screen.'
+  const percent = share < 0.01 ? 'Less than 1 %' : `${Math.round(share * 100)} %`
+  return `${percent} of it prints duller than a screen shows it.`
 }

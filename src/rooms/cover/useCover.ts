@@ -36,12 +36,18 @@ export function useEarlyCover(bookId: string): EarlyCover {
   return { early, resolution }
 }
 
-/** The cover of what is looked at as the press draws it, as large as its stage has room for. `fronts`: the front is looked at by itself. */
+/** How it is looked at: the front by itself, in the printer’s inks. */
+interface Looked {
+  fronts: boolean
+  proof: 'press' | 'marked' | undefined
+}
+
+/** The cover of what is looked at as the press draws it, as large as its stage has room for. */
 export function useCover(
   bookId: string,
   { edition, outletId, version }: OpenBook,
   { early, resolution }: EarlyCover,
-  fronts: boolean,
+  { fronts, proof }: Looked,
 ) {
   const [stage, room] = useSize<HTMLDivElement>()
   const editionId = edition?.id
@@ -71,6 +77,26 @@ export function useCover(
         : undefined,
     [bookId, editionId, outletId, cover, fronts],
   )
+  const { answer: inks, trouble: unproofed } = usePress(
+    async press => {
+      if (!editionId || !cover || !at || !proof) return undefined
+      const part = fronts ? 'front' : 'sheet'
+      const scale = fronts ? FRONT / cover.flat.height : at
+      const of = { part, scale, mark: proof === 'marked', ...(outletId ? { outletId } : {}) } as const
+      return { ...(await press.proofCover(bookId, editionId, of)), part }
+    },
+    [bookId, editionId, outletId, cover, at, proof, fronts],
+  )
   const picture = held?.at === at ? held.picture : painted
-  return { stage, cover, size, scale, picture, front, trouble: undrawn ?? unpainted ?? noFront }
+  const proofed = (part: 'sheet' | 'front') => (proof && inks?.part === part ? inks.picture : undefined)
+  return {
+    stage,
+    cover,
+    size,
+    scale,
+    picture: proofed('sheet') ?? picture,
+    front: proofed('front') ?? front,
+    beyond: proof ? inks?.beyond : undefined,
+    trouble: undrawn ?? unpainted ?? noFront ?? unproofed,
+  }
 }

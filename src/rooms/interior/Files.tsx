@@ -9,10 +9,10 @@ import { press } from '@/workers/client'
 import type { InteriorFileKind } from '@/core/delivery'
 import { useSay } from '@/parts/useSay'
 
-const kinds: { kind: InteriorFileKind; name: string; words: string; grey?: boolean }[] = [
+const kinds: { kind: InteriorFileKind; name: string; words: string }[] = [
   { kind: 'press', name: 'For the press', words: 'trim and bleed boxes, fonts inside, black alone' },
   { kind: 'X-4', name: 'Prepared for PDF/X-4', words: 'the same, and what its greys or colours mean' },
-  { kind: 'X-1a', name: 'Prepared for PDF/X-1a', words: 'for printers of the older school', grey: true },
+  { kind: 'X-1a', name: 'Prepared for PDF/X-1a', words: 'inks alone, nothing seen through: what older presses take' },
   { kind: 'proof', name: 'A proof', words: 'crop marks, and “proof” on every page' },
   { kind: 'mail', name: 'Small, for mail', words: 'pictures for a screen' },
   { kind: 'tagged', name: 'For reading machines', words: 'tagged in reading order, pictures described' },
@@ -25,12 +25,10 @@ const resolutions = [150, 200, 300, 450, 600]
 export function Files({
   book,
   editionId,
-  grey,
   starts,
 }: {
   book: Book
   editionId: string
-  /** A black book. */ grey: boolean
   /** Sections that have pages. */ starts: ReadonlySet<string>
 }) {
   const [section, setSection] = useState('')
@@ -87,25 +85,23 @@ export function Files({
             ppi
           </p>
           <ul>
-            {kinds
-              .filter(k => grey || !k.grey)
-              .map(k => (
-                <li key={k.kind}>
-                  <span>
-                    <b>{k.name}</b>
-                    {k.words}
-                  </span>
-                  <Button
-                    size="small"
-                    loading={busy === k.kind}
-                    disabled={!!busy}
-                    onClick={() => void make(k.kind)}
-                    aria-label={`Save: ${k.name}`}
-                  >
-                    Save
-                  </Button>
-                </li>
-              ))}
+            {kinds.map(k => (
+              <li key={k.kind}>
+                <span>
+                  <b>{k.name}</b>
+                  {k.words}
+                </span>
+                <Button
+                  size="small"
+                  loading={busy === k.kind}
+                  disabled={!!busy}
+                  onClick={() => void make(k.kind)}
+                  aria-label={`Save: ${k.name}`}
+                >
+                  Save
+                </Button>
+              </li>
+            ))}
             <li>
               <span>
                 <b>Blank pages</b>templates with trim, bleed and margins at this count: for either side, and a left and

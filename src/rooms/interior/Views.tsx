@@ -40,7 +40,7 @@ export function Views({
       {figures?.pages !== undefined && !book.plan && (
         <Fit bookId={book.id} editionId={edition.id} pages={figures.pages} />
       )}
-      <Files book={book} editionId={edition.id} grey={edition.ink !== 'colour'} starts={new Set(leaves.starts)} />
+      <Files book={book} editionId={edition.id} starts={new Set(leaves.starts)} />
       <ShowChoice shown={shown} onShow={onShow} />
       <Find bookId={book.id} editionId={edition.id} version={version} from={left} onGo={onGo} onFound={onFound} />
       {!comparing && (

@@ -1,4 +1,8 @@
+import * as Comlink from 'comlink'
+import type { Edition } from '@/core/book'
 import { designOf, quickCover } from '@/core/chain'
+import { separationFor } from '@/core/delivery'
+import type { Separation } from '@/core/ink'
 import {
   type Cover,
   type CoverDesign,
@@ -13,6 +17,8 @@ import { printInputsOf } from '../editionInputs'
 import { draw, withBleed } from '../draw'
 import { handed } from '../handing'
 import { bookOf } from '../openBooks'
+import { knownOutlets } from '../outlets'
+import { ports } from '../ports'
 import { withPreviews } from '../pictureShelf'
 
 /** The cover as a view needs it. */
@@ -42,6 +48,14 @@ async function measuresOf(
   if (editionOf(bookId, editionId).kind === 'ebook') return []
   const chain = chainOf(bookId, editionId, outletId)
   return flatMeasures(await chain.get('profile'), await chain.get('spec'), flat)
+}
+
+/** The inks of an outlet; of one that prints nothing, those of any coated paper. */
+async function separationAt(edition: Edition, outletId: string | undefined): Promise<Separation> {
+  const profile = knownOutlets().find(p => p.id === outletOf(edition, outletId))
+  if (profile?.print) return separationFor(profile, ports)
+  const { Separation } = await import('@/core/ink')
+  return new Separation(await ports.inks())
 }
 
 /** A book's cover before its pages are known. Undefined where no printer binds such a book, or it has no edition. */
@@ -76,5 +90,25 @@ export const covers = {
     const page = part === 'front' ? frontPage(cover) : cover.page
     const shown = part === 'sheet' ? withBleed(page) : undefined
     return handed(await withPreviews([page], pictures => draw(page, scale, pictures, shown)))
+  },
+
+  /** The same as the printer’s inks make it, and how much of it they cannot; `mark`: that is striped. */
+  async proofCover(
+    bookId: string,
+    editionId: string,
+    { part, scale, outletId, mark }: { part: 'sheet' | 'front'; scale: number; outletId?: string; mark: boolean },
+  ): Promise<{ picture: ImageBitmap; beyond: number }> {
+    const cover = await coverOf(bookId, editionId, outletId)
+    const page = part === 'front' ? frontPage(cover) : cover.page
+    const shown = part === 'sheet' ? withBleed(page) : undefined
+    const canvas = await withPreviews([page], pictures => draw(page, scale, pictures, shown))
+    const ctx = canvas.getContext('2d')!
+    const image = ctx.getImageData(0, 0, canvas.width, canvas.height)
+    const { proofed } = await import('@/core/ink')
+    const separation = await separationAt(editionOf(bookId, editionId), outletId)
+    const beyond = proofed({ width: canvas.width, rgba: image.data }, separation, mark)
+    ctx.putImageData(image, 0, 0)
+    const picture = canvas.transferToImageBitmap()
+    return Comlink.transfer({ picture, beyond }, [picture])
   },
 }

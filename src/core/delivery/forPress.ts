@@ -1,0 +1,54 @@
+import type { PageMarks } from '../marks'
+import type { PdfOptions } from '../pdf'
+import { type OutletProfile, printRules, type Ticker } from '../trade'
+import { flatPages } from './flatten'
+import type { DeliveryPorts } from './ports'
+
+/** What colours of a file are said in: as a screen has them, or as a press's inks. */
+export type FileColour = 'rgb' | 'cmyk'
+
+/** What a printer takes: inks where its profile says so, or asks for PDF/X-1a, which knows no other colours. */
+export function colourFor(profile: OutletProfile): FileColour {
+  const { colour, pdf } = printRules(profile)
+  return colour ?? (pdf === 'plain' ? 'rgb' : 'cmyk')
+}
+
+/** Of what is written in black alone, and of what has colour: in what. */
+export interface PressWish {
+  profile: OutletProfile
+  grey: boolean
+  colour?: FileColour | undefined
+}
+
+/** A PDF as a printer takes it: its kind, its colours, nothing seen through where it knows no such thing. */
+export async function pressPdf(
+  pages: PageMarks[],
+  { profile, grey, colour = colourFor(profile) }: PressWish,
+  about: Omit<PdfOptions, 'grey' | 'inks' | 'preparedFor' | 'ppi'>,
+  ports: DeliveryPorts,
+  ticker?: Ticker,
+): Promise<Uint8Array> {
+  const { asPrinted } = await import('../pdf')
+  const inks = grey || colour === 'rgb' ? undefined : await separationFor(profile, ports)
+  return writtenPdf(pages, { ...about, ...asPrinted(profile, grey, inks) }, ports, ticker)
+}
+
+/** A PDF of pages; flat, where its standard knows nothing that is seen through. */
+export async function writtenPdf(
+  pages: PageMarks[],
+  options: PdfOptions,
+  ports: DeliveryPorts,
+  ticker?: Ticker,
+): Promise<Uint8Array> {
+  const { pdfBytes } = await import('../pdf')
+  const pdfPorts = await ports.pdf()
+  const flat = options.preparedFor === 'X-1a' ? await flatPages(pages, ports) : { pages, pictures: pdfPorts.pictures }
+  return pdfBytes(flat.pages, options, { ...pdfPorts, pictures: flat.pictures }, ticker)
+}
+
+/** How a printer's colours become inks, by the profile that ships, with no more of them than it takes. */
+export async function separationFor(profile: OutletProfile, { inks }: Pick<DeliveryPorts, 'inks'>) {
+  const { Separation, USUAL_INK_LIMIT } = await import('../ink')
+  const { inkLimit } = printRules(profile)
+  return new Separation(await inks(), inkLimit === undefined ? USUAL_INK_LIMIT : inkLimit / 100)
+}

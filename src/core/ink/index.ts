@@ -1,0 +1,5 @@
+export type { Cmyk, Inks } from './inks'
+export type { Lcms } from 'lcms-wasm'
+export { loadInks } from './littleCms'
+export { proofed } from './proof'
+export { Separation, USUAL_INK_LIMIT } from './separation'
