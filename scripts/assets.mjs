@@ -1,5 +1,5 @@
 // What the app serves beside its code, from the packages it comes in: fonts with their licences, WASM, the demo library.
-import { copyFileSync, existsSync, mkdirSync, readdirSync, writeFileSync } from 'node:fs'
+import { copyFileSync, existsSync, mkdirSync, readdirSync, readFileSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { pathToFileURL } from 'node:url'
 import { bundle, root } from './lib/bundle.mjs'
@@ -17,6 +17,9 @@ const families = {
   fraunces: ['400Regular', '600SemiBold'],
   figtree: ['400Regular', '600SemiBold'],
 }
+// Those of covers are listed where the program knows them from.
+for (const { id, files } of JSON.parse(readFileSync(join(root, 'src/core/type/display/faces.json'), 'utf8')))
+  families[id] = Object.values(files).map(f => f.replace('.ttf', '').split(/_(.*)/)[1])
 const out = join(root, 'public/fonts')
 mkdirSync(out, { recursive: true })
 for (const [family, variants] of Object.entries(families)) {

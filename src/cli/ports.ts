@@ -42,7 +42,8 @@ export const fontSource: FontSource = async key => {
   const file = shippedFonts[key]
   if (!file) return undefined
   const [family, variant] = file.replace('.ttf', '').split(/_(.*)/)
-  const path = join(projectRoot(), 'node_modules/@expo-google-fonts', packages[family!]!, variant!, file)
+  const folder = packages[family!] ?? key.split('/')[0]!
+  const path = join(projectRoot(), 'node_modules/@expo-google-fonts', folder, variant!, file)
   return existsSync(path) ? new Uint8Array(await readFile(path)) : undefined
 }
 

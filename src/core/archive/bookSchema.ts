@@ -440,7 +440,9 @@ function references(book: Book, known: readonly OutletProfile[]): Trouble[] {
   if (book.cover?.picture && !assets.has(book.cover.picture.asset))
     say('cover.picture', 'cover.picture names a picture that the book does not have.')
   book.cover?.pieces.forEach((p, i) => {
-    if (p.kind === 'picture' && !assets.has(p.asset))
+    const asset =
+      p.kind === 'picture' ? p.asset : p.kind === 'repeat' && p.of.kind === 'picture' ? p.of.asset : undefined
+    if (asset !== undefined && !assets.has(asset))
       say(`cover.pieces[${i}]`, `cover.pieces[${i}] names a picture that the book does not have.`)
   })
   const styles = new Set([...shippedStyles, ...(book.styles ?? [])].map(s => s.id))

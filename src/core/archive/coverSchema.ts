@@ -1,5 +1,5 @@
 import { lazy, mixed, type Schema } from 'yup'
-import { coverForms } from '../book'
+import { coverForms, repeatPatterns } from '../book'
 import { motifNames, motifs } from '../cover'
 import { fields } from '../trade'
 
@@ -33,14 +33,37 @@ const textSchema = () =>
     leading: amount(0.3, 5).required(),
     tracking: amount(-1, 3).required(),
     capitals: yesNo().required(),
+    small: yesNo(),
+    swashes: yesNo(),
+    optical: yesNo(),
+    stacked: yesNo(),
+    arc: amount(-330, 330),
     align: one('left', 'center', 'right').required(),
     vertical: one('top', 'middle', 'bottom').required(),
     colour: colour().required(),
     shadow: optional(
       shape({ colour: colour().required(), across: amount(-1, 1).required(), down: amount(-1, 1).required() }),
     ),
+    gradient: optional(shape({ to: colour().required(), angle: amount(-360, 360).required() })),
+    outline: optional(shape({ colour: colour().required(), width: amount(0, 0.5).required() })),
+    glow: optional(shape({ colour: colour().required(), reach: amount(0, 1).required() })),
     plate: optional(shape({ colour: colour().required(), around: amount(0, 4).required(), round: yesNo().required() })),
   })
+
+/** What a repeat may be made of. */
+const repeatedSchemas: Record<string, () => Schema> = {
+  form: () =>
+    shape({
+      kind: one('form').required(),
+      form: one(...coverForms).required(),
+      points: whole(0, 120),
+      depth: amount(0, 1),
+    }),
+  ornament: () => shape({ kind: one('ornament').required(), ornament: text(60).required() }),
+  letter: () => shape({ kind: one('letter').required(), letter: text(12).required() }),
+  picture: () => shape({ kind: one('picture').required(), asset: text(64).required() }),
+}
+const noSuchRepeat = (): Schema => shape({ kind: one(...Object.keys(repeatedSchemas)).required() })
 
 /** A piece by its kind; one that says none is words. */
 const pieceSchemas: Record<string, () => Schema> = {
@@ -53,6 +76,25 @@ const pieceSchemas: Record<string, () => Schema> = {
       colour: colour().required(),
       points: whole(0, 120),
       depth: amount(0, 1),
+      opacity: amount(0, 1),
+      gradient: optional(shape({ to: colour().required(), angle: amount(-360, 360).required() })),
+      path: like(/^[MLQCZ0-9 .,-]*$/, 'wants an outline of M, L, Q, C and Z').max(200_000),
+    }),
+  repeat: () =>
+    shape({
+      ...placed,
+      kind: one('repeat').required(),
+      of: lazy(
+        (v: unknown) => repeatedSchemas[(v as { kind?: string } | undefined)?.kind ?? '']?.() ?? noSuchRepeat(),
+      ) as never,
+      colour: colour().required(),
+      face: text(80),
+      pattern: one(...repeatPatterns).required(),
+      cell: amount(0.01, 2).required(),
+      apart: optional(shape({ x: amount(-0.9, 10).required(), y: amount(-0.9, 10).required() })),
+      tilt: amount(-360, 360),
+      jitter: amount(0, 1),
+      seed: whole(0, 2_147_483_647),
       opacity: amount(0, 1),
     }),
   picture: () =>

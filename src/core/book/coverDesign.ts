@@ -63,16 +63,31 @@ export interface TextPiece extends Placed {
   /** Ems. */
   tracking: number
   capitals: boolean
+  /** Small letters as small capitals, and swashes, where the face has them. */
+  small?: boolean
+  swashes?: boolean
+  /** Letters stand nearer together the larger they are. */
+  optical?: boolean
+  /** Each line is as wide as its box, in letters of its own size. */
+  stacked?: boolean
+  /** Degrees that a line turns by from end to end: up at its middle where they are positive. */
+  arc?: number
   align: 'left' | 'center' | 'right'
   vertical: 'top' | 'middle' | 'bottom'
   colour: string
   /** The same words under them, moved by so many ems. */
   shadow?: { colour: string; across: number; down: number }
+  /** From its colour at the head to another at the foot; degrees from there. */
+  gradient?: { to: string; angle: number }
+  /** A line around the letters, so many ems wide. */
+  outline?: { colour: string; width: number }
+  /** Light around them, so many ems far. */
+  glow?: { colour: string; reach: number }
   /** A plate under the words, reaching so many ems around them. */
   plate?: { colour: string; around: number; round: boolean }
 }
 
-export const coverForms = ['rectangle', 'round', 'polygon', 'star', 'badge', 'ribbon', 'line', 'frame'] as const
+export const coverForms = ['rectangle', 'round', 'polygon', 'star', 'badge', 'ribbon', 'line', 'frame', 'own'] as const
 export type CoverForm = (typeof coverForms)[number]
 
 /** A shape of one colour. */
@@ -86,6 +101,10 @@ export interface ShapePiece extends Placed {
   depth?: number
   /** 0 to 1; where absent it covers. */
   opacity?: number
+  /** From its colour at the head to another at the foot; degrees from there. */
+  gradient?: { to: string; angle: number }
+  /** Of `own`: an outline from an SVG, in a square of 1000. */
+  path?: string
 }
 
 /** A picture that covers its box; what is too much of it is cut. */
@@ -107,7 +126,36 @@ export interface OrnamentPiece extends Placed {
   colour: string
 }
 
-export type CoverPiece = TextPiece | ShapePiece | PicturePiece | OrnamentPiece
+export const repeatPatterns = ['straight', 'brick', 'half-drop', 'mirrored'] as const
+
+/** What a repeat is made of. */
+export type Repeated =
+  | { kind: 'form'; form: CoverForm; points?: number; depth?: number }
+  | { kind: 'ornament'; ornament: string }
+  | { kind: 'letter'; letter: string }
+  | { kind: 'picture'; asset: string }
+
+/** One thing over and over in a box. */
+export interface RepeatPiece extends Placed {
+  kind: 'repeat'
+  of: Repeated
+  colour: string
+  /** Of letters. */
+  face?: string
+  pattern: (typeof repeatPatterns)[number]
+  /** Side of one, in parts of the front's width. */
+  cell: number
+  /** Between them, in parts of one; none where absent. */
+  apart?: { x: number; y: number }
+  /** Degrees that each is turned by. */
+  tilt?: number
+  /** How far each strays by chance, 0 to 1. */
+  jitter?: number
+  seed?: number
+  opacity?: number
+}
+
+export type CoverPiece = TextPiece | ShapePiece | PicturePiece | OrnamentPiece | RepeatPiece
 
 /** Whether a piece is words. */
 export const isWords = (piece: CoverPiece): piece is TextPiece => piece.kind === undefined || piece.kind === 'text'

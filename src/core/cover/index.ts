@@ -6,6 +6,7 @@ export { type CoverSpec, type Flat, flatFor, type Rect, type Sheet, sheetSize, z
 export { type CoverGround } from './ground'
 export { mix, toRgb } from './mix'
 export { type MotifColour, type MotifKind, motifNames, motifs, type MotifValue } from './motifs'
+export { outlineOfSvg } from './ownPath'
 export { usualForm, wordsOf } from './pieces'
 export { areaOf, boxInArea, boxOnFlat, sheetOf, sizeIn } from './place'
 export { coverTemplate } from './template'

@@ -46,7 +46,7 @@ class Pen {
     const drawn = items.map(item => {
       if (item.kind === 'group') return this.group(item)
       if (item.kind === 'image') return this.image(item)
-      return xml`<path d="${pathData(item.path)}" fill="${item.fill ? paint(item.fill) : 'none'}"${item.stroke && xml` stroke="${paint(item.stroke.colour)}" stroke-width="${num(item.stroke.width)}"`}/>`
+      return xml`<path d="${pathData(item.path)}" fill="${item.fill ? paint(item.fill) : 'none'}"${item.stroke && xml` stroke="${paint(item.stroke.colour)}" stroke-width="${num(item.stroke.width)}"${item.stroke.round && xml` stroke-linejoin="round"`}`}/>`
     })
     return xml`${joined(drawn, '\n')}${text && this.text(text)}`
   }

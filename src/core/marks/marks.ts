@@ -77,7 +77,8 @@ export interface PathMark {
   kind: 'path'
   path: Path
   fill?: Colour
-  stroke?: { colour: Colour; width: number }
+  /** `round`: its corners are, as around letters. */
+  stroke?: { colour: Colour; width: number; round?: true }
 }
 
 export interface ImageMark {

@@ -19,6 +19,7 @@ export interface Canvas2D {
   drawImage(image: never, x: number, y: number, w: number, h: number): void
   fillStyle: unknown
   strokeStyle: unknown
+  lineJoin: string
   lineWidth: number
   globalAlpha: number
 }
@@ -53,6 +54,7 @@ function paintLayer(ctx: Canvas2D, layer: Layer, pictures: Pictures): void {
       if (item.stroke) {
         ctx.strokeStyle = css(item.stroke.colour)
         ctx.lineWidth = item.stroke.width
+        ctx.lineJoin = item.stroke.round ? 'round' : 'miter'
         ctx.stroke()
       }
     } else if (item.kind === 'image') {

@@ -45,7 +45,7 @@ export function pageSvg(page: PageMarks, title: string): string {
         continue
       }
       body.push(
-        xml`<path d="${data(item.path, 1, 1, x, y)}" fill="${item.fill ? paint(item.fill) : 'none'}"${item.stroke && xml` stroke="${paint(item.stroke.colour)}" stroke-width="${num(item.stroke.width)}"`}/>`,
+        xml`<path d="${data(item.path, 1, 1, x, y)}" fill="${item.fill ? paint(item.fill) : 'none'}"${item.stroke && xml` stroke="${paint(item.stroke.colour)}" stroke-width="${num(item.stroke.width)}"${item.stroke.round && xml` stroke-linejoin="round"`}`}/>`,
       )
     }
     const t = l.text

@@ -101,6 +101,7 @@ class Writer {
         if (item.stroke) {
           this.setStroke(item.stroke.colour)
           const width = item.stroke.width * Math.sqrt(Math.abs(m[0] * m[3] - m[1] * m[2]))
+          if (item.stroke.round) out.ascii('1 j\n')
           if (width !== this.width) {
             out.num((this.width = width))
             out.ascii('w\n')
@@ -108,6 +109,7 @@ class Writer {
         }
         this.path(item.path, m)
         out.ascii(item.fill ? (item.stroke ? 'B\n' : 'f\n') : 'S\n')
+        if (item.stroke?.round) out.ascii('0 j\n')
         if (this.res.tags) out.ascii('EMC\n')
       } else if (item.kind === 'image') {
         const name = this.res.image(item)

@@ -1,4 +1,5 @@
 import { Fault } from '../trade'
+import { displayFamilies } from './display'
 import { Face } from './face'
 import { loadHarfBuzz } from './harfbuzz'
 
@@ -83,7 +84,7 @@ function family(
 
 /** Files by key: "eb-garamond/italic". */
 export const shippedFonts: Record<string, string> = Object.fromEntries(
-  Object.entries(shippedFamilies).flatMap(([id, f]) =>
+  [...Object.entries(shippedFamilies), ...displayFamilies.map(f => [f.id, f] as const)].flatMap(([id, f]) =>
     Object.entries(f.files).map(([variant, file]) => [`${id}/${variant}`, file]),
   ),
 )

@@ -1,6 +1,7 @@
 'use client'
 import { useState } from 'react'
 import type { PieceGround } from '@/core/book'
+import { outlineOfSvg } from '@/core/cover'
 import { bringInPicture, pictureTypes } from '@/data/pictures'
 import { FilePick } from '@/parts/FilePick'
 import { ChoiceValue } from '@/parts/Sentence'
@@ -9,47 +10,66 @@ import { type NewPiece, newPieces } from './coverChanges'
 import { forms, panels } from './pieceWords'
 
 const called = (p: NewPiece): string =>
-  p === 'words' ? 'words of its own' : p === 'ornament' ? 'an ornament' : forms[p]
+  p === 'words'
+    ? 'words of its own'
+    : p === 'ornament'
+      ? 'an ornament'
+      : p === 'repeat'
+        ? 'one thing over and over'
+        : forms[p]
 
 /** Puts something more on the cover. */
 export function Adding({
   bookId,
   onAdd,
   onPicture,
+  onOutline,
 }: {
   bookId: string
   onAdd: (what: NewPiece, panel: PieceGround) => void
   onPicture: (asset: string, panel: PieceGround) => void
+  onOutline: (path: string, panel: PieceGround) => void
 }) {
   const say = useSay()
   const [panel, setPanel] = useState<PieceGround>('front')
   const bring = (file: File): void => void bringInPicture(bookId, file).then(a => onPicture(a.id, panel), say.failed)
+  const outline = (file: File): void =>
+    void file
+      .arrayBuffer()
+      .then(b => onOutline(outlineOfSvg(new Uint8Array(b)), panel))
+      .catch(say.failed)
   return (
-    <FilePick label="A picture for a piece: file" accept={pictureTypes} onPick={([file]) => bring(file!)}>
-      {pick => (
-        <p className="adding">
-          Put on the{' '}
-          <ChoiceValue
-            label="Panel for something more"
-            value={panel}
-            choices={(['front', 'back', 'spine', 'sheet'] as const).map(value => ({ value, words: panels[value] }))}
-            onChange={v => setPanel(v as PieceGround)}
-          />{' '}
-          <ChoiceValue
-            label="Something more"
-            value=""
-            choices={[
-              { value: '', words: 'something more' },
-              ...newPieces.map(value => ({ value, words: called(value) })),
-              { value: 'picture', words: 'a picture …' },
-            ]}
-            onChange={v => {
-              if (v === 'picture') pick()
-              else if (v) onAdd(v as NewPiece, panel)
-            }}
-          />
-          .
-        </p>
+    <FilePick label="An outline for a piece: file" accept=".svg" onPick={([file]) => outline(file!)}>
+      {pickOutline => (
+        <FilePick label="A picture for a piece: file" accept={pictureTypes} onPick={([file]) => bring(file!)}>
+          {pick => (
+            <p className="adding">
+              Put on the{' '}
+              <ChoiceValue
+                label="Panel for something more"
+                value={panel}
+                choices={(['front', 'back', 'spine', 'sheet'] as const).map(value => ({ value, words: panels[value] }))}
+                onChange={v => setPanel(v as PieceGround)}
+              />{' '}
+              <ChoiceValue
+                label="Something more"
+                value=""
+                choices={[
+                  { value: '', words: 'something more' },
+                  ...newPieces.map(value => ({ value, words: called(value) })),
+                  { value: 'picture', words: 'a picture …' },
+                  { value: 'outline', words: 'an outline from an SVG …' },
+                ]}
+                onChange={v => {
+                  if (v === 'picture') pick()
+                  else if (v === 'outline') pickOutline()
+                  else if (v) onAdd(v as NewPiece, panel)
+                }}
+              />
+              .
+            </p>
+          )}
+        </FilePick>
       )}
     </FilePick>
   )

@@ -52,6 +52,7 @@ export function CoverSide({
           design={design ?? cover.design}
           data={book?.data}
           assets={book?.assets ?? []}
+          fonts={book?.fonts}
           chosen={hand.chosen}
           ways={hand.ways}
           onChoose={hand.choose}
@@ -60,7 +61,7 @@ export function CoverSide({
       )}
       {cover && (
         <WriterOnly bookId={bookId}>
-          <Adding bookId={bookId} onAdd={hand.add} onPicture={hand.addPicture} />
+          <Adding bookId={bookId} onAdd={hand.add} onPicture={hand.addPicture} onOutline={hand.addOutline} />
           <section className="stack" aria-label="Under all">
             <h2>Under all</h2>
             <GroundSentence bookId={bookId} design={design ?? cover.design} onChange={hand.change} />

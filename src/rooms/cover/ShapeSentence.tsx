@@ -3,6 +3,7 @@ import { coverForms, type ShapePiece } from '@/core/book'
 import { usualForm } from '@/core/cover'
 import { ChoiceValue, NumberValue } from '@/parts/Sentence'
 import { called, type ChangePiece } from './coverChanges'
+import { GradientWords } from './LettersSentence'
 import { forms } from './pieceWords'
 import { Tint } from './Tint'
 
@@ -29,7 +30,7 @@ export function ShapeSentence({ piece, onChange }: { piece: ShapePiece; onChange
       <ChoiceValue
         label="Form"
         value={piece.form}
-        choices={coverForms.map(value => ({ value, words: forms[value] }))}
+        choices={coverForms.filter(f => f !== 'own' || piece.path).map(value => ({ value, words: forms[value] }))}
         onChange={v =>
           onChange('Form', {
             form: v as ShapePiece['form'],
@@ -67,6 +68,35 @@ export function ShapeSentence({ piece, onChange }: { piece: ShapePiece; onChange
         </>
       )}
       , in <Tint label="Colour" value={piece.colour} onTake={colour => onChange(`Colour of the ${name}`, { colour })} />
+      {piece.gradient ? (
+        <>
+          <GradientWords
+            gradient={piece.gradient}
+            onTake={gradient => onChange(`Gradient of the ${name}`, { gradient }, true)}
+          />{' '}
+          (
+          <span className="value">
+            <button type="button" onClick={() => onChange(`Gradient of the ${name}`, { gradient: undefined })}>
+              one colour instead
+            </button>
+          </span>
+          )
+        </>
+      ) : (
+        <>
+          {' '}
+          (
+          <span className="value">
+            <button
+              type="button"
+              onClick={() => onChange(`Gradient of the ${name}`, { gradient: { to: piece.colour, angle: 0 } })}
+            >
+              let it go over to another
+            </button>
+          </span>
+          )
+        </>
+      )}
       , and covers what is under it by{' '}
       <NumberValue
         label="Covers"

@@ -1,6 +1,14 @@
 'use client'
 import { useEffect, useRef } from 'react'
-import { type Asset, type CoverDesign, type CoverPiece, isWords, type PieceGround, type TitleData } from '@/core/book'
+import {
+  type Asset,
+  type Book,
+  type CoverDesign,
+  type CoverPiece,
+  isWords,
+  type PieceGround,
+  type TitleData,
+} from '@/core/book'
 import { wordsOf } from '@/core/cover'
 import { WriterOnly } from '@/parts/WriterOnly'
 import type { CoverView } from '@/workers/answers/covers'
@@ -10,6 +18,7 @@ import { PictureSentence } from './PictureSentence'
 import { fields, forms, panels } from './pieceWords'
 import { PieceWays, type Ways } from './PieceWays'
 import { PlaceSentence } from './PlaceSentence'
+import { RepeatSentence } from './RepeatSentence'
 import { ShapeSentence } from './ShapeSentence'
 import { TextSentence } from './TextSentence'
 
@@ -33,6 +42,7 @@ export function Stack({
   design: { pieces },
   data,
   assets,
+  fonts,
   chosen,
   ways,
   onChoose,
@@ -43,6 +53,7 @@ export function Stack({
   design: CoverDesign
   data: TitleData | undefined
   assets: Asset[]
+  fonts: Book['fonts']
   chosen: string | undefined
   ways: Ways
   onChoose: (id: string | undefined) => void
@@ -68,7 +79,7 @@ export function Stack({
                       {data && isWords(p) && !wordsOf(data, p).trim() && <em>has nothing to say</em>}
                     </button>
                     {p.id === chosen && (
-                      <Said piece={p} {...{ bookId, cover, assets, ways }} onChange={onPiece(p.id)} />
+                      <Said piece={p} {...{ bookId, cover, assets, fonts, ways }} onChange={onPiece(p.id)} />
                     )}
                   </li>
                 ))}
@@ -87,6 +98,7 @@ function Said({
   piece,
   cover,
   assets,
+  fonts,
   ways,
   onChange,
 }: {
@@ -94,6 +106,7 @@ function Said({
   piece: CoverPiece
   cover: CoverView
   assets: Asset[]
+  fonts: Book['fonts']
   ways: Ways
   onChange: ChangePiece
 }) {
@@ -107,6 +120,7 @@ function Said({
           <TextSentence
             piece={piece}
             set={cover.pieces.find(s => s.id === piece.id)}
+            fonts={fonts}
             onChange={onChange as ChangePiece<typeof piece>}
           />
         ) : piece.kind === 'shape' ? (
@@ -119,6 +133,8 @@ function Said({
             flat={cover.flat}
             onChange={onChange as ChangePiece<typeof piece>}
           />
+        ) : piece.kind === 'repeat' ? (
+          <RepeatSentence {...{ bookId, piece, assets }} onChange={onChange as ChangePiece<typeof piece>} />
         ) : (
           <OrnamentSentence piece={piece} onChange={onChange as ChangePiece<typeof piece>} />
         )}

@@ -1,9 +1,10 @@
 'use client'
-import type { TextPiece } from '@/core/book'
+import type { Book, TextPiece } from '@/core/book'
 import type { SetPiece } from '@/core/cover'
 import { ChoiceValue, NumberValue, TextValue } from '@/parts/Sentence'
 import { called, type ChangePiece } from './coverChanges'
-import { faces } from './pieceWords'
+import { facesFor } from './faces'
+import { LettersSentence } from './LettersSentence'
 import { Tint } from './Tint'
 
 const POINTS = { factor: 1, step: 1, digits: 1, unit: 'pt' }
@@ -14,10 +15,13 @@ const HUNDREDTHS = { factor: 100, step: 1, digits: 0, unit: '%' }
 export function TextSentence({
   piece,
   set,
+  fonts,
   onChange,
 }: {
   piece: TextPiece
   set: SetPiece | undefined
+  /** The author’s own. */
+  fonts: Book['fonts']
   onChange: ChangePiece<TextPiece>
 }) {
   const name = called(piece)
@@ -51,7 +55,7 @@ export function TextSentence({
         </p>
       )}
       <p>
-        Set in {choice('face', 'Face', faces)}, at most{' '}
+        Set in {choice('face', 'Face', facesFor(fonts))}, at most{' '}
         <NumberValue
           label="Largest size, points"
           value={piece.size}
@@ -106,6 +110,7 @@ export function TextSentence({
         ])}{' '}
         of its box, <Under piece={piece} onChange={onChange} />.
       </p>
+      <LettersSentence piece={piece} onChange={onChange} />
       {set && (
         <p className="measured">
           Set at {set.size.toFixed(1)} pt

@@ -1,4 +1,4 @@
-import { type CoverDesign, type CoverPiece, coverForms, isWords } from '@/core/book'
+import { type CoverDesign, type CoverForm, type CoverPiece, coverForms, isWords } from '@/core/book'
 import { nameOf, shippedDesigns } from '@/core/cover'
 
 /** A change of the design, as one step; `merge`: it may join the one before. */
@@ -73,8 +73,8 @@ export function copied(design: CoverDesign, id: string): { design: CoverDesign; 
 }
 
 /** What can be put on a cover. A picture comes with its file. */
-export const newPieces = ['words', 'ornament', ...coverForms] as const
-export type NewPiece = (typeof newPieces)[number]
+export type NewPiece = 'words' | 'ornament' | 'repeat' | Exclude<CoverForm, 'own'>
+export const newPieces: readonly NewPiece[] = ['words', 'ornament', 'repeat', ...coverForms.filter(f => f !== 'own')]
 
 const BOX = { x: 0.25, y: 0.42, width: 0.5, height: 0.12 }
 const SQUARE = { x: 0.35, y: 0.4, width: 0.3, height: 0.2 }
@@ -107,14 +107,39 @@ export function added(
         }
       : what === 'ornament'
         ? { id, kind: 'ornament', panel, ornament: 'three lights', box: BOX, colour: design.motif.light }
-        : {
-            id,
-            kind: 'shape',
-            panel,
-            form: what,
-            box: what === 'line' || what === 'ribbon' ? BOX : SQUARE,
-            colour: design.motif.light,
-          }
+        : what === 'repeat'
+          ? {
+              id,
+              kind: 'repeat',
+              panel,
+              within: 'panel',
+              of: { kind: 'form', form: 'star' },
+              box: { x: 0, y: 0, width: 1, height: 1 },
+              colour: design.motif.light,
+              pattern: 'brick',
+              cell: 0.06,
+              apart: { x: 1, y: 0.6 },
+              opacity: 0.25,
+            }
+          : {
+              id,
+              kind: 'shape',
+              panel,
+              form: what,
+              box: what === 'line' || what === 'ribbon' ? BOX : SQUARE,
+              colour: design.motif.light,
+            }
+  return { design: { ...design, pieces: [...design.pieces, piece] }, id }
+}
+
+/** The design with an outline of the author's own over all. */
+export function outlined(
+  design: CoverDesign,
+  path: string,
+  panel: CoverPiece['panel'],
+): { design: CoverDesign; id: string } {
+  const id = freeId(design, 'outline')
+  const piece: CoverPiece = { id, kind: 'shape', form: 'own', path, panel, box: SQUARE, colour: design.motif.light }
   return { design: { ...design, pieces: [...design.pieces, piece] }, id }
 }
 

@@ -25,15 +25,5 @@ export const forms: Record<CoverForm, string> = {
   ribbon: 'a ribbon',
   line: 'a line',
   frame: 'a frame',
+  own: 'an outline of yours',
 }
-export const faces = [
-  { value: 'fraunces/bold', words: 'Fraunces bold' },
-  { value: 'fraunces/regular', words: 'Fraunces' },
-  { value: 'figtree/bold', words: 'Figtree bold' },
-  { value: 'figtree/regular', words: 'Figtree' },
-  { value: 'eb-garamond/regular', words: 'EB Garamond' },
-  { value: 'eb-garamond/italic', words: 'EB Garamond italic' },
-  { value: 'eb-garamond/bold', words: 'EB Garamond bold' },
-  { value: 'source-serif/regular', words: 'Source Serif' },
-  { value: 'source-serif/italic', words: 'Source Serif italic' },
-]

@@ -11,6 +11,7 @@ import {
   copied,
   laid,
   type NewPiece,
+  outlined,
   pictured,
   without,
   withPiece,
@@ -25,6 +26,7 @@ export interface CoverHand {
   onPiece: (id: string) => ChangePiece
   add: (what: NewPiece, panel: CoverPiece['panel']) => void
   addPicture: (asset: string, panel: CoverPiece['panel']) => void
+  addOutline: (path: string, panel: CoverPiece['panel']) => void
   ways: Ways
   /** A key on the flat; whether it meant anything there. */
   key: (e: { key: string; shiftKey: boolean; ctrlKey: boolean; metaKey: boolean }) => boolean
@@ -93,6 +95,7 @@ export function useCoverHand(
     onPiece,
     add: (what, panel) => make('Put something on the cover', d => added(d, what, panel)),
     addPicture: (asset, panel) => make('Put a picture on the cover', d => pictured(d, asset, panel)),
+    addOutline: (path, panel) => make('Put an outline on the cover', d => outlined(d, path, panel)),
     ways: { over: lay(1), under: lay(-1), copy, out },
     key: e => {
       const arrow = arrows[e.key]

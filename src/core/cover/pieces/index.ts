@@ -2,6 +2,7 @@ import { type CoverPiece, isWords } from '../../book'
 import type { DrawnPiece, PieceDrawing, PiecePlace } from './kind'
 import { drawOrnamentPiece } from './ornament'
 import { drawPicture } from './picture'
+import { drawRepeat } from './repeat'
 import { drawShape } from './shape'
 import { drawText } from './text'
 
@@ -24,5 +25,7 @@ export async function drawPiece(
       return drawPicture(piece, place, drawing)
     case 'ornament':
       return drawOrnamentPiece(piece, place)
+    case 'repeat':
+      return drawRepeat(piece, place, drawing)
   }
 }

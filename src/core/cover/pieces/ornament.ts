@@ -6,7 +6,10 @@ import type { DrawnPiece, PiecePlace } from './kind'
 const isOrnament = (name: string): name is OrnamentName => (ornamentNames as readonly string[]).includes(name)
 
 /** As large as its box lets it be, in the middle. Undefined where there is no such ornament. */
-export function drawOrnamentPiece(piece: OrnamentPiece, { box }: PiecePlace): DrawnPiece | undefined {
+export function drawOrnamentPiece(
+  piece: Pick<OrnamentPiece, 'ornament' | 'colour'>,
+  { box }: PiecePlace,
+): DrawnPiece | undefined {
   if (!isOrnament(piece.ornament) || piece.ornament === 'none') return undefined
   const one = new LayerBuilder()
   drawOrnament(one, piece.ornament, 0, 0, 1)

@@ -1,12 +1,14 @@
 import type { CoverForm, ShapePiece } from '../../book'
-import { type Path, PathBuilder, rgb } from '../../marks'
+import { type Item, type Path, PathBuilder, pathFromSvg, rgb } from '../../marks'
 import type { Rect } from '../rect'
 import type { DrawnPiece, PiecePlace } from './kind'
+import { gradientIn } from './letters'
 
 /** What a form is drawn with, beside its box. */
 interface FormValues {
   points: number
   depth: number
+  path?: string
 }
 
 /** What a form is when nothing is said of it. */
@@ -19,6 +21,7 @@ export const usualForm: Record<CoverForm, FormValues> = {
   ribbon: { points: 0, depth: 0.3 },
   line: { points: 0, depth: 0.2 },
   frame: { points: 0, depth: 0.06 },
+  own: { points: 0, depth: 0 },
 }
 
 const forms: Record<CoverForm, (box: Rect, values: FormValues) => Path> = {
@@ -43,6 +46,7 @@ const forms: Record<CoverForm, (box: Rect, values: FormValues) => Path> = {
     const thick = Math.max(0.3, depth * height)
     return new PathBuilder().rect(x, y + (height - thick) / 2, width, thick).build()
   },
+  own: (box, { path }) => (path ? inBox(pathFromSvg(path), box) : rounded(new PathBuilder(), box, 0).build()),
   frame: ({ x, y, width, height }, { depth }) => {
     const t = Math.max(0.3, (depth * Math.min(width, height)) / 2)
     // The opening runs the other way round.
@@ -55,6 +59,15 @@ const forms: Record<CoverForm, (box: Rect, values: FormValues) => Path> = {
       .close()
       .build()
   },
+}
+
+/** Side of the square that own outlines are kept in. */
+const OWN = 1000
+/** An own outline as large as its box lets it be, in the middle. */
+function inBox({ ops, xy }: Path, { x, y, width, height }: Rect): Path {
+  const scale = Math.min(width, height) / OWN
+  const [dx, dy] = [x + (width - OWN * scale) / 2, y + (height - OWN * scale) / 2]
+  return { ops, xy: xy.map((v, i) => v * scale + (i % 2 ? dy : dx)) }
 }
 
 /** How a circle's quarter is drawn as a cubic. */
@@ -123,10 +136,22 @@ function wavy(box: Rect, waves: number, depth: number): Path {
   return p.close().build()
 }
 
+/** What of a shape says its outline. */
+type Outlined = Pick<ShapePiece, 'points' | 'depth' | 'path'>
+
+/** The outline of a form in a box. */
+export function formPath(form: CoverForm, box: Rect, { points, depth, path }: Outlined = {}): Path {
+  const usual = usualForm[form]
+  return forms[form](box, { points: points ?? usual.points, depth: depth ?? usual.depth, ...(path ? { path } : {}) })
+}
+
 export function drawShape(piece: ShapePiece, { box }: PiecePlace): DrawnPiece {
-  const usual = usualForm[piece.form]
-  const path = forms[piece.form](box, { points: piece.points ?? usual.points, depth: piece.depth ?? usual.depth })
-  const shape = { kind: 'path' as const, path, fill: rgb(piece.colour) }
+  const path = formPath(piece.form, box, piece)
+  const fill = rgb(piece.colour)
+  const { gradient } = piece
+  const shape: Item = gradient
+    ? gradientIn(path, box, { from: fill, to: rgb(gradient.to), angle: gradient.angle })
+    : { kind: 'path', path, fill }
   const opacity = piece.opacity ?? 1
   return {
     layer: { items: [opacity < 1 ? { kind: 'group', opacity, layers: [{ items: [shape] }] } : shape] },

@@ -1,24 +1,14 @@
 import type { TextPiece } from '../../book'
-import { type Item, LayerBuilder, type Layer, PathBuilder, rgb } from '../../marks'
-import {
-  type BreakRules,
-  breakParagraph,
-  type BrokenParagraph,
-  linePieces,
-  type Paragraph,
-  ParagraphBuilder,
-  setLine,
-  splitLong,
-  TextStyle,
-} from '../../type'
+import { type Item, LayerBuilder, type Layer, type Path, PathBuilder, rgb } from '../../marks'
+import { type Face, linePieces, setFrag, setLine, TextStyle } from '../../type'
 import type { Flat } from '../geometry'
 import type { Rect } from '../rect'
+import { type Fitted, fitted } from './fit'
 import type { DrawnPiece, PieceDrawing, PiecePlace } from './kind'
+import { type Bend, bendOf, glowAround, gradientIn, outlinesOf, sagOf } from './letters'
 import { roundedRect } from './shape'
 import { wordsOf } from './words'
 
-/** Below this nothing on a cover can be read. */
-const LEAST_SIZE = 6.5
 /** The panel that sizes are stated for: 6 × 9 in, square points. */
 const STATED_FOR = 432 * 648
 /** Between words on the back and the barcode, points. */
@@ -37,6 +27,7 @@ export async function drawText(
   const colour = rgb(piece.colour)
   const box = { ...place.box }
   if (barcode && piece.panel === 'back') keepClear(box, barcode, place.area)
+  const bent = piece.panel === 'spine' ? 0 : (piece.arc ?? 0)
   const fit = fitted({
     text: piece.capitals ? text.toLocaleUpperCase(data.language) : text,
     piece,
@@ -46,29 +37,33 @@ export async function drawText(
       new TextStyle({
         faces: [face, fallback],
         size,
-        features: ['-onum', 'lnum'],
+        features: featuresOf(piece, face),
         language: data.language,
         colour,
-        tracking: piece.tracking,
+        tracking: piece.tracking + (piece.optical ? opticalTracking(size) : 0),
       }),
+    sag: width => sagOf(width, bent),
   })
-  const cap = face.metrics.capHeight * fit.size
-  const height = inkHeight(fit, piece, cap)
-  const free = box.height - height
+  const cap = face.metrics.capHeight * (fit.lines[0]?.size ?? fit.size)
+  const sag = sagOf(box.width, bent)
+  const free = box.height - fit.height - sag
   const top = box.y + (piece.vertical === 'middle' ? free / 2 : piece.vertical === 'bottom' ? free : 0)
-  const layer = setLines(fit, piece, { x: box.x, y: top + cap })
-  const ink = { x: box.x, y: top, width: box.width, height }
-  const under = underWords(piece, layer, { box, ink, fit })
-  const { size, tooLong, lines } = fit
+  // Lines bent down at their middle begin so much higher there.
+  const first = top + cap + (bent < 0 ? sag : 0)
+  const set = setLines(fit, piece, { x: box.x, y: first })
+  const ink = { x: box.x, y: top, width: box.width, height: fit.height + sag }
+  const bend = bent ? bendOf(box.width, bent, { cx: box.x + box.width / 2, y: first }) : undefined
+  const under = underWords(piece, set, { box, ink, fit, bend })
+  const layer = drawnLetters(piece, set, ink, bend)
   return {
     layer: under.length ? { items: [...under, { kind: 'group', layers: [layer] }] } : layer,
     words: {
       text,
       ink,
-      size,
+      size: fit.size,
       colour,
-      tooLong,
-      missing: lines.flatMap(l => l.paragraph.missing),
+      tooLong: fit.tooLong,
+      missing: [...new Set(fit.lines.map(l => l.paragraph))].flatMap(p => p.missing),
       under: under.length ? { items: under } : undefined,
     },
   }
@@ -78,136 +73,98 @@ export async function drawText(
 const scaleOf = ({ panel }: TextPiece, { panels: { front } }: Flat): number =>
   panel === 'spine' ? 1 : Math.sqrt((front.width * front.height) / STATED_FOR)
 
-interface FittedLine {
-  paragraph: Paragraph
-  broken: BrokenParagraph
-  rules: BreakRules
+/** Figures that stand in line with capitals; swashes and small capitals where the face has them. */
+function featuresOf({ swashes, small }: TextPiece, { features }: Face): string[] {
+  const wanted = [...(swashes ? ['swsh', 'cswh'] : []), ...(small ? ['smcp'] : [])]
+  return ['-onum', 'lnum', ...wanted.filter(f => features.has(f))]
 }
 
-interface Fitted {
-  size: number
-  lines: FittedLine[]
-  /** Of all its paragraphs. */
-  count: number
-  tooLong: boolean
-}
-
-/** From the first line's capitals to what hangs below the last; capitals have nothing that hangs. */
-const inkHeight = ({ count, size }: Pick<Fitted, 'count' | 'size'>, piece: TextPiece, cap: number): number =>
-  cap + (count - 1) * size * piece.leading + (piece.capitals ? 0.02 : 0.24) * size
-
-interface Fitting {
-  text: string
-  piece: TextPiece
-  box: { width: number; height: number }
-  /** Points. */
-  most: number
-  styleAt: (size: number) => TextStyle
-}
-
-/** The largest size, down from the asked one, at which words fit their box. */
-function fitted({ text, piece, box, most, styleAt }: Fitting): Fitted {
-  for (let size = most; ; size = Math.max(LEAST_SIZE, size * 0.94)) {
-    const style = styleAt(size)
-    const paragraphs = text
-      .split(/\n+/)
-      .filter(t => t.trim())
-      .map(t => paragraphOf(t, style))
-    const tooWide = paragraphs.some(p => p.boxWidth.some(w => w > box.width))
-    const lines = brokenAt(paragraphs, piece, box.width)
-    const count = countOf(lines)
-    const height = inkHeight({ count, size }, piece, style.face.metrics.capHeight * size)
-    const fits = !tooWide && height <= box.height && (piece.panel !== 'spine' || count === 1)
-    if (fits && count <= DISPLAYED)
-      return { size, lines: brokenAt(paragraphs, piece, box.width, true), count, tooLong: false }
-    if (fits || size <= LEAST_SIZE) return { size, lines, count, tooLong: !fits }
-  }
-}
-
-function paragraphOf(text: string, style: TextStyle): Paragraph {
-  const b = new ParagraphBuilder()
-  b.text(text, style)
-  return b.build()
-}
-
-const countOf = (lines: readonly FittedLine[]): number => lines.reduce((n, l) => n + l.broken.count, 0)
-
-/** `even`: lines as long as each other, in as few. */
-const brokenAt = (
-  paragraphs: readonly Paragraph[],
-  { align }: TextPiece,
-  measure: number,
-  even = false,
-): FittedLine[] =>
-  paragraphs.map(whole => {
-    const paragraph = splitLong(whole, measure)
-    const rules: BreakRules = {
-      measure,
-      indents: [],
-      align,
-      stretch: 0,
-      shrink: 0,
-      scaling: 0,
-      tracking: 0,
-      hyphenate: false,
-      ladder: 0,
-      leastLastLine: 0,
-      optical: false,
-      even,
-    }
-    return { paragraph, broken: breakParagraph(paragraph, rules)[0]!, rules }
-  })
-
-/** Lines that are displayed, not read on and on: at most so many. */
-const DISPLAYED = 6
+/** Letters are drawn for this size, points: larger they stand too far apart, smaller too near. */
+const DRAWN_FOR = 18
+/** Ems that they move together for each doubling, and the most that they do. */
+const A_DOUBLING = 0.008
+const MOST_TIGHT = 0.03
+const opticalTracking = (size: number): number =>
+  Math.max(-MOST_TIGHT, Math.min(MOST_TIGHT, -A_DOUBLING * Math.log2(size / DRAWN_FOR)))
 
 /** The lines from a first baseline on. */
-function setLines({ lines, size }: Fitted, piece: TextPiece, from: { x: number; y: number }): Layer {
+function setLines({ lines }: Fitted, piece: TextPiece, from: { x: number; y: number }): Layer {
   const out = new LayerBuilder()
-  let { y } = from
-  for (const { paragraph, broken, rules } of lines)
-    for (let i = 0; i < broken.count; i++, y += size * piece.leading)
-      setLine(out, linePieces(paragraph, broken, i), rules, {
-        x: from.x,
-        y,
-        place: { section: 'cover', block: piece.id },
-      })
+  const place = { section: 'cover', block: piece.id }
+  for (const { paragraph, broken, at, rules, down, inset, mark } of lines) {
+    const pieces = linePieces(paragraph, broken, at)
+    if (mark) setFrag(out, pieces.frags[0]!.style.frag(mark), { x: from.x, y: from.y + down, place })
+    setLine(out, pieces, rules, { x: from.x + inset, y: from.y + down, place })
+  }
   return out.build()
 }
 
-/** A plate and a shadow, where the words have them. */
+/** The letters themselves: as text where they are of one colour and straight, as outlines otherwise. */
+function drawnLetters({ gradient, colour }: TextPiece, layer: Layer, ink: Rect, bend: Bend | undefined): Layer {
+  if (!layer.text || (!gradient && !bend)) return layer
+  const path = outlinesOf(layer.text, bend)
+  const fill = rgb(colour)
+  return {
+    items: [
+      ...layer.items,
+      gradient
+        ? gradientIn(path, ink, { from: fill, to: rgb(gradient.to), angle: gradient.angle })
+        : { kind: 'path', path, fill },
+    ],
+  }
+}
+
+/** A plate, a glow, a shadow and an outline, where the words have them: the ground that they are read on. */
 function underWords(
-  { plate, shadow, align }: TextPiece,
+  { plate, shadow, glow, outline, align }: TextPiece,
   layer: Layer,
-  { box, ink, fit }: { box: Rect; ink: Rect; fit: Fitted },
+  { box, ink, fit, bend }: { box: Rect; ink: Rect; fit: Fitted; bend: Bend | undefined },
 ): Item[] {
+  const { text } = layer
+  const { size } = fit
   const out: Item[] = []
-  if (plate) {
-    const by = plate.around * fit.size
-    const width = widthOf(layer, fit.size)
-    const left =
-      align === 'left' ? box.x : align === 'right' ? box.x + box.width - width : box.x + (box.width - width) / 2
-    const rect = { x: left - by, y: ink.y - by, width: width + 2 * by, height: ink.height + 2 * by }
-    const path = plate.round
-      ? roundedRect(rect, Math.min(rect.height / 2, by * 1.2))
-      : new PathBuilder().rect(rect.x, rect.y, rect.width, rect.height).build()
-    out.push({ kind: 'path', path, fill: rgb(plate.colour) })
+  if (plate)
+    out.push({ kind: 'path', path: platePath(plate, { layer, box, ink, size, align }), fill: rgb(plate.colour) })
+  if (!text || (!glow && !shadow && !outline)) return out
+  const path = outlinesOf(text, bend)
+  if (glow) out.push(...glowAround(path, { colour: rgb(glow.colour), reach: glow.reach * size }))
+  if (shadow) {
+    const [x, y] = [shadow.across * size, shadow.down * size]
+    const fill = rgb(shadow.colour)
+    out.push({ kind: 'group', transform: [1, 0, 0, 1, x, y], layers: [{ items: [{ kind: 'path', path, fill }] }] })
   }
-  if (shadow && layer.text) {
-    const text = { ...layer.text, colours: layer.text.colours.map(() => rgb(shadow.colour)) }
-    const [x, y] = [shadow.across * fit.size, shadow.down * fit.size]
-    out.push({ kind: 'group', transform: [1, 0, 0, 1, x, y], layers: [{ items: [], text }] })
-  }
+  if (outline)
+    out.push({
+      kind: 'path',
+      path,
+      stroke: { colour: rgb(outline.colour), width: 2 * outline.width * size, round: true },
+    })
   return out
 }
 
+function platePath(
+  plate: NonNullable<TextPiece['plate']>,
+  { layer, box, ink, size, align }: { layer: Layer; box: Rect; ink: Rect; size: number; align: TextPiece['align'] },
+): Path {
+  const by = plate.around * size
+  const width = widthOf(layer)
+  const left =
+    align === 'left' ? box.x : align === 'right' ? box.x + box.width - width : box.x + (box.width - width) / 2
+  const rect = { x: left - by, y: ink.y - by, width: width + 2 * by, height: ink.height + 2 * by }
+  return plate.round
+    ? roundedRect(rect, Math.min(rect.height / 2, by * 1.2))
+    : new PathBuilder().rect(rect.x, rect.y, rect.width, rect.height).build()
+}
+
 /** How wide the widest line is, points. */
-function widthOf({ text }: Layer, size: number): number {
+function widthOf({ text }: Layer): number {
   if (!text?.count) return 0
   const rows = new Map<number, { from: number; to: number }>()
+  let size = 0
   for (let run = 0; run < text.count; run++) {
     const face = text.faces[text.face[run]!]!
     const row = rows.get(text.baseline[run]!) ?? { from: Infinity, to: -Infinity }
+    size = Math.max(size, text.size[run]!)
     for (let i = text.start[run]!; i < text.start[run + 1]!; i++) {
       const advance = (face.advance(face.pairGlyph(text.glyphs[i]!)) / face.unitsPerEm) * text.size[run]!
       row.from = Math.min(row.from, text.x[i]!)

@@ -1,0 +1,115 @@
+import { type Colour, type Item, type Path, PathBuilder, type TextTable } from '../../marks'
+import { mix } from '../mix'
+import type { Rect } from '../rect'
+
+/** A circle that lines are bent along: its middle and the radius of the first baseline; a negative one is bent the other way. */
+export interface Bend {
+  cx: number
+  /** Baseline of the first line where it is not bent. */
+  y: number
+  radius: number
+}
+
+/** The bend at which a line so wide turns by so many degrees from end to end, up at its middle where they are positive. */
+export const bendOf = (width: number, degrees: number, at: { cx: number; y: number }): Bend => ({
+  ...at,
+  radius: width / ((degrees * Math.PI) / 180),
+})
+
+/** How much lower (or higher) the ends of such a line stand than its middle. */
+export const sagOf = (width: number, degrees: number): number => {
+  const half = (Math.abs(degrees) * Math.PI) / 360
+  return half ? (width / 2 / half) * (1 - Math.cos(half)) : 0
+}
+
+/** The outlines of set letters as one path, along a bend where there is one. */
+export function outlinesOf(text: TextTable, bend?: Bend): Path {
+  const out = new PathBuilder()
+  for (let r = 0; r < text.count; r++) {
+    const face = text.faces[text.face[r]!]!
+    const unit = text.size[r]! / face.unitsPerEm
+    const wide = unit * text.stretch[r]!
+    for (let g = text.start[r]!; g < text.start[r + 1]!; g++) {
+      const glyph = face.pairGlyph(text.glyphs[g]!)
+      const [x, y] = [text.x[g]!, text.baseline[r]!]
+      const path = face.outline(glyph)
+      if (!bend) {
+        out.append(
+          mapped(path, (u, v) => [x + u * wide, y - v * unit]),
+          0,
+          0,
+        )
+        continue
+      }
+      // A letter stands upright on the circle at its own middle.
+      const half = (face.advance(glyph) * wide) / 2
+      const radius = bend.radius - (y - bend.y)
+      const angle = (x + half - bend.cx) / bend.radius
+      const [sin, cos] = [Math.sin(angle), Math.cos(angle)]
+      const [px, py] = [bend.cx + radius * sin, bend.y + bend.radius - radius * cos]
+      out.append(
+        mapped(path, (u, v) => {
+          const [a, b] = [u * wide - half, -v * unit]
+          return [px + a * cos - b * sin, py + a * sin + b * cos]
+        }),
+        0,
+        0,
+      )
+    }
+  }
+  return out.build()
+}
+
+/** A path with each of its points moved. */
+function mapped({ ops, xy }: Path, to: (x: number, y: number) => readonly [number, number]): Path {
+  const moved = new Float32Array(xy.length)
+  for (let i = 0; i < xy.length; i += 2) {
+    const [x, y] = to(xy[i]!, xy[i + 1]!)
+    moved[i] = x
+    moved[i + 1] = y
+  }
+  return { ops, xy: moved }
+}
+
+/** Steps of a gradient: finer than an eye tells apart. */
+const STEPS = 64
+
+/** A shape filled from one colour to another along an angle (degrees, 0 from its head to its foot, 90 from left to right). */
+export function gradientIn(
+  clip: Path,
+  box: Rect,
+  { from, to, angle }: { from: Colour; to: Colour; angle: number },
+): Item {
+  const turn = (angle * Math.PI) / 180
+  const [dx, dy] = [Math.sin(turn), Math.cos(turn)]
+  const reach = (Math.abs(dx) * box.width + Math.abs(dy) * box.height) / 2
+  const [cx, cy] = [box.x + box.width / 2, box.y + box.height / 2]
+  const far = box.width + box.height
+  const items = Array.from({ length: STEPS }, (_, i): Item => {
+    // Each band reaches under all that follow: no hair of another colour stands between two.
+    const along = i ? -reach + (2 * reach * i) / STEPS : -far
+    const at = (s: number, t: number): [number, number] => [cx + dx * s - dy * t, cy + dy * s + dx * t]
+    const path = new PathBuilder()
+      .move(...at(along, -far))
+      .line(...at(far, -far))
+      .line(...at(far, far))
+      .line(...at(along, far))
+      .close()
+      .build()
+    return { kind: 'path', path, fill: mix(from, to, i / (STEPS - 1)) }
+  })
+  return { kind: 'group', clip, layers: [{ items }] }
+}
+
+/** Rings of a glow, the widest first. */
+const RINGS = 8
+
+/** Light around letters, fading outwards over so many points. */
+export const glowAround = (path: Path, { colour, reach }: { colour: Colour; reach: number }): Item[] =>
+  Array.from({ length: RINGS }, (_, i) => ({
+    kind: 'group',
+    opacity: 0.16,
+    layers: [
+      { items: [{ kind: 'path', path, stroke: { colour, width: (2 * reach * (RINGS - i)) / RINGS, round: true } }] },
+    ],
+  }))
