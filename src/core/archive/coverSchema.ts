@@ -10,7 +10,7 @@ const colour = () => like(/^#[0-9a-fA-F]{6}$/, 'wants a colour such as “#15343
 const placed = {
   id: text(60).required(),
   panel: one('back', 'spine', 'front', 'sheet').required(),
-  within: one('safe', 'panel'),
+  within: one('safe', 'panel', 'folds'),
   box: shape({
     x: amount(-2, 3).required(),
     y: amount(-2, 3).required(),
@@ -141,6 +141,7 @@ export const coverSchema = () =>
   shape({
     id: text(60).required(),
     name: text(200).defined(),
+    palette: text(40),
     ground: shape({ colour: colour().required(), spine: colour() }).required(),
     motif: lazy((v: unknown) =>
       shape({

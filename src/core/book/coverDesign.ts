@@ -9,6 +9,8 @@ export type PanelName = 'back' | 'spine' | 'front'
 export interface CoverDesign {
   id: string
   name: string
+  /** The shipped palette that its colours are of, while they are. */
+  palette?: string
   ground: { colour: string }
   motif: CoverMotif
   /** A picture over the ground: on the front, or over the whole sheet. It covers its area and is cut, never distorted. */
@@ -38,8 +40,8 @@ export type PieceGround = PanelName | 'sheet'
 export interface Placed {
   id: string
   panel: PieceGround
-  /** Placed in what is safe of its panel, or in all of it to the bleed; `safe` where absent. */
-  within?: 'safe' | 'panel'
+  /** Placed in what is safe of its panel, in all of it to the bleed, or on a spine past both folds by more than they drift; `safe` where absent. */
+  within?: 'safe' | 'panel' | 'folds'
   /** In parts of that area (on the spine, along the spine). */
   box: { x: number; y: number; width: number; height: number }
   /** As the author calls it. */

@@ -79,6 +79,9 @@ export const rules: Rule[] = [
   signsAsTyped,
 ]
 
+/** Those that look at a cover alone: whether its words read, fit and stay clear, and what is seen ends where it may. */
+export const coverRules: Rule[] = [coverSafe, coverEdges, coverFits, contrast]
+
 const rank: Record<Severity, number> = { stop: 0, mend: 1, remark: 2 }
 
 /** Looks an edition over for an outlet. Findings that stop come first; within a severity the rules' order holds. */

@@ -1,13 +1,31 @@
-import { isWords } from '../book'
+import { type CoverForm, type CoverPiece, isWords } from '../book'
 import { boxOnFlat, type Cover, type Flat, nameOf, type Rect, zoneOf } from '../cover'
 import { formatLength } from '../trade'
 import type { Finding } from './finding'
 import type { Rule } from './pageRules'
 
-/** Where what is not words ends on the flat: upright boxes only, for what is turned ends nowhere in a line with an edge. */
+/** Forms whose sides are those of their box. */
+const straight: readonly CoverForm[] = ['rectangle', 'frame', 'line', 'ribbon']
+
+/** Whether a piece ends in straight lines along its box: what is turned or round ends nowhere in a line with an edge. */
+function endsStraight(piece: CoverPiece): boolean {
+  if (isWords(piece) || piece.turn) return false
+  switch (piece.kind) {
+    case 'shape':
+      return straight.includes(piece.form)
+    case 'picture':
+      return (piece.mask ?? 'rectangle') === 'rectangle'
+    case 'repeat':
+      return true
+    case 'ornament':
+      return false
+  }
+}
+
+/** Where what is not words ends on the flat. */
 const endings = ({ design, flat }: Cover): { id: string; name: string; box: Rect }[] =>
-  design.pieces.flatMap(p => {
-    const box = isWords(p) || p.turn ? undefined : boxOnFlat(flat, p)
+  design.pieces.filter(endsStraight).flatMap(p => {
+    const box = boxOnFlat(flat, p)
     return box ? [{ id: p.id, name: nameOf(p), box }] : []
   })
 

@@ -138,15 +138,17 @@ const GLINTS = 0.08
 /** The contrast that a piece has with all of the ground under its words but the few glints that it has least with. */
 function contrastOn({ width, height, rgba, scale }: CoverGround, bleed: Edges, p: SetPiece): number {
   const within = (v: number, most: number): number => Math.max(0, Math.min(most, Math.round(v * scale)))
-  const [x0, x1] = [within(p.box.x + bleed.left, width), within(p.box.x + p.box.width + bleed.left, width)]
-  const [y0, y1] = [within(p.box.y + bleed.top, height), within(p.box.y + p.box.height + bleed.top, height)]
   const colour = toRgb(p.colour)
   const ratios: number[] = []
-  for (let y = y0; y < Math.max(y1, y0 + 1) && y < height; y++)
-    for (let x = x0; x < x1; x++) {
-      const at = (y * width + x) * 4
-      ratios.push(rgbContrast(colour, { r: rgba[at]! / 255, g: rgba[at + 1]! / 255, b: rgba[at + 2]! / 255 }))
-    }
+  for (const box of p.spots ?? [p.box]) {
+    const [x0, x1] = [within(box.x + bleed.left, width), within(box.x + box.width + bleed.left, width)]
+    const [y0, y1] = [within(box.y + bleed.top, height), within(box.y + box.height + bleed.top, height)]
+    for (let y = y0; y < Math.max(y1, y0 + 1) && y < height; y++)
+      for (let x = x0; x < x1; x++) {
+        const at = (y * width + x) * 4
+        ratios.push(rgbContrast(colour, { r: rgba[at]! / 255, g: rgba[at + 1]! / 255, b: rgba[at + 2]! / 255 }))
+      }
+  }
   // What stands outside the sheet is found by another rule.
   if (!ratios.length) return Infinity
   return ratios.sort((a, b) => a - b)[Math.floor(ratios.length * GLINTS)]!

@@ -1,4 +1,4 @@
-export { check, rules } from './check'
+export { check, coverRules, rules } from './check'
 export type { Finding, FindingPlace, Severity } from './finding'
 export { heavyFiles, type PrintWeights } from './fileRules'
 export { type Remedy, type RemedyCode, remedyWords } from './remedies'

@@ -2,7 +2,7 @@ import { type Asset, type CoverPiece, isWords, type TitleData } from '../book'
 import { type Colour, type Edges, type Item, type Layer, type PageMarks, PathBuilder } from '../marks'
 import type { FontShelf } from '../type'
 import { addOnOf, barcodeLayer, type BarcodeWords, type ListPrice } from './barcode'
-import type { CoverDesign } from './design'
+import type { CoverDesign } from './designs'
 import { BARCODE, type Flat, type Rect, zoneOf } from './geometry'
 import { besideLogo, logoLayer, logoPlaces } from './logo'
 import { motifItems } from './motifs'
@@ -15,12 +15,14 @@ import { type Matrix, middleOf, onto, turnAbout } from './turn'
 export interface SetPiece {
   id: string
   panel: CoverPiece['panel']
-  within: 'safe' | 'panel'
+  within: NonNullable<CoverPiece['within']>
   /** What it is called: "title", or as the author calls it. */
   name: string
   text: string
   /** The ink's box on the flat, points. */
   box: Rect
+  /** Of its letters, where they do not fill that. */
+  spots?: Rect[]
   size: number
   colour: Colour
   /** The text did not fit its box even at the least size. */
@@ -124,20 +126,23 @@ async function placed(piece: CoverPiece, drawing: PieceDrawing): Promise<PlacedP
 
 function setPiece(
   piece: CoverPiece,
-  { ink, under: _u, ...facts }: WordsSet,
+  { ink, spots, under: _u, ...facts }: WordsSet,
   { area, box, flat }: { area: Rect; box: Rect; flat: Flat },
 ): SetPiece {
-  const lies = piece.turn ? turnedBox(ink, piece.turn, box) : ink
+  const lie = (r: Rect): Rect => {
+    const lies = piece.turn ? turnedBox(r, piece.turn, box) : r
+    return piece.panel === 'spine'
+      ? spineBox(area, lies, flat.spineReads)
+      : { ...lies, x: area.x + lies.x, y: area.y + lies.y }
+  }
   return {
     ...facts,
     id: piece.id,
     panel: piece.panel,
     within: piece.within ?? 'safe',
     name: nameOf(piece),
-    box:
-      piece.panel === 'spine'
-        ? spineBox(area, lies, flat.spineReads)
-        : { ...lies, x: area.x + lies.x, y: area.y + lies.y },
+    box: lie(ink),
+    ...(spots ? { spots: spots.map(lie) } : {}),
   }
 }
 

@@ -1,4 +1,23 @@
-export { type CoverDesign, type CoverPiece, type Field, lampOverTide, rows, shippedDesigns } from './design'
+export {
+  type CoverDesign,
+  type CoverPiece,
+  type DesignKind,
+  designIn,
+  designKind,
+  designKinds,
+  type Field,
+  type Genre,
+  genres,
+  lampOverTide,
+  type Palette,
+  type PaletteName,
+  paletteNames,
+  paletteRoles,
+  palettes,
+  recoloured,
+  rows,
+  shippedDesigns,
+} from './designs'
 export { addOnOf, type ListPrice } from './barcode'
 export { type Cover, drawCover, frontPage, nameOf, type SetPiece, sheetPages } from './draw'
 export { flatMeasures, type Measure, type MeasureName } from './measures'

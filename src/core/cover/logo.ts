@@ -1,7 +1,7 @@
 import { type Asset, isWords, type TitleData } from '../book'
 import type { Item, Layer } from '../marks'
 import { IMAGE_PPI } from '../trade'
-import type { CoverDesign } from './design'
+import type { CoverDesign } from './designs'
 import { type Flat, zoneOf } from './geometry'
 import type { Rect } from './rect'
 

@@ -17,6 +17,9 @@ export const sheetOf = ({
   height: height + bleed.top + bleed.bottom,
 })
 
+/** How far a fold may lie beside its place, points. */
+const driftOf = (flat: Flat): number => (zoneOf(flat, 'drift', 'spine')?.width ?? 0) / 2
+
 type On = Pick<CoverPiece, 'panel' | 'within'>
 
 /** The area that a piece is placed in, points on the flat. Undefined where this flat has none: words have no place on a thin spine. */
@@ -31,6 +34,10 @@ export function areaOf(flat: Flat, { panel, within = 'safe' }: On): Rect | undef
   if (panel === 'sheet') return sheet
   const { x, width } = flat.panels[panel]
   if (width <= 0) return undefined
+  if (within === 'folds' && panel === 'spine') {
+    const by = 2 * driftOf(flat)
+    return { x: x - by, y: sheet.y, width: width + 2 * by, height: sheet.height }
+  }
   const own = flat.sheets.find(s => s.name === panel)
   if (own) return sheetOf({ ...own.rect, bleed: own.bleed })
   const left = panel === 'back' ? sheet.x : x
@@ -54,6 +61,8 @@ export function boxOnFlat(flat: Flat, { box: b, ...on }: On & Pick<CoverPiece, '
 /** The least part of its area that a piece has. */
 const LEAST = 0.004
 const held = (from: number, size: number): [number, number] => {
+  // What is larger than its area reaches over it on purpose.
+  if (size > 1) return [from, size]
   const s = Math.max(LEAST, Math.min(1, size))
   return [Math.max(0, Math.min(1 - s, from)), s]
 }

@@ -1,6 +1,6 @@
 import { type Item, PathBuilder, rgb } from '../../marks'
 import { Fault, seeded } from '../../trade'
-import type { CoverDesign } from '../design'
+import type { CoverDesign } from '../designs'
 import type { Flat } from '../geometry'
 import { sheetOf } from '../place'
 import { filled } from './kind'

@@ -169,7 +169,10 @@ function stacked(of: Fitting): Fitted {
     for (const r of rows) r.size = Math.min(box.width / r.width, least * UNLIKE, most)
     const height = stackHeight(rows, capHeight, piece)
     const smaller = Math.min(1, room / height)
-    for (const r of rows) r.size *= smaller
+    for (const r of rows) {
+      r.size *= smaller
+      r.down *= smaller
+    }
     const filled = rows.reduce((sum, r) => sum + r.width * r.size * r.size, 0)
     if (!best || filled > best.filled) best = { rows, filled }
   }

@@ -27,6 +27,8 @@ export interface WordsSet {
   text: string
   /** Of the ink, in the piece's area. */
   ink: Rect
+  /** Of each of its letters, where they do not fill that: bent ones. */
+  spots?: Rect[]
   size: number
   colour: Colour
   /** They did not fit their box even at the least size. */

@@ -1,4 +1,4 @@
-import { type Colour, type Item, type Path, PathBuilder, type TextTable } from '../../marks'
+import { type Colour, type Item, type Path, pathBox, PathBuilder, type TextTable } from '../../marks'
 import { mix } from '../mix'
 import type { Rect } from '../rect'
 
@@ -25,6 +25,21 @@ export const sagOf = (width: number, degrees: number): number => {
 /** The outlines of set letters as one path, along a bend where there is one. */
 export function outlinesOf(text: TextTable, bend?: Bend): Path {
   const out = new PathBuilder()
+  for (const path of letterPaths(text, bend)) out.append(path, 0, 0)
+  return out.build()
+}
+
+/** The box of each letter, where it is drawn at all. */
+export const letterBoxes = (text: TextTable, bend?: Bend): Rect[] =>
+  [...letterPaths(text, bend)]
+    .filter(p => p.ops.length)
+    .map(p => {
+      const [x0, y0, x1, y1] = pathBox(p)
+      return { x: x0, y: y0, width: x1 - x0, height: y1 - y0 }
+    })
+
+/** Each letter’s outline where it stands. */
+function* letterPaths(text: TextTable, bend?: Bend): Generator<Path> {
   for (let r = 0; r < text.count; r++) {
     const face = text.faces[text.face[r]!]!
     const unit = text.size[r]! / face.unitsPerEm
@@ -34,30 +49,21 @@ export function outlinesOf(text: TextTable, bend?: Bend): Path {
       const [x, y] = [text.x[g]!, text.baseline[r]!]
       const path = face.outline(glyph)
       if (!bend) {
-        out.append(
-          mapped(path, (u, v) => [x + u * wide, y - v * unit]),
-          0,
-          0,
-        )
+        yield mapped(path, (u, v) => [x + u * wide, y - v * unit])
         continue
       }
       // A letter stands upright on the circle at its own middle.
       const half = (face.advance(glyph) * wide) / 2
       const radius = bend.radius - (y - bend.y)
-      const angle = (x + half - bend.cx) / bend.radius
+      const angle = (x + half - bend.cx) / radius
       const [sin, cos] = [Math.sin(angle), Math.cos(angle)]
       const [px, py] = [bend.cx + radius * sin, bend.y + bend.radius - radius * cos]
-      out.append(
-        mapped(path, (u, v) => {
-          const [a, b] = [u * wide - half, -v * unit]
-          return [px + a * cos - b * sin, py + a * sin + b * cos]
-        }),
-        0,
-        0,
-      )
+      yield mapped(path, (u, v) => {
+        const [a, b] = [u * wide - half, -v * unit]
+        return [px + a * cos - b * sin, py + a * sin + b * cos]
+      })
     }
   }
-  return out.build()
 }
 
 /** A path with each of its points moved. */

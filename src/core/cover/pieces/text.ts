@@ -5,7 +5,7 @@ import type { Flat } from '../geometry'
 import type { Rect } from '../rect'
 import { type Fitted, fitted } from './fit'
 import type { DrawnPiece, PieceDrawing, PiecePlace } from './kind'
-import { type Bend, bendOf, glowAround, gradientIn, outlinesOf, sagOf } from './letters'
+import { type Bend, bendOf, glowAround, gradientIn, letterBoxes, outlinesOf, sagOf } from './letters'
 import { roundedRect } from './shape'
 import { wordsOf } from './words'
 
@@ -51,15 +51,17 @@ export async function drawText(
   // Lines bent down at their middle begin so much higher there.
   const first = top + cap + (bent < 0 ? sag : 0)
   const set = setLines(fit, piece, { x: box.x, y: first })
-  const ink = { x: box.x, y: top, width: box.width, height: fit.height + sag }
+  const wide = Math.min(box.width, widthOf(set))
+  const ink = { x: startOf(piece, box, wide), y: top, width: wide, height: fit.height + sag }
   const bend = bent ? bendOf(box.width, bent, { cx: box.x + box.width / 2, y: first }) : undefined
-  const under = underWords(piece, set, { box, ink, fit, bend })
+  const under = underWords(piece, set, { ink, fit, bend })
   const layer = drawnLetters(piece, set, ink, bend)
   return {
     layer: under.length ? { items: [...under, { kind: 'group', layers: [layer] }] } : layer,
     words: {
       text,
       ink,
+      ...(bend && set.text ? { spots: letterBoxes(set.text, bend) } : {}),
       size: fit.size,
       colour,
       tooLong: fit.tooLong,
@@ -116,15 +118,14 @@ function drawnLetters({ gradient, colour }: TextPiece, layer: Layer, ink: Rect, 
 
 /** A plate, a glow, a shadow and an outline, where the words have them: the ground that they are read on. */
 function underWords(
-  { plate, shadow, glow, outline, align }: TextPiece,
+  { plate, shadow, glow, outline }: TextPiece,
   layer: Layer,
-  { box, ink, fit, bend }: { box: Rect; ink: Rect; fit: Fitted; bend: Bend | undefined },
+  { ink, fit, bend }: { ink: Rect; fit: Fitted; bend: Bend | undefined },
 ): Item[] {
   const { text } = layer
   const { size } = fit
   const out: Item[] = []
-  if (plate)
-    out.push({ kind: 'path', path: platePath(plate, { layer, box, ink, size, align }), fill: rgb(plate.colour) })
+  if (plate) out.push({ kind: 'path', path: platePath(plate, ink, size), fill: rgb(plate.colour) })
   if (!text || (!glow && !shadow && !outline)) return out
   const path = outlinesOf(text, bend)
   if (glow) out.push(...glowAround(path, { colour: rgb(glow.colour), reach: glow.reach * size }))
@@ -142,19 +143,17 @@ function underWords(
   return out
 }
 
-function platePath(
-  plate: NonNullable<TextPiece['plate']>,
-  { layer, box, ink, size, align }: { layer: Layer; box: Rect; ink: Rect; size: number; align: TextPiece['align'] },
-): Path {
+function platePath(plate: NonNullable<TextPiece['plate']>, ink: Rect, size: number): Path {
   const by = plate.around * size
-  const width = widthOf(layer)
-  const left =
-    align === 'left' ? box.x : align === 'right' ? box.x + box.width - width : box.x + (box.width - width) / 2
-  const rect = { x: left - by, y: ink.y - by, width: width + 2 * by, height: ink.height + 2 * by }
+  const rect = { x: ink.x - by, y: ink.y - by, width: ink.width + 2 * by, height: ink.height + 2 * by }
   return plate.round
     ? roundedRect(rect, Math.min(rect.height / 2, by * 1.2))
     : new PathBuilder().rect(rect.x, rect.y, rect.width, rect.height).build()
 }
+
+/** Where lines so wide begin in their box. */
+const startOf = ({ align }: TextPiece, box: Rect, wide: number): number =>
+  align === 'left' ? box.x : align === 'right' ? box.x + box.width - wide : box.x + (box.width - wide) / 2
 
 /** How wide the widest line is, points. */
 function widthOf({ text }: Layer): number {

@@ -1,0 +1,65 @@
+import { at, backAndSpine, type DesignKind, shape, words } from '../kind'
+
+/** Ruled like the pages within. */
+export const rows: DesignKind = {
+  id: 'rows',
+  name: 'Rows',
+  genres: ['planned pages', 'how-to'],
+  palettes: ['lemon', 'mint', 'linen', 'sky', 'slate'],
+  draw: c => ({
+    ground: { colour: c.ground },
+    motif: { kind: 'rows', light: c.light, dark: c.dark, accent: c.dark },
+    pieces: [
+      shape({ id: 'margin', form: 'rectangle', within: 'panel', box: at(0.84, -0.01, 0.008, 1.02), colour: c.accent }),
+      words({
+        field: 'title',
+        box: at(0, 0.1, 0.88, 0.32),
+        face: 'fraunces/bold',
+        size: 64,
+        leading: 1.08,
+        align: 'left',
+        colour: c.ink,
+        plate: { colour: c.ground, around: 0.22, round: false },
+      }),
+      words({
+        field: 'subtitle',
+        box: at(0, 0.45, 0.9, 0.08),
+        face: 'figtree/regular',
+        size: 16,
+        leading: 1.25,
+        align: 'left',
+        colour: c.ink,
+        plate: { colour: c.ground, around: 0.4, round: false },
+      }),
+      words({
+        field: 'series',
+        box: at(0, 0.01, 1, 0.04),
+        face: 'figtree/bold',
+        size: 11,
+        tracking: 0.1,
+        capitals: true,
+        align: 'left',
+        colour: c.ink,
+        plate: { colour: c.ground, around: 0.4, round: false },
+      }),
+      words({
+        field: 'author',
+        box: at(0, 0.92, 1, 0.07),
+        face: 'figtree/bold',
+        size: 20,
+        align: 'left',
+        vertical: 'bottom',
+        colour: c.ink,
+        plate: { colour: c.ground, around: 0.35, round: false },
+      }),
+      ...backAndSpine({
+        text: 'figtree/regular',
+        names: 'figtree/bold',
+        colour: c.ink,
+        quiet: c.ink,
+        plate: c.ground,
+        size: 12,
+      }),
+    ],
+  }),
+}

@@ -1,0 +1,77 @@
+import { at, backAndSpine, type DesignKind, ornament, shape, words } from '../kind'
+
+/** A round card among leaves, its title written by hand. */
+export const letterInLeaves: DesignKind = {
+  id: 'letter-in-leaves',
+  name: 'Letter in leaves',
+  genres: ['romance', 'memoir'],
+  palettes: ['rose', 'mint', 'lilac', 'coral', 'linen'],
+  draw: c => ({
+    ground: { colour: c.ground },
+    motif: {
+      kind: 'leaves',
+      light: c.ground,
+      dark: c.dark,
+      accent: c.accent,
+      seed: 4,
+      values: { size: 0.24, many: 90 },
+    },
+    pieces: [
+      shape({ id: 'ring', form: 'badge', box: at(-0.04, 0.12, 1.08, 0.68), colour: c.panel, points: 60, depth: 0.03 }),
+      shape({ id: 'card', form: 'round', box: at(0.005, 0.15, 0.99, 0.62), colour: c.light }),
+      words({
+        field: 'series',
+        box: at(0.2, 0.235, 0.6, 0.035),
+        face: 'marcellus/regular',
+        size: 10.5,
+        tracking: 0.14,
+        capitals: true,
+        colour: c.second,
+      }),
+      words({
+        field: 'title',
+        box: at(0.09, 0.285, 0.82, 0.25),
+        face: 'great-vibes/regular',
+        size: 62,
+        leading: 0.98,
+        vertical: 'middle',
+        colour: c.ink,
+      }),
+      ornament({ id: 'mark', ornament: 'swelling rule', box: at(0.36, 0.555, 0.28, 0.02), colour: c.second }),
+      words({
+        field: 'subtitle',
+        box: at(0.18, 0.585, 0.64, 0.06),
+        face: 'cormorant-garamond/italic',
+        size: 15,
+        colour: c.second,
+      }),
+      shape({ id: 'name', form: 'rectangle', box: at(0.08, 0.885, 0.84, 0.085), colour: c.panel, depth: 0.3 }),
+      words({
+        field: 'author',
+        box: at(0.11, 0.89, 0.78, 0.075),
+        face: 'marcellus/regular',
+        size: 23,
+        tracking: 0.1,
+        capitals: true,
+        vertical: 'middle',
+        colour: c.onPanel,
+      }),
+      shape({
+        id: 'spine-band',
+        form: 'rectangle',
+        panel: 'spine',
+        within: 'folds',
+        box: at(0, 0, 1, 1),
+        colour: c.panel,
+      }),
+      ...backAndSpine({
+        text: 'cormorant-garamond/regular',
+        names: 'marcellus/regular',
+        colour: c.ink,
+        quiet: c.onPanel,
+        plate: c.light,
+        size: 14,
+      }).filter(p => p.id !== 'imprint'),
+    ],
+  }),
+}
