@@ -50,6 +50,11 @@ export default tseslint.config(
     rules: { 'max-lines-per-function': ['error', { max: 80 }], 'max-params': ['error', 5] },
   },
   {
+    // A design is a document: a list of what stands on it.
+    files: ['src/core/cover/designs/*/*.ts'],
+    rules: { 'max-lines-per-function': 'off' },
+  },
+  {
     files: ['src/**/*.tsx'],
     rules: { 'max-lines-per-function': ['error', { max: 150 }], 'max-params': ['error', 5] },
   },

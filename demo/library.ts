@@ -3,6 +3,7 @@ import { join } from 'node:path'
 import type { Book, ImageJson } from '@/core/book'
 import { writeProject } from '@/core/archive'
 import { readManuscript } from '@/core/intake'
+import { wearing } from './covers'
 import { apiary, hedgerow, lettersLarge, tideYear } from './planned'
 
 /** Makes the demo library's project files from its manuscripts: node scripts/assets.mjs runs it. */
@@ -73,6 +74,8 @@ export async function regatta(root: string): Promise<Uint8Array> {
       subjects: ['Fiction / Mystery'],
     },
     sections: read.book.sections.map(({ evidence: _evidence, ...rest }) => rest),
+    // The same as the first of the series, in another light.
+    cover: wearing('lamp-over-tide', 'plum'),
     editions: [
       {
         id: 'paperback',

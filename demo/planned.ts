@@ -1,6 +1,6 @@
 import { fitted, kindOf, shippedRecipes, withRecipe, withRecipeSections } from '@/core/activity'
 import { type Book, createBook, type PagePlan, type Run, type TitleData, withWritten } from '@/core/book'
-import { rows } from '@/core/cover'
+import { ofCells, wearing } from './covers'
 import { writeProject } from '@/core/archive'
 import { seedOf } from '@/core/trade'
 
@@ -185,11 +185,7 @@ export function hedgerow(): Uint8Array {
   ])
   book = {
     ...book,
-    cover: {
-      ...rows,
-      ground: { colour: '#3d5a45' },
-      motif: { ...rows.motif, light: '#5b7a5f', dark: '#2a4030', accent: '#4a6a50' },
-    },
+    cover: wearing('letter-soup', 'mint'),
     editions: [
       {
         id: 'paperback',
@@ -288,6 +284,7 @@ export function apiary(): Uint8Array {
   return writeProject({
     book: {
       ...book,
+      cover: ofCells(wearing('bound-notebook', 'peat')),
       editions: [
         {
           id: 'coil',
@@ -322,6 +319,7 @@ export function lettersLarge(): Uint8Array {
   const plan = withRecipe({ runs: [] }, recipe, { seed: 11 })
   const book: Book = {
     ...withRecipeSections(planned('letters-writ-large', data, plan), recipe),
+    cover: wearing('big-print', 'lemon'),
     editions: [
       {
         id: 'paperback',
@@ -369,6 +367,7 @@ export function tideYear(): Uint8Array {
         ],
       },
     ),
+    cover: wearing('twelve-moons', 'midnight'),
     editions: [
       {
         id: 'paperback',

@@ -80,7 +80,8 @@ export function ChoiceValue({
 }: {
   label: string
   value: string
-  choices: readonly { value: string; words: string }[]
+  /** `more`: what the list says behind the words. */
+  choices: readonly { value: string; words: string; more?: string }[]
   /** Absent: as what it stands in. */
   disabled?: boolean
   onChange: (value: string) => void
@@ -96,7 +97,16 @@ export function ChoiceValue({
         suffixIcon={null}
         disabled={disabled}
         value={value}
-        options={choices.map(c => ({ value: c.value, label: c.words }))}
+        options={choices.map(c => ({ value: c.value, label: c.words, more: c.more }))}
+        optionRender={o =>
+          o.data.more ? (
+            <>
+              {o.label} <i className="more">{o.data.more}</i>
+            </>
+          ) : (
+            o.label
+          )
+        }
         onChange={onChange}
       />
     </span>

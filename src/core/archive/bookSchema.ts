@@ -262,6 +262,7 @@ const partSchemas: Record<string, () => Schema> = {
   assets: once(() => list(assetSchema(), 20_000).required()),
   recordings: once(() => list(recordingSchema(), 2000)),
   cover: once(() => optional(coverSchema())),
+  coverDrafts: once(() => list(coverSchema(), 40)),
   plan: once(() => optional(planSchema())),
   styles: once(() => list(styleDocument(), 100)),
   fonts: once(() => list(fontSchema(), 100)),
@@ -313,6 +314,7 @@ const parts: Record<string, string> = {
   uid: 'its UUID',
   lastId: 'the counter of ids',
   cover: 'the cover',
+  coverDrafts: 'the covers kept beside',
   plan: 'the page plan',
   words: 'the kept phrases',
   listings: 'what is said in listings',
@@ -327,6 +329,7 @@ const items: Record<string, string> = {
   runs: 'run',
   contributors: 'contributor',
   pieces: 'piece of the cover',
+  coverDrafts: 'cover kept beside',
   words: 'phrase',
   styles: 'style',
   fonts: 'typeface',
@@ -437,14 +440,19 @@ function references(book: Book, known: readonly OutletProfile[]): Trouble[] {
   )
   if (book.data.imprint.logo && !assets.has(book.data.imprint.logo))
     say('data.imprint.logo', 'data.imprint.logo names a picture that the book does not have.')
-  if (book.cover?.picture && !assets.has(book.cover.picture.asset))
-    say('cover.picture', 'cover.picture names a picture that the book does not have.')
-  book.cover?.pieces.forEach((p, i) => {
-    const asset =
-      p.kind === 'picture' ? p.asset : p.kind === 'repeat' && p.of.kind === 'picture' ? p.of.asset : undefined
-    if (asset !== undefined && !assets.has(asset))
-      say(`cover.pieces[${i}]`, `cover.pieces[${i}] names a picture that the book does not have.`)
-  })
+  for (const [place, cover] of [
+    ['cover', book.cover] as const,
+    ...(book.coverDrafts ?? []).map((d, i) => [`coverDrafts[${i}]`, d] as const),
+  ]) {
+    if (cover?.picture && !assets.has(cover.picture.asset))
+      say(`${place}.picture`, `${place}.picture names a picture that the book does not have.`)
+    cover?.pieces.forEach((p, i) => {
+      const asset =
+        p.kind === 'picture' ? p.asset : p.kind === 'repeat' && p.of.kind === 'picture' ? p.of.asset : undefined
+      if (asset !== undefined && !assets.has(asset))
+        say(`${place}.pieces[${i}]`, `${place}.pieces[${i}] names a picture that the book does not have.`)
+    })
+  }
   const styles = new Set([...shippedStyles, ...(book.styles ?? [])].map(s => s.id))
   book.editions.forEach((e, i) => {
     const at = `editions[${i}]`

@@ -20,6 +20,7 @@ const placed = {
   name: text(120),
   turn: amount(-360, 360),
   locked: yesNo(),
+  group: text(60),
 }
 
 const textSchema = () =>
@@ -118,7 +119,7 @@ const pieceSchemas: Record<string, () => Schema> = {
 
 const kindOfPiece = (v: unknown): string => String((v as { kind?: unknown } | undefined)?.kind ?? 'text')
 
-const pieceSchema = () =>
+export const pieceSchema = (): Schema =>
   lazy((v: unknown) => {
     const kind = kindOfPiece(v)
     return Object.hasOwn(pieceSchemas, kind)

@@ -2,6 +2,7 @@ import { array, boolean, lazy, mixed, number, object, string, ValidationError } 
 import { isHours } from '../outlets'
 import { readStyleDocument } from '../pages'
 import { isMatter } from './matter'
+import { isDesign } from './designFile'
 import { isRecipe } from './recipe'
 import { isImprint, isPenName } from './supplies'
 import { Fault, profileSchema, strangeKey } from '../trade'
@@ -86,6 +87,7 @@ const settingValue: Record<string, (v: unknown) => boolean> = {
   imprints: v => Array.isArray(v) && v.length <= 500 && v.every(isImprint),
   matter: v => Array.isArray(v) && v.length <= 500 && v.every(isMatter),
   penNames: v => Array.isArray(v) && v.length <= 500 && v.every(isPenName),
+  designs: v => Array.isArray(v) && v.length <= 500 && v.every(isDesign),
   recipes: v => Array.isArray(v) && v.length <= 500 && v.every(isRecipe),
   styles: v =>
     Array.isArray(v) &&

@@ -212,6 +212,8 @@ export interface Book {
   recordings?: Recording[]
   /** One design for all editions; the shipped one of the book's kind where absent. */
   cover?: CoverDesign
+  /** Other covers that it was given and that are kept beside. */
+  coverDrafts?: CoverDesign[]
   /** A book of planned pages instead of a manuscript. */
   plan?: PagePlan
   /** Styles of the author's own that its editions are set in: documents as in docs/formats.md, so that a project carries them. */

@@ -50,6 +50,8 @@ export interface Placed {
   turn?: number
   /** It stays as it is until it is let go. */
   locked?: boolean
+  /** Pieces of one group are chosen and moved together. */
+  group?: string
 }
 
 /** Words: a field of the book, or the cover's own. */

@@ -18,6 +18,17 @@ export {
   rows,
   shippedDesigns,
 } from './designs'
+export {
+  aligned,
+  type Alignment,
+  alignments,
+  type Axis,
+  type Boxes,
+  distributed,
+  moved,
+  snapLines,
+  snapped,
+} from './arrange'
 export { addOnOf, type ListPrice } from './barcode'
 export { type Cover, drawCover, frontPage, nameOf, type SetPiece, sheetPages } from './draw'
 export { flatMeasures, type Measure, type MeasureName } from './measures'

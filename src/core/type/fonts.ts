@@ -2,6 +2,7 @@ import { Fault } from '../trade'
 import { displayFamilies } from './display'
 import { Face } from './face'
 import { loadHarfBuzz } from './harfbuzz'
+import type { Variant } from './variant'
 
 /** Where font bytes come from: a port. Keys are "family/variant", e.g. "eb-garamond/italic". */
 export type FontSource = (key: string) => Promise<Uint8Array | undefined>
@@ -62,8 +63,6 @@ export const shippedFamilies: Record<string, { name: string; files: Partial<Reco
   fraunces: { name: 'Fraunces', files: { regular: 'Fraunces_400Regular.ttf', bold: 'Fraunces_600SemiBold.ttf' } },
   figtree: { name: 'Figtree', files: { regular: 'Figtree_400Regular.ttf', bold: 'Figtree_600SemiBold.ttf' } },
 }
-
-export type Variant = 'regular' | 'italic' | 'bold' | 'bold-italic'
 
 function family(
   name: string,

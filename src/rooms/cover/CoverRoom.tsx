@@ -10,11 +10,13 @@ import { useCommit } from '@/parts/useCommit'
 import { called } from './coverChanges'
 import { CoverSide } from './CoverSide'
 import { FrontView } from './FrontView'
+import { DesignWall } from './DesignWall'
 import { Measures } from './Measures'
 import { Whole } from './Whole'
 import { Refit } from './Refit'
 import { useCover, useEarlyCover } from './useCover'
 import { useCoverHand } from './useCoverHand'
+import { useDrafts } from './useDrafts'
 import { useHairline } from './useHairline'
 import { type Look, usualLook } from './ViewSentence'
 import './cover.css'
@@ -36,8 +38,14 @@ export function CoverRoom({ bookId }: { bookId: string }) {
   })
   // What is written is seen in its sentences at once, and on the flat as soon as it is drawn.
   const design = book?.cover ?? cover?.design
-  const hand = useCoverHand(bookId, design, { flat: cover?.flat, begin: asked ?? undefined, readOnly })
+  const hand = useCoverHand(bookId, design, {
+    flat: cover?.flat,
+    assets: book?.assets ?? NONE,
+    begin: asked ?? undefined,
+    readOnly,
+  })
   const refit = useRefit(bookId, view)
+  const drafts = useDrafts(bookId, book?.coverDrafts ?? NONE, design)
   const bench = useRef<HTMLDivElement>(null)
   const flatSeen = look.what === 'flat'
   const piece = design?.pieces.find(p => p.id === hand.chosen)
@@ -91,17 +99,26 @@ export function CoverRoom({ bookId }: { bookId: string }) {
                     picture={picture}
                     scale={scale}
                     zones={flatSeen && look.zones}
-                    chosen={flatSeen ? hand.chosen : undefined}
+                    held={flatSeen ? hand.held : NONE}
                     readOnly={readOnly || !flatSeen}
                     onChoose={hand.choose}
+                    onMove={hand.move}
                     onPlace={(p, patch) => hand.onPiece(p.id)(`Place the ${called(p)}`, patch)}
                   />
                 </div>
                 <Whole cover={cover} paper={edition?.paper} outlet={figures?.outlet} />
               </div>
             )}
+            {cover && book && edition && look.what === 'designs' && (
+              <DesignWall
+                of={{ bookId, editionId: edition.id, outletId: view.outletId, book }}
+                design={design ?? cover.design}
+                drafts={drafts}
+                onChange={hand.change}
+              />
+            )}
             {cover && front && (look.what === 'front' || look.what === 'small') && (
-              <FrontView front={front} small={look.what === 'small'} title={book?.data.title ?? ''} />
+              <FrontView front={front} small={look.what === 'small'} book={book} />
             )}
           </div>
           <CoverSide
@@ -134,6 +151,8 @@ export function CoverRoom({ bookId }: { bookId: string }) {
     </>
   )
 }
+
+const NONE: never[] = []
 
 /** The sheet as the knife leaves it. */
 const cutOf = ({ top, right, bottom, left }: { top: number; right: number; bottom: number; left: number }, s: number) =>

@@ -53,10 +53,7 @@ export function CoverSide({
           data={book?.data}
           assets={book?.assets ?? []}
           fonts={book?.fonts}
-          chosen={hand.chosen}
-          ways={hand.ways}
-          onChoose={hand.choose}
-          onPiece={hand.onPiece}
+          hand={hand}
         />
       )}
       {cover && (

@@ -1,10 +1,11 @@
 'use client'
 import type Konva from 'konva'
 import { useEffect, useRef } from 'react'
-import { Image, Layer, Line, Rect as Box, Stage, Transformer } from 'react-konva'
+import { Group, Image, Layer, Line, Rect as Box, Stage, Transformer } from 'react-konva'
 import type { CoverPiece } from '@/core/book'
 import { boxInArea, boxOnFlat, type CoverDesign, type Flat, type Rect } from '@/core/cover'
 import type { Patch } from './coverChanges'
+import { useSnapping } from './useSnapping'
 
 /** The flat to scale: the press's own picture of it, zones over it, and the pieces to be taken hold of. `scale` is pixels a point. */
 export function FlatStage({
@@ -13,20 +14,23 @@ export function FlatStage({
   picture,
   scale,
   zones,
-  chosen,
+  held,
   readOnly,
   onChoose,
   onPlace,
+  onMove,
 }: {
   flat: Flat
   design: CoverDesign
   picture: ImageBitmap | undefined
   scale: number
   zones: boolean
-  chosen: string | undefined
+  held: readonly string[]
   readOnly: boolean
-  onChoose: (id: string | undefined) => void
+  onChoose: (id: string | undefined, more?: boolean) => void
   onPlace: (piece: CoverPiece, patch: Patch) => void
+  /** All that is held, by so many points. */
+  onMove: (by: { x: number; y: number }) => void
 }) {
   const transformer = useRef<Konva.Transformer>(null)
   const shapes = useRef(new Map<string, Konva.Rect>())
@@ -40,10 +44,45 @@ export function FlatStage({
     height: r.height * scale,
   })
   useEffect(() => {
-    const shape = chosen ? shapes.current.get(chosen) : undefined
-    const held = design.pieces.find(p => p.id === chosen)?.locked
-    transformer.current?.nodes(shape && !readOnly && !held ? [shape] : [])
-  }, [chosen, design, scale, readOnly])
+    const free = design.pieces.filter(p => held.includes(p.id) && !p.locked)
+    const nodes = readOnly ? [] : free.flatMap(p => shapes.current.get(p.id) ?? [])
+    transformer.current?.nodes(nodes)
+    // Several are moved together; each is sized by itself.
+    transformer.current?.resizeEnabled(nodes.length === 1)
+    transformer.current?.rotateEnabled(nodes.length === 1)
+  }, [held, design, scale, readOnly])
+  const guides = useRef<Konva.Group>(null)
+  const snapping = useSnapping({ flat, design, scale, held }, guides)
+  const rectOf = (node: Konva.Node): Rect => ({
+    x: (node.x() - node.offsetX()) / scale - bleed.left,
+    y: (node.y() - node.offsetY()) / scale - bleed.top,
+    width: node.width() / scale,
+    height: node.height() / scale,
+  })
+  /** What is dragged, upright, comes to a line near it; Alt lets it pass. */
+  const dragged = (piece: CoverPiece, node: Konva.Node, free: boolean): void => {
+    const rect = rectOf(node)
+    const at = piece.turn ? rect : snapping.land(rect, free)
+    node.position({
+      x: (at.x + bleed.left) * scale + node.offsetX(),
+      y: (at.y + bleed.top) * scale + node.offsetY(),
+    })
+    snapping.hold(at, free || !!piece.turn)
+    // The others that are held go along.
+    const from = px(boxOnFlat(flat, piece)!)
+    const by = { x: node.x() - node.offsetX() - from.x, y: node.y() - node.offsetY() - from.y }
+    for (const p of design.pieces) {
+      const other = p.id !== piece.id && held.includes(p.id) && !p.locked ? shapes.current.get(p.id) : undefined
+      const home = other && boxOnFlat(flat, p)
+      if (home) other.position({ x: px(home).x + other.offsetX() + by.x, y: px(home).y + other.offsetY() + by.y })
+    }
+  }
+  const dropped = (piece: CoverPiece, node: Konva.Node): void => {
+    snapping.clear()
+    if (!held.includes(piece.id) || held.length < 2) return placed(piece, node)
+    const [from, to] = [boxOnFlat(flat, piece)!, rectOf(node)]
+    onMove({ x: to.x - from.x, y: to.y - from.y })
+  }
   // A node turns about its middle, which is its place.
   const placed = (piece: CoverPiece, node: Konva.Node): void => {
     const [width, height] = [(node.width() * node.scaleX()) / scale, (node.height() * node.scaleY()) / scale]
@@ -61,32 +100,7 @@ export function FlatStage({
   return (
     <Stage width={width} height={height} onMouseDown={e => e.target === e.target.getStage() && onChoose(undefined)}>
       <Layer listening={false}>{picture && <Image image={picture} width={width} height={height} alt="" />}</Layer>
-      {zones && (
-        <Layer listening={false}>
-          <Box
-            {...px({ x: 0, y: 0, width: flat.width, height: flat.height })}
-            stroke="#fffefb"
-            strokeWidth={1}
-            dash={[2, 3]}
-          />
-          {flat.zones.map((z, i) => {
-            const r = px(z.rect)
-            if (z.kind === 'fold')
-              return <Line key={i} points={[r.x, 0, r.x, height]} stroke="#fffefb" strokeWidth={1} dash={[7, 4]} />
-            if (z.kind === 'drift') return <Box key={i} {...r} fill="rgba(255,254,251,0.13)" />
-            if (z.kind === 'holes' || z.kind === 'hinge') return <Box key={i} {...r} fill="rgba(255,254,251,0.22)" />
-            return (
-              <Box
-                key={i}
-                {...r}
-                stroke={z.kind === 'barcode' ? '#fffefb' : '#e9cf9a'}
-                strokeWidth={1}
-                dash={z.kind === 'barcode' ? undefined : [4, 4]}
-              />
-            )
-          })}
-        </Layer>
-      )}
+      {zones && <Zones flat={flat} px={px} height={height} />}
       <Layer>
         {design.pieces.map(p => {
           const rect = boxOnFlat(flat, p)
@@ -100,7 +114,7 @@ export function FlatStage({
               }}
               {...centred(px(rect))}
               rotation={p.turn ?? 0}
-              stroke={chosen === p.id ? '#fffefb' : 'transparent'}
+              stroke={held.includes(p.id) ? '#fffefb' : 'transparent'}
               strokeWidth={1}
               draggable={!readOnly && !p.locked}
               onMouseEnter={e => {
@@ -111,13 +125,18 @@ export function FlatStage({
                 const s = e.target.getStage()
                 if (s) s.container().style.cursor = ''
               }}
-              onMouseDown={() => onChoose(p.id)}
+              onMouseDown={e => {
+                // What is held already stays so: it may be about to be moved with the others.
+                if (e.evt.shiftKey || !held.includes(p.id)) onChoose(p.id, e.evt.shiftKey)
+              }}
               onTap={() => onChoose(p.id)}
-              onDragEnd={e => placed(p, e.target)}
+              onDragMove={e => dragged(p, e.target, e.evt.altKey)}
+              onDragEnd={e => dropped(p, e.target)}
               onTransformEnd={e => placed(p, e.target)}
             />
           )
         })}
+        <Group ref={guides} listening={false} />
         <Transformer
           ref={transformer}
           rotationSnaps={[0, 45, 90, 135, 180, 225, 270, 315]}
@@ -144,3 +163,31 @@ const centred = ({ x, y, width, height }: Rect) => ({
   offsetX: width / 2,
   offsetY: height / 2,
 })
+
+/** What means something to whoever designs: the trim, what is safe, folds and how far they drift, hinges, holes, the barcode's place. */
+function Zones({ flat, px, height }: { flat: Flat; px: (r: Rect) => Rect; height: number }) {
+  return (
+    <Layer listening={false}>
+      {flat.sheets.map(s => (
+        <Box key={s.name} {...px(s.rect)} stroke="#fffefb" strokeWidth={1} dash={[2, 3]} />
+      ))}
+      {flat.zones.map((z, i) => {
+        const r = px(z.rect)
+        if (z.kind === 'fold')
+          return <Line key={i} points={[r.x, 0, r.x, height]} stroke="#fffefb" strokeWidth={1} dash={[7, 4]} />
+        if (z.kind === 'drift') return <Box key={i} {...r} fill="rgba(255,254,251,0.13)" />
+        if (z.kind === 'holes' || z.kind === 'hinge') return <Box key={i} {...r} fill="rgba(255,254,251,0.22)" />
+        const barcode = z.kind === 'barcode'
+        return (
+          <Box
+            key={i}
+            {...r}
+            stroke={barcode ? '#fffefb' : '#e9cf9a'}
+            strokeWidth={1}
+            {...(barcode ? {} : { dash: [4, 4] })}
+          />
+        )
+      })}
+    </Layer>
+  )
+}

@@ -1,7 +1,10 @@
 'use client'
+import type { Book } from '@/core/book'
+import { MarketRow } from './MarketRow'
 
 /** The front as it is cut, or as small as shops show it among others. */
-export function FrontView({ front, small, title }: { front: ImageBitmap; small: boolean; title: string }) {
+export function FrontView({ front, small, book }: { front: ImageBitmap; small: boolean; book: Book | undefined }) {
+  const title = book?.data.title ?? ''
   const draw =
     (height: number) =>
     (c: HTMLCanvasElement | null): void => {
@@ -22,6 +25,12 @@ export function FrontView({ front, small, title }: { front: ImageBitmap; small: 
         </figure>
       ))}
       <p>As small as a shop’s list shows it. Can the title be read at 110?</p>
+      {book && (
+        <MarketRow
+          book={book}
+          own={<canvas ref={draw(160)} className="own" role="img" aria-label={`Front of ${title}, this book`} />}
+        />
+      )}
     </div>
   )
 }

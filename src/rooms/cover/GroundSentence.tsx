@@ -1,5 +1,16 @@
 'use client'
-import { type CoverDesign, type MotifColour, motifNames, motifs, shippedDesigns } from '@/core/cover'
+import {
+  type CoverDesign,
+  designKind,
+  type MotifColour,
+  motifNames,
+  motifs,
+  type PaletteName,
+  paletteNames,
+  palettes,
+  recoloured,
+  shippedDesigns,
+} from '@/core/cover'
 import { bringInPicture, pictureTypes } from '@/data/pictures'
 import { FilePick } from '@/parts/FilePick'
 import { ChoiceValue, NumberValue, Sentence } from '@/parts/Sentence'
@@ -42,6 +53,17 @@ export function GroundSentence({
             })
           }
         />
+        {design.palette && (
+          <>
+            , in the colours{' '}
+            <ChoiceValue
+              label="Palette"
+              value={design.palette}
+              choices={palettesFor(design)}
+              onChange={p => onChange('Palette', d => recoloured(d, p as PaletteName))}
+            />
+          </>
+        )}
         , its ground{' '}
         <Tint
           label="Ground"
@@ -96,6 +118,15 @@ export function GroundSentence({
       <GroundPicture bookId={bookId} design={design} onChange={onChange} />
     </div>
   )
+}
+
+/** Palettes, those that suit a design first. */
+function palettesFor(design: CoverDesign): { value: string; words: string }[] {
+  const suit: readonly PaletteName[] = designKind(design.id)?.palettes ?? []
+  return [...suit, ...paletteNames.filter(p => !suit.includes(p))].map(value => ({
+    value,
+    words: palettes[value].name,
+  }))
 }
 
 /** A number of a motif: a share of the front, or as it is. */

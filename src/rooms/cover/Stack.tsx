@@ -13,6 +13,7 @@ import { wordsOf } from '@/core/cover'
 import { WriterOnly } from '@/parts/WriterOnly'
 import type { CoverView } from '@/workers/answers/covers'
 import { type ChangePiece, inReadingOrder } from './coverChanges'
+import { ArrangeSentence } from './ArrangeSentence'
 import { OrnamentSentence } from './OrnamentSentence'
 import { PictureSentence } from './PictureSentence'
 import { fields, forms, panels } from './pieceWords'
@@ -21,13 +22,14 @@ import { PlaceSentence } from './PlaceSentence'
 import { RepeatSentence } from './RepeatSentence'
 import { ShapeSentence } from './ShapeSentence'
 import { TextSentence } from './TextSentence'
+import type { Arrange, CoverHand } from './useCoverHand'
 
 /** Panels in the order in which a cover is read. */
 const order: readonly PieceGround[] = ['front', 'spine', 'back', 'sheet']
 
 /** What a piece is called in the list. */
 function listed(piece: CoverPiece): string {
-  if (piece.name) return piece.name
+  if (piece.name) return upper(piece.name)
   if (isWords(piece)) return piece.field === 'own' ? `“${shortened(piece.words ?? '')}”` : fields[piece.field]
   if (piece.kind === 'shape') return upper(forms[piece.form].replace(/^an? /, ''))
   return upper(piece.kind === 'ornament' ? piece.ornament : piece.kind)
@@ -43,10 +45,7 @@ export function Stack({
   data,
   assets,
   fonts,
-  chosen,
-  ways,
-  onChoose,
-  onPiece,
+  hand: { chosen, held, ways, arrange, choose, onPiece },
 }: {
   bookId: string
   cover: CoverView
@@ -54,10 +53,7 @@ export function Stack({
   data: TitleData | undefined
   assets: Asset[]
   fonts: Book['fonts']
-  chosen: string | undefined
-  ways: Ways
-  onChoose: (id: string | undefined) => void
-  onPiece: (id: string) => ChangePiece
+  hand: CoverHand
 }) {
   return (
     <>
@@ -72,14 +68,14 @@ export function Stack({
                   <li key={p.id}>
                     <button
                       type="button"
-                      aria-pressed={p.id === chosen}
-                      onClick={() => onChoose(p.id === chosen ? undefined : p.id)}
+                      aria-pressed={held.includes(p.id)}
+                      onClick={e => choose(p.id === chosen && !e.shiftKey ? undefined : p.id, e.shiftKey)}
                     >
                       {listed(p)} <em className="unseen">on the {panels[panel]}</em>
                       {data && isWords(p) && !wordsOf(data, p).trim() && <em>has nothing to say</em>}
                     </button>
                     {p.id === chosen && (
-                      <Said piece={p} {...{ bookId, cover, assets, fonts, ways }} onChange={onPiece(p.id)} />
+                      <Said piece={p} {...{ bookId, cover, assets, fonts, ways, arrange }} onChange={onPiece(p.id)} />
                     )}
                   </li>
                 ))}
@@ -100,6 +96,7 @@ function Said({
   assets,
   fonts,
   ways,
+  arrange,
   onChange,
 }: {
   bookId: string
@@ -108,6 +105,7 @@ function Said({
   assets: Asset[]
   fonts: Book['fonts']
   ways: Ways
+  arrange: Arrange
   onChange: ChangePiece
 }) {
   const here = useRef<HTMLDivElement>(null)
@@ -139,6 +137,7 @@ function Said({
           <OrnamentSentence piece={piece} onChange={onChange as ChangePiece<typeof piece>} />
         )}
         <PlaceSentence piece={piece} flat={cover.flat} onChange={onChange} />
+        <ArrangeSentence arrange={arrange} />
         <PieceWays ways={ways} />
       </WriterOnly>
     </div>

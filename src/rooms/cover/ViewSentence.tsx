@@ -6,8 +6,8 @@ export type Tone = 'colours' | 'greys' | 'press' | 'marked'
 
 /** How the cover is looked at. */
 export interface Look {
-  /** The whole flat, the same as it is cut, the front, or the front as small as shops show it. */
-  what: 'flat' | 'trimmed' | 'front' | 'small'
+  /** The whole flat, the same as it is cut, the front, the front as small as shops show it, or every design as it would look. */
+  what: 'flat' | 'trimmed' | 'front' | 'small' | 'designs'
   zones: boolean
   tone: Tone
 }
@@ -37,6 +37,7 @@ export function ViewSentence({
           { value: 'trimmed', words: 'the flat as it is cut' },
           { value: 'front', words: 'the front' },
           { value: 'small', words: 'the front small' },
+          { value: 'designs', words: 'all designs on it' },
         ]}
         onChange={v => onLook({ ...look, what: v as Look['what'] })}
       />

@@ -26,7 +26,7 @@ const steps = fc.array(
     ),
     panel.map(on => (d: CoverDesign) => pictured(d, 'a', on).design),
     fc.nat(30).map(n => (d: CoverDesign) => copied(d, d.pieces[n % Math.max(1, d.pieces.length)]?.id ?? '').design),
-    fc.nat(30).map(n => (d: CoverDesign) => without(d, d.pieces[n % Math.max(1, d.pieces.length)]?.id ?? '')),
+    fc.nat(30).map(n => (d: CoverDesign) => without(d, [d.pieces[n % Math.max(1, d.pieces.length)]?.id ?? ''])),
     fc.tuple(fc.nat(30), fc.constantFrom(1 as const, -1 as const)).map(
       ([n, by]) =>
         (d: CoverDesign) =>

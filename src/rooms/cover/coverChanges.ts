@@ -1,5 +1,5 @@
 import { type CoverDesign, type CoverForm, type CoverPiece, coverForms, isWords } from '@/core/book'
-import { nameOf, shippedDesigns } from '@/core/cover'
+import { type Boxes, nameOf, shippedDesigns } from '@/core/cover'
 
 /** A change of the design, as one step; `merge`: it may join the one before. */
 export type ChangeDesign = (label: string, patch: (d: CoverDesign) => CoverDesign, merge?: boolean) => void
@@ -20,10 +20,50 @@ function tidy<T extends object>(x: T): T {
   return Object.fromEntries(Object.entries(x).filter(([, v]) => v !== undefined)) as T
 }
 
-export const without = (design: CoverDesign, id: string): CoverDesign => ({
+export const without = (design: CoverDesign, ids: readonly string[]): CoverDesign => ({
   ...design,
-  pieces: design.pieces.filter(p => p.id !== id),
+  pieces: design.pieces.filter(p => !ids.includes(p.id)),
 })
+
+/** The design with pieces where `boxes` has them. */
+export const withBoxes = (design: CoverDesign, boxes: Boxes): CoverDesign => ({
+  ...design,
+  pieces: design.pieces.map(p => {
+    const box = boxes.get(p.id)
+    return box ? { ...p, box } : p
+  }),
+})
+
+/** All pieces that are chosen with one: its group, or itself. */
+export function togetherWith(pieces: readonly CoverPiece[], id: string): string[] {
+  const group = pieces.find(p => p.id === id)?.group
+  return group ? pieces.filter(p => p.group === group).map(p => p.id) : [id]
+}
+
+/** The design with pieces as one group, or as none. */
+export function grouped(design: CoverDesign, ids: readonly string[], as: boolean): CoverDesign {
+  const group = as ? freeGroup(design) : undefined
+  return { ...design, pieces: design.pieces.map(p => (ids.includes(p.id) ? tidy({ ...p, group }) : p)) as CoverPiece[] }
+}
+
+function freeGroup({ pieces }: CoverDesign): string {
+  const taken = new Set(pieces.map(p => p.group))
+  let n = 1
+  while (taken.has(`group-${n}`)) n++
+  return `group-${n}`
+}
+
+/** The design with pieces of another cover over all, each under an id of its own. */
+export function pasted(design: CoverDesign, pieces: readonly CoverPiece[]): { design: CoverDesign; ids: string[] } {
+  let next = design
+  const ids: string[] = []
+  for (const { group: _group, ...piece } of pieces) {
+    const id = freeId(next, isWords(piece as CoverPiece) ? 'words' : (piece.kind ?? 'words'))
+    next = { ...next, pieces: [...next.pieces, { ...piece, id } as CoverPiece] }
+    ids.push(id)
+  }
+  return { design: next, ids }
+}
 
 /** A step nearer to the eye, or away from it. */
 export function laid(design: CoverDesign, id: string, by: 1 | -1): CoverDesign {

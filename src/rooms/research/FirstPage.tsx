@@ -1,7 +1,7 @@
 'use client'
 import { Button, Input } from 'antd'
 import { formatMoney } from '@/core/trade'
-import type { ShownTitle } from './marketClient'
+import type { ShownTitle } from '@/parts/marketClient'
 
 /** The first page of a phrase: who holds it, and how fast. */
 export function FirstPage({

@@ -7,7 +7,7 @@ import { listBooks } from '@/data/bookList'
 import { keepQuestion, type LastQuestion, lastQuestion } from '@/data/research'
 import { useAnswer } from '@/parts/useAnswer'
 import { useSay } from '@/parts/useSay'
-import { askPhrases, askTitles, type ShownTitle } from './marketClient'
+import { askPhrases, askTitles, type ShownTitle } from '@/parts/marketClient'
 
 /** What is asked of the market: for which book, in which market, a word. It is remembered from one visit to the next. */
 export function useQuestion() {

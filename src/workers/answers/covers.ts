@@ -3,9 +3,11 @@ import type { Edition } from '@/core/book'
 import { designOf, quickCover } from '@/core/chain'
 import { separationFor } from '@/core/delivery'
 import type { Separation } from '@/core/ink'
+import { Fault } from '@/core/trade'
 import {
   type Cover,
   type CoverDesign,
+  drawCover,
   type Flat,
   flatMeasures,
   frontPage,
@@ -16,6 +18,7 @@ import { chainOf, ebookOf, editionOf, outletOf, tools } from '../chains'
 import { printInputsOf } from '../editionInputs'
 import { draw, withBleed } from '../draw'
 import { handed } from '../handing'
+import { marketCover } from '../marketFronts'
 import { bookOf } from '../openBooks'
 import { knownOutlets } from '../outlets'
 import { ports } from '../ports'
@@ -76,6 +79,31 @@ export const covers = {
     const page = frontPage(cover)
     const canvas = await withPreviews([page], pictures => draw(page, IN_THE_LIST / page.height, pictures))
     return canvas.convertToBlob({ type: 'image/png' })
+  },
+
+  /** The front that a design gives this book, so many pixels high: at once, whatever its pages. */
+  async designFront(bookId: string, editionId: string, design: CoverDesign, height: number, outletId?: string) {
+    const b = bookOf(bookId)
+    const edition = editionOf(bookId, editionId)
+    const print = edition.kind === 'ebook' ? b.book.editions.find(e => e.kind !== 'ebook') : edition
+    const cover = print
+      ? await quickCover(
+          { ...printInputsOf(b, print, outletOf(print, print === edition ? outletId : undefined)), design },
+          tools.shelf,
+        )
+      : await drawCover(await ebookOf(bookId, editionId, outletId).get('plainFlat'), design, b.book.data, {
+          shelf: tools.shelf,
+          assets: b.book.assets,
+        })
+    if (!cover) throw new Fault('no-binding', 'This outlet binds no such book, so no front can be drawn for it.')
+    const page = frontPage(cover)
+    return handed(await withPreviews([page], pictures => draw(page, height / page.height, pictures)))
+  },
+
+  /** The front of a title of the simulated marketplace. */
+  async marketFront(title: string, author: string, height: number): Promise<ImageBitmap> {
+    const page = frontPage(await marketCover(title, author, tools.shelf))
+    return handed(draw(page, height / page.height, () => undefined))
   },
 
   async cover(bookId: string, editionId: string, outletId?: string): Promise<CoverView> {

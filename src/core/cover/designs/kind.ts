@@ -46,14 +46,18 @@ export const words = (of: Words): TextPiece => ({
   ...of,
 })
 
+/** What an author reads of a part, from its id: "stamp-mark" is the stamp mark. */
+const called = (id: string): string => id.replaceAll('-', ' ')
+
 type Shape = Partial<ShapePiece> & Pick<ShapePiece, 'id' | 'form' | 'box' | 'colour'>
-export const shape = (of: Shape): ShapePiece => ({ kind: 'shape', panel: 'front', ...of })
+export const shape = (of: Shape): ShapePiece => ({ kind: 'shape', panel: 'front', name: called(of.id), ...of })
 
 export const ornament = (
   of: Partial<OrnamentPiece> & Pick<OrnamentPiece, 'id' | 'ornament' | 'box' | 'colour'>,
 ): OrnamentPiece => ({
   kind: 'ornament',
   panel: 'front',
+  name: called(of.id),
   ...of,
 })
 
@@ -61,6 +65,7 @@ type Repeat = Partial<RepeatPiece> & Pick<RepeatPiece, 'id' | 'of' | 'colour' | 
 /** One thing over and over, over the whole sheet where nothing else is said. */
 export const repeat = (of: Repeat): RepeatPiece => ({
   kind: 'repeat',
+  name: called(of.id),
   panel: 'sheet',
   within: 'panel',
   box: at(0, 0, 1, 1),
@@ -140,7 +145,7 @@ export function backAndSpine(of: Rest): CoverPiece[] {
     spine({
       id: 'spine-title',
       field: 'title',
-      box: at(0.02, 0.08, 0.62 * reach, 0.84),
+      box: at(0.02, 0, 0.62 * reach, 1),
       face: names,
       size: 17,
       align: 'left',
@@ -149,7 +154,7 @@ export function backAndSpine(of: Rest): CoverPiece[] {
     spine({
       id: 'spine-author',
       field: 'author',
-      box: at(0.66 * reach, 0.14, 0.34 * reach - 0.02, 0.72),
+      box: at(0.66 * reach, 0, 0.34 * reach - 0.02, 1),
       face: names,
       size: 13,
       align: 'right',

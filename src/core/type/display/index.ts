@@ -1,4 +1,4 @@
-import type { Variant } from '../fonts'
+import type { Variant } from '../variant'
 import faces from './faces.json' with { type: 'json' }
 
 /** A family for what is displayed: titles of covers. */

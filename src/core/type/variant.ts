@@ -1,0 +1,2 @@
+/** A cut of a family. */
+export type Variant = 'regular' | 'italic' | 'bold' | 'bold-italic'
