@@ -6,6 +6,7 @@ import {
   IN,
   MM,
   type OutletProfile,
+  paperOf,
   parseTrim,
   type PrintRules,
   printRules,
@@ -50,6 +51,8 @@ export interface Flat {
   zones: Zone[]
   /** Pages as printed. */
   pages: number
+  /** A leaf as it is cut, and how thick all of them are. */
+  leaf: { width: number; height: number; thickness: number }
   /** Text may stand on the spine. */
   spineText: boolean
   /** Which way it runs. */
@@ -94,6 +97,7 @@ export interface CoverSpec {
 
 /** The lengths that a binding's flat is made of, points. */
 interface Lengths {
+  leaf: { width: number; height: number }
   panel: { width: number; height: number }
   spine: number
   /** At head, foot and fore edge. */
@@ -128,6 +132,7 @@ function lengthsOf(
   const strip = binding.kind !== 'coil' ? 0 : binding.holes ? pts(binding.holes) : COIL_STRIP
   const safe = pts(rules.safe)
   return {
+    leaf: { width: size.width, height: size.height },
     panel: { width: size.width + over, height: size.height + 2 * over },
     spine,
     bleed: bleedOf(rules, binding),
@@ -175,6 +180,7 @@ export function flatFor(profile: OutletProfile, spec: CoverSpec): Flat {
       ...barcodeZone(rules, lengths, spec.barcode === 'priced'),
     ],
     pages,
+    leaf: { ...lengths.leaf, thickness: pages * pts(paperOf(profile, spec.paper).caliper) },
     spineText: text !== undefined,
     spineReads: spineReads(spec.language ?? ''),
     barcodeBy: spec.barcode === 'left clear' ? 'printer' : (rules.barcodeBy ?? 'author'),

@@ -32,6 +32,7 @@ export {
 export { addOnOf, type ListPrice } from './barcode'
 export { type Cover, drawCover, frontPage, nameOf, type SetPiece, sheetPages } from './draw'
 export { flatMeasures, type Measure, type MeasureName } from './measures'
+export { folded, type Folded, type Ring, type Side, type Solid } from './folded'
 export { type CoverSpec, type Flat, flatFor, type Rect, type Sheet, sheetSize, zoneOf } from './geometry'
 export { type CoverGround } from './ground'
 export { mix, toRgb } from './mix'

@@ -24,6 +24,9 @@ import './cover.css'
 // The stage draws on a canvas and is only wanted here, in a browser.
 const FlatStage = dynamic(() => import('./FlatStage').then(m => m.FlatStage), { ssr: false })
 
+// What draws in three dimensions is loaded when it is asked for.
+const BookInSpace = dynamic(() => import('./BookInSpace').then(m => m.BookInSpace), { ssr: false })
+
 /** The cover: the flat to scale, its pieces bound to fields of the book, refitted when the spine moves. */
 export function CoverRoom({ bookId }: { bookId: string }) {
   const drawn = useEarlyCover(bookId)
@@ -108,6 +111,13 @@ export function CoverRoom({ bookId }: { bookId: string }) {
                 </div>
                 <Whole cover={cover} paper={edition?.paper} outlet={figures?.outlet} />
               </div>
+            )}
+            {cover && book && edition && look.what === 'folded' && (
+              <BookInSpace
+                {...{ bookId, editionId: edition.id, outletId: view.outletId, flat: cover.flat }}
+                finish={edition.finish}
+                title={book.data.title}
+              />
             )}
             {cover && book && edition && look.what === 'designs' && (
               <DesignWall

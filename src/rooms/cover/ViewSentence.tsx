@@ -6,8 +6,8 @@ export type Tone = 'colours' | 'greys' | 'press' | 'marked'
 
 /** How the cover is looked at. */
 export interface Look {
-  /** The whole flat, the same as it is cut, the front, the front as small as shops show it, or every design as it would look. */
-  what: 'flat' | 'trimmed' | 'front' | 'small' | 'designs'
+  /** The whole flat, the same as it is cut, the front, the front as small as shops show it, the book folded, or every design as it would look. */
+  what: 'flat' | 'trimmed' | 'front' | 'small' | 'folded' | 'designs'
   zones: boolean
   tone: Tone
 }
@@ -37,6 +37,7 @@ export function ViewSentence({
           { value: 'trimmed', words: 'the flat as it is cut' },
           { value: 'front', words: 'the front' },
           { value: 'small', words: 'the front small' },
+          { value: 'folded', words: 'the book, folded' },
           { value: 'designs', words: 'all designs on it' },
         ]}
         onChange={v => onLook({ ...look, what: v as Look['what'] })}
@@ -56,6 +57,16 @@ export function ViewSentence({
           />
         </>
       )}
+      {look.what !== 'folded' && look.what !== 'designs' && <ToneWords look={look} onLook={onLook} />}.
+      {beyond !== undefined && <> {beyondWords(beyond)}</>}
+    </p>
+  )
+}
+
+/** In what colours. */
+function ToneWords({ look, onLook }: { look: Look; onLook: (look: Look) => void }) {
+  return (
+    <>
       , in{' '}
       <ChoiceValue
         label="Colours or greys"
@@ -83,8 +94,7 @@ export function ViewSentence({
           />
         </>
       )}
-      .{beyond !== undefined && <> {beyondWords(beyond)}</>}
-    </p>
+    </>
   )
 }
 
