@@ -247,7 +247,7 @@ describe('what leaves the press', () => {
     expect(done.at(-1)).toBe(1)
     expect((await delivery.pack('test', 'paperback', 'ostrevane', hear)).zip).toEqual(zip)
   }, 60_000)
-  test('an outlet that asks for it gets a black interior prepared for PDF/X-1a and the cover for PDF/X-4; pictures keep what is chosen', async () => {
+  test('an outlet that asks for it gets its interior in black and its cover in inks, both prepared for PDF/X-1a; pictures keep what is chosen', async () => {
     const canvas = createCanvas(1200, 800)
     canvas.getContext('2d').fillRect(0, 0, 600, 800)
     const bytes = new Uint8Array(await canvas.encode('png'))
@@ -281,7 +281,7 @@ describe('what leaves the press', () => {
           { decodeText?(): string } | undefined
       )?.decodeText?.()
     }
-    expect([await says(files[0]!), await says(files[1]!)]).toEqual(['PDF/X-1a:2003', 'PDF/X-4'])
+    expect([await says(files[0]!), await says(files[1]!)]).toEqual(['PDF/X-1a:2003', 'PDF/X-1a:2003'])
     expect((await PDFDocument.load(files[0]!)).getPages().every(p => !p.node.Annots())).toBe(true)
     const widthAt = async (ppi?: number): Promise<number> => {
       const { bytes } = await delivery.interiorFile('test', 'paperback', 'press', undefined, ppi)

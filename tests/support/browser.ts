@@ -6,6 +6,12 @@ import { shippedFonts } from '@/core/type'
 /** The few things of a browser's worker that the press asks for, so that its modules run in Node: fonts by address, canvases, pictures. */
 const keys = new Map(Object.entries(shippedFonts).map(([key, file]) => [`/fonts/${file}`, key]))
 
+const served: Record<string, string> = {
+  '/fonts/harfbuzz-subset.wasm': 'node_modules/harfbuzzjs/dist/harfbuzz-subset.wasm',
+  '/colour/coated-offset.icc': 'colour/coated-offset.icc',
+  '/colour/lcms.wasm': 'node_modules/lcms-wasm/dist/lcms.wasm',
+}
+
 // A port that somebody listens at would keep the tests from ending.
 class LooseChannel extends MessageChannel {
   constructor() {
@@ -17,9 +23,8 @@ class LooseChannel extends MessageChannel {
 Object.assign(globalThis, {
   MessageChannel: LooseChannel,
   fetch: async (address: string) => {
-    const bytes = address.endsWith('harfbuzz-subset.wasm')
-      ? await readFile('node_modules/harfbuzzjs/dist/harfbuzz-subset.wasm')
-      : await fontSource(keys.get(address) ?? '')
+    const file = served[address]
+    const bytes = file ? await readFile(file) : await fontSource(keys.get(address) ?? '')
     return bytes ? new Response(Uint8Array.from(bytes)) : new Response(null, { status: 404 })
   },
   OffscreenCanvas: function (width: number, height: number) {

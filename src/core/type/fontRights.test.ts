@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs'
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import { fontRights, shippedFamilies } from '.'
+import { displayFamilies, fontRights, shippedFamilies } from '.'
 
 const file = (name: string): Uint8Array => new Uint8Array(readFileSync(`public/fonts/${name}`))
 
@@ -16,6 +16,18 @@ describe('rights of fonts', () => {
           true,
         ])
         expect(rights.copyright).toMatch(/copyright|©/i)
+      }
+  })
+  test('faces for covers, twenty or more, are under open licences and may stand anywhere', () => {
+    expect(displayFamilies.length).toBeGreaterThanOrEqual(20)
+    for (const { files } of displayFamilies)
+      for (const f of Object.values(files)) {
+        const rights = fontRights(file(f))!
+        expect([f, rights.embedding, /Open Font License|OFL|Apache/.test(rights.licence ?? '')]).toEqual([
+          f,
+          'for any use',
+          true,
+        ])
       }
   })
   test('licence bits are said as what they allow', () => {

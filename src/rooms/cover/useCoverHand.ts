@@ -121,7 +121,8 @@ export function useCoverHand(
   const move = (by: { x: number; y: number }, merge = false): void =>
     put(`Move the ${name}`, (f, of) => moved(f, of, by), merge)
   const out = (): void => {
-    if (!inHand.length) return
+    // What is held where it is stays.
+    if (inHand.every(p => p.locked)) return
     change(`Take the ${name} out`, d =>
       without(
         d,

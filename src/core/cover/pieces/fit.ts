@@ -55,6 +55,8 @@ export interface Fitting {
   styleAt: (size: number) => TextStyle
   /** How much higher its lines are where they are bent, by their width. */
   sag: (width: number) => number
+  /** How wide a line may be whose capitals are so high: on a bend they reach further than their feet. */
+  measure: (cap: number) => number
 }
 
 /** The largest size, down from the asked one, at which words fit their box. */
@@ -62,15 +64,16 @@ export const fitted = (of: Fitting): Fitted => (of.piece.stacked && of.piece.pan
 
 const hangOf = ({ capitals }: TextPiece): number => (capitals ? CAPITALS_HANG : HANGS)
 
-function even({ text, piece, box, most, styleAt, sag }: Fitting): Fitted {
+function even({ text, piece, box, most, styleAt, sag, measure: measureOf }: Fitting): Fitted {
   const room = box.height - sag(box.width)
   for (let size = most; ; size = Math.max(LEAST_SIZE, size * SMALLER)) {
     const style = styleAt(size)
     const parts = partsOf(text, style, piece)
-    const tooWide = parts.some(p => p.paragraph.boxWidth.some(w => w > box.width - p.inset))
     const cap = style.face.metrics.capHeight * size
+    const measure = measureOf(cap)
+    const tooWide = parts.some(p => p.paragraph.boxWidth.some(w => w > measure - p.inset))
     const laid = (as: { even: boolean }): Fitted => {
-      const lines = linesOf(parts, { piece, measure: box.width, size, ...as })
+      const lines = linesOf(parts, { piece, measure, size, ...as })
       return { size, lines, height: cap + (lines.at(-1)?.down ?? 0) + hangOf(piece) * size, tooLong: false }
     }
     const read = laid({ even: false })

@@ -16,6 +16,16 @@ export const bendOf = (width: number, degrees: number, at: { cx: number; y: numb
   radius: width / ((degrees * Math.PI) / 180),
 })
 
+/** How wide a line may be on a bend over a box so wide, for the heads of letters so high to stay in it. */
+export function widestOn(width: number, degrees: number, high: number): number {
+  const radius = width / ((Math.abs(degrees) * Math.PI) / 180)
+  // What is bent down spreads at its feet, which reach less far out than heads do.
+  const outer = radius + (degrees > 0 ? high : high * FEET)
+  return Math.min(width, 2 * radius * Math.asin(Math.min(1, width / 2 / outer)))
+}
+/** How far letters hang below their line, in parts of their capitals. */
+const FEET = 0.35
+
 /** How much lower (or higher) the ends of such a line stand than its middle. */
 export const sagOf = (width: number, degrees: number): number => {
   const half = (Math.abs(degrees) * Math.PI) / 360

@@ -5,7 +5,7 @@ import type { Flat } from '../geometry'
 import type { Rect } from '../rect'
 import { type Fitted, fitted } from './fit'
 import type { DrawnPiece, PieceDrawing, PiecePlace } from './kind'
-import { type Bend, bendOf, glowAround, gradientIn, letterBoxes, outlinesOf, sagOf } from './letters'
+import { type Bend, bendOf, glowAround, gradientIn, letterBoxes, outlinesOf, sagOf, widestOn } from './letters'
 import { roundedRect } from './shape'
 import { wordsOf } from './words'
 
@@ -43,6 +43,7 @@ export async function drawText(
         tracking: piece.tracking + (piece.optical ? opticalTracking(size) : 0),
       }),
     sag: width => sagOf(width, bent),
+    measure: cap => (bent ? widestOn(box.width, bent, cap) : box.width),
   })
   const cap = face.metrics.capHeight * (fit.lines[0]?.size ?? fit.size)
   const sag = sagOf(box.width, bent)
@@ -50,7 +51,7 @@ export async function drawText(
   const top = box.y + (piece.vertical === 'middle' ? free / 2 : piece.vertical === 'bottom' ? free : 0)
   // Lines bent down at their middle begin so much higher there.
   const first = top + cap + (bent < 0 ? sag : 0)
-  const set = setLines(fit, piece, { x: box.x, y: first })
+  const set = setLines(fit, piece, { x: box.x, y: first, width: box.width, bent: bent !== 0 })
   const wide = Math.min(box.width, widthOf(set))
   const ink = { x: startOf(piece, box, wide), y: top, width: wide, height: fit.height + sag }
   const bend = bent ? bendOf(box.width, bent, { cx: box.x + box.width / 2, y: first }) : undefined
@@ -90,13 +91,19 @@ const opticalTracking = (size: number): number =>
   Math.max(-MOST_TIGHT, Math.min(MOST_TIGHT, -A_DOUBLING * Math.log2(size / DRAWN_FOR)))
 
 /** The lines from a first baseline on. */
-function setLines({ lines }: Fitted, piece: TextPiece, from: { x: number; y: number }): Layer {
+function setLines(
+  { lines }: Fitted,
+  piece: TextPiece,
+  { width, bent, ...from }: { x: number; y: number; width: number; bent: boolean },
+): Layer {
   const out = new LayerBuilder()
   const place = { section: 'cover', block: piece.id }
   for (const { paragraph, broken, at, rules, down, inset, mark } of lines) {
     const pieces = linePieces(paragraph, broken, at)
     if (mark) setFrag(out, pieces.frags[0]!.style.frag(mark), { x: from.x, y: from.y + down, place })
-    setLine(out, pieces, rules, { x: from.x + inset, y: from.y + down, place })
+    // A line that is bent stands in the middle of its box, however much of it it may take.
+    const aside = bent ? (width - rules.measure) / 2 : 0
+    setLine(out, pieces, rules, { x: from.x + inset + aside, y: from.y + down, place })
   }
   return out.build()
 }
