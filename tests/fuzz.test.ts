@@ -11,6 +11,7 @@ import {
   writeLibrary,
   writeProject,
 } from '@/core/archive'
+import { shippedDesigns } from '@/core/cover'
 import { shippedRecipes } from '@/core/activity'
 import { type Book, bookText, hashOf } from '@/core/book'
 import { profileOf, shippedProfiles } from '@/core/outlets'
@@ -187,6 +188,7 @@ test('every setting that the program keeps is one that a backup may hold', () =>
   expect([...keys].sort()).toEqual([
     'clock',
     'demo loaded',
+    'designs',
     'imprints',
     'matter',
     'penNames',
@@ -197,6 +199,7 @@ test('every setting that the program keeps is one that a backup may hold', () =>
   const settings = [
     { key: 'clock', value: 3 },
     { key: 'demo loaded', value: true },
+    { key: 'designs', value: [shippedDesigns[0]!] },
     { key: 'imprints', value: [{ id: 'saltgrass', name: 'Saltgrass', place: 'Merrow', former: ['a'.repeat(64)] }] },
     { key: 'penNames', value: [{ id: 'orla', name: 'Orla Fenwright', note: 'Born at sea.' }] },
     { key: 'recipes', value: [shippedRecipes[0]!] },

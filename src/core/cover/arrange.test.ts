@@ -67,10 +67,12 @@ describe('pieces brought in line', () => {
         fc.pre(starts.every((v, i) => i === 0 || v - starts[i - 1]! > 0.01))
         const [from, wide] = axis === 'across' ? (['x', 'width'] as const) : (['y', 'height'] as const)
         const before = rectOf(of, new Map()).sort((a, b) => a[from] - b[from])
+        // What is wider together than the space between the outermost would be pushed out of its area, and is kept in it.
+        const [first, last] = [before[0]!, before.at(-1)!]
+        fc.pre(last[from] + last[wide] - first[from] >= before.reduce((sum, r) => sum + r[wide], 0))
         const byStart = [...of].sort((a, b) => a.box[from] - b.box[from])
         const after = rectOf(byStart, distributed(flat, of, axis))
         expect(after[0]![from]).toBeCloseTo(before[0]![from], 6)
-        // Pieces that would stand outside their area are kept in it: only those that are free say what the space is.
         const gaps = after.slice(1).map((r, i) => r[from] - after[i]![from] - after[i]![wide])
         for (const g of gaps) expect(g).toBeCloseTo(gaps[0]!, 4)
       }),
