@@ -1,11 +1,11 @@
 import type { CoverDesign } from '@/core/book'
-import { designIn, designKind, type PaletteName } from '@/core/cover'
+import { dressed, designKind, type PaletteName } from '@/core/cover'
 
 /** A shipped design in one of its palettes. */
 export function wearing(id: string, palette: PaletteName): CoverDesign {
   const kind = designKind(id)
   if (!kind) throw new Error(`No design is called ${id}.`)
-  return designIn(kind, palette)
+  return dressed(kind, palette)
 }
 
 /** The same, its ground drawn as cells of a comb. */

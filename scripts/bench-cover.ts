@@ -1,6 +1,6 @@
 import { performance } from 'node:perf_hooks'
 import { fontSource, nodePorts } from '@/cli/ports'
-import { designIn, designKinds, drawCover, flatFor, frontPage, lampOverTide, sheetPages } from '@/core/cover'
+import { dressed, designKinds, drawCover, flatFor, frontPage, lampOverTide, sheetPages } from '@/core/cover'
 import { type FileColour, pressPdf } from '@/core/delivery'
 import { profileOf, shippedProfiles } from '@/core/outlets'
 import { FontShelf } from '@/core/type'
@@ -46,7 +46,7 @@ said(
   `a front of each of ${designKinds.length} designs, 168 pixels high`,
   await middle(async () => {
     for (const kind of designKinds) {
-      const page = frontPage(await drawCover(flatOf(218), designIn(kind), data, { shelf }))
+      const page = frontPage(await drawCover(flatOf(218), dressed(kind), data, { shelf }))
       await ports.pixels(page, 168 / page.height)
     }
   }),

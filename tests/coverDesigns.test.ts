@@ -3,7 +3,7 @@ import { nodePorts } from '@/cli/ports'
 import { coverRules, type Subject } from '@/core/check'
 import {
   type CoverDesign,
-  designIn,
+  dressed,
   designKinds,
   drawCover,
   flatFor,
@@ -63,7 +63,7 @@ async function wrong(design: CoverDesign, flat: (typeof flats)[0], data: (typeof
   const ground = { ...(await pixels(cover.ground, scale)), scale }
   const subject = { profile, print: { cover, ground } } as unknown as Subject
   return coverRules.flatMap(rule =>
-    rule(subject).map(f => `${design.id} in ${design.palette}, ${flat.binding}: ${f.message}`),
+    rule(subject).map(f => `${design.id} (${design.palette}), ${flat.binding}: ${f.message}`),
   )
 }
 
@@ -111,7 +111,7 @@ describe('designs', () => {
   test.each(draws)(
     '$id in $palette reads, fits and stays clear on every binding, with titles short and long',
     async ({ kind, palette }) => {
-      const design = designIn(kind, palette)
+      const design = dressed(kind, palette)
       const found: string[] = []
       // Each title meets two flats, each flat a title; all of them in deep runs.
       for (const [b, book] of books.entries())
@@ -122,7 +122,7 @@ describe('designs', () => {
   )
   test('another palette changes the palette’s colours and leaves the author’s own', () => {
     const [kind] = designKinds
-    const own = designIn(kind!)
+    const own = dressed(kind!)
     const mine: CoverDesign = {
       ...own,
       pieces: own.pieces.map((p, i) => (i === 0 && 'colour' in p ? { ...p, colour: '#123456' } : p)),
@@ -131,8 +131,8 @@ describe('designs', () => {
     expect(other.palette).toBe('plum')
     expect(other.pieces[0]).toMatchObject({ colour: '#123456' })
     expect({ ...other, pieces: other.pieces.slice(1) }).toEqual({
-      ...designIn(kind!, 'plum'),
-      pieces: designIn(kind!, 'plum').pieces.slice(1),
+      ...dressed(kind!, 'plum'),
+      pieces: dressed(kind!, 'plum').pieces.slice(1),
     })
     expect(recoloured(other, kind!.palettes[0])).toEqual(mine)
   })

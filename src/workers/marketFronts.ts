@@ -1,4 +1,4 @@
-import { type Cover, designIn, designKinds, drawCover, flatFor } from '@/core/cover'
+import { type Cover, dressed, designKinds, drawCover, flatFor } from '@/core/cover'
 import { shippedProfiles } from '@/core/outlets'
 import { Fault } from '@/core/trade'
 import type { FontShelf } from '@/core/type'
@@ -30,5 +30,5 @@ export function marketCover(title: string, author: string, shelf: FontShelf): Pr
     imprint: { name: author },
     subjects: [],
   }
-  return drawCover(flat, designIn(kind, palette), data, { shelf })
+  return drawCover(flat, dressed(kind, palette), data, { shelf })
 }

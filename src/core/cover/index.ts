@@ -2,7 +2,7 @@ export {
   type CoverDesign,
   type CoverPiece,
   type DesignKind,
-  designIn,
+  dressed,
   designKind,
   designKinds,
   type Field,

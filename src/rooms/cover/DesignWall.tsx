@@ -1,7 +1,7 @@
 'use client'
 import { type ReactNode, useRef, useState } from 'react'
 import type { Book, CoverDesign } from '@/core/book'
-import { designIn, designKinds, type Genre, genres } from '@/core/cover'
+import { dressed, designKinds, type Genre, genres } from '@/core/cover'
 import { readDesign, writeDesign } from '@/core/archive'
 import { slugOf } from '@/core/book'
 import { forgetDesign, keepDesign, keptDesigns, seriesCovers } from '@/data/designs'
@@ -161,10 +161,10 @@ export function DesignWall({
           <Front
             key={kind.id}
             of={of}
-            design={designIn(kind)}
+            design={dressed(kind)}
             name={kind.name}
             worn={kind.id === design.id}
-            onWear={() => wear(designIn(kind))}
+            onWear={() => wear(dressed(kind))}
           />
         ))}
       </Row>

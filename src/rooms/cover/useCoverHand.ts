@@ -105,18 +105,8 @@ export function useCoverHand(
       change(label, d => withPiece(d, id, patch), merge)
   const put = (label: string, boxes: (flat: Flat, of: CoverPiece[]) => Boxes, merge = false): void => {
     if (!flat || !inHand.length) return
-    change(
-      label,
-      d =>
-        withBoxes(
-          d,
-          boxes(
-            flat,
-            d.pieces.filter(p => held.includes(p.id)),
-          ),
-        ),
-      merge,
-    )
+    const of = (d: CoverDesign): CoverPiece[] => d.pieces.filter(p => held.includes(p.id))
+    change(label, d => withBoxes(d, boxes(flat, of(d))), merge)
   }
   const move = (by: { x: number; y: number }, merge = false): void =>
     put(`Move the ${name}`, (f, of) => moved(f, of, by), merge)

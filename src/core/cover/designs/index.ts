@@ -9,7 +9,7 @@ export { type Palette, type PaletteName, paletteNames, paletteRoles, palettes } 
 export { designKinds } from './registry'
 
 /** A design in one of its palettes; in its own where none is named. */
-export const designIn = (kind: DesignKind, palette: PaletteName = kind.palettes[0]): CoverDesign => ({
+export const dressed = (kind: DesignKind, palette: PaletteName = kind.palettes[0]): CoverDesign => ({
   id: kind.id,
   name: kind.name,
   palette,
@@ -20,7 +20,7 @@ export const designIn = (kind: DesignKind, palette: PaletteName = kind.palettes[
 export const designKind = (id: string): DesignKind | undefined => designKinds.find(d => d.id === id)
 
 /** All designs that ship, each in its own palette. */
-export const shippedDesigns: CoverDesign[] = designKinds.map(d => designIn(d))
+export const shippedDesigns: CoverDesign[] = designKinds.map(d => dressed(d))
 
 const shipped = (id: string): CoverDesign => shippedDesigns.find(d => d.id === id)!
 /** What a book begins with: one that is read, one of planned pages. */
