@@ -2,11 +2,11 @@ import { describe, expect, test } from '@jest/globals'
 import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { createCanvas } from '@napi-rs/canvas'
+import { createCanvas, loadImage } from '@napi-rs/canvas'
 import { nodePorts } from '@/cli/ports'
 import { hashOf } from '@/core/book'
 import { type CoverDesign, type CoverPiece, drawCover, flatFor, lampOverTide, sheetPages } from '@/core/cover'
-import { pressPdf } from '@/core/delivery'
+import { type FileColour, mayBeClear, pressPdf } from '@/core/delivery'
 import { profileOf, shippedProfiles } from '@/core/outlets'
 import { shelf } from './support/core'
 import { run } from './support/run'
@@ -32,12 +32,17 @@ function picture(colour: string): { id: string; bytes: Uint8Array } {
 }
 
 /** The wrap as it goes to a printer who takes inks, in a folder of its own. */
-async function wrap(pieces: CoverPiece[], pictures = new Map<string, Uint8Array>()) {
+async function wrap(pieces: CoverPiece[], pictures = new Map<string, Uint8Array>(), colour?: FileColour) {
   const design: CoverDesign = { ...lampOverTide, pieces: [...lampOverTide.pieces, ...pieces] }
   const assets = [...pictures.keys()].map(id => ({ id, type: 'image/png' as const, width: 600, height: 600 }))
   const cover = await drawCover(flat, design, data, { isbn: '9780000001030', shelf, assets })
   const about = { title: 'cover', language: 'en', date: '2026-11-29T00:00:00Z' }
-  const bytes = await pressPdf(sheetPages(cover), { profile, grey: false }, about, nodePorts(pictures))
+  const bytes = await pressPdf(
+    sheetPages(cover),
+    { profile, grey: false, colour, clear: mayBeClear(assets) },
+    about,
+    nodePorts(pictures),
+  )
   const dir = mkdtempSync(join(tmpdir(), 'porchlight-inks-'))
   const file = join(dir, 'cover.pdf')
   writeFileSync(file, bytes)
@@ -144,4 +149,37 @@ describe('a cover for a printer who takes inks', () => {
     expect(veiled[1]!).toBeLessThan(clear[1]! * 0.85)
     expect(veiled[1]!).toBeGreaterThan(clear[1]! * 0.3)
   })
+  test.each(['rgb', 'cmyk'] as const)(
+    'a picture that is clear in places shows what lies under it there, in %s',
+    async colour => {
+      const canvas = createCanvas(600, 600)
+      const ctx = canvas.getContext('2d')
+      ctx.fillStyle = '#f6efdf'
+      ctx.fillRect(0, 0, 300, 600)
+      const bytes = new Uint8Array(canvas.toBuffer('image/png'))
+      const id = hashOf(bytes)
+      const half: CoverPiece = {
+        id: 'half',
+        kind: 'picture',
+        asset: id,
+        panel: 'front',
+        within: 'panel',
+        box: { x: 0.2, y: 0.5, width: 0.6, height: 0.2 },
+      }
+      const under = band('under', '#b4432f', { box: { x: 0.1, y: 0.48, width: 0.8, height: 0.24 } })
+      const { dir, file } = await wrap([under, half], new Map([[id, bytes]]), colour)
+      await run('pdftoppm', ['-r', '72', '-png', '-singlefile', file, join(dir, 'cover')])
+      const image = await loadImage(join(dir, 'cover.png'))
+      const seen = createCanvas(image.width, image.height)
+      seen.getContext('2d').drawImage(image, 0, 0)
+      const at = (part: number): number[] => {
+        const x = Math.round(flat.bleed.left + flat.panels.front.x + part * 441)
+        return [...seen.getContext('2d').getImageData(x, Math.round(0.6 * 666), 1, 1).data]
+      }
+      // Light where it is painted, and the band's red, not white paper, where it is clear.
+      expect(at(0.3)[2]!).toBeGreaterThan(180)
+      expect(at(0.7)[0]!).toBeGreaterThan(120)
+      expect(at(0.7)[2]!).toBeLessThan(110)
+    },
+  )
 })

@@ -6,7 +6,7 @@ import { authorLine, type Book, type Edition } from '@/core/book'
 import { printChain, printInputs } from '@/core/chain'
 import { remedyWords } from '@/core/check'
 import { sheetPages, shippedDesigns } from '@/core/cover'
-import { colourFor, type FileColour, pressPdf } from '@/core/delivery'
+import { colourFor, type FileColour, mayBeClear, pressPdf } from '@/core/delivery'
 import { homeOutlet, profileOf, shippedProfiles } from '@/core/outlets'
 import { Setter } from '@/core/pages'
 import { Fault } from '@/core/trade'
@@ -52,7 +52,12 @@ export async function runCover(args: string[]): Promise<void> {
     language: book.data.language,
     date,
   }
-  const pdf = await pressPdf(sheetPages(cover), { profile, grey: false, colour }, about, ports)
+  const pdf = await pressPdf(
+    sheetPages(cover),
+    { profile, grey: false, colour, clear: mayBeClear(book.assets) },
+    about,
+    ports,
+  )
   const front = await chain.get('front')
   const findings = (await chain.get('findings')).filter(f => f.place.kind === 'cover')
   const wrap = await chain.get('wrap')

@@ -6,7 +6,7 @@ import { authorLine, type Book, type EbookSettings, type Edition } from '@/core/
 import { ebookChain, ebookInputs, printChain, printInputs, wordsOf } from '@/core/chain'
 import { remedyWords } from '@/core/check'
 import { sheetPages } from '@/core/cover'
-import { outlineOf, pressPdf } from '@/core/delivery'
+import { mayBeClear, outlineOf, pressPdf } from '@/core/delivery'
 import { homeOutlet, profileOf, shippedProfiles } from '@/core/outlets'
 import { evenness, type InteriorStyle, linkPages, Setter, shippedStyles, whole, withChanges } from '@/core/pages'
 import { Fault, type OutletProfile, parseIsbn, parseTrim } from '@/core/trade'
@@ -189,7 +189,7 @@ async function made(order: MakeOrder, { pictures, dropped }: OpenedFile, clock: 
   clock.lap('pdf')
   const coverPdf = await pressPdf(
     sheetPages(await print.get('cover')),
-    { profile, grey: false },
+    { profile, grey: false, clear: mayBeClear(book.assets) },
     { title: `${book.data.title}: cover`, ...about },
     ports,
   )

@@ -17,17 +17,18 @@ export async function cleanDrawing(bookId: string, id: string, how: Cleaning): P
   const asset: Asset = { id: hashOf(bytes), type: 'image/png', width, height, name: `${name}, cleaned`, made: true }
   await fitting(`“${asset.name}”`, bytes.length, async () => {
     await guarded(() => putBlobs([[asset.id, bytes]]))
-    await commit(bookId, 'Clean the lines of drawings', r => ({ assets: withCleaned(r.assets, { id, how, asset }) }))
+    await commit(bookId, 'Clean the lines of drawings', r => ({
+      assets: withMade(r.assets, { id, word: wordOf(how), asset }),
+    }))
   })
 }
 
 /** A book's pictures with one that was made of another; what is there already, even the drawing itself, is left as it is. */
-export function withCleaned(
+export function withMade(
   assets: readonly Asset[],
-  { id, how, asset }: { id: string; how: Cleaning; asset: Asset },
+  { id, word, asset }: { id: string; word: string; asset: Asset },
 ): Asset[] {
   const all = assets.some(a => a.id === asset.id) ? assets : [...assets, asset]
-  const word = wordOf(how)
   return all.map(a =>
     a.id === id
       ? { ...a, cleaned: [...(a.cleaned ?? []).filter(c => c.how !== word), { how: word, id: asset.id }].slice(-MOST) }
@@ -35,5 +36,5 @@ export function withCleaned(
   )
 }
 
-/** So many ways of cleaning a drawing are kept. */
+/** So many pictures that were made of one are kept. */
 const MOST = 200

@@ -107,6 +107,13 @@ const pieceSchemas: Record<string, () => Schema> = {
       zoom: amount(1, 20),
       mirrored: yesNo(),
       mask: one('rectangle', 'round', 'arch'),
+      cut: optional(
+        shape({
+          tolerance: amount(0, 1).required(),
+          soft: amount(0, 100).required(),
+          holes: one('kept', 'opened').required(),
+        }),
+      ),
     }),
   ornament: () =>
     shape({

@@ -111,6 +111,14 @@ export interface ShapePiece extends Placed {
   path?: string
 }
 
+/** How a plain ground is taken from a picture: what is like its rim within a share of the scale, soft over so many pixels. */
+export interface PictureCut {
+  tolerance: number
+  soft: number
+  /** Ground that what is cut out encloses stays, or goes too. */
+  holes: 'kept' | 'opened'
+}
+
 /** A picture that covers its box; what is too much of it is cut. */
 export interface PicturePiece extends Placed {
   kind: 'picture'
@@ -121,6 +129,8 @@ export interface PicturePiece extends Placed {
   zoom?: number
   mirrored?: boolean
   mask?: 'rectangle' | 'round' | 'arch'
+  /** Its plain ground is cut out. */
+  cut?: PictureCut
 }
 
 /** One of the ornaments that ship. */

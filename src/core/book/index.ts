@@ -23,6 +23,7 @@ export {
 export {
   type CoverDesign,
   type CoverForm,
+  type PictureCut,
   coverForms,
   repeatPatterns,
   type Repeated,

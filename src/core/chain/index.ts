@@ -16,3 +16,4 @@ export {
   type Weights,
   weightsOf,
 } from './weights'
+export { type Refitted, refitted } from './refit'

@@ -67,6 +67,13 @@ const held = (from: number, size: number): [number, number] => {
   return [Math.max(0, Math.min(1 - s, from)), s]
 }
 
+/** A box that does not leave its area, unless it is larger and reaches over it on purpose. */
+export function keptIn(box: CoverPiece['box']): CoverPiece['box'] {
+  const [x, width] = held(box.x, box.width)
+  const [y, height] = held(box.y, box.height)
+  return { x, y, width, height }
+}
+
 /** The same the other way: a box on the flat in parts of the piece's area, kept inside it. */
 export function boxInArea(flat: Flat, on: On, rect: Rect): CoverPiece['box'] | undefined {
   const area = areaOf(flat, on)
@@ -76,7 +83,10 @@ export function boxInArea(flat: Flat, on: On, rect: Rect): CoverPiece['box'] | u
     on.panel === 'spine'
       ? fromSpineBox(area, rect, flat.spineReads)
       : { ...rect, x: rect.x - area.x, y: rect.y - area.y }
-  const [x, width] = held(box.x / size.width, box.width / size.width)
-  const [y, height] = held(box.y / size.height, box.height / size.height)
-  return { x, y, width, height }
+  return keptIn({
+    x: box.x / size.width,
+    y: box.y / size.height,
+    width: box.width / size.width,
+    height: box.height / size.height,
+  })
 }

@@ -5,8 +5,20 @@ import type { DeliveryPorts } from './ports'
 
 const PIXELS_A_POINT = IMAGE_PPI / 72
 
-const seenThrough = ({ items }: Layer): boolean =>
-  items.some(i => i.kind === 'group' && ((i.opacity !== undefined && i.opacity < 1) || i.layers.some(seenThrough)))
+/** What a file may not let through. */
+export interface NotThrough {
+  /** What covers only in part. */
+  opacity: boolean
+  /** Pictures that may be clear in places: files show such over white paper. */
+  pictures: ReadonlySet<string>
+}
+
+const seenThrough = ({ items }: Layer, not: NotThrough): boolean =>
+  items.some(i => {
+    if (i.kind === 'image') return not.pictures.has(i.asset)
+    if (i.kind !== 'group') return false
+    return (not.opacity && i.opacity !== undefined && i.opacity < 1) || i.layers.some(l => seenThrough(l, not))
+  })
 
 /** Pages in which nothing is seen through, and where their pictures come from. */
 export interface FlatPages {
@@ -15,16 +27,17 @@ export interface FlatPages {
 }
 
 /**
- * Pages for files that know no transparency (PDF/X-1a): where something is seen through, it and all that lies under it there become a
+ * Pages for files that may not let things through: where something is seen through, it and all that lies under it there become a
  * picture of 300 pixels an inch. All else stays as it is drawn, the words over it too.
  */
 export async function flatPages(
   pages: PageMarks[],
+  not: NotThrough,
   ports: Pick<DeliveryPorts, 'pixels' | 'pictures'>,
 ): Promise<FlatPages> {
   const made = new Map<string, Pixels>()
   const out: PageMarks[] = []
-  for (const page of pages) out.push(await flatPage(page, made, ports))
+  for (const page of pages) out.push(await flatPage(page, not, made, ports))
   const { pictures } = ports
   return {
     pages: out,
@@ -38,19 +51,20 @@ export async function flatPages(
 
 async function flatPage(
   page: PageMarks,
+  not: NotThrough,
   made: Map<string, Pixels>,
   { pixels }: Pick<DeliveryPorts, 'pixels'>,
 ): Promise<PageMarks> {
   const layers = [...page.layers]
   for (const [i, { layer, x, y }] of layers.entries()) {
-    if (!seenThrough(layer)) continue
+    if (!seenThrough(layer, not)) continue
     const box = onSheet(page, layerBox(layer), x, y)
     if (!box) continue
     // What was made flat before lies under it as it is drawn.
     const under = page.layers.slice(0, i + 1).map(l => ({ ...l, x: l.x - box.x, y: l.y - box.y }))
     const part = { ...page, ...NO_BLEED, width: box.width, height: box.height, layers: under }
     const { width, height, rgba } = await pixels(part, PIXELS_A_POINT, 'originals')
-    const asset = `flat-${made.size + 1}`
+    const asset = `flat ${not.opacity ? 'of all' : 'of pictures'} ${made.size + 1}`
     made.set(asset, { width, height, rgba: Uint8ClampedArray.from(rgba) })
     const image: ImageMark = { kind: 'image', asset, ...box }
     layers[i] = { layer: { items: [image] }, x: 0, y: 0 }

@@ -1,8 +1,15 @@
+import type { Asset } from '../book'
 import type { PageMarks } from '../marks'
 import type { PdfOptions } from '../pdf'
 import { type OutletProfile, printRules, type Ticker } from '../trade'
 import { flatPages } from './flatten'
 import type { DeliveryPorts } from './ports'
+
+const NONE: ReadonlySet<string> = new Set()
+
+/** Pictures of a book that may be clear in places: JPEGs and pages of PDFs never are. */
+export const mayBeClear = (assets: readonly Asset[]): ReadonlySet<string> =>
+  new Set(assets.filter(a => a.type !== 'image/jpeg' && a.type !== 'application/pdf').map(a => a.id))
 
 /** What colours of a file are said in: as a screen has them, or as a press's inks. */
 export type FileColour = 'rgb' | 'cmyk'
@@ -18,19 +25,24 @@ export interface PressWish {
   profile: OutletProfile
   grey: boolean
   colour?: FileColour | undefined
+  /** Pictures that may be clear in places, where what lies under them is to be seen. */
+  clear?: ReadonlySet<string>
 }
 
 /** A PDF as a printer takes it: its kind, its colours, nothing seen through where it knows no such thing. */
 export async function pressPdf(
   pages: PageMarks[],
-  { profile, grey, colour = colourFor(profile) }: PressWish,
+  { profile, grey, colour = colourFor(profile), clear = NONE }: PressWish,
   about: Omit<PdfOptions, 'grey' | 'inks' | 'preparedFor' | 'ppi'>,
   ports: DeliveryPorts,
   ticker?: Ticker,
 ): Promise<Uint8Array> {
   const { asPrinted } = await import('../pdf')
   const inks = grey || colour === 'rgb' ? undefined : await separationFor(profile, ports)
-  return writtenPdf(pages, { ...about, ...asPrinted(profile, grey, inks) }, ports, ticker)
+  const as = asPrinted(profile, grey, inks)
+  const flat = clear.size ? await flatPages(pages, { opacity: false, pictures: clear }, ports) : undefined
+  const from = flat ? { ...ports, pictures: flat.pictures } : ports
+  return writtenPdf(flat?.pages ?? pages, { ...about, ...as }, from, ticker)
 }
 
 /** A PDF of pages; flat, where its standard knows nothing that is seen through. */
@@ -42,7 +54,10 @@ export async function writtenPdf(
 ): Promise<Uint8Array> {
   const { pdfBytes } = await import('../pdf')
   const pdfPorts = await ports.pdf()
-  const flat = options.preparedFor === 'X-1a' ? await flatPages(pages, ports) : { pages, pictures: pdfPorts.pictures }
+  const flat =
+    options.preparedFor === 'X-1a'
+      ? await flatPages(pages, { opacity: true, pictures: NONE }, ports)
+      : { pages, pictures: ports.pictures }
   return pdfBytes(flat.pages, options, { ...pdfPorts, pictures: flat.pictures }, ticker)
 }
 

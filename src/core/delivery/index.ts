@@ -4,7 +4,7 @@ export { bareWeight, type EbookParts, ebookPictures, type MadeEbook, makeEbook }
 export { type PageElsewhere, pagesElsewhere } from './elsewhere'
 export { fixedPages, goesFixed } from './fixedPages'
 export { fingerprint } from './fingerprint'
-export { colourFor, type FileColour, pressPdf, separationFor } from './forPress'
+export { colourFor, type FileColour, mayBeClear, pressPdf, separationFor } from './forPress'
 export { frontHeight, frontPicture } from './front'
 export { interiorFile, type InteriorFileKind, type NamedFile } from './interiorFile'
 export { outlineOf } from './outline'

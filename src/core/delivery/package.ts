@@ -1,7 +1,7 @@
 import { strToU8, type Zippable, zipSync } from 'fflate'
 import { authorLine, type Book, hashOf, type EditionKind, slugOf } from '../book'
 import { type Cover, sheetPages } from '../cover'
-import { pressPdf } from './forPress'
+import { mayBeClear, pressPdf } from './forPress'
 import { type Finding, heavyFiles, remedyWords } from '../check'
 import type { ListingSnapshot, Submission } from '../outlets'
 import type { Interior } from '../pages'
@@ -90,7 +90,7 @@ async function printFiles(
   )
   await ticker({ stage: 'Cover', done: 1, of: 3 })
   const wrap = { title: `${data.title}: cover`, ...about }
-  const flat = await pressPdf(sheetPages(cover), { profile, grey: false }, wrap, ports)
+  const flat = await pressPdf(sheetPages(cover), { profile, grey: false, clear: mayBeClear(book.assets) }, wrap, ports)
   return [
     { name: '-interior.pdf', bytes: pages },
     { name: '-cover.pdf', bytes: flat },

@@ -144,7 +144,9 @@ export function CoverRoom({ bookId }: { bookId: string }) {
             beyond={beyond}
             onLook={setLook}
           >
-            {refit && <Refit {...refit} readOnly={readOnly} />}
+            {refit && edition && (
+              <Refit {...refit} {...{ bookId, editionId: edition.id, outletId: view.outletId, readOnly }} />
+            )}
           </CoverSide>
           {hairline && (
             <svg className="hairline" aria-hidden>

@@ -5,6 +5,7 @@ import { IMAGE_PPI, IN } from '@/core/trade'
 import { PictureChoice } from '@/parts/PictureChoice'
 import { ChoiceValue, NumberValue } from '@/parts/Sentence'
 import { called, type ChangePiece } from './coverChanges'
+import { CutSentence } from './CutSentence'
 
 const PERCENT = { factor: 100, step: 5, digits: 0, unit: '%' }
 
@@ -89,6 +90,7 @@ export function PictureSentence({
         />{' '}
         of the size that covers it.
       </p>
+      <CutSentence {...{ bookId, piece, asset, onChange }} />
       {ppi !== undefined && (
         <p className="measured" data-low={ppi < IMAGE_PPI * 0.98}>
           It prints at {Math.round(ppi)} pixels an inch

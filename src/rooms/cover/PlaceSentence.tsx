@@ -1,6 +1,6 @@
 'use client'
 import type { CoverPiece } from '@/core/book'
-import { areaOf, type Flat, sizeIn } from '@/core/cover'
+import { areaOf, type Flat, keptIn, sizeIn } from '@/core/cover'
 import { IN } from '@/core/trade'
 import { lengthField } from '@/parts/lengths'
 import { ChoiceValue, NumberValue, Sentence, TextValue } from '@/parts/Sentence'
@@ -8,7 +8,9 @@ import { called, type ChangePiece } from './coverChanges'
 import { panels } from './pieceWords'
 
 const DEGREES = { factor: 1, step: 1, digits: 1, unit: '°' }
+/** The least part of its area that a piece has, and the most times of it. */
 const LEAST = 0.004
+const FAR = 4
 
 /** Where a piece stands, how large it is, and what is done with it: the same for all kinds. */
 export function PlaceSentence({ piece, flat, onChange }: { piece: CoverPiece; flat: Flat; onChange: ChangePiece }) {
@@ -21,15 +23,15 @@ export function PlaceSentence({ piece, flat, onChange }: { piece: CoverPiece; fl
     if (!area) return null
     const size = sizeIn(area, piece.panel)
     const whole = key === 'x' || key === 'width' ? size.width : size.height
-    const room = key === 'x' ? 1 - piece.box.width : key === 'y' ? 1 - piece.box.height : 1
+    const [least, most] = limits(piece.box, key)
     return (
       <NumberValue
         label={`${label}, ${unit === 'mm' ? 'millimetres' : 'inches'}`}
         value={piece.box[key] * whole}
-        least={key === 'x' || key === 'y' ? 0 : LEAST * whole}
-        most={room * whole}
+        least={least * whole}
+        most={most * whole}
         form={form}
-        onChange={v => onChange(`${label} of the ${name}`, { box: inside({ ...piece.box, [key]: v / whole }) }, true)}
+        onChange={v => onChange(`${label} of the ${name}`, { box: keptIn({ ...piece.box, [key]: v / whole }) }, true)}
       />
     )
   }
@@ -40,8 +42,9 @@ export function PlaceSentence({ piece, flat, onChange }: { piece: CoverPiece; fl
       choices={[
         { value: 'safe', words: `what is safe of the ${panels[piece.panel]}` },
         { value: 'panel', words: `all of the ${panels[piece.panel]}, to the bleed` },
+        ...(along ? [{ value: 'folds', words: 'all of the spine, and past both folds' }] : []),
       ]}
-      onChange={v => onChange(`Place of the ${name}`, { within: v === 'panel' ? 'panel' : undefined })}
+      onChange={v => onChange(`Place of the ${name}`, { within: v === 'panel' || v === 'folds' ? v : undefined })}
     />
   )
   const upward = along && flat.spineReads === 'up'
@@ -103,10 +106,10 @@ export function PlaceSentence({ piece, flat, onChange }: { piece: CoverPiece; fl
   )
 }
 
-/** A box that does not leave its area. */
-const inside = (b: CoverPiece['box']): CoverPiece['box'] => {
-  const width = Math.max(LEAST, Math.min(1, b.width))
-  const height = Math.max(LEAST, Math.min(1, b.height))
-  const clamp = (v: number, most: number): number => Math.max(0, Math.min(most, v))
-  return { width, height, x: clamp(b.x, 1 - width), y: clamp(b.y, 1 - height) }
+/** Within what a part of a box may be set, in parts of its area; what reaches over its area may do so further. */
+function limits(box: CoverPiece['box'], key: keyof CoverPiece['box']): [least: number, most: number] {
+  const size = key === 'x' || key === 'width' ? box.width : box.height
+  const over = size > 1
+  if (key === 'width' || key === 'height') return [LEAST, over ? FAR : 1]
+  return over ? [-FAR / 2, FAR / 2] : [0, 1 - size]
 }

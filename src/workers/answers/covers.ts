@@ -1,6 +1,6 @@
 import * as Comlink from 'comlink'
 import type { Edition } from '@/core/book'
-import { designOf, quickCover } from '@/core/chain'
+import { designOf, quickCover, type Refitted, refitted } from '@/core/chain'
 import { separationFor } from '@/core/delivery'
 import type { Separation } from '@/core/ink'
 import { Fault } from '@/core/trade'
@@ -104,6 +104,30 @@ export const covers = {
   async marketFront(title: string, author: string, height: number): Promise<ImageBitmap> {
     const page = frontPage(await marketCover(title, author, tools.shelf))
     return handed(draw(page, height / page.height, () => undefined))
+  },
+
+  /** A cover on the flat that it was fitted to and on another: both as pictures so many pixels high, and what fits no longer. */
+  async refitOf(
+    bookId: string,
+    editionId: string,
+    { fitted, pages, height, outletId }: { fitted: number; pages: number; height: number; outletId?: string },
+  ): Promise<{ before: ImageBitmap; after: ImageBitmap; refit: Refitted }> {
+    const b = bookOf(bookId)
+    const edition = editionOf(bookId, editionId)
+    const inputs = printInputsOf(b, edition, outletOf(edition, outletId))
+    const [before, after] = [
+      await quickCover({ ...inputs, coverPages: fitted }, tools.shelf),
+      await quickCover({ ...inputs, coverPages: pages }, tools.shelf),
+    ]
+    if (!before || !after) throw new Fault('no-binding', 'This outlet binds no such book, so it has no flat.')
+    const painted = async ({ page }: Cover): Promise<ImageBitmap> => {
+      const shown = withBleed(page)
+      const canvas = await withPreviews([page], p => draw(page, height / shown.height, p, shown))
+      return canvas.transferToImageBitmap()
+    }
+    const pictures = { before: await painted(before), after: await painted(after) }
+    const refit = refitted(before, after, inputs.profile)
+    return Comlink.transfer({ ...pictures, refit }, [pictures.before, pictures.after])
   },
 
   async cover(bookId: string, editionId: string, outletId?: string): Promise<CoverView> {

@@ -1,7 +1,8 @@
 import * as Comlink from 'comlink'
+import { cutOut } from '@/core/cover'
 import { cleanLines, type Cleaning } from '@/core/activity'
 import type { Library, Project } from '@/core/archive'
-import type { Recording } from '@/core/book'
+import type { PictureCut, Recording } from '@/core/book'
 import { asRecording, lookedInto, type Understood } from '@/core/intake'
 import type { ForeignPage } from '@/core/pdf'
 import { Fault, type OutletProfile } from '@/core/trade'
@@ -94,29 +95,39 @@ export const files = {
   /** A drawing of the library with its lines cleaned, as a PNG; undefined where it cannot be decoded. */
   async cleanedDrawing(id: string, how: Cleaning): Promise<CleanedDrawing | undefined> {
     const bytes = await originalBytes(id)
-    const cleaned = bytes && (await decodedWhole(id, bytes, bitmap => cleanedBitmap(bitmap, how)))
+    const cleaned = bytes && (await decodedWhole(id, bytes, bitmap => remade(bitmap, p => cleanLines(p, how))))
     return cleaned && Comlink.transfer(cleaned, [cleaned.bytes.buffer])
+  },
+
+  /** A picture of the library without its plain ground, as a PNG; undefined where it cannot be decoded. */
+  async cutPicture(id: string, how: PictureCut): Promise<CleanedDrawing | undefined> {
+    const bytes = await originalBytes(id)
+    const cut = bytes && (await decodedWhole(id, bytes, bitmap => remade(bitmap, p => cutOut(p, how))))
+    return cut && Comlink.transfer(cut, [cut.bytes.buffer])
   },
 
   /** A font that an author brings in: what it is, or why it cannot be used. */
   readFont: (bytes: Uint8Array): Promise<ReadFont> => readFont(bytes),
 }
 
-/** A drawing whose lines were cleaned. */
+/** A picture that was made of another, as a file. */
 export interface CleanedDrawing {
   bytes: Uint8Array<ArrayBuffer>
   width: number
   height: number
 }
 
-async function cleanedBitmap(bitmap: ImageBitmap, how: Cleaning): Promise<CleanedDrawing> {
+async function remade(
+  bitmap: ImageBitmap,
+  how: (pixels: { width: number; height: number; rgba: Uint8ClampedArray }) => { rgba: Uint8Array | Uint8ClampedArray },
+): Promise<CleanedDrawing> {
   const { width, height } = bitmap
   const canvas = new OffscreenCanvas(width, height)
   const ctx = canvas.getContext('2d', { willReadFrequently: true })
   if (!ctx) throw new Fault('canvas', 'The browser gives no canvas.')
   ctx.drawImage(bitmap, 0, 0)
-  const { rgba } = cleanLines({ width, height, rgba: ctx.getImageData(0, 0, width, height).data }, how)
-  ctx.putImageData(new ImageData(rgba, width, height), 0, 0)
+  const { rgba } = how({ width, height, rgba: ctx.getImageData(0, 0, width, height).data })
+  ctx.putImageData(new ImageData(Uint8ClampedArray.from(rgba), width, height), 0, 0)
   const file = await canvas.convertToBlob({ type: 'image/png' })
   return { bytes: new Uint8Array(await file.arrayBuffer()), width, height }
 }

@@ -1,5 +1,6 @@
 import type { PicturePiece } from '../../book'
 import { type Item, type Path, PathBuilder } from '../../marks'
+import { cutFrom } from '../cutOut'
 import type { Rect } from '../rect'
 import type { DrawnPiece, PieceDrawing, PiecePlace } from './kind'
 import { ellipse } from './shape'
@@ -50,7 +51,10 @@ export function drawPicture(
   if (!asset) return undefined
   const focus = piece.mirrored && piece.focus ? { ...piece.focus, x: 1 - piece.focus.x } : piece.focus
   const at = covering(box, asset, { ...(focus && { focus }), ...(piece.zoom !== undefined && { zoom: piece.zoom }) })
-  const image: Item = { kind: 'image', asset: asset.id, ...at }
+  const without = piece.cut && cutFrom(asset, piece.cut)
+  // Until it is cut it is seen as it is.
+  const shownAs = without !== undefined && assets.some(a => a.id === without) ? without : asset.id
+  const image: Item = { kind: 'image', asset: shownAs, ...at }
   // Mirrored about the middle of where it lies.
   const shown: Item = piece.mirrored
     ? { kind: 'group', transform: [-1, 0, 0, 1, 2 * at.x + at.width, 0], layers: [{ items: [image] }] }
