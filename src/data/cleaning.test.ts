@@ -33,6 +33,10 @@ test('two drawings that come out the same share what was made; one that was clea
     ['b', 'x'],
     ['x', undefined],
   ])
-  const same = withMade([asset('a', { name: 'mine' })], { id: 'a', word: wordOf(how), asset: asset('a', { made: true }) })
+  const same = withMade([asset('a', { name: 'mine' })], {
+    id: 'a',
+    word: wordOf(how),
+    asset: asset('a', { made: true }),
+  })
   expect(same).toEqual([asset('a', { name: 'mine', cleaned: [{ how: '0.5/0/60', id: 'a' }] })])
 })
