@@ -12,11 +12,11 @@ const data = {
   imprint: { name: 'Saltgrass' },
   subjects: [],
 }
-const at = (pages: number, title = data.title) =>
+const at = (pages: number, design = 'night-street') =>
   drawCover(
     flatFor(profile, { binding: 'paperback', trim: '6x9in', paper: 'cream', pages }),
-    dressed(designKind('night-street')!),
-    { ...data, title },
+    dressed(designKind(design)!),
+    data,
     { isbn: '9780000001030', shelf },
   )
 
@@ -32,9 +32,12 @@ test('words of a spine that grows too thin are named', async () => {
     'The author has no place on the spine any more.',
   ])
 })
-test('words that no longer fit are named; those that did not fit before are not named again', async () => {
-  const long = 'A Very Long Title Indeed That Goes On And On '.repeat(4)
-  const wide = refitted(await at(600, long), await at(86, long), profile)
-  expect(wide.noLonger.join()).toContain('title is too long for its place on the spine')
-  expect(refitted(await at(86, long), await at(90, long), profile).noLonger).toEqual([])
+/** Its spine is set in small letters, which hang. */
+const LOW = 'lamp-over-tide'
+
+test('words that no longer fit are named, and those that did not fit before are not named again', async () => {
+  // 86 pages are 0.218 in, less 0.07 in at both folds: lower than the smallest letters with what hangs below them.
+  const thin = refitted(await at(200, LOW), await at(86, LOW), profile)
+  expect(thin.noLonger.join('; ')).toMatch(/title .*spine.*; .*author .*spine/)
+  expect(refitted(await at(86, LOW), await at(86, LOW), profile).noLonger).toEqual([])
 })

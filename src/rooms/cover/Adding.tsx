@@ -56,8 +56,8 @@ export function Adding({
                 value=""
                 choices={[
                   { value: '', words: 'something more' },
-                  ...newPieces.map(value => ({ value, words: called(value) })),
                   { value: 'picture', words: 'a picture …' },
+                  ...newPieces.map(value => ({ value, words: called(value) })),
                   { value: 'outline', words: 'an outline from an SVG …' },
                 ]}
                 onChange={v => {
