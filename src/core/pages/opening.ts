@@ -1,6 +1,14 @@
 import type { LayerBuilder, MarkPlace } from '../marks'
 import type { Section, SectionLabel } from '../book'
-import { breakParagraph, type BreakRules, linePieces, type Paragraph, ParagraphBuilder, setLine } from '../type'
+import {
+  breakParagraph,
+  type BreakRules,
+  displayedRules,
+  linePieces,
+  type Paragraph,
+  ParagraphBuilder,
+  setLine,
+} from '../type'
 import { numberIn } from './beginnings'
 import type { BlockContext } from './context'
 import { reportLacks } from './lacks'
@@ -168,20 +176,7 @@ export function setAlone(
   b.text(text, ctx.faces.of(base))
   const paragraph = b.build()
   reportLacks(paragraph, ctx, { section: ctx.section, block: '' })
-  const rules: BreakRules = {
-    measure: ctx.measure,
-    indents: [],
-    align,
-    stretch: 0,
-    shrink: 0,
-    scaling: 0,
-    tracking: 0,
-    hyphenate: false,
-    ladder: 0,
-    leastLastLine: 0,
-    optical: false,
-    ...(even ? { even } : {}),
-  }
+  const rules = displayedRules({ measure: ctx.measure, align, even })
   const broken = breakParagraph(paragraph, rules)[0] ?? { count: 0, toFrag: [], toChar: [], demerits: 0, loose: false }
   return { paragraph, lines: broken, rules }
 }

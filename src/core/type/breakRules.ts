@@ -24,6 +24,26 @@ export interface BreakRules {
   optical: boolean
 }
 
+/** Rules of lines that are displayed and not read on and on: nothing is stretched, nothing divided. `even`: they are as long as each other. */
+export const displayedRules = ({
+  measure,
+  align,
+  even,
+}: Pick<BreakRules, 'measure' | 'align'> & { even: boolean }): BreakRules => ({
+  measure,
+  indents: [],
+  align,
+  stretch: 0,
+  shrink: 0,
+  scaling: 0,
+  tracking: 0,
+  hyphenate: false,
+  ladder: 0,
+  leastLastLine: 0,
+  optical: false,
+  ...(even ? { even } : {}),
+})
+
 /** Where the lines end. Line i holds the pieces from the end of line i − 1; `toChar` > 0 divides piece `toFrag`. */
 export interface BrokenParagraph {
   count: number

@@ -1,5 +1,5 @@
 export { breakParagraph } from './break'
-export type { BreakRules, BrokenParagraph } from './breakRules'
+export { type BreakRules, type BrokenParagraph, displayedRules } from './breakRules'
 export { takenRight } from './measures'
 export { splitLong } from './splitLong'
 export { Face } from './face'

@@ -80,8 +80,11 @@ export function BookInSpace({
         made.dispose()
         scene.current = undefined
       }
-    } catch {
-      setNone('This browser draws nothing in three dimensions.')
+    } catch (e) {
+      const why = e instanceof Error ? e.message : ''
+      setNone(
+        /webgl/i.test(why) ? 'This browser draws nothing in three dimensions.' : `The book cannot be drawn: ${why}.`,
+      )
       return undefined
     }
   }, [picture, flat, gloss, room.width, room.height])

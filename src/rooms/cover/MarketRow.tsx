@@ -61,7 +61,7 @@ async function shelfFor({
 
 function MarketFront({ title, author }: { title: string; author: string }) {
   const canvas = useRef<HTMLCanvasElement>(null)
-  usePress(
+  const { trouble } = usePress(
     async press => {
       const front = await press.marketFront(title, author, HEIGHT * 2)
       const c = canvas.current
@@ -73,5 +73,6 @@ function MarketFront({ title, author }: { title: string; author: string }) {
     },
     [title, author],
   )
+  if (trouble) return <p role="alert">{trouble}</p>
   return <canvas ref={canvas} style={{ height: HEIGHT }} role="img" aria-label={`Front of ${title} by ${author}`} />
 }

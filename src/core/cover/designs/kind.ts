@@ -87,6 +87,10 @@ interface Rest {
   plate?: string
   size?: number
   align?: TextPiece['align']
+  /** A spine of its own colour, as if bound in cloth: past both folds by more than they drift. */
+  cloth?: string
+  /** Its name at the foot of the back, unless this says no. */
+  imprint?: false
   /** How far down the spine its words reach, in parts of it: less where the ground changes at its foot. */
   reach?: number
 }
@@ -104,12 +108,26 @@ export function backAndSpine(of: Rest): CoverPiece[] {
     size = 12.5,
     align = 'left',
     reach = 1,
+    cloth,
+    imprint,
   } = of
   const inset = plate ? 0.07 : 0.03
   const back = (p: Words & { id: string }): TextPiece => words({ panel: 'back', align, ...p })
   const spine = (p: Words & { id: string }): TextPiece =>
     words({ panel: 'spine', vertical: 'middle', capitals, tracking, ...p })
   return [
+    ...(cloth
+      ? [
+          shape({
+            id: 'spine-band',
+            form: 'rectangle',
+            panel: 'spine',
+            within: 'folds',
+            box: at(0, 0, 1, 1),
+            colour: cloth,
+          }),
+        ]
+      : []),
     ...(plate
       ? [
           shape({
@@ -131,17 +149,21 @@ export function backAndSpine(of: Rest): CoverPiece[] {
       leading: 1.45,
       colour,
     }),
-    back({
-      id: 'imprint',
-      field: 'imprint',
-      box: at(0.03, 0.95, 0.5, 0.05),
-      face: names,
-      size: 10,
-      tracking: 0.06,
-      align: 'left',
-      vertical: 'bottom',
-      colour: quiet,
-    }),
+    ...(imprint === false
+      ? []
+      : [
+          back({
+            id: 'imprint',
+            field: 'imprint',
+            box: at(0.03, 0.95, 0.5, 0.05),
+            face: names,
+            size: 10,
+            tracking: 0.06,
+            align: 'left',
+            vertical: 'bottom',
+            colour: quiet,
+          }),
+        ]),
     spine({
       id: 'spine-title',
       field: 'title',

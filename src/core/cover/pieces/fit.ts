@@ -3,6 +3,7 @@ import {
   type BreakRules,
   breakParagraph,
   type BrokenParagraph,
+  displayedRules,
   type Paragraph,
   ParagraphBuilder,
   splitLong,
@@ -121,7 +122,7 @@ function linesOf(
   let down = 0
   for (const [n, { paragraph: whole, inset, mark }] of parts.entries()) {
     const paragraph = splitLong(whole, measure - inset)
-    const rules = displayed(piece, measure - inset, even)
+    const rules = displayedRules({ measure: measure - inset, align: piece.align, even })
     const broken = breakParagraph(paragraph, rules)[0]!
     // Paragraphs of a back are read; what is displayed stands line under line, and so does a list.
     const inList = mark !== undefined && parts[n - 1]?.mark !== undefined
@@ -132,21 +133,6 @@ function linesOf(
   }
   return out
 }
-
-const displayed = ({ align }: TextPiece, measure: number, even: boolean): BreakRules => ({
-  measure,
-  indents: [],
-  align,
-  stretch: 0,
-  shrink: 0,
-  scaling: 0,
-  tracking: 0,
-  hyphenate: false,
-  ladder: 0,
-  leastLastLine: 0,
-  optical: false,
-  even,
-})
 
 /** A stack of more words than this is broken as other words are: its ways are too many to try. */
 const MOST_STACKED = 10
@@ -185,7 +171,7 @@ function stacked(of: Fitting): Fitted {
     // A hair narrower than the box, so that rounding breaks no line.
     const size = r.size * 0.999
     const paragraph = paragraphOf(words.slice(r.from, r.to).join(' '), styleAt(size))
-    const rules = displayed(piece, box.width, false)
+    const rules = displayedRules({ measure: box.width, align: piece.align, even: false })
     return { paragraph, broken: breakParagraph(paragraph, rules)[0]!, at: 0, rules, size, down: r.down, inset: 0 }
   })
   return {

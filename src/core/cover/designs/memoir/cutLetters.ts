@@ -1,4 +1,4 @@
-import { at, backAndSpine, type DesignKind, shape, words } from '../kind'
+import { at, backAndSpine, type DesignKind, words } from '../kind'
 
 /** Sheets of paper cut open around a title in handwriting. */
 export const cutLetters: DesignKind = {
@@ -55,21 +55,15 @@ export const cutLetters: DesignKind = {
         colour: c.onAccent,
         plate: { colour: c.accent, around: 0.5, round: true },
       }),
-      shape({
-        id: 'spine-band',
-        form: 'rectangle',
-        panel: 'spine',
-        within: 'folds',
-        box: at(0, 0, 1, 1),
-        colour: c.accent,
-      }),
       ...backAndSpine({
+        cloth: c.accent,
         text: 'spectral/regular',
         names: 'josefin-sans/bold',
         colour: c.ink,
         quiet: c.onAccent,
         plate: c.light,
-      }).filter(p => p.id !== 'imprint'),
+        imprint: false,
+      }),
     ],
   }),
 }

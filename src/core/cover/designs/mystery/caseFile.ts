@@ -87,7 +87,8 @@ export const caseFile: DesignKind = {
         quiet: c.ink,
         plate: c.light,
         size: 11.5,
-      }).filter(p => p.id !== 'imprint'),
+        imprint: false,
+      }),
     ],
   }),
 }

@@ -80,15 +80,8 @@ export const roundel: DesignKind = {
         colour: c.ink,
         plate: { colour: c.light, around: 0.35, round: true },
       }),
-      shape({
-        id: 'spine-band',
-        form: 'rectangle',
-        panel: 'spine',
-        within: 'folds',
-        box: at(0, 0, 1, 1),
-        colour: c.panel,
-      }),
       ...backAndSpine({
+        cloth: c.panel,
         text: 'figtree/regular',
         names: 'righteous/regular',
         colour: c.ink,
