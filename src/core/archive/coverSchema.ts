@@ -21,6 +21,7 @@ const placed = {
   turn: amount(-360, 360),
   locked: yesNo(),
   group: text(60),
+  own: yesNo(),
 }
 
 const textSchema = () =>

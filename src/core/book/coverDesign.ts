@@ -52,6 +52,8 @@ export interface Placed {
   locked?: boolean
   /** Pieces of one group are chosen and moved together. */
   group?: string
+  /** The author put it there: it stays when another design is worn. */
+  own?: boolean
 }
 
 /** Words: a field of the book, or the cover's own. */

@@ -59,7 +59,7 @@ export function pasted(design: CoverDesign, pieces: readonly CoverPiece[]): { de
   const ids: string[] = []
   for (const { group: _group, ...piece } of pieces) {
     const id = freeId(next, isWords(piece as CoverPiece) ? 'words' : (piece.kind ?? 'words'))
-    next = { ...next, pieces: [...next.pieces, { ...piece, id } as CoverPiece] }
+    next = { ...next, pieces: [...next.pieces, { ...piece, id, own: true } as CoverPiece] }
     ids.push(id)
   }
   return { design: next, ids }
@@ -77,11 +77,17 @@ export function laid(design: CoverDesign, id: string, by: 1 | -1): CoverDesign {
 
 /** Another design in the place of one: what the author put on it, and its picture, stay. */
 export function redesigned(design: CoverDesign, next: CoverDesign): CoverDesign {
-  const shipped = new Set(
-    [next, ...shippedDesigns.filter(d => d.id === design.id)].flatMap(d => d.pieces.map(p => p.id)),
-  )
-  const own = design.pieces.filter(p => !shipped.has(p.id))
-  return { ...next, ...(design.picture ? { picture: design.picture } : {}), pieces: [...next.pieces, ...own] }
+  const before = shippedDesigns.find(d => d.id === design.id)
+  const ofBefore = new Set(before?.pieces.map(p => p.id))
+  // Covers of an earlier version do not say what their author added: it is what the design does not have.
+  const own = design.pieces.filter(p => p.own ?? (before !== undefined && !ofBefore.has(p.id)))
+  let worn: CoverDesign = { ...next, ...(design.picture ? { picture: design.picture } : {}) }
+  for (const p of own) {
+    const taken = worn.pieces.some(q => q.id === p.id)
+    const id = taken ? freeId(worn, isWords(p) ? p.field : p.kind) : p.id
+    worn = { ...worn, pieces: [...worn.pieces, { ...p, id, own: true }] }
+  }
+  return worn
 }
 
 /** An id that no piece of the design has. */
@@ -108,7 +114,7 @@ export function copied(design: CoverDesign, id: string): { design: CoverDesign; 
     y: Math.min(1 - box.height, box.y + ASIDE),
   }
   const pieces = [...design.pieces]
-  pieces.splice(at + 1, 0, { ...piece, id: copy, box: moved })
+  pieces.splice(at + 1, 0, { ...piece, id: copy, box: moved, own: true })
   return { design: { ...design, pieces }, id: copy }
 }
 
@@ -169,7 +175,7 @@ export function added(
               box: what === 'line' || what === 'ribbon' ? BOX : SQUARE,
               colour: design.motif.light,
             }
-  return { design: { ...design, pieces: [...design.pieces, piece] }, id }
+  return { design: { ...design, pieces: [...design.pieces, { ...piece, own: true }] }, id }
 }
 
 /** The design with an outline of the author's own over all. */
@@ -179,7 +185,16 @@ export function outlined(
   panel: CoverPiece['panel'],
 ): { design: CoverDesign; id: string } {
   const id = freeId(design, 'outline')
-  const piece: CoverPiece = { id, kind: 'shape', form: 'own', path, panel, box: SQUARE, colour: design.motif.light }
+  const piece: CoverPiece = {
+    id,
+    kind: 'shape',
+    form: 'own',
+    path,
+    panel,
+    box: SQUARE,
+    colour: design.motif.light,
+    own: true,
+  }
   return { design: { ...design, pieces: [...design.pieces, piece] }, id }
 }
 
@@ -190,7 +205,14 @@ export function pictured(
   panel: CoverPiece['panel'],
 ): { design: CoverDesign; id: string } {
   const id = freeId(design, 'picture')
-  const piece: CoverPiece = { id, kind: 'picture', panel, asset, box: { x: 0.15, y: 0.35, width: 0.7, height: 0.4 } }
+  const piece: CoverPiece = {
+    id,
+    kind: 'picture',
+    own: true,
+    panel,
+    asset,
+    box: { x: 0.15, y: 0.35, width: 0.7, height: 0.4 },
+  }
   const words = design.pieces.findIndex(isWords)
   const pieces = [...design.pieces]
   pieces.splice(words < 0 ? pieces.length : words, 0, piece)
