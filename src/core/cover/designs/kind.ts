@@ -96,50 +96,35 @@ interface Rest {
 }
 
 /** The back (what the book is about, who publishes it) and the spine (title, author), in the faces and colours of the front. */
-export function backAndSpine(of: Rest): CoverPiece[] {
-  const {
-    text,
-    names,
-    colour,
-    quiet,
-    capitals = false,
-    tracking = 0,
-    plate,
-    size = 12.5,
-    align = 'left',
-    reach = 1,
-    cloth,
-    imprint,
-  } = of
+export const backAndSpine = (of: Rest): CoverPiece[] => [...clothOf(of), ...backOf(of), ...spineOf(of)]
+
+const clothOf = ({ cloth }: Rest): CoverPiece[] =>
+  cloth
+    ? [
+        shape({
+          id: 'spine-band',
+          form: 'rectangle',
+          panel: 'spine',
+          within: 'folds',
+          box: at(0, 0, 1, 1),
+          colour: cloth,
+        }),
+      ]
+    : []
+
+function backOf({ text, names, colour, quiet, plate, size = 12.5, align = 'left', imprint }: Rest): CoverPiece[] {
   const inset = plate ? 0.07 : 0.03
   const back = (p: Words & { id: string }): TextPiece => words({ panel: 'back', align, ...p })
-  const spine = (p: Words & { id: string }): TextPiece =>
-    words({ panel: 'spine', vertical: 'middle', capitals, tracking, ...p })
+  const under = plate && {
+    id: 'back-plate',
+    form: 'rectangle' as const,
+    panel: 'back' as const,
+    box: at(0, 0, 1, 0.7),
+    colour: plate,
+    depth: 0.03,
+  }
   return [
-    ...(cloth
-      ? [
-          shape({
-            id: 'spine-band',
-            form: 'rectangle',
-            panel: 'spine',
-            within: 'folds',
-            box: at(0, 0, 1, 1),
-            colour: cloth,
-          }),
-        ]
-      : []),
-    ...(plate
-      ? [
-          shape({
-            id: 'back-plate',
-            form: 'rectangle',
-            panel: 'back',
-            box: at(0, 0, 1, 0.7),
-            colour: plate,
-            depth: 0.03,
-          }),
-        ]
-      : []),
+    ...(under ? [shape(under)] : []),
     back({
       id: 'description',
       field: 'description',
@@ -164,6 +149,13 @@ export function backAndSpine(of: Rest): CoverPiece[] {
             colour: quiet,
           }),
         ]),
+  ]
+}
+
+function spineOf({ names, colour, quiet, capitals = false, tracking = 0, plate, reach = 1 }: Rest): CoverPiece[] {
+  const spine = (p: Words & { id: string }): TextPiece =>
+    words({ panel: 'spine', vertical: 'middle', capitals, tracking, ...p })
+  return [
     spine({
       id: 'spine-title',
       field: 'title',
@@ -171,7 +163,7 @@ export function backAndSpine(of: Rest): CoverPiece[] {
       face: names,
       size: 17,
       align: 'left',
-      colour: of.plate ? quiet : colour,
+      colour: plate ? quiet : colour,
     }),
     spine({
       id: 'spine-author',
