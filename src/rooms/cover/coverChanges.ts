@@ -175,7 +175,17 @@ export function added(
               box: what === 'line' || what === 'ribbon' ? BOX : SQUARE,
               colour: design.motif.light,
             }
-  return { design: { ...design, pieces: [...design.pieces, { ...piece, own: true }] }, id }
+  const own = { ...piece, own: true }
+  // A pattern is a ground: words stay over it.
+  return { design: what === 'repeat' ? underWords(design, own) : { ...design, pieces: [...design.pieces, own] }, id }
+}
+
+/** The design with a piece over the ground and under the words. */
+function underWords(design: CoverDesign, piece: CoverPiece): CoverDesign {
+  const words = design.pieces.findIndex(isWords)
+  const pieces = [...design.pieces]
+  pieces.splice(words < 0 ? pieces.length : words, 0, piece)
+  return { ...design, pieces }
 }
 
 /** The design with an outline of the author's own over all. */
@@ -213,10 +223,7 @@ export function pictured(
     asset,
     box: { x: 0.15, y: 0.35, width: 0.7, height: 0.4 },
   }
-  const words = design.pieces.findIndex(isWords)
-  const pieces = [...design.pieces]
-  pieces.splice(words < 0 ? pieces.length : words, 0, piece)
-  return { design: { ...design, pieces }, id }
+  return { design: underWords(design, piece), id }
 }
 
 /** Pieces of a panel as they are read: from its head down, from the left. */
