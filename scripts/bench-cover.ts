@@ -1,7 +1,8 @@
 import { performance } from 'node:perf_hooks'
 import { fontSource, nodePorts } from '@/cli/ports'
 import { dressed, designKinds, drawCover, flatFor, frontPage, lampOverTide, sheetPages } from '@/core/cover'
-import { type FileColour, pressPdf } from '@/core/delivery'
+import { pressPdf } from '@/core/delivery'
+import type { FileColour } from '@/core/trade'
 import { profileOf, shippedProfiles } from '@/core/outlets'
 import { FontShelf } from '@/core/type'
 

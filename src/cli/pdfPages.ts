@@ -1,5 +1,5 @@
 import type { Pixels } from '@/core/pdf'
-import { type WordsAt, wordsOfPage } from '@/core/pdf'
+import { type PictureAt, picturesOfPage, type WordsAt, wordsOfPage } from '@/core/pdf'
 
 /** Pages of PDFs in Node: painted by the canvas library, and read. */
 async function withPage<T>(
@@ -38,4 +38,12 @@ export const pdfWords = (bytes: Uint8Array): Promise<WordsAt[]> =>
   withPage(bytes, async page => {
     const { items } = await page.getTextContent()
     return wordsOfPage({ items, ...page.getViewport({ scale: 1 }) })
+  })
+
+/** Its pictures. */
+export const pdfPictures = (bytes: Uint8Array): Promise<PictureAt[]> =>
+  withPage(bytes, async page => {
+    const { OPS: names } = await import('pdfjs-dist/legacy/build/pdf.mjs')
+    const { fnArray, argsArray } = await page.getOperatorList()
+    return picturesOfPage({ fnArray, argsArray, names, ...page.getViewport({ scale: 1 }) })
   })

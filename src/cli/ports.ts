@@ -166,6 +166,7 @@ export const nodePorts = (pictures: Map<string, Uint8Array>): DeliveryPorts => (
   pictures: pictureSource(pictures),
   lightener: nodeLightener(pictures),
   pageWords: async pdf => (await import('./pdfPages')).pdfWords(pdf),
+  pagePictures: async pdf => (await import('./pdfPages')).pdfPictures(pdf),
   pdf: () => nodePdf(pictureSource(pictures)),
   inks: nodeInks,
   pixels: async (page, scale) => {

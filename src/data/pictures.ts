@@ -13,7 +13,7 @@ import { guarded } from './trouble'
 export const pictureTypes = 'image/png,image/jpeg,image/gif'
 
 /** A file as a picture that can be printed, with its bytes. Throws a Fault where it is none. */
-async function readPicture(file: File): Promise<{ asset: Asset; bytes: Uint8Array<ArrayBuffer> }> {
+export async function readPicture(file: File): Promise<{ asset: Asset; bytes: Uint8Array<ArrayBuffer> }> {
   const bytes = new Uint8Array(await file.arrayBuffer())
   const read = readAsset(bytes)
   if (!read) throw new Fault('picture', 'This is no picture that can be printed: PNG, JPEG or GIF.')

@@ -1,5 +1,5 @@
 import type { PDFPageProxy } from 'pdfjs-dist'
-import { type WordsAt, wordsOfPage } from '@/core/pdf'
+import { type PictureAt, picturesOfPage, type WordsAt, wordsOfPage } from '@/core/pdf'
 import { Fault } from '@/core/trade'
 
 /** Longest side of a page of a PDF when it is painted, pixels: as sharp as a print proof. */
@@ -82,4 +82,12 @@ export const pdfWords = (bytes: Uint8Array): Promise<WordsAt[]> =>
   withPage(bytes, async page => {
     const { items } = await page.getTextContent()
     return wordsOfPage({ items, ...page.getViewport({ scale: 1 }) })
+  })
+
+/** Its pictures. */
+export const pdfPictures = (bytes: Uint8Array): Promise<PictureAt[]> =>
+  withPage(bytes, async page => {
+    const { OPS: names } = await pdfReader()
+    const { fnArray, argsArray } = await page.getOperatorList()
+    return picturesOfPage({ fnArray, argsArray, names, ...page.getViewport({ scale: 1 }) })
   })

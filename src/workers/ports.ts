@@ -45,6 +45,7 @@ export const ports: BlankPorts = {
   pictures,
   lightener,
   pageWords: async pdf => (await import('./pdfPicture')).pdfWords(pdf),
+  pagePictures: async pdf => (await import('./pdfPicture')).pdfPictures(pdf),
   async paint(page, height) {
     const canvas = await withOriginals(page, p => draw(page, height / page.height, p))
     return { bytes: await fileOf(canvas, 'image/jpeg'), width: canvas.width, height: canvas.height }

@@ -5,7 +5,7 @@ import { designSchema, groundSchema, kindOf, pageLooks, runKinds } from '../acti
 import { recordingTypes } from '../files'
 import { fields, once, type OutletProfile, parseTrim, strangeKey } from '../trade'
 import { ownFamilyForm } from '../type'
-import { coverSchema } from './coverSchema'
+import { coverSchema, wrapSchema } from './coverSchema'
 
 const { amount, like, list, one, optional, shape, text, whole, yesNo } = fields
 
@@ -113,6 +113,7 @@ const editionSchema = () =>
     barcode: one('priced', 'left clear'),
     prices: record(/^[A-Z]{3}$/, 'which is no currency', () => whole(0, 100_000_000), 40) as never,
     coverPages: whole(1, 10_000),
+    wrap: optional(wrapSchema()),
     ebook: optional(shape({ faces: yesNo(), fixed: yesNo(), css: text(100_000), light: lightWish() })),
   })
 
@@ -446,6 +447,8 @@ function references(book: Book, known: readonly OutletProfile[]): Trouble[] {
   ]) {
     if (cover?.picture && !assets.has(cover.picture.asset))
       say(`${place}.picture`, `${place}.picture names a picture that the book does not have.`)
+    if (cover?.front && !assets.has(cover.front.asset))
+      say(`${place}.front`, `${place}.front names a picture that the book does not have.`)
     cover?.pieces.forEach((p, i) => {
       const asset =
         p.kind === 'picture' ? p.asset : p.kind === 'repeat' && p.of.kind === 'picture' ? p.of.asset : undefined
@@ -457,6 +460,8 @@ function references(book: Book, known: readonly OutletProfile[]): Trouble[] {
   book.editions.forEach((e, i) => {
     const at = `editions[${i}]`
     if (!styles.has(e.style)) say(`${at}.style`, `${at}.style: there is no style “${e.style}”.`)
+    if (e.wrap?.sheets.some(sheet => !assets.has(sheet.asset)))
+      say(`${at}.wrap`, `${at}.wrap names a file that the book does not have.`)
     const outlets = e.outlets.map(o => known.find(p => p.id === o))
     outlets.forEach(
       (p, k) => !p && say(`${at}.outlets[${k}]`, `${at}.outlets: there is no outlet “${e.outlets[k]}” here.`),

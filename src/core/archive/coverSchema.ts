@@ -145,6 +145,30 @@ const motifValues = (kind: string) =>
     )
   }) as never
 
+/** A sheet made elsewhere; no sheet of a printer is larger than a door. */
+const elsewhereSchema = () =>
+  shape({
+    asset: text(64).required(),
+    width: amount(1, 7200),
+    height: amount(1, 7200),
+    over: optional(
+      shape({
+        top: amount(0, 720).required(),
+        right: amount(0, 720).required(),
+        bottom: amount(0, 720).required(),
+        left: amount(0, 720).required(),
+      }),
+    ),
+  })
+
+/** The cover of an edition that was made elsewhere. */
+export const wrapSchema = () =>
+  shape({
+    sheets: list(elsewhereSchema(), 2).min(1).required(),
+    atFolds: one('widened'),
+    barcode: one('in it'),
+  })
+
 /** A cover design, as it stands in a book. */
 export const coverSchema = () =>
   shape({
@@ -163,5 +187,6 @@ export const coverSchema = () =>
       }).required(),
     ) as never,
     picture: optional(shape({ asset: text(64).required(), over: one('front', 'sheet').required() })),
+    front: optional(elsewhereSchema()),
     pieces: list(pieceSchema(), 400).required(),
   })

@@ -23,9 +23,9 @@ const hasPicture = (p: CoverPiece): boolean => p.kind === 'picture' || (p.kind =
 const picturesOf = (design: CoverDesign): CoverPiece[] => design.pieces.filter(hasPicture)
 
 /** A design as it goes from book to book: what shows pictures stays behind, and how much of it is said; what its author put on it is part of it. */
-export function withoutPictures({ picture, ...design }: CoverDesign): { design: CoverDesign; left: number } {
+export function withoutPictures({ picture, front, ...design }: CoverDesign): { design: CoverDesign; left: number } {
   const pieces = design.pieces.filter(p => !hasPicture(p)).map(({ own: _own, ...p }) => p as CoverPiece)
-  return { design: { ...design, pieces }, left: picturesOf(design).length + (picture ? 1 : 0) }
+  return { design: { ...design, pieces }, left: picturesOf(design).length + (picture ? 1 : 0) + (front ? 1 : 0) }
 }
 
 export const writeDesign = (design: CoverDesign): string =>

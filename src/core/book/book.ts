@@ -1,5 +1,5 @@
 import type { BindingKind, Ink } from '../trade'
-import type { CoverDesign } from './coverDesign'
+import type { CoverDesign, Wrap } from './coverDesign'
 import { docPictures, type DocJson, type PictureUse } from './doc'
 import type { PagePlan } from './pagePlan'
 import type { Recording } from './recordings'
@@ -114,9 +114,9 @@ export interface EbookSettings {
   light?: ({ likeness: number } | { weight: number }) & { across?: number }
 }
 
-/** One form of the book. Specification, style and price; what follows from them is computed by the chain. */
 export type BarcodeWish = 'priced' | 'left clear'
 
+/** One form of the book. Specification, style and price; what follows from them is computed by the chain. */
 export interface Edition {
   id: string
   kind: EditionKind
@@ -134,6 +134,8 @@ export interface Edition {
   finish?: string
   /** The barcode with its price beside it, or its place left clear for the printer's own; as the printer has it where absent. */
   barcode?: BarcodeWish
+  /** Its cover, made with another program: it is printed in the place of the book's design. */
+  wrap?: Wrap
   /** List prices in minor units, by currency. */
   prices?: Record<string, number>
   /** Pages that the cover was last fitted to, once a package was sent: from then on a refit is the author's act. */

@@ -15,8 +15,29 @@ export interface CoverDesign {
   motif: CoverMotif
   /** A picture over the ground: on the front, or over the whole sheet. It covers its area and is cut, never distorted. */
   picture?: { asset: string; over: 'front' | 'sheet' }
+  /** A front that was made with another program: it stands on the front in the place of all that is drawn there. */
+  front?: ElsewhereSheet
   /** From the lowest to the one that lies over all. */
   pieces: CoverPiece[]
+}
+
+/** A sheet that was made with another program, a page of a PDF or a picture. Lengths in points. */
+export interface ElsewhereSheet {
+  asset: string
+  /** As its file says; absent of a picture that says nothing of how large it is printed. */
+  width?: number
+  height?: number
+  /** What stands over where it is cut, where its file says so. */
+  over?: { top: number; right: number; bottom: number; left: number }
+}
+
+/** The whole cover of one edition, made with another program: one sheet, or back and front apart. */
+export interface Wrap {
+  sheets: ElsewhereSheet[]
+  /** On a spine of another width it is widened or narrowed along both folds; it lies as it was made where absent. */
+  atFolds?: 'widened'
+  /** Its barcode is in it: none is laid over it. */
+  barcode?: 'in it'
 }
 
 /** What is drawn from bleed to bleed under all pieces: a kind of the registry in `core/cover/motifs`. */

@@ -23,6 +23,7 @@ export {
 export {
   type CoverDesign,
   type CoverForm,
+  type ElsewhereSheet,
   type PictureCut,
   coverForms,
   repeatPatterns,
@@ -39,6 +40,7 @@ export {
   type Placed,
   type ShapePiece,
   type TextPiece,
+  type Wrap,
 } from './coverDesign'
 export { derivedSortName, sortNameOf } from './sortName'
 export { addressAt, isShops, shopsIn, shopsOf } from './shops'

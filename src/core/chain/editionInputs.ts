@@ -51,15 +51,16 @@ function otherPrices({ prices = {} }: Edition, profile: OutletProfile): Record<s
 /** The inputs of a print edition's chain. `others`: the other outlets that it goes to. */
 export function printInputs(source: EditionSource, others: OutletProfile[]): PrintInputs {
   const { book, edition } = source
-  const { trim, paper, ink, finish, barcode, coverPages, exceptions } = edition
+  const { trim, paper, ink, finish, barcode, wrap, coverPages, exceptions } = edition
   return {
     ...shared(source),
     others,
     style: styleOf(book, edition),
     spec: specOf(edition),
-    stated: { trim, paper, ink, ...(barcode ? { barcode } : {}) },
+    stated: { trim, paper, ink, ...(barcode ? { barcode } : {}), ...(wrap ? { wrap } : {}) },
     finish,
     barcode,
+    ownWrap: wrap,
     coverPages,
     exceptions,
   }

@@ -1,8 +1,25 @@
 import { type Double, doublesAmong, type OtherBooks } from '../activity'
-import type { Edition } from '../book'
+import type { Edition, Wrap } from '../book'
 import { check, type Finding } from '../check'
-import { type Cover, type CoverGround, drawCover, type Flat, flatFor, type ListPrice, sheetSize } from '../cover'
-import { frontHeight, frontPicture, type PaintedPage, printSnapshot, type Worked, workedPrint } from '../delivery'
+import {
+  type Cover,
+  type CoverGround,
+  drawCover,
+  type Examined,
+  type Flat,
+  flatFor,
+  type ListPrice,
+  sheetSize,
+} from '../cover'
+import {
+  examineElsewhere,
+  frontHeight,
+  frontPicture,
+  type PaintedPage,
+  printSnapshot,
+  type Worked,
+  workedPrint,
+} from '../delivery'
 import type { PageMarks } from '../marks'
 import { type ListingSnapshot, printMoney, type PrintMoney } from '../outlets'
 import {
@@ -38,11 +55,13 @@ export interface PrintInputs extends SharedInputs {
   others: OutletProfile[]
   spec: PrintSpec
   /** The same as the edition states it, gaps and all: part of what a fingerprint is made from. */
-  stated: Pick<Edition, 'trim' | 'paper' | 'ink' | 'barcode'>
+  stated: Pick<Edition, 'trim' | 'paper' | 'ink' | 'barcode' | 'wrap'>
   /** The cover's surface. */
   finish: string | undefined
   /** How the author wants the barcode. */
   barcode: Edition['barcode']
+  /** Its cover, where it was made elsewhere. */
+  ownWrap: Wrap | undefined
   /** Pages that the cover was last fitted to; where absent it follows the interior. */
   coverPages: number | undefined
   /** Departures from the style at single sections. */
@@ -61,6 +80,8 @@ export interface PrintChain extends PrintInputs {
   cover: Cover
   /** What the cover shows under its words. */
   ground: CoverGround
+  /** What was found in what of it was made elsewhere. */
+  examined: Examined | undefined
   /** The front of the cover as a picture of the height that the outlet takes. */
   front: PaintedPage
   money: PrintMoney
@@ -161,6 +182,7 @@ const findingsOf: Derive<PrintChain, 'findings'> = async get =>
       interior: await get('interior'),
       cover: await get('cover'),
       ground: await get('ground'),
+      examined: await get('examined'),
       isbn: await get('isbn'),
       price: await get('price'),
       leastPrice: (await get('money')).leastPrice,
@@ -216,13 +238,15 @@ export function printChain(
       const flat =
         fitted === undefined ? await get('flat') : flatFor(profile, { ...spec, pages: fitted, language, barcode })
       const price = barcode === 'priced' ? listPrice(await get('price'), profile) : undefined
-      return drawCover(flat, design, data, { isbn: await get('isbn'), price, shelf, assets: await get('assets') })
+      const [isbn, assets, wrap] = [await get('isbn'), await get('assets'), await get('ownWrap')]
+      return drawCover(flat, design, data, { isbn, price, shelf, assets, wrap })
     },
     ground: async get => {
       const { ground: page } = await get('cover')
       const scale = GROUND_HEIGHT / page.height
       return { ...(await ports.pixels(page, scale)), scale }
     },
+    examined: async get => examineElsewhere(await get('cover'), ports),
     front: async get => frontPicture(await get('cover'), frontHeight(await get('profile')), ports),
     money: async get => {
       const [profile, spec, { lowContent }] = [await get('profile'), await get('spec'), await get('draft')]

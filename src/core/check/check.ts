@@ -15,6 +15,18 @@ import {
   signsAsTyped,
   weight,
 } from './dataRules'
+import {
+  elsewhereBarcode,
+  elsewhereBleed,
+  elsewhereColours,
+  elsewhereFine,
+  elsewhereFlat,
+  elsewhereFolds,
+  elsewhereFonts,
+  elsewhereSize,
+  elsewhereUnread,
+  elsewhereWords,
+} from './elsewhereRules'
 import { ebookAsAnyOther } from './epubRules'
 import type { Finding, Severity } from './finding'
 import {
@@ -62,6 +74,16 @@ export const rules: Rule[] = [
   coverGlyphs,
   coverResolution,
   contrast,
+  elsewhereSize,
+  elsewhereBleed,
+  elsewhereWords,
+  elsewhereFine,
+  elsewhereFonts,
+  elsewhereFlat,
+  elsewhereColours,
+  elsewhereFolds,
+  elsewhereBarcode,
+  elsewhereUnread,
   barcode,
   weight,
   ebookLeftOut,
@@ -80,7 +102,7 @@ export const rules: Rule[] = [
 ]
 
 /** Those that look at a cover alone: whether its words read, fit and stay clear, and what is seen ends where it may. */
-export const coverRules: Rule[] = [coverSafe, coverEdges, coverFits, contrast]
+export const coverRules: Rule[] = [coverSafe, coverEdges, coverFits, contrast, elsewhereSize]
 
 const rank: Record<Severity, number> = { stop: 0, mend: 1, remark: 2 }
 

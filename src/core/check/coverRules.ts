@@ -1,4 +1,4 @@
-import { areaOf, type CoverGround, flatFor, type SetPiece, toRgb } from '../cover'
+import { areaOf, type CoverGround, ELSEWHERE, flatFor, type SetPiece, toRgb } from '../cover'
 import { type Edges, visitPage } from '../marks'
 import { printedPpi } from '../pages'
 import { formatLength, parseIsbn, printRules } from '../trade'
@@ -85,6 +85,8 @@ export const coverResolution: Rule = s => {
   const sizes = new Map(s.book.assets.map(a => [a.id, a]))
   return cover.page.layers.flatMap((placed): Finding[] => {
     const [piece] = placed.layer.items
+    // What was made elsewhere is looked over by rules of its own.
+    if (piece?.kind === 'group' && piece.role === ELSEWHERE) return []
     const out: Finding[] = []
     visitPage({ ...cover.page, layers: [placed] }, v => {
       const asset = 'item' in v && v.item.kind === 'image' ? sizes.get(v.item.asset) : undefined

@@ -1,3 +1,4 @@
+import type { Rect } from '../cover'
 import type { Remedy } from './remedies'
 
 /**
@@ -10,7 +11,8 @@ export type Severity = 'stop' | 'mend' | 'remark'
 export type FindingPlace =
   | { kind: 'page'; page: number; label: string; section?: string; block?: string }
   | { kind: 'text'; section: string; block: string }
-  | { kind: 'cover'; piece: string }
+  /** `area`: where on the flat, points, of what is no piece. */
+  | { kind: 'cover'; piece: string; area?: Rect }
   | { kind: 'data'; field: string }
   | { kind: 'edition' }
 

@@ -1,6 +1,6 @@
 import type { Double } from '../activity'
 import type { Book, Recording } from '../book'
-import type { Cover, CoverGround } from '../cover'
+import type { Cover, CoverGround, Examined } from '../cover'
 import type { AccessGap, EpubFinding, LeftOut } from '../epub'
 import type { Interior } from '../pages'
 import type { OutletProfile, PrintSpec } from '../trade'
@@ -15,6 +15,7 @@ export interface Subject {
     interior: Interior
     cover?: Cover
     ground?: CoverGround
+    examined?: Examined | undefined
     isbn?: string
     /** List price and the least the outlet allows, minor units. */
     price?: number

@@ -1,8 +1,9 @@
-import { type Asset, type CoverPiece, isWords, type TitleData } from '../book'
+import { type Asset, type CoverPiece, isWords, type TitleData, type Wrap } from '../book'
 import { type Colour, type Edges, type Item, type Layer, type PageMarks, PathBuilder } from '../marks'
 import type { FontShelf } from '../type'
 import { addOnOf, barcodeLayer, type BarcodeWords, type ListPrice } from './barcode'
 import type { CoverDesign } from './designs'
+import { elsewhereItems, frontOn, type LyingSheet, piecesShown, wrapOn } from './elsewhere'
 import { BARCODE, type Flat, type Rect, zoneOf } from './geometry'
 import { besideLogo, logoLayer, logoPlaces } from './logo'
 import { motifItems } from './motifs'
@@ -41,6 +42,8 @@ export interface Cover {
   barcode: Rect | undefined
   /** The same sheet without its words: what they are read on. */
   ground: PageMarks
+  /** What of it was made elsewhere, as it lies there: the whole cover, or the front of the book's design. */
+  elsewhere?: { what: 'wrap' | 'front'; sheets: LyingSheet[] }
 }
 
 /** What a cover is drawn with. */
@@ -51,6 +54,8 @@ interface CoverNeeds {
   price?: ListPrice | undefined
   shelf: FontShelf
   assets?: Asset[]
+  /** Made elsewhere: it is printed in the place of the design. */
+  wrap?: Wrap | undefined
 }
 
 /** Draws a design on a flat for a book. The barcode stands where the profile says, if there is an ISBN. */
@@ -58,10 +63,13 @@ export async function drawCover(
   bare: Flat,
   design: CoverDesign,
   data: TitleData,
-  { isbn, price, shelf, assets = [] }: CoverNeeds,
+  { isbn, price, shelf, assets = [], wrap }: CoverNeeds,
 ): Promise<Cover> {
-  const ours = bare.barcodeBy === 'author'
+  const ours = bare.barcodeBy === 'author' && wrap?.barcode !== 'in it'
   const barcode = isbn || !ours ? zoneOf(bare, 'barcode', 'back') : undefined
+  const code =
+    ours && barcode ? [await barcodeAt({ isbn: isbn!, addOn: addOnWhere(barcode, price) }, barcode, shelf)] : []
+  if (wrap) return wrapped(bare, { ...design, pieces: [] }, { barcode, code, sheets: wrapOn(wrap, bare, assets) })
   const logo = logoPlaces(bare, design, data, { assets, barcode })
   const flat = logo?.spine ? besideLogo(bare, logo.spine) : bare
   const drawing: PieceDrawing = { flat, data, barcode, shelf, assets }
@@ -73,27 +81,46 @@ export async function drawCover(
       ],
     },
   ]
+  const front = design.front && frontOn(design.front, flat, assets)
+  if (front) under.push({ items: [elsewhereItems(front, areaOf(flat, ON_FRONT)!)] })
   if (logo) under.push(logoLayer(logo))
-  const over = await Promise.all(design.pieces.map(p => placed(p, drawing)))
+  const shown = { ...design, pieces: piecesShown(design) }
+  const over = await Promise.all(shown.pieces.map(p => placed(p, drawing)))
   const drawn = over.filter(p => p !== undefined)
-  const last =
-    ours && barcode ? [await barcodeAt({ isbn: isbn!, addOn: addOnWhere(barcode, price) }, barcode, shelf)] : []
-  const page = (layers: Layer[]): PageMarks => ({
-    width: flat.width,
-    height: flat.height,
-    bleed: flat.bleed,
-    layers: layers.map(layer => ({ layer, x: 0, y: 0 })),
-    label: 'cover',
-    side: 'recto',
-  })
   return {
-    design,
+    design: shown,
     flat,
-    page: page([...under, ...drawn.map(d => d.layer), ...last]),
+    page: pageOf(flat, [...under, ...drawn.map(d => d.layer), ...code]),
     pieces: drawn.flatMap(d => d.set ?? []),
     barcode,
-    ground: page([...under, ...drawn.flatMap(d => d.ground ?? [])]),
+    ground: pageOf(flat, [...under, ...drawn.flatMap(d => d.ground ?? [])]),
+    ...(front ? { elsewhere: { what: 'front', sheets: [front] } } : {}),
   }
+}
+
+const ON_FRONT = { panel: 'front', within: 'panel' } as const
+
+const pageOf = ({ width, height, bleed }: Flat, layers: Layer[]): PageMarks => ({
+  width,
+  height,
+  bleed,
+  layers: layers.map(layer => ({ layer, x: 0, y: 0 })),
+  label: 'cover',
+  side: 'recto',
+})
+
+/** A cover that was made elsewhere, whole. */
+function wrapped(
+  flat: Flat,
+  design: CoverDesign,
+  { barcode, code, sheets }: { barcode: Rect | undefined; code: Layer[]; sheets: LyingSheet[] },
+): Cover {
+  const under = flat.sheets.flatMap(({ rect, bleed }, i): Layer[] => {
+    const sheet = sheets[i]
+    return sheet ? [{ items: [elsewhereItems(sheet, sheetOf({ ...rect, bleed }))] }] : []
+  })
+  const page = pageOf(flat, [...under, ...code])
+  return { design, flat, page, pieces: [], barcode, ground: pageOf(flat, under), elsewhere: { what: 'wrap', sheets } }
 }
 
 interface PlacedPiece {

@@ -1,9 +1,18 @@
 import { zipSync } from 'fflate'
 import { slugOf } from '../book'
-import { coverTemplate as drawTemplate, type Flat, flatMeasures, sheetPages, sheetSize, zoneOf } from '../cover'
+import { type Finding, remedyWords } from '../check'
+import {
+  coverTemplate as drawTemplate,
+  ELSEWHERE,
+  type Flat,
+  flatMeasures,
+  type LyingSheet,
+  sheetPages,
+  sheetSize,
+  zoneOf,
+} from '../cover'
 import { BLACK, pageSvg } from '../marks'
-import { colourFor } from './forPress'
-import { dayOf, formatLength, IMAGE_PPI, type OutletProfile, printRules, type PrintSpec } from '../trade'
+import { colourFor, dayOf, formatLength, IMAGE_PPI, type OutletProfile, printRules, type PrintSpec } from '../trade'
 import { type FontShelf, TextStyle } from '../type'
 import type { BlankPorts } from './blankPages'
 import type { NamedFile } from './interiorFile'
@@ -15,6 +24,8 @@ export interface CoverTemplateParts {
   profile: OutletProfile
   spec: PrintSpec
   date: string
+  /** Where a designer made one before: how it lies on the flat of now, and all that was found. */
+  made?: { sheets: LyingSheet[]; findings: Finding[] }
 }
 
 /** The empty flat as PDF, SVG and PNG, with a sheet of settings, in one ZIP: for whoever designs the cover elsewhere. */
@@ -40,6 +51,7 @@ export async function coverTemplateFiles(
     files[`${name}.png`] = await ports.paintSheet(page, IMAGE_PPI / 72)
   }
   files['settings.txt'] = new TextEncoder().encode(settingsOf(parts))
+  if (parts.made) files['changes.txt'] = new TextEncoder().encode(changesOf(flat, parts.made))
   return {
     name: `${slugOf(title, 'book')}-${flat.binding}-${profile.id}-template.zip`,
     bytes: zipSync(files, { level: 6, mtime: dayOf(date) }),
@@ -49,6 +61,32 @@ export async function coverTemplateFiles(
 /** A length as both sides of the sea write it. */
 const both = (pt: number): string => `${formatLength(pt, 'in')} (${formatLength(pt, 'mm')})`
 const by = (width: number, height: number): string => `${both(width)} wide, ${both(height)} high`
+
+/** What is otherwise since a designer's last file: each length that was and is, and what was found in it. */
+export function changesOf(flat: Flat, { sheets, findings }: NonNullable<CoverTemplateParts['made']>): string {
+  const lines = sheets.flatMap(({ made, trim, bleed, off, spine }, i) => [
+    ...(sheets.length > 1 ? [i ? 'Front' : 'Back'] : []),
+    `Sheet with bleed: was ${by(made.width, made.height)}; is ${by(trim.width + bleed.left + bleed.right, trim.height + bleed.top + bleed.bottom)}`,
+    `As it is cut: was ${by(trim.width + off.width, trim.height + off.height)}; is ${by(trim.width, trim.height)}`,
+    ...(spine === undefined ? [] : [`Spine: was ${both(spine)}; is ${both(flat.panels.spine.width)}`]),
+  ])
+  const found = findings.filter(f => f.place.kind === 'cover' && f.place.piece === ELSEWHERE)
+  const said = found.map((f, i) => `${i + 1}. ${f.message} ${remedyWords(f)}${whereOf(flat, f)}`)
+  const all = [
+    'What has changed',
+    ...lines,
+    '',
+    'What was found in the last file',
+    ...(said.length ? said : ['Nothing.']),
+  ]
+  return all.map(line => `${line}\n`).join('')
+}
+
+/** From the left edge of the sheet and from its top. */
+const whereOf = ({ bleed }: Flat, { place }: Finding): string =>
+  place.kind === 'cover' && place.area
+    ? ` It lies ${both(place.area.x + bleed.left)} from the left edge of the sheet and ${both(place.area.y + bleed.top)} from its top.`
+    : ''
 
 /** The sheet of settings: all that a designer's program is told, and what the printer asks of the file. */
 export function settingsOf({ title, flat, profile, spec }: CoverTemplateParts): string {

@@ -1,7 +1,7 @@
 import type { Asset } from '../book'
 import type { PageMarks } from '../marks'
 import type { PdfOptions } from '../pdf'
-import { type OutletProfile, printRules, type Ticker } from '../trade'
+import { colourFor, type FileColour, type OutletProfile, printRules, type Ticker } from '../trade'
 import { flatPages } from './flatten'
 import type { DeliveryPorts } from './ports'
 
@@ -10,15 +10,6 @@ const NONE: ReadonlySet<string> = new Set()
 /** Pictures of a book that may be clear in places: JPEGs and pages of PDFs never are. */
 export const mayBeClear = (assets: readonly Asset[]): ReadonlySet<string> =>
   new Set(assets.filter(a => a.type !== 'image/jpeg' && a.type !== 'application/pdf').map(a => a.id))
-
-/** What colours of a file are said in: as a screen has them, or as a press's inks. */
-export type FileColour = 'rgb' | 'cmyk'
-
-/** What a printer takes: inks where its profile says so, or asks for PDF/X-1a, which knows no other colours. */
-export function colourFor(profile: OutletProfile): FileColour {
-  const { colour, pdf } = printRules(profile)
-  return colour ?? (pdf === 'plain' ? 'rgb' : 'cmyk')
-}
 
 /** Of what is written in black alone, and of what has colour: in what. */
 export interface PressWish {

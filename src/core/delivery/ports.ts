@@ -1,6 +1,6 @@
 import type { Inks } from '../ink'
 import type { PageMarks } from '../marks'
-import type { PdfPorts, PictureSource, WordsAt } from '../pdf'
+import type { PdfPorts, PictureAt, PictureSource, WordsAt } from '../pdf'
 import type { Lightener } from '../weight'
 
 /** A painted page as a file: JPEG, and its size in pixels. */
@@ -26,6 +26,8 @@ export interface DeliveryPorts {
   lightener: Lightener
   /** The words of a page of a PDF. */
   pageWords(pdf: Uint8Array): Promise<WordsAt[]>
+  /** The pictures of a page of a PDF, and how fine each is. */
+  pagePictures(pdf: Uint8Array): Promise<PictureAt[]>
   /** Loaded when a PDF is written. */
   pdf(): Promise<PdfPorts>
 }

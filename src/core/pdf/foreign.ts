@@ -28,13 +28,23 @@ export interface ForeignPage {
   coloured: boolean
   /** A font that it prints with is not in it. */
   lacksFonts: boolean
+  /** Of a page that is kept with what is cut off: how much that is, where its file says so. Points, as it is seen. */
+  over?: { top: number; right: number; bottom: number; left: number }
 }
+
+/** What of a page is seen: what is left when it is cut, or what is printed with what is cut off (TrimBox and BleedBox, ISO 32000-1, 14.11.2). */
+export type Seen = 'cut' | 'with bleed'
 
 /** Pages of one file that are taken. */
 const MOST_PAGES = 600
 
 /** The pages of a PDF, each a file of its own. Throws a Fault where it is none, is locked, damaged, or has too many. */
-export async function foreignPages(bytes: Uint8Array, name: string, ticker?: Ticker): Promise<ForeignPage[]> {
+export async function foreignPages(
+  bytes: Uint8Array,
+  name: string,
+  ticker?: Ticker,
+  as: Seen = 'cut',
+): Promise<ForeignPage[]> {
   const whole = await opened(bytes, name)
   const count = whole.getPageCount()
   if (!count) throw new Fault('pdf', `“${name}” has no pages.`)
@@ -47,6 +57,7 @@ export async function foreignPages(bytes: Uint8Array, name: string, ticker?: Tic
       const one = await PDFDocument.create({ updateMetadata: false })
       const [page] = await one.copyPages(whole, [i])
       one.addPage(page)
+      const over = as === 'with bleed' ? keepBleed(page!) : undefined
       // What is seen of it elsewhere is what is left when it is cut; what is cut off stays in it.
       const { x, y, ...cut } = trimOf(page!)
       page!.setCropBox(x, y, cut.width, cut.height)
@@ -57,7 +68,8 @@ export async function foreignPages(bytes: Uint8Array, name: string, ticker?: Tic
         width,
         height,
         coloured: hasColour(one.context, content),
-        lacksFonts: lacksFonts(one.context),
+        lacksFonts: fontsLacking(one.context).length > 0,
+        ...(over ? { over } : {}),
       })
     } catch (e) {
       throw new Fault('pdf', `Page ${i + 1} of “${name}” is damaged: ${(e as Error).message}`)
@@ -82,6 +94,24 @@ function trimOf(page: PDFPage): { x: number; y: number; width: number; height: n
   return box.width > 0 && box.height > 0 ? box : page.getMediaBox()
 }
 
+/** Makes what is printed of a page, with what is cut off, the box that is seen; how much is cut off, where its file says so. */
+function keepBleed(page: PDFPage): ForeignPage['over'] {
+  const [trim, bleed] = [page.getTrimBox(), page.getBleedBox()]
+  const says = page.node.get(PDFName.of('TrimBox')) !== undefined
+  page.setTrimBox(bleed.x, bleed.y, bleed.width, bleed.height)
+  if (!says) return undefined
+  const edges = [
+    bleed.y + bleed.height - trim.y - trim.height,
+    bleed.x + bleed.width - trim.x - trim.width,
+    trim.y - bleed.y,
+    trim.x - bleed.x,
+  ].map(v => Math.max(0, v))
+  // A page that is turned is seen with another edge at its top.
+  const by = turned(page) / 90
+  const [top, right, bottom, left] = edges.map((_, i) => edges[(i - by + 4) % 4]!) as [number, number, number, number]
+  return { top, right, bottom, left }
+}
+
 const turned = (page: PDFPage): number => ((page.getRotation().angle % 360) + 360) % 360
 
 function seen(page: PDFPage): { width: number; height: number } {
@@ -104,11 +134,11 @@ function toUnit(page: PDFPage): number[] {
   }
 }
 
-const streamBytes = (object: PDFObject | undefined): Uint8Array =>
+export const streamBytes = (object: PDFObject | undefined): Uint8Array =>
   object instanceof PDFRawStream ? decodePDFRawStream(object).decode() : new Uint8Array()
 
 /** What a page draws, its parts joined. */
-function contentOf(page: PDFPage): Uint8Array {
+export function contentOf(page: PDFPage): Uint8Array {
   const contents = page.node.Contents()
   const { context } = page.node
   const parts =
@@ -153,17 +183,20 @@ function isGrey(context: PDFContext, image: PDFDict): boolean {
   return profile instanceof PDFRawStream && String(profile.dict.get(PDFName.of('N'))) === '1'
 }
 
-/** A font is described by a dictionary that names its file; one of the reader's own has none. */
-function lacksFonts(context: PDFContext): boolean {
+/** Fonts that are not in the file, by name: one is described by a dictionary that names its file; one of the reader's own has none. */
+export function fontsLacking(context: PDFContext): string[] {
+  const lacking = new Set<string>()
   const files = ['FontFile', 'FontFile2', 'FontFile3'].map(n => PDFName.of(n))
   for (const [, object] of context.enumerateIndirectObjects()) {
     if (!(object instanceof PDFDict) || object.get(PDFName.of('Type')) !== PDFName.of('Font')) continue
     const kind = object.get(PDFName.of('Subtype'))
     if (kind === PDFName.of('Type0') || kind === PDFName.of('Type3')) continue
     const described = context.lookup(object.get(PDFName.of('FontDescriptor')))
-    if (!(described instanceof PDFDict) || !files.some(f => described.get(f))) return true
+    if (described instanceof PDFDict && files.some(f => described.get(f))) continue
+    const font = object.lookup(PDFName.of('BaseFont'))
+    lacking.add(font instanceof PDFName ? font.decodeText() : 'a font without a name')
   }
-  return false
+  return [...lacking]
 }
 
 /** Objects of foreign pages that are in the file already, by a hash of what they are. */

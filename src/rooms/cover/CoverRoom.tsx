@@ -2,13 +2,17 @@
 import dynamic from 'next/dynamic'
 import { useSearchParams } from 'next/navigation'
 import { type KeyboardEvent, useRef, useState } from 'react'
-import { boxOnFlat } from '@/core/cover'
+import type { CoverDesign } from '@/core/book'
+import type { Finding } from '@/core/check'
+import { boxOnFlat, piecesShown } from '@/core/cover'
 import { BookTop, NoBook } from '@/parts/BookTop'
 import { type OpenBook, useOpenBook } from '@/parts/openBook'
 import { Sill, sillOf } from '@/parts/Sill'
 import { useCommit } from '@/parts/useCommit'
 import { called } from './coverChanges'
 import { CoverSide } from './CoverSide'
+import { foundElsewhere } from './ElsewhereSentence'
+import type { Marked } from './FlatStage'
 import { FrontView } from './FrontView'
 import { DesignWall } from './DesignWall'
 import { Measures } from './Measures'
@@ -19,6 +23,7 @@ import { useCoverHand } from './useCoverHand'
 import { useDrafts } from './useDrafts'
 import { useHairline } from './useHairline'
 import { type Look, usualLook } from './ViewSentence'
+import type { CoverView } from '@/workers/answers/covers'
 import './cover.css'
 
 // The stage draws on a canvas and is only wanted here, in a browser.
@@ -41,8 +46,10 @@ export function CoverRoom({ bookId }: { bookId: string }) {
   })
   // What is written is seen in its sentences at once, and on the flat as soon as it is drawn.
   const design = book?.cover ?? cover?.design
+  const shown = design && pieceShown(design, cover)
   const hand = useCoverHand(bookId, design, {
     flat: cover?.flat,
+    seen: shown?.pieces,
     assets: book?.assets ?? NONE,
     begin: asked ?? undefined,
     readOnly,
@@ -51,7 +58,9 @@ export function CoverRoom({ bookId }: { bookId: string }) {
   const drafts = useDrafts(bookId, book?.coverDrafts ?? NONE, design)
   const bench = useRef<HTMLDivElement>(null)
   const flatSeen = look.what === 'flat'
-  const piece = design?.pieces.find(p => p.id === hand.chosen)
+  const piece = shown?.pieces.find(p => p.id === hand.chosen)
+  const worn = cover?.elsewhere?.what === 'wrap'
+  const found = foundElsewhere(figures?.findings ?? NONE)
   const box = flatSeen && piece && cover ? boxOnFlat(cover.flat, piece) : undefined
   const bleed = cover?.flat.bleed
   const hairline = useHairline(bench, {
@@ -98,7 +107,8 @@ export function CoverRoom({ bookId }: { bookId: string }) {
                 >
                   <FlatStage
                     flat={cover.flat}
-                    design={design ?? cover.design}
+                    design={shown ?? cover.design}
+                    marks={flatSeen ? areasOf(found) : NONE}
                     picture={picture}
                     scale={scale}
                     zones={flatSeen && look.zones}
@@ -119,7 +129,12 @@ export function CoverRoom({ bookId }: { bookId: string }) {
                 title={book.data.title}
               />
             )}
-            {cover && book && edition && look.what === 'designs' && (
+            {cover && look.what === 'designs' && worn && (
+              <p className="waiting">
+                This edition wears a cover made elsewhere. Take it off, and designs can be worn.
+              </p>
+            )}
+            {cover && book && edition && look.what === 'designs' && !worn && (
               <DesignWall
                 of={{ bookId, editionId: edition.id, outletId: view.outletId, book }}
                 design={design ?? cover.design}
@@ -137,8 +152,9 @@ export function CoverRoom({ bookId }: { bookId: string }) {
             currency={figures?.currency}
             outletId={view.outletId}
             cover={cover}
-            design={design}
+            design={shown}
             book={book}
+            findings={found}
             hand={hand}
             look={look}
             beyond={beyond}
@@ -165,6 +181,18 @@ export function CoverRoom({ bookId }: { bookId: string }) {
 }
 
 const NONE: never[] = []
+
+/** The design with the pieces that are seen: none under a whole cover that was made elsewhere. */
+const pieceShown = (design: CoverDesign, cover: CoverView | undefined): CoverDesign => ({
+  ...design,
+  pieces: cover?.elsewhere?.what === 'wrap' ? NONE : piecesShown(design),
+})
+
+/** Where on the flat findings are, by the number that each is listed under. */
+const areasOf = (findings: readonly Finding[]): Marked[] =>
+  findings.flatMap(({ place, severity }, i) =>
+    place.kind === 'cover' && place.area ? [{ n: i + 1, area: place.area, stops: severity === 'stop' }] : [],
+  )
 
 /** The sheet as the knife leaves it. */
 const cutOf = ({ top, right, bottom, left }: { top: number; right: number; bottom: number; left: number }, s: number) =>

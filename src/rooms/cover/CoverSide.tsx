@@ -1,10 +1,12 @@
 'use client'
 import type { ReactNode } from 'react'
 import type { Book, CoverDesign, Edition } from '@/core/book'
+import type { Finding } from '@/core/check'
 import { WriterOnly } from '@/parts/WriterOnly'
 import type { CoverView } from '@/workers/answers/covers'
 import { Adding } from './Adding'
 import { BarcodeSentence } from './BarcodeSentence'
+import { ElsewhereSentence } from './ElsewhereSentence'
 import { GroundSentence } from './GroundSentence'
 import { Stack } from './Stack'
 import { TemplateSentence } from './TemplateSentence'
@@ -23,6 +25,7 @@ export function CoverSide({
   hand,
   look,
   beyond,
+  findings,
   onLook,
   children,
 }: {
@@ -37,14 +40,27 @@ export function CoverSide({
   hand: CoverHand
   look: Look
   beyond: number | undefined
+  /** What was found in what was made elsewhere. */
+  findings: readonly Finding[]
   onLook: (look: Look) => void
   /** What asks for the author first. */
   children?: ReactNode
 }) {
+  // A whole cover made elsewhere stands in the place of the design.
+  const worn = cover?.elsewhere?.what === 'wrap'
   return (
     <aside className="values" aria-label="Values of the cover">
       {children}
       <ViewSentence look={look} beyond={beyond} onLook={onLook} />
+      {cover?.elsewhere && edition && (
+        <WriterOnly bookId={bookId}>
+          <ElsewhereSentence
+            {...{ bookId, edition, outletId, cover, findings }}
+            names={new Map(book?.assets.map(a => [a.id, a.name ?? '']))}
+            onChange={hand.change}
+          />
+        </WriterOnly>
+      )}
       {cover && (
         <Stack
           bookId={bookId}
@@ -58,12 +74,16 @@ export function CoverSide({
       )}
       {cover && (
         <WriterOnly bookId={bookId}>
-          <Adding bookId={bookId} onAdd={hand.add} onPicture={hand.addPicture} onOutline={hand.addOutline} />
-          <section className="stack" aria-label="Under all">
-            <h2>Under all</h2>
-            <GroundSentence bookId={bookId} design={design ?? cover.design} onChange={hand.change} />
-          </section>
-          {edition && edition.kind !== 'ebook' && currency && (
+          {!worn && (
+            <>
+              <Adding bookId={bookId} onAdd={hand.add} onPicture={hand.addPicture} onOutline={hand.addOutline} />
+              <section className="stack" aria-label="Under all">
+                <h2>Under all</h2>
+                <GroundSentence bookId={bookId} design={design ?? cover.design} onChange={hand.change} />
+              </section>
+            </>
+          )}
+          {edition && edition.kind !== 'ebook' && edition.wrap?.barcode !== 'in it' && currency && (
             <section className="stack" aria-label="Barcode">
               <h2>Barcode</h2>
               <BarcodeSentence {...{ bookId, edition, currency }} flat={cover.flat} />
@@ -71,7 +91,9 @@ export function CoverSide({
           )}
         </WriterOnly>
       )}
-      {cover && edition && <TemplateSentence bookId={bookId} editionId={edition.id} outletId={outletId} />}
+      {cover && edition && (
+        <TemplateSentence {...{ bookId, edition, outletId }} flat={cover.flat} design={design ?? cover.design} />
+      )}
     </aside>
   )
 }

@@ -1,11 +1,18 @@
 'use client'
 import type Konva from 'konva'
 import { useEffect, useRef } from 'react'
-import { Group, Image, Layer, Line, Rect as Box, Stage, Transformer } from 'react-konva'
+import { Group, Image, Label, Layer, Line, Rect as Box, Stage, Tag, Text, Transformer } from 'react-konva'
 import type { CoverPiece } from '@/core/book'
 import { boxInArea, boxOnFlat, type CoverDesign, type Flat, type Rect } from '@/core/cover'
 import type { Patch } from './coverChanges'
 import { useSnapping } from './useSnapping'
+
+/** Something that is wrong somewhere on the flat, by the number that it is listed under. */
+export interface Marked {
+  n: number
+  area: Rect
+  stops: boolean
+}
 
 /** The flat to scale: the press's own picture of it, zones over it, and the pieces to be taken hold of. `scale` is pixels a point. */
 export function FlatStage({
@@ -14,6 +21,7 @@ export function FlatStage({
   picture,
   scale,
   zones,
+  marks,
   held,
   readOnly,
   onChoose,
@@ -25,6 +33,7 @@ export function FlatStage({
   picture: ImageBitmap | undefined
   scale: number
   zones: boolean
+  marks: readonly Marked[]
   held: readonly string[]
   readOnly: boolean
   onChoose: (id: string | undefined, more?: boolean) => void
@@ -101,6 +110,7 @@ export function FlatStage({
     <Stage width={width} height={height} onMouseDown={e => e.target === e.target.getStage() && onChoose(undefined)}>
       <Layer listening={false}>{picture && <Image image={picture} width={width} height={height} alt="" />}</Layer>
       {zones && <Zones flat={flat} px={px} height={height} />}
+      {marks.length > 0 && <Marks marks={marks} px={px} />}
       <Layer>
         {design.pieces.map(p => {
           const rect = boxOnFlat(flat, p)
@@ -163,6 +173,31 @@ const centred = ({ x, y, width, height }: Rect) => ({
   offsetX: width / 2,
   offsetY: height / 2,
 })
+
+/** What is wrong with what was made elsewhere, each with its number. */
+function Marks({ marks, px }: { marks: readonly Marked[]; px: (r: Rect) => Rect }) {
+  return (
+    <Layer listening={false}>
+      {marks.map(({ n, area, stops }) => {
+        const r = px(area)
+        const colour = stops ? WRONG : DOUBTFUL
+        return (
+          <Group key={n}>
+            <Box {...r} stroke="#fffefb" strokeWidth={3} />
+            <Box {...r} stroke={colour} strokeWidth={1.5} />
+            <Label x={Math.max(0, r.x)} y={Math.max(0, r.y)}>
+              <Tag fill={colour} />
+              <Text text={String(n)} fill="#fffefb" fontSize={11} fontFamily="Figtree, sans-serif" padding={2} />
+            </Label>
+          </Group>
+        )
+      })}
+    </Layer>
+  )
+}
+/** The look's own for what stops, and for what is worth a look. */
+const WRONG = '#a8412a'
+const DOUBTFUL = '#47616a'
 
 /** What means something to whoever designs: the trim, what is safe, folds and how far they drift, hinges, holes, the barcode's place. */
 function Zones({ flat, px, height }: { flat: Flat; px: (r: Rect) => Rect; height: number }) {

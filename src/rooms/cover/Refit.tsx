@@ -2,9 +2,7 @@
 import { Button } from 'antd'
 import { showLength } from '@/parts/lengths'
 import { usePress } from '@/parts/usePress'
-
-/** Height of the two flats that are held side by side, pixels. */
-const HEIGHT = 88
+import { BeforeAfter, sideBySide } from './BeforeAfter'
 
 /** The book has more or fewer pages than its cover was fitted to: the flat before and after, and what fits no longer. */
 export function Refit({
@@ -26,8 +24,12 @@ export function Refit({
 }) {
   const { answer, trouble } = usePress(
     async press => {
-      const height = HEIGHT * Math.min(2, devicePixelRatio || 1)
-      return press.refitOf(bookId, editionId, { fitted, pages, height, ...(outletId ? { outletId } : {}) })
+      return press.refitOf(bookId, editionId, {
+        fitted,
+        pages,
+        height: sideBySide(),
+        ...(outletId ? { outletId } : {}),
+      })
     },
     [bookId, editionId, outletId, fitted, pages],
   )
@@ -41,10 +43,10 @@ export function Refit({
         . Everything placed stays placed; Undo takes it back.
       </p>
       {answer && (
-        <div className="beforeafter">
-          <Flat picture={answer.before} says={`${fitted} pages`} />
-          <Flat picture={answer.after} says={`${pages} pages`} />
-        </div>
+        <BeforeAfter
+          before={{ picture: answer.before, says: `${fitted} pages` }}
+          after={{ picture: answer.after, says: `${pages} pages` }}
+        />
       )}
       {trouble && <p>{trouble}</p>}
       {answer && answer.refit.noLonger.length > 0 && (
@@ -58,20 +60,5 @@ export function Refit({
         Refit to {pages} pages
       </Button>
     </section>
-  )
-}
-
-function Flat({ picture, says }: { picture: ImageBitmap; says: string }) {
-  const drawn = (c: HTMLCanvasElement | null): void => {
-    if (!c) return
-    c.width = picture.width
-    c.height = picture.height
-    c.getContext('2d')!.drawImage(picture, 0, 0)
-  }
-  return (
-    <figure>
-      <canvas ref={drawn} role="img" aria-label={`The flat for ${says}`} />
-      <figcaption>{says}</figcaption>
-    </figure>
   )
 }

@@ -1,44 +1,81 @@
 'use client'
 import { useState } from 'react'
+import type { CoverDesign, Edition } from '@/core/book'
+import type { Flat } from '@/core/cover'
+import { bringInFront, bringInWrap, coverFileTypes } from '@/data/elsewhere'
+import { FilePick } from '@/parts/FilePick'
 import { bringUpToDate } from '@/parts/openBook'
 import { saveAs } from '@/parts/saveAs'
 import { useSay } from '@/parts/useSay'
+import { WriterOnly } from '@/parts/WriterOnly'
 import { press } from '@/workers/client'
 
-/** The way for whoever draws the cover elsewhere. */
+/** The way out for whoever draws the cover elsewhere, and the way in for what they made. */
 export function TemplateSentence({
   bookId,
-  editionId,
+  edition,
   outletId,
+  flat,
+  design,
 }: {
   bookId: string
-  editionId: string
+  edition: Edition
   outletId: string | undefined
+  flat: Flat
+  design: CoverDesign
 }) {
   const say = useSay()
-  const [busy, setBusy] = useState(false)
-  const take = async (): Promise<void> => {
-    setBusy(true)
-    try {
+  const [busy, setBusy] = useState<'out' | 'in'>()
+  const during = async (what: 'out' | 'in', work: () => Promise<void>): Promise<void> => {
+    setBusy(what)
+    await work().catch(say.failed)
+    setBusy(undefined)
+  }
+  const take = (): Promise<void> =>
+    during('out', async () => {
       await bringUpToDate(bookId)
-      const { name, bytes } = await press().coverTemplate(bookId, editionId, outletId)
+      const { name, bytes } = await press().coverTemplate(bookId, edition.id, outletId)
       saveAs(bytes, name, 'application/zip')
       say.done(name)
-    } catch (e) {
-      say.failed(e)
-    } finally {
-      setBusy(false)
-    }
-  }
+    })
+  const whole = (file: File): Promise<void> =>
+    during('in', () => bringInWrap(bookId, file, edition.id, flat.sheets.length))
+  const front = (file: File): Promise<void> => during('in', () => bringInFront(bookId, file, design))
   return (
-    <p className="template">
-      Drawn elsewhere? Take{' '}
-      <span className="value">
-        <button type="button" disabled={busy} onClick={() => void take()}>
-          {busy ? 'making it …' : 'a template of this flat'}
-        </button>
-      </span>
-      : a PDF, an SVG, a PNG, and a sheet of settings.
-    </p>
+    <div className="template">
+      <p>
+        Drawn elsewhere? Take{' '}
+        <span className="value">
+          <button type="button" disabled={busy !== undefined} onClick={() => void take()}>
+            {busy === 'out' ? 'making it …' : 'a template of this flat'}
+          </button>
+        </span>
+        : a PDF, an SVG, a PNG, a sheet of settings
+        {edition.wrap ? ', and what has changed since the last file' : ''}.
+      </p>
+      <WriterOnly bookId={bookId}>
+        <p>
+          Bring in{' '}
+          <FilePick label="A cover made elsewhere: file" accept={coverFileTypes} onPick={([f]) => void whole(f!)}>
+            {pick => <Way words={busy === 'in' ? 'reading it …' : 'the whole cover'} off={!!busy} onTake={pick} />}
+          </FilePick>{' '}
+          or{' '}
+          <FilePick label="A front made elsewhere: file" accept={coverFileTypes} onPick={([f]) => void front(f!)}>
+            {pick => <Way words="a front" off={!!busy} onTake={pick} />}
+          </FilePick>
+          , as a PDF, a PNG or a JPEG.
+        </p>
+      </WriterOnly>
+    </div>
+  )
+}
+
+function Way({ words, off, onTake }: { words: string; off: boolean; onTake: () => void }) {
+  return (
+    <span className="value">
+      <button type="button" disabled={off} onClick={onTake}>
+        {words}
+      </button>
+    </span>
   )
 }

@@ -55,6 +55,8 @@ export interface Arrange {
 
 interface HandOf {
   flat: Flat | undefined
+  /** The pieces that are seen, of all that the design has. */
+  seen: readonly CoverPiece[] | undefined
   /** The book's pictures. */
   assets: readonly Asset[]
   /** The piece that is asked for. */
@@ -76,11 +78,11 @@ export function useCoverHand(
   bookId: string,
   /** As it is written, which may be newer than what is drawn. */
   design: CoverDesign | undefined,
-  { flat, assets, begin, readOnly }: HandOf,
+  { flat, seen, assets, begin, readOnly }: HandOf,
 ): CoverHand {
   const commit = useCommit(bookId)
   const say = useSay()
-  const pieces = design?.pieces ?? []
+  const pieces = seen ?? design?.pieces ?? []
   const { held, hold, choose } = useHeld(pieces, begin)
   const inHand = pieces.filter(p => held.includes(p.id))
   const chosen = held.at(-1)

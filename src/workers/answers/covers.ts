@@ -1,5 +1,5 @@
 import * as Comlink from 'comlink'
-import type { Edition } from '@/core/book'
+import type { Edition, Wrap } from '@/core/book'
 import { designOf, quickCover, type Refitted, refitted } from '@/core/chain'
 import { separationFor } from '@/core/delivery'
 import type { Separation } from '@/core/ink'
@@ -8,6 +8,7 @@ import {
   type Cover,
   type CoverDesign,
   drawCover,
+  type Examined,
   type Flat,
   flatMeasures,
   frontPage,
@@ -32,6 +33,8 @@ export interface CoverView {
   /** Its lengths with the sums that they came from; none of an ebook's front. */
   measures: Measure[]
   design: CoverDesign
+  /** What of it was made elsewhere, as it lies. */
+  elsewhere?: Cover['elsewhere']
 }
 
 /** Height of a front in the list of books, pixels. */
@@ -70,6 +73,13 @@ export async function coverAtOnce(bookId: string): Promise<Cover | undefined> {
   return first && ebookOf(bookId, first.id).get('cover')
 }
 
+/** The whole flat, so many pixels high. */
+async function flatPicture({ page }: Cover, height: number): Promise<ImageBitmap> {
+  const shown = withBleed(page)
+  const canvas = await withPreviews([page], p => draw(page, height / shown.height, p, shown))
+  return canvas.transferToImageBitmap()
+}
+
 /** Covers, whole and in part. */
 export const covers = {
   /** The front of an open book as a picture, for the list of books: at once, before its pages are set. */
@@ -88,7 +98,12 @@ export const covers = {
     const print = edition.kind === 'ebook' ? b.book.editions.find(e => e.kind !== 'ebook') : edition
     const cover = print
       ? await quickCover(
-          { ...printInputsOf(b, print, outletOf(print, print === edition ? outletId : undefined)), design },
+          {
+            ...printInputsOf(b, print, outletOf(print, print === edition ? outletId : undefined)),
+            design,
+            // The design by itself, whatever is worn over it.
+            ownWrap: undefined,
+          },
           tools.shelf,
         )
       : await drawCover(await ebookOf(bookId, editionId, outletId).get('plainFlat'), design, b.book.data, {
@@ -120,20 +135,43 @@ export const covers = {
       await quickCover({ ...inputs, coverPages: pages }, tools.shelf),
     ]
     if (!before || !after) throw new Fault('no-binding', 'This outlet binds no such book, so it has no flat.')
-    const painted = async ({ page }: Cover): Promise<ImageBitmap> => {
-      const shown = withBleed(page)
-      const canvas = await withPreviews([page], p => draw(page, height / shown.height, p, shown))
-      return canvas.transferToImageBitmap()
-    }
-    const pictures = { before: await painted(before), after: await painted(after) }
+    const pictures = { before: await flatPicture(before, height), after: await flatPicture(after, height) }
     const refit = refitted(before, after, inputs.profile)
     return Comlink.transfer({ ...pictures, refit }, [pictures.before, pictures.after])
   },
 
+  /** What of a cover was made elsewhere, looked over; undefined where nothing was. */
+  async examinedCover(bookId: string, editionId: string, outletId?: string): Promise<Examined | undefined> {
+    return editionOf(bookId, editionId).kind === 'ebook'
+      ? undefined
+      : chainOf(bookId, editionId, outletId).get('examined')
+  },
+
+  /** A wrap made elsewhere on the flat of now: as it was made, and following the spine. Both so many pixels high. */
+  async followedOf(
+    bookId: string,
+    editionId: string,
+    { height, outletId }: { height: number; outletId?: string },
+  ): Promise<{ asMade: ImageBitmap; followed: ImageBitmap } | undefined> {
+    const b = bookOf(bookId)
+    const edition = editionOf(bookId, editionId)
+    if (!edition.wrap) return undefined
+    const { atFolds: _a, ...wrap } = edition.wrap
+    const { flat } = await coverOf(bookId, editionId, outletId)
+    const drawn = async (ownWrap: Wrap): Promise<ImageBitmap | undefined> => {
+      const inputs = printInputsOf(b, edition, outletOf(edition, outletId))
+      const cover = await quickCover({ ...inputs, coverPages: flat.pages, ownWrap }, tools.shelf)
+      return cover && flatPicture(cover, height)
+    }
+    const [asMade, followed] = [await drawn(wrap), await drawn({ ...wrap, atFolds: 'widened' })]
+    return asMade && followed && Comlink.transfer({ asMade, followed }, [asMade, followed])
+  },
+
   async cover(bookId: string, editionId: string, outletId?: string): Promise<CoverView> {
-    const { flat, pieces, barcode } = await coverOf(bookId, editionId, outletId)
+    const { flat, pieces, barcode, elsewhere } = await coverOf(bookId, editionId, outletId)
     const measures = await measuresOf(bookId, editionId, { flat, outletId })
-    return { flat, pieces, barcode, measures, design: designOf(bookOf(bookId).book) }
+    const design = designOf(bookOf(bookId).book)
+    return { flat, pieces, barcode, measures, design, ...(elsewhere ? { elsewhere } : {}) }
   },
 
   /** The cover as a picture: the whole sheet with its bleed, or the front as it is cut. */

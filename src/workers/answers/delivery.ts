@@ -1,5 +1,6 @@
 import { ebookPackage, type MadePackage, printPackage } from '@/core/chain'
 import { blankPages, coverTemplateFiles, interiorFile, type InteriorFileKind, type NamedFile } from '@/core/delivery'
+import { wrapOn } from '@/core/cover'
 import { Fault, type Progress, type Ticker } from '@/core/trade'
 import { chainOf, ebookOf, editionOf, tools } from '../chains'
 import { handedFile, handedOver } from '../handing'
@@ -42,9 +43,15 @@ export const delivery = {
   /** The empty flat of the cover with its zones and a sheet of settings, in a ZIP. */
   async coverTemplate(bookId: string, editionId: string, outletId?: string): Promise<NamedFile> {
     const chain = chainOf(bookId, editionId, outletId)
+    const [flat, wrap] = [await chain.get('flat'), await chain.get('ownWrap')]
+    const made = wrap && {
+      sheets: wrapOn(wrap, flat, bookOf(bookId).book.assets),
+      findings: await chain.get('findings'),
+    }
     const parts = {
       title: bookOf(bookId).book.data.title,
-      flat: await chain.get('flat'),
+      flat,
+      ...(made ? { made } : {}),
       profile: await chain.get('profile'),
       spec: await chain.get('spec'),
       date: today(),

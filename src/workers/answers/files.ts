@@ -4,7 +4,7 @@ import { cleanLines, type Cleaning } from '@/core/activity'
 import type { Library, Project } from '@/core/archive'
 import type { PictureCut, Recording } from '@/core/book'
 import { asRecording, lookedInto, type Understood } from '@/core/intake'
-import type { ForeignPage } from '@/core/pdf'
+import type { ForeignPage, Seen } from '@/core/pdf'
 import { Fault, type OutletProfile } from '@/core/trade'
 import { type ReadFont, readFont } from '@/core/type'
 import { decodedWhole } from '../decoding'
@@ -83,9 +83,9 @@ export const files = {
   },
 
   /** The pages of a PDF that was made elsewhere, each a file of its own. */
-  async foreignPages(bytes: Uint8Array, name: string): Promise<ForeignPage[]> {
+  async foreignPages(bytes: Uint8Array, name: string, as?: Seen): Promise<ForeignPage[]> {
     const { foreignPages } = await import('@/core/pdf')
-    const pages = await foreignPages(bytes, name, tellAndHear)
+    const pages = await foreignPages(bytes, name, tellAndHear, as)
     return Comlink.transfer(
       pages,
       pages.map(p => p.bytes.buffer),
