@@ -11,13 +11,37 @@ async function withPage<T>(
   // The reader takes them from where browsers have them.
   Object.assign(globalThis, { DOMMatrix, ImageData, Path2D })
   const { getDocument } = await import('pdfjs-dist/legacy/build/pdf.mjs')
-  // What is handed over is used up.
-  const task = getDocument({ data: bytes.slice(), disableFontFace: true, useSystemFonts: false, verbosity: 0 })
+  // Canvases of the reader's own copy of the library cannot be drawn on ours: the process would end.
+  class Canvases {
+    create(width: number, height: number) {
+      const canvas = library.createCanvas(width, height)
+      return { canvas, context: canvas.getContext('2d') }
+    }
+    reset({ canvas }: CanvasAndContext, width: number, height: number): void {
+      Object.assign(canvas!, { width, height })
+    }
+    destroy(of: CanvasAndContext): void {
+      Object.assign(of, { canvas: null, context: null })
+    }
+  }
+  const task = getDocument({
+    // What is handed over is used up.
+    data: bytes.slice(),
+    disableFontFace: true,
+    useSystemFonts: false,
+    CanvasFactory: Canvases,
+    verbosity: 0,
+  })
   try {
     return await use(await (await task.promise).getPage(1), library)
   } finally {
     await task.destroy()
   }
+}
+
+interface CanvasAndContext {
+  canvas: import('@napi-rs/canvas').Canvas | null
+  context: unknown
 }
 
 type Page = import('pdfjs-dist').PDFPageProxy

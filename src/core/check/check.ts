@@ -15,18 +15,7 @@ import {
   signsAsTyped,
   weight,
 } from './dataRules'
-import {
-  elsewhereBarcode,
-  elsewhereBleed,
-  elsewhereColours,
-  elsewhereFine,
-  elsewhereFlat,
-  elsewhereFolds,
-  elsewhereFonts,
-  elsewhereSize,
-  elsewhereUnread,
-  elsewhereWords,
-} from './elsewhereRules'
+import { elsewhereRules, elsewhereSize } from './elsewhereRules'
 import { ebookAsAnyOther } from './epubRules'
 import type { Finding, Severity } from './finding'
 import {
@@ -74,16 +63,7 @@ export const rules: Rule[] = [
   coverGlyphs,
   coverResolution,
   contrast,
-  elsewhereSize,
-  elsewhereBleed,
-  elsewhereWords,
-  elsewhereFine,
-  elsewhereFonts,
-  elsewhereFlat,
-  elsewhereColours,
-  elsewhereFolds,
-  elsewhereBarcode,
-  elsewhereUnread,
+  ...elsewhereRules,
   barcode,
   weight,
   ebookLeftOut,

@@ -48,7 +48,7 @@ export const elsewhereSize: Rule = where((elsewhere, { profile }, flat) =>
 )
 
 /** What is printed reaches past where it is cut: there is as much over as the printer asks, and it is not bare. */
-export const elsewhereBleed: Rule = where((elsewhere, { profile, print }) => {
+const elsewhereBleed: Rule = where((elsewhere, { profile, print }) => {
   const short = elsewhere.sheets.flatMap((sheet, i): Finding[] => {
     const lacks = (['top', 'right', 'bottom', 'left'] as const).filter(edge => sheet.bleed[edge] > 0)
     const [edge, by] = lacks
@@ -79,7 +79,7 @@ const FEW = 0.01
 const percent = (share: number): string => `${Math.max(1, Math.round(share * 100))} %`
 
 /** Its pictures are fine enough. The coarsest is said, and every one of them is marked. */
-export const elsewhereFine: Rule = where((_, { profile, print }) =>
+const elsewhereFine: Rule = where((_, { profile, print }) =>
   (print?.examined?.pictures ?? []).flatMap(({ ppi, box }): Finding[] => {
     const found = coarse(ppi, printRules(profile).leastPpi)
     return found ? [{ rule: 'cover resolution', place: on(box), ...found }] : []
@@ -87,7 +87,7 @@ export const elsewhereFine: Rule = where((_, { profile, print }) =>
 )
 
 /** Its fonts are in it. */
-export const elsewhereFonts: Rule = where((elsewhere, { print }) => {
+const elsewhereFonts: Rule = where((elsewhere, { print }) => {
   const { fonts = [] } = print?.examined ?? {}
   if (!fonts.length) return []
   const message = `The ${called(elsewhere)} prints with what is not in it: ${fonts.join(', ')}.`
@@ -104,7 +104,7 @@ export const elsewhereFonts: Rule = where((elsewhere, { print }) => {
 })
 
 /** Nothing in it is seen through, where the printer's files know no such thing. */
-export const elsewhereFlat: Rule = where((elsewhere, { profile, print }) =>
+const elsewhereFlat: Rule = where((elsewhere, { profile, print }) =>
   print?.examined?.seenThrough && printRules(profile).pdf !== 'plain'
     ? [
         {
@@ -121,7 +121,7 @@ export const elsewhereFlat: Rule = where((elsewhere, { profile, print }) =>
 const NAMES: Record<PressColour, string> = { grey: 'greys', rgb: 'RGB', cmyk: 'CMYK', spot: 'an ink of its own' }
 
 /** Its colours are those that the printer takes. Pictures become what is asked when the file is made; a PDF goes out as it is. */
-export const elsewhereColours: Rule = where((elsewhere, { profile, print }) => {
+const elsewhereColours: Rule = where((elsewhere, { profile, print }) => {
   const inks = colourFor(profile) === 'cmyk'
   const colours = print?.examined?.colours ?? []
   const strange = colours.filter(c => c === 'spot' || c === (inks ? 'rgb' : 'cmyk'))
@@ -149,7 +149,7 @@ const panelAt = ({ panels }: Flat, { x, width }: Rect): PanelName => {
 }
 
 /** Its words stand in what is safe, and on the spine only where there is room for them. */
-export const elsewhereWords: Rule = where((elsewhere, { profile, print }, flat) => {
+const elsewhereWords: Rule = where((elsewhere, { profile, print }, flat) => {
   const worst = new Map<PanelName, { by: number; area: Rect; text: string }>()
   for (const { text, box } of print?.examined?.words ?? []) {
     const panel = panelAt(flat, box)
@@ -181,7 +181,7 @@ const outside = (box: Rect, zone: Rect): number =>
   )
 
 /** Where its art follows the spine, nothing is drawn beside the folds that would be seen to grow. */
-export const elsewhereFolds: Rule = where((elsewhere, { print }) => {
+const elsewhereFolds: Rule = where((elsewhere, { print }) => {
   const folds = print?.examined?.folds
   const [sheet] = elsewhere.sheets
   if (!folds || !sheet || sheet.slices.length < 2 || Math.abs(sheet.off.width) < OPTICAL) return []
@@ -198,7 +198,7 @@ export const elsewhereFolds: Rule = where((elsewhere, { print }) => {
 })
 
 /** What the barcode is laid over is no barcode, and no words. */
-export const elsewhereBarcode: Rule = where(({ what }, { print }) => {
+const elsewhereBarcode: Rule = where(({ what }, { print }) => {
   const { cover, examined } = print!
   if (what !== 'wrap' || !cover?.barcode || !examined) return []
   const { busy, words } = examined
@@ -217,7 +217,7 @@ export const elsewhereBarcode: Rule = where(({ what }, { print }) => {
 const BUSY = 0.04
 
 /** What of it could not be read is not vouched for. */
-export const elsewhereUnread: Rule = where((elsewhere, { print }) =>
+const elsewhereUnread: Rule = where((elsewhere, { print }) =>
   (print?.examined?.unread ?? []).map(why => ({
     rule: 'made elsewhere',
     severity: 'stop',
@@ -226,3 +226,17 @@ export const elsewhereUnread: Rule = where((elsewhere, { print }) =>
     remedy: 'make the page anew',
   })),
 )
+
+/** All of them, in the order in which they are read. */
+export const elsewhereRules: Rule[] = [
+  elsewhereSize,
+  elsewhereBleed,
+  elsewhereWords,
+  elsewhereFine,
+  elsewhereFonts,
+  elsewhereFlat,
+  elsewhereColours,
+  elsewhereFolds,
+  elsewhereBarcode,
+  elsewhereUnread,
+]

@@ -1,4 +1,5 @@
 export { check, coverRules, rules } from './check'
+export { elsewhereRules } from './elsewhereRules'
 export type { Finding, FindingPlace, Severity } from './finding'
 export { heavyFiles, type PrintWeights } from './fileRules'
 export { type Remedy, type RemedyCode, remedyWords } from './remedies'

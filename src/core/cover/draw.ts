@@ -65,8 +65,8 @@ export async function drawCover(
   data: TitleData,
   { isbn, price, shelf, assets = [], wrap }: CoverNeeds,
 ): Promise<Cover> {
-  const ours = bare.barcodeBy === 'author' && wrap?.barcode !== 'in it'
-  const barcode = isbn || !ours ? zoneOf(bare, 'barcode', 'back') : undefined
+  const ours = bare.barcodeBy === 'author'
+  const barcode = wrap?.barcode !== 'in it' && (isbn || !ours) ? zoneOf(bare, 'barcode', 'back') : undefined
   const code =
     ours && barcode ? [await barcodeAt({ isbn: isbn!, addOn: addOnWhere(barcode, price) }, barcode, shelf)] : []
   if (wrap) return wrapped(bare, { ...design, pieces: [] }, { barcode, code, sheets: wrapOn(wrap, bare, assets) })

@@ -29,6 +29,9 @@ export interface LyingSheet {
 /** Heights nearer to each other than this are of one trim, points: the most that a printer lets pass. */
 const SAME_TRIM = 2.2
 
+/** Widths nearer to each other than this share of them are of one form. */
+const SAME_FORM = 0.01
+
 const NONE: Edges = { top: 0, right: 0, bottom: 0, left: 0 }
 
 /** All that is of a wrap on a flat: one sheet, or two. A sheet without its file is not there. */
@@ -103,9 +106,16 @@ function madeAs(
     return { width: (high * asset.width) / asset.height, height: high, over: o }
   }
   if (over) return sized(over)
-  const amiss = ({ over: o, ...m }: LyingSheet['made']): number =>
-    Math.abs(m.width - o.left - o.right - trim.width) + Math.abs(m.height - o.top - o.bottom - trim.height)
-  return mayHave.map(sized).reduce((best, next) => (amiss(next) < amiss(best) ? next : best))
+  const offBy = ({ over: o, ...m }: LyingSheet['made']) => ({
+    across: Math.abs(m.width - o.left - o.right - trim.width),
+    down: Math.abs(m.height - o.top - o.bottom - trim.height),
+  })
+  // A wrap may be for another spine, and fits by its height; a picture without a size is as high as any.
+  const fits = (m: LyingSheet['made']): boolean =>
+    offBy(m).down < SAME_TRIM && (!!height || offBy(m).across < trim.width * SAME_FORM)
+  const ways = mayHave.map(sized)
+  const [first = ways[0]!, ...others] = ways.filter(fits)
+  return others.reduce((best, next) => (offBy(next).across < offBy(best).across ? next : best), first)
 }
 
 /** The whole of a sheet in five parts: back, spine and front as they were made, and between them strips along the folds that take what the spine has more or less. */

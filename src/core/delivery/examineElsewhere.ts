@@ -44,7 +44,7 @@ export async function examineElsewhere(cover: Cover, ports: Looking): Promise<Ex
 }
 
 async function readPage(sheet: LyingSheet, bytes: Uint8Array, ports: Looking, out: Examined): Promise<void> {
-  const { pageFacts } = await import('../pdf')
+  const { joinedRuns, pageFacts } = await import('../pdf')
   const read = async <T>(what: string, from: () => Promise<T>, take: (found: T) => void): Promise<void> =>
     from().then(take, (e: Error) => void out.unread.push(`${what}: ${e.message}`))
   await read(
@@ -60,7 +60,8 @@ async function readPage(sheet: LyingSheet, bytes: Uint8Array, ports: Looking, ou
     'its words',
     () => ports.pageWords(bytes),
     words => {
-      for (const w of words) out.words.push({ text: w.words, box: onFlat(sheet, boxOf(w, sheet.made)) })
+      for (const w of joinedRuns(words, sheet.made.width / sheet.made.height))
+        out.words.push({ text: w.words, box: onFlat(sheet, boxOf(w, sheet.made)) })
     },
   )
   await read(

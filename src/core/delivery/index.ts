@@ -1,5 +1,5 @@
 export { blankPages, type BlankPorts } from './blankPages'
-export { coverTemplateFiles, type CoverTemplateParts, settingsOf } from './coverTemplate'
+export { changesOf, coverTemplateFiles, type CoverTemplateParts, settingsOf } from './coverTemplate'
 export { bareWeight, type EbookParts, ebookPictures, type MadeEbook, makeEbook } from './ebook'
 export { type PageElsewhere, pagesElsewhere } from './elsewhere'
 export { fixedPages, goesFixed } from './fixedPages'
