@@ -127,7 +127,7 @@ export const assetSchema = () =>
     coloured: yesNo(),
     lacksFonts: yesNo(),
     made: yesNo(),
-    cleaned: optional(list(shape({ how: text(60).required(), id: text(64).required() }), 200)),
+    cleaned: optional(list(shape({ how: text(120).required(), id: text(64).required() }), 200)),
     damaged: yesNo(),
   })
 

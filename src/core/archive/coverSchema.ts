@@ -1,5 +1,5 @@
 import { lazy, mixed, type Schema } from 'yup'
-import { coverForms, repeatPatterns } from '../book'
+import { coverForms, fadeSides, repeatPatterns } from '../book'
 import { motifNames, motifs } from '../cover'
 import { fields } from '../trade'
 
@@ -67,6 +67,28 @@ const repeatedSchemas: Record<string, () => Schema> = {
 }
 const noSuchRepeat = (): Schema => shape({ kind: one(...Object.keys(repeatedSchemas)).required() })
 
+const strokeSchema = () =>
+  shape({
+    points: list(list(amount(-1, 2), 2).length(2), 5000)
+      .min(1)
+      .required() as never,
+    radius: amount(0, 1).required(),
+    keeps: yesNo().required(),
+  })
+
+const toneSchema = () =>
+  shape({
+    colours: lazy((v: unknown) =>
+      v && typeof v === 'object' ? shape({ dark: colour().required(), light: colour().required() }) : one('greys'),
+    ) as never,
+    light: amount(-1, 1),
+    contrast: amount(-1, 1),
+    warmth: amount(-1, 1),
+    blur: amount(0, 0.2),
+    grain: amount(0, 1),
+    tint: optional(shape({ colour: colour().required(), strength: amount(0, 1).required() })),
+  })
+
 /** A piece by its kind; one that says none is words. */
 const pieceSchemas: Record<string, () => Schema> = {
   text: textSchema,
@@ -113,8 +135,11 @@ const pieceSchemas: Record<string, () => Schema> = {
           tolerance: amount(0, 1).required(),
           soft: amount(0, 100).required(),
           holes: one('kept', 'opened').required(),
+          strokes: list(strokeSchema(), 500),
         }),
       ),
+      tone: optional(toneSchema()),
+      fade: optional(shape({ toward: one(...fadeSides).required(), over: amount(0.02, 1).required() })),
     }),
   ornament: () =>
     shape({

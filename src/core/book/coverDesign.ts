@@ -140,7 +140,33 @@ export interface PictureCut {
   soft: number
   /** Ground that what is cut out encloses stays, or goes too. */
   holes: 'kept' | 'opened'
+  /** Where the author's brush says otherwise, one stroke after the other: lines in parts of the picture's width and height, a radius in parts of its width. */
+  strokes?: BrushStroke[]
 }
+
+export interface BrushStroke {
+  points: [x: number, y: number][]
+  radius: number
+  /** What it touches stays, or goes. */
+  keeps: boolean
+}
+
+/** A picture's tones, each as they are where absent. */
+export interface PictureTone {
+  /** None, or from one for its dark parts to one for its light ones. */
+  colours?: 'greys' | { dark: string; light: string }
+  /** -1 to 1. */
+  light?: number
+  contrast?: number
+  warmth?: number
+  /** In parts of its longer side. */
+  blur?: number
+  /** 0 to 1. */
+  grain?: number
+  tint?: { colour: string; strength: number }
+}
+
+export const fadeSides = ['head', 'foot', 'left', 'right', 'all sides'] as const
 
 /** A picture that covers its box; what is too much of it is cut. */
 export interface PicturePiece extends Placed {
@@ -154,6 +180,9 @@ export interface PicturePiece extends Placed {
   mask?: 'rectangle' | 'round' | 'arch'
   /** Its plain ground is cut out. */
   cut?: PictureCut
+  tone?: PictureTone
+  /** It goes over into nothing toward a side of its box, over so much of it. */
+  fade?: { toward: (typeof fadeSides)[number]; over: number }
 }
 
 /** One of the ornaments that ship. */

@@ -68,14 +68,20 @@ describe('a plain ground taken from a picture', () => {
     const put = cutOut(of, {
       ...plain,
       strokes: [
-        { x: 3, y: 3, radius: 2, keeps: true },
-        { x: 20, y: 20, radius: 3, keeps: false },
+        { points: [[3, 3]], radius: 2, keeps: true },
+        { points: [[20, 20]], radius: 3, keeps: false },
       ],
     })
     expect(at(put, 3, 3)[3]).toBe(255)
     expect(at(put, 7, 3)[3]).toBe(0)
     expect(at(put, 20, 20)[3]).toBe(0)
     expect(at(put, 25, 20)[3]).toBe(255)
+  })
+  test('a stroke of it is one line, as wide all along', () => {
+    const line = { points: [[12, 13] as const, [28, 13] as const], radius: 2, keeps: false }
+    const put = cutOut(picture([40, 40], [250, 250, 250], [red]), { ...plain, strokes: [line] })
+    for (let x = 12; x <= 28; x++) for (const y of [11, 13, 15]) expect(at(put, x, y)[3]).toBe(0)
+    for (let x = 12; x <= 28; x++) expect(at(put, x, 16)[3]).toBe(255)
   })
   test('its colour is that of the rim, though something reaches over the rim', () => {
     expect(rimColour(picture([40, 40], [12, 200, 90], [{ ...red, x: 0, w: 12 }]))).toEqual([12, 200, 90])

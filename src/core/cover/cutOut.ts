@@ -1,4 +1,4 @@
-import type { Asset, PictureCut } from '../book'
+import type { PictureCut } from '../book'
 
 /** A picture's pixels, four bytes each, row by row. */
 export interface PicturePixels {
@@ -7,19 +7,18 @@ export interface PicturePixels {
   rgba: Uint8Array | Uint8ClampedArray
 }
 
-/** How a picture was cut out, in a word that is kept. */
-export const cutWord = ({ tolerance, soft, holes }: PictureCut): string => `cut ${tolerance}/${soft}/${holes}`
-
-/** What was made of a picture by cutting it so; undefined where it is still to be. */
-export const cutFrom = (picture: Pick<Asset, 'cleaned'>, how: PictureCut): string | undefined =>
-  picture.cleaned?.find(c => c.how === cutWord(how))?.id
-
 /** The same with what a brush and a chosen colour say. */
-export interface CutOut extends PictureCut {
+export interface CutOut extends Omit<PictureCut, 'strokes'> {
   /** The ground's colour; that of the picture's rim where none is said. */
   ground?: readonly [r: number, g: number, b: number]
-  /** Where the author's brush says otherwise: whatever is within its radius stays, or goes. */
-  strokes?: readonly { x: number; y: number; radius: number; keeps: boolean }[]
+  /** Where the author's brush says otherwise: whatever is within its radius of its line stays, or goes. Pixels. */
+  strokes?: readonly Stroke[] | undefined
+}
+
+interface Stroke {
+  points: readonly (readonly [x: number, y: number])[]
+  radius: number
+  keeps: boolean
 }
 
 const GONE = 1
@@ -62,7 +61,7 @@ export function cutOut(
   const gone = new Uint8Array(width * height)
   if (holes === 'opened') for (let i = 0; i < gone.length; i++) gone[i] = off[i]! <= most ? GONE : 0
   else flood(gone, off, { width, height, most })
-  for (const s of strokes) paint(gone, s, { width, height })
+  for (const s of strokes) brush(gone, s, { width, height })
   const out = new Uint8ClampedArray(rgba)
   for (let i = 0; i < gone.length; i++) if (gone[i]) out[i * 4 + 3] = 0
   soften(out, gone, { width, height, soft: Math.max(0, soft), ground })
@@ -112,7 +111,19 @@ function flood(
   }
 }
 
-function paint(
+/** Dabs along a line, so near to each other that its sides are straight. */
+function brush(gone: Uint8Array, { points, radius, keeps }: Stroke, size: { width: number; height: number }): void {
+  for (const [i, [x, y]] of points.entries()) {
+    const [fromX, fromY] = points[i - 1] ?? [x, y]
+    const dabs = Math.max(1, Math.ceil(Math.hypot(x - fromX, y - fromY) / Math.max(1, radius / 4)))
+    for (let n = 1; n <= dabs; n++) {
+      const part = n / dabs
+      dab(gone, { x: fromX + (x - fromX) * part, y: fromY + (y - fromY) * part, radius, keeps }, size)
+    }
+  }
+}
+
+function dab(
   gone: Uint8Array,
   { x, y, radius, keeps }: { x: number; y: number; radius: number; keeps: boolean },
   { width, height }: { width: number; height: number },

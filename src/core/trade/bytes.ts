@@ -22,3 +22,6 @@ export function joinBytes(chunks: Uint8Array[]): Uint8Array {
 /** Whether bytes are a PDF's, by how they begin. */
 export const isPdf = (bytes: Uint8Array): boolean =>
   bytes[0] === 0x25 && bytes[1] === 0x50 && bytes[2] === 0x44 && bytes[3] === 0x46
+
+/** Whether a file begins as a JPEG does. */
+export const isJpeg = (bytes: Uint8Array): boolean => bytes[0] === 0xff && bytes[1] === 0xd8

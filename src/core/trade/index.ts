@@ -1,5 +1,5 @@
 export { dayOf } from './day'
-export { isPdf, joinBytes, ownBytes, unshared } from './bytes'
+export { isJpeg, isPdf, joinBytes, ownBytes, unshared } from './bytes'
 export { alike } from './cells'
 export { seeded, seedOf, shuffled } from './chance'
 export { ceil, compare, div, exact, type Exact, mul, roundHalfUp, sub, toNumber } from './exact'

@@ -2,21 +2,20 @@
 import dynamic from 'next/dynamic'
 import { useSearchParams } from 'next/navigation'
 import { type KeyboardEvent, useRef, useState } from 'react'
-import type { CoverDesign } from '@/core/book'
+import type { Asset, CoverDesign, CoverPiece } from '@/core/book'
 import type { Finding } from '@/core/check'
 import { boxOnFlat, piecesShown } from '@/core/cover'
 import { BookTop, NoBook } from '@/parts/BookTop'
 import { type OpenBook, useOpenBook } from '@/parts/openBook'
 import { Sill, sillOf } from '@/parts/Sill'
 import { useCommit } from '@/parts/useCommit'
-import { called } from './coverChanges'
 import { CoverSide } from './CoverSide'
+import { CutBrush } from './CutBrush'
 import { foundElsewhere } from './ElsewhereSentence'
 import type { Marked } from './FlatStage'
+import { FlatView } from './FlatView'
 import { FrontView } from './FrontView'
 import { DesignWall } from './DesignWall'
-import { Measures } from './Measures'
-import { Whole } from './Whole'
 import { Refit } from './Refit'
 import { useCover, useEarlyCover } from './useCover'
 import { useCoverHand } from './useCoverHand'
@@ -25,9 +24,6 @@ import { useHairline } from './useHairline'
 import { type Look, usualLook } from './ViewSentence'
 import type { CoverView } from '@/workers/answers/covers'
 import './cover.css'
-
-// The stage draws on a canvas and is only wanted here, in a browser.
-const FlatStage = dynamic(() => import('./FlatStage').then(m => m.FlatStage), { ssr: false })
 
 // What draws in three dimensions is loaded when it is asked for.
 const BookInSpace = dynamic(() => import('./BookInSpace').then(m => m.BookInSpace), { ssr: false })
@@ -59,6 +55,7 @@ export function CoverRoom({ bookId }: { bookId: string }) {
   const bench = useRef<HTMLDivElement>(null)
   const flatSeen = look.what === 'flat'
   const piece = shown?.pieces.find(p => p.id === hand.chosen)
+  const brushed = brushedPiece(piece, hand.brushed, book?.assets)
   const worn = cover?.elsewhere?.what === 'wrap'
   const found = foundElsewhere(figures?.findings ?? NONE)
   const box = flatSeen && piece && cover ? boxOnFlat(cover.flat, piece) : undefined
@@ -93,34 +90,18 @@ export function CoverRoom({ bookId }: { bookId: string }) {
                   (book && !edition ? 'This book has no print edition, so there is no flat.' : 'Drawing the flat …')}
               </p>
             )}
-            {cover && size && scale > 0 && (flatSeen || look.what === 'trimmed') && (
-              <div className="flat" style={{ width: size.width * scale }}>
-                <Measures cover={cover} scale={scale} />
-                <div
-                  className="sheet"
-                  data-cut={!flatSeen}
-                  style={{
-                    width: size.width * scale,
-                    height: size.height * scale,
-                    ...(flatSeen ? {} : { clipPath: cutOf(cover.flat.bleed, scale) }),
-                  }}
-                >
-                  <FlatStage
-                    flat={cover.flat}
-                    design={shown ?? cover.design}
-                    marks={flatSeen ? areasOf(found) : NONE}
-                    picture={picture}
-                    scale={scale}
-                    zones={flatSeen && look.zones}
-                    held={flatSeen ? hand.held : NONE}
-                    readOnly={readOnly || !flatSeen}
-                    onChoose={hand.choose}
-                    onMove={hand.move}
-                    onPlace={(p, patch) => hand.onPiece(p.id)(`Place the ${called(p)}`, patch)}
-                  />
-                </div>
-                <Whole cover={cover} paper={edition?.paper} outlet={figures?.outlet} />
-              </div>
+            {brushed && (
+              <CutBrush {...brushed} onChange={hand.onPiece(brushed.piece.id)} onDone={() => hand.brush(undefined)} />
+            )}
+            {cover && size && !brushed && scale > 0 && (flatSeen || look.what === 'trimmed') && (
+              <FlatView
+                {...{ cover, size, scale, picture, hand, readOnly }}
+                design={shown ?? cover.design}
+                look={look}
+                marks={areasOf(found)}
+                paper={edition?.paper}
+                outlet={figures?.outlet}
+              />
             )}
             {cover && book && edition && look.what === 'folded' && (
               <BookInSpace
@@ -182,6 +163,13 @@ export function CoverRoom({ bookId }: { bookId: string }) {
 
 const NONE: never[] = []
 
+/** The picture whose cut-out is corrected by hand. */
+function brushedPiece(piece: CoverPiece | undefined, id: string | undefined, assets: readonly Asset[] = NONE) {
+  if (!piece || piece.id !== id || piece.kind !== 'picture' || !piece.cut) return undefined
+  const asset = assets.find(a => a.id === piece.asset)
+  return asset && { piece, asset }
+}
+
 /** The design with the pieces that are seen: none under a whole cover that was made elsewhere. */
 const pieceShown = (design: CoverDesign, cover: CoverView | undefined): CoverDesign => ({
   ...design,
@@ -193,10 +181,6 @@ const areasOf = (findings: readonly Finding[]): Marked[] =>
   findings.flatMap(({ place, severity }, i) =>
     place.kind === 'cover' && place.area ? [{ n: i + 1, area: place.area, stops: severity === 'stop' }] : [],
   )
-
-/** The sheet as the knife leaves it. */
-const cutOf = ({ top, right, bottom, left }: { top: number; right: number; bottom: number; left: number }, s: number) =>
-  `inset(${top * s}px ${right * s}px ${bottom * s}px ${left * s}px)`
 
 /** Where the cover was fitted to another number of pages than the book has now. */
 function useRefit(

@@ -1,10 +1,6 @@
 'use client'
-import { useEffect, useState } from 'react'
-import type { Asset, PictureCut, PicturePiece } from '@/core/book'
-import { cutFrom, cutWord } from '@/core/cover'
-import { cutPicture } from '@/data/cutting'
+import type { PictureCut, PicturePiece } from '@/core/book'
 import { ChoiceValue, NumberValue } from '@/parts/Sentence'
-import { useSay } from '@/parts/useSay'
 import { called, type ChangePiece } from './coverChanges'
 
 const PERCENT = { factor: 100, step: 1, digits: 0, unit: '%' }
@@ -13,29 +9,19 @@ const BEGIN: PictureCut = { tolerance: 0.12, soft: 2, holes: 'kept' }
 
 /** Whether the plain ground of a picture is taken from it, and how. What was cut once is kept. */
 export function CutSentence({
-  bookId,
   piece,
-  asset,
+  making,
+  onBrush,
   onChange,
 }: {
-  bookId: string
   piece: PicturePiece
-  asset: Asset | undefined
+  /** It is being made as it is to be. */
+  making: boolean
+  onBrush: () => void
   onChange: ChangePiece<PicturePiece>
 }) {
-  const say = useSay()
   const { cut } = piece
   const name = called(piece)
-  const wanted = cut && asset && !cutFrom(asset, cut) ? `${asset.id} ${cutWord(cut)}` : undefined
-  const [failed, setFailed] = useState<string>()
-  useEffect(() => {
-    if (!wanted || !cut || !asset || failed === wanted) return
-    cutPicture(bookId, asset.id, cut).catch((e: unknown) => {
-      // It is not tried over and over: another value tries anew.
-      setFailed(wanted)
-      say.failed(e)
-    })
-  }, [wanted, failed, bookId, asset, cut, say])
   const set = (patch: Partial<PictureCut>, merge = false): void =>
     onChange(`Cut the ${name} out`, { cut: { ...BEGIN, ...cut, ...patch } }, merge)
   return (
@@ -82,7 +68,19 @@ export function CutSentence({
           />
         </>
       )}
-      .{wanted && failed !== wanted && <span role="status"> Cutting …</span>}
+      .
+      {cut && (
+        <>
+          {' '}
+          <span className="value">
+            <button type="button" onClick={onBrush}>
+              {cut.strokes?.length ? 'Correct it further by hand' : 'Correct it by hand'}
+            </button>
+          </span>
+          .
+        </>
+      )}
+      {making && <span role="status"> {cut ? 'Cutting …' : 'Making it so …'}</span>}
     </p>
   )
 }

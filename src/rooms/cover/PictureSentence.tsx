@@ -6,6 +6,8 @@ import { PictureChoice } from '@/parts/PictureChoice'
 import { ChoiceValue, NumberValue } from '@/parts/Sentence'
 import { called, type ChangePiece } from './coverChanges'
 import { CutSentence } from './CutSentence'
+import { ToneSentence } from './ToneSentence'
+import { useTreated } from './useTreated'
 
 const PERCENT = { factor: 100, step: 5, digits: 0, unit: '%' }
 
@@ -15,16 +17,19 @@ export function PictureSentence({
   piece,
   assets,
   flat,
+  onBrush,
   onChange,
 }: {
   bookId: string
   piece: PicturePiece
   assets: Asset[]
   flat: Flat
+  onBrush: () => void
   onChange: ChangePiece<PicturePiece>
 }) {
   const name = called(piece)
   const asset = assets.find(a => a.id === piece.asset)
+  const making = useTreated(bookId, piece, asset)
   const box = boxOnFlat(flat, piece)
   const focus = piece.focus ?? { x: 0.5, y: 0.5 }
   // Pixels an inch: of the side that must be enlarged more to cover the box.
@@ -90,7 +95,8 @@ export function PictureSentence({
         />{' '}
         of the size that covers it.
       </p>
-      <CutSentence {...{ bookId, piece, asset, onChange }} />
+      <CutSentence {...{ piece, making, onBrush, onChange }} />
+      <ToneSentence {...{ piece, onChange }} />
       {ppi !== undefined && (
         <p className="measured" data-low={ppi < IMAGE_PPI * 0.98}>
           It prints at {Math.round(ppi)} pixels an inch

@@ -45,7 +45,7 @@ export function Stack({
   data,
   assets,
   fonts,
-  hand: { chosen, held, ways, arrange, choose, onPiece },
+  hand: { chosen, held, ways, arrange, choose, brush, onPiece },
 }: {
   bookId: string
   cover: CoverView
@@ -75,7 +75,12 @@ export function Stack({
                       {data && isWords(p) && !wordsOf(data, p).trim() && <em>has nothing to say</em>}
                     </button>
                     {p.id === chosen && (
-                      <Said piece={p} {...{ bookId, cover, assets, fonts, ways, arrange }} onChange={onPiece(p.id)} />
+                      <Said
+                        piece={p}
+                        {...{ bookId, cover, assets, fonts, ways, arrange }}
+                        onBrush={() => brush(p.id)}
+                        onChange={onPiece(p.id)}
+                      />
                     )}
                   </li>
                 ))}
@@ -97,6 +102,7 @@ function Said({
   fonts,
   ways,
   arrange,
+  onBrush,
   onChange,
 }: {
   bookId: string
@@ -106,6 +112,7 @@ function Said({
   fonts: Book['fonts']
   ways: Ways
   arrange: Arrange
+  onBrush: () => void
   onChange: ChangePiece
 }) {
   const here = useRef<HTMLDivElement>(null)
@@ -129,6 +136,7 @@ function Said({
             piece={piece}
             assets={assets}
             flat={cover.flat}
+            onBrush={onBrush}
             onChange={onChange as ChangePiece<typeof piece>}
           />
         ) : piece.kind === 'repeat' ? (

@@ -1,4 +1,5 @@
 'use client'
+import { useState } from 'react'
 import type { Asset, CoverDesign, CoverPiece } from '@/core/book'
 import { type Alignment, aligned, type Axis, type Boxes, distributed, type Flat, moved } from '@/core/cover'
 import { useCommit } from '@/parts/useCommit'
@@ -30,6 +31,9 @@ export interface CoverHand {
   held: readonly string[]
   /** Takes a piece, with its group, and lets go of others; `more`: beside them, or lets go of it. */
   choose: (id: string | undefined, more?: boolean) => void
+  /** The piece whose cut-out is corrected by hand, while it is held. */
+  brushed: string | undefined
+  brush: (id: string | undefined) => void
   change: ChangeDesign
   onPiece: (id: string) => ChangePiece
   /** Moves what is held, points on the flat. */
@@ -86,6 +90,7 @@ export function useCoverHand(
   const { held, hold, choose } = useHeld(pieces, begin)
   const inHand = pieces.filter(p => held.includes(p.id))
   const chosen = held.at(-1)
+  const [brushed, brush] = useState<string>()
   const at = pieces.findIndex(p => p.id === chosen)
   const piece = pieces[at]
   const several = inHand.length > 1
@@ -136,6 +141,8 @@ export function useCoverHand(
     chosen,
     held,
     choose,
+    brushed: brushed === chosen ? brushed : undefined,
+    brush,
     change,
     onPiece,
     move: by => move(by),

@@ -2,6 +2,7 @@ import * as Comlink from 'comlink'
 import type { Edition, Wrap } from '@/core/book'
 import { designOf, quickCover, type Refitted, refitted } from '@/core/chain'
 import { separationFor } from '@/core/delivery'
+import type { PageMarks } from '@/core/marks'
 import type { Separation } from '@/core/ink'
 import { Fault } from '@/core/trade'
 import {
@@ -138,6 +139,15 @@ export const covers = {
     const pictures = { before: await flatPicture(before, height), after: await flatPicture(after, height) }
     const refit = refitted(before, after, inputs.profile)
     return Comlink.transfer({ ...pictures, refit }, [pictures.before, pictures.after])
+  },
+
+  /** A picture of a book by itself, as wide and high as it is wanted; what of it cannot be shown is clear. */
+  async pictureAt(id: string, width: number, height: number): Promise<ImageBitmap> {
+    const bleed = { top: 0, right: 0, bottom: 0, left: 0 }
+    const image = { kind: 'image' as const, asset: id, x: 0, y: 0, width, height }
+    const layers = [{ layer: { items: [image] }, x: 0, y: 0 }]
+    const page: PageMarks = { width, height, bleed, layers, label: '', side: 'recto' }
+    return handed(await withPreviews([page], pictures => draw(page, 1, pictures, undefined, 'transparent')))
   },
 
   /** What of a cover was made elsewhere, looked over; undefined where nothing was. */

@@ -1,11 +1,11 @@
 import * as Comlink from 'comlink'
-import { cutOut } from '@/core/cover'
+import { treated, type Treatment } from '@/core/cover'
 import { cleanLines, type Cleaning } from '@/core/activity'
 import type { Library, Project } from '@/core/archive'
-import type { PictureCut, Recording } from '@/core/book'
+import type { Recording } from '@/core/book'
 import { asRecording, lookedInto, type Understood } from '@/core/intake'
 import type { ForeignPage, Seen } from '@/core/pdf'
-import { Fault, type OutletProfile } from '@/core/trade'
+import { Fault, isJpeg, type OutletProfile } from '@/core/trade'
 import { type ReadFont, readFont } from '@/core/type'
 import { decodedWhole } from '../decoding'
 import { canBeShown, lookOver } from '../door'
@@ -93,17 +93,18 @@ export const files = {
   },
 
   /** A drawing of the library with its lines cleaned, as a PNG; undefined where it cannot be decoded. */
-  async cleanedDrawing(id: string, how: Cleaning): Promise<CleanedDrawing | undefined> {
+  async cleanedDrawing(id: string, how: Cleaning): Promise<MadePicture | undefined> {
     const bytes = await originalBytes(id)
     const cleaned = bytes && (await decodedWhole(id, bytes, bitmap => remade(bitmap, p => cleanLines(p, how))))
     return cleaned && Comlink.transfer(cleaned, [cleaned.bytes.buffer])
   },
 
-  /** A picture of the library without its plain ground, as a PNG; undefined where it cannot be decoded. */
-  async cutPicture(id: string, how: PictureCut): Promise<CleanedDrawing | undefined> {
+  /** A picture of the library as a cover treats it: a JPEG where it was one and covers as before, or a PNG. Undefined where it cannot be decoded. */
+  async treatPicture(id: string, how: Treatment): Promise<MadePicture | undefined> {
     const bytes = await originalBytes(id)
-    const cut = bytes && (await decodedWhole(id, bytes, bitmap => remade(bitmap, p => cutOut(p, how))))
-    return cut && Comlink.transfer(cut, [cut.bytes.buffer])
+    const as = bytes && !how.cut && isJpeg(bytes) ? 'image/jpeg' : 'image/png'
+    const made = bytes && (await decodedWhole(id, bytes, bitmap => remade(bitmap, p => treated(p, how), as)))
+    return made && Comlink.transfer(made, [made.bytes.buffer])
   },
 
   /** A font that an author brings in: what it is, or why it cannot be used. */
@@ -111,16 +112,21 @@ export const files = {
 }
 
 /** A picture that was made of another, as a file. */
-export interface CleanedDrawing {
+export interface MadePicture {
+  type: 'image/png' | 'image/jpeg'
   bytes: Uint8Array<ArrayBuffer>
   width: number
   height: number
 }
 
+/** Of a JPEG that was made of another: no loss that print shows. */
+const FINE = 0.94
+
 async function remade(
   bitmap: ImageBitmap,
   how: (pixels: { width: number; height: number; rgba: Uint8ClampedArray }) => { rgba: Uint8Array | Uint8ClampedArray },
-): Promise<CleanedDrawing> {
+  type: MadePicture['type'] = 'image/png',
+): Promise<MadePicture> {
   const { width, height } = bitmap
   const canvas = new OffscreenCanvas(width, height)
   const ctx = canvas.getContext('2d', { willReadFrequently: true })
@@ -128,8 +134,8 @@ async function remade(
   ctx.drawImage(bitmap, 0, 0)
   const { rgba } = how({ width, height, rgba: ctx.getImageData(0, 0, width, height).data })
   ctx.putImageData(new ImageData(Uint8ClampedArray.from(rgba), width, height), 0, 0)
-  const file = await canvas.convertToBlob({ type: 'image/png' })
-  return { bytes: new Uint8Array(await file.arrayBuffer()), width, height }
+  const file = await canvas.convertToBlob({ type, quality: FINE })
+  return { type, bytes: new Uint8Array(await file.arrayBuffer()), width, height }
 }
 
 /** Work with files; what a file does to a reader is said in one plain sentence. */

@@ -1,6 +1,6 @@
 import type { PicturePiece } from '../../book'
 import { type Item, type Path, PathBuilder } from '../../marks'
-import { cutFrom } from '../cutOut'
+import { treatedFrom } from '../treatment'
 import type { Rect } from '../rect'
 import type { DrawnPiece, PieceDrawing, PiecePlace } from './kind'
 import { ellipse } from './shape'
@@ -51,19 +51,50 @@ export function drawPicture(
   if (!asset) return undefined
   const focus = piece.mirrored && piece.focus ? { ...piece.focus, x: 1 - piece.focus.x } : piece.focus
   const at = covering(box, asset, { ...(focus && { focus }), ...(piece.zoom !== undefined && { zoom: piece.zoom }) })
-  const without = piece.cut && cutFrom(asset, piece.cut)
-  // Until it is cut it is seen as it is.
-  const shownAs = without !== undefined && assets.some(a => a.id === without) ? without : asset.id
+  const made = treatedFrom(asset, piece)
+  // Until it is made it is seen as it is.
+  const shownAs = made !== undefined && assets.some(a => a.id === made) ? made : asset.id
   const image: Item = { kind: 'image', asset: shownAs, ...at }
   // Mirrored about the middle of where it lies.
   const shown: Item = piece.mirrored
     ? { kind: 'group', transform: [-1, 0, 0, 1, 2 * at.x + at.width, 0], layers: [{ items: [image] }] }
     : image
-  return {
-    layer: {
-      items: [
-        { kind: 'group', role: 'picture', clip: masks[piece.mask ?? 'rectangle'](box), layers: [{ items: [shown] }] },
-      ],
-    },
+  const mask = masks[piece.mask ?? 'rectangle']
+  const items = piece.fade ? faded(shown, piece.fade, { box, mask }) : [shown]
+  return { layer: { items: [{ kind: 'group', role: 'picture', clip: mask(box), layers: [{ items }] }] } }
+}
+
+/** Steps of a fade: finer than an eye tells apart. */
+const STEPS = 48
+
+/** A picture that goes over into nothing: over and over, each time a little less of it, until together they cover. No step has an edge that shows. */
+function faded(
+  shown: Item,
+  { toward, over }: NonNullable<PicturePiece['fade']>,
+  { box, mask }: { box: Rect; mask: (box: Rect) => Path },
+): Item[] {
+  return Array.from({ length: STEPS }, (_, i): Item => {
+    const seen = (i + 1) / STEPS
+    const opacity = 1 - (1 - seen) / (1 - i / STEPS)
+    const rest = lessOf(box, toward, (over * i) / STEPS)
+    const clip = toward === 'all sides' ? mask(rest) : masks.rectangle(rest)
+    return { kind: 'group', clip, ...(opacity < 1 ? { opacity } : {}), layers: [{ items: [shown] }] }
+  })
+}
+
+/** A box without a share of it at a side, or at all of them up to its middle. */
+function lessOf({ x, y, width, height }: Rect, side: NonNullable<PicturePiece['fade']>['toward'], share: number): Rect {
+  const [across, down] = [width * share, height * share]
+  switch (side) {
+    case 'head':
+      return { x, y: y + down, width, height: height - down }
+    case 'foot':
+      return { x, y, width, height: height - down }
+    case 'left':
+      return { x: x + across, y, width: width - across, height }
+    case 'right':
+      return { x, y, width: width - across, height }
+    case 'all sides':
+      return { x: x + across / 2, y: y + down / 2, width: width - across, height: height - down }
   }
 }
