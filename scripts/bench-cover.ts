@@ -1,6 +1,6 @@
 import { performance } from 'node:perf_hooks'
 import { fontSource, nodePorts } from '@/cli/ports'
-import { dressed, designKinds, drawCover, flatFor, frontPage, lampOverTide, sheetPages } from '@/core/cover'
+import { dressed, designKinds, drawCover, flatFor, frontPage, lampOverTide, sheetPages, treated } from '@/core/cover'
 import { pressPdf } from '@/core/delivery'
 import type { FileColour } from '@/core/trade'
 import { profileOf, shippedProfiles } from '@/core/outlets'
@@ -53,6 +53,18 @@ said(
   }),
   1500,
 )
+/** A photograph of 24 megapixels on a plain ground. */
+const photo = { width: 6000, height: 4000, rgba: new Uint8ClampedArray(96_000_000) }
+for (let y = 0, k = 0; y < photo.height; y++)
+  for (let x = 0; x < photo.width; x++, k += 4) {
+    const inside = Math.hypot((x - 3000) / 2200, (y - 2000) / 1500) < 1
+    const fine = (x * 7 + y * 13) % 9
+    photo.rgba.set(inside ? [180 + fine, 60 + fine, 40 + fine, 255] : [244 - (fine % 3), 241, 234, 255], k)
+  }
+const cut = { tolerance: 0.12, soft: 2, holes: 'kept' } as const
+said('24 megapixels cut from their ground', await middle(async () => treated(photo, { cut })), 1000)
+const tone = { light: 0.1, contrast: 0.2, grain: 0.2, colours: { dark: '#15343d', light: '#fffefb' } }
+said('24 megapixels in other tones', await middle(async () => treated(photo, { tone })), 1500)
 const inks = await ports.inks()
 const pixels = new Uint8Array(3 * 4_000_000).map((_, i) => (i * 37) % 256)
 said('four million pixels as inks', await middle(async () => inks.separate(pixels)), 500)

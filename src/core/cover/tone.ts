@@ -19,50 +19,77 @@ export function toned(picture: PicturePixels, tone: PictureTone): PicturePixels 
 /** Boxes laid over each other so often are as good as a bell. */
 const PASSES = 3
 
+interface Box {
+  width: number
+  height: number
+  radius: number
+}
+
 /** Each pixel as the mean of those around it, more than once; what is clear weighs nothing. */
-function blur(
-  rgba: Uint8ClampedArray,
-  { width, height, radius }: { width: number; height: number; radius: number },
-): void {
-  const line = new Float32Array(Math.max(width, height) * 4)
+function blur(rgba: Uint8ClampedArray, box: Box): void {
+  const clear = mayBeSeenThrough(rgba)
+  if (clear) weigh(rgba, (v, a) => (v * a) / 255)
+  const beside = new Uint8ClampedArray(rgba.length)
   for (let pass = 0; pass < PASSES; pass++) {
-    for (let y = 0; y < height; y++) blurLine(rgba, line, { from: y * width * 4, step: 4, count: width, radius })
-    for (let x = 0; x < width; x++) blurLine(rgba, line, { from: x * 4, step: width * 4, count: height, radius })
+    blurAcross(rgba, beside, box)
+    blurDown(beside, rgba, box)
+  }
+  if (clear) weigh(rgba, (v, a) => (a ? (v * 255) / a : 0))
+}
+
+function mayBeSeenThrough(rgba: Uint8ClampedArray): boolean {
+  for (let k = 3; k < rgba.length; k += 4) if (rgba[k]! < 255) return true
+  return false
+}
+
+function weigh(rgba: Uint8ClampedArray, by: (v: number, alpha: number) => number): void {
+  for (let k = 0; k < rgba.length; k += 4) for (let c = 0; c < 3; c++) rgba[k + c] = by(rgba[k + c]!, rgba[k + 3]!)
+}
+
+/** The outermost pixels go on beyond the edges. */
+const inside = (i: number, count: number): number => Math.max(0, Math.min(count - 1, i))
+
+function blurAcross(from: Uint8ClampedArray, to: Uint8ClampedArray, { width, height, radius }: Box): void {
+  const share = 1 / (2 * radius + 1)
+  for (let y = 0; y < height; y++) {
+    const row = y * width * 4
+    let [r, g, b, a] = [0, 0, 0, 0]
+    for (let i = -radius; i <= radius; i++) {
+      const k = row + inside(i, width) * 4
+      r += from[k]!
+      g += from[k + 1]!
+      b += from[k + 2]!
+      a += from[k + 3]!
+    }
+    for (let x = 0, k = row; x < width; x++, k += 4) {
+      to[k] = r * share
+      to[k + 1] = g * share
+      to[k + 2] = b * share
+      to[k + 3] = a * share
+      const next = row + inside(x + radius + 1, width) * 4
+      const last = row + inside(x - radius, width) * 4
+      r += from[next]! - from[last]!
+      g += from[next + 1]! - from[last + 1]!
+      b += from[next + 2]! - from[last + 2]!
+      a += from[next + 3]! - from[last + 3]!
+    }
   }
 }
 
-function blurLine(
-  rgba: Uint8ClampedArray,
-  line: Float32Array,
-  { from, step, count, radius }: { from: number; step: number; count: number; radius: number },
-): void {
-  for (let i = 0, at = from; i < count; i++, at += step) {
-    const a = rgba[at + 3]! / 255
-    line[i * 4] = rgba[at]! * a
-    line[i * 4 + 1] = rgba[at + 1]! * a
-    line[i * 4 + 2] = rgba[at + 2]! * a
-    line[i * 4 + 3] = a
+/** Row by row, with a sum for each column: memory is read as it lies. */
+function blurDown(from: Uint8ClampedArray, to: Uint8ClampedArray, { width, height, radius }: Box): void {
+  const share = 1 / (2 * radius + 1)
+  const sums = new Int32Array(width * 4)
+  const add = (y: number, sign: 1 | -1): void => {
+    const row = inside(y, height) * width * 4
+    for (let i = 0; i < sums.length; i++) sums[i] = sums[i]! + sign * from[row + i]!
   }
-  let [r, g, b, a] = [0, 0, 0, 0]
-  const add = (i: number, sign: number): void => {
-    // The outermost pixel goes on beyond the edge.
-    const k = Math.max(0, Math.min(count - 1, i)) * 4
-    r += sign * line[k]!
-    g += sign * line[k + 1]!
-    b += sign * line[k + 2]!
-    a += sign * line[k + 3]!
-  }
-  for (let i = -radius; i <= radius; i++) add(i, 1)
-  const wide = 2 * radius + 1
-  for (let i = 0, at = from; i < count; i++, at += step) {
-    if (a > 1e-6) {
-      rgba[at] = r / a
-      rgba[at + 1] = g / a
-      rgba[at + 2] = b / a
-    }
-    rgba[at + 3] = (a / wide) * 255
-    add(i + radius + 1, 1)
-    add(i - radius, -1)
+  for (let y = -radius; y <= radius; y++) add(y, 1)
+  for (let y = 0; y < height; y++) {
+    const row = y * width * 4
+    for (let i = 0; i < sums.length; i++) to[row + i] = sums[i]! * share
+    add(y + radius + 1, 1)
+    add(y - radius, -1)
   }
 }
 

@@ -119,6 +119,10 @@ export interface MadePicture {
   height: number
 }
 
+/** The same bytes where they are as a canvas wants them: a copy of a hundred megabytes takes its time. */
+const clamped = (rgba: Uint8Array | Uint8ClampedArray): Uint8ClampedArray<ArrayBuffer> =>
+  (rgba instanceof Uint8ClampedArray ? rgba : Uint8ClampedArray.from(rgba)) as Uint8ClampedArray<ArrayBuffer>
+
 /** Of a JPEG that was made of another: no loss that print shows. */
 const FINE = 0.94
 
@@ -133,7 +137,7 @@ async function remade(
   if (!ctx) throw new Fault('canvas', 'The browser gives no canvas.')
   ctx.drawImage(bitmap, 0, 0)
   const { rgba } = how({ width, height, rgba: ctx.getImageData(0, 0, width, height).data })
-  ctx.putImageData(new ImageData(Uint8ClampedArray.from(rgba), width, height), 0, 0)
+  ctx.putImageData(new ImageData(clamped(rgba), width, height), 0, 0)
   const file = await canvas.convertToBlob({ type, quality: FINE })
   return { type, bytes: new Uint8Array(await file.arrayBuffer()), width, height }
 }

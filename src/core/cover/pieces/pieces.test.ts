@@ -1,8 +1,10 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
+import { createCanvas } from '@napi-rs/canvas'
+import { nodePorts } from '@/cli/ports'
 import { cases } from '../../../../tests/support/deep'
 import { shelf } from '../../../../tests/support/core'
-import { coverForms, type CoverPiece, type ShapePiece, type TextPiece, type TitleData } from '../../book'
+import { coverForms, fadeSides, type CoverPiece, type ShapePiece, type TextPiece, type TitleData } from '../../book'
 import { type Item, type Layer, pathBox } from '../../marks'
 import { profileOf, shippedProfiles } from '../../outlets'
 import { type Flat, flatFor } from '../geometry'
@@ -131,6 +133,49 @@ describe('pictures', () => {
       ),
     ).toEqual([])
   })
+
+  test.each(fadeSides)(
+    'one that goes over into nothing (%s) does so evenly, and covers where it has not begun',
+    async toward => {
+      const canvas = createCanvas(60, 60)
+      const ctx = canvas.getContext('2d')
+      ctx.fillStyle = '#ffffff'
+      ctx.fillRect(0, 0, 60, 60)
+      const pictures = new Map([['a', new Uint8Array(canvas.toBuffer('image/png'))]])
+      const box = { x: 0.2, y: 0.3, width: 0.6, height: 0.4 }
+      const piece: CoverPiece = {
+        id: 'p',
+        kind: 'picture',
+        panel: 'front',
+        asset: 'a',
+        box,
+        fade: { toward, over: 0.6 },
+      }
+      const asset = { id: 'a', type: 'image/png' as const, width: 60, height: 60 }
+      const cover = await drawCover(flatOf(), design(piece), data, { shelf, assets: [asset] })
+      const { rgba, width } = await nodePorts(pictures).pixels(cover.page, 2)
+      const at = boxOnFlat(cover.flat, piece)!
+      const { bleed } = cover.flat
+      const light = (x: number, y: number): number =>
+        rgba[
+          (Math.round((at.y + at.height * y + bleed.top) * 2) * width +
+            Math.round((at.x + at.width * x + bleed.left) * 2)) *
+            4
+        ]!
+      // From the side that it goes to, inwards.
+      const inwards = Array.from({ length: 50 }, (_, i) => {
+        const part = 0.01 + (i / 49) * (toward === 'all sides' ? 0.49 : 0.98)
+        if (toward === 'foot') return light(0.5, 1 - part)
+        if (toward === 'right') return light(1 - part, 0.5)
+        return toward === 'head' ? light(0.5, part) : light(part, 0.5)
+      })
+      for (const [i, v] of inwards.slice(1).entries()) expect(v).toBeGreaterThanOrEqual(inwards[i]! - 1)
+      expect(inwards[0]).toBeLessThan(80)
+      expect(inwards[49]).toBe(255)
+      expect(inwards[15]).toBeGreaterThan(90)
+      expect(inwards[15]).toBeLessThan(210)
+    },
+  )
 })
 
 describe('words', () => {
