@@ -55,6 +55,7 @@ const dataSchema = () =>
     year: whole(0, 9999),
     rights: text(4000),
     description: text(40_000),
+    quotes: list(text(2000).defined(), 100),
     subjects: list(text(300).defined(), 200).required(),
   })
 

@@ -28,7 +28,7 @@ const textSchema = () =>
   shape({
     ...placed,
     kind: one('text'),
-    field: one('title', 'subtitle', 'author', 'series', 'imprint', 'description', 'own').required(),
+    field: one('title', 'subtitle', 'author', 'series', 'imprint', 'description', 'quotes', 'own').required(),
     words: text(20_000),
     face: text(80).required(),
     size: amount(1, 400).required(),
@@ -39,6 +39,7 @@ const textSchema = () =>
     swashes: yesNo(),
     optical: yesNo(),
     stacked: yesNo(),
+    lineSizes: list(amount(0.1, 5), 10),
     arc: amount(-330, 330),
     align: one('left', 'center', 'right').required(),
     vertical: one('top', 'middle', 'bottom').required(),
@@ -141,6 +142,7 @@ const pieceSchemas: Record<string, () => Schema> = {
       tone: optional(toneSchema()),
       fade: optional(shape({ toward: one(...fadeSides).required(), over: amount(0.02, 1).required() })),
     }),
+  logo: () => shape({ ...placed, kind: one('logo').required() }),
   ornament: () =>
     shape({
       ...placed,

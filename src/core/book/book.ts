@@ -36,6 +36,8 @@ export interface TitleData {
   year?: number
   rights?: string
   description?: string
+  /** What is said of the book, each with who says it behind a dash. */
+  quotes?: string[]
   subjects: string[]
 }
 

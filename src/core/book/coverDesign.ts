@@ -52,7 +52,7 @@ export interface CoverMotif {
   values?: Record<string, number>
 }
 
-export type Field = 'title' | 'subtitle' | 'author' | 'series' | 'imprint' | 'description'
+export type Field = 'title' | 'subtitle' | 'author' | 'series' | 'imprint' | 'description' | 'quotes'
 
 /** What a piece is placed on: a panel, or the whole sheet. */
 export type PieceGround = PanelName | 'sheet'
@@ -97,6 +97,8 @@ export interface TextPiece extends Placed {
   optical?: boolean
   /** Each line is as wide as its box, in letters of its own size. */
   stacked?: boolean
+  /** In so many lines, each so many times as large as is asked. */
+  lineSizes?: number[]
   /** Degrees that a line turns by from end to end: up at its middle where they are positive. */
   arc?: number
   align: 'left' | 'center' | 'right'
@@ -192,6 +194,11 @@ export interface OrnamentPiece extends Placed {
   colour: string
 }
 
+/** The imprint's logo, whole and as large as its box lets it be; none where the imprint has none. */
+export interface LogoPiece extends Placed {
+  kind: 'logo'
+}
+
 export const repeatPatterns = ['straight', 'brick', 'half-drop', 'mirrored'] as const
 
 /** What a repeat is made of. */
@@ -221,7 +228,7 @@ export interface RepeatPiece extends Placed {
   opacity?: number
 }
 
-export type CoverPiece = TextPiece | ShapePiece | PicturePiece | OrnamentPiece | RepeatPiece
+export type CoverPiece = TextPiece | ShapePiece | PicturePiece | OrnamentPiece | LogoPiece | RepeatPiece
 
 /** Whether a piece is words. */
 export const isWords = (piece: CoverPiece): piece is TextPiece => piece.kind === undefined || piece.kind === 'text'

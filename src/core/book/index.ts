@@ -36,6 +36,7 @@ export {
   type CoverPiece,
   type Field,
   isWords,
+  type LogoPiece,
   type OrnamentPiece,
   type PanelName,
   type PicturePiece,

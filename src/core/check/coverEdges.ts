@@ -18,6 +18,7 @@ function endsStraight(piece: CoverPiece): boolean {
     case 'repeat':
       return true
     case 'ornament':
+    case 'logo':
       return false
   }
 }

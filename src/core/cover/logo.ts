@@ -1,4 +1,4 @@
-import { type Asset, isWords, type TitleData } from '../book'
+import { type Asset, isWords, type PanelName, type TitleData } from '../book'
 import type { Item, Layer } from '../marks'
 import { IMAGE_PPI } from '../trade'
 import type { CoverDesign } from './designs'
@@ -20,7 +20,7 @@ export interface LogoPlaces {
   back?: Rect
 }
 
-/** The logo at the foot of the spine, and over the imprint's name on the back, clear of the barcode. Undefined where the book has none. */
+/** The logo at the foot of the spine, and over the imprint's name on the back, clear of the barcode; where a piece of the design is the logo, it alone. Undefined where the book has none. */
 export function logoPlaces(
   flat: Flat,
   design: CoverDesign,
@@ -29,12 +29,13 @@ export function logoPlaces(
 ): LogoPlaces | undefined {
   const asset = assets.find(a => a.id === data.imprint.logo)
   if (!asset) return undefined
+  const placed = (panel: PanelName): boolean => design.pieces.some(p => p.kind === 'logo' && p.panel === panel)
   const zone = zoneOf(flat, 'spine text', 'spine')
   const safe = zoneOf(flat, 'safe', 'back')
   return {
     asset,
-    ...(zone ? { spine: onSpine(zone, asset) } : {}),
-    ...(safe ? { back: onBack(safe, asset, design, barcode) } : {}),
+    ...(zone && !placed('spine') ? { spine: onSpine(zone, asset) } : {}),
+    ...(safe && !placed('back') ? { back: onBack(safe, asset, design, barcode) } : {}),
   }
 }
 

@@ -53,23 +53,27 @@ export interface Printed {
   money: PrintMoney
   style: InteriorStyle
   exceptions: Record<string, StyleChanges> | undefined
-  edition: Pick<Edition, 'trim' | 'paper' | 'ink'>
+  edition: Pick<Edition, 'trim' | 'paper' | 'ink' | 'barcode' | 'wrap'>
   finish: string | undefined
   plan: Book['plan']
 }
 
 /** What the outlet would see of a print edition if it were sent now. */
 export function printSnapshot(s: Stated, p: Printed): ListingSnapshot {
-  const [own] = p.money.earnings
-  const { trim, paper, ink } = p.edition
+  const [earned] = p.money.earnings
+  const { trim, paper, ink, barcode, wrap } = p.edition
+  const own = { ...(barcode ? { barcode } : {}), ...(wrap ? { wrap } : {}) }
+  const said = stated(s)
   return {
-    ...stated(s),
+    ...said,
+    // What an edition has of its own is part of its cover.
+    ...(barcode || wrap ? { cover: fingerprint({ cover: said.cover, ...own }) } : {}),
     pages: p.pages,
     spinePt: p.spine,
     wrapWidthPt: p.wrap.width,
     cost: p.money.cost,
     ...(p.finish ? { finish: p.finish } : {}),
-    ...(own && s.price !== undefined ? { royalty: own.royalty } : {}),
+    ...(earned && s.price !== undefined ? { royalty: earned.royalty } : {}),
     interior: fingerprint({
       text: textPrint(s),
       style: p.style,

@@ -1,6 +1,6 @@
 'use client'
 import { useState } from 'react'
-import type { PieceGround } from '@/core/book'
+import type { CoverForm, PieceGround } from '@/core/book'
 import { outlineOfSvg } from '@/core/cover'
 import { bringInPicture, pictureTypes } from '@/data/pictures'
 import { FilePick } from '@/parts/FilePick'
@@ -9,14 +9,14 @@ import { useSay } from '@/parts/useSay'
 import { type NewPiece, newPieces } from './coverChanges'
 import { forms, panels } from './pieceWords'
 
-const called = (p: NewPiece): string =>
-  p === 'words'
-    ? 'words of its own'
-    : p === 'ornament'
-      ? 'an ornament'
-      : p === 'repeat'
-        ? 'one thing over and over'
-        : forms[p]
+const names: Partial<Record<NewPiece, string>> = {
+  words: 'words of its own',
+  quotes: 'what is said of it',
+  logo: 'the imprint’s logo',
+  ornament: 'an ornament',
+  repeat: 'one thing over and over',
+}
+const called = (p: NewPiece): string => names[p] ?? forms[p as CoverForm]
 
 /** Puts something more on the cover. */
 export function Adding({

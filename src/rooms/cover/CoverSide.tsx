@@ -69,6 +69,13 @@ export function CoverSide({
           data={book?.data}
           assets={book?.assets ?? []}
           fonts={book?.fonts}
+          barcode={
+            edition && edition.kind !== 'ebook' && edition.wrap?.barcode !== 'in it' && currency ? (
+              <WriterOnly bookId={bookId}>
+                <BarcodeSentence {...{ bookId, edition, currency }} flat={cover.flat} />
+              </WriterOnly>
+            ) : undefined
+          }
           hand={hand}
         />
       )}
@@ -82,12 +89,6 @@ export function CoverSide({
                 <GroundSentence bookId={bookId} design={design ?? cover.design} onChange={hand.change} />
               </section>
             </>
-          )}
-          {edition && edition.kind !== 'ebook' && edition.wrap?.barcode !== 'in it' && currency && (
-            <section className="stack" aria-label="Barcode">
-              <h2>Barcode</h2>
-              <BarcodeSentence {...{ bookId, edition, currency }} flat={cover.flat} />
-            </section>
           )}
         </WriterOnly>
       )}

@@ -9,6 +9,10 @@ const HUNDREDTHS = { factor: 100, step: 1, digits: 0, unit: '%' }
 const OUTLINE = { colour: '#000000', width: 0.03 }
 const GLOW = { colour: '#fff4d6', reach: 0.25 }
 
+const TWO_LINES = [1, 0.6]
+/** Most lines that have sizes of their own. */
+const MOST_LINES = 10
+
 const forms = [
   { value: 'plain', words: 'as they are' },
   { value: 'small', words: 'as small capitals' },
@@ -24,13 +28,25 @@ export function LettersSentence({ piece, onChange }: { piece: TextPiece; onChang
       Lines{' '}
       <ChoiceValue
         label="Lines of the letters"
-        value={piece.stacked ? 'stacked' : 'alike'}
+        value={piece.lineSizes ? 'own' : piece.stacked ? 'stacked' : 'alike'}
         choices={[
           { value: 'alike', words: 'of one size' },
           { value: 'stacked', words: 'each as wide as the box' },
+          { value: 'own', words: 'each of its own size' },
         ]}
-        onChange={v => onChange(`Lines of the ${name}`, { stacked: v === 'stacked' || undefined })}
+        onChange={v =>
+          onChange(`Lines of the ${name}`, {
+            stacked: v === 'stacked' || undefined,
+            lineSizes: v === 'own' ? TWO_LINES : undefined,
+          })
+        }
       />
+      {piece.lineSizes && (
+        <LineSizes
+          sizes={piece.lineSizes}
+          onTake={lineSizes => onChange(`Lines of the ${name}`, { lineSizes }, true)}
+        />
+      )}
       , bent by{' '}
       <NumberValue
         label="Bent by"
@@ -137,6 +153,48 @@ export function LettersSentence({ piece, onChange }: { piece: TextPiece; onChang
       )}
       .
     </p>
+  )
+}
+
+/** The sizes of lines from the first on, and how many there are. */
+function LineSizes({ sizes, onTake }: { sizes: readonly number[]; onTake: (sizes: number[]) => void }) {
+  return (
+    <>
+      :{' '}
+      {sizes.map((size, i) => (
+        <span key={i}>
+          {i > 0 && ', '}
+          <NumberValue
+            label={`Size of line ${i + 1}`}
+            value={size}
+            least={0.1}
+            most={5}
+            form={HUNDREDTHS}
+            onChange={v => onTake(sizes.map((s, k) => (k === i ? v : s)))}
+          />
+        </span>
+      ))}
+      {sizes.length < MOST_LINES && (
+        <>
+          {', '}
+          <span className="value">
+            <button type="button" onClick={() => onTake([...sizes, sizes.at(-1)!])}>
+              a line more
+            </button>
+          </span>
+        </>
+      )}
+      {sizes.length > 2 && (
+        <>
+          {', '}
+          <span className="value">
+            <button type="button" onClick={() => onTake(sizes.slice(0, -1))}>
+              one less
+            </button>
+          </span>
+        </>
+      )}
+    </>
   )
 }
 

@@ -1,10 +1,11 @@
 'use client'
-import { useEffect, useRef } from 'react'
+import { type ReactNode, useEffect, useRef, useState } from 'react'
 import {
   type Asset,
   type Book,
   type CoverDesign,
   type CoverPiece,
+  type Imprint,
   isWords,
   type PieceGround,
   type TitleData,
@@ -14,6 +15,7 @@ import { WriterOnly } from '@/parts/WriterOnly'
 import type { CoverView } from '@/workers/answers/covers'
 import { type ChangePiece, inReadingOrder } from './coverChanges'
 import { ArrangeSentence } from './ArrangeSentence'
+import { LogoSentence } from './LogoSentence'
 import { OrnamentSentence } from './OrnamentSentence'
 import { PictureSentence } from './PictureSentence'
 import { fields, forms, panels } from './pieceWords'
@@ -32,6 +34,7 @@ function listed(piece: CoverPiece): string {
   if (piece.name) return upper(piece.name)
   if (isWords(piece)) return piece.field === 'own' ? `“${shortened(piece.words ?? '')}”` : fields[piece.field]
   if (piece.kind === 'shape') return upper(forms[piece.form].replace(/^an? /, ''))
+  if (piece.kind === 'logo') return 'The imprint’s logo'
   return upper(piece.kind === 'ornament' ? piece.ornament : piece.kind)
 }
 const upper = (s: string): string => s.charAt(0).toUpperCase() + s.slice(1)
@@ -45,6 +48,7 @@ export function Stack({
   data,
   assets,
   fonts,
+  barcode,
   hand: { chosen, held, ways, arrange, choose, brush, onPiece },
 }: {
   bookId: string
@@ -53,14 +57,18 @@ export function Stack({
   data: TitleData | undefined
   assets: Asset[]
   fonts: Book['fonts']
+  /** The barcode's own sentence; it stands on the back wherever the printer wants it. */
+  barcode: ReactNode
   hand: CoverHand
 }) {
+  const [barcodeSaid, setBarcodeSaid] = useState(false)
   return (
     <>
       {order.map(panel => {
         const on = inReadingOrder(pieces.filter(p => p.panel === panel))
+        const coded = panel === 'back' && barcode
         return (
-          on.length > 0 && (
+          (on.length > 0 || coded) && (
             <section key={panel} className="stack" aria-label={`On the ${panels[panel]}`}>
               <h2>On the {panels[panel]}</h2>
               <ul>
@@ -78,12 +86,25 @@ export function Stack({
                       <Said
                         piece={p}
                         {...{ bookId, cover, assets, fonts, ways, arrange }}
+                        imprint={data?.imprint}
                         onBrush={() => brush(p.id)}
                         onChange={onPiece(p.id)}
                       />
                     )}
                   </li>
                 ))}
+                {coded && (
+                  <li>
+                    <button type="button" aria-expanded={barcodeSaid} onClick={() => setBarcodeSaid(!barcodeSaid)}>
+                      Barcode <em className="unseen">on the back</em>
+                    </button>
+                    {barcodeSaid && (
+                      <div className="said" role="group" aria-label="Barcode, in sentences">
+                        {barcode}
+                      </div>
+                    )}
+                  </li>
+                )}
               </ul>
             </section>
           )
@@ -100,6 +121,7 @@ function Said({
   cover,
   assets,
   fonts,
+  imprint,
   ways,
   arrange,
   onBrush,
@@ -110,6 +132,7 @@ function Said({
   cover: CoverView
   assets: Asset[]
   fonts: Book['fonts']
+  imprint: Imprint | undefined
   ways: Ways
   arrange: Arrange
   onBrush: () => void
@@ -139,6 +162,8 @@ function Said({
             onBrush={onBrush}
             onChange={onChange as ChangePiece<typeof piece>}
           />
+        ) : piece.kind === 'logo' ? (
+          <LogoSentence imprint={imprint} />
         ) : piece.kind === 'repeat' ? (
           <RepeatSentence {...{ bookId, piece, assets }} onChange={onChange as ChangePiece<typeof piece>} />
         ) : (

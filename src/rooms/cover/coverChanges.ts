@@ -119,10 +119,18 @@ export function copied(design: CoverDesign, id: string): { design: CoverDesign; 
 }
 
 /** What can be put on a cover. A picture comes with its file. */
-export type NewPiece = 'words' | 'ornament' | 'repeat' | Exclude<CoverForm, 'own'>
-export const newPieces: readonly NewPiece[] = ['words', 'ornament', 'repeat', ...coverForms.filter(f => f !== 'own')]
+export type NewPiece = 'words' | 'quotes' | 'logo' | 'ornament' | 'repeat' | Exclude<CoverForm, 'own'>
+export const newPieces: readonly NewPiece[] = [
+  'words',
+  'quotes',
+  'logo',
+  'ornament',
+  'repeat',
+  ...coverForms.filter(f => f !== 'own'),
+]
 
 const BOX = { x: 0.25, y: 0.42, width: 0.5, height: 0.12 }
+const QUOTES = { x: 0.1, y: 0.3, width: 0.8, height: 0.3 }
 const SQUARE = { x: 0.35, y: 0.4, width: 0.3, height: 0.2 }
 
 /** The design with a new piece over all, in the colours that it has. */
@@ -132,52 +140,59 @@ export function added(
   panel: CoverPiece['panel'],
 ): { design: CoverDesign; id: string } {
   const id = freeId(design, what)
-  const title = design.pieces.filter(isWords).find(p => p.field === 'title')
-  const piece: CoverPiece =
-    what === 'words'
-      ? {
-          id,
-          kind: 'text',
-          panel,
-          field: 'own',
-          words: 'Your words',
-          box: BOX,
-          face: title?.face ?? 'fraunces/bold',
-          size: 20,
-          leading: 1.2,
-          tracking: 0,
-          capitals: false,
-          align: 'center',
-          vertical: 'middle',
-          colour: title?.colour ?? design.motif.light,
-        }
-      : what === 'ornament'
-        ? { id, kind: 'ornament', panel, ornament: 'three lights', box: BOX, colour: design.motif.light }
-        : what === 'repeat'
-          ? {
-              id,
-              kind: 'repeat',
-              panel,
-              within: 'panel',
-              of: { kind: 'form', form: 'star' },
-              box: { x: 0, y: 0, width: 1, height: 1 },
-              colour: design.motif.light,
-              pattern: 'brick',
-              cell: 0.06,
-              apart: { x: 1, y: 0.6 },
-              opacity: 0.25,
-            }
-          : {
-              id,
-              kind: 'shape',
-              panel,
-              form: what,
-              box: what === 'line' || what === 'ribbon' ? BOX : SQUARE,
-              colour: design.motif.light,
-            }
+  const piece = newPiece(design, what, { id, panel })
   const own = { ...piece, own: true }
   // A pattern is a ground: words stay over it.
   return { design: what === 'repeat' ? underWords(design, own) : { ...design, pieces: [...design.pieces, own] }, id }
+}
+
+/** A new piece of a kind, in the design's own face and colours. */
+function newPiece(design: CoverDesign, what: NewPiece, at: Pick<CoverPiece, 'id' | 'panel'>): CoverPiece {
+  const title = design.pieces.filter(isWords).find(p => p.field === 'title')
+  const { light } = design.motif
+  switch (what) {
+    case 'words':
+    case 'quotes':
+      return {
+        ...at,
+        kind: 'text',
+        ...(what === 'words' ? { field: 'own', words: 'Your words' } : { field: 'quotes' }),
+        box: what === 'words' ? BOX : QUOTES,
+        face: title?.face ?? 'fraunces/bold',
+        size: what === 'words' ? 20 : 12,
+        leading: what === 'words' ? 1.2 : 1.35,
+        tracking: 0,
+        capitals: false,
+        align: 'center',
+        vertical: 'middle',
+        colour: title?.colour ?? light,
+      }
+    case 'logo':
+      return { ...at, kind: 'logo', box: SQUARE }
+    case 'ornament':
+      return { ...at, kind: 'ornament', ornament: 'three lights', box: BOX, colour: light }
+    case 'repeat':
+      return {
+        ...at,
+        kind: 'repeat',
+        within: 'panel',
+        of: { kind: 'form', form: 'star' },
+        box: { x: 0, y: 0, width: 1, height: 1 },
+        colour: light,
+        pattern: 'brick',
+        cell: 0.06,
+        apart: { x: 1, y: 0.6 },
+        opacity: 0.25,
+      }
+    default:
+      return {
+        ...at,
+        kind: 'shape',
+        form: what,
+        box: what === 'line' || what === 'ribbon' ? BOX : SQUARE,
+        colour: light,
+      }
+  }
 }
 
 /** The design with a piece over the ground and under the words. */

@@ -8,6 +8,7 @@ export const fields: Record<Field | 'own', string> = {
   series: 'Series',
   imprint: 'Imprint',
   description: 'Description',
+  quotes: 'What is said of it',
   own: 'Words',
 }
 export const panels: Record<PieceGround, string> = {

@@ -16,6 +16,7 @@ import {
   descriptionField,
   imprintField,
   placeField,
+  quotesField,
   rightsField,
   seriesField,
   seriesNumberField,
@@ -109,6 +110,7 @@ export function TitlePart({ book }: { book: Book }) {
         long
         onTake={v => change('Description', { description: v })}
       />
+      <Field field={quotesField} value={data.quotes} long onTake={v => change('What is said of it', { quotes: v })} />
       <Seldom book={book} onChange={change} />
     </div>
   )

@@ -30,6 +30,20 @@ export const otherField = plain('Name', 120)
 export const seriesField = plain('Series', 120)
 export const imprintField = plain('Imprint', 120, false, 'On title page and back')
 export const placeField = plain('Place', 80)
+/** What is said of the book, a line each. */
+export const quotesField: TextField<string[]> = {
+  label: 'What is said of it',
+  hint: 'For the back of the cover: a line each, who says it behind a dash',
+  problem: t => (t.length > 20_000 ? 'What is said of the book takes at most 20,000 characters.' : undefined),
+  read: t => {
+    const lines = t
+      .split('\n')
+      .map(l => l.trim())
+      .filter(Boolean)
+    return lines.length ? lines : undefined
+  },
+  show: v => (v ?? []).join('\n'),
+}
 export const descriptionField = plain('Description', 3200, false, 'On the back of the cover and in the listing')
 
 /** How an author sorts; where nothing is said, as names of persons do. */

@@ -1,5 +1,6 @@
 import { type CoverPiece, isWords } from '../../book'
 import type { DrawnPiece, PieceDrawing, PiecePlace } from './kind'
+import { drawLogo } from './logo'
 import { drawOrnamentPiece } from './ornament'
 import { drawPicture } from './picture'
 import { drawRepeat } from './repeat'
@@ -25,6 +26,8 @@ export async function drawPiece(
       return drawPicture(piece, place, drawing)
     case 'ornament':
       return drawOrnamentPiece(piece, place)
+    case 'logo':
+      return drawLogo(place, drawing)
     case 'repeat':
       return drawRepeat(piece, place, drawing)
   }

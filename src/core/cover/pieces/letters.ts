@@ -1,5 +1,4 @@
 import { type Colour, type Item, type Path, pathBox, PathBuilder, type TextTable } from '../../marks'
-import { mix } from '../mix'
 import type { Rect } from '../rect'
 
 /** A circle that lines are bent along: its middle and the radius of the first baseline; a negative one is bent the other way. */
@@ -85,36 +84,6 @@ function mapped({ ops, xy }: Path, to: (x: number, y: number) => readonly [numbe
     moved[i + 1] = y
   }
   return { ops, xy: moved }
-}
-
-/** Steps of a gradient: finer than an eye tells apart. */
-const STEPS = 64
-
-/** A shape filled from one colour to another along an angle (degrees, 0 from its head to its foot, 90 from left to right). */
-export function gradientIn(
-  clip: Path,
-  box: Rect,
-  { from, to, angle }: { from: Colour; to: Colour; angle: number },
-): Item {
-  const turn = (angle * Math.PI) / 180
-  const [dx, dy] = [Math.sin(turn), Math.cos(turn)]
-  const reach = (Math.abs(dx) * box.width + Math.abs(dy) * box.height) / 2
-  const [cx, cy] = [box.x + box.width / 2, box.y + box.height / 2]
-  const far = box.width + box.height
-  const items = Array.from({ length: STEPS }, (_, i): Item => {
-    // Each band reaches under all that follow: no hair of another colour stands between two.
-    const along = i ? -reach + (2 * reach * i) / STEPS : -far
-    const at = (s: number, t: number): [number, number] => [cx + dx * s - dy * t, cy + dy * s + dx * t]
-    const path = new PathBuilder()
-      .move(...at(along, -far))
-      .line(...at(far, -far))
-      .line(...at(far, far))
-      .line(...at(along, far))
-      .close()
-      .build()
-    return { kind: 'path', path, fill: mix(from, to, i / (STEPS - 1)) }
-  })
-  return { kind: 'group', clip, layers: [{ items }] }
 }
 
 /** Rings of a glow, the widest first. */

@@ -1,8 +1,8 @@
 import type { CoverForm, ShapePiece } from '../../book'
 import { type Item, type Path, PathBuilder, pathFromSvg, rgb } from '../../marks'
+import { gradientIn } from '../gradient'
 import type { Rect } from '../rect'
 import type { DrawnPiece, PiecePlace } from './kind'
-import { gradientIn } from './letters'
 
 /** What a form is drawn with, beside its box. */
 interface FormValues {

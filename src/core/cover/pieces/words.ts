@@ -17,5 +17,16 @@ export function wordsOf(data: TitleData, { field, words }: Pick<TextPiece, 'fiel
       return data.imprint.name
     case 'description':
       return data.description ?? ''
+    case 'quotes':
+      return (data.quotes ?? []).map(quoteLines).join('\n')
   }
 }
+
+/** Who says something stands on a line of their own below it. */
+function quoteLines(quote: string): string {
+  const [, words, who] = /^(.*\S)\s*[—–]\s*([^—–]+)$/su.exec(quote.trim()) ?? []
+  return words && who ? `${words}\n${SAID_BY}${who.trim()}` : quote.trim()
+}
+
+/** What a line begins with that says who said the line above. */
+export const SAID_BY = '— '
