@@ -125,9 +125,10 @@ export async function paintToFile(
   scale: number,
   type: 'jpeg' | 'png',
   pictures: Map<string, Uint8Array> = new Map(),
+  quality = 0.92,
 ): Promise<{ bytes: Uint8Array; width: number; height: number }> {
   const { canvas, width, height } = await painted(page, scale, pictures)
-  const bytes = type === 'jpeg' ? await canvas.encode('jpeg', 92) : await canvas.encode('png')
+  const bytes = type === 'jpeg' ? await canvas.encode('jpeg', Math.round(quality * 100)) : await canvas.encode('png')
   return { bytes: new Uint8Array(bytes), width, height }
 }
 
@@ -173,5 +174,6 @@ export const nodePorts = (pictures: Map<string, Uint8Array>): DeliveryPorts => (
     const { ctx, width, height } = await painted(page, scale, pictures)
     return { width, height, rgba: ctx.getImageData(0, 0, width, height).data }
   },
-  paint: (page, height) => paintToFile(page, height / page.height, 'jpeg', pictures),
+  paint: (page, height, { type, quality } = { type: 'jpeg' }) =>
+    paintToFile(page, height / page.height, type, pictures, quality),
 })

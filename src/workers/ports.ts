@@ -38,17 +38,17 @@ const pictures: PictureSource = {
   },
 }
 
-const fileOf = async (canvas: OffscreenCanvas, type: 'image/jpeg' | 'image/png'): Promise<Uint8Array> =>
-  new Uint8Array(await (await canvas.convertToBlob({ type, quality: 0.9 })).arrayBuffer())
+const fileOf = async (canvas: OffscreenCanvas, type: 'image/jpeg' | 'image/png', quality = 0.9): Promise<Uint8Array> =>
+  new Uint8Array(await (await canvas.convertToBlob({ type, quality })).arrayBuffer())
 
 export const ports: BlankPorts = {
   pictures,
   lightener,
   pageWords: async pdf => (await import('./pdfPicture')).pdfWords(pdf),
   pagePictures: async pdf => (await import('./pdfPicture')).pdfPictures(pdf),
-  async paint(page, height) {
+  async paint(page, height, { type, quality } = { type: 'jpeg' }) {
     const canvas = await withOriginals(page, p => draw(page, height / page.height, p))
-    return { bytes: await fileOf(canvas, 'image/jpeg'), width: canvas.width, height: canvas.height }
+    return { bytes: await fileOf(canvas, `image/${type}`, quality), width: canvas.width, height: canvas.height }
   },
   async inks() {
     const { loadInks } = await import('@/core/ink')

@@ -8,7 +8,6 @@ import {
   fixedPages,
   goesFixed,
   ebookSnapshot,
-  frontHeight,
   frontPicture,
   type MadeEbook,
   makeEbook,
@@ -98,7 +97,7 @@ export function ebookChain(
         const [flat, design, data] = [await get('plainFlat'), await get('design'), await get('data')]
         return drawCover(flat, design, data, { shelf, assets: await get('assets') })
       },
-      front: async get => frontPicture(await get('cover'), frontHeight(await get('profile')), ports),
+      front: async get => frontPicture(await get('cover'), await get('profile'), ports),
       style: async get => (await get('printStyle')) ?? (await get('ownStyle')),
       starts: async get => {
         const interior = await get('printInterior')
@@ -205,7 +204,7 @@ const judged = {
   },
   findings: async (get: Get): Promise<Finding[]> => {
     const { bytes, leftOut, gaps, recordingsLeftOut } = await get('epub')
-    const { width, height } = await get('front')
+    const { width, height, bytes: picture } = await get('front')
     return check({
       book: await get('text'),
       profile: await get('profile'),
@@ -214,7 +213,7 @@ const judged = {
         leftOut,
         faults: await get('faults'),
         gaps,
-        front: { width, height },
+        front: { width, height, bytes: picture.length },
         recordingsLeftOut,
         fixed: !!(await get('fixed')),
         price: await get('price'),

@@ -11,15 +11,7 @@ import {
   type ListPrice,
   sheetSize,
 } from '../cover'
-import {
-  examineElsewhere,
-  frontHeight,
-  frontPicture,
-  type PaintedPage,
-  printSnapshot,
-  type Worked,
-  workedPrint,
-} from '../delivery'
+import { examineElsewhere, frontPicture, type PaintedPage, printSnapshot, type Worked, workedPrint } from '../delivery'
 import type { PageMarks } from '../marks'
 import { type ListingSnapshot, printMoney, type PrintMoney } from '../outlets'
 import {
@@ -247,7 +239,7 @@ export function printChain(
       return { ...(await ports.pixels(page, scale)), scale }
     },
     examined: async get => examineElsewhere(await get('cover'), ports),
-    front: async get => frontPicture(await get('cover'), frontHeight(await get('profile')), ports),
+    front: async get => frontPicture(await get('cover'), await get('profile'), ports),
     money: async get => {
       const [profile, spec, { lowContent }] = [await get('profile'), await get('spec'), await get('draft')]
       return printMoney(profile, spec, await get('pages'), await get('price'), { lowContent })

@@ -172,8 +172,23 @@ export const front: Rule = s => {
   const f = s.ebook?.front
   if (!rules || !f) return []
   const long = Math.max(f.width, f.height)
-  if (long >= rules.frontLeast && long <= rules.frontMost) return []
+  const heavy = f.bytes !== undefined && rules.frontMb !== undefined && f.bytes > rules.frontMb * 1e6
+  const weighs = ((f.bytes ?? 0) / 1e6).toFixed(1)
+  const tooHeavy: Finding[] = heavy
+    ? [
+        {
+          rule: 'front picture',
+          severity: 'stop',
+          place: { kind: 'cover', piece: 'front' },
+          amount: `${weighs} MB`,
+          message: `The front picture weighs ${weighs} MB; ${s.profile.name} takes ${rules.frontMb} MB.`,
+          remedy: 'calm the front',
+        },
+      ]
+    : []
+  if (long >= rules.frontLeast && long <= rules.frontMost) return tooHeavy
   return [
+    ...tooHeavy,
     {
       rule: 'front picture',
       severity: 'stop',

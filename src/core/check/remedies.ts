@@ -11,6 +11,7 @@ export const remedies = {
   'take out what came last':
     'Keep a backup of the book, and take out what was brought in last: its text holds what no ebook may.',
   'mend as said': '{}',
+  'calm the front': 'Take grain or fine patterns from its front: they weigh most.',
   'resize the front': 'Make the picture anew at a size between.',
   'describe the picture': 'Describe it in a sentence, or mark it as decoration.',
   'make the page anew': 'Make its PDF anew where it was made, and bring the page in again.',

@@ -33,7 +33,7 @@ export interface Subject {
     faults?: EpubFinding[]
     /** What keeps readers out. */
     gaps?: AccessGap[]
-    front?: { width: number; height: number }
+    front?: { width: number; height: number; bytes?: number }
     /** Recordings that it is without; whether since its pages are fixed. */
     recordingsLeftOut?: Recording[]
     fixed?: boolean

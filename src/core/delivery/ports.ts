@@ -3,7 +3,13 @@ import type { PageMarks } from '../marks'
 import type { PdfPorts, PictureAt, PictureSource, WordsAt } from '../pdf'
 import type { Lightener } from '../weight'
 
-/** A painted page as a file: JPEG, and its size in pixels. */
+/** The kind of a picture's file, and of a JPEG how much of it is kept, 0 to 1. */
+export interface PaintedAs {
+  type: 'jpeg' | 'png'
+  quality?: number
+}
+
+/** A painted page as a file, and its size in pixels. */
 export interface PaintedPage {
   bytes: Uint8Array
   width: number
@@ -12,8 +18,8 @@ export interface PaintedPage {
 
 /** What making files asks of the world: a canvas, the bytes of pictures, what writing a PDF asks. */
 export interface DeliveryPorts {
-  /** Paints a page as a JPEG of so many pixels in height. */
-  paint(page: PageMarks, height: number): Promise<PaintedPage>
+  /** Paints a page as a file of so many pixels in height: a JPEG where nothing else is said. */
+  paint(page: PageMarks, height: number, as?: PaintedAs): Promise<PaintedPage>
   /** A page with its bleed as pixels; `scale`: pixels a point. Its pictures are what is at hand to be looked at, unless `originals` are asked for. */
   pixels(
     page: PageMarks,

@@ -155,6 +155,8 @@ const ebookSchema = () =>
     epubMb: number().min(1).required(),
     frontLeast: number().integer().min(100).required(),
     frontMost: number().integer().max(20000).required(),
+    /** How heavy a front picture may be; any weight, where it is not said. */
+    frontMb: number().min(0.1).max(1000),
     /** The file has a page with the cover, unless this says no: shops that put one before the text themselves want none. */
     coverPage: boolean(),
     /** The contents can be read as a page, beside what readers show of them by themselves; unless this says no. */

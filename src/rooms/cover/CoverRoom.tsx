@@ -14,6 +14,7 @@ import { CutBrush } from './CutBrush'
 import { foundElsewhere } from './ElsewhereSentence'
 import type { Marked } from './FlatStage'
 import { FlatView } from './FlatView'
+import { FrontFile } from './FrontFile'
 import { FrontView } from './FrontView'
 import { DesignWall } from './DesignWall'
 import { Refit } from './Refit'
@@ -124,7 +125,14 @@ export function CoverRoom({ bookId }: { bookId: string }) {
               />
             )}
             {cover && front && (look.what === 'front' || look.what === 'small') && (
-              <FrontView front={front} small={look.what === 'small'} book={book} />
+              <FrontView front={front} small={look.what === 'small'} book={book}>
+                {edition && (
+                  <FrontFile
+                    {...{ bookId, editionId: edition.id, outletId: view.outletId, front }}
+                    outlet={figures?.outlet}
+                  />
+                )}
+              </FrontView>
             )}
           </div>
           <CoverSide

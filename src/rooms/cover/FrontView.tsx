@@ -1,9 +1,21 @@
 'use client'
+import type { ReactNode } from 'react'
 import type { Book } from '@/core/book'
 import { MarketRow } from './MarketRow'
 
 /** The front as it is cut, or as small as shops show it among others. */
-export function FrontView({ front, small, book }: { front: ImageBitmap; small: boolean; book: Book | undefined }) {
+export function FrontView({
+  front,
+  small,
+  book,
+  children,
+}: {
+  front: ImageBitmap
+  small: boolean
+  book: Book | undefined
+  /** What is said under the front by itself. */
+  children?: ReactNode
+}) {
   const title = book?.data.title ?? ''
   const draw =
     (height: number) =>
@@ -15,7 +27,12 @@ export function FrontView({ front, small, book }: { front: ImageBitmap; small: b
       c.getContext('2d')!.drawImage(front, 0, 0, c.width, c.height)
     }
   if (!small)
-    return <canvas key="front" ref={draw(560)} className="front" role="img" aria-label={`Front of ${title}`} />
+    return (
+      <div className="onefront">
+        <canvas key="front" ref={draw(560)} className="front" role="img" aria-label={`Front of ${title}`} />
+        {children}
+      </div>
+    )
   return (
     <div className="thumbs">
       {[60, 110, 160].map(h => (

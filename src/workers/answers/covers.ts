@@ -1,7 +1,7 @@
 import * as Comlink from 'comlink'
-import type { Edition, Wrap } from '@/core/book'
+import { type Edition, slugOf, type Wrap } from '@/core/book'
 import { designOf, quickCover, type Refitted, refitted } from '@/core/chain'
-import { separationFor } from '@/core/delivery'
+import { frontPicture, type PaintedAs, type PaintedPage, separationFor } from '@/core/delivery'
 import type { PageMarks } from '@/core/marks'
 import type { Separation } from '@/core/ink'
 import { Fault } from '@/core/trade'
@@ -36,6 +36,12 @@ export interface CoverView {
   design: CoverDesign
   /** What of it was made elsewhere, as it lies. */
   elsewhere?: Cover['elsewhere']
+}
+
+/** The front of a cover as a file; `most`: megabytes that the outlet takes. */
+export interface FrontFile extends PaintedPage {
+  name: string
+  most?: number
 }
 
 /** Height of a front in the list of books, pixels. */
@@ -114,6 +120,17 @@ export const covers = {
     if (!cover) throw new Fault('no-binding', 'This outlet binds no such book, so no front can be drawn for it.')
     const page = frontPage(cover)
     return handed(await withPreviews([page], pictures => draw(page, height / page.height, pictures)))
+  },
+
+  /** The front as a file of the size that the outlet takes, and what it may weigh there, megabytes. */
+  async frontFile(bookId: string, editionId: string, type: PaintedAs['type'], outletId?: string): Promise<FrontFile> {
+    const cover = await coverOf(bookId, editionId, outletId)
+    const edition = editionOf(bookId, editionId)
+    const profile = knownOutlets().find(p => p.id === outletOf(edition, outletId))
+    const made = await frontPicture(cover, profile ?? {}, ports, type)
+    const most = profile?.ebook?.frontMb
+    const name = `${slugOf(bookOf(bookId).book.data.title, 'book')}-front.${type === 'png' ? 'png' : 'jpg'}`
+    return Comlink.transfer({ ...made, name, ...(most === undefined ? {} : { most }) }, [made.bytes.buffer])
   },
 
   /** The front of a title of the simulated marketplace. */
