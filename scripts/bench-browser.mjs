@@ -2,6 +2,7 @@
 // a fresh worker; one keystroke in them; a long history; many pictures; a thousand books; the marketplace's answers. With names of parts
 // behind it (`node scripts/bench-browser.mjs history pictures`) it measures those only.
 import { spawnSync } from 'node:child_process'
+import { createCanvas } from '@napi-rs/canvas'
 import { chromium } from '@playwright/test'
 import { bundle, root } from './lib/bundle.mjs'
 import { serve } from './lib/setup.mjs'
@@ -62,6 +63,7 @@ try {
     galley,
     reading: readingRoom,
     planned: plannedRoom,
+    cover: coverDrag,
     history: longHistory,
     pictures: manyPictures,
     light: lightPictures,
@@ -480,6 +482,65 @@ async function plannedRoom(_page, _book, context) {
     `budget 150 ms (the first ${looks[0].toFixed(0)}; ${warm.map(c => c.toFixed(0)).join(' ')})`,
   )
   await page.close()
+}
+
+/** A picture of 24 megapixels is dragged across a cover of a hundred pieces and more. */
+async function coverDrag(page, book) {
+  const photo = createCanvas(6000, 4000)
+  const ctx = photo.getContext('2d')
+  for (let i = 0; i < 60; i++) {
+    ctx.fillStyle = `hsl(${i * 6}, 50%, ${30 + (i % 5) * 10}%)`
+    ctx.fillRect(i * 100, 0, 100, 4000)
+  }
+  await page.goto(`http://localhost:${port}/book/${book}/cover`)
+  const stage = page.locator('.stage canvas').last()
+  await stage.waitFor({ timeout: 60_000 })
+  await page.getByLabel('A picture for a piece: file').setInputFiles({
+    name: 'photo.jpg',
+    mimeType: 'image/jpeg',
+    buffer: await photo.encode('jpeg', 80),
+  })
+  await page.getByRole('group', { name: 'Picture, in sentences' }).waitFor()
+  const pieces = page.locator('.stack li')
+  // Everything is taken and put on again until there are a hundred.
+  while ((await pieces.count()) < 101) {
+    const before = await pieces.count()
+    await page.locator('.stage').focus()
+    for (const key of ['Control+a', 'Control+c', 'Control+v']) await page.keyboard.press(key)
+    await page.waitForFunction(n => document.querySelectorAll('.stack li').length > n, before)
+    await page.waitForTimeout(1500)
+  }
+  const count = await pieces.count()
+  await page.keyboard.press('Escape')
+  await page.waitForTimeout(6000)
+  const box = await stage.boundingBox()
+  const from = { x: box.x + box.width * 0.76, y: box.y + box.height * 0.55 }
+  await page.mouse.move(from.x, from.y)
+  await page.mouse.down()
+  await page.evaluate(() => {
+    window.frames_ = []
+    let last = performance.now()
+    const step = now => {
+      window.frames_.push(now - last)
+      last = now
+      window.dragging_ = requestAnimationFrame(step)
+    }
+    window.dragging_ = requestAnimationFrame(step)
+  })
+  const begin = Date.now()
+  for (let i = 1; i <= 180; i++) {
+    await page.mouse.move(from.x + Math.sin(i / 12) * 60, from.y + Math.cos(i / 15) * 40)
+    await page.waitForTimeout(8)
+  }
+  const took = (Date.now() - begin) / 1000
+  const frames = await page.evaluate(() => (cancelAnimationFrame(window.dragging_), window.frames_))
+  await page.mouse.up()
+  const late = frames.filter(f => f > 1000 / 30).length
+  line(
+    `a cover of ${count} pieces dragged, frames a second`,
+    (frames.length / took).toFixed(0),
+    `budget 60 (${late} of ${frames.length} late, the worst ${Math.max(...frames).toFixed(0)} ms)`,
+  )
 }
 
 /** Three hundred pictures of 24 megapixels in one book: brought in, looked through. Memory is the browser's, all its processes of pages. */

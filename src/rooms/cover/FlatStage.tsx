@@ -5,6 +5,7 @@ import { Group, Image, Label, Layer, Line, Rect as Box, Stage, Tag, Text, Transf
 import type { CoverPiece } from '@/core/book'
 import { boxInArea, boxOnFlat, type CoverDesign, type Flat, type Rect } from '@/core/cover'
 import type { Patch } from './coverChanges'
+import { useLifted } from './useLifted'
 import { useSnapping } from './useSnapping'
 
 /** Something that is wrong somewhere on the flat, by the number that it is listed under. */
@@ -60,6 +61,7 @@ export function FlatStage({
     transformer.current?.resizeEnabled(nodes.length === 1)
     transformer.current?.rotateEnabled(nodes.length === 1)
   }, [held, design, scale, readOnly])
+  const lift = useLifted(shapes, { flat, picture, width, px })
   const guides = useRef<Konva.Group>(null)
   const snapping = useSnapping({ flat, design, scale, held }, guides)
   const rectOf = (node: Konva.Node): Rect => ({
@@ -127,19 +129,14 @@ export function FlatStage({
               stroke={held.includes(p.id) ? '#fffefb' : 'transparent'}
               strokeWidth={1}
               draggable={!readOnly && !p.locked}
-              onMouseEnter={e => {
-                const s = e.target.getStage()
-                if (s) s.container().style.cursor = 'move'
-              }}
-              onMouseLeave={e => {
-                const s = e.target.getStage()
-                if (s) s.container().style.cursor = ''
-              }}
+              onMouseEnter={e => pointed(e.target, 'move')}
+              onMouseLeave={e => pointed(e.target, '')}
               onMouseDown={e => {
                 // What is held already stays so: it may be about to be moved with the others.
                 if (e.evt.shiftKey || !held.includes(p.id)) onChoose(p.id, e.evt.shiftKey)
               }}
               onTap={() => onChoose(p.id)}
+              onDragStart={e => lift(p, e.target)}
               onDragMove={e => dragged(p, e.target, e.evt.altKey)}
               onDragEnd={e => dropped(p, e.target)}
               onTransformEnd={e => placed(p, e.target)}
@@ -162,6 +159,11 @@ export function FlatStage({
       </Layer>
     </Stage>
   )
+}
+
+const pointed = (node: Konva.Node, cursor: string): void => {
+  const stage = node.getStage()
+  if (stage) stage.container().style.cursor = cursor
 }
 
 /** A box as a node that is placed by its middle. */
