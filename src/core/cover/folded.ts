@@ -83,6 +83,16 @@ function ringsOf(flat: Flat, depth: number): Ring[] {
   }))
 }
 
+/** What is turned in around a board is what is printed next to it: so much of it is seen on its sides, points. */
+const TURNED = 2
+const UNDER = 1.5
+const turnedIn = ({ x, y, width, height }: Rect): Partial<Record<Side, Rect>> => ({
+  left: { x, y, width: TURNED, height },
+  right: { x: x + width - TURNED, y, width: TURNED, height },
+  top: { x, y: y - TURNED, width, height: TURNED },
+  bottom: { x, y: y + height, width, height: TURNED },
+})
+
 function cased(flat: Flat): Folded {
   const { front, back, spine } = flat.panels
   const { width, height } = front
@@ -95,18 +105,30 @@ function cased(flat: Flat): Folded {
     name,
     at: [left + (rect.x - front.x) + rect.width / 2, 0, z],
     size: [rect.width, height, thick],
-    faces: { front: rect },
+    faces: { front: rect, ...turnedIn(rect) },
   })
   const behind = (s: Solid, name: 'back board' | 'back hinge', rect: Rect): Solid => ({
     ...s,
     name,
     at: [s.at[0], 0, -s.at[2]],
-    faces: { back: rect },
+    faces: { back: rect, ...turnedIn(rect) },
   })
   const z = leaf.thickness / 2 + board / 2
   const frontBoard = face('front board', { ...front, x: front.x + hinge, width: width - hinge }, z, board)
   // The cloth is pressed down between the board and the spine.
-  const frontHinge = face('front hinge', { ...front, width: hinge }, leaf.thickness / 2 + board * 0.3, board * 0.3)
+  const pressed = face('front hinge', { ...front, width: hinge }, leaf.thickness / 2 + board * 0.3, board * 0.3)
+  // It goes on under the board: nothing is seen between them.
+  const frontHinge: Solid = {
+    ...pressed,
+    at: [pressed.at[0] + UNDER / 2, 0, pressed.at[2]],
+    size: [hinge + UNDER, height, pressed.size[2]],
+  }
+  const spineFaces = {
+    ...turnedIn(spine),
+    left: spine,
+    front: { ...front, width: board },
+    back: { ...back, x: back.x + width - board, width: board },
+  }
   return {
     width,
     height,
@@ -117,7 +139,7 @@ function cased(flat: Flat): Folded {
       frontHinge,
       behind(frontBoard, 'back board', { ...back, width: width - hinge }),
       behind(frontHinge, 'back hinge', { ...back, x: back.x + width - hinge, width: hinge }),
-      { name: 'spine board', at: [left + board / 2, 0, 0], size: [board, height, depth], faces: { left: spine } },
+      { name: 'spine board', at: [left + board / 2, 0, 0], size: [board, height, depth], faces: spineFaces },
       {
         name: 'pages',
         at: [left + board + leaf.width / 2, 0, 0],
