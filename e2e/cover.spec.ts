@@ -1,4 +1,6 @@
+import { PDFDocument, rgb, StandardFonts } from '@cantoo/pdf-lib'
 import { expect, type Page } from '@playwright/test'
+import { createCanvas } from '@napi-rs/canvas'
 import { unzipSync } from 'fflate'
 import { readFile } from 'node:fs/promises'
 import { test } from './library'
@@ -157,4 +159,120 @@ test('another design is worn from the wall and the one before kept beside; its c
   await wall.getByRole('button', { name: 'Wear Lamp over the tide' }).first().click()
   await expect(under).toContainText('Lamp over the tide')
   await expect(wall.getByRole('button', { name: 'Wear Night street' }).first()).toBeVisible()
+})
+
+/** A wrap as a designer sends it for 120 pages of this book, with a face that is not in it. */
+async function wrapFor120Pages(): Promise<Buffer> {
+  const doc = await PDFDocument.create()
+  const page = doc.addPage([(2 * 5.5 + 120 * 0.00254 + 0.25) * 72, 8.75 * 72])
+  page.setTrimBox(9, 9, page.getWidth() - 18, page.getHeight() - 18)
+  page.drawRectangle({ x: 0, y: 0, width: page.getWidth(), height: page.getHeight(), color: rgb(0.3, 0.1, 0.2) })
+  const font = await doc.embedFont(StandardFonts.Helvetica)
+  page.drawText('The Almanac', { x: page.getWidth() - 320, y: 400, size: 40, font, color: rgb(1, 1, 1) })
+  return Buffer.from(await doc.save())
+}
+
+test('a wrap made elsewhere is looked over and laid on the flat, follows its spine, and its designer is told; taken off, the design is worn again', async ({
+  page,
+}) => {
+  await room(page)
+  const design = await painted(page)
+  await page.getByLabel('A cover made elsewhere: file').setInputFiles({
+    name: 'wrap.pdf',
+    mimeType: 'application/pdf',
+    buffer: await wrapFor120Pages(),
+  })
+  const elsewhere = page.getByRole('region', { name: 'Made elsewhere' })
+  await expect(elsewhere).toContainText(
+    'This cover is wrap.pdf, 11.555 × 8.750 in with its bleed, for a spine of 0.305 in.',
+  )
+  await expect.poll(() => painted(page)).not.toBe(design)
+  await expect(elsewhere).toContainText('Looked over: 1 run of words')
+  const found = elsewhere.getByRole('listitem')
+  await expect(found.filter({ hasText: 'The wrap is 0.076 in wider than the flat' })).toHaveCount(1)
+  await expect(found.filter({ hasText: 'prints with what is not in it: Helvetica' })).toHaveCount(1)
+  // Both ways are seen before one is chosen.
+  await expect(elsewhere.getByRole('img', { name: /The flat for/ })).toHaveCount(2)
+  await value(page, 'Art on another spine', 'follows along both folds')
+  await expect(found.filter({ hasText: 'wider than the flat' })).toHaveCount(0)
+
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'a template of this flat' }).click(),
+  ])
+  const files = unzipSync(new Uint8Array(await readFile(await download.path())))
+  const told = new TextDecoder().decode(files['changes.txt'])
+  expect(told).toMatch(/Spine: was 0\.305 in \(7\.74 mm\); is 0\.229 in/)
+  expect(told).toMatch(/Helvetica/)
+
+  await page.reload()
+  await expect(elsewhere).toContainText('follows along both folds')
+  await elsewhere.getByRole('button', { name: 'Take it off' }).click()
+  await expect(elsewhere).toHaveCount(0)
+  await expect(page.getByRole('region', { name: 'On the front' })).toBeVisible()
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(elsewhere).toContainText('wrap.pdf')
+})
+
+test('a picture is cut out, corrected with the brush, and shown in other tones; the front is taken as a PNG', async ({
+  page,
+}) => {
+  await room(page)
+  // A dark round on a plain ground.
+  const canvas = createCanvas(240, 240)
+  const ctx = canvas.getContext('2d')
+  ctx.fillStyle = '#f4f1ea'
+  ctx.fillRect(0, 0, 240, 240)
+  ctx.fillStyle = '#7a1f2b'
+  ctx.beginPath()
+  ctx.arc(120, 120, 80, 0, 7)
+  ctx.fill()
+  await page.getByLabel('A picture for a piece: file').setInputFiles({
+    name: 'round.png',
+    mimeType: 'image/png',
+    buffer: canvas.toBuffer('image/png'),
+  })
+  const said = page.getByRole('group', { name: 'Picture, in sentences' })
+  await expect(said).toContainText('It shows')
+  const whole = await painted(page)
+  await value(page, 'Its ground', 'cut out')
+  await expect.poll(() => painted(page)).not.toBe(whole)
+  await said.getByRole('button', { name: 'Correct it by hand' }).click()
+  const brushing = page.getByRole('group', { name: 'Correct what was cut out' })
+  const sheet = brushing.locator('canvas')
+  const box = (await sheet.boundingBox())!
+  const at = (x: number, y: number): [number, number] => [box.x + box.width * x, box.y + box.height * y]
+  /** How much of the picture covers what lies under it where the brush went. */
+  const seen = (): Promise<number> =>
+    sheet.evaluate(c => {
+      const { width, height } = c as HTMLCanvasElement
+      return (c as HTMLCanvasElement).getContext('2d')!.getImageData(width >> 1, height >> 1, 1, 1).data[3]!
+    })
+  await expect.poll(seen).toBe(255)
+  await page.mouse.move(...at(0.4, 0.5))
+  await page.mouse.down()
+  await page.mouse.move(...at(0.5, 0.5), { steps: 6 })
+  await page.mouse.move(...at(0.6, 0.5), { steps: 6 })
+  await page.mouse.up()
+  await expect.poll(seen).toBeLessThan(90)
+  await brushing.getByRole('button', { name: 'Take the last stroke back' }).click()
+  await expect.poll(seen).toBe(255)
+  await brushing.getByRole('button', { name: 'Done' }).click()
+  await page.locator('.konvajs-content canvas').first().waitFor()
+  const cut = await painted(page)
+  await value(page, 'Colours of the picture', 'greys')
+  await value(page, 'Goes over into nothing', 'toward its foot')
+  await expect.poll(() => painted(page)).not.toBe(cut)
+
+  await value(page, 'What is seen', 'the front')
+  await value(page, 'Kind of the front’s file', 'PNG')
+  await expect(page.locator('.frontfile')).toContainText(
+    /1656 × 2560 pixels in sRGB, .* of the 20 MB that Ostrevane takes/,
+  )
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Take it', exact: true }).click(),
+  ])
+  expect(download.suggestedFilename()).toBe('the-tidewardens-almanac-front.png')
+  expect([...(await readFile(await download.path())).subarray(1, 4)]).toEqual([0x50, 0x4e, 0x47])
 })

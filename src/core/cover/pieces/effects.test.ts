@@ -6,7 +6,7 @@ import { type Item, type Layer, layerBox } from '../../marks'
 import { profileOf, shippedProfiles } from '../../outlets'
 import { flatFor } from '../geometry'
 import { outlineOfSvg } from '../ownPath'
-import { drawPiece } from '.'
+import { drawPiece, wordsOf } from '.'
 import { placesIn } from './repeat'
 
 const flat = flatFor(profileOf('ostrevane', shippedProfiles), {
@@ -76,6 +76,45 @@ describe('letters', () => {
       expect(set!.ink.y + set!.ink.height).toBeLessThanOrEqual(box.y + box.height + 0.5)
       expect(set!.tooLong).toBe(false)
     }
+  })
+  test('of lines with sizes of their own are in those relations, in so many lines, as large as they fit', async () => {
+    const sizes = fc.array(fc.double({ min: 0.3, max: 2, noNaN: true }), { minLength: 2, maxLength: 3 })
+    await fc.assert(
+      fc.asyncProperty(sizes, async lineSizes => {
+        const { layer, words: set } = await drawn(title({ lineSizes }), 'The Tidewarden’s Almanac')
+        const lines = linesOf(layer).sort((a, b) => a.y - b.y)
+        expect(lines).toHaveLength(lineSizes.length)
+        for (const [i, l] of lines.entries())
+          expect(l.size / lines[0]!.size).toBeCloseTo(lineSizes[i]! / lineSizes[0]!, 4)
+        const widest = Math.max(...lines.map(l => l.width))
+        expect(widest).toBeLessThanOrEqual(box.width + 0.5)
+        const high = set!.ink.height
+        expect(high).toBeLessThanOrEqual(box.height + 0.5)
+        // Something holds it: the width, the height, or the size that is asked.
+        const largest = Math.max(...lines.map(l => l.size))
+        expect(widest > box.width * 0.98 || high > box.height * 0.98 || largest > 199).toBe(true)
+      }),
+      { numRuns: 40 },
+    )
+  })
+  test('of fewer words than lines are asked are set as others are', async () => {
+    const { layer } = await drawn(title({ lineSizes: [1, 0.5, 1], size: 40 }), 'Large Letters')
+    const lines = linesOf(layer)
+    expect(new Set(lines.map(l => l.size)).size).toBe(1)
+  })
+  test('of a sentence that is pulled out of a back are larger than those around it; who said something stands right under it', async () => {
+    const back = (words: string) =>
+      drawn(title({ panel: 'back', field: 'own', words, size: 12, capitals: false, leading: 1.4 }), '')
+    const { layer } = await back('One line.\n> A line that stands out.\nOne line more.\n— Somebody')
+    const lines = linesOf(layer).sort((a, b) => a.y - b.y)
+    expect(lines.map(l => Math.round(l.size * 10) / 10)).toEqual([12, 15.6, 12, 12])
+    // Paragraphs stand apart by half a line more; an attribution does not.
+    const gaps = lines.slice(1).map((l, i) => l.y - lines[i]!.y)
+    expect(gaps[1]!).toBeCloseTo(12 * 1.4 * 1.5, 1)
+    expect(gaps[2]!).toBeCloseTo(12 * 1.4, 1)
+    // On a front such a sign is a sign.
+    const front = linesOf((await drawn(title({ field: 'own', words: '> 12', size: 40 }), '')).layer)
+    expect(front).toHaveLength(1)
   })
   test('on a bend stand on its circle, in order, and inside the box', async () => {
     for (const arc of [60, 140, -60]) {
@@ -216,5 +255,38 @@ describe('an outline from an SVG', () => {
     expect(() => outlineOfSvg(svg('<text>Ebb</text>'))).toThrow(/no outline/)
     expect(() => outlineOfSvg(svg('<path d="M0 0 Lx"/>'))).toThrow(/damaged/)
     expect(() => outlineOfSvg(new TextEncoder().encode('<html/>'))).toThrow(/no SVG/)
+  })
+})
+
+describe('fields of the book', () => {
+  const said = (quotes: string[]): string => wordsOf({ ...data('Ebb'), quotes }, { field: 'quotes' })
+
+  test('what is said of it stands over who says it; what says nobody stands by itself', () => {
+    expect(said(['A quiet marvel. — The Harbour Review'])).toBe('A quiet marvel.\n— The Harbour Review')
+    expect(said(['Well–made – Bel Tarrow'])).toBe('Well–made\n— Bel Tarrow')
+    expect(said(['Nobody writes water so.', 'Read it. — B.'])).toBe('Nobody writes water so.\nRead it.\n— B.')
+    expect(wordsOf(data('Ebb'), { field: 'quotes' })).toBe('')
+  })
+
+  test('no word of what is said is lost, however it is written', () => {
+    const plain = (text: string): string => text.replace(/[\s—–]/g, '')
+    fc.assert(
+      fc.property(
+        fc.array(fc.string({ unit: fc.constantFrom('a', 'b', ' ', '—', '–', '-', '.'), maxLength: 30 })),
+        quotes => {
+          expect(plain(said(quotes))).toBe(plain(quotes.join('')))
+        },
+      ),
+    )
+  })
+
+  test('the logo of the imprint is whole in the middle of its box; without one nothing is drawn', async () => {
+    const asset = { id: 'logo', type: 'image/png' as const, width: 200, height: 100 }
+    const piece = { id: 'l', kind: 'logo' as const, panel: 'back' as const, box: { x: 0, y: 0, width: 1, height: 1 } }
+    const drawing = { flat, data: data('Ebb'), barcode: undefined, shelf, assets: [asset] }
+    expect(await drawPiece(piece, { area, box }, drawing)).toBeUndefined()
+    const imprint = { name: 'Saltgrass', logo: 'logo' }
+    const { layer } = (await drawPiece(piece, { area, box }, { ...drawing, data: { ...data('Ebb'), imprint } }))!
+    expect(layer.items).toEqual([{ kind: 'image', asset: 'logo', x: 20, y: 70, width: 360, height: 180 }])
   })
 })
