@@ -1,5 +1,5 @@
 import { lazy, mixed, type Schema } from 'yup'
-import { coverForms, fadeSides, repeatPatterns } from '../book'
+import { coverForms, fadeSides, repeatPatterns, tiesAcross, tiesDown } from '../book'
 import { motifNames, motifs } from '../cover'
 import { fields } from '../trade'
 
@@ -17,6 +17,13 @@ const placed = {
     width: amount(0, 4).required(),
     height: amount(0, 4).required(),
   }).required(),
+  tied: optional(
+    shape({
+      across: one(...tiesAcross).required(),
+      down: one(...tiesDown).required(),
+      of: shape({ width: amount(1, 7200).required(), height: amount(1, 7200).required() }).required(),
+    }),
+  ),
   name: text(120),
   turn: amount(-360, 360),
   locked: yesNo(),

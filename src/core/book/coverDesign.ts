@@ -57,6 +57,16 @@ export type Field = 'title' | 'subtitle' | 'author' | 'series' | 'imprint' | 'de
 /** What a piece is placed on: a panel, or the whole sheet. */
 export type PieceGround = PanelName | 'sheet'
 
+export const tiesAcross = ['left', 'middle', 'right'] as const
+export const tiesDown = ['head', 'middle', 'foot'] as const
+
+/** What of its area a piece is tied to, and how large that was when its box was said, points (on the spine, along the spine). */
+export interface Tie {
+  across: (typeof tiesAcross)[number]
+  down: (typeof tiesDown)[number]
+  of: { width: number; height: number }
+}
+
 /** What all pieces have. */
 export interface Placed {
   id: string
@@ -65,6 +75,8 @@ export interface Placed {
   within?: 'safe' | 'panel' | 'folds'
   /** In parts of that area (on the spine, along the spine). */
   box: { x: number; y: number; width: number; height: number }
+  /** It keeps its size and its distance from there, whatever its area; in proportion to it where absent. */
+  tied?: Tie
   /** As the author calls it. */
   name?: string
   /** Degrees, clockwise, about the middle of its box. */

@@ -44,6 +44,9 @@ export {
   type Placed,
   type ShapePiece,
   type TextPiece,
+  type Tie,
+  tiesAcross,
+  tiesDown,
   type Wrap,
 } from './coverDesign'
 export { derivedSortName, sortNameOf } from './sortName'

@@ -10,6 +10,7 @@ import { motifItems } from './motifs'
 import { covering, drawPiece, type PieceDrawing, type WordsSet } from './pieces'
 import { areaOf, sheetOf, sizeIn } from './place'
 import { spineBox, spineTransform } from './spineText'
+import { settledOn } from './tied'
 import { type Matrix, middleOf, onto, turnAbout } from './turn'
 
 /** A piece of words as it was set: for checks and views. */
@@ -61,10 +62,11 @@ interface CoverNeeds {
 /** Draws a design on a flat for a book. The barcode stands where the profile says, if there is an ISBN. */
 export async function drawCover(
   bare: Flat,
-  design: CoverDesign,
+  asked: CoverDesign,
   data: TitleData,
   { isbn, price, shelf, assets = [], wrap }: CoverNeeds,
 ): Promise<Cover> {
+  const design = settledOn(asked, bare)
   const ours = bare.barcodeBy === 'author'
   const barcode = wrap?.barcode !== 'in it' && (isbn || !ours) ? zoneOf(bare, 'barcode', 'back') : undefined
   const code =
@@ -84,7 +86,8 @@ export async function drawCover(
   const front = design.front && frontOn(design.front, flat, assets)
   if (front) under.push({ items: [elsewhereItems(front, areaOf(flat, ON_FRONT)!)] })
   if (logo) under.push(logoLayer(logo))
-  const shown = { ...design, pieces: piecesShown(design) }
+  // What a logo leaves of the spine is another area.
+  const shown = settledOn({ ...design, pieces: piecesShown(design) }, flat)
   const over = await Promise.all(shown.pieces.map(p => placed(p, drawing)))
   const drawn = over.filter(p => p !== undefined)
   return {

@@ -4,7 +4,7 @@ import { useSearchParams } from 'next/navigation'
 import { type KeyboardEvent, useRef, useState } from 'react'
 import type { Asset, CoverDesign, CoverPiece } from '@/core/book'
 import type { Finding } from '@/core/check'
-import { boxOnFlat, piecesShown } from '@/core/cover'
+import { boxOnFlat, piecesShown, settledOn } from '@/core/cover'
 import { BookTop, NoBook } from '@/parts/BookTop'
 import { type OpenBook, useOpenBook } from '@/parts/openBook'
 import { Sill, sillOf } from '@/parts/Sill'
@@ -179,10 +179,10 @@ function brushedPiece(piece: CoverPiece | undefined, id: string | undefined, ass
 }
 
 /** The design with the pieces that are seen: none under a whole cover that was made elsewhere. */
-const pieceShown = (design: CoverDesign, cover: CoverView | undefined): CoverDesign => ({
-  ...design,
-  pieces: cover?.elsewhere?.what === 'wrap' ? NONE : piecesShown(design),
-})
+function pieceShown(design: CoverDesign, cover: CoverView | undefined): CoverDesign {
+  const shown = { ...design, pieces: cover?.elsewhere?.what === 'wrap' ? NONE : piecesShown(design) }
+  return cover ? settledOn(shown, cover.flat) : shown
+}
 
 /** Where on the flat findings are, by the number that each is listed under. */
 const areasOf = (findings: readonly Finding[]): Marked[] =>

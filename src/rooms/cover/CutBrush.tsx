@@ -23,6 +23,9 @@ export function CutBrush({
   onChange: ChangePiece<PicturePiece>
   onDone: () => void
 }) {
+  const here = useRef<HTMLDivElement>(null)
+  // On a narrow screen the picture is far above what asked for it.
+  useEffect(() => void here.current?.scrollIntoView({ block: 'nearest' }), [])
   const [keeps, setKeeps] = useState(false)
   const [radius, setRadius] = useState(0.03)
   const [room, size] = useSize<HTMLDivElement>()
@@ -35,7 +38,7 @@ export function CutBrush({
   const put = (next: BrushStroke[]): void =>
     onChange(`Correct the ${called(piece)} by hand`, { cut: { ...cut!, strokes: next } })
   return (
-    <div className="brushing" role="group" aria-label="Correct what was cut out">
+    <div ref={here} className="brushing" role="group" aria-label="Correct what was cut out">
       <p>
         What the brush touches{' '}
         <ChoiceValue

@@ -1,6 +1,6 @@
 'use client'
 import dynamic from 'next/dynamic'
-import type { CoverDesign } from '@/core/book'
+import { type CoverDesign, isWords } from '@/core/book'
 import type { CoverView } from '@/workers/answers/covers'
 import { called } from './coverChanges'
 import type { Marked } from './FlatStage'
@@ -56,7 +56,7 @@ export function FlatView({
       >
         <FlatStage
           flat={cover.flat}
-          design={design}
+          design={onStage(design, cover, hand.held)}
           marks={whole ? marks : NONE}
           picture={picture}
           scale={scale}
@@ -72,6 +72,12 @@ export function FlatView({
     </div>
   )
 }
+
+/** Words that have nothing to say are taken hold of in the list alone, and nothing comes to rest on them. */
+const onStage = (design: CoverDesign, { pieces }: CoverView, held: readonly string[]): CoverDesign => ({
+  ...design,
+  pieces: design.pieces.filter(p => !isWords(p) || held.includes(p.id) || pieces.some(s => s.id === p.id)),
+})
 
 const NONE: never[] = []
 

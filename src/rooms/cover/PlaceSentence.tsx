@@ -1,6 +1,7 @@
 'use client'
 import type { CoverPiece } from '@/core/book'
-import { areaOf, type Flat, keptIn, sizeIn } from '@/core/cover'
+import { areaOf, type Flat, keptIn, sizeIn, tiedOn } from '@/core/cover'
+import { TieSentence } from './TieSentence'
 import { IN } from '@/core/trade'
 import { lengthField } from '@/parts/lengths'
 import { ChoiceValue, NumberValue, Sentence, TextValue } from '@/parts/Sentence'
@@ -44,7 +45,13 @@ export function PlaceSentence({ piece, flat, onChange }: { piece: CoverPiece; fl
         { value: 'panel', words: `all of the ${panels[piece.panel]}, to the bleed` },
         ...(along ? [{ value: 'folds', words: 'all of the spine, and past both folds' }] : []),
       ]}
-      onChange={v => onChange(`Place of the ${name}`, { within: v === 'panel' || v === 'folds' ? v : undefined })}
+      onChange={v => {
+        const within = v === 'panel' || v === 'folds' ? v : undefined
+        // It is tied to the area that it is in now.
+        const { within: _w, ...rest } = piece
+        const moved = { ...rest, ...(within ? { within } : {}) } as CoverPiece
+        onChange(`Place of the ${name}`, { within, tied: tiedOn(moved, flat, piece.tied) })
+      }}
     />
   )
   const upward = along && flat.spineReads === 'up'
@@ -78,6 +85,7 @@ export function PlaceSentence({ piece, flat, onChange }: { piece: CoverPiece; fl
       ) : (
         <p>This spine is too thin for what stands in {placedIn}.</p>
       )}
+      {area && <TieSentence {...{ piece, flat, onChange }} />}
       <p>
         It is called{' '}
         <TextValue

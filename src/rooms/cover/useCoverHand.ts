@@ -1,7 +1,7 @@
 'use client'
 import { useState } from 'react'
 import type { Asset, CoverDesign, CoverPiece } from '@/core/book'
-import { type Alignment, aligned, type Axis, type Boxes, distributed, type Flat, moved } from '@/core/cover'
+import { type Alignment, aligned, type Axis, type Boxes, distributed, type Flat, moved, settledOn } from '@/core/cover'
 import { useCommit } from '@/parts/useCommit'
 import { useSay } from '@/parts/useSay'
 import {
@@ -98,7 +98,9 @@ export function useCoverHand(
 
   const change: ChangeDesign = (label, patch, merge = false) => {
     if (!design || readOnly) return
-    void commit(label, r => ({ cover: patch(r.cover ?? design) }), merge)
+    // What is said of a piece is said of the flat that is seen.
+    const here = (d: CoverDesign): CoverDesign => (flat ? settledOn(d, flat) : d)
+    void commit(label, r => ({ cover: patch(here(r.cover ?? design)) }), merge)
   }
   /** A step that makes a piece, and takes it into the hand. */
   const make = (label: string, of: (d: CoverDesign) => { design: CoverDesign; id: string }): void => {
