@@ -14,6 +14,7 @@ import { profileOf, shippedProfiles } from '@/core/outlets'
 import { foreignPages } from '@/core/pdf'
 import type { OutletProfile } from '@/core/trade'
 import { shelf } from './support/core'
+import { pngOf } from './support/png'
 import { run } from './support/run'
 
 /** Covers that other programs made: brought in, looked over, laid on the flat, and sent on as they are. */
@@ -309,27 +310,10 @@ describe('on its way to the printer', () => {
 
 describe('a picture as a wrap', () => {
   const flat = flatAt(tarnbrook, 200)
-  /** A PNG that says so many pixels a metre. */
-  function png(width: number, height: number, perMetre?: number): Uint8Array {
-    const canvas = createCanvas(width, height)
-    const ctx = canvas.getContext('2d')
-    ctx.fillStyle = '#345'
-    ctx.fillRect(0, 0, width, height)
-    const bytes = canvas.toBuffer('image/png')
-    if (!perMetre) return new Uint8Array(bytes)
-    const chunk = Buffer.alloc(21)
-    chunk.writeUInt32BE(9, 0)
-    chunk.write('pHYs', 4)
-    chunk.writeUInt32BE(perMetre, 8)
-    chunk.writeUInt32BE(perMetre, 12)
-    chunk[16] = 1
-    return new Uint8Array(Buffer.concat([bytes.subarray(0, 33), chunk, bytes.subarray(33)]))
-  }
-
   test('its head says at how many pixels an inch it is printed; what screens have says nothing', () => {
-    expect(pixelsAnInch(png(10, 10, 11811))).toBe(300)
-    expect(pixelsAnInch(png(10, 10, 2835))).toBeUndefined()
-    expect(pixelsAnInch(png(10, 10))).toBeUndefined()
+    expect(pixelsAnInch(pngOf(10, 10, 11811))).toBe(300)
+    expect(pixelsAnInch(pngOf(10, 10, 2835))).toBeUndefined()
+    expect(pixelsAnInch(pngOf(10, 10))).toBeUndefined()
     const jpeg = Uint8Array.from([
       0xff, 0xd8, 0xff, 0xe0, 0, 16, 0x4a, 0x46, 0x49, 0x46, 0, 1, 1, 2, 0, 118, 0, 118, 0, 0,
     ])
@@ -341,7 +325,7 @@ describe('a picture as a wrap', () => {
     const [width, height] = [flat.width + 2 * flat.bleed.left, flat.height + 2 * flat.bleed.top].map(v =>
       Math.round(v * 2),
     )
-    const bytes = png(width!, height!)
+    const bytes = pngOf(width!, height!)
     const asset = readAsset(bytes)!
     const ports = nodePorts(new Map([[asset.id, bytes]]))
     const wrap = { sheets: [{ asset: asset.id }] }

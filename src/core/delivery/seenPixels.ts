@@ -33,7 +33,7 @@ export class SeenPixels {
     const rows = this.of.height
     let plain = 0
     for (let row = 0; row < rows; row++) {
-      const y = (row + 0.5) * step
+      const y = this.from.y + (row + 0.5) * step
       const first = this.at(x - strip / 2, y)
       let same = true
       for (let dx = -strip / 2; same && dx <= strip / 2; dx += step) same = near(this.at(x + dx, y), first)
