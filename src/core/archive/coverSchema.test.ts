@@ -143,6 +143,10 @@ describe('a cover that comes in', () => {
     [{ sheets: [{ asset: asset.id }], atFolds: 'torn' }, /atFolds|none of the values/],
   ])('an edition’s own wrap is refused where it is %j', (wrap, words) => {
     expect(troubles(withEdition(wrap))[0]).toMatch(words)
+    // Mended, the edition goes on without what was wrong.
+    const { book } = mendedBook(withEdition(wrap), shippedProfiles)!
+    expect(troubles(book)).toEqual([])
+    expect(book.editions).toMatchObject(withEdition().editions)
   })
 
   test('loses a broken piece when it is mended, and no other', () => {

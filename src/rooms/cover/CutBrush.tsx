@@ -2,6 +2,7 @@
 import { type PointerEvent, useEffect, useRef, useState } from 'react'
 import type { Asset, BrushStroke, PicturePiece } from '@/core/book'
 import { treatedFrom } from '@/core/cover'
+import { ActValue } from '@/parts/ActValue'
 import { ChoiceValue, NumberValue } from '@/parts/Sentence'
 import { usePress } from '@/parts/usePress'
 import { useSize } from '@/parts/useSize'
@@ -62,10 +63,10 @@ export function CutBrush({
         of the picture wide.{' '}
         {strokes.length > 0 && (
           <>
-            <Way words="Take the last stroke back" onTake={() => put(strokes.slice(0, -1))} /> ·{' '}
+            <ActValue words="Take the last stroke back" onAct={() => put(strokes.slice(0, -1))} /> ·{' '}
           </>
         )}
-        <Way words="Done" onTake={onDone} />
+        <ActValue words="Done" onAct={onDone} />
         {cutting && <span role="status"> Cutting …</span>}
       </p>
       <div className="sheetroom" ref={room}>
@@ -77,16 +78,6 @@ export function CutBrush({
         )}
       </div>
     </div>
-  )
-}
-
-function Way({ words, onTake }: { words: string; onTake: () => void }) {
-  return (
-    <span className="value">
-      <button type="button" onClick={onTake}>
-        {words}
-      </button>
-    </span>
   )
 }
 

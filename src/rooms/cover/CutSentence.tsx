@@ -1,5 +1,6 @@
 'use client'
 import type { PictureCut, PicturePiece } from '@/core/book'
+import { ActValue } from '@/parts/ActValue'
 import { ChoiceValue, NumberValue } from '@/parts/Sentence'
 import { called, type ChangePiece } from './coverChanges'
 
@@ -72,11 +73,7 @@ export function CutSentence({
       {cut && (
         <>
           {' '}
-          <span className="value">
-            <button type="button" onClick={onBrush}>
-              {cut.strokes?.length ? 'Correct it further by hand' : 'Correct it by hand'}
-            </button>
-          </span>
+          <ActValue words={cut.strokes?.length ? 'Correct it further by hand' : 'Correct it by hand'} onAct={onBrush} />
           .
         </>
       )}

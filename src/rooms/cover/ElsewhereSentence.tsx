@@ -4,6 +4,7 @@ import { ELSEWHERE, type Flat, type LyingSheet } from '@/core/cover'
 import type { Finding } from '@/core/check'
 import { remedyWords } from '@/core/check'
 import { takeOffWrap } from '@/data/elsewhere'
+import { ActValue } from '@/parts/ActValue'
 import { showLength, showSize } from '@/parts/lengths'
 import { ChoiceValue } from '@/parts/Sentence'
 import { useCommit } from '@/parts/useCommit'
@@ -73,12 +74,7 @@ export function ElsewhereSentence({
             .{' '}
           </>
         )}
-        <span className="value">
-          <button type="button" onClick={off}>
-            Take it off
-          </button>
-        </span>
-        , and the design is worn again.
+        <ActValue words="Take it off" onAct={off} />, and the design is worn again.
       </p>
       {whole && wrap && sheet.spine !== undefined && (
         <Following

@@ -1,5 +1,6 @@
 'use client'
 import { useState } from 'react'
+import { ActValue } from '@/parts/ActValue'
 import { megabytes } from '@/parts/megabytes'
 import { bringUpToDate } from '@/parts/openBook'
 import { saveAs } from '@/parts/saveAs'
@@ -49,12 +50,7 @@ export function FrontFile({
   const heavy = answer?.most !== undefined && answer.bytes.length > answer.most * 1e6
   return (
     <p className="frontfile">
-      <span className="value">
-        <button type="button" onClick={() => void take()}>
-          Take it
-        </button>
-      </span>{' '}
-      as a{' '}
+      <ActValue words="Take it" onAct={() => void take()} /> as a{' '}
       <ChoiceValue
         label="Kind of the front’s file"
         value={kind}

@@ -12,6 +12,7 @@ import {
   shippedDesigns,
 } from '@/core/cover'
 import { bringInPicture, pictureTypes } from '@/data/pictures'
+import { ActValue } from '@/parts/ActValue'
 import { FilePick } from '@/parts/FilePick'
 import { ChoiceValue, NumberValue, Sentence } from '@/parts/Sentence'
 import { useSay } from '@/parts/useSay'
@@ -187,24 +188,17 @@ function GroundPicture({ bookId, design, onChange }: { bookId: string; design: C
             }
           />
           ;{' '}
-          <span className="value">
-            <button type="button" onClick={() => onChange('Take the picture away', ({ picture: _p, ...d }) => d)}>
-              take it away
-            </button>
-          </span>
+          <ActValue
+            words="take it away"
+            onAct={() => onChange('Take the picture away', ({ picture: _p, ...d }) => d)}
+          />
           .
         </>
       ) : (
         <FilePick label="Cover picture file" accept={pictureTypes} onPick={([file]) => void bring(file!)}>
           {pick => (
             <>
-              No picture covers it:{' '}
-              <span className="value">
-                <button type="button" onClick={pick}>
-                  bring one in
-                </button>
-              </span>
-              .
+              No picture covers it: <ActValue words="bring one in" onAct={pick} />.
             </>
           )}
         </FilePick>

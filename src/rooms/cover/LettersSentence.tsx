@@ -1,5 +1,6 @@
 'use client'
 import type { TextPiece } from '@/core/book'
+import { ActValue } from '@/parts/ActValue'
 import { ChoiceValue, NumberValue } from '@/parts/Sentence'
 import { called, type ChangePiece } from './coverChanges'
 import { Tint } from './Tint'
@@ -177,21 +178,13 @@ function LineSizes({ sizes, onTake }: { sizes: readonly number[]; onTake: (sizes
       {sizes.length < MOST_LINES && (
         <>
           {', '}
-          <span className="value">
-            <button type="button" onClick={() => onTake([...sizes, sizes.at(-1)!])}>
-              a line more
-            </button>
-          </span>
+          <ActValue words="a line more" onAct={() => onTake([...sizes, sizes.at(-1)!])} />
         </>
       )}
       {sizes.length > 2 && (
         <>
           {', '}
-          <span className="value">
-            <button type="button" onClick={() => onTake(sizes.slice(0, -1))}>
-              one less
-            </button>
-          </span>
+          <ActValue words="one less" onAct={() => onTake(sizes.slice(0, -1))} />
         </>
       )}
     </>

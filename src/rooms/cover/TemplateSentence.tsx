@@ -3,6 +3,7 @@ import { useState } from 'react'
 import type { CoverDesign, Edition } from '@/core/book'
 import type { Flat } from '@/core/cover'
 import { bringInFront, bringInWrap, coverFileTypes } from '@/data/elsewhere'
+import { ActValue } from '@/parts/ActValue'
 import { FilePick } from '@/parts/FilePick'
 import { bringUpToDate } from '@/parts/openBook'
 import { saveAs } from '@/parts/saveAs'
@@ -45,11 +46,11 @@ export function TemplateSentence({
     <div className="template">
       <p>
         Drawn elsewhere? Take{' '}
-        <span className="value">
-          <button type="button" disabled={busy !== undefined} onClick={() => void take()}>
-            {busy === 'out' ? 'making it …' : 'a template of this flat'}
-          </button>
-        </span>
+        <ActValue
+          words={busy === 'out' ? 'making it …' : 'a template of this flat'}
+          off={busy !== undefined}
+          onAct={() => void take()}
+        />
         : a PDF, an SVG, a PNG, a sheet of settings
         {edition.wrap ? ', and what has changed since the last file' : ''}.
       </p>
@@ -57,25 +58,15 @@ export function TemplateSentence({
         <p>
           Bring in{' '}
           <FilePick label="A cover made elsewhere: file" accept={coverFileTypes} onPick={([f]) => void whole(f!)}>
-            {pick => <Way words={busy === 'in' ? 'reading it …' : 'the whole cover'} off={!!busy} onTake={pick} />}
+            {pick => <ActValue words={busy === 'in' ? 'reading it …' : 'the whole cover'} off={!!busy} onAct={pick} />}
           </FilePick>{' '}
           or{' '}
           <FilePick label="A front made elsewhere: file" accept={coverFileTypes} onPick={([f]) => void front(f!)}>
-            {pick => <Way words="a front" off={!!busy} onTake={pick} />}
+            {pick => <ActValue words="a front" off={!!busy} onAct={pick} />}
           </FilePick>
           , as a PDF, a PNG or a JPEG.
         </p>
       </WriterOnly>
     </div>
-  )
-}
-
-function Way({ words, off, onTake }: { words: string; off: boolean; onTake: () => void }) {
-  return (
-    <span className="value">
-      <button type="button" disabled={off} onClick={onTake}>
-        {words}
-      </button>
-    </span>
   )
 }
