@@ -8,7 +8,7 @@ import { nodePorts } from '@/cli/ports'
 import { type Asset, hashOf, type Wrap } from '@/core/book'
 import { elsewhereRules, type Finding, type Subject } from '@/core/check'
 import { type Cover, drawCover, type Flat, flatFor, lampOverTide, sheetPages } from '@/core/cover'
-import { changesOf, examineElsewhere, pressPdf } from '@/core/delivery'
+import { changesOf, examineElsewhere, pressPdf, readBarcode } from '@/core/delivery'
 import { pixelsAnInch, readAsset } from '@/core/intake'
 import { profileOf, shippedProfiles } from '@/core/outlets'
 import { foreignPages } from '@/core/pdf'
@@ -97,9 +97,14 @@ const worn = ({ wrap, assets }: Brought, flat: Flat, isbn?: string): Promise<Cov
   drawCover(flat, lampOverTide, data, { shelf, assets, wrap, ...(isbn ? { isbn } : {}) })
 
 /** What the rules find on a cover, as far as they look at what was made elsewhere. */
-async function found(cover: Cover, { ports, assets }: Pick<Brought, 'ports' | 'assets'>, profile = ostrevane) {
+async function found(
+  cover: Cover,
+  { ports, assets }: Pick<Brought, 'ports' | 'assets'>,
+  profile = ostrevane,
+  isbn?: string,
+) {
   const examined = await examineElsewhere(cover, ports)
-  const subject = { book: { assets }, profile, print: { cover, examined } } as unknown as Subject
+  const subject = { book: { assets }, profile, print: { cover, examined, isbn } } as unknown as Subject
   return elsewhereRules.flatMap(rule => rule(subject))
 }
 const said = (findings: Finding[]): string[] => findings.map(f => `${f.severity} ${f.rule}`)
@@ -182,12 +187,52 @@ describe('what is looked over', () => {
     const zone = flat.zones.find(z => z.kind === 'barcode')!.rect
     const words = [{ text: 'ISBN 978', ...at(zone.x + 10, zone.y + 40) }]
     const brought = await broughtIn(await wrapBy('code', { flat, words }))
-    const rule = async (b: Brought) => said(await found(await worn(b, flat, '9780000001030'), b))
-    expect(await rule(brought)).toContain('mend barcode')
-    expect(await rule({ ...brought, wrap: { ...brought.wrap, barcode: 'in it' } })).not.toContain('mend barcode')
+    const rule = async (b: Brought) => (await found(await worn(b, flat, '9780000001030'), b)).map(f => f.message)
+    expect(await rule(brought)).toContain('Letters or bars stand where the barcode is laid over them.')
+    expect(await rule({ ...brought, wrap: { ...brought.wrap, barcode: 'in it' } })).toEqual([
+      'No barcode could be read on the back.',
+    ])
     // A plain ground is laid over without a word.
     const plain = await broughtIn(await wrapBy('plain', { flat }))
     expect(await rule(plain)).toEqual([])
+  })
+
+  test('a barcode that is in it is read, and held against the ISBN of the edition', async () => {
+    const ours = await drawCover(flat, lampOverTide, data, { isbn: '9780000001030', shelf })
+    const about = { title: 'cover', language: 'en', date: '2026-11-29T00:00:00Z' }
+    const asFile = (cover: Cover) =>
+      pressPdf(sheetPages(cover), { profile: ostrevane, grey: false }, about, nodePorts(new Map()))
+    const said = async (cover: Cover, isbn: string) => {
+      const brought = await broughtIn(await asFile(cover), { barcode: 'in it' })
+      const wrap = await worn(brought, flat, isbn)
+      // None of ours is laid over it.
+      expect(wrap.barcode).toBeUndefined()
+      return (await found(wrap, brought, ostrevane, isbn)).filter(f => f.rule === 'barcode').map(f => f.message)
+    }
+    expect(await said(ours, '978-0-00-000103-0')).toEqual([])
+    expect(await said(ours, '9780000000002')).toEqual([
+      'The barcode on the wrap says 9780000001030; the ISBN of this edition is 9780000000002.',
+    ])
+    const bare = await drawCover(flat, lampOverTide, data, { shelf })
+    expect(await said(bare, '9780000001030')).toEqual(['No barcode could be read on the back.'])
+  })
+
+  test('bars are read upright and on their side, whatever is around them', async () => {
+    const cover = await drawCover(flat, lampOverTide, data, { isbn: '9780000001030', shelf })
+    const { width, height, rgba } = await nodePorts(new Map()).pixels(cover.page, 3)
+    const light = Uint8ClampedArray.from({ length: width * height }, (_, i) => rgba[i * 4 + 1]!)
+    expect(await readBarcode({ width, height, light })).toBe('9780000001030')
+    const turned = Uint8ClampedArray.from(light, (_, i) => light[(i % height) * width + Math.floor(i / height)]!)
+    expect(await readBarcode({ width: height, height: width, light: turned })).toBe('9780000001030')
+    expect(await readBarcode({ width: 40, height: 40, light: new Uint8ClampedArray(1600).fill(200) })).toBeUndefined()
+  })
+
+  test('a wrap of one sheet is not what a printer takes who wants back and front apart', async () => {
+    const harrowmere = profileOf('harrowmere', shippedProfiles)
+    const apart = flatFor(harrowmere, { binding: 'coil', trim: 'A5', paper: 'cream', pages: 80 })
+    const brought = await broughtIn(await wrapBy('one', { flat }))
+    const messages = (await found(await worn(brought, apart), brought, harrowmere)).map(f => f.message)
+    expect(messages).toContain('This printer takes back and front apart; the wrap is one sheet.')
   })
 
   test('pictures in it that are coarse, fonts that are not in it, inks, what is seen through', async () => {

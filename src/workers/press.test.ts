@@ -5,6 +5,7 @@ import { createCanvas } from '@napi-rs/canvas'
 import { PDFDict, PDFDocument, PDFName } from '@cantoo/pdf-lib'
 import { strFromU8, unzipSync } from 'fflate'
 import { bookOf as made, paragraph } from '../../tests/support/core'
+import { sender } from '../../tests/support/press'
 import { type Book, type Edition, hashOf, type Section } from '@/core/book'
 import { type PageMarks, pageText } from '@/core/marks'
 import { styleById } from '@/core/pages'
@@ -46,29 +47,6 @@ const fresh = (chapters = 3): Book =>
 
 setOutlets(shippedProfiles)
 
-let turns = 0
-/** Gives the press a book as the page does: what it has not seen, told apart by identity. */
-function sender(): (book: Book, pictures?: Map<string, Uint8Array>) => Promise<void> {
-  let seen = new Map<string, Section>()
-  let after = 0
-  return async (book, pictures) => {
-    const { sections, ...head } = book
-    const news = sections.filter(s => seen.get(s.id) !== s)
-    seen = new Map(sections.map(s => [s.id, s]))
-    // As messages do it, what is sent is a copy.
-    const turn = ++turns
-    await openBook({
-      ...(JSON.parse(JSON.stringify({ head, order: sections.map(s => s.id), sections: news })) as Pick<
-        BookUpdate,
-        'head' | 'order' | 'sections'
-      >),
-      after,
-      turn,
-      ...(pictures ? { lent: pictures } : {}),
-    })
-    after = turn
-  }
-}
 const interiorOf = (id = 'test') => chainOf(id, 'paperback').get('interior')
 
 /** The book of most tests, opened as if for the first time, and what sends it again. */

@@ -1,5 +1,5 @@
 import { readFile } from 'node:fs/promises'
-import { createCanvas, loadImage } from '@napi-rs/canvas'
+import { createCanvas, ImageData, loadImage } from '@napi-rs/canvas'
 import { fontSource } from '@/cli/ports'
 import { shippedFonts } from '@/core/type'
 
@@ -21,6 +21,7 @@ class LooseChannel extends MessageChannel {
 }
 
 Object.assign(globalThis, {
+  ImageData,
   MessageChannel: LooseChannel,
   fetch: async (address: string) => {
     const file = served[address]
@@ -30,6 +31,8 @@ Object.assign(globalThis, {
   OffscreenCanvas: function (width: number, height: number) {
     const canvas = createCanvas(width, height)
     return Object.assign(canvas, {
+      // A canvas is as good as a bitmap of it here.
+      transferToImageBitmap: () => canvas,
       convertToBlob: async ({ type }: { type: string }) =>
         new Blob([
           Uint8Array.from(type === 'image/png' ? await canvas.encode('png') : await canvas.encode('jpeg', 90)),

@@ -1,6 +1,6 @@
 import type { PanelName } from '../book'
-import { areaOf, ELSEWHERE, type Flat, type LyingSheet, type Rect } from '../cover'
-import { colourFor, formatLength, type PressColour, printRules } from '../trade'
+import { areaOf, ELSEWHERE, type Flat, type Rect } from '../cover'
+import { colourFor, formatLength, parseIsbn, type PressColour, printRules } from '../trade'
 import { coarse } from './coarse'
 import type { Finding } from './finding'
 import type { Rule } from './pageRules'
@@ -27,13 +27,21 @@ const where =
     return cover?.elsewhere ? rule(cover.elsewhere, s, cover.flat) : []
   }
 
-/** The spine is all that a wrap is off by: its art can follow along the folds. */
-const spineAlone = ({ spine, off }: LyingSheet, flat: Flat): boolean =>
-  spine !== undefined && Math.abs(off.width - spine + flat.panels.spine.width) < 0.01
-
-/** It is as large as the flat asks, within the printer's play. */
-export const elsewhereSize: Rule = where((elsewhere, { profile }, flat) =>
-  elsewhere.sheets.flatMap((sheet, i) => {
+/** It has as many sheets as the printer asks for, each as large as the flat asks, within the printer's play. Where the spine can be told it is all that a wrap is off by, and its art can follow. */
+export const elsewhereSize: Rule = where((elsewhere, { profile }, flat) => {
+  const apart = elsewhere.what === 'wrap' && elsewhere.sheets.length < flat.sheets.length
+  const missing: Finding[] = apart
+    ? [
+        {
+          rule: 'size',
+          severity: 'stop',
+          place: on(),
+          message: 'This printer takes back and front apart; the wrap is one sheet.',
+          remedy: 'tell the designer',
+        },
+      ]
+    : []
+  const off = elsewhere.sheets.flatMap((sheet, i) => {
     const widened = sheet.slices.length > 1
     return (['width', 'height'] as const).flatMap((way): Finding[] => {
       const off = way === 'width' && widened ? 0 : sheet.off[way]
@@ -41,11 +49,12 @@ export const elsewhereSize: Rule = where((elsewhere, { profile }, flat) =>
       if (!severity) return []
       const than = way === 'width' ? (off > 0 ? 'wider' : 'narrower') : off > 0 ? 'higher' : 'lower'
       const message = `The ${called(elsewhere, i)} is ${inches(off)} ${than} than the flat: ${inches(sheet.trim[way] + off)} as it is cut, and ${inches(sheet.trim[way])} are asked.`
-      const remedy = way === 'width' && spineAlone(sheet, flat) ? 'follow the spine' : 'tell the designer'
+      const remedy = way === 'width' && sheet.spine !== undefined ? 'follow the spine' : 'tell the designer'
       return [{ rule: 'size', severity, place: on(), amount: inches(off), message, remedy }]
     })
-  }),
-)
+  })
+  return [...missing, ...off]
+})
 
 /** What is printed reaches past where it is cut: there is as much over as the printer asks, and it is not bare. */
 const elsewhereBleed: Rule = where((elsewhere, { profile, print }) => {
@@ -78,7 +87,7 @@ const elsewhereBleed: Rule = where((elsewhere, { profile, print }) => {
 const FEW = 0.01
 const percent = (share: number): string => `${Math.max(1, Math.round(share * 100))} %`
 
-/** Its pictures are fine enough. The coarsest is said, and every one of them is marked. */
+/** Its pictures are fine enough; each that is not is found where it stands. */
 const elsewhereFine: Rule = where((_, { profile, print }) =>
   (print?.examined?.pictures ?? []).flatMap(({ ppi, box }): Finding[] => {
     const found = coarse(ppi, printRules(profile).leastPpi)
@@ -216,6 +225,20 @@ const elsewhereBarcode: Rule = where(({ what }, { print }) => {
 })
 const BUSY = 0.04
 
+/** A barcode that is in it already can be read, and says this edition's ISBN. */
+const elsewhereReads: Rule = where((elsewhere, { print }) => {
+  const { examined, isbn } = print!
+  const said = examined?.barcode
+  if (said === undefined) return []
+  const of = { rule: 'barcode', place: on() } as const
+  if (said === 'none')
+    return [{ ...of, severity: 'mend', message: 'No barcode could be read on the back.', remedy: 'say whose barcode' }]
+  const wanted = isbn && parseIsbn(isbn)
+  if (!wanted || wanted === said) return []
+  const message = `The barcode on the ${called(elsewhere)} says ${said}; the ISBN of this edition is ${wanted}.`
+  return [{ ...of, severity: 'stop', amount: said, message, remedy: 'tell the designer' }]
+})
+
 /** What of it could not be read is not vouched for. */
 const elsewhereUnread: Rule = where((elsewhere, { print }) =>
   (print?.examined?.unread ?? []).map(why => ({
@@ -238,5 +261,6 @@ export const elsewhereRules: Rule[] = [
   elsewhereColours,
   elsewhereFolds,
   elsewhereBarcode,
+  elsewhereReads,
   elsewhereUnread,
 ]

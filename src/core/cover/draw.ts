@@ -44,7 +44,7 @@ export interface Cover {
   /** The same sheet without its words: what they are read on. */
   ground: PageMarks
   /** What of it was made elsewhere, as it lies there: the whole cover, or the front of the book's design. */
-  elsewhere?: { what: 'wrap' | 'front'; sheets: LyingSheet[] }
+  elsewhere?: { what: 'wrap' | 'front'; sheets: LyingSheet[]; ownBarcode?: true }
 }
 
 /** What a cover is drawn with. */
@@ -71,7 +71,10 @@ export async function drawCover(
   const barcode = wrap?.barcode !== 'in it' && (isbn || !ours) ? zoneOf(bare, 'barcode', 'back') : undefined
   const code =
     ours && barcode ? [await barcodeAt({ isbn: isbn!, addOn: addOnWhere(barcode, price) }, barcode, shelf)] : []
-  if (wrap) return wrapped(bare, { ...design, pieces: [] }, { barcode, code, sheets: wrapOn(wrap, bare, assets) })
+  if (wrap) {
+    const cover = wrapped(bare, { ...design, pieces: [] }, { barcode, code, sheets: wrapOn(wrap, bare, assets) })
+    return wrap.barcode === 'in it' ? { ...cover, elsewhere: { ...cover.elsewhere!, ownBarcode: true } } : cover
+  }
   const logo = logoPlaces(bare, design, data, { assets, barcode })
   const flat = logo?.spine ? besideLogo(bare, logo.spine) : bare
   const drawing: PieceDrawing = { flat, data, barcode, shelf, assets }

@@ -18,6 +18,8 @@ export interface Examined {
   folds?: { left: number; right: number }
   /** How much of the barcode's place is finely drawn on, as letters and bars are, 0 to 1. */
   busy: number
+  /** The figures of the barcode that is said to be in it; `none` where none can be read. */
+  barcode?: string
   /** Why some of it could not be read. */
   unread: string[]
 }

@@ -85,7 +85,7 @@ export function changesOf(flat: Flat, { sheets, findings }: NonNullable<CoverTem
 /** From the left edge of the sheet and from its top. */
 const whereOf = ({ bleed }: Flat, { place }: Finding): string =>
   place.kind === 'cover' && place.area
-    ? ` It lies ${both(place.area.x + bleed.left)} from the left edge of the sheet and ${both(place.area.y + bleed.top)} from its top.`
+    ? ` It lies ${both(Math.max(0, place.area.x + bleed.left))} from the left edge of the sheet and ${both(Math.max(0, place.area.y + bleed.top))} from its top.`
     : ''
 
 /** The sheet of settings: all that a designer's program is told, and what the printer asks of the file. */

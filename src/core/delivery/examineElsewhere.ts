@@ -3,6 +3,7 @@ import type { WordsAt } from '../pdf'
 import type { Edges, PageMarks } from '../marks'
 import { isPdf } from '../trade'
 import type { DeliveryPorts } from './ports'
+import { type GreyPixels, readBarcode } from './readBarcode'
 import { SeenPixels } from './seenPixels'
 
 type Looking = Pick<DeliveryPorts, 'pixels' | 'pictures' | 'pageWords' | 'pagePictures'>
@@ -33,6 +34,7 @@ export async function examineElsewhere(cover: Cover, ports: Looking): Promise<Ex
   const seen = await painted(cover, ports)
   out.bare = elsewhere.sheets.flatMap(s => bareEdges(s, seen))
   if (elsewhere.what === 'wrap' && barcode) out.busy = seen.finelyDrawn(barcode)
+  if (elsewhere.ownBarcode) out.barcode = (await readBarcode(await backOf(cover, ports))) ?? 'none'
   const [wrap] = elsewhere.sheets
   if (wrap?.spine) {
     const drift = flat.zones.find(z => z.kind === 'drift')?.rect.width ?? 0
@@ -99,6 +101,20 @@ async function painted({ ground, flat }: Cover, ports: Looking): Promise<SeenPix
   const whole = areaOf(flat, { panel: 'sheet', within: 'panel' })!
   const scale = ACROSS / whole.width
   return new SeenPixels(await ports.pixels(ground, scale), scale, { x: whole.x, y: whole.y })
+}
+
+/** Pixels a point at which bars of the nominal size can be told apart. */
+const FINE = 3
+
+/** The back in greys, as fine as bars ask. */
+async function backOf({ ground, flat }: Cover, ports: Looking): Promise<GreyPixels> {
+  const { width, height, rgba } = await ports.pixels(ground, FINE, 'originals')
+  const across = Math.min(width, Math.ceil((flat.bleed.left + flat.panels.back.width) * FINE))
+  const light = new Uint8ClampedArray(across * height)
+  for (let y = 0, i = 0; y < height; y++)
+    for (let x = 0, k = y * width * 4; x < across; x++, k += 4)
+      light[i++] = (rgba[k]! * 54 + rgba[k + 1]! * 183 + rgba[k + 2]! * 19) >> 8
+  return { width: across, height, light }
 }
 
 /** A sheet by itself, as it was made. */

@@ -11,5 +11,6 @@ export { interiorFile, type InteriorFileKind, type NamedFile } from './interiorF
 export { outlineOf } from './outline'
 export { makePackage } from './package'
 export type { DeliveryPorts, PaintedAs, PaintedPage } from './ports'
+export { type GreyPixels, readBarcode } from './readBarcode'
 export { ebookSnapshot, printSnapshot, type Stated } from './snapshot'
 export { type Worked, workedEbook, workedPrint } from './worked'

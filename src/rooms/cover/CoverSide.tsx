@@ -93,7 +93,7 @@ export function CoverSide({
         </WriterOnly>
       )}
       {cover && edition && (
-        <TemplateSentence {...{ bookId, edition, outletId }} flat={cover.flat} design={design ?? cover.design} />
+        <TemplateSentence {...{ bookId, edition, outletId }} flat={cover.flat} design={book?.cover ?? cover.design} />
       )}
     </aside>
   )

@@ -27,7 +27,7 @@ export function LookedOver({
   return answer ? <p className="measured">Looked over: {said(answer)}.</p> : <p role="status">Looking it over …</p>
 }
 
-function said({ words, pictures, fonts, colours, seenThrough, folds }: Examined): string {
+function said({ words, pictures, fonts, colours, seenThrough, folds, barcode }: Examined): string {
   const least = Math.floor(Math.min(...pictures.map(p => p.ppi)))
   return [
     words.length ? `${words.length} ${words.length === 1 ? 'run' : 'runs'} of words` : 'no words that can be read',
@@ -37,6 +37,7 @@ function said({ words, pictures, fonts, colours, seenThrough, folds }: Examined)
     ...(words.length ? [fonts.length ? `${fonts.length} fonts missing` : 'its fonts in it'] : []),
     ...(colours.length ? [`colours in ${colours.map(c => NAMES[c]).join(', ')}`] : []),
     seenThrough ? 'something seen through' : 'nothing seen through',
+    ...(barcode && barcode !== 'none' ? [`its barcode says ${barcode}`] : []),
     ...(folds ? [`plain beside ${Math.round(Math.min(folds.left, folds.right) * 100)} % of its folds`] : []),
   ].join(', ')
 }
