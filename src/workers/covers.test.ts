@@ -104,7 +104,9 @@ describe('a cover made elsewhere, at the press', () => {
     await open({ wrap })
     const { bytes } = await delivery.coverTemplate('test', 'paperback')
     const files = unzipSync(bytes)
-    expect(new TextDecoder().decode(files['changes.txt'])).toMatch(/Spine: was 0\.76\d in .*\n\nWhat was found.*\n1\. /s)
+    expect(new TextDecoder().decode(files['changes.txt'])).toMatch(
+      /Spine: was 0\.76\d in .*\n\nWhat was found.*\n1\. /s,
+    )
     await open({})
     expect(Object.keys(unzipSync((await delivery.coverTemplate('test', 'paperback')).bytes))).not.toContain(
       'changes.txt',
