@@ -25,6 +25,7 @@ const groups: { where: string; keys: [string, string][] }[] = [
   {
     where: 'Text',
     keys: [
+      ['Ctrl F', 'find, and replace, in the whole book'],
       ['Ctrl B · Ctrl I', 'bold, italic'],
       ['Ctrl Shift K · Ctrl Shift X', 'small capitals, struck'],
       ['Ctrl . · Ctrl ,', 'superscript, subscript'],

@@ -216,3 +216,21 @@ export {
 } from './matter'
 export { type Leftover, leftovers, nextBook } from './nextBook'
 export { ALSO_BY, alsoBy } from './alsoBy'
+export {
+  type BecomesBlock,
+  blocksMadeIn,
+  type Chosen,
+  type Finder,
+  finderOf,
+  type Found,
+  type GivenMark,
+  type Hit,
+  hitsIn,
+  type Line,
+  type LineKind,
+  linesOf,
+  markedIn,
+  replacedIn,
+  type Search,
+  sectionsBegunAt,
+} from './find'

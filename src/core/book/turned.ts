@@ -21,7 +21,7 @@ const AROUND = 24
 /** What stands between pieces of text, as the turning sees it: a note or a picture counts as a letter. */
 const OTHER = '\ufffc'
 
-const lineOf = (content: readonly InlineJson[]): string =>
+export const lineOf = (content: readonly InlineJson[]): string =>
   content.map(n => (n.type === 'text' ? n.text : n.type === 'hard_break' ? '\n' : OTHER)).join('')
 
 /** A document with its typed signs turned, formatted pieces of a line read together. `turn` answers undefined for a text that has none. `letters`: signs that went, since one dash stands for two hyphens. */

@@ -15,6 +15,7 @@ import { useLatest } from '@/parts/useLatest'
 import { useSay } from '@/parts/useSay'
 import { insertPicture, insertRecording, insertSign } from './commands'
 import { countOf } from './countOf'
+import { useFinding } from './find/useFinding'
 import { Galley } from './galley/Galley'
 import { SectionSentence } from './galley/SectionSentence'
 import { type EarlyTurns, useEarlyTurns } from './galley/useEarlyTurns'
@@ -100,6 +101,15 @@ function Desk({
   })
   const known = useKnown(book, view, section?.id, turns)
   const matter = useMatter(beside, flush, only(setChosen))
+  const finding = useFinding({
+    book: beside,
+    section: section?.id,
+    editor: section?.made ? undefined : editor,
+    turn,
+    readOnly,
+    acts,
+    onChoose: only(setChosen),
+  })
   const turnSigns = useLatest((does: string, operation: (b: Book) => Book): void => void acts.operate(does, operation))
   const toPage = usePageLink(book.id, section?.id, flush)
   const written = editor && !section?.made ? editor : undefined
@@ -109,17 +119,28 @@ function Desk({
   return (
     <div className="desk">
       <aside className="left">
-        <SectionList
-          book={beside}
-          chosen={section?.id}
-          picked={picked}
-          readOnly={readOnly}
-          onChoose={choose}
-          onMove={acts.move}
-          onRemove={acts.remove}
-          onDuplicate={acts.duplicate}
-        />
-        <ListActs sections={outline.sections} picked={picked} readOnly={readOnly} acts={acts} matter={matter} />
+        {finding.panel ?? (
+          <>
+            <SectionList
+              book={beside}
+              chosen={section?.id}
+              picked={picked}
+              readOnly={readOnly}
+              onChoose={choose}
+              onMove={acts.move}
+              onRemove={acts.remove}
+              onDuplicate={acts.duplicate}
+            />
+            <ListActs
+              sections={outline.sections}
+              picked={picked}
+              readOnly={readOnly}
+              acts={acts}
+              matter={matter}
+              onFind={finding.open}
+            />
+          </>
+        )}
       </aside>
       <div className="column">
         {section ? (

@@ -13,12 +13,14 @@ export const ListActs = memo(function ListActs({
   readOnly,
   acts,
   matter,
+  onFind,
 }: {
   sections: readonly Section[]
   picked: readonly string[]
   readOnly: boolean
   acts: SectionActs
   matter: MatterActs
+  onFind: () => void
 }) {
   const all = sections.filter(s => picked.includes(s.id))
   const one = all.length === 1 ? all[0] : undefined
@@ -52,6 +54,9 @@ export const ListActs = memo(function ListActs({
       <div className="adding">
         <AddSection readOnly={readOnly} matter={matter.kept} onAdd={acts.add} onPlace={matter.place} />
         {act('Read all again', () => acts.readAgain(true))}
+        <Button size="small" type="link" onClick={onFind}>
+          Find …
+        </Button>
       </div>
     </div>
   )

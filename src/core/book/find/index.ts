@@ -1,0 +1,5 @@
+export { type BecomesBlock, blocksMadeIn } from './blocks'
+export { type Finder, finderOf, type Found, type Search } from './finder'
+export { sectionsBegunAt } from './sections'
+export { type Line, type LineKind, linesOf } from './lines'
+export { type Chosen, type GivenMark, type Hit, hitsIn, inItsPlace, markedIn, replacedIn } from './replace'
