@@ -1,4 +1,4 @@
-import type { Asset, CoverDesign, Edition, ElsewhereSheet, Wrap } from '@/core/book'
+import { type Asset, type CoverDesign, type Edition, type ElsewhereSheet, LARGEST_SHEET, type Wrap } from '@/core/book'
 import { pixelsAnInch } from '@/core/intake'
 import { Fault, isPdf } from '@/core/trade'
 import { press } from '@/workers/client'
@@ -67,6 +67,8 @@ async function sheetsOf(file: File): Promise<Incoming[]> {
   const bytes = new Uint8Array(await file.arrayBuffer())
   if (!isPdf(bytes)) return [await asPicture(file)]
   const pages = await press().foreignPages(bytes, file.name, 'with bleed')
+  for (const { width, height, over } of pages)
+    if (!fits({ width, height }) || Object.values(over ?? {}).some(v => v > LARGEST_SHEET.over)) throw tooLarge(file)
   return pages.map((page, i) => {
     const asset = pageAsset(page, file.name, pages.length > 1 ? i : undefined)
     const { width, height, over } = page
@@ -81,9 +83,16 @@ async function sheetsOf(file: File): Promise<Incoming[]> {
 async function asPicture(file: File): Promise<Incoming> {
   const { asset, bytes } = await readPicture(file)
   const ppi = pixelsAnInch(bytes)
-  const size = ppi ? { width: (asset.width / ppi) * 72, height: (asset.height / ppi) * 72 } : {}
-  return { asset, bytes, sheet: { asset: asset.id, ...size } }
+  const size = ppi ? { width: (asset.width / ppi) * 72, height: (asset.height / ppi) * 72 } : undefined
+  // A picture that says a size no sheet has says nothing of how large it is printed.
+  return { asset, bytes, sheet: { asset: asset.id, ...(size && fits(size) ? size : {}) } }
 }
+
+const fits = ({ width, height }: { width: number; height: number }): boolean =>
+  Math.min(width, height) >= 1 && Math.max(width, height) <= LARGEST_SHEET.side
+
+const tooLarge = (file: File): Fault =>
+  new Fault('wrap', `“${file.name}” is of a size that no cover has: a side may be a hundred inches long at most.`)
 
 /** Takes what was made elsewhere off an edition: the design is worn again as it was. */
 export const takeOffWrap = (bookId: string, editionId: string): Promise<unknown> =>

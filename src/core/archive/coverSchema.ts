@@ -1,5 +1,5 @@
 import { lazy, mixed, type Schema } from 'yup'
-import { coverForms, fadeSides, repeatPatterns, tiesAcross, tiesDown } from '../book'
+import { BRUSH, coverForms, fadeSides, LARGEST_SHEET, repeatPatterns, tiesAcross, tiesDown } from '../book'
 import { motifNames, motifs } from '../cover'
 import { fields } from '../trade'
 
@@ -21,7 +21,7 @@ const placed = {
     shape({
       across: one(...tiesAcross).required(),
       down: one(...tiesDown).required(),
-      of: shape({ width: amount(1, 7200).required(), height: amount(1, 7200).required() }).required(),
+      of: shape({ width: amount(0, 7200).required(), height: amount(0, 7200).required() }).required(),
     }),
   ),
   name: text(120),
@@ -77,7 +77,7 @@ const noSuchRepeat = (): Schema => shape({ kind: one(...Object.keys(repeatedSche
 
 const strokeSchema = () =>
   shape({
-    points: list(list(amount(-1, 2), 2).length(2), 5000)
+    points: list(list(amount(-1, 2), 2).length(2), BRUSH.points)
       .min(1)
       .required() as never,
     radius: amount(0, 1).required(),
@@ -143,7 +143,7 @@ const pieceSchemas: Record<string, () => Schema> = {
           tolerance: amount(0, 1).required(),
           soft: amount(0, 100).required(),
           holes: one('kept', 'opened').required(),
-          strokes: list(strokeSchema(), 500),
+          strokes: list(strokeSchema(), BRUSH.strokes),
         }),
       ),
       tone: optional(toneSchema()),
@@ -179,18 +179,18 @@ const motifValues = (kind: string) =>
     )
   }) as never
 
-/** A sheet made elsewhere; no sheet of a printer is larger than a door. */
+/** A sheet made elsewhere. */
 const elsewhereSchema = () =>
   shape({
     asset: text(64).required(),
-    width: amount(1, 7200),
-    height: amount(1, 7200),
+    width: amount(1, LARGEST_SHEET.side),
+    height: amount(1, LARGEST_SHEET.side),
     over: optional(
       shape({
-        top: amount(0, 720).required(),
-        right: amount(0, 720).required(),
-        bottom: amount(0, 720).required(),
-        left: amount(0, 720).required(),
+        top: amount(0, LARGEST_SHEET.over).required(),
+        right: amount(0, LARGEST_SHEET.over).required(),
+        bottom: amount(0, LARGEST_SHEET.over).required(),
+        left: amount(0, LARGEST_SHEET.over).required(),
       }),
     ),
   })

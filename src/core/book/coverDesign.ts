@@ -21,6 +21,9 @@ export interface CoverDesign {
   pieces: CoverPiece[]
 }
 
+/** The longest side of a sheet that is taken, and the most that may stand over where it is cut, points: no printer's is larger. */
+export const LARGEST_SHEET = { side: 7200, over: 720 }
+
 /** A sheet that was made with another program, a page of a PDF or a picture. Lengths in points. */
 export interface ElsewhereSheet {
   asset: string
@@ -157,6 +160,9 @@ export interface PictureCut {
   /** Where the author's brush says otherwise, one stroke after the other: lines in parts of the picture's width and height, a radius in parts of its width. */
   strokes?: BrushStroke[]
 }
+
+/** Most strokes of a brush on one picture, and most points of one. */
+export const BRUSH = { strokes: 500, points: 5000 }
 
 export interface BrushStroke {
   points: [x: number, y: number][]

@@ -16,6 +16,9 @@ export function treatmentWord({ cut, tone }: Treatment): string | undefined {
   ]
   return said.length ? said.join(', ') : undefined
 }
+/** Whether a word that is kept says how a cover treats a picture: lines of drawings are cleaned under others. */
+export const isTreatment = (word: string): boolean => /^(cut|tone) /.test(word)
+
 const short = (value: unknown): string => hashOf(new TextEncoder().encode(JSON.stringify(value))).slice(0, 12)
 
 /** What was made of a picture by treating it so; undefined where it is still to be, or nothing is done to it. */

@@ -1,6 +1,6 @@
 'use client'
 import { type PointerEvent, useEffect, useRef, useState } from 'react'
-import type { Asset, BrushStroke, PicturePiece } from '@/core/book'
+import { type Asset, BRUSH, type BrushStroke, type PicturePiece } from '@/core/book'
 import { treatedFrom } from '@/core/cover'
 import { ActValue } from '@/parts/ActValue'
 import { ChoiceValue, NumberValue } from '@/parts/Sentence'
@@ -67,13 +67,14 @@ export function CutBrush({
           </>
         )}
         <ActValue words="Done" onAct={onDone} />
+        {strokes.length >= BRUSH.strokes && ' More strokes than these are not kept.'}
         {cutting && <span role="status"> Cutting …</span>}
       </p>
       <div className="sheetroom" ref={room}>
         {width > 0 && height > 0 && (
           <Sheet
             {...{ piece, asset, width, height, keeps, radius }}
-            onStroke={points => put([...strokes, { points, radius, keeps }])}
+            onStroke={points => strokes.length < BRUSH.strokes && put([...strokes, { points, radius, keeps }])}
           />
         )}
       </div>
@@ -142,7 +143,7 @@ function Sheet({
   }
   const go = (e: PointerEvent): void => {
     const last = points.current.at(-1)
-    if (!last) return
+    if (!last || points.current.length >= BRUSH.points) return
     const next = at(e)
     if (Math.hypot(next[0] - last[0], next[1] - last[1]) < NEAR) return
     drawTo(last, next)

@@ -34,7 +34,11 @@ export const placeField = plain('Place', 80)
 export const quotesField: TextField<string[]> = {
   label: 'What is said of it',
   hint: 'For the back of the cover: a line each, who says it behind a dash',
-  problem: t => (t.length > 20_000 ? 'What is said of the book takes at most 20,000 characters.' : undefined),
+  problem: t => {
+    const lines = t.split('\n').filter(l => l.trim())
+    if (lines.length > 100) return 'A hundred of them are taken at most.'
+    return lines.some(l => l.trim().length > 2000) ? 'One of them takes at most 2,000 characters.' : undefined
+  },
   read: t => {
     const lines = t
       .split('\n')
