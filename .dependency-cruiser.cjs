@@ -13,6 +13,7 @@ const core = [
   'files',
   'publication',
   'book',
+  'proof',
   'marks',
   'ornaments',
   'type',

@@ -46,7 +46,7 @@ self.addEventListener('fetch', event => {
   const { request } = event
   const url = new URL(request.url)
   if (request.method !== 'GET' || url.origin !== self.location.origin || url.pathname.startsWith('/api/') || url.pathname === '/precache') return
-  if (/^\/((_next\/static|fonts|colour|icons)\/|tone\.js$)/.test(url.pathname)) return event.respondWith(keptFirst(request))
+  if (/^\/((_next\/static|fonts|colour|dictionaries|icons)\/|tone\.js$)/.test(url.pathname)) return event.respondWith(keptFirst(request))
   if (request.mode === 'navigate') return event.respondWith(page(request, url))
   if (url.pathname.startsWith('/demo/')) return event.respondWith(fetch(request).catch(async () => (await caches.match(request)) ?? Response.error()))
 })

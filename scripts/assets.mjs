@@ -42,6 +42,17 @@ for (const [from, to] of [
   ['lcms.wasm', 'lcms.wasm'],
 ])
   copyFileSync(join(root, 'node_modules/lcms-wasm/dist', from), join(colour, to))
+// Words of languages, as they are spelt: open dictionaries, each with its licence.
+const dictionaries = join(root, 'public/dictionaries')
+mkdirSync(dictionaries, { recursive: true })
+const { shippedDictionaries } = await import(
+  pathToFileURL(await bundle('src/core/proof/dictionaries.ts', 'dictionaries')).href
+)
+for (const name of shippedDictionaries) {
+  const from = join(root, `node_modules/dictionary-${name}`)
+  for (const kind of ['aff', 'dic']) copyFileSync(join(from, `index.${kind}`), join(dictionaries, `${name}.${kind}`))
+  copyFileSync(join(from, 'license'), join(dictionaries, `${name}-licence.txt`))
+}
 const icons = join(root, 'public/icons')
 mkdirSync(icons, { recursive: true })
 const { createCanvas, loadImage } = await import('@napi-rs/canvas')

@@ -13,6 +13,7 @@ export function SeveralValue({
   choices,
   none,
   shown,
+  counted,
   onChange,
 }: {
   label: string
@@ -22,6 +23,8 @@ export function SeveralValue({
   none: string
   /** A choice as it is offered, where that is more than its words. */
   shown?: (value: string, words: string) => ReactNode
+  /** What stands there in the place of their names, where there are too many to be read. */
+  counted?: (chosen: number) => string
   onChange: (now: string[]) => void
 }) {
   'use memo'
@@ -39,8 +42,10 @@ export function SeveralValue({
         placeholder={none}
         optionFilterProp="label"
         // One line of the sentence holds no more of them.
-        maxTagCount={value.length > SHOWN ? SHOWN - 1 : SHOWN}
-        maxTagPlaceholder={left => <span className="tag">and {left.length} more</span>}
+        maxTagCount={counted ? 0 : value.length > SHOWN ? SHOWN - 1 : SHOWN}
+        maxTagPlaceholder={left => (
+          <span className="tag">{counted ? counted(value.length) : `and ${left.length} more`}</span>
+        )}
         value={[...value]}
         options={choices.map(c => ({ value: c.value, label: c.words }))}
         {...(shown && {

@@ -26,6 +26,9 @@ const groups: { where: string; keys: [string, string][] }[] = [
     where: 'Text',
     keys: [
       ['Ctrl F', 'find, and replace, in the whole book'],
+      ['Alt P', 'proof-read: the doubts, or the sections again'],
+      ['Alt N · Alt B', 'the next doubt, the one before'],
+      ['Alt M · Alt L', 'mend it as is said first, leave it here'],
       ['Ctrl B · Ctrl I', 'bold, italic'],
       ['Ctrl Shift K · Ctrl Shift X', 'small capitals, struck'],
       ['Ctrl . · Ctrl ,', 'superscript, subscript'],

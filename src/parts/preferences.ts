@@ -1,7 +1,7 @@
 'use client'
 import { useSyncExternalStore } from 'react'
 
-/** How the author likes it: units, tone, and the desk they write at. Kept in this browser. */
+/** How the author likes it: units, tone, the desk they write at, how they proof-read. Kept in this browser. */
 export interface Preferences {
   unit: 'in' | 'mm'
   tone: 'light' | 'dark' | 'system'
@@ -12,12 +12,19 @@ export interface Preferences {
     measure: number
     paper: 'plain' | 'warm' | 'cool'
   }
+  proof: {
+    /** Kinds of doubt that are switched off. */
+    off: readonly string[]
+    /** Doubts stand in the margin while their list is open, or always. */
+    margin: 'open' | 'always'
+  }
 }
 
 export const defaultPreferences: Preferences = {
   unit: 'in',
   tone: 'system',
   desk: { face: 'serif', size: 18, leading: 1.6, measure: 36, paper: 'plain' },
+  proof: { off: ['overused', 'alike', 'numbers'], margin: 'open' },
 }
 
 const KEY = 'porchlight-preferences'
@@ -32,7 +39,12 @@ export function preferences(): Preferences {
   let value = defaultPreferences
   try {
     const read = JSON.parse(text ?? '{}') as Partial<Preferences>
-    value = { ...defaultPreferences, ...read, desk: { ...defaultPreferences.desk, ...read.desk } }
+    value = {
+      ...defaultPreferences,
+      ...read,
+      desk: { ...defaultPreferences.desk, ...read.desk },
+      proof: { ...defaultPreferences.proof, ...read.proof },
+    }
   } catch {
     // What cannot be read is as if it were not there.
   }

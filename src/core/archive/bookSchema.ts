@@ -253,6 +253,10 @@ const styleDocument = () =>
     }
   })
 
+/** What proof-reading was told, of a book or of a language. */
+export const proofSchema = () =>
+  shape({ words: list(text(200).defined(), 50_000).required(), left: list(text(2000).defined(), 50_000).required() })
+
 /** Each part of a record with its schema, made when a book that has the part is first checked. */
 const partSchemas: Record<string, () => Schema> = {
   id: once(() => like(idForm, 'wants small letters, figures and hyphens').required()),
@@ -279,6 +283,7 @@ const partSchemas: Record<string, () => Schema> = {
     ),
   ),
   words: once(() => list(phraseSchema(), 20_000)),
+  proof: once(() => optional(proofSchema())),
   listings: once(() =>
     record(/^[a-z0-9-]{1,60}\/[a-z0-9-]{1,60}$/, 'which is no edition at an outlet', once(listingSchema), 2000),
   ) as never,

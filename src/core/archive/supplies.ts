@@ -1,6 +1,6 @@
-import type { KeptImprint, PenName } from '../book'
+import type { KeptImprint, KeptProof, PenName } from '../book'
 import { fields } from '../trade'
-import { assetSchema, idForm } from './bookSchema'
+import { assetSchema, idForm, proofSchema } from './bookSchema'
 
 const { like, list, optional, shape, text } = fields
 
@@ -36,3 +36,14 @@ export const isImprint = (value: unknown): value is KeptImprint =>
 /** Whether something kept is a pen name in order. */
 export const isPenName = (value: unknown): value is PenName =>
   !!value && typeof value === 'object' && penNameSchema().isValidSync(value)
+
+/** What proof-reading was told for all books in a language; `id` is its primary tag. */
+export interface LanguageProof extends KeptProof {
+  id: string
+}
+
+/** Whether something kept is what proof-reading was told, in order. */
+export const isLanguageProof = (value: unknown): value is LanguageProof => {
+  const { id: tag, ...told } = Object(value) as Partial<LanguageProof>
+  return typeof tag === 'string' && idForm.test(tag) && proofSchema().isValidSync(told)
+}

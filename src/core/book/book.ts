@@ -202,6 +202,14 @@ export interface Earlier {
   names: string[]
 }
 
+/** What a proof-reader is told once, of a book or of all books in a language. */
+export interface KeptProof {
+  /** Words that are right. */
+  words: string[]
+  /** Names of doubts that are left as they are: see core/proof. */
+  left: string[]
+}
+
 export interface Book {
   id: string
   /** A UUID that it keeps for life: its ebooks bear it where they have no ISBN. See uid.ts. */
@@ -228,6 +236,8 @@ export interface Book {
   earlier?: Earlier
   /** The shortlist of phrases. */
   words?: KeptPhrase[]
+  /** What its proof-reading was told. */
+  proof?: KeptProof
   /** By "edition/outlet". */
   listings?: Record<string, ListingDraft>
 }

@@ -26,6 +26,7 @@ import { MatterSentence } from './matter/MatterSentence'
 import { useMatter } from './matter/useMatter'
 import { Pieces } from './Pieces'
 import type { Insert } from './Toolbar'
+import { useProofing } from './proof/useProofing'
 import { TypedSigns } from './TypedSigns'
 import { useGoTo } from './useGoTo'
 import { useKnown } from './useKnown'
@@ -99,9 +100,9 @@ function Desk({
     only(setChosen)(place.section)
     goTo(place)
   })
-  const known = useKnown(book, view, section?.id, turns)
   const matter = useMatter(beside, flush, only(setChosen))
-  const finding = useFinding({
+  const [instead, setInstead] = useState<'find' | 'proof'>()
+  const panelOn = {
     book: beside,
     section: section?.id,
     editor: section?.made ? undefined : editor,
@@ -109,7 +110,14 @@ function Desk({
     readOnly,
     acts,
     onChoose: only(setChosen),
+  }
+  const panelOf = (panel: typeof instead) => ({
+    open: instead === panel,
+    onOpen: (open: boolean) => setInstead(open ? panel : undefined),
   })
+  const finding = useFinding({ ...panelOn, ...panelOf('find') })
+  const proofing = useProofing({ ...panelOn, ...panelOf('proof') })
+  const known = useKnown(book, view, section?.id, { turns, doubts: proofing.doubts, onDoubt: proofing.onDoubt })
   const turnSigns = useLatest((does: string, operation: (b: Book) => Book): void => void acts.operate(does, operation))
   const toPage = usePageLink(book.id, section?.id, flush)
   const written = editor && !section?.made ? editor : undefined
@@ -119,7 +127,7 @@ function Desk({
   return (
     <div className="desk">
       <aside className="left">
-        {finding.panel ?? (
+        {finding ?? proofing.panel ?? (
           <>
             <SectionList
               book={beside}
@@ -137,7 +145,7 @@ function Desk({
               readOnly={readOnly}
               acts={acts}
               matter={matter}
-              onFind={finding.open}
+              onPanel={setInstead}
             />
           </>
         )}

@@ -11,7 +11,12 @@ import type { EarlyTurns } from './galley/useEarlyTurns'
 const SAID_THERE = new Set([...signHabits.map(h => `typed ${h.id}`), 'links inside the book'])
 
 /** What the margins of a section know of its book: pages, findings, and what links may lead to. */
-export function useKnown(book: Book, view: OpenBook, section: string | undefined, { look, seen }: EarlyTurns): Known {
+export function useKnown(
+  book: Book,
+  view: OpenBook,
+  section: string | undefined,
+  { turns: { look, seen }, doubts, onDoubt }: { turns: EarlyTurns } & Pick<Known, 'doubts' | 'onDoubt'>,
+): Known {
   const { version, figures, edition } = view
   const places = useMemo(() => linkTargets(book.sections), [book.sections])
   const findings = figures?.findings
@@ -36,11 +41,26 @@ export function useKnown(book: Book, view: OpenBook, section: string | undefined
       exceptions: own ? Object.entries(own).map(([path, v]) => ({ path, words: valueSaid(path, v) })) : [],
       pages,
       blocks,
+      doubts,
+      onDoubt,
       // What stands in the section itself is seen as it is written.
       isThere: id => {
         const to = places.get(id)
         return !!to && (to.section !== section || !to.block)
       },
     }
-  }, [book.id, book.data.language, edition, figures?.pages, findings, places, section, seen, version, own])
+  }, [
+    book.id,
+    book.data.language,
+    edition,
+    figures?.pages,
+    findings,
+    places,
+    section,
+    seen,
+    version,
+    own,
+    doubts,
+    onDoubt,
+  ])
 }

@@ -11,6 +11,10 @@ export interface Line {
   block: string
   row: number
   text: string
+  /** What it stands in, where that is no running text. */
+  within?: 'list' | 'table' | 'verse'
+  /** Where in it words of another language begin and end, UTF-16 units. */
+  foreign?: readonly (readonly [from: number, to: number])[]
 }
 
 type Walked = BlockJson | LineJson | ItemJson | RowJson | CellJson | InlineJson | DocJson
@@ -29,19 +33,52 @@ export function linesOf(doc: DocJson): readonly Line[] {
   return lines
 }
 
-function walk(node: Walked, at: { block: string; row: number }, lines: Line[]): void {
+interface At {
+  block: string
+  row: number
+  within?: NonNullable<Line['within']>
+}
+
+const inside: Partial<Record<Walked['type'], NonNullable<Line['within']>>> = {
+  list: 'list',
+  table: 'table',
+  verse: 'verse',
+}
+
+/** Passages of inline content that are in a language of their own. */
+function foreignIn(content: readonly InlineJson[]): [number, number][] {
+  const passages: [number, number][] = []
+  let at = 0
+  for (const n of content) {
+    const from = at
+    at += n.type === 'text' ? n.text.length : 1
+    if (n.marks?.some(m => m.type === 'language')) passages.push([from, at])
+  }
+  return passages
+}
+
+function walk(node: Walked, at: At, lines: Line[]): void {
   const content = 'content' in node ? (node.content as Walked[] | undefined) : undefined
   if (!content?.length) return
-  const own = 'attrs' in node && node.attrs && 'id' in node.attrs ? { block: node.attrs.id, row: 0 } : at
+  const here = inside[node.type]
+  const around = here ? { ...at, within: here } : at
+  const own = 'attrs' in node && node.attrs && 'id' in node.attrs ? { ...around, block: node.attrs.id, row: 0 } : around
   switch (node.type) {
     case 'paragraph':
     case 'heading':
     case 'line':
     case 'image':
-    case 'footnote':
-      lines.push({ kind: kinds[node.type] ?? 'text', ...own, text: lineOf(content as InlineJson[]) })
+    case 'footnote': {
+      const foreign = foreignIn(content as InlineJson[])
+      lines.push({
+        kind: kinds[node.type] ?? 'text',
+        ...own,
+        text: lineOf(content as InlineJson[]),
+        ...(foreign.length ? { foreign } : {}),
+      })
       for (const n of content) if (n.type === 'footnote') walk(n, own, lines)
       return
+    }
     default:
       content.forEach((n, row) => walk(n, n.type === 'line' ? { ...own, row } : own, lines))
   }

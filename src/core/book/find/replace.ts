@@ -28,22 +28,26 @@ export function inItsPlace(replacement: string, found: string, groups: Found['gr
     : replacement
 }
 
-/** The document with other words where some were found; notes and pictures inside of them stay. The very same object where nothing is. */
-export function replacedIn(
+/** Other words for a place of a line, UTF-16 units. */
+export interface InItsPlace {
+  from: number
+  to: number
+  words: string
+}
+
+/** The document with other words at places of its lines, as they are asked for by a line's text and number; notes and pictures inside of them stay. The very same object where there are none. */
+export function replacedAt(
   doc: DocJson,
-  find: Finder,
-  { replacement, chosen = ALL }: { replacement: string; chosen?: Chosen },
+  placesIn: (typed: string, line: number) => readonly InItsPlace[],
 ): { doc: DocJson; count: number } {
   let count = 0
   let line = -1
   const turned = docTurned(doc, typed => {
-    line++
-    const found = find(typed).filter(f => chosen(line, f))
-    if (!found.length) return undefined
-    count += found.length
+    const places = placesIn(typed, ++line)
+    if (!places.length) return undefined
+    count += places.length
     const becomes = units(typed)
-    for (const { from, to, groups } of found) {
-      const words = inItsPlace(replacement, typed.slice(from, to), groups)
+    for (const { from, to, words } of places) {
       becomes.fill('', from, to)
       // The first letter that is one takes the place of all: a note in its place would not be text.
       const first = [...becomes.keys()].slice(from, to).find(i => typed[i] !== OTHER) ?? from
@@ -54,6 +58,19 @@ export function replacedIn(
   return count ? { doc: turned.doc, count } : { doc, count }
 }
 const OTHER = '\ufffc'
+
+/** The document with other words where some were found; notes and pictures inside of them stay. The very same object where nothing is. */
+export function replacedIn(
+  doc: DocJson,
+  find: Finder,
+  { replacement, chosen = ALL }: { replacement: string; chosen?: Chosen },
+): { doc: DocJson; count: number } {
+  return replacedAt(doc, (typed, line) =>
+    find(typed)
+      .filter(f => chosen(line, f))
+      .map(({ from, to, groups }) => ({ from, to, words: inItsPlace(replacement, typed.slice(from, to), groups) })),
+  )
+}
 
 /** Marks that a find can give. */
 export type GivenMark = Extract<MarkJson['type'], 'em' | 'strong' | 'small_caps'>

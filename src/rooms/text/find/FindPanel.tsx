@@ -3,6 +3,7 @@ import { Button, Checkbox, Input } from 'antd'
 import { useEffect, useRef, useState } from 'react'
 import { type Book, type Hit, labels, roles, type Search, shortName } from '@/core/book'
 import { ActValue } from '@/parts/ActValue'
+import { ordinal } from '@/parts/ordinal'
 import { ChoiceValue } from '@/parts/Sentence'
 import { useSay } from '@/parts/useSay'
 import type { Becomes, Find } from './useFind'
@@ -265,10 +266,4 @@ function Place({
       </button>
     </li>
   )
-}
-
-const ordinal = (n: number): string => {
-  const tens = n % 100
-  const ending = tens > 10 && tens < 14 ? 'th' : ({ 1: 'st', 2: 'nd', 3: 'rd' }[n % 10] ?? 'th')
-  return `${n.toLocaleString('en')}${ending}`
 }

@@ -1,6 +1,6 @@
 'use client'
 import type { Editor } from '@tiptap/core'
-import { type ReactNode, useState } from 'react'
+import type { ReactNode } from 'react'
 import type { Book } from '@/core/book'
 import { useKeys } from '@/parts/useKeys'
 import type { SectionActs } from '../useSectionActs'
@@ -17,6 +17,8 @@ export function useFinding({
   readOnly,
   acts,
   onChoose,
+  open,
+  onOpen,
 }: {
   book: Book
   section: string | undefined
@@ -26,18 +28,20 @@ export function useFinding({
   readOnly: boolean
   acts: SectionActs
   onChoose: (section: string) => void
-}): { panel: ReactNode; open: () => void } {
-  const [open, setOpen] = useState(false)
+  /** Whether it is shown; and hears when that is to be otherwise. */
+  open: boolean
+  onOpen: (open: boolean) => void
+}): ReactNode {
   const find = useFind(book, section, acts)
   const show = useShownHits(editor, section, { find: open ? find : undefined, turn })
   useKeys(e => {
     if ((e.ctrlKey || e.metaKey) && !e.altKey && e.key.toLowerCase() === 'f') {
       e.preventDefault()
-      setOpen(true)
+      onOpen(true)
       document.querySelector<HTMLInputElement>('.finding input')?.select()
-    } else if (e.key === 'Escape' && e.target instanceof HTMLElement && e.target.closest('.finding')) setOpen(false)
+    } else if (e.key === 'Escape' && e.target instanceof HTMLElement && e.target.closest('.finding')) onOpen(false)
   }, true)
-  const panel = open && (
+  return open ? (
     <FindPanel
       book={book}
       find={find}
@@ -46,8 +50,7 @@ export function useFinding({
         if (to !== section) onChoose(to)
         show(to, hit)
       }}
-      onClose={() => setOpen(false)}
+      onClose={() => onOpen(false)}
     />
-  )
-  return { panel: panel || undefined, open: () => setOpen(true) }
+  ) : undefined
 }

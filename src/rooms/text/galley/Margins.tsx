@@ -84,7 +84,7 @@ export const Margins = memo(function Margins({
   return (
     <div className="margins" ref={root}>
       <Outer turns={drawn.turns} onPage={toPage} />
-      <Inner items={drawn.items} onGo={go} />
+      <Inner items={drawn.items} onGo={go} onDoubt={known.onDoubt} />
     </div>
   )
 })
@@ -111,7 +111,15 @@ const Outer = memo(function Outer({ turns, onPage }: { turns: readonly Turn[]; o
   )
 })
 
-const Inner = memo(function Inner({ items, onGo }: { items: Drawn['items']; onGo: (pos: number) => void }) {
+const Inner = memo(function Inner({
+  items,
+  onGo,
+  onDoubt,
+}: {
+  items: Drawn['items']
+  onGo: (pos: number) => void
+  onDoubt: (key: string) => void
+}) {
   const root = useRef<HTMLUListElement>(null)
   // Their heights are known once they stand; then each makes room for the one below.
   useLayoutEffect(() => {
@@ -126,7 +134,14 @@ const Inner = memo(function Inner({ items, onGo }: { items: Drawn['items']; onGo
     <ul ref={root} aria-label="Notes and doubts beside the text">
       {items.map(i => (
         <li key={i.key} className={i.kind}>
-          <button type="button" tabIndex={-1} onClick={() => onGo(i.pos + 1)}>
+          <button
+            type="button"
+            tabIndex={-1}
+            onClick={() => {
+              onGo(i.kind === 'doubted' ? i.pos : i.pos + 1)
+              if (i.kind === 'doubted') onDoubt(i.key)
+            }}
+          >
             {i.sign && <sup>{i.sign}</sup>}
             {i.words}
           </button>

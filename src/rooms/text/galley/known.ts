@@ -1,4 +1,4 @@
-import type { BlockFinding, SaidException } from './marginItems'
+import type { BlockFinding, PlacedDoubt, SaidException } from './marginItems'
 import type { Turns } from './useEarlyTurns'
 
 /** What the margins know of the section that is written. */
@@ -17,4 +17,7 @@ export interface Known {
   blocks: readonly BlockFinding[]
   isThere: (id: string) => boolean
   exceptions: readonly SaidException[]
+  /** What proof-reading doubts in this section; and what happens when one is chosen. */
+  doubts: readonly PlacedDoubt[]
+  onDoubt: (key: string) => void
 }

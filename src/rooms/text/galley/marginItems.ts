@@ -1,5 +1,6 @@
 import type { Node } from '@tiptap/pm/model'
 import { type SignHabit, signHabits } from '@/core/book'
+import { blockPlaces, type LinePlace, lineRange } from '../shown/lineRange'
 
 /** What stands in the inner margin, at the line that it concerns. */
 export interface MarginItem {
@@ -7,9 +8,17 @@ export interface MarginItem {
   key: string
   /** Where it concerns the text: a position in the document. */
   pos: number
-  kind: 'note' | 'doubt' | 'finding' | 'remark' | 'exception'
+  kind: 'note' | 'doubt' | 'finding' | 'remark' | 'exception' | 'doubted'
   /** The sign before its words: a note's number. */
   sign?: string
+  words: string
+}
+
+/** What proof-reading doubts at a place of the section. */
+export interface PlacedDoubt extends LinePlace {
+  key: string
+  /** What stands there: where something else does by now, it is doubted no more. */
+  was: string
   words: string
 }
 
@@ -48,11 +57,13 @@ export function marginItems(
     isThere,
     language,
     exceptions = [],
+    doubts = [],
   }: {
     blocks: readonly BlockFinding[]
     isThere: (id: string) => boolean
     language: string
     exceptions?: readonly SaidException[]
+    doubts?: readonly PlacedDoubt[]
   },
 ): MarginItem[] {
   const out: MarginItem[] = exceptions.map(({ path, words }) => ({
@@ -91,7 +102,19 @@ export function marginItems(
       out.push({ key: `l${id ?? pos}/${at}`, pos: pos + 1 + at, kind: 'finding', words: 'this link leads nowhere' })
     return true
   })
-  return out
+  return doubts.length ? [...out, ...doubtedIn(doc, doubts)].sort((a, b) => a.pos - b.pos) : out
+}
+
+/** Doubts at their places; those whose words have gone since are none. */
+function doubtedIn(doc: Node, doubts: readonly PlacedDoubt[]): MarginItem[] {
+  const places = blockPlaces(doc)
+  return doubts.flatMap((d): MarginItem[] => {
+    const { key, words } = d
+    if (!d.block) return [{ key, pos: 0, kind: 'doubted', words }]
+    const at = lineRange(places, d)
+    if (!at || (/^[^\n\ufffc]*$/.test(d.was) && doc.textBetween(at.from, at.to) !== d.was)) return []
+    return [{ key, pos: at.from, kind: 'doubted', words }]
+  })
 }
 
 const shortened = (words: string): string => (words.length > SHOWN ? `${words.slice(0, SHOWN).trimEnd()} …` : words)

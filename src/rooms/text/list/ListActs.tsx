@@ -13,14 +13,15 @@ export const ListActs = memo(function ListActs({
   readOnly,
   acts,
   matter,
-  onFind,
+  onPanel,
 }: {
   sections: readonly Section[]
   picked: readonly string[]
   readOnly: boolean
   acts: SectionActs
   matter: MatterActs
-  onFind: () => void
+  /** Another list is to stand in the place of this one. */
+  onPanel: (panel: 'find' | 'proof') => void
 }) {
   const all = sections.filter(s => picked.includes(s.id))
   const one = all.length === 1 ? all[0] : undefined
@@ -54,8 +55,11 @@ export const ListActs = memo(function ListActs({
       <div className="adding">
         <AddSection readOnly={readOnly} matter={matter.kept} onAdd={acts.add} onPlace={matter.place} />
         {act('Read all again', () => acts.readAgain(true))}
-        <Button size="small" type="link" onClick={onFind}>
+        <Button size="small" type="link" onClick={() => onPanel('find')}>
           Find …
+        </Button>
+        <Button size="small" type="link" onClick={() => onPanel('proof')}>
+          Proof …
         </Button>
       </div>
     </div>

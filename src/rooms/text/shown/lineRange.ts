@@ -1,5 +1,12 @@
 import type { Node } from '@tiptap/pm/model'
-import type { Hit } from '@/core/book'
+
+/** A place in a line of a document: its block, of verse which of its lines, and UTF-16 units there. */
+export interface LinePlace {
+  block: string
+  row: number
+  from: number
+  to: number
+}
 
 interface Placed {
   node: Node
@@ -16,13 +23,13 @@ export function blockPlaces(doc: Node): ReadonlyMap<string, Placed> {
   return places
 }
 
-/** Where something that was found stands in the editor's document; undefined where its block is not there, or says something else by now. */
-export function hitRange(
+/** Where a place of a line stands in the editor's document; undefined where its block is not there, or says something else by now. */
+export function lineRange(
   places: ReadonlyMap<string, Placed>,
-  { in: line, from, to }: Hit,
+  { block, row, from, to }: LinePlace,
 ): { from: number; to: number } | undefined {
-  const at = places.get(line.block)
-  const inline = at && inlineOf(at, line.row)
+  const at = places.get(block)
+  const inline = at && inlineOf(at, row)
   if (!inline) return undefined
   const [begin, end] = [posIn(inline, from), posIn(inline, to)]
   return begin === undefined || end === undefined ? undefined : { from: begin, to: end }

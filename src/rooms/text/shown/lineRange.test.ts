@@ -2,7 +2,7 @@ import { expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { anyBook } from '../../../../tests/support/arbitrary'
 import { finderOf, hitsIn, linesOf, schema } from '@/core/book'
-import { blockPlaces, hitRange } from './hitRange'
+import { blockPlaces, lineRange } from './lineRange'
 
 const find = (words: string) => {
   const made = finderOf({ words, cases: true, accents: true })
@@ -17,7 +17,7 @@ test('what was found stands in the editor where its own letters stand, in any bo
         const node = schema.nodeFromJSON(doc)
         const places = blockPlaces(node)
         for (const hit of hitsIn(doc, find(words))) {
-          const range = hitRange(places, hit)!
+          const range = lineRange(places, { ...hit.in, from: hit.from, to: hit.to })!
           expect(node.textBetween(range.from, range.to)).toBe(words)
         }
       }
@@ -32,8 +32,8 @@ test('a whole line is a whole line, whatever is in it', () => {
       for (const { doc } of book.sections) {
         const node = schema.nodeFromJSON(doc)
         const places = blockPlaces(node)
-        for (const [line, of] of linesOf(doc).entries()) {
-          const range = hitRange(places, { line, from: 0, to: of.text.length, in: of })
+        for (const of of linesOf(doc)) {
+          const range = lineRange(places, { ...of, from: 0, to: of.text.length })
           if (!range || !of.text) continue
           const letters = (s: string): string => s.replace(/[\n\ufffc]/g, '')
           // What notes say stands inside of the line in the editor, and is a line of its own here.
@@ -54,5 +54,5 @@ test('a whole line is a whole line, whatever is in it', () => {
 
 test('a place whose block went is nowhere', () => {
   const line = { kind: 'text' as const, block: 'gone', row: 0, text: 'Ebb' }
-  expect(hitRange(new Map(), { line: 0, from: 0, to: 3, in: line })).toBeUndefined()
+  expect(lineRange(new Map(), { ...line, from: 0, to: 3 })).toBeUndefined()
 })

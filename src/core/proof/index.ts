@@ -1,0 +1,8 @@
+export { type Doubt, everywhereKey, placeKey, type ProofKind, type Speller } from './doubt'
+export { createProofreader, type Proof, type ProofAsk, type Proofreader, type ReadSection } from './proofreader'
+export { dataWords } from './dataWords'
+export { likeliest } from './likeliest'
+export { proofKinds } from './registry'
+export { type Remedied, withRemedies } from './remedy'
+export { dictionaryOf, shippedDictionaries } from './dictionaries'
+export { keptTold, type Told } from './told'

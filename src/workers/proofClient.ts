@@ -1,0 +1,32 @@
+import * as Comlink from 'comlink'
+import type { DocJson } from '@/core/book'
+import type { Proof, ProofAsk, ReadSection } from '@/core/proof'
+import './faults'
+import type { ProofWorker } from './proof.worker'
+
+/** A worker that reads one book, until it is let go. */
+export interface ProofClient {
+  /** The book's doubts as it is now; only what has changed since the last time is sent. */
+  read(sections: readonly ReadSection[], ask: ProofAsk): Promise<Proof>
+  /** What a word may have been meant as. */
+  meant(language: string, word: string): Promise<string[]>
+  close(): void
+}
+
+export function openProof(): ProofClient {
+  const worker = new Worker(new URL('./proof.worker.ts', import.meta.url), { type: 'module', name: 'proof' })
+  const api = Comlink.wrap<ProofWorker>(worker)
+  let sent = new Map<string, DocJson>()
+  return {
+    read(sections, ask) {
+      const now = sections.map(s => (sent.get(s.id) === s.doc ? { ...s, doc: undefined } : s))
+      sent = new Map(sections.map(s => [s.id, s.doc]))
+      return new Promise((resolve, reject) => {
+        worker.onerror = () => reject(new Error('The proof-reading broke down.'))
+        api.read(now as never, ask).then(resolve, reject)
+      })
+    },
+    meant: (language, word) => api.meant(language, word),
+    close: () => worker.terminate(),
+  }
+}
