@@ -14,6 +14,7 @@ const core = [
   'publication',
   'book',
   'proof',
+  'compare',
   'marks',
   'ornaments',
   'type',

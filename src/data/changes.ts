@@ -2,6 +2,7 @@ import {
   appliedJson,
   type Book,
   compact,
+  docWords,
   type DocJson,
   patched,
   type Patch,
@@ -17,6 +18,7 @@ import { db } from './db'
 import type { BookRecord, ChangeRecord, SectionChange, SectionRecord, StepsBothWays, TrailEntry } from './records'
 import { stepsBetween, sectionChange } from './sectionChange'
 import { guarded, refuse } from './trouble'
+import { keepBeside } from './versions'
 import { mayWrite } from './writer'
 
 /** Steps of a value (up, up, up) that follow one another within this many milliseconds are one step of undo. */
@@ -80,37 +82,34 @@ const joined = (first: Patch[], then: Patch[]): Patch[] =>
 
 /** Commits an operation on the whole book (split, join, move, number …): the sections it touched, and their order. */
 export async function commitSections(book: string, label: string, operation: (book: Book) => Book): Promise<void> {
-  await writing(book, async () => {
+  const before = await writing(book, async (): Promise<Book | undefined> => {
     const stored = await getBook(book)
-    if (!stored) return
+    if (!stored) return undefined
     const next = operation(stored.book)
     const sections = changesOf(stored.book.sections, next.sections)
     const [was, is] = [stored.book.sections.map(s => s.id), next.sections.map(s => s.id)]
-    const [before, after] = [bookRecord(stored.book), bookRecord(next)]
-    const patches = patchesBetween(before, after)
-    if (!sections.length && was.join() === is.join() && !patches.length) return
+    const patches = patchesBetween(headOf(stored.book), headOf(next))
+    if (!sections.length && was.join() === is.join() && !patches.length) return undefined
     await db.changes.bulkDelete(await ofState(book, 1).primaryKeys())
     const record = [...(was.join() === is.join() ? [] : [{ path: ['order'], before: was, after: is }]), ...patches]
     await db.changes.add({ book, state: 0, at: Date.now(), label, ...(record.length ? { record } : {}), sections })
     // The counter of ids is no part of the change: undone, it does not go back.
-    await db.books.update(book, { order: is, lastId: next.lastId, ...after })
+    const head = await db.books.get(book)
+    if (head) await db.books.put({ ...patched(head, patches), order: is, lastId: next.lastId })
     const fresh = new Map(next.sections.map(s => [s.id, s]))
     for (const c of sections) await putSection(book, c.id, fresh.get(c.id), c.text?.forward)
+    return isLarge(sections) ? stored.book : undefined
   })
+  if (before) await keepBeside(before, { kind: 'before', label: `Before: ${label}` })
 }
 
-/** What of a record such an operation may change as well: runs of pages stand behind other sections, a recipe gives its trim, standing matter brings its pictures and recordings. */
-const bookRecord = ({
-  plan,
-  editions,
-  assets,
-  recordings,
-}: Book): Pick<Book, 'plan' | 'editions' | 'assets' | 'recordings'> => ({
-  editions,
-  assets,
-  ...(recordings && { recordings }),
-  ...(plan && { plan }),
-})
+/** A change of so many sections' words, or one that takes a section away, is large. */
+const LARGE = 3
+const isLarge = (sections: readonly SectionChange[]): boolean =>
+  sections.filter(s => s.text).length >= LARGE || sections.some(s => s.removed && docWords(s.removed.doc) > 0)
+
+/** What a change of the whole book may change beside its sections: all but its names, and the counter of ids. */
+const headOf = ({ id: _id, uid: _uid, lastId: _last, sections: _sections, ...head }: Book): object => head
 
 function changesOf(before: Section[], after: Section[]): SectionChange[] {
   const [old, fresh] = [new Map(before.map(s => [s.id, s])), new Map(after.map(s => [s.id, s]))]

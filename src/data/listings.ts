@@ -1,12 +1,14 @@
 import { hashOf } from '@/core/book'
 import type { ListingEvent, Submission } from '@/core/outlets'
 import type { OutletProfile } from '@/core/trade'
+import { freshen } from './books'
 import { readClock } from './clock'
 import { putBlobs } from './blobs'
 import { db } from './db'
 import type { ListingRecord } from './records'
 import { fitting } from './room'
 import { guarded, refuse } from './trouble'
+import { keepBeside } from './versions'
 import { mayWrite } from './writer'
 
 export const pairKey = (book: string, edition: string, outlet: string): string => `${book}/${edition}/${outlet}`
@@ -42,6 +44,20 @@ async function handOver(
       }),
     ),
   )
+  await keepSent(kind, book, outlet, submission)
+}
+
+/** The book as it went out is kept. */
+async function keepSent(
+  kind: 'sent' | 'proof ordered',
+  book: string,
+  outlet: OutletProfile,
+  { snapshot }: Submission,
+): Promise<void> {
+  const label = kind === 'sent' ? `Sent to ${outlet.name}` : `Proof ordered at ${outlet.name}`
+  const { pages } = snapshot
+  const held = await freshen(book, undefined)
+  if (held) await keepBeside(held.book, { kind: 'sent', label, ...(pages ? { pages } : {}) })
 }
 
 /** Sends a package; the cover is from now on fitted by hand. */

@@ -1,4 +1,5 @@
 import type { Book, Patch, Section } from '@/core/book'
+import type { VersionKind } from '@/core/archive'
 import type { ListingEvent } from '@/core/outlets'
 import type { OutletProfile } from '@/core/trade'
 
@@ -89,7 +90,11 @@ export interface VersionRecord {
   at: number
   /** Why it was kept, in words. */
   label: string
-  /** The newest change it contains. */
+  /** On what occasion; what has none was kept for good. */
+  kind?: VersionKind
+  /** Printed pages of the book's first print edition then, once they were counted. */
+  pages?: number
+  /** Of stores before it was kept by occasion; it says nothing any more. */
   upTo?: number
   /** Words of the book then. */
   words: number

@@ -1,3 +1,4 @@
+import type { VersionKind } from './thinning'
 import { strToU8, type Zippable, zipSync } from 'fflate'
 import { hashOf } from '../book'
 import { readZip } from '../files'
@@ -21,6 +22,10 @@ export interface LibraryVersion {
   book: string
   at: number
   label: string
+  /** On what occasion it was kept by itself; what has none was kept for good. */
+  kind?: VersionKind
+  /** Printed pages then, once they were counted. */
+  pages?: number
   words: number
   manifest: string
   parts: string[]

@@ -4,6 +4,7 @@ import { readStyleDocument } from '../pages'
 import { isMatter } from './matter'
 import { isDesign } from './designFile'
 import { isRecipe } from './recipe'
+import { versionKinds } from './thinning'
 import { isImprint, isLanguageProof, isPenName } from './supplies'
 import { Fault, profileSchema, strangeKey } from '../trade'
 
@@ -157,6 +158,10 @@ const librarySchema = object({
       book: text(60).required(),
       at: time().required(),
       label: text(300).defined(),
+      kind: string()
+        .strict()
+        .oneOf([...versionKinds]),
+      pages: number().strict().integer().min(0),
       words: number().strict().min(0).required(),
       manifest: hash().required(),
       parts: array(hash().required()).strict().max(100_000).required(),

@@ -24,6 +24,7 @@ import { type Choice, SectionList } from './list/SectionList'
 import { usePicked } from './list/usePicked'
 import { MatterSentence } from './matter/MatterSentence'
 import { useMatter } from './matter/useMatter'
+import type { Panel } from './panel'
 import { Pieces } from './Pieces'
 import type { Insert } from './Toolbar'
 import { useProofing } from './proof/useProofing'
@@ -33,6 +34,7 @@ import { useKnown } from './useKnown'
 import { useOutline } from './useOutline'
 import { useSectionActs } from './useSectionActs'
 import { useSectionEditor } from './useSectionEditor'
+import { useVersioning } from './versions/useVersioning'
 import './text.css'
 
 /** The text: sections at the left, the galley to write on, with what the printed pages make of it at its margins. */
@@ -101,7 +103,7 @@ function Desk({
     goTo(place)
   })
   const matter = useMatter(beside, flush, only(setChosen))
-  const [instead, setInstead] = useState<'find' | 'proof'>()
+  const [instead, setInstead] = useState<Panel>()
   const panelOn = {
     book: beside,
     section: section?.id,
@@ -111,12 +113,13 @@ function Desk({
     acts,
     onChoose: only(setChosen),
   }
-  const panelOf = (panel: typeof instead) => ({
+  const panelOf = (panel: Panel) => ({
     open: instead === panel,
     onOpen: (open: boolean) => setInstead(open ? panel : undefined),
   })
   const finding = useFinding({ ...panelOn, ...panelOf('find') })
   const proofing = useProofing({ ...panelOn, ...panelOf('proof') })
+  const versioning = useVersioning({ ...panelOn, ...panelOf('versions'), flush })
   const known = useKnown(book, view, section?.id, { turns, doubts: proofing.doubts, onDoubt: proofing.onDoubt })
   const turnSigns = useLatest((does: string, operation: (b: Book) => Book): void => void acts.operate(does, operation))
   const toPage = usePageLink(book.id, section?.id, flush)
@@ -127,7 +130,7 @@ function Desk({
   return (
     <div className="desk">
       <aside className="left">
-        {finding ?? proofing.panel ?? (
+        {finding ?? proofing.panel ?? versioning.panel ?? (
           <>
             <SectionList
               book={beside}
@@ -151,7 +154,9 @@ function Desk({
         )}
       </aside>
       <div className="column">
-        {section ? (
+        {versioning.view ? (
+          <div className="paper">{versioning.view}</div>
+        ) : section ? (
           <Galley
             book={beside}
             section={section}

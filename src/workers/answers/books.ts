@@ -1,7 +1,10 @@
 import type { Finding } from '@/core/check'
-import { ebookFigures, type Figures, type Outlook, outlookOf, printFigures } from '@/core/chain'
+import type { Book } from '@/core/book'
+import { ebookFigures, type Figures, type Outlook, outlookOf, printChain, printFigures } from '@/core/chain'
 import type { ListingSnapshot } from '@/core/outlets'
-import { chainOf, ebookOf, editionOf } from '../chains'
+import { Setter } from '@/core/pages'
+import { chainOf, ebookOf, editionOf, outletOf, tools } from '../chains'
+import { printInputsOf } from '../editionInputs'
 import { bookOf, type BookUpdate, closeBook, openBook } from '../openBooks'
 
 /** Open books, and what follows from them in figures. */
@@ -19,6 +22,16 @@ export const books = {
     return e.kind === 'ebook'
       ? ebookFigures(e, ebookOf(bookId, editionId, outletId))
       : printFigures(e, chainOf(bookId, editionId, outletId))
+  },
+
+  /** Printed pages of a state of a book that is not open, in its first print edition; undefined where it has none. */
+  async pagesOf(book: Book): Promise<number | undefined> {
+    const e = book.editions.find(x => x.kind !== 'ebook')
+    if (!e) return undefined
+    const of = { book, text: { ...book, editions: [] }, turn: 0 }
+    // A setter of its own: what is kept of the book as it is now must not make room for it.
+    const apart = { ...tools, setter: new Setter(tools.shelf) }
+    return printChain(printInputsOf(of, e, outletOf(e)), apart).get('pages')
   },
 
   async findings(bookId: string, editionId: string, outletId?: string): Promise<Finding[]> {

@@ -3,8 +3,15 @@ import { Button } from 'antd'
 import { memo } from 'react'
 import { roles, type Section, withNumbers } from '@/core/book'
 import type { SectionActs } from '../useSectionActs'
+import type { Panel } from '../panel'
 import type { MatterActs } from '../matter/useMatter'
 import { AddSection } from './AddSection'
+
+const panels: readonly { panel: Panel; words: string }[] = [
+  { panel: 'find', words: 'Find' },
+  { panel: 'proof', words: 'Proof' },
+  { panel: 'versions', words: 'Versions' },
+]
 
 /** What can be done with the sections that are picked; one of them is open. */
 export const ListActs = memo(function ListActs({
@@ -21,7 +28,7 @@ export const ListActs = memo(function ListActs({
   acts: SectionActs
   matter: MatterActs
   /** Another list is to stand in the place of this one. */
-  onPanel: (panel: 'find' | 'proof') => void
+  onPanel: (panel: Panel) => void
 }) {
   const all = sections.filter(s => picked.includes(s.id))
   const one = all.length === 1 ? all[0] : undefined
@@ -55,12 +62,13 @@ export const ListActs = memo(function ListActs({
       <div className="adding">
         <AddSection readOnly={readOnly} matter={matter.kept} onAdd={acts.add} onPlace={matter.place} />
         {act('Read all again', () => acts.readAgain(true))}
-        <Button size="small" type="link" onClick={() => onPanel('find')}>
-          Find …
-        </Button>
-        <Button size="small" type="link" onClick={() => onPanel('proof')}>
-          Proof …
-        </Button>
+      </div>
+      <div className="adding">
+        {panels.map(({ panel, words }) => (
+          <Button key={panel} size="small" type="link" onClick={() => onPanel(panel)}>
+            {words} …
+          </Button>
+        ))}
       </div>
     </div>
   )

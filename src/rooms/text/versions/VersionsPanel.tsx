@@ -1,0 +1,159 @@
+'use client'
+import { Button, Input } from 'antd'
+import dayjs from 'dayjs'
+import { useState } from 'react'
+import { thinningSaid } from '@/core/archive'
+import type { Book } from '@/core/book'
+import type { VersionRecord } from '@/data/records'
+import { forgetVersion, keepVersion, nameVersion, unkeptOf } from '@/data/versions'
+import { ActValue } from '@/parts/ActValue'
+import { megabytes } from '@/parts/megabytes'
+import { TextValue } from '@/parts/TextValue'
+import type { TextField } from '@/parts/useTaken'
+import { useSay } from '@/parts/useSay'
+import type { Versions } from './useVersions'
+
+/** The line of time on which the book's kept versions stand. */
+export function VersionsPanel({
+  book,
+  versions,
+  words,
+  readOnly,
+  flush,
+  onClose,
+}: {
+  book: Book
+  versions: Versions
+  /** Words of the book as it is now. */
+  words: number
+  readOnly: boolean
+  /** Writes what the pen still holds. */
+  flush: () => Promise<void>
+  onClose: () => void
+}) {
+  const { kept, space, chosen } = versions
+  return (
+    <section className="finding versions" aria-label="Kept versions">
+      <header>
+        <h2>Kept versions</h2>
+        <Button size="small" type="text" aria-label="Close the versions" onClick={onClose}>
+          Done
+        </Button>
+      </header>
+      {!readOnly && <KeepNow book={book} flush={flush} />}
+      {unkeptOf(book.id).map(u => (
+        <p key={u.at} className="trouble" role="alert">
+          At {dayjs(u.at).format('H:mm')} no version could be kept (“{u.label}”): {u.why}
+        </p>
+      ))}
+      <ol className="timeline">
+        <li className="now" data-current={!chosen}>
+          <button type="button" onClick={() => versions.choose(undefined)}>
+            <b>As it is now</b>
+            <em>{words.toLocaleString('en')} words</em>
+          </button>
+        </li>
+        {kept?.map((v, i) => (
+          <Kept key={v.id} version={v} older={kept[i + 1]} versions={versions} readOnly={readOnly} />
+        ))}
+      </ol>
+      {kept?.length === 0 && (
+        <p>
+          None is kept yet. One is kept by itself when a sitting ends, before a large change, and whenever a package
+          goes out.
+        </p>
+      )}
+      {!!kept?.length && (
+        <p className="help">
+          {space !== undefined && <>They take {megabytes(space)}. </>}
+          {thinningSaid}
+        </p>
+      )}
+    </section>
+  )
+}
+
+const MOST = 200
+const nameField: TextField<string> = {
+  label: 'Name of this version',
+  problem: t =>
+    !t.trim() ? 'A version wants a name.' : t.length > MOST ? `At most ${MOST} letters, please.` : undefined,
+  read: t => t.trim(),
+  show: v => v ?? '',
+}
+
+/** Keeps the book as it is, under a name. */
+function KeepNow({ book, flush }: { book: Book; flush: () => Promise<void> }) {
+  const [name, setName] = useState('')
+  const say = useSay()
+  const keep = (): void =>
+    void flush()
+      .then(() => keepVersion(book.id, name.trim() || 'Kept by hand'))
+      .then(() => setName(''), say.failed)
+  return (
+    <p className="keepnow">
+      <Input
+        size="small"
+        aria-label="Name of the version"
+        placeholder="Keep it now, as …"
+        maxLength={MOST}
+        value={name}
+        onChange={e => setName(e.target.value)}
+        onPressEnter={keep}
+      />
+      <Button size="small" onClick={keep}>
+        Keep it
+      </Button>
+    </p>
+  )
+}
+
+function Kept({
+  version,
+  older,
+  versions,
+  readOnly,
+}: {
+  version: VersionRecord
+  older: VersionRecord | undefined
+  versions: Versions
+  readOnly: boolean
+}) {
+  const say = useSay()
+  const { at, label, words, pages, kind } = version
+  const current = versions.chosen?.id === version.id
+  const grown = older && words - older.words
+  return (
+    <li data-current={current} className={kind ?? 'named'}>
+      <button type="button" aria-pressed={current} onClick={() => versions.choose(version.id)}>
+        <time dateTime={new Date(at).toISOString()}>{dayjs(at).format('D MMM, H:mm')}</time>
+        <b>{label}</b>
+        <em>
+          {words.toLocaleString('en')} words
+          {grown ? ` (${grown > 0 ? '+' : '−'}${Math.abs(grown).toLocaleString('en')})` : ''}
+          {pages === undefined ? '' : `, ${pages.toLocaleString('en')} pages`}
+        </em>
+      </button>
+      {current && !readOnly && (
+        <p className="acts">
+          {kind === 'sent' || !kind ? 'It stays' : 'It stays until age thins it out'}; its name is{' '}
+          <TextValue
+            field={nameField}
+            value={label}
+            empty="nothing"
+            onTake={name => nameVersion(version.id!, name!).then(() => undefined)}
+          />
+          ;{' '}
+          <ActValue
+            words="forget it"
+            onAct={() => {
+              versions.choose(undefined)
+              void forgetVersion(version.id!).catch(say.failed)
+            }}
+          />
+          .
+        </p>
+      )}
+    </li>
+  )
+}
