@@ -23,6 +23,7 @@ const core = [
   'silhouettes',
   'puzzles',
   'activity',
+  'pace',
   'pages',
   'cover',
   'ink',

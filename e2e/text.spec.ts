@@ -405,7 +405,9 @@ test('words are in a language of their own, headings are in the contents, and bo
     .dblclick({ position: { x: 80, y: 12 } })
   const passage = page.getByRole('region', { name: 'The passage at the cursor' })
   const paragraph = (await text(page).locator('p').first().textContent())!
-  await expect(passage).toContainText('The chosen words are in British English, as the book is')
+  await expect(passage).toContainText(
+    /chosen words? \(\d+ characters, \d+ seconds? to read, about [\d.]+ pages in print\) (is|are) in British English, as the book is/,
+  )
   await value(page, 'Language of the words', 'Welsh')
   await expect(text(page).locator('[lang=cy]')).toHaveCount(1)
   // What the author has to say of them stands beside them, and in no page.

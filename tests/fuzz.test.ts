@@ -84,6 +84,7 @@ const library: Library = {
   packages: new Map([[hashOf(zip), zip]]),
   versions: [],
   parts: new Map(),
+  tallies: [],
   pieces: [],
   settings: [{ key: 'clock', value: 3 }],
 }

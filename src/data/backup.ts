@@ -47,6 +47,7 @@ export async function collectLibrary(): Promise<Library> {
   ].map(a => a.id)
   const parts = [...versions.flatMap(v => v.parts), ...shown].filter(hash => !held.has(hash))
   const pieces = (await db.pieces.toArray()).map(({ id: _id, ...p }) => p)
+  const tallies = await db.tallies.toArray()
   return {
     books,
     listings,
@@ -54,6 +55,7 @@ export async function collectLibrary(): Promise<Library> {
     versions,
     parts: await bytesOf(parts),
     pieces,
+    tallies,
     settings: (await db.settings.toArray()).filter(s => !ofThisBrowser.has(s.key)),
     outlets: await allOutlets(),
   }
@@ -162,6 +164,7 @@ export async function restoreLibrary(
           await db.books.update(id, { added, ...(takenDown === undefined ? {} : { takenDown }) })
           await db.changes.where('book').equals(id).delete()
           await db.listings.where('book').equals(id).delete()
+          await db.tallies.where('book').equals(id).delete()
           put.add(id)
         }
         say(l.books.length)
@@ -172,6 +175,7 @@ export async function restoreLibrary(
         await db.versions.bulkAdd(
           l.versions.filter(v => put.has(v.book) && !known.has(`${v.book} ${v.at} ${v.manifest}`)),
         )
+        await db.tallies.bulkPut(l.tallies.filter(t => put.has(t.book)))
         const pieces = new Set((await db.pieces.toArray()).map(p => `${p.book} ${p.at} ${p.text}`))
         await db.pieces.bulkAdd(l.pieces.filter(p => put.has(p.book) && !pieces.has(`${p.book} ${p.at} ${p.text}`)))
         for (const s of l.settings) await db.settings.put({ key: s.key, value: await withOurs(s) })

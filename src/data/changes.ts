@@ -17,6 +17,7 @@ import { getBook } from './books'
 import { db } from './db'
 import type { BookRecord, ChangeRecord, SectionChange, SectionRecord, StepsBothWays, TrailEntry } from './records'
 import { stepsBetween, sectionChange } from './sectionChange'
+import { noteWords } from './tallies'
 import { guarded, refuse } from './trouble'
 import { keepBeside } from './versions'
 import { mayWrite } from './writer'
@@ -98,10 +99,14 @@ export async function commitSections(book: string, label: string, operation: (bo
     if (head) await db.books.put({ ...patched(head, patches), order: is, lastId: next.lastId })
     const fresh = new Map(next.sections.map(s => [s.id, s]))
     for (const c of sections) await putSection(book, c.id, fresh.get(c.id), c.text?.forward)
+    const by = wordsIn(next) - wordsIn(stored.book)
+    if (by) await noteWords(book, { by, how: 'act' }, Date.now())
     return isLarge(sections) ? stored.book : undefined
   })
   if (before) await keepBeside(before, { kind: 'before', label: `Before: ${label}` })
 }
+
+const wordsIn = (book: Book): number => book.sections.reduce((n, s) => n + (s.made ? 0 : docWords(s.doc)), 0)
 
 /** A change of so many sections' words, or one that takes a section away, is large. */
 const LARGE = 3
@@ -147,7 +152,7 @@ export async function commitText(
 
 async function committed(book: string, section: string, base: number, change: TextCommit): Promise<TextOutcome> {
   return guarded(() =>
-    db.transaction('rw', [db.sections, db.changes], async () => {
+    db.transaction('rw', [db.sections, db.changes, db.tallies], async () => {
       // Asked for together: each question costs a turn of the store.
       const [record, last, undone] = await Promise.all([
         db.sections.get([book, section]),
@@ -176,10 +181,25 @@ async function committed(book: string, section: string, base: number, change: Te
               text: { section, forward, inverse },
             }
       const next = withDoc(record, change.doc, { steps: forward, pen: change.pen, nth: change.nth })
-      await Promise.all([db.changes.put(written), db.sections.put(next), ...forgotten(undone)])
+      const by = docWords(change.doc) - wordsAt(record)
+      counted.set(`${book}/${section}`, { rev: next.rev, words: docWords(change.doc) })
+      await Promise.all([
+        db.changes.put(written),
+        db.sections.put(next),
+        noteWords(book, { by, how: 'writing' }, now),
+        ...forgotten(undone),
+      ])
       return { rev: next.rev }
     }),
   )
+}
+
+/** Words of sections that were written lately, by their revision: a section is not counted whole at every breath. */
+const counted = new Map<string, { rev: number; words: number }>()
+
+function wordsAt({ book, id, rev, doc }: SectionRecord): number {
+  const known = counted.get(`${book}/${id}`)
+  return known?.rev === rev ? known.words : docWords(doc)
 }
 
 /** Steps that had been undone are forgotten when something new is done. */
@@ -222,25 +242,39 @@ async function turn(book: string, back: boolean): Promise<string | undefined> {
     const record = await db.books.get(book)
     if (!record) return undefined
     if (c.record) await db.books.put(patched(record, c.record, back))
-    for (const s of c.sections ?? []) await turnSection(book, s, back)
+    let by = 0
+    for (const s of c.sections ?? []) by += await turnSection(book, s, back)
     if (c.sections?.some(s => (back ? s.removed : s.added))) await ensureOwnIds(book)
     if (c.text) {
       const section = await db.sections.get([book, c.text.section])
       const list = back ? c.text.inverse : c.text.forward
-      if (section) await db.sections.put(withDoc(section, appliedJson(section.doc, list), { steps: list }))
+      if (section) {
+        const doc = appliedJson(section.doc, list)
+        by += docWords(doc) - docWords(section.doc)
+        await db.sections.put(withDoc(section, doc, { steps: list }))
+      }
     }
+    if (by) await noteWords(book, { by, how: c.text ? 'writing' : 'act', back }, Date.now())
     await db.changes.update(c.id!, { state: back ? 1 : 0, at: Date.now(), closed: true })
     return c.label
   })
 }
 
-async function turnSection(book: string, c: SectionChange, back: boolean): Promise<void> {
-  if (c.added || c.removed) return putSection(book, c.id, back ? c.removed : c.added)
+/** Gives how many words the section has more, or fewer. */
+async function turnSection(book: string, c: SectionChange, back: boolean): Promise<number> {
+  const wordsOf = (s: Section | undefined): number => (s && !s.made ? docWords(s.doc) : 0)
+  if (c.added || c.removed) {
+    const [was, is] = back ? [c.added, c.removed] : [c.removed, c.added]
+    await putSection(book, c.id, is)
+    return wordsOf(is) - wordsOf(was)
+  }
   const old = await db.sections.get([book, c.id])
-  if (!old) return
+  if (!old) return 0
   const list = c.text && (back ? c.text.inverse : c.text.forward)
   const head = c.fields ? patched(old, c.fields, back) : old
-  await db.sections.put(withDoc(head, list ? appliedJson(old.doc, list) : old.doc, { steps: list ?? [] }))
+  const doc = list ? appliedJson(old.doc, list) : old.doc
+  await db.sections.put(withDoc(head, doc, { steps: list ?? [] }))
+  return old.made ? 0 : docWords(doc) - docWords(old.doc)
 }
 
 /** A section that comes back from a history older than book-wide ids may bear ones that others have now. */
@@ -279,5 +313,5 @@ function shortTrail(trail: TrailEntry[]): TrailEntry[] {
 /** One transaction over all that a change may touch; only the window that holds the book may write it. */
 function writing<T>(book: string, work: () => Promise<T>): Promise<T> {
   if (!mayWrite(book)) return Promise.reject(refuse())
-  return guarded(() => db.transaction('rw', [db.books, db.sections, db.blobs, db.changes], work))
+  return guarded(() => db.transaction('rw', [db.books, db.sections, db.blobs, db.changes, db.tallies], work))
 }

@@ -8,6 +8,7 @@ import type {
   PieceRecord,
   SectionRecord,
   SettingRecord,
+  TallyRecord,
   VersionRecord,
 } from './records'
 import type * as Upgrades from './upgrades'
@@ -22,6 +23,7 @@ class PorchlightDb extends Dexie {
   versions!: Table<VersionRecord, number>
   pieces!: Table<PieceRecord, number>
   outlets!: Table<OutletRecord, string>
+  tallies!: Table<TallyRecord, [string, string]>
   /** Pictures as screens show them, made by the press; they can be made again. */
   previews!: Table<{ hash: string; blob: Blob }, string>
 
@@ -58,6 +60,7 @@ class PorchlightDb extends Dexie {
       .upgrade(tx => upgrade(tx, 'makeOutletsTheAuthors'))
     this.version(8).stores({ twins: 'book' })
     this.version(9).stores({ lighter: 'hash' })
+    this.version(10).stores({ tallies: '[book+day], book, day' })
     this.on('populate', async tx => {
       // The outlets that ship: no part of the program's start, but for the first.
       const { shippedRecords } = await Dexie.waitFor(import('./shippedOutlets'))

@@ -1,5 +1,6 @@
 import type { Book, Patch, Section } from '@/core/book'
 import type { VersionKind } from '@/core/archive'
+import type { DayTally } from '@/core/pace'
 import type { ListingEvent } from '@/core/outlets'
 import type { OutletProfile } from '@/core/trade'
 
@@ -102,6 +103,9 @@ export interface VersionRecord {
   manifest: string
   parts: string[]
 }
+
+/** What was done on a book on one day. */
+export type TallyRecord = DayTally & { book: string }
 
 /** Words that found no place in their section: it was gone, or what they stood in was. They wait beside it. */
 export interface PieceRecord {

@@ -31,11 +31,11 @@ export async function removeForGood(book: string): Promise<Collected> {
   await guarded(() =>
     db.transaction(
       'rw',
-      [db.books, db.sections, db.changes, db.listings, db.versions, db.pieces, db.twins],
+      [db.books, db.sections, db.changes, db.listings, db.versions, db.pieces, db.tallies, db.twins],
       async () => {
         await db.books.delete(book)
         await db.twins.delete(book)
-        for (const table of [db.sections, db.changes, db.listings, db.versions, db.pieces])
+        for (const table of [db.sections, db.changes, db.listings, db.versions, db.pieces, db.tallies])
           await table.where('book').equals(book).delete()
       },
     ),

@@ -1,6 +1,7 @@
 import '../../tests/support/store'
 import { beforeEach, expect, jest, test } from '@jest/globals'
 import { type Book, removeSection } from '@/core/book'
+import { SITTING_ENDS } from '@/core/pace'
 import { bookOf, chapter, paragraph } from '../../tests/support/core'
 
 const data = {
@@ -22,7 +23,7 @@ beforeEach(async () => {
 })
 const rename = (title: string): Promise<void> => data.commit('test', 'Title', r => ({ data: { ...r.data, title } }))
 const kept = async () => (await data.versionsOf('test')).map(v => [v.kind, v.label])
-const rest = () => data.db.changes.toCollection().modify({ at: Date.now() - data.SITTING_ENDS - 1 })
+const rest = () => data.db.changes.toCollection().modify({ at: Date.now() - SITTING_ENDS - 1 })
 
 test('what a sitting ended with is kept when it is over, once', async () => {
   await rename('One')

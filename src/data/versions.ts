@@ -1,6 +1,7 @@
 import { readVersion, thinnedOut, type VersionKind, versionOf } from '@/core/archive'
 import { type Book, docWords, filesOf } from '@/core/book'
 import { putBlobs } from './blobs'
+import { SITTING_ENDS } from '@/core/pace'
 import { freshen, type StoredBook } from './books'
 import { db } from './db'
 import type { VersionRecord } from './records'
@@ -57,9 +58,6 @@ export const keepBeside = (book: Book, occasion: Occasion): Promise<unknown> =>
   keepBook(book, occasion).catch((e: Error) => {
     unkept.set(book.id, [...unkeptOf(book.id), { at: Date.now(), label: occasion.label, why: e.message }])
   })
-
-/** A writer who rested so long has ended a sitting. Milliseconds. */
-export const SITTING_ENDS = 10 * 60 * 1000
 
 /** Keeps what a sitting ended with, once that is over and nothing since was kept. Gives the version's id where one was. */
 export async function keepSitting(book: string): Promise<number | undefined> {

@@ -317,6 +317,7 @@ describe('what leaves the press', () => {
       packages: new Map(events.map(l => [hashOf(l.zip), l.zip])),
       versions: [],
       parts: new Map(),
+      tallies: [],
       pieces: [],
       settings: [{ key: 'clock', value: 720 }],
       outlets: shippedProfiles,

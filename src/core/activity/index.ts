@@ -3,7 +3,16 @@ export { answering, type AnswerPlace, answerPlace, withAnswers } from './answeri
 export { type Band, bandsOf, partId } from './bands'
 export { type DesignControl, type DesignKind, designKinds, designOf, designSchema } from './design'
 export { evenly } from './evenly'
-export { type Day, countriesKnown, dayOf, type HolidaySource, readHolidays, regionsKnown } from './dates'
+export {
+  type Day,
+  countriesKnown,
+  dayOf,
+  isoOf,
+  weekdayOf,
+  type HolidaySource,
+  readHolidays,
+  regionsKnown,
+} from './dates'
 export { drawGround, groundAt, groundSchema, patternOf, patterns, PLAIN_REPEAT } from './grounds'
 export {
   changeAdded,

@@ -1,7 +1,7 @@
 import { lazy, mixed, object, type Schema, ValidationError } from 'yup'
 import { type Book, MOST_DEPTH, type Role, roles, uidForm } from '../book'
 import { isStyleChange, readStyleDocument, shippedStyles } from '../pages'
-import { designSchema, groundSchema, kindOf, pageLooks, runKinds } from '../activity'
+import { dayOf, designSchema, groundSchema, kindOf, pageLooks, runKinds } from '../activity'
 import { recordingTypes } from '../files'
 import { fields, once, type OutletProfile, parseTrim, strangeKey } from '../trade'
 import { ownFamilyForm } from '../type'
@@ -253,6 +253,14 @@ const styleDocument = () =>
     }
   })
 
+/** A day of the calendar. */
+const day = () =>
+  like(/^\d{4}-\d{2}-\d{2}$/, 'is no day').test(
+    'day',
+    '${path} is no day',
+    v => v === undefined || dayOf(String(v)) !== undefined,
+  )
+
 /** What proof-reading was told, of a book or of a language. */
 export const proofSchema = () =>
   shape({ words: list(text(200).defined(), 50_000).required(), left: list(text(2000).defined(), 50_000).required() })
@@ -284,6 +292,16 @@ const partSchemas: Record<string, () => Schema> = {
   ),
   words: once(() => list(phraseSchema(), 20_000)),
   proof: once(() => optional(proofSchema())),
+  pace: once(() =>
+    optional(
+      shape({
+        target: whole(1, 1e7).required(),
+        by: day().required(),
+        since: day().required(),
+        days: list(whole(0, 6).required(), 7).required(),
+      }),
+    ),
+  ),
   listings: once(() =>
     record(/^[a-z0-9-]{1,60}\/[a-z0-9-]{1,60}$/, 'which is no edition at an outlet', once(listingSchema), 2000),
   ) as never,

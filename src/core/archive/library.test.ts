@@ -42,6 +42,14 @@ const library = (books: Library['books']): Library => ({
   versions: [{ book: 'b', at: 5, label: 'x', words: 1, manifest: hashOf(part), parts: [hashOf(part)] }],
   parts: new Map([[hashOf(part), part]]),
   pieces: [{ book: 'b', section: 's1', at: 4, text: 'left over' }],
+  tallies: [
+    {
+      book: 'one',
+      day: '2026-11-29',
+      ...{ wrote: 812, cut: 300, came: 0 },
+      sittings: [{ from: 1_795_000_000_000, to: 1_795_000_900_000, wrote: 812, cut: 300 }],
+    },
+  ],
   settings: [
     { key: 'clock', value: 12 },
     { key: 'demo loaded', value: true },

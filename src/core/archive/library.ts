@@ -1,3 +1,4 @@
+import type { DayTally } from '../pace'
 import type { VersionKind } from './thinning'
 import { strToU8, type Zippable, zipSync } from 'fflate'
 import { hashOf } from '../book'
@@ -49,6 +50,8 @@ export interface Library {
   /** Bytes of the parts of kept versions by SHA-256, as far as no project holds them. */
   parts: Map<string, Uint8Array>
   pieces: LibraryPiece[]
+  /** What was done on its books, day by day. */
+  tallies: (DayTally & { book: string })[]
   settings: { key: string; value: unknown }[]
   /** The outlets that there are, in the order in which they are offered. */
   outlets: OutletProfile[]
@@ -83,6 +86,7 @@ export function writeLibrary(l: Library, report?: Report): Uint8Array {
     outlets: l.outlets,
     versions: by(l.versions, v => `${v.book} ${v.at} ${v.manifest}`),
     pieces: by(l.pieces, p => `${p.book} ${p.at} ${p.text}`),
+    tallies: by(l.tallies, t => `${t.book} ${t.day}`),
   }
   zip['library.json'] = [strToU8(JSON.stringify(head, null, 1) + '\n'), { level: 6, mtime: STAMP }]
   for (const [i, b] of by(l.books, x => x.project.book.id).entries()) {
@@ -156,6 +160,8 @@ export function readLibrary(bytes: Uint8Array, known: readonly OutletProfile[], 
     versions: head.versions,
     parts: folder('parts', 'a part of a kept version is not what it was'),
     pieces: head.pieces,
+    // Backups made before there were any have none.
+    tallies: head.tallies ?? [],
     settings: head.settings,
     outlets: head.outlets,
     ...(unreadable.length ? { unreadable } : {}),

@@ -117,6 +117,12 @@ const key = () =>
     .strict()
     .matches(/^[a-z0-9-]{1,60}\/[a-z0-9-]{1,60}\/[a-z0-9-]{1,60}$/, '${path} is no edition at an outlet')
 
+/** Words of a day. */
+const counts = () => {
+  const count = () => number().strict().integer().min(0).max(1e9).required()
+  return { wrote: count(), cut: count(), came: count() }
+}
+
 const librarySchema = object({
   format: string().oneOf(['porchlight-library']).required(),
   version: number().required(),
@@ -185,6 +191,28 @@ const librarySchema = object({
     .strict()
     .max(1e5)
     .required(),
+  tallies: array(
+    object({
+      book: text(60).required(),
+      day: string()
+        .strict()
+        .matches(/^\d{4}-\d{2}-\d{2}$/, '${path} is no day')
+        .required(),
+      ...counts(),
+      sittings: array(
+        object({ from: time().required(), to: time().required(), wrote: counts().wrote, cut: counts().cut })
+          .strict()
+          .noUnknown(),
+      )
+        .strict()
+        .max(1000)
+        .required(),
+    })
+      .strict()
+      .noUnknown(),
+  )
+    .strict()
+    .max(1e6),
 })
   .strict()
   .noUnknown()

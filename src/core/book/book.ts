@@ -202,6 +202,16 @@ export interface Earlier {
   names: string[]
 }
 
+/** How many words a book is to have, by when, and on which days it is written. */
+export interface Pace {
+  target: number
+  /** The last day, "2027-03-03"; and the day since which it is planned. */
+  by: string
+  since: string
+  /** Days of the week: 0 Sunday to 6 Saturday. */
+  days: number[]
+}
+
 /** What a proof-reader is told once, of a book or of all books in a language. */
 export interface KeptProof {
   /** Words that are right. */
@@ -238,6 +248,8 @@ export interface Book {
   words?: KeptPhrase[]
   /** What its proof-reading was told. */
   proof?: KeptProof
+  /** The pace at which it is written. */
+  pace?: Pace
   /** By "edition/outlet". */
   listings?: Record<string, ListingDraft>
 }

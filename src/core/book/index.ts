@@ -13,6 +13,7 @@ export {
   type FontCut,
   type KeptPhrase,
   type KeptProof,
+  type Pace,
   type ListingDraft,
   type OwnFamily,
   type PhrasePlace,

@@ -18,12 +18,15 @@ import { countOf } from './countOf'
 import { useFinding } from './find/useFinding'
 import { Galley } from './galley/Galley'
 import { SectionSentence } from './galley/SectionSentence'
+import { SectionWords } from './galley/SectionWords'
 import { type EarlyTurns, useEarlyTurns } from './galley/useEarlyTurns'
 import { ListActs } from './list/ListActs'
 import { type Choice, SectionList } from './list/SectionList'
 import { usePicked } from './list/usePicked'
 import { MatterSentence } from './matter/MatterSentence'
 import { useMatter } from './matter/useMatter'
+import { usePacing } from './pace/usePacing'
+import { useSittingTimer } from './pace/useSittingTimer'
 import type { Panel } from './panel'
 import { Pieces } from './Pieces'
 import type { Insert } from './Toolbar'
@@ -120,17 +123,19 @@ function Desk({
   const finding = useFinding({ ...panelOn, ...panelOf('find') })
   const proofing = useProofing({ ...panelOn, ...panelOf('proof') })
   const versioning = useVersioning({ ...panelOn, ...panelOf('versions'), flush })
-  const known = useKnown(book, view, section?.id, { turns, doubts: proofing.doubts, onDoubt: proofing.onDoubt })
-  const turnSigns = useLatest((does: string, operation: (b: Book) => Book): void => void acts.operate(does, operation))
-  const toPage = usePageLink(book.id, section?.id, flush)
   const written = editor && !section?.made ? editor : undefined
   const words =
     section && !section.made ? (written && !written.isDestroyed ? countOf(written) : docWords(section.doc)) : 0
   const whole = book.sections.reduce((n, s) => n + (s.made ? 0 : s.id === section?.id ? words : docWords(s.doc)), 0)
+  const timer = useSittingTimer(book.id, whole)
+  const pacing = usePacing({ ...panelOn, ...panelOf('pace'), words: whole, timer })
+  const known = useKnown(book, view, section?.id, { turns, doubts: proofing.doubts, onDoubt: proofing.onDoubt })
+  const turnSigns = useLatest((does: string, operation: (b: Book) => Book): void => void acts.operate(does, operation))
+  const toPage = usePageLink(book.id, section?.id, flush)
   return (
     <div className="desk">
       <aside className="left">
-        {finding ?? proofing.panel ?? versioning.panel ?? (
+        {finding ?? proofing.panel ?? versioning.panel ?? pacing.panel ?? (
           <>
             <SectionList
               book={beside}
@@ -154,8 +159,8 @@ function Desk({
         )}
       </aside>
       <div className="column">
-        {versioning.view ? (
-          <div className="paper">{versioning.view}</div>
+        {(versioning.view ?? pacing.view) ? (
+          <div className="paper">{versioning.view ?? pacing.view}</div>
         ) : section ? (
           <Galley
             book={beside}
@@ -196,22 +201,6 @@ function Desk({
       </div>
       {pickers}
     </div>
-  )
-}
-
-/** How much of the book the section is. */
-function SectionWords({ words, whole }: { words: number; whole: number }) {
-  const share = whole ? (words / whole) * 100 : 0
-  return (
-    <p className="issaid words" aria-label="Words">
-      <b>{words.toLocaleString('en')}</b> {words === 1 ? 'word' : 'words'}
-      {whole > words && (
-        <>
-          , {share < 10 ? share.toFixed(1) : Math.round(share)} % of the book’s {whole.toLocaleString('en')}
-        </>
-      )}
-      .
-    </p>
   )
 }
 

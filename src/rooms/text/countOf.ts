@@ -1,6 +1,6 @@
 import type { Editor } from '@tiptap/core'
 import type { Node } from '@tiptap/pm/model'
-import { type BlockJson, docWords } from '@/core/book'
+import { type BlockJson, countWords, docWords } from '@/core/book'
 
 // A key changes one block: the others are the very same nodes, and are not counted again.
 const counts = new WeakMap<Node, number>()
@@ -14,4 +14,36 @@ export function countOf(editor: Pick<Editor, 'state'>): number {
     words += n
   })
   return words
+}
+
+/** What is chosen in an editor. */
+export interface ChosenText {
+  words: number
+  /** Letters, signs and spaces. */
+  characters: number
+}
+
+/** Counts what is chosen; undefined where nothing is. */
+export function chosenIn({ state: { doc, selection } }: Pick<Editor, 'state'>): ChosenText | undefined {
+  if (selection.empty) return undefined
+  const text = doc.textBetween(selection.from, selection.to, '\n', '')
+  const words = countWords(text)
+  return words ? { words, characters: [...text.replaceAll('\n', '')].length } : undefined
+}
+
+/** Words that a reader takes in a minute: about what adults read in silence (Brysbaert 2019: 238). */
+const READ = 238
+
+/** What chosen words come to: characters, time, printed pages. `perWord`: pages that a word of the book takes, where they are known. */
+export function inReading({ words, characters }: ChosenText, perWord: number | undefined): string {
+  const minutes = words / READ
+  const seconds = Math.max(1, Math.round(minutes * 60))
+  const time =
+    minutes < 1
+      ? `${seconds} ${seconds === 1 ? 'second' : 'seconds'}`
+      : Math.round(minutes) === 1
+        ? 'a minute'
+        : `${Math.round(minutes)} minutes`
+  const pages = perWord === undefined ? '' : `, about ${(words * perWord).toFixed(1)} pages in print`
+  return `${characters.toLocaleString('en')} ${characters === 1 ? 'character' : 'characters'}, ${time} to read${pages}`
 }

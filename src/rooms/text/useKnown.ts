@@ -37,6 +37,7 @@ export function useKnown(
       editionId: edition && edition.kind !== 'ebook' && figures?.pages !== undefined ? edition.id : undefined,
       section: section ?? '',
       version,
+      count: figures?.pages,
       early: seen,
       exceptions: own ? Object.entries(own).map(([path, v]) => ({ path, words: valueSaid(path, v) })) : [],
       pages,

@@ -1,8 +1,10 @@
 'use client'
-import { getMarkRange } from '@tiptap/core'
+import { type Editor, getMarkRange } from '@tiptap/core'
 import { type EditorState, TextSelection } from '@tiptap/pm/state'
+import { type Book, docWords } from '@/core/book'
 import { ChoiceValue, TextValue } from '@/parts/Sentence'
 import { languageName, passageTags } from '@/parts/languages'
+import { chosenIn, inReading } from '../countOf'
 import { type AtCursorProps, kindOf } from './kind'
 
 interface FoundPassage {
@@ -31,8 +33,27 @@ function find({ selection, schema }: EditorState): FoundPassage | undefined {
 
 const BOOKS = 'book'
 
+/** What the chosen words come to. */
+function Counted({ book, editor, pages }: { book: Book; editor: Editor; pages: number | undefined }) {
+  const chosen = chosenIn(editor)
+  if (!chosen) return 'The chosen words'
+  const whole = book.sections.reduce((n, s) => n + (s.made ? 0 : docWords(s.doc)), 0)
+  return (
+    <>
+      The {chosen.words === 1 ? 'one' : <b>{chosen.words.toLocaleString('en')}</b>} chosen{' '}
+      {chosen.words === 1 ? 'word' : 'words'} ({inReading(chosen, pages && whole ? pages / whole : undefined)})
+    </>
+  )
+}
+
 /** The language of words, which says how they are divided and how a reading voice says them; and what the author has to say of them. */
-function Sentence({ book, editor, found: { from, to, tag, remark, chosen }, readOnly }: AtCursorProps<FoundPassage>) {
+function Sentence({
+  book,
+  known,
+  editor,
+  found: { from, to, tag, remark, chosen },
+  readOnly,
+}: AtCursorProps<FoundPassage>) {
   const mark = (name: 'language' | 'remark', attrs: Record<string, string> | undefined): void => {
     if (!editor.isEditable) return
     const { tr, schema } = editor.state
@@ -43,17 +64,17 @@ function Sentence({ book, editor, found: { from, to, tag, remark, chosen }, read
     editor.view.dispatch(tr)
   }
   const others = passageTags.filter(t => t !== book.data.language)
-  const known = tag === undefined || others.includes(tag) ? others : [tag, ...others]
+  const tags = tag === undefined || others.includes(tag) ? others : [tag, ...others]
   return (
     <>
-      {chosen ? 'The chosen words are in ' : 'These words are in '}
+      {chosen ? <Counted book={book} editor={editor} pages={known.count} /> : 'These words'} are in{' '}
       <ChoiceValue
         label="Language of the words"
         value={tag ?? BOOKS}
         disabled={readOnly}
         choices={[
           { value: BOOKS, words: `${languageName(book.data.language)}, as the book is` },
-          ...known.map(value => ({ value, words: languageName(value) })),
+          ...tags.map(value => ({ value, words: languageName(value) })),
         ]}
         onChange={v => mark('language', v === BOOKS ? undefined : { tag: v })}
       />

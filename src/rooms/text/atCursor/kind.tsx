@@ -8,7 +8,7 @@ import type { Known } from '../galley/known'
 export interface Saying {
   book: Book
   /** The section, and the version of its pages. */
-  known: Pick<Known, 'section' | 'version'>
+  known: Pick<Known, 'section' | 'version' | 'count'>
   editor: Editor
   readOnly: boolean
 }

@@ -10,6 +10,8 @@ export interface Known {
   section: string
   /** Of the pages. */
   version: number
+  /** How many pages are printed. */
+  count: number | undefined
   /** Page turns that were known before all else that follows. */
   early: Turns | undefined
   /** Findings of the edition: of printed pages by their label, and of blocks of this section. */

@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { type BlockJson, docWords, schema } from '@/core/book'
 import { type EditorState, TextSelection } from '@tiptap/pm/state'
-import { countOf } from '../countOf'
+import { chosenIn, countOf, inReading } from '../countOf'
 import { openNotes } from '../foldedNotes'
 import { pickedBy, stillPicked } from '../list/picked'
 import { posOf } from '../places'
@@ -149,4 +149,17 @@ test('a note is open where the selection begins or ends in it, and no other', ()
   // The first stands at 3 to 8, the second at 10 to 15.
   expect([open(2), open(3), open(4), open(7), open(8)]).toEqual([[], [], [3], [3], []])
   expect([open(2, 12), open(5, 12), open(2, 9)]).toEqual([[10], [3, 10], []])
+})
+
+test('what is chosen is counted: words, characters, time to read, pages in print', () => {
+  const doc = docOf(p('b1', t('The old bell rang.')), p('b2', t('Twice.')))
+  const chosen = (from: number, to: number) =>
+    chosenIn({ state: { doc, selection: TextSelection.create(doc, from, to) } } as never)
+  expect(chosen(5, 14)).toEqual({ words: 2, characters: 9 })
+  expect(chosen(1, doc.content.size - 1)).toEqual({ words: 5, characters: 24 })
+  expect(chosen(3, 3)).toBeUndefined()
+  expect(inReading({ words: 952, characters: 4000 }, 0.005)).toBe(
+    '4,000 characters, 4 minutes to read, about 4.8 pages in print',
+  )
+  expect(inReading({ words: 1, characters: 1 }, undefined)).toBe('1 character, 1 second to read')
 })

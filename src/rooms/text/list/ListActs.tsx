@@ -11,6 +11,7 @@ const panels: readonly { panel: Panel; words: string }[] = [
   { panel: 'find', words: 'Find' },
   { panel: 'proof', words: 'Proof' },
   { panel: 'versions', words: 'Versions' },
+  { panel: 'pace', words: 'Pace' },
 ]
 
 /** What can be done with the sections that are picked; one of them is open. */
