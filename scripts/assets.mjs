@@ -32,6 +32,11 @@ for (const [family, variants] of Object.entries(families)) {
       break
     }
 }
+// A face of the desk alone, made for dyslexic readers.
+const dyslexic = join(root, 'node_modules/@fontsource/opendyslexic')
+for (const cut of ['400-normal', '400-italic', '700-normal'])
+  copyFileSync(join(dyslexic, `files/opendyslexic-latin-${cut}.woff2`), join(out, `opendyslexic-latin-${cut}.woff2`))
+copyFileSync(join(dyslexic, 'LICENSE'), join(out, 'opendyslexic-licence.txt'))
 copyFileSync(join(root, 'node_modules/harfbuzzjs/dist/harfbuzz-subset.wasm'), join(out, 'harfbuzz-subset.wasm'))
 // What colours become on a press: the profile, its licence, and the module that reads it.
 const colour = join(root, 'public/colour')

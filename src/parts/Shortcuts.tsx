@@ -29,6 +29,7 @@ const groups: { where: string; keys: [string, string][] }[] = [
       ['Alt P', 'proof-read: the doubts, or the sections again'],
       ['Alt N · Alt B', 'the next doubt, the one before'],
       ['Alt M · Alt L', 'mend it as is said first, leave it here'],
+      ['Alt W · Alt R', 'the text alone on the full screen; read aloud, or stop'],
       ['Ctrl B · Ctrl I', 'bold, italic'],
       ['Ctrl Shift K · Ctrl Shift X', 'small capitals, struck'],
       ['Ctrl . · Ctrl ,', 'superscript, subscript'],

@@ -6,11 +6,15 @@ export interface Preferences {
   unit: 'in' | 'mm'
   tone: 'light' | 'dark' | 'system'
   desk: {
-    face: 'serif' | 'sans' | 'print'
+    face: 'serif' | 'sans' | 'print' | 'dyslexic'
     size: number
     leading: number
     measure: number
     paper: 'plain' | 'warm' | 'cool'
+    /** What is seen clearly: all of the text, or the paragraph that is written. */
+    focus: 'all' | 'paragraph'
+    /** Where the line is that is written: anywhere, or always in the middle. */
+    line: 'free' | 'middle'
   }
   proof: {
     /** Kinds of doubt that are switched off. */
@@ -23,7 +27,7 @@ export interface Preferences {
 export const defaultPreferences: Preferences = {
   unit: 'in',
   tone: 'system',
-  desk: { face: 'serif', size: 18, leading: 1.6, measure: 36, paper: 'plain' },
+  desk: { face: 'serif', size: 18, leading: 1.6, measure: 36, paper: 'plain', focus: 'all', line: 'free' },
   proof: { off: ['overused', 'alike', 'numbers'], margin: 'open' },
 }
 

@@ -1,17 +1,13 @@
 'use client'
 import { useEffect, useState } from 'react'
-import { defaultPreferences, type Preferences, setPreferences, usePreferences } from '@/parts/preferences'
-import { ChoiceValue, NumberValue } from '@/parts/Sentence'
+import { deskFaces } from '@/parts/desk'
+import { DeskSentence } from '@/parts/DeskSentence'
+import { type Preferences, setPreferences, usePreferences } from '@/parts/preferences'
+import { ChoiceValue } from '@/parts/Sentence'
 import { Sill } from '@/parts/Sill'
 import './preferences.css'
 
 type Desk = Preferences['desk']
-
-const faces: Record<Desk['face'], string> = {
-  serif: "'Fraunces Variable', Georgia, serif",
-  sans: "'Figtree Variable', sans-serif",
-  print: "'EB Garamond Desk', Georgia, serif",
-}
 
 const UNITS = [
   { value: 'in', words: 'inches' },
@@ -22,17 +18,6 @@ const TONES = [
   { value: 'light', words: 'daylight' },
   { value: 'dark', words: 'dusk' },
 ] as const
-const FACES = [
-  { value: 'serif', words: 'a serif' },
-  { value: 'sans', words: 'a sans' },
-  { value: 'print', words: 'the book’s own face' },
-] as const
-const PAPERS = [
-  { value: 'plain', words: 'plain' },
-  { value: 'warm', words: 'warm' },
-  { value: 'cool', words: 'cool' },
-] as const
-
 /** Preferences: units, tone, and the desk, with a sheet of the desk beside them. */
 export function PreferencesRoom() {
   const { unit, tone, desk } = usePreferences()
@@ -75,59 +60,6 @@ export function PreferencesRoom() {
   )
 }
 
-/** How the text looks while it is written. */
-function DeskSentence({ desk }: { desk: Desk }) {
-  const set = (patch: Partial<Desk>): void => setPreferences({ desk: { ...desk, ...patch } })
-  return (
-    <>
-      <p className="said">
-        You write in{' '}
-        <ChoiceValue label="Face" value={desk.face} choices={FACES} onChange={v => set({ face: v as Desk['face'] })} />{' '}
-        of{' '}
-        <NumberValue
-          label="Size of the desk’s text"
-          value={desk.size}
-          least={13}
-          most={30}
-          form={{ factor: 1, step: 1, digits: 0, unit: 'px' }}
-          onChange={size => set({ size })}
-        />
-        , its lines{' '}
-        <NumberValue
-          label="Leading of the desk’s text"
-          value={desk.leading}
-          least={1.2}
-          most={2.2}
-          form={{ factor: 1, step: 0.05, digits: 2, unit: 'times' }}
-          onChange={leading => set({ leading })}
-        />{' '}
-        its size apart and{' '}
-        <NumberValue
-          label="Line length of the desk"
-          value={desk.measure}
-          least={24}
-          most={60}
-          form={{ factor: 1, step: 1, digits: 0, unit: 'em' }}
-          onChange={measure => set({ measure })}
-        />{' '}
-        long, on{' '}
-        <ChoiceValue
-          label="Paper"
-          value={desk.paper}
-          choices={PAPERS}
-          onChange={v => set({ paper: v as Desk['paper'] })}
-        />{' '}
-        paper. The printed book does not change.
-      </p>
-      <p>
-        <button type="button" className="plain" onClick={() => set(defaultPreferences.desk)}>
-          The desk as it came
-        </button>
-      </p>
-    </>
-  )
-}
-
 /** What the library takes of this browser, and whether the browser keeps it. */
 function Storage() {
   const [kept, setKept] = useState<boolean>()
@@ -158,7 +90,7 @@ function Storage() {
 /** A sheet of the desk as it is set. */
 function Sample({ desk }: { desk: Desk }) {
   const style = {
-    fontFamily: faces[desk.face],
+    fontFamily: deskFaces[desk.face],
     fontSize: desk.size,
     lineHeight: desk.leading,
     background: 'var(--desk)',

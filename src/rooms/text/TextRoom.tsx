@@ -9,12 +9,14 @@ import { bringInRecording, recordingFiles } from '@/data/recordings'
 import { BookTop, NoBook } from '@/parts/BookTop'
 import { FilePick, type FilePicker } from '@/parts/FilePick'
 import { type OpenBook, useOpenBook } from '@/parts/openBook'
+import { usePreferences } from '@/parts/preferences'
 import { Sill, sillOf } from '@/parts/Sill'
 import { useKeys } from '@/parts/useKeys'
 import { useLatest } from '@/parts/useLatest'
 import { useSay } from '@/parts/useSay'
 import { insertPicture, insertRecording, insertSign } from './commands'
 import { countOf } from './countOf'
+import { useDesk } from './desk/useDesk'
 import { useFinding } from './find/useFinding'
 import { Galley } from './galley/Galley'
 import { SectionSentence } from './galley/SectionSentence'
@@ -44,11 +46,12 @@ import './text.css'
 export function TextRoom({ bookId }: { bookId: string }) {
   const turns = useEarlyTurns(bookId)
   const view = useOpenBook(bookId, { first: turns.first })
+  const { focus, line } = usePreferences().desk
   const [section, setSection] = useState<string>()
   if (view.missing) return <NoBook />
   return (
     <>
-      <main id="room" className="room text">
+      <main id="room" className="room text" data-focus={focus} data-line={line}>
         <BookTop bookId={bookId} view={view} stage="text" section={section} />
         {view.book ? (
           <Desk book={view.book} view={view} turns={turns} onSection={setSection} />
@@ -128,6 +131,7 @@ function Desk({
     section && !section.made ? (written && !written.isDestroyed ? countOf(written) : docWords(section.doc)) : 0
   const whole = book.sections.reduce((n, s) => n + (s.made ? 0 : s.id === section?.id ? words : docWords(s.doc)), 0)
   const timer = useSittingTimer(book.id, whole)
+  const desk = useDesk(written, book.data.language, panelOf('desk'))
   const pacing = usePacing({ ...panelOn, ...panelOf('pace'), words: whole, timer })
   const known = useKnown(book, view, section?.id, { turns, doubts: proofing.doubts, onDoubt: proofing.onDoubt })
   const turnSigns = useLatest((does: string, operation: (b: Book) => Book): void => void acts.operate(does, operation))
@@ -135,7 +139,7 @@ function Desk({
   return (
     <div className="desk">
       <aside className="left">
-        {finding ?? proofing.panel ?? versioning.panel ?? pacing.panel ?? (
+        {finding ?? proofing.panel ?? versioning.panel ?? pacing.panel ?? desk ?? (
           <>
             <SectionList
               book={beside}

@@ -25,6 +25,7 @@ import { dashesOf, marks, nodes, quoteBetween, quotesOf, spacesSigns, withSpace 
 import { askForIds, nextNumber } from '@/data/idLease'
 import { carriedAttribute } from './clipboard'
 import { toggleList, turnCase } from './commands'
+import { focusBlock } from './desk/focusBlock'
 import { foldedNotes } from './foldedNotes'
 import { leaving } from './leaving'
 import { pictureView, signView } from './pictureView'
@@ -334,6 +335,7 @@ export const textExtensions = (book: string, language: string) => [
   ...coreMarks,
   blockIds(book),
   foldedNotes,
+  focusBlock,
   shownSelection,
   typography(language),
   keys(language),

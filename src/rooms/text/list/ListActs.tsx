@@ -12,6 +12,7 @@ const panels: readonly { panel: Panel; words: string }[] = [
   { panel: 'proof', words: 'Proof' },
   { panel: 'versions', words: 'Versions' },
   { panel: 'pace', words: 'Pace' },
+  { panel: 'desk', words: 'Desk' },
 ]
 
 /** What can be done with the sections that are picked; one of them is open. */
@@ -64,7 +65,7 @@ export const ListActs = memo(function ListActs({
         <AddSection readOnly={readOnly} matter={matter.kept} onAdd={acts.add} onPlace={matter.place} />
         {act('Read all again', () => acts.readAgain(true))}
       </div>
-      <div className="adding">
+      <div className="looking">
         {panels.map(({ panel, words }) => (
           <Button key={panel} size="small" type="link" onClick={() => onPanel(panel)}>
             {words} …
