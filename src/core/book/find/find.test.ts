@@ -258,3 +258,38 @@ describe('marking what is found', () => {
     ])
   })
 })
+
+test('patterns that might never end are refused by their form; those that will are taken, and come to an end on the worst of lines', () => {
+  const trouble = (words: string) => {
+    const made = finderOf({ words, pattern: true })
+    return made && 'trouble' in made ? made.trouble : undefined
+  }
+  for (const words of [
+    '(a+)+b',
+    '(a|aa)*$',
+    '((a*)b?)*c',
+    '(\\w\\s?)+x',
+    '(?:x|xy)+z',
+    '(a?){3,}b',
+    '.*a.*b.*c',
+    '\\w+\\s+\\w+x',
+  ])
+    expect([words, trouble(words)]).toEqual([words, expect.stringMatching(/never come to an end|too long/)])
+  const line = 'a'.repeat(4000)
+  for (const words of [
+    '(ab|cd)+',
+    '(?:one|two)*x',
+    '\\b\\w+ing\\b',
+    '“[^”]*$',
+    'a.*b',
+    '(.)\\1',
+    '(\\w)(\\w)x',
+    'colou?r',
+    '\\d{1,3}',
+  ]) {
+    expect([words, trouble(words)]).toEqual([words, undefined])
+    const made = finderOf({ words, pattern: true })
+    // It comes to an end.
+    if (made && 'find' in made) expect(made.find(line).length).toBeLessThanOrEqual(line.length)
+  }
+})

@@ -1,3 +1,5 @@
+import { endlessness } from './endless'
+
 /** What is looked for, and how closely. */
 export interface Search {
   words: string
@@ -101,12 +103,9 @@ function foldedLetters(text: string, cases: boolean, accents: boolean): Folded {
   return { text: out, at: Int32Array.from(at) }
 }
 
-/** A repetition of what repeats itself: such patterns may take longer than anybody waits. */
-const ENDLESS = /\((?:[^()\\]|\\.)*[+*}](?:[^()\\]|\\.)*\)[+*{]/
-
 function patternFinder({ words, cases, whole }: Search): ReturnType<typeof finderOf> {
-  if (ENDLESS.test(words))
-    return { trouble: 'This pattern repeats something that repeats itself: it might never come to an end.' }
+  const endless = endlessness(words)
+  if (endless) return { trouble: endless }
   let pattern: RegExp
   try {
     pattern = new RegExp(words, cases ? 'gu' : 'giu')
