@@ -15,6 +15,7 @@ const core = [
   'book',
   'proof',
   'compare',
+  'copies',
   'marks',
   'ornaments',
   'type',

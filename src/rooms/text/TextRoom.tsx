@@ -27,6 +27,7 @@ import { type Choice, SectionList } from './list/SectionList'
 import { usePicked } from './list/usePicked'
 import { MatterSentence } from './matter/MatterSentence'
 import { useMatter } from './matter/useMatter'
+import { OutPanel } from './out/OutPanel'
 import { usePacing } from './pace/usePacing'
 import { useSittingTimer } from './pace/useSittingTimer'
 import type { Panel } from './panel'
@@ -132,6 +133,9 @@ function Desk({
   const whole = book.sections.reduce((n, s) => n + (s.made ? 0 : s.id === section?.id ? words : docWords(s.doc)), 0)
   const timer = useSittingTimer(book.id, whole)
   const desk = useDesk(written, book.data.language, panelOf('desk'))
+  const out = instead === 'out' && (
+    <OutPanel bookId={book.id} picked={picked} flush={flush} onClose={() => setInstead(undefined)} />
+  )
   const pacing = usePacing({ ...panelOn, ...panelOf('pace'), words: whole, timer })
   const known = useKnown(book, view, section?.id, { turns, doubts: proofing.doubts, onDoubt: proofing.onDoubt })
   const turnSigns = useLatest((does: string, operation: (b: Book) => Book): void => void acts.operate(does, operation))
@@ -139,7 +143,7 @@ function Desk({
   return (
     <div className="desk">
       <aside className="left">
-        {finding ?? proofing.panel ?? versioning.panel ?? pacing.panel ?? desk ?? (
+        {finding ?? proofing.panel ?? versioning.panel ?? pacing.panel ?? desk ?? (out || undefined) ?? (
           <>
             <SectionList
               book={beside}

@@ -1,2 +1,2 @@
 /** What stands in the place of the list of sections. */
-export type Panel = 'find' | 'proof' | 'versions' | 'pace' | 'desk'
+export type Panel = 'find' | 'proof' | 'versions' | 'pace' | 'desk' | 'out'

@@ -13,6 +13,7 @@ const panels: readonly { panel: Panel; words: string }[] = [
   { panel: 'versions', words: 'Versions' },
   { panel: 'pace', words: 'Pace' },
   { panel: 'desk', words: 'Desk' },
+  { panel: 'out', words: 'Take out' },
 ]
 
 /** What can be done with the sections that are picked; one of them is open. */

@@ -1,0 +1,2 @@
+export type { CopyFile, CopyKind } from './copyKind'
+export { copyKinds, copyOf } from './copyOf'

@@ -1,0 +1,209 @@
+import { describe, expect, test } from '@jest/globals'
+import { strFromU8, unzipSync } from 'fflate'
+import fc from 'fast-check'
+import { type Book, docText, eachInline, type Section } from '@/core/book'
+import { copyKinds, copyOf } from '@/core/copies'
+import { readManuscript } from '@/core/intake'
+import { anyBook } from './support/arbitrary'
+import { bookOf, chapter } from './support/core'
+import { cases } from './support/deep'
+
+const NONE = { pictures: new Map<string, Uint8Array>() }
+const letters = (text: string): string => text.replace(/[^\p{L}\p{N}]/gu, '').toLowerCase()
+const written = (book: Book): Section[] => book.sections.filter(s => !s.made)
+/** Letters alone: a figure that begins a heading is read as a chapter's number. */
+const said = (sections: readonly Section[]): string =>
+  sections.map(s => letters(docText(s.doc)).replace(/\p{N}/gu, '')).join('')
+const notesIn = (sections: readonly Section[]): number => {
+  let n = 0
+  for (const s of sections) eachInline(s.doc, content => (n += content.filter(c => c.type === 'footnote').length))
+  return n
+}
+
+/** What a file says, without what its format adds. */
+const unmarked: Record<string, (file: string) => string> = {
+  md: s => s.replace(/\\([^\n])/g, '$1'),
+  html: s => s.replace(/<[^>]*>/g, '').replace(/&(amp|lt|gt|quot);/g, ''),
+  txt: s => s,
+}
+
+describe.each(copyKinds.map(k => [k.id, k] as const))('taken out as %s', (id, kind) => {
+  test('any book: every word of its text is in the file, in its order, and the same book gives the same bytes', () => {
+    fc.assert(
+      fc.property(anyBook, book => {
+        const file = copyOf(book, id, NONE)
+        expect(copyOf(book, id, NONE).bytes).toEqual(file.bytes)
+        const text = letters(unmarked[id]!(strFromU8(file.bytes)))
+        for (const s of written(book))
+          eachInline(s.doc, content => {
+            for (const n of content)
+              if (n.type === 'text') expect([id, text.includes(letters(n.text))]).toEqual([id, true])
+          })
+        for (const { what, count } of file.lost) expect([what.length > 3, count > 0]).toEqual([true, true])
+      }),
+      { numRuns: cases(120, 3000) },
+    )
+  })
+  test('what it keeps is said', () => expect(kind.keeps).toMatch(/^[A-Z].{30,}\.$/))
+})
+
+test.each(['md', 'html'])('any book taken out as %s comes back with every word and every note', id => {
+  fc.assert(
+    fc.property(anyBook, book => {
+      if (!said(written(book))) return
+      const file = copyOf(book, id, NONE)
+      const back = readManuscript(file.name, file.bytes)
+      // What is read as a title stands over its section: it is not lost.
+      const sections = back.book.sections.filter(s => !s.made)
+      const had = said(sections) + letters(sections.map(s => s.title).join(''))
+      expect(lacking(said(written(book)), had)).toBe('')
+      // A note of what is read as a title is told, its words stand below.
+      const told = back.dropped.filter(d => d.what.startsWith('notes in titles')).reduce((n, d) => n + d.count, 0)
+      expect(notesIn(back.book.sections) + told).toBe(notesIn(written(book)))
+    }),
+    { numRuns: cases(120, 3000) },
+  )
+})
+
+/** Letters of one text that another has not as often. */
+function lacking(wanted: string, had: string): string {
+  const left = new Map<string, number>()
+  for (const c of had) left.set(c, (left.get(c) ?? 0) + 1)
+  return [...wanted]
+    .filter(c => {
+      const n = left.get(c) ?? 0
+      left.set(c, n - 1)
+      return n <= 0
+    })
+    .join('')
+}
+
+const p = (id: string, ...content: object[]) => ({ type: 'paragraph', attrs: { id }, content }) as never
+const t = (text: string, ...marks: string[]) => ({
+  type: 'text',
+  text,
+  ...(marks.length ? { marks: marks.map(type => ({ type })) } : {}),
+})
+const book: Book = {
+  ...bookOf([]),
+  sections: [
+    chapter('s1', 'The Bell', {
+      type: 'doc',
+      content: [
+        p(
+          'b1',
+          t('It rang '),
+          t('twice', 'em'),
+          t(', '),
+          t('very ', 'strong'),
+          t('loud', 'strong', 'em'),
+          t('; '),
+          t('so', 'small_caps'),
+          t('.'),
+        ),
+        p('b2', t('1. No list, *no* stars | no table')),
+        p(
+          'b3',
+          t('A note'),
+          { type: 'footnote', attrs: { id: 'n1' }, content: [t('It was cast in a bad year.')] } as never,
+          t('.'),
+        ),
+        { type: 'scene_break', attrs: { id: 'b4' } },
+        {
+          type: 'verse',
+          attrs: { id: 'b5' },
+          content: [
+            { type: 'line', attrs: { indent: 0, stanza: true }, content: [t('Low water,')] },
+            { type: 'line', attrs: { indent: 2, stanza: false }, content: [t('high moon.')] },
+          ],
+        } as never,
+        {
+          type: 'list',
+          attrs: { id: 'b6', ordered: true, start: 3 },
+          content: [
+            { type: 'item', content: [p('b7', t('rope'))] },
+            { type: 'item', content: [p('b8', t('sail'))] },
+          ],
+        } as never,
+        {
+          type: 'table',
+          attrs: { id: 'b9' },
+          content: [
+            {
+              type: 'row',
+              attrs: { head: true },
+              content: [{ type: 'cell', attrs: { span: 1 }, content: [p('c1', t('Tide'))] }],
+            },
+            {
+              type: 'row',
+              attrs: { head: false },
+              content: [{ type: 'cell', attrs: { span: 1 }, content: [p('c2', t('Low | high'))] }],
+            },
+          ],
+        } as never,
+        {
+          type: 'image',
+          attrs: { id: 'b10', asset: 'a'.repeat(64), alt: 'A bell', decoration: false, share: 1 },
+          content: [t('The bell')],
+        } as never,
+      ],
+    }),
+  ],
+  assets: [{ id: 'a'.repeat(64), type: 'image/png', width: 1, height: 1 }],
+}
+const pictures = new Map([['a'.repeat(64), new Uint8Array([1, 2, 3])]])
+
+test('Markdown as it is written, its pictures beside it; what it has nothing for is counted', () => {
+  const file = copyOf(book, 'md', { pictures })
+  expect([file.name, file.type]).toEqual(['a-book.zip', 'application/zip'])
+  const files = unzipSync(file.bytes)
+  expect(files[`pictures/${'a'.repeat(12)}.png`]).toEqual(new Uint8Array([1, 2, 3]))
+  expect(strFromU8(files['a-book.md']!)).toBe(`---
+title: A Book
+author: Orla Fenwright
+lang: en-GB
+---
+
+# Chapter One: The Bell
+
+It rang *twice*, **very** ***loud***; so.
+
+1\\. No list, \\*no\\* stars \\| no table
+
+A note[^1].
+
+* * *
+
+::: verse
+Low water,
+\u00a0\u00a0high moon.
+:::
+
+3. rope
+4. sail
+
+| Tide |
+| --- |
+| Low \\| high |
+
+![A bell](pictures/${'a'.repeat(12)}.png)
+
+*The bell*
+
+[^1]: It was cast in a bad year.
+`)
+  expect(file.lost).toEqual([{ what: 'passages in small capitals', count: 1 }])
+})
+
+test('plain text, and a page of HTML that holds its pictures; a section alone', () => {
+  const text = strFromU8(copyOf(book, 'txt', { pictures }).bytes)
+  expect(text).toContain('A note[1].')
+  expect(text).toContain('[1] It was cast in a bad year.')
+  expect(text).toContain('3. rope\n4. sail')
+  const page = strFromU8(copyOf(book, 'html', { pictures }).bytes)
+  expect(page).toContain('<em>twice</em>')
+  expect(page).toContain('src="data:image/png;base64,AQID" alt="A bell"')
+  expect(page).toContain('Low | high')
+  expect(copyOf(book, 'txt', { only: ['s1'], pictures }).name).toBe('a-book-s1.txt')
+  expect(strFromU8(copyOf(book, 'txt', { only: [], pictures }).bytes).trim()).toBe('')
+})
