@@ -1,5 +1,5 @@
 import { expect } from '@playwright/test'
-import { test } from './library'
+import { openText, test } from './library'
 import { value } from './sentence'
 
 test('the desk: a face for dyslexic readers, the paragraph in focus, the line in the middle, the text alone, a voice with its word marked', async ({
@@ -28,11 +28,7 @@ test('the desk: a face for dyslexic readers, the paragraph in focus, the line in
     Object.defineProperty(window, 'speechSynthesis', { value: synthesis })
     Object.defineProperty(window, 'SpeechSynthesisUtterance', { value: Utterance })
   })
-  await page.goto('/')
-  await expect(page.getByRole('img', { name: /Front cover/ })).toHaveCount(3, { timeout: 60_000 })
-  await page.goto('/book/tidewardens-almanac/text')
-  const text = page.locator('.ProseMirror').first()
-  await text.waitFor({ timeout: 60_000 })
+  const text = await openText(page)
   await page.getByRole('button', { name: 'Desk …' }).click()
   const panel = page.getByRole('region', { name: 'Desk' })
   await value(page, 'Face', 'a face for dyslexic readers')

@@ -1,13 +1,7 @@
 import { expect, type Page } from '@playwright/test'
-import { test } from './library'
+import { openText, test } from './library'
 import { value } from './sentence'
 
-const open = async (page: Page): Promise<void> => {
-  await page.goto('/')
-  await expect(page.getByRole('img', { name: /Front cover/ })).toHaveCount(3, { timeout: 60_000 })
-  await page.goto('/book/tidewardens-almanac/text')
-  await page.locator('.ProseMirror').first().waitFor({ timeout: 60_000 })
-}
 /** How many places the panel says. */
 const places = async (page: Page): Promise<number> =>
   Number(
@@ -19,7 +13,7 @@ const places = async (page: Page): Promise<number> =>
 test('words are found over the book as they are typed, stepped through, replaced but one, and come back with one undo; a pattern is found and made italic', async ({
   page,
 }) => {
-  await open(page)
+  await openText(page)
   await page.keyboard.press('Control+f')
   const panel = page.getByRole('region', { name: 'Find', exact: true })
   const words = panel.getByRole('textbox', { name: 'What is looked for' })

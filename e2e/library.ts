@@ -1,4 +1,4 @@
-import { type BrowserContext, test as plain } from '@playwright/test'
+import { type BrowserContext, expect, type Locator, type Page, test as plain } from '@playwright/test'
 
 /** The demo books that a walk finds on the porch unless it asks for all. */
 const SOME = ['tidewardens-almanac', 'lampblack-regatta', 'small-apiary-logbook']
@@ -26,6 +26,16 @@ export const test = plain.extend<{ library: 'some' | 'all' }>({
     await use(context)
   },
 })
+
+/** Opens a demo book's text at a first visit; gives the text of its first chapter. */
+export async function openText(page: Page, book = 'tidewardens-almanac'): Promise<Locator> {
+  await page.goto('/')
+  await expect(page.getByRole('img', { name: /Front cover/ })).toHaveCount(3, { timeout: 60_000 })
+  await page.goto(`/book/${book}/text`)
+  const text = page.locator('.ProseMirror').first()
+  await text.waitFor({ timeout: 60_000 })
+  return text
+}
 
 /**
  * Walks that `npm run test:deep` alone takes: the checking machine has twenty minutes for everything, and what these try is tried there by

@@ -1,16 +1,12 @@
 import { readFileSync } from 'node:fs'
 import { expect } from '@playwright/test'
-import { test } from './library'
+import { openText, test } from './library'
 import { value } from './sentence'
 
 test('the text is taken out, whole and by section, with what was typed a moment ago; what a format cannot say is told', async ({
   page,
 }) => {
-  await page.goto('/')
-  await expect(page.getByRole('img', { name: /Front cover/ })).toHaveCount(3, { timeout: 60_000 })
-  await page.goto('/book/tidewardens-almanac/text')
-  const text = page.locator('.ProseMirror').first()
-  await text.waitFor({ timeout: 60_000 })
+  const text = await openText(page)
   await page.getByRole('button', { name: 'Take out …' }).click()
   const panel = page.getByRole('region', { name: 'Take out' })
   const taken = async (): Promise<{ name: string; bytes: Buffer }> => {

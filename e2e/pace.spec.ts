@@ -1,14 +1,10 @@
 import { expect } from '@playwright/test'
-import { test } from './library'
+import { openText, test } from './library'
 
 test('what is written and cut is counted by itself; a target is planned from it, a sitting timed; the days are drawn', async ({
   page,
 }) => {
-  await page.goto('/')
-  await expect(page.getByRole('img', { name: /Front cover/ })).toHaveCount(3, { timeout: 60_000 })
-  await page.goto('/book/tidewardens-almanac/text')
-  const text = page.locator('.ProseMirror').first()
-  await text.waitFor({ timeout: 60_000 })
+  const text = await openText(page)
   await text.locator('p').first().click()
   await page.keyboard.press('Control+Home')
   await page.waitForTimeout(200)

@@ -1,5 +1,5 @@
 import { expect, type Page } from '@playwright/test'
-import { test } from './library'
+import { openText, test } from './library'
 
 /** How many doubts the panel says. */
 const doubts = async (page: Page): Promise<number> =>
@@ -12,11 +12,7 @@ const doubts = async (page: Page): Promise<number> =>
 test('what is misspelt is doubted in the margin with its remedy, mended by a key, taken back; a word is told to the book and to all books', async ({
   page,
 }) => {
-  await page.goto('/')
-  await expect(page.getByRole('img', { name: /Front cover/ })).toHaveCount(3, { timeout: 60_000 })
-  await page.goto('/book/tidewardens-almanac/text')
-  const text = page.locator('.ProseMirror').first()
-  await text.waitFor({ timeout: 60_000 })
+  const text = await openText(page)
   await text.locator('p').first().click()
   await page.keyboard.press('Control+Home')
   await page.waitForTimeout(200)

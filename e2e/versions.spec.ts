@@ -1,15 +1,11 @@
 import { expect } from '@playwright/test'
-import { test } from './library'
+import { openText, test } from './library'
 import { value } from './sentence'
 
 test('a version is kept by name, one by itself before a large change; both are compared word by word and brought back, a paragraph, a section, the book', async ({
   page,
 }) => {
-  await page.goto('/')
-  await expect(page.getByRole('img', { name: /Front cover/ })).toHaveCount(3, { timeout: 60_000 })
-  await page.goto('/book/tidewardens-almanac/text')
-  const text = page.locator('.ProseMirror').first()
-  await text.waitFor({ timeout: 60_000 })
+  const text = await openText(page)
   const panel = page.getByRole('region', { name: 'Kept versions' })
   await page.getByRole('button', { name: 'Versions …' }).click()
   await panel.getByRole('textbox', { name: 'Name of the version' }).fill('First draft')

@@ -5,16 +5,13 @@ import { usePreferences } from '@/parts/preferences'
 import { useKeys } from '@/parts/useKeys'
 import { useSay } from '@/parts/useSay'
 import { useReadAloud } from '../aloud/useReadAloud'
+import type { Shown } from '../panel'
 import { DeskPanel } from './DeskPanel'
 import { useFullScreen } from './useFullScreen'
 import { useMiddleLine } from './useMiddleLine'
 
 /** The desk that the text is written on: its list of values in the place of the list of sections, and what it does while one writes. */
-export function useDesk(
-  editor: Editor | undefined,
-  language: string,
-  { open, onOpen }: { open: boolean; onOpen: (open: boolean) => void },
-): ReactNode {
+export function useDesk(editor: Editor | undefined, language: string, { open, onOpen }: Shown): ReactNode {
   const say = useSay()
   const { line } = usePreferences().desk
   const screen = useFullScreen()

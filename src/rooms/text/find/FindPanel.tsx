@@ -6,12 +6,11 @@ import { ActValue } from '@/parts/ActValue'
 import { ordinal } from '@/parts/ordinal'
 import { ChoiceValue } from '@/parts/Sentence'
 import { useSay } from '@/parts/useSay'
+import { snippetOf } from '../shown/snippet'
 import type { Becomes, Find } from './useFind'
 
 /** Most places that are listed; all of them are counted, and changed. */
 const LISTED = 300
-/** Letters that are shown around what was found. */
-const AROUND = 26
 
 const marks: { value: string; words: string; becomes: Becomes }[] = [
   { value: 'em', words: 'italic', becomes: { mark: 'em' } },
@@ -247,21 +246,16 @@ function Place({
   onPass: () => void
   onShow: () => void
 }) {
-  const plain = (s: string): string => s.replace(/[\n\ufffc]/g, ' ')
-  // From a word's beginning to a word's end.
-  const before = plain(line.text.slice(Math.max(0, from - AROUND), from)).replace(from > AROUND ? /^\S+\s/ : /^/, '')
-  const cut = line.text.length > to + AROUND
-  const behind = plain(line.text.slice(to, to + AROUND)).replace(cut ? /\s\S*$/ : /$/, '')
-  const found = plain(line.text.slice(from, to))
+  const { cutBefore, before, found, behind, cutBehind } = snippetOf(line.text, from, to)
   return (
     <li data-current={current} data-passed={passed}>
       <Checkbox checked={!passed} aria-label={`Change “${before}${found}${behind}”`} onChange={onPass} />
       <button type="button" onClick={onShow}>
-        {from > AROUND && '…'}
+        {cutBefore && '…'}
         {before}
         <b>{found}</b>
         {behind}
-        {cut && '…'}
+        {cutBehind && '…'}
         {line.kind !== 'text' && <em> in a {line.kind}</em>}
       </button>
     </li>

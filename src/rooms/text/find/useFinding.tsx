@@ -1,9 +1,7 @@
 'use client'
-import type { Editor } from '@tiptap/core'
 import type { ReactNode } from 'react'
-import type { Book } from '@/core/book'
 import { useKeys } from '@/parts/useKeys'
-import type { SectionActs } from '../useSectionActs'
+import type { PanelOn } from '../panel'
 import { FindPanel } from './FindPanel'
 import { useFind } from './useFind'
 import { useShownHits } from './useShownHits'
@@ -19,19 +17,7 @@ export function useFinding({
   onChoose,
   open,
   onOpen,
-}: {
-  book: Book
-  section: string | undefined
-  editor: Editor | undefined
-  /** Grows with every change of the editor's text. */
-  turn: number
-  readOnly: boolean
-  acts: SectionActs
-  onChoose: (section: string) => void
-  /** Whether it is shown; and hears when that is to be otherwise. */
-  open: boolean
-  onOpen: (open: boolean) => void
-}): ReactNode {
+}: PanelOn): ReactNode {
   const find = useFind(book, section, acts)
   const show = useShownHits(editor, section, { find: open ? find : undefined, turn })
   useKeys(e => {

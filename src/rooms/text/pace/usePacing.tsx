@@ -1,9 +1,9 @@
 'use client'
 import { useLiveQuery } from 'dexie-react-hooks'
 import { type ReactNode, useState } from 'react'
-import type { Book } from '@/core/book'
 import { tallyOf, tallyOfAll } from '@/data/pace'
 import { dayHere } from '@/data/tallies'
+import type { PanelOn } from '../panel'
 import { PacePanel } from './PacePanel'
 import { TallyView } from './TallyView'
 import type { SittingTimer } from './useSittingTimer'
@@ -17,14 +17,10 @@ export function usePacing({
   timer,
   open,
   onOpen,
-}: {
-  book: Book
+}: Pick<PanelOn, 'book' | 'readOnly' | 'open' | 'onOpen'> & {
   /** Words of the book now. */
   words: number
-  readOnly: boolean
   timer: SittingTimer
-  open: boolean
-  onOpen: (open: boolean) => void
 }): { panel: ReactNode; view: ReactNode } {
   const [pictured, setPictured] = useState(false)
   const days = useLiveQuery(() => (open ? tallyOf(book.id) : undefined), [book.id, open])

@@ -9,13 +9,12 @@ import { languageName } from '@/parts/languages'
 import { setPreferences, usePreferences } from '@/parts/preferences'
 import { ChoiceValue } from '@/parts/Sentence'
 import { SeveralValue } from '@/parts/SeveralValue'
+import { snippetOf } from '../shown/snippet'
 import { DoubtSentence } from './DoubtSentence'
 import type { Proofing } from './useProof'
 
 /** Most doubts that are listed; all of them are counted, and stepped through. */
 const LISTED = 200
-/** Letters that are shown around a doubt. */
-const AROUND = 26
 
 /** What is doubted in the book, one place after another, and what becomes of it. */
 export function ProofPanel({
@@ -204,17 +203,14 @@ function Places({
 
 /** A doubt in its line. */
 function InLine({ doubt: { from, to, was }, text }: { doubt: Doubt; text: string }) {
-  const plain = (s: string): string => s.replace(/[\n\ufffc]/g, ' ')
-  const before = plain(text.slice(Math.max(0, from - AROUND), from)).replace(from > AROUND ? /^\S+\s/ : /^/, '')
-  const cut = text.length > to + AROUND
-  const behind = plain(text.slice(to, to + AROUND)).replace(cut ? /\s\S*$/ : /$/, '')
+  const { cutBefore, before, found, behind, cutBehind } = snippetOf(text, from, to)
   return (
     <>
-      {from > AROUND && '…'}
+      {cutBefore && '…'}
       {before}
-      <b>{was.trim() ? plain(was) : '␣'.repeat(was.length)}</b>
+      <b>{was.trim() ? found : '␣'.repeat(was.length)}</b>
       {behind}
-      {cut && '…'}{' '}
+      {cutBehind && '…'}{' '}
     </>
   )
 }

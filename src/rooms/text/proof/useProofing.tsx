@@ -1,7 +1,5 @@
 'use client'
-import type { Editor } from '@tiptap/core'
 import { type ReactNode, useEffect, useMemo, useRef, useState } from 'react'
-import type { Book } from '@/core/book'
 import { type Doubt, placeKey } from '@/core/proof'
 import { usePreferences } from '@/parts/preferences'
 import { useKeys } from '@/parts/useKeys'
@@ -9,35 +7,13 @@ import { useLatest } from '@/parts/useLatest'
 import type { PlacedDoubt } from '../galley/marginItems'
 import { drawMarks } from '../shown/drawMarks'
 import { useShow } from '../shown/useShow'
-import type { SectionActs } from '../useSectionActs'
+import type { PanelOn } from '../panel'
 import { ProofPanel } from './ProofPanel'
 import { useMeant } from './useMeant'
 import { type Proofing, useProof } from './useProof'
 
 /** The proof-reading of the text: its list stands in the place of the list of sections until it is closed, its doubts in the margin. */
-export function useProofing({
-  book,
-  section,
-  editor,
-  turn,
-  readOnly,
-  acts,
-  onChoose,
-  open,
-  onOpen,
-}: {
-  book: Book
-  section: string | undefined
-  editor: Editor | undefined
-  /** Grows with every change of the editor's text. */
-  turn: number
-  readOnly: boolean
-  acts: SectionActs
-  onChoose: (section: string) => void
-  /** Whether its list is shown; and hears when that is to be otherwise. */
-  open: boolean
-  onOpen: (open: boolean) => void
-}): {
+export function useProofing({ book, section, editor, turn, readOnly, acts, onChoose, open, onOpen }: PanelOn): {
   panel: ReactNode
   doubts: readonly PlacedDoubt[]
   onDoubt: (key: string) => void

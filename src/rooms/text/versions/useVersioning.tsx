@@ -1,7 +1,7 @@
 'use client'
 import type { ReactNode } from 'react'
-import { type Book, docWords } from '@/core/book'
-import type { SectionActs } from '../useSectionActs'
+import { docWords } from '@/core/book'
+import type { PanelOn } from '../panel'
 import { CompareView } from './CompareView'
 import { useVersions } from './useVersions'
 import { VersionsPanel } from './VersionsPanel'
@@ -16,15 +16,10 @@ export function useVersioning({
   flush,
   open,
   onOpen,
-}: {
-  book: Book
-  section: string | undefined
-  readOnly: boolean
-  acts: SectionActs
-  flush: () => Promise<void>
-  open: boolean
-  onOpen: (open: boolean) => void
-}): { panel: ReactNode; view: ReactNode } {
+}: Omit<PanelOn, 'editor' | 'turn' | 'onChoose'> & { flush: () => Promise<void> }): {
+  panel: ReactNode
+  view: ReactNode
+} {
   const versions = useVersions(book, open)
   if (!open) return { panel: undefined, view: undefined }
   const words = book.sections.reduce((n, s) => n + (s.made ? 0 : docWords(s.doc)), 0)
