@@ -8,6 +8,11 @@ import './faults'
 /** A section as it is sent: without its text where that is known already. */
 export type SentSection = Omit<ReadSection, 'doc'> & Partial<Pick<ReadSection, 'doc'>>
 
+/** A book's proof, and what was in the way of a part of it. */
+export interface ProofRead extends Proof {
+  trouble?: string
+}
+
 type Dictionary = ReturnType<typeof nspell>
 
 const reader = createProofreader()
@@ -30,8 +35,10 @@ function dictionaryNamed(name: string): Promise<Dictionary> {
 }
 
 async function file(name: string): Promise<string> {
-  const response = await fetch(`/dictionaries/${name}`)
-  if (!response.ok) throw new Error(`The dictionary could not be read (${response.status}).`)
+  const response = await fetch(`/dictionaries/${name}`).catch(() => undefined)
+  if (!response)
+    throw new Error('The dictionary is not on this machine yet, and there is no network: words are not looked up.')
+  if (!response.ok) throw new Error(`The dictionary could not be read (${response.status}): words are not looked up.`)
   return response.text()
 }
 
@@ -45,7 +52,7 @@ const spellerOf = (known: Dictionary) => ({
 
 const api = {
   /** The book's doubts. Sections that come without their text are as they were. */
-  async read(sent: readonly SentSection[], ask: ProofAsk): Promise<Proof> {
+  async read(sent: readonly SentSection[], ask: ProofAsk): Promise<ProofRead> {
     const now = sent.map(({ id, title, doc }): ReadSection => {
       const was = sections.get(id)
       if (was && (doc === undefined || doc === was.doc) && was.title === title) return was
@@ -56,7 +63,10 @@ const api = {
     sections = new Map(now.map(s => [s.id, s]))
     reader.take(now)
     const found = ask.kinds.includes('spelling') ? dictionaryOf(ask.language) : { why: '' }
-    return reader.doubts(ask, 'name' in found ? spellerOf(await dictionaryNamed(found.name)) : undefined)
+    if (!('name' in found)) return reader.doubts(ask)
+    // Without its dictionary a book is read all the same for every other kind.
+    const known = await dictionaryNamed(found.name).catch((e: Error) => e.message)
+    return typeof known === 'string' ? { ...reader.doubts(ask), trouble: known } : reader.doubts(ask, spellerOf(known))
   },
 
   /** What a word may have been meant as, the likeliest first. */

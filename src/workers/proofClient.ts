@@ -1,13 +1,13 @@
 import * as Comlink from 'comlink'
 import type { DocJson } from '@/core/book'
-import type { Proof, ProofAsk, ReadSection } from '@/core/proof'
+import type { ProofAsk, ReadSection } from '@/core/proof'
 import './faults'
-import type { ProofWorker } from './proof.worker'
+import type { ProofRead, ProofWorker } from './proof.worker'
 
 /** A worker that reads one book, until it is let go. */
 export interface ProofClient {
   /** The book's doubts as it is now; only what has changed since the last time is sent. */
-  read(sections: readonly ReadSection[], ask: ProofAsk): Promise<Proof>
+  read(sections: readonly ReadSection[], ask: ProofAsk): Promise<ProofRead>
   /** What a word may have been meant as. */
   meant(language: string, word: string): Promise<string[]>
   close(): void
@@ -23,7 +23,11 @@ export function openProof(): ProofClient {
       sent = new Map(sections.map(s => [s.id, s.doc]))
       return new Promise((resolve, reject) => {
         worker.onerror = () => reject(new Error('The proof-reading broke down.'))
-        api.read(now as never, ask).then(resolve, reject)
+        api.read(now as never, ask).then(resolve, e => {
+          // What has come is not known any more: all of it is sent the next time.
+          sent = new Map()
+          reject(e)
+        })
       })
     },
     meant: (language, word) => api.meant(language, word),

@@ -111,3 +111,11 @@ describe('the next book of a series', () => {
     expect(found({ ...write(next, 'The Bell Below'), earlier: undefined })).toEqual([])
   })
 })
+
+test('words that its proof-reading was told go along; doubts that were left, and the pace, were the earlier text’s', () => {
+  const pace = { target: 90_000, by: '2027-03-03', since: '2026-11-29', days: [1] }
+  const told: Book = { ...first, pace, proof: { words: ['Quill'], left: ['["twice","b1","so so"]'] } }
+  const next = nextBook(told, 'next')
+  expect(['pace' in next, next.proof]).toEqual([false, { words: ['Quill'], left: [] }])
+  expect('proof' in nextBook({ ...told, proof: { words: [], left: ['["twice","so"]'] } }, 'next')).toBe(false)
+})

@@ -52,6 +52,10 @@ export function nextBook(book: Book, id: string): Book {
   delete next.uid
   delete next.words
   delete next.listings
+  delete next.pace
+  // Its names and words come again; what was left stood in the earlier text.
+  if (book.proof?.words.length) next.proof = { words: book.proof.words, left: [] }
+  else delete next.proof
   for (const s of book.sections) if (!goesAlong(s)) next = removeSection(next, s.id)
   if (next.plan) next.plan = { ...next.plan, runs: next.plan.runs.map(runOf) }
   next.sections = next.sections.map(bare)

@@ -1,5 +1,5 @@
 'use client'
-import { useEffect, useState } from 'react'
+import { useEffect, useRef, useState } from 'react'
 import { useSay } from '@/parts/useSay'
 
 /** A sitting that the author timed: kept in this browser, so that it goes on when the page is opened again. */
@@ -57,8 +57,11 @@ export function useSittingTimer(book: string, words: number): SittingTimer {
   const end = timed && timed.begun + timed.minutes * MINUTE
   const over = timed && end! + timed.rest * MINUTE
   const phase = !timed || now >= over! ? undefined : now < end! ? 'writing' : 'resting'
-  const last = usePrevious(phase)
+  // What was told last: each turn of a sitting is told once.
+  const told = useRef<'writing' | 'resting'>(undefined)
   useEffect(() => {
+    const last = told.current
+    told.current = phase
     if (!timed || last === phase) return
     const wrote = Math.max(0, words - timed.words)
     if (last === 'writing' && phase === 'resting')
@@ -68,7 +71,7 @@ export function useSittingTimer(book: string, words: number): SittingTimer {
       setTimed(undefined)
       localStorage.removeItem(KEY)
     }
-  }, [timed, phase, last, words, say])
+  }, [timed, phase, words, say])
   const put = (next: Timed | undefined): void => {
     if (next) localStorage.setItem(KEY, JSON.stringify(next))
     else localStorage.removeItem(KEY)
@@ -87,11 +90,4 @@ export function useSittingTimer(book: string, words: number): SittingTimer {
     begin: () => put({ book, begun: Date.now(), ...lengths, words }),
     stop: () => put(undefined),
   }
-}
-
-/** What a value was before it became what it is. */
-function usePrevious<T>(value: T): T | undefined {
-  const [pair, setPair] = useState<{ now: T; was: T | undefined }>({ now: value, was: undefined })
-  if (pair.now !== value) setPair({ now: value, was: pair.now })
-  return pair.now === value ? pair.was : pair.now
 }

@@ -13,7 +13,7 @@ import { useMeant } from './useMeant'
 import { type Proofing, useProof } from './useProof'
 
 /** The proof-reading of the text: its list stands in the place of the list of sections until it is closed, its doubts in the margin. */
-export function useProofing({ book, section, editor, turn, readOnly, acts, onChoose, open, onOpen }: PanelOn): {
+export function useProofing({ book, section, editor, readOnly, acts, onChoose, open, onOpen }: Omit<PanelOn, 'turn'>): {
   panel: ReactNode
   doubts: readonly PlacedDoubt[]
   onDoubt: (key: string) => void
@@ -34,7 +34,7 @@ export function useProofing({ book, section, editor, turn, readOnly, acts, onCho
       drawMarks('doubted', undefined, [])
       drawMarks('doubted-now', undefined, [])
     }
-  }, [editor, here, now, open, turn])
+  }, [editor, here, now, open])
   const lookUp = useLatest(read.meant)
   const meant = useMeant(on ? now : undefined, here, lookUp)
   const firstOf = (d: Doubt): string | undefined => d.remedies[0] ?? meant.get(d.was)?.[0]

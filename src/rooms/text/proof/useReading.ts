@@ -72,7 +72,7 @@ export function useReading(book: Book, on: boolean): Read {
       .then(
         proof => {
           if (reader !== client.current) return
-          setTrouble(undefined)
+          setTrouble(proof.trouble)
           setFound({ ...proof, of: text })
         },
         (e: Error) => reader === client.current && setTrouble(e.message),
@@ -86,7 +86,7 @@ export function useReading(book: Book, on: boolean): Read {
     learnt: found.learnt,
     all,
     kinds: asked.kinds,
-    reading: on && !trouble && found.of !== text,
+    reading: on && found.of !== text && !trouble,
     trouble,
     toldAll: () => toldForAll(language).then(setAll),
     meant: word => client.current?.meant(language, word.replaceAll('’', "'")) ?? Promise.resolve([]),
