@@ -3,7 +3,7 @@ import { expect, type Page } from '@playwright/test'
 import { createCanvas } from '@napi-rs/canvas'
 import { unzipSync } from 'fflate'
 import { readFile } from 'node:fs/promises'
-import { test } from './library'
+import { long, test } from './library'
 import { value } from './sentence'
 
 const room = async (page: Page): Promise<void> => {
@@ -104,62 +104,63 @@ test('words of its own stand on a plate; the cover is looked at cut, small and i
   ).toContain('grayscale')
 })
 
-test('another design is worn from the wall and the one before kept beside; its colours change; two pieces are brought in line and grouped', async ({
-  page,
-}) => {
-  await room(page)
-  await value(page, 'What is seen', 'all designs on it')
-  const wall = page.locator('.wall')
-  // All that ship but the one that is worn, and that of the other book of the series.
-  await expect(wall.getByRole('button', { name: /^Wear / })).toHaveCount(26)
-  // Every front is drawn: its picture is as wide as the book asks, and no longer a canvas as browsers begin them.
-  await expect
-    .poll(() => wall.locator('canvas').evaluateAll(all => all.every(c => (c as HTMLCanvasElement).width !== 300)))
-    .toBe(true)
-  await wall.getByRole('button', { name: 'Keep it beside' }).click()
-  await expect(wall.getByRole('button', { name: 'Wear Lamp over the tide' })).toBeVisible()
-  await wall.getByRole('button', { name: 'Wear Night street' }).click()
-  const under = page.getByRole('region', { name: 'Under all' })
-  await expect(under).toContainText('Night street')
-  await expect(under).toContainText('Midnight')
+long(
+  'another design is worn from the wall and the one before kept beside; its colours change; two pieces are brought in line and grouped',
+  async ({ page }) => {
+    await room(page)
+    await value(page, 'What is seen', 'all designs on it')
+    const wall = page.locator('.wall')
+    // All that ship but the one that is worn, and that of the other book of the series.
+    await expect(wall.getByRole('button', { name: /^Wear / })).toHaveCount(26)
+    // Every front is drawn: its picture is as wide as the book asks, and no longer a canvas as browsers begin them.
+    await expect
+      .poll(() => wall.locator('canvas').evaluateAll(all => all.every(c => (c as HTMLCanvasElement).width !== 300)))
+      .toBe(true)
+    await wall.getByRole('button', { name: 'Keep it beside' }).click()
+    await expect(wall.getByRole('button', { name: 'Wear Lamp over the tide' })).toBeVisible()
+    await wall.getByRole('button', { name: 'Wear Night street' }).click()
+    const under = page.getByRole('region', { name: 'Under all' })
+    await expect(under).toContainText('Night street')
+    await expect(under).toContainText('Midnight')
 
-  await value(page, 'What is seen', 'the flat')
-  await expect(page.locator('.konvajs-content canvas').first()).toBeVisible()
-  const before = await painted(page)
-  await value(page, 'Palette', 'Garnet')
-  await expect(under).toContainText('Garnet')
-  await expect.poll(() => painted(page)).not.toBe(before)
+    await value(page, 'What is seen', 'the flat')
+    await expect(page.locator('.konvajs-content canvas').first()).toBeVisible()
+    const before = await painted(page)
+    await value(page, 'Palette', 'Garnet')
+    await expect(under).toContainText('Garnet')
+    await expect.poll(() => painted(page)).not.toBe(before)
 
-  // The measures open the sums that they came from.
-  await page.getByRole('button', { name: 'spine: how it was worked out' }).click()
-  await expect(page.getByText(/\d+ pages × 0\.00254 in = /)).toBeVisible()
+    // The measures open the sums that they came from.
+    await page.getByRole('button', { name: 'spine: how it was worked out' }).click()
+    await expect(page.getByText(/\d+ pages × 0\.00254 in = /)).toBeVisible()
 
-  // Two pieces at once.
-  const front = page.getByRole('region', { name: 'On the front' })
-  await front.getByRole('button', { name: /^Subtitle/ }).click()
-  await front.getByRole('button', { name: /^Title/ }).click({ modifiers: ['Shift'] })
-  const said = page.getByRole('group', { name: 'Title, in sentences' })
-  await expect(said).toContainText('Bring these 2 in line')
-  await said.getByRole('button', { name: 'In line: left' }).click()
-  await said.getByRole('button', { name: 'make them a group' }).click()
-  await expect(said).toContainText('let the group go')
-  await front.getByRole('button', { name: /^Series/ }).click()
-  await front.getByRole('button', { name: /^Subtitle/ }).click()
-  await expect(page.getByRole('group', { name: 'Subtitle, in sentences' })).toContainText('let the group go')
+    // Two pieces at once.
+    const front = page.getByRole('region', { name: 'On the front' })
+    await front.getByRole('button', { name: /^Subtitle/ }).click()
+    await front.getByRole('button', { name: /^Title/ }).click({ modifiers: ['Shift'] })
+    const said = page.getByRole('group', { name: 'Title, in sentences' })
+    await expect(said).toContainText('Bring these 2 in line')
+    await said.getByRole('button', { name: 'In line: left' }).click()
+    await said.getByRole('button', { name: 'make them a group' }).click()
+    await expect(said).toContainText('let the group go')
+    await front.getByRole('button', { name: /^Series/ }).click()
+    await front.getByRole('button', { name: /^Subtitle/ }).click()
+    await expect(page.getByRole('group', { name: 'Subtitle, in sentences' })).toContainText('let the group go')
 
-  // As the press prints it: other pixels, and a word about how much is beyond its inks.
-  const onScreen = await painted(page)
-  await value(page, 'Colours or greys', 'the press’s inks')
-  await expect(page.locator('.views')).toContainText(/prints (duller|as it looks)/)
-  await expect.poll(() => painted(page)).not.toBe(onScreen)
+    // As the press prints it: other pixels, and a word about how much is beyond its inks.
+    const onScreen = await painted(page)
+    await value(page, 'Colours or greys', 'the press’s inks')
+    await expect(page.locator('.views')).toContainText(/prints (duller|as it looks)/)
+    await expect.poll(() => painted(page)).not.toBe(onScreen)
 
-  // What was kept beside comes back, and all of it is kept.
-  await page.reload()
-  await value(page, 'What is seen', 'all designs on it')
-  await wall.getByRole('button', { name: 'Wear Lamp over the tide' }).first().click()
-  await expect(under).toContainText('Lamp over the tide')
-  await expect(wall.getByRole('button', { name: 'Wear Night street' }).first()).toBeVisible()
-})
+    // What was kept beside comes back, and all of it is kept.
+    await page.reload()
+    await value(page, 'What is seen', 'all designs on it')
+    await wall.getByRole('button', { name: 'Wear Lamp over the tide' }).first().click()
+    await expect(under).toContainText('Lamp over the tide')
+    await expect(wall.getByRole('button', { name: 'Wear Night street' }).first()).toBeVisible()
+  },
+)
 
 /** A wrap as a designer sends it for 120 pages of this book, with a face that is not in it. */
 async function wrapFor120Pages(): Promise<Buffer> {

@@ -1,6 +1,6 @@
 import { expect, type Page } from '@playwright/test'
 import { FRAME_SECONDS, silence } from '../tests/support/recordings'
-import { test } from './library'
+import { long, test } from './library'
 import { value } from './sentence'
 
 const book = '/book/tidewardens-almanac'
@@ -174,81 +174,82 @@ test('a voice reads a chapter of the ebook as the book has it: title, words and 
   }
 })
 
-test('an ebook is made lighter, its pictures compared, and its pages fixed; a book of planned pages has one too', async ({
-  page,
-}) => {
-  await page.goto('/')
-  await expect(page.getByRole('listitem')).toHaveCount(3, { timeout: 60_000 })
-  await page.goto(`${book}/ebook`)
-  const weight = page.locator('.weight')
-  const megabytes = async (): Promise<number> =>
-    Number(
-      /Weight\s*(?:[\d.]+ MB)?\s*([\d.]+) MB$/.exec(
-        (await page.locator('.sill .figure').nth(1).innerText()).trim(),
-      )![1],
-    )
-  await expect(weight.getByRole('button')).toHaveCount(3, { timeout: 60_000 })
-  const before = await megabytes()
+long(
+  'an ebook is made lighter, its pictures compared, and its pages fixed; a book of planned pages has one too',
+  async ({ page }) => {
+    await page.goto('/')
+    await expect(page.getByRole('listitem')).toHaveCount(3, { timeout: 60_000 })
+    await page.goto(`${book}/ebook`)
+    const weight = page.locator('.weight')
+    const megabytes = async (): Promise<number> =>
+      Number(
+        /Weight\s*(?:[\d.]+ MB)?\s*([\d.]+) MB$/.exec(
+          (await page.locator('.sill .figure').nth(1).innerText()).trim(),
+        )![1],
+      )
+    await expect(weight.getByRole('button')).toHaveCount(3, { timeout: 60_000 })
+    const before = await megabytes()
 
-  // A likeness is stated; the file is lighter by what is said, and undo brings the pictures back as they came.
-  await value(page, 'Pictures of the ebook', 'are as light as they can be')
-  await expect(weight).toContainText(/It weighs \d+ kB instead of \d+ kB\./, { timeout: 60_000 })
-  await expect(weight.getByRole('spinbutton', { name: 'Least likeness' })).toHaveValue('95')
-  await expect.poll(megabytes).toBeLessThan(before * 0.8)
+    // A likeness is stated; the file is lighter by what is said, and undo brings the pictures back as they came.
+    await value(page, 'Pictures of the ebook', 'are as light as they can be')
+    await expect(weight).toContainText(/It weighs \d+ kB instead of \d+ kB\./, { timeout: 60_000 })
+    await expect(weight.getByRole('spinbutton', { name: 'Least likeness' })).toHaveValue('95')
+    await expect.poll(megabytes).toBeLessThan(before * 0.8)
 
-  // One picture as it came and as it goes: the line between them moves by keys, and the next follows.
-  await weight.getByRole('button', { name: 'bell-works.png' }).click()
-  const slider = page.getByRole('slider', { name: 'Where the one ends and the other begins' })
-  await expect(slider).toHaveValue('50')
-  await slider.press('ArrowLeft')
-  await expect(slider).toHaveValue('49')
-  await expect(page.locator('.became')).toContainText(/bell-works\.png, 1 of 3: \d+ kB instead of \d+ kB/)
-  await page.getByRole('button', { name: 'The next picture' }).click()
-  await expect(page.locator('.became')).toContainText('2 of 3')
-  await page.keyboard.press('Escape')
-  await expect(slider).toHaveCount(0)
+    // One picture as it came and as it goes: the line between them moves by keys, and the next follows.
+    await weight.getByRole('button', { name: 'bell-works.png' }).click()
+    const slider = page.getByRole('slider', { name: 'Where the one ends and the other begins' })
+    await expect(slider).toHaveValue('50')
+    await slider.press('ArrowLeft')
+    await expect(slider).toHaveValue('49')
+    await expect(page.locator('.became')).toContainText(/bell-works\.png, 1 of 3: \d+ kB instead of \d+ kB/)
+    await page.getByRole('button', { name: 'The next picture' }).click()
+    await expect(page.locator('.became')).toContainText('2 of 3')
+    await page.keyboard.press('Escape')
+    await expect(slider).toHaveCount(0)
 
-  // A weight is stated, and met.
-  await value(page, 'Pictures of the ebook', 'are made so light')
-  await expect
-    .poll(async () => Number(await weight.getByRole('spinbutton', { name: 'Most weight' }).inputValue()))
-    .toBeLessThan(before)
-  const most = Number(await weight.getByRole('spinbutton', { name: 'Most weight' }).inputValue())
-  await expect
-    .poll(async () => (await megabytes()) <= most || (await weight.innerText()).includes('without spoiling'), {
-      timeout: 30_000,
-    })
-    .toBe(true)
+    // A weight is stated, and met.
+    await value(page, 'Pictures of the ebook', 'are made so light')
+    await expect
+      .poll(async () => Number(await weight.getByRole('spinbutton', { name: 'Most weight' }).inputValue()))
+      .toBeLessThan(before)
+    const most = Number(await weight.getByRole('spinbutton', { name: 'Most weight' }).inputValue())
+    await expect
+      .poll(async () => (await megabytes()) <= most || (await weight.innerText()).includes('without spoiling'), {
+        timeout: 30_000,
+      })
+      .toBe(true)
 
-  // Its pages as they print: words lie over what is seen.
-  await value(page, 'Pages of the ebook', 'is fixed in its printed pages')
-  await expect(page.locator('.reader')).toContainText('page by page, as they are printed', { timeout: 30_000 })
-  await page.getByRole('button', { name: 'A Smaller Sea' }).click()
-  const words = (): Promise<string> =>
-    page.evaluate(() =>
-      [...document.querySelector<HTMLIFrameElement>('.device iframe')!.contentDocument!.querySelectorAll('text')]
-        .map(t => t.textContent)
-        .join(' '),
-    )
-  await expect.poll(words).toContain('A Smaller Sea The inquiry was called for that day week.')
+    // Its pages as they print: words lie over what is seen.
+    await value(page, 'Pages of the ebook', 'is fixed in its printed pages')
+    await expect(page.locator('.reader')).toContainText('page by page, as they are printed', { timeout: 30_000 })
+    await page.getByRole('button', { name: 'A Smaller Sea' }).click()
+    const words = (): Promise<string> =>
+      page.evaluate(() =>
+        [...document.querySelector<HTMLIFrameElement>('.device iframe')!.contentDocument!.querySelectorAll('text')]
+          .map(t => t.textContent)
+          .join(' '),
+      )
+    await expect.poll(words).toContain('A Smaller Sea The inquiry was called for that day week.')
 
-  await page.goto('/book/small-apiary-logbook/plan')
-  await page.getByRole('button', { name: 'ebook', exact: true }).click()
-  await page.getByRole('link', { name: 'Ebook', exact: true }).last().click()
-  await expect(figures(page)).toHaveText(/^1 of 133 /, { timeout: 60_000 })
-  await page.getByRole('button', { name: 'Swarms' }).click()
-  await expect.poll(words).toMatch(/Swarm/)
-  // On its side a tablet shows two pages, which are turned together.
-  await value(page, 'Device', 'a tablet on its side')
-  await expect(page.locator('.device iframe')).toHaveCount(2)
-  await expect(figures(page)).toHaveText(/^(\d+)–(\d+) of 133 /)
-  const pair = async (): Promise<number[]> =>
-    (await figures(page).textContent())!.match(/\d+/g)!.slice(0, 2).map(Number)
-  const [left, right] = (await pair()) as [number, number]
-  expect(right).toBe(left + 1)
-  await page.getByRole('button', { name: 'A screen on' }).click()
-  await expect.poll(pair).toEqual([left + 2, right + 2])
-})
+    await page.goto('/book/small-apiary-logbook/plan')
+    await page.getByRole('button', { name: 'ebook', exact: true }).click()
+    await page.getByRole('link', { name: 'Ebook', exact: true }).last().click()
+    await expect(figures(page)).toHaveText(/^1 of 133 /, { timeout: 60_000 })
+    await page.getByRole('button', { name: 'Swarms' }).click()
+    await expect.poll(words).toMatch(/Swarm/)
+    // On its side a tablet shows two pages, which are turned together.
+    await value(page, 'Device', 'a tablet on its side')
+    await expect(page.locator('.device iframe')).toHaveCount(2)
+    await expect(figures(page)).toHaveText(/^(\d+)–(\d+) of 133 /)
+    const pair = async (): Promise<number[]> =>
+      (await figures(page).textContent())!.match(/\d+/g)!.slice(0, 2).map(Number)
+    const [left, right] = (await pair()) as [number, number]
+    expect(right).toBe(left + 1)
+    await page.getByRole('button', { name: 'A screen on' }).click()
+    await expect.poll(pair).toEqual([left + 2, right + 2])
+  },
+)
 
 test('a sound is put into the text with its words, plays in the ebook, and stays out where an outlet takes none', async ({
   page,
@@ -290,7 +291,7 @@ test('a sound is put into the text with its words, plays in the ebook, and stays
   await expect(frame.locator('details.spoken')).toContainText('A bell rings twelve times.')
 })
 
-test('other books of the author lead to their pages at the outlet that the ebook goes to', async ({ page }) => {
+long('other books of the author lead to their pages at the outlet that the ebook goes to', async ({ page }) => {
   await page.goto('/')
   await expect(page.getByRole('listitem')).toHaveCount(3, { timeout: 60_000 })
   await page.goto('/book/lampblack-regatta/listings')

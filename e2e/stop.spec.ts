@@ -1,6 +1,6 @@
 import { expect, type Page } from '@playwright/test'
 import { strToU8, zipSync } from 'fflate'
-import { test } from './library'
+import { long, test } from './library'
 
 /** Long work says how far it is and can be stopped; what was stopped can go on, and nothing is lost. */
 
@@ -58,7 +58,7 @@ async function porch(page: Page): Promise<void> {
 }
 const working = (page: Page) => page.getByLabel('Sill').getByRole('status')
 
-test('reading and setting a long manuscript say how far they are, and stop', async ({ page }) => {
+long('reading and setting a long manuscript say how far they are, and stop', async ({ page }) => {
   test.setTimeout(180_000)
   await porch(page)
   // A porch of work behind it: the press is idle before the reading begins.

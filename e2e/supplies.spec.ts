@@ -1,5 +1,5 @@
 import { expect, type Page } from '@playwright/test'
-import { test } from './library'
+import { long, test } from './library'
 
 const text = (page: Page) => page.getByRole('textbox', { name: 'Text of the section' })
 const about = (page: Page) => page.getByRole('navigation', { name: 'Sections' }).locator('button[data-section]').last()
@@ -58,44 +58,45 @@ test('a section is kept for all books, placed in another, changed there, and the
   await expect(page.getByLabel('Name of the standing matter')).toHaveCount(0)
 })
 
-test('the next book of a series begins from an earlier one; what is left of that is found until it is settled', async ({
-  page,
-}) => {
-  await page.goto('/')
-  await expect(page.getByRole('listitem')).toHaveCount(3, { timeout: 60_000 })
-  await page.goto('/book/lampblack-regatta/plan')
-  const title = page.getByLabel('Title', { exact: true })
-  await expect(title).toHaveValue('The Lampblack Regatta')
-  const series = await page.getByLabel('Series', { exact: true }).inputValue()
-  const number = Number(await page.getByLabel('Number', { exact: true }).inputValue())
-  await page.getByRole('button', { name: 'Begin it' }).click()
-  await expect(title).toHaveValue(`${series} ${number + 1}`, { timeout: 30_000 })
-  await expect(page.getByText('It was begun from “The Lampblack Regatta”')).toContainText(
-    'Nothing of that book is found',
-  )
+long(
+  'the next book of a series begins from an earlier one; what is left of that is found until it is settled',
+  async ({ page }) => {
+    await page.goto('/')
+    await expect(page.getByRole('listitem')).toHaveCount(3, { timeout: 60_000 })
+    await page.goto('/book/lampblack-regatta/plan')
+    const title = page.getByLabel('Title', { exact: true })
+    await expect(title).toHaveValue('The Lampblack Regatta')
+    const series = await page.getByLabel('Series', { exact: true }).inputValue()
+    const number = Number(await page.getByLabel('Number', { exact: true }).inputValue())
+    await page.getByRole('button', { name: 'Begin it' }).click()
+    await expect(title).toHaveValue(`${series} ${number + 1}`, { timeout: 30_000 })
+    await expect(page.getByText('It was begun from “The Lampblack Regatta”')).toContainText(
+      'Nothing of that book is found',
+    )
 
-  await page.getByRole('link', { name: 'Text', exact: true }).click()
-  await text(page).click()
-  await page.keyboard.type('After the Lampblack Regatta she slept.')
-  await expect(page.locator('.saving')).toHaveText('saved')
-  await page.getByRole('link', { name: 'Plan', exact: true }).click()
-  await expect(page.getByText('One thing of that book still stands in this one.')).toBeVisible()
-  await expect(page.locator('.todo')).toContainText('“The Lampblack Regatta” is the title of the book', {
-    timeout: 30_000,
-  })
-  await page.getByRole('button', { name: 'Nothing is left by mistake' }).click()
-  await expect(page.getByText('It was begun from')).toHaveCount(0)
-  await expect(page.locator('.todo')).not.toContainText('is the title of the book', { timeout: 30_000 })
-  // The earlier book is what it was; what lists its author's books follows them.
-  await page.goto('/book/lampblack-regatta/plan')
-  await expect(title).toHaveValue('The Lampblack Regatta')
-  await page.getByRole('link', { name: 'Text', exact: true }).click()
-  await page.getByRole('button', { name: 'Add a section' }).click()
-  await page.getByRole('menuitem', { name: 'Also by', exact: true }).first().click()
-  await expect(page.locator('.paper .title')).toHaveValue('Also by Orla Fenwright')
-  await expect(text(page)).toContainText(`${series} ${number + 1}`)
-  await expect(text(page)).toContainText('The Tidewarden’s Almanac')
-})
+    await page.getByRole('link', { name: 'Text', exact: true }).click()
+    await text(page).click()
+    await page.keyboard.type('After the Lampblack Regatta she slept.')
+    await expect(page.locator('.saving')).toHaveText('saved')
+    await page.getByRole('link', { name: 'Plan', exact: true }).click()
+    await expect(page.getByText('One thing of that book still stands in this one.')).toBeVisible()
+    await expect(page.locator('.todo')).toContainText('“The Lampblack Regatta” is the title of the book', {
+      timeout: 30_000,
+    })
+    await page.getByRole('button', { name: 'Nothing is left by mistake' }).click()
+    await expect(page.getByText('It was begun from')).toHaveCount(0)
+    await expect(page.locator('.todo')).not.toContainText('is the title of the book', { timeout: 30_000 })
+    // The earlier book is what it was; what lists its author's books follows them.
+    await page.goto('/book/lampblack-regatta/plan')
+    await expect(title).toHaveValue('The Lampblack Regatta')
+    await page.getByRole('link', { name: 'Text', exact: true }).click()
+    await page.getByRole('button', { name: 'Add a section' }).click()
+    await page.getByRole('menuitem', { name: 'Also by', exact: true }).first().click()
+    await expect(page.locator('.paper .title')).toHaveValue('Also by Orla Fenwright')
+    await expect(text(page)).toContainText(`${series} ${number + 1}`)
+    await expect(text(page)).toContainText('The Tidewarden’s Almanac')
+  },
+)
 
 test('an imprint with its logo and a pen name with its note are kept once, and every book that follows says them', async ({
   page,

@@ -15,22 +15,35 @@ const step = (name, program, args, env) => {
   console.log(`\n— ${name}`)
   took[name] = must(program, args, env)
 }
-const types = [
-  ['types', bin('tsc'), ['-p', 'tsconfig.json']],
-  ['types of the core, without DOM', bin('tsc'), ['-p', 'tsconfig.core.json']],
-]
-const looks = [
-  ['layout', bin('prettier'), ['--check', '--cache', '--log-level', 'warn', '.']],
-  ['lint', bin('eslint'), ['.', '--max-warnings', '0']],
-  ['imports run downward', bin('depcruise'), ['src', 'tests', 'demo', '--config', '.dependency-cruiser.cjs']],
+const types = ['types', bin('tsc'), ['-p', 'tsconfig.json']]
+const coreTypes = ['types of the core, without DOM', bin('tsc'), ['-p', 'tsconfig.core.json']]
+const layout = ['layout', bin('prettier'), ['--check', '--cache', '--log-level', 'warn', '.']]
+const lint = ['lint', bin('eslint'), ['.', '--max-warnings', '0']]
+const imports = [
+  'imports run downward',
+  bin('depcruise'),
+  ['src', 'tests', 'demo', '--config', '.dependency-cruiser.cjs'],
 ]
 const jest = ['--experimental-vm-modules', '--no-warnings', 'node_modules/jest/bin/jest.js']
 if (quick) {
-  Object.assign(took, await together([types, looks]))
+  Object.assign(
+    took,
+    await together([
+      [types, coreTypes],
+      [layout, lint, imports],
+    ]),
+  )
   step('units, few cases', process.execPath, [...jest, 'src'], { QUICK: '1' })
 } else {
-  // What only reads the sources goes beside the build: each alone would leave a core at rest.
-  Object.assign(took, await together([[['build', bin('next'), ['build']], ...types], looks]))
+  // What only reads the sources goes beside the build: each alone would leave a core at rest. Types read what the build makes.
+  const build = ['build', bin('next'), ['build']]
+  Object.assign(
+    took,
+    await together([
+      [build, types],
+      [layout, lint, imports, coreTypes],
+    ]),
+  )
   step('units and outside checkers', process.execPath, jest, deep)
   step('the real interface', bin('playwright'), ['test'], deep)
 }

@@ -2,7 +2,7 @@ import * as Comlink from 'comlink'
 import type { DocJson } from '@/core/book'
 import type { ProofAsk, ReadSection } from '@/core/proof'
 import './faults'
-import type { ProofRead, ProofWorker } from './proof.worker'
+import type { ProofRead, ProofWorker, SentSection } from './proof.worker'
 
 /** A worker that reads one book, until it is let go. */
 export interface ProofClient {
@@ -19,11 +19,11 @@ export function openProof(): ProofClient {
   let sent = new Map<string, DocJson>()
   return {
     read(sections, ask) {
-      const now = sections.map(s => (sent.get(s.id) === s.doc ? { ...s, doc: undefined } : s))
+      const now = sections.map(({ doc, ...s }): SentSection => (sent.get(s.id) === doc ? s : { ...s, doc }))
       sent = new Map(sections.map(s => [s.id, s.doc]))
       return new Promise((resolve, reject) => {
         worker.onerror = () => reject(new Error('The proof-reading broke down.'))
-        api.read(now as never, ask).then(resolve, e => {
+        api.read(now, ask).then(resolve, e => {
           // What has come is not known any more: all of it is sent the next time.
           sent = new Map()
           reject(e)

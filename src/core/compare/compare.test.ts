@@ -133,6 +133,23 @@ describe('brought back', () => {
     const whole = bookBroughtBack({ ...now, uid: 'u' }, book)
     expect([whole.lastId, whole.uid, whole.sections]).toEqual([30, 'u', book.sections])
   })
+  test('a paragraph that shows a picture brings it along, once', () => {
+    const picture = (id: string) => ({ id, type: 'image/png' as const, width: 8, height: 8 })
+    const shows = {
+      type: 'image',
+      attrs: { id: 'b5', asset: 'bell', alt: 'A bell', decoration: false, share: 1 },
+    } as never
+    const was: Book = {
+      ...book,
+      assets: [picture('bell'), picture('unused')],
+      sections: [{ ...book.sections[0]!, doc: { type: 'doc', content: [...book.sections[0]!.doc.content, shows] } }],
+    }
+    const back = blockBroughtBack(now, was, { section: 's1', block: 'b5' })
+    expect(back.assets.map(a => a.id)).toEqual(['bell'])
+    expect(back.sections[0]!.doc.content.map(b => b.attrs.id)).toEqual(['b2', 'b5'])
+    expect(blockBroughtBack(back, was, { section: 's1', block: 'b5' }).assets.map(a => a.id)).toEqual(['bell'])
+    expect(sectionBroughtBack(now, was, 's1').assets.map(a => a.id)).toEqual(['bell'])
+  })
   test('any book after a join, a split or a move: each section can be brought back as it was, every name given once, no word of the others lost', () => {
     fc.assert(
       fc.property(anyBook, fc.nat(), fc.nat(2), (was, n, how) => {

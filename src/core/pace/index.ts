@@ -9,3 +9,4 @@ export {
   together,
   type WordsChanged,
 } from './tally'
+export { phaseOf, type TimedSitting } from './timed'

@@ -2,7 +2,18 @@ import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import type { Pace } from '../book'
 import { dayOf, isoOf } from '../activity'
-import { type DayTally, emptyTally, netOf, plotOf, SITTING_ENDS, standingOf, tallied, together, writingDays } from '.'
+import {
+  type DayTally,
+  emptyTally,
+  netOf,
+  phaseOf,
+  plotOf,
+  SITTING_ENDS,
+  standingOf,
+  tallied,
+  together,
+  writingDays,
+} from '.'
 
 const day = (iso: string, wrote: number, cut = 0, came = 0): DayTally => ({ ...emptyTally(iso), wrote, cut, came })
 // 30 November 2026 is a Monday.
@@ -144,4 +155,17 @@ describe('the picture', () => {
       [0, 100],
     ])
   })
+})
+
+test('a timed sitting is written, then rested, then over', () => {
+  const sitting = { begun: 1_000_000, minutes: 25, rest: 5 }
+  const at = (minutes: number) => phaseOf(sitting, sitting.begun + minutes * 60_000)
+  expect([at(0), at(24.99), at(25), at(29.99), at(30)]).toEqual([
+    { at: 'writing', left: 1500 },
+    { at: 'writing', left: 1 },
+    { at: 'resting', left: 300 },
+    { at: 'resting', left: 1 },
+    undefined,
+  ])
+  expect(phaseOf({ ...sitting, rest: 0 }, sitting.begun + 25 * 60_000)).toBeUndefined()
 })

@@ -224,3 +224,47 @@ test('the names of a book’s data are words of it', () => {
   const words = dataWords({ ...data, contributors: [{ name: 'Orla Fenwright', role: 'aut' }] })
   expect(words).toEqual(expect.arrayContaining(["Tidewarden's", 'Orla', 'Fenwright']))
 })
+
+describe('what a reader remembers', () => {
+  const ask: ProofAsk = { language: 'en-GB', kinds: ['twice', 'hyphens'], words: [], left: [] }
+  test('a section that goes takes its words along; one that comes back is read again', () => {
+    const reader = createProofreader()
+    const a = { id: 'a', doc: docOf('The gauge-house, the gauge-house, the gauge-house.') }
+    const b = { id: 'b', doc: docOf('A gaugehouse.') }
+    const doubted = (): string[] => reader.doubts(ask).doubts.map(d => `${d.section} ${d.was}`)
+    reader.take([a, b])
+    expect(doubted()).toEqual(['b gaugehouse'])
+    reader.take([b])
+    expect([doubted(), reader.count('gauge')]).toEqual([[], 0])
+    reader.take([b, a])
+    expect(doubted()).toEqual(['b gaugehouse'])
+  })
+  test('another language sees with other eyes', () => {
+    const reader = createProofreader()
+    reader.take([{ id: 'a', doc: docOf('Ich sah, dass die die Tür sahen.') }])
+    const twice = (language: string): number => reader.doubts({ ...ask, language }).doubts.length
+    expect([twice('en'), twice('de'), twice('en')]).toEqual([1, 0, 1])
+  })
+  test('titles are read, and mended', () => {
+    const reader = createProofreader()
+    reader.take([{ id: 's', title: 'The the Bell', doc: docOf('It rang.') }])
+    const { doubts } = reader.doubts(ask)
+    expect(doubts).toMatchObject([{ line: -1, block: '', was: 'The the', remedies: ['The'] }])
+    const book: Book = { ...bookOf([]), sections: [chapter('s', 'The the Bell', docOf('It rang.'))] }
+    const mended = withRemedies(book, [{ doubt: doubts[0]!, words: 'The' }])
+    expect([mended.changed, mended.book.sections[0]!.title]).toEqual([1, 'The Bell'])
+    // It says something else by now.
+    expect(withRemedies(mended.book, [{ doubt: doubts[0]!, words: 'The' }]).changed).toBe(0)
+  })
+  test('several remedies in one line each find their place', () => {
+    const book: Book = { ...bookOf([]), sections: [chapter('s', '', docOf('So  the the bell ,it rang rang twice.'))] }
+    const reader = createProofreader()
+    reader.take([{ id: 's', doc: book.sections[0]!.doc }])
+    const { doubts } = reader.doubts({ ...ask, kinds: ['twice', 'spaces', 'signs'] })
+    const made = withRemedies(
+      book,
+      doubts.map(doubt => ({ doubt, words: doubt.remedies[0]! })),
+    )
+    expect([made.changed, linesOf(made.book.sections[0]!.doc)[0]!.text]).toEqual([4, 'So the bell, it rang twice.'])
+  })
+})

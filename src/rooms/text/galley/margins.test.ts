@@ -163,3 +163,46 @@ test('what is chosen is counted: words, characters, time to read, pages in print
   )
   expect(inReading({ words: 1, characters: 1 }, undefined)).toBe('1 character, 1 second to read')
 })
+
+describe('doubts of the proof in the margin', () => {
+  const doc = docOf(
+    p('b1', t('The bel rang.')),
+    {
+      type: 'verse',
+      attrs: { id: 'b2' },
+      content: [
+        { type: 'line', content: [t('Low')] },
+        { type: 'line', content: [t('hihg')] },
+      ],
+    } as never,
+    p('b3', t('Said'), note('n1', 'twice twice'), t(' so.')),
+  )
+  const doubt = (block: string, row: number, [from, to]: [number, number], was: string) => ({
+    ...{ block, row, from, to, was },
+    key: `${block} ${was}`,
+    words: 'doubted',
+  })
+  const shown = (...doubts: ReturnType<typeof doubt>[]) =>
+    marginItems(doc, { ...NOTHING, doubts }).map(i => [i.kind, i.pos])
+  test('each at its place: in a paragraph, a line of verse, a note; the title’s at the head', () => {
+    const items = marginItems(doc, {
+      ...NOTHING,
+      doubts: [
+        doubt('n1', 0, [0, 11], 'twice twice'),
+        doubt('b2', 1, [0, 4], 'hihg'),
+        doubt('b1', 0, [4, 7], 'bel'),
+        doubt('', 0, [0, 3], 'Teh'),
+      ],
+    }).filter(i => i.kind === 'doubted')
+    expect(items.map(i => i.key)).toEqual([' Teh', 'b1 bel', 'b2 hihg', 'n1 twice twice'])
+    expect(items.slice(1).map(i => doc.textBetween(i.pos, i.pos + 3))).toEqual(['bel', 'hih', 'twi'])
+  })
+  test('what says something else by now, or has gone, is doubted no more', () => {
+    expect(
+      shown(doubt('b1', 0, [4, 7], 'bell'), doubt('b9', 0, [0, 3], 'bel'), doubt('b2', 7, [0, 4], 'hihg')),
+    ).toEqual([['note', expect.any(Number)]])
+  })
+  test('without any the margin is what it was', () => {
+    expect(marginItems(doc, { ...NOTHING, doubts: [] })).toEqual(marginItems(doc, NOTHING))
+  })
+})

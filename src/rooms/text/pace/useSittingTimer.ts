@@ -1,14 +1,11 @@
 'use client'
 import { useEffect, useRef, useState } from 'react'
+import { phaseOf, type TimedSitting } from '@/core/pace'
 import { useSay } from '@/parts/useSay'
 
 /** A sitting that the author timed: kept in this browser, so that it goes on when the page is opened again. */
-interface Timed {
+interface Timed extends TimedSitting {
   book: string
-  begun: number
-  /** Minutes to write, and to rest afterwards. */
-  minutes: number
-  rest: number
   /** Words of the book when it began. */
   words: number
 }
@@ -26,7 +23,6 @@ export interface SittingTimer {
 
 const KEY = 'porchlight-sitting'
 const LENGTHS = 'porchlight-sitting-lengths'
-const MINUTE = 60_000
 const usual = { minutes: 25, rest: 5 }
 
 /** What this browser keeps under a name; what cannot be read is as if it were not there. */
@@ -45,8 +41,8 @@ export function useSittingTimer(book: string, words: number): SittingTimer {
   const [now, setNow] = useState(0)
   useEffect(() => {
     setLengths({ ...usual, ...kept<Partial<typeof usual>>(LENGTHS) })
-    const going = kept<Timed>(KEY)
-    if (going?.book === book) setTimed(going)
+    const goesOn = kept<Timed>(KEY)
+    if (goesOn?.book === book) setTimed(goesOn)
     setNow(Date.now())
   }, [book])
   useEffect(() => {
@@ -54,20 +50,20 @@ export function useSittingTimer(book: string, words: number): SittingTimer {
     const tick = setInterval(() => setNow(Date.now()), 1000)
     return () => clearInterval(tick)
   }, [timed])
-  const end = timed && timed.begun + timed.minutes * MINUTE
-  const over = timed && end! + timed.rest * MINUTE
-  const phase = !timed || now >= over! ? undefined : now < end! ? 'writing' : 'resting'
+  const going = timed && phaseOf(timed, now)
+  const phase = going?.at
   // What was told last: each turn of a sitting is told once.
   const told = useRef<'writing' | 'resting'>(undefined)
   useEffect(() => {
     const last = told.current
     told.current = phase
-    if (!timed || last === phase) return
+    if (!timed || (phase && last === phase)) return
     const wrote = Math.max(0, words - timed.words)
     if (last === 'writing' && phase === 'resting')
       say.note(`The sitting is over: ${wrote.toLocaleString('en')} words. Rest for ${timed.rest} minutes.`)
-    if (last && !phase) {
-      say.note(last === 'writing' ? 'The sitting is over.' : 'The rest is over.')
+    if (!phase) {
+      // One that ended while the page was closed ends in silence.
+      if (last) say.note(last === 'writing' ? 'The sitting is over.' : 'The rest is over.')
       setTimed(undefined)
       localStorage.removeItem(KEY)
     }
@@ -85,8 +81,7 @@ export function useSittingTimer(book: string, words: number): SittingTimer {
       localStorage.setItem(LENGTHS, JSON.stringify(next))
       setLengths(next)
     },
-    now: phase &&
-      timed && { at: phase, left: Math.ceil(((phase === 'writing' ? end! : over!) - now) / 1000), words: timed.words },
+    now: going && { ...going, words: timed.words },
     begin: () => put({ book, begun: Date.now(), ...lengths, words }),
     stop: () => put(undefined),
   }
