@@ -195,6 +195,19 @@ Low water,
   expect(file.lost).toEqual([{ what: 'passages in small capitals', count: 1 }])
 })
 
+test('what a picture and a letter lose is told', () => {
+  const attrs = { id: 'b1', asset: '', alt: '', decoration: true, share: 1, leads: 'https://x.example/', plays: 'bell' }
+  const crop = { top: 0.1, right: 0, bottom: 0, left: 0 }
+  const content = [
+    { type: 'image', attrs: { ...attrs, crop } },
+    { type: 'letter', attrs: { id: 'b2' }, content: [p('b3', t('Dear Ada,'))] },
+  ]
+  const told = { ...bookOf([]), sections: [chapter('s1', '', { type: 'doc', content: content as never })] }
+  const lost = (kind: string): string[] => copyOf(told, kind, NONE).lost.map(l => l.what.split(':')[0]!)
+  expect(lost('md')).toEqual(['crops', 'links of pictures', 'recordings'])
+  expect(lost('html')).toEqual(['crops', 'links of pictures', 'recordings', 'letters'])
+})
+
 test('plain text, and a page of HTML that holds its pictures; a section alone', () => {
   const text = strFromU8(copyOf(book, 'txt', { pictures }).bytes)
   expect(text).toContain('A note[1].')

@@ -1,4 +1,4 @@
-import { type Asset, type Book, type BlockJson, withOwnIds } from '@/core/book'
+import { type Asset, type Book, type BlockJson, type Section, withOwnIds } from '@/core/book'
 
 /** The book as it was, under the name and the counter that it has: what came since is in the versions that are kept. */
 export const bookBroughtBack = (now: Book, was: Book): Book => ({
@@ -20,22 +20,19 @@ export function sectionBroughtBack(now: Book, was: Book, id: string): Book {
   return sound({ ...now, sections }, was, now)
 }
 
-/** The book with a block as it was: in its place, or where it stood among those that are still there. */
-export function blockBroughtBack(
-  now: Book,
-  was: Book,
-  { section: id, block }: { section: string; block: string },
-): Book {
-  const [before, after] = [was.sections.find(s => s.id === id), now.sections.find(s => s.id === id)]
-  const old = before?.doc.content.find(b => b.attrs.id === block)
-  if (!old || !before || !after) return now
+/** The book with a block as it was: in its place, whichever section that is in by now; one that has gone, where it stood among those of its section that are still there. */
+export function blockBroughtBack(now: Book, was: Book, block: string): Book {
+  const holds = (s: Section): boolean => s.doc.content.some(b => b.attrs.id === block)
+  const home = was.sections.find(holds)
+  const old = home?.doc.content.find(b => b.attrs.id === block)
+  const after = now.sections.find(holds) ?? now.sections.find(s => s.id === home?.id)
+  if (!old || !home || !after) return now
   const { content } = after.doc
-  const there = content.some(b => b.attrs.id === block)
-  const next = there
+  const next = holds(after)
     ? content.map(b => (b.attrs.id === block ? old : b))
-    : inserted(content, old, placeAmong(before.doc.content.map(named), content.map(named), block))
+    : inserted(content, old, placeAmong(home.doc.content.map(named), content.map(named), block))
   const doc = { ...after.doc, content: next }
-  return sound({ ...now, sections: now.sections.map(s => (s.id === id ? { ...s, doc } : s)) }, was, now)
+  return sound({ ...now, sections: now.sections.map(s => (s === after ? { ...s, doc } : s)) }, was, now)
 }
 
 const named = (b: BlockJson): { id: string } => ({ id: b.attrs.id })
@@ -57,9 +54,9 @@ function placeAmong(was: readonly { id: string }[], now: readonly { id: string }
 
 /** The book with the pictures and recordings that it has again, and each name given once. */
 function sound(book: Book, was: Book, now: Book): Book {
-  const wanted = (id: string): boolean => JSON.stringify(book.sections).includes(id)
+  const text = JSON.stringify(book.sections)
   const missing = <T extends Pick<Asset, 'id'>>(had: readonly T[], has: readonly T[]): T[] =>
-    had.filter(a => !has.some(x => x.id === a.id) && wanted(a.id))
+    had.filter(a => !has.some(x => x.id === a.id) && text.includes(a.id))
   const assets = missing(was.assets, now.assets)
   const recordings = missing(was.recordings ?? [], now.recordings ?? [])
   return withOwnIds({

@@ -123,15 +123,25 @@ describe('brought back', () => {
     ],
   }
   test('a paragraph that changed, one that has gone, a section that has gone: where they stood; the rest stays', () => {
-    expect(textOf(blockBroughtBack(now, book, { section: 's1', block: 'b2' }), 's1')).toBe('It went on.')
-    expect(textOf(blockBroughtBack(now, book, { section: 's1', block: 'b1' }), 's1')).toBe(
-      'It began.\nIt went otherwise.',
-    )
+    expect(textOf(blockBroughtBack(now, book, 'b2'), 's1')).toBe('It went on.')
+    expect(textOf(blockBroughtBack(now, book, 'b1'), 's1')).toBe('It began.\nIt went otherwise.')
     const back = sectionBroughtBack(now, book, 's2')
     expect(back.sections.map(s => s.id)).toEqual(['s1', 's2', 's4'])
-    expect(blockBroughtBack(now, book, { section: 's9', block: 'b1' })).toBe(now)
+    expect(blockBroughtBack(now, book, 'b99')).toBe(now)
     const whole = bookBroughtBack({ ...now, uid: 'u' }, book)
     expect([whole.lastId, whole.uid, whole.sections]).toEqual([30, 'u', book.sections])
+  })
+  test('a paragraph that moved to another section says there what it said; one of a section that has gone waits for that', () => {
+    const moved: Book = {
+      ...book,
+      sections: [
+        chapter('s1', 'First', docOf(['b1', 'It began.'])),
+        chapter('s2', 'Second', docOf(['b3', 'It ended.'], ['b2', 'It went otherwise.'])),
+      ],
+    }
+    const back = blockBroughtBack(moved, book, 'b2')
+    expect([textOf(back, 's1'), textOf(back, 's2')]).toEqual(['It began.', 'It ended.\nIt went on.'])
+    expect(blockBroughtBack(now, book, 'b3')).toBe(now)
   })
   test('a paragraph that shows a picture brings it along, once', () => {
     const picture = (id: string) => ({ id, type: 'image/png' as const, width: 8, height: 8 })
@@ -144,10 +154,10 @@ describe('brought back', () => {
       assets: [picture('bell'), picture('unused')],
       sections: [{ ...book.sections[0]!, doc: { type: 'doc', content: [...book.sections[0]!.doc.content, shows] } }],
     }
-    const back = blockBroughtBack(now, was, { section: 's1', block: 'b5' })
+    const back = blockBroughtBack(now, was, 'b5')
     expect(back.assets.map(a => a.id)).toEqual(['bell'])
     expect(back.sections[0]!.doc.content.map(b => b.attrs.id)).toEqual(['b2', 'b5'])
-    expect(blockBroughtBack(back, was, { section: 's1', block: 'b5' }).assets.map(a => a.id)).toEqual(['bell'])
+    expect(blockBroughtBack(back, was, 'b5').assets.map(a => a.id)).toEqual(['bell'])
     expect(sectionBroughtBack(now, was, 's1').assets.map(a => a.id)).toEqual(['bell'])
   })
   test('any book after a join, a split or a move: each section can be brought back as it was, every name given once, no word of the others lost', () => {

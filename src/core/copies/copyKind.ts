@@ -1,4 +1,4 @@
-import type { Book, Section } from '@/core/book'
+import type { Book, ImageJson, Section } from '@/core/book'
 
 /** What is taken out, and what its pictures are. */
 export interface CopySource {
@@ -51,4 +51,11 @@ export const markNames: Record<string, string> = {
   strong: 'bold passages',
   em: 'italic passages',
   link: 'links',
+}
+
+/** Counts what neither Markdown nor a plain page says of a picture. */
+export function losePicture(losses: Losses, { crop, leads, plays }: ImageJson['attrs']): void {
+  if (crop) losses.add('crops: the whole picture stands there')
+  if (leads) losses.add('links of pictures')
+  if (plays) losses.add('recordings')
 }

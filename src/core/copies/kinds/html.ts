@@ -8,7 +8,7 @@ import {
   type Section,
   slugOf,
 } from '@/core/book'
-import { type CopyKind, type CopySource, Losses, markNames } from '../copyKind'
+import { type CopyKind, type CopySource, losePicture, Losses, markNames } from '../copyKind'
 
 /** One page with all of it, its pictures inside. */
 export const html: CopyKind = {
@@ -110,6 +110,7 @@ function writer(source: CopySource, losses: Losses, note: (text: string) => stri
         return `<h${Math.min(6, b.attrs.level + 1)}${id}>${inline(b.content)}</h${Math.min(6, b.attrs.level + 1)}>`
       case 'quote':
       case 'letter':
+        if (b.type === 'letter') losses.add('letters: they stand as quotes')
         return `<blockquote${id}>\n${b.content.map(write).join('\n')}\n</blockquote>`
       case 'verse':
         return `<div class="verse"${id}>\n${b.content
@@ -123,7 +124,7 @@ function writer(source: CopySource, losses: Losses, note: (text: string) => stri
       case 'table':
         return `<table${id}>\n${b.content.map(r => row(r, write)).join('\n')}\n</table>`
       case 'image': {
-        if (b.attrs.plays) losses.add('recordings')
+        losePicture(losses, b.attrs)
         const shown = b.attrs.asset
           ? picture(
               b.attrs.asset,

@@ -8,7 +8,7 @@ import {
   slugOf,
   type VerseJson,
 } from '@/core/book'
-import { type CopyFile, type CopyKind, type CopySource, Losses, markNames } from '../copyKind'
+import { type CopyFile, type CopyKind, type CopySource, losePicture, Losses, markNames } from '../copyKind'
 
 /** Markdown as the app reads it: CommonMark with notes and tables, letters and verse in containers; with pictures beside it, as a ZIP. */
 export const markdown: CopyKind = {
@@ -105,6 +105,7 @@ function sectionOf(s: Section, source: CopySource, out: Out): string {
       case 'table':
         return table(b, plain, out.losses)
       case 'image':
+        losePicture(out.losses, b.attrs)
         return [picture(b.attrs, source, out), plain(b.content) && `*${plain(b.content)}*`].filter(Boolean).join('\n\n')
       case 'scene_break':
         return '* * *'
@@ -133,7 +134,7 @@ function lineWriter(source: CopySource, out: Out, notes: string[]) {
       notes.push(`[^${number}]: ${(n.content ?? []).map(piece).join('').replace(/\\\n/g, ' ').trim()}`)
       return `[^${number}]`
     }
-    if (n.type === 'sign') return picture({ ...n.attrs, plays: undefined }, source, out)
+    if (n.type === 'sign') return picture(n.attrs, source, out)
     const words = escaped(n.text)
     const link = n.marks?.find(m => m.type === 'link')
     return link && 'attrs' in link && 'href' in link.attrs && !link.attrs.href.startsWith('#')
@@ -203,11 +204,10 @@ function table(
 }
 
 function picture(
-  { asset, alt, decoration, plays }: { asset: string; alt: string; decoration: boolean; plays?: string | undefined },
+  { asset, alt, decoration }: { asset: string; alt: string; decoration: boolean },
   source: CopySource,
   { losses, pictures }: Out,
 ): string {
-  if (plays) losses.add('recordings')
   const bytes = asset ? source.picture(asset) : undefined
   const type = source.book.assets.find(a => a.id === asset)?.type
   if (!bytes || !type) {

@@ -113,15 +113,14 @@ const said = ({ at }: VersionRecord): string => dayjs(at).format('D MMM YYYY, H:
 interface Back {
   book: () => void
   section: (id: string) => void
-  block: (section: string, block: string) => void
+  block: (block: string) => void
 }
 
 /** What brings back parts of a version; each is one step of the book. */
 const backOf = (acts: SectionActs, was: Book, { label }: VersionRecord): Back => ({
   book: () => void acts.operate(`Bring back “${label}”`, now => bookBroughtBack(now, was)),
   section: id => void acts.operate('Bring back a section', now => sectionBroughtBack(now, was, id)),
-  block: (section, block) =>
-    void acts.operate('Bring back a paragraph', now => blockBroughtBack(now, was, { section, block })),
+  block: block => void acts.operate('Bring back a paragraph', now => blockBroughtBack(now, was, block)),
 })
 
 /** How much differs, in a sentence. */
@@ -190,7 +189,9 @@ const SectionCompared = memo(function SectionCompared({
                 change={run}
                 beside={look === 'beside'}
                 onBack={
-                  back && run.before && run.fate !== 'same' ? () => back.block(id, run.before!.attrs.id) : undefined
+                  back && after && run.before && run.fate !== 'same'
+                    ? () => back.block(run.before!.attrs.id)
+                    : undefined
                 }
               />
             ),
