@@ -1,4 +1,5 @@
 import type { Crop } from './crop'
+import type { Remark } from './remarks'
 
 /** The JSON of a section's document, typed. It is what is stored, exchanged and read by pages and ebook. */
 
@@ -9,8 +10,8 @@ export type MarkJson =
   | { type: 'language'; attrs: { tag: string } }
   /** Another book, by its addresses at outlets: see shops.ts. */
   | { type: 'shops'; attrs: { at: string } }
-  /** What the author says of the words beside them; it is never printed. */
-  | { type: 'remark'; attrs: { words: string } }
+  /** What is said of the words; it is never printed. */
+  | { type: 'remark'; attrs: Remark }
 export type MarkName = MarkJson['type']
 
 export interface TextJson {

@@ -73,6 +73,7 @@ export {
   type ImageStand,
   imageStands,
   type InlineJson,
+  type LineJson,
   inlineText,
   type ItemJson,
   type ListJson,
@@ -239,3 +240,14 @@ export {
   type Search,
   sectionsBegunAt,
 } from './find'
+export {
+  answered,
+  areAnswers,
+  joinedRemarks,
+  MOST_NAME,
+  MOST_REMARK,
+  readAnswers,
+  type Remark,
+  type Said,
+  threadOf,
+} from './remarks'

@@ -2,6 +2,7 @@ import { type Crop, isCrop } from './crop'
 import { imageStands } from './doc'
 import { safeHref } from './links'
 import { MOST_SPOKEN } from './recordings'
+import { areAnswers, MOST_NAME, MOST_REMARK, readAnswers, type Said } from './remarks'
 import { isShops } from './shops'
 import { type MarkSpec, type NodeSpec, Schema } from 'prosemirror-model'
 
@@ -268,17 +269,40 @@ export const marks: Record<string, MarkSpec> = {
     ],
     toDOM: m => ['span', { 'data-shops': m.attrs.at as string }, 0],
   },
-  /** What the author says of the words, beside them: no part of the book. */
+  /** What is said of the words, beside them: no part of the book. */
   remark: {
-    attrs: { words: words(10_000) },
+    attrs: {
+      words: words(MOST_REMARK),
+      by: words(MOST_NAME),
+      when: whole(0, 0, 8.64e15),
+      answers: attribute<Said[] | null>(null, 'answers to a remark are not in order', areAnswers),
+    },
     inclusive: false,
     parseDOM: [
       {
         tag: 'span[data-remark]',
-        getAttrs: e => ({ words: (e as { getAttribute(n: string): string | null }).getAttribute('data-remark') ?? '' }),
+        getAttrs: e => {
+          const said = (name: string): string =>
+            (e as { getAttribute(n: string): string | null }).getAttribute(name) ?? ''
+          return {
+            words: said('data-remark'),
+            by: said('data-by'),
+            when: Number(said('data-when')) || 0,
+            answers: readAnswers(said('data-answers')),
+          }
+        },
       },
     ],
-    toDOM: m => ['span', { 'data-remark': m.attrs.words as string }, 0],
+    toDOM: ({ attrs: { words, by, when, answers } }) => [
+      'span',
+      {
+        'data-remark': words as string,
+        ...(by && { 'data-by': by as string }),
+        ...(when && { 'data-when': String(when) }),
+        ...(answers && { 'data-answers': JSON.stringify(answers) }),
+      },
+      0,
+    ],
   },
   strong: { parseDOM: [{ tag: 'strong' }, { tag: 'b' }], toDOM: () => ['strong', 0] },
   em: { parseDOM: [{ tag: 'em' }, { tag: 'i' }], toDOM: () => ['em', 0] },

@@ -9,6 +9,8 @@ export interface CopySource {
   heading: (section: Section) => string
   /** Bytes of a picture; undefined where it is not there. */
   picture: (asset: string) => Uint8Array | undefined
+  /** The round on which it goes out to others, and when: what they change is marked then. */
+  round?: { id: string; at: number }
 }
 
 /** A file that was made. */
@@ -27,7 +29,7 @@ export interface CopyKind {
   name: string
   /** What it keeps, for whoever chooses. */
   keeps: string
-  make: (source: CopySource) => CopyFile
+  make: (source: CopySource) => CopyFile | Promise<CopyFile>
 }
 
 /** Counts what a format passes over. */

@@ -2,8 +2,13 @@ import { inlineText } from '../book'
 import { type NoteJson, trimNote } from './inline'
 import { type DropCounter, type RawBlock, stretchesOf } from './raw'
 
-/** What a note says, out of its blocks: each stretch on a line of its own. What a note cannot hold is counted; `near`: where. */
-export function wordsOfNote(blocks: readonly RawBlock[], dropped: DropCounter, near: string): NoteJson {
+/** What a note says, out of its blocks: each stretch on a line of its own. What a note cannot hold is counted; `near`: where. `exactly`: letter for letter. */
+export function wordsOfNote(
+  blocks: readonly RawBlock[],
+  dropped: DropCounter,
+  near: string,
+  exactly = false,
+): NoteJson {
   const out: NoteJson = []
   for (const b of blocks) {
     const stretches = stretchesOf(b)
@@ -18,5 +23,12 @@ export function wordsOfNote(blocks: readonly RawBlock[], dropped: DropCounter, n
       }
     }
   }
-  return trimNote(out)
+  return exactly ? withoutLead(out) : trimNote(out)
+}
+
+/** Without the space that programs set behind a note's number. */
+function withoutLead([first, ...rest]: NoteJson): NoteJson {
+  if (first?.type !== 'text') return first ? [first, ...rest] : []
+  const text = first.text.replace(/^[\t ]+/, '')
+  return text ? [{ ...first, text }, ...rest] : rest
 }

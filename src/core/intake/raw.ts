@@ -1,3 +1,4 @@
+import type { Tracked } from './readers/docx/riding'
 import { type Align, type Crop, type InlineJson, inlineText, type MarkJson, type Role, type TableJson } from '../book'
 
 /** A manuscript as its file says it, before it is understood: blocks in order, with the facts that structure is read from. */
@@ -26,9 +27,10 @@ export interface RawManuscript {
   remade?: DropCounter
 }
 
-/** Names by which links of the file lead to a block. */
+/** Names by which links of the file lead to a block; changes to it that were recorded. */
 export interface Anchored {
   anchors?: string[]
+  tracked?: Tracked[]
 }
 
 export interface RawPara extends Anchored {

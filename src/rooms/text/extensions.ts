@@ -21,7 +21,7 @@ import { keymap } from '@tiptap/pm/keymap'
 import type { Schema } from '@tiptap/pm/model'
 import { type EditorState, Plugin, PluginKey, TextSelection, type Transaction } from '@tiptap/pm/state'
 import { liftListItem, sinkListItem, splitListItem } from '@tiptap/pm/schema-list'
-import { dashesOf, marks, nodes, quoteBetween, quotesOf, spacesSigns, withSpace } from '@/core/book'
+import { dashesOf, marks, nodes, quoteBetween, quotesOf, readAnswers, spacesSigns, withSpace } from '@/core/book'
 import { askForIds, nextNumber } from '@/data/idLease'
 import { carriedAttribute } from './clipboard'
 import { toggleList, turnCase } from './commands'
@@ -57,8 +57,15 @@ const coreNodes = Object.entries(nodes).map(([name, spec]) =>
   }),
 )
 
-/** Attributes of marks by the names that they have in a page. */
-const saidAs: Record<string, string> = { tag: 'lang', words: 'data-remark', at: 'data-shops' }
+/** Attributes of marks as a page says them. */
+const saidIn: Record<string, (e: HTMLElement) => unknown> = {
+  tag: e => e.getAttribute('lang'),
+  at: e => e.getAttribute('data-shops'),
+  words: e => e.getAttribute('data-remark'),
+  by: e => e.getAttribute('data-by') ?? '',
+  when: e => Number(e.getAttribute('data-when')) || 0,
+  answers: e => readAnswers(e.getAttribute('data-answers')),
+}
 
 const coreMarks = Object.entries(marks).map(([name, spec]) =>
   Mark.create({
@@ -70,9 +77,9 @@ const coreMarks = Object.entries(marks).map(([name, spec]) =>
         Object.entries(spec.attrs ?? {}).map(([a, v]) => [
           a,
           {
-            default: v.default ?? '',
+            default: v.default === undefined ? '' : v.default,
             rendered: false,
-            parseHTML: (e: HTMLElement) => e.getAttribute(saidAs[a] ?? a),
+            parseHTML: saidIn[a] ?? ((e: HTMLElement) => e.getAttribute(a)),
           },
         ]),
       ),

@@ -1,15 +1,27 @@
-import type { CellJson, FootnoteJson, InlineJson, MarkJson, ParagraphJson, RowJson, TableJson } from '../../../book'
-import { inlineText } from '../../../book'
+import type {
+  CellJson,
+  FootnoteJson,
+  InlineJson,
+  MarkJson,
+  ParagraphJson,
+  RowJson,
+  Said,
+  TableJson,
+} from '../../../book'
+import { inlineText, joinedRemarks } from '../../../book'
 import { Fault, type Report } from '../../../trade'
 import { DropCounter, leading, TABS, type RawBlock, type RawManuscript, type RawPara, textOfBlock } from '../../raw'
-import { readStyles, type RunProps, type StyleSheet } from './styles'
+import { readComments, threadSaid } from './comments'
+import type { Riding, Tracked } from './riding'
+import { isOn, readStyles, type RunProps, type StyleSheet } from './styles'
 import { child, elements, find, parseXml, pathIn, readZip, type XmlElement } from '../../../files'
 import { countLook, marksOf } from '../../looks'
+import { textIn } from './textIn'
 import { cleanText, joinedInline, remarkOf, sameMarks, trimInline } from '../../inline'
 import { wordsOfNote } from '../../noteWords'
 
-/** Reads a .docx: text with its formatting, structure facts with inheritance, notes, lists, tables, pictures, links; tracked changes as accepted. */
-export function readDocx(bytes: Uint8Array, report?: Report, salvage = false): RawManuscript {
+/** Reads a .docx: text with its formatting, structure facts with inheritance, notes, lists, tables, pictures, links; tracked changes as accepted. `riding`: it is one that comes back. */
+export function readDocx(bytes: Uint8Array, report?: Report, salvage = false, riding?: Riding): RawManuscript {
   const ruins = new Map<string, Uint8Array>()
   const lost: string[] = []
   const parts = readZip(
@@ -45,10 +57,11 @@ export function readDocx(bytes: Uint8Array, report?: Report, salvage = false): R
     relations: readRelations(parts, folder, main.slice(folder.length)),
     folder,
     parts,
+    riding,
   })
   reader.notes('footnote', part('footnotes.xml'))
   reader.notes('endnote', part('endnotes.xml'))
-  reader.readRemarks(part('comments.xml'))
+  reader.remarks = readComments(part('comments.xml'), part('commentsExtended.xml'))
   const body = find(parseXml(doc, 'its text', report, salvage), 'w:body')
   if (!body) throw new Fault('damaged', 'This document is damaged: it has no body.')
   reader.pair(body)
@@ -140,6 +153,8 @@ interface DocxFile {
   /** Where the text lies; targets are relative to it. */
   folder: string
   parts: Map<string, Uint8Array>
+  /** How it is read, where it comes back. */
+  riding: Riding | undefined
 }
 
 /** The text of an element itself, not of those inside it. */
@@ -164,9 +179,14 @@ class DocxReader {
   private fields: { code: string; shows: boolean; kind: 'link' | 'contents' | 'drop' | 'plain'; href?: string }[] = []
   private near = ''
   /** What is said of the text, by id; which of it is open here, and which stands with words. */
-  private readonly remarks = new Map<string, string>()
+  remarks: ReadonlyMap<string, Said[]> = new Map()
   private readonly open = new Set<string>()
   private readonly placed = new Set<string>()
+
+  /** Words of a paragraph whose end was deleted; bookmarks that go on in the next; changes that were recorded since the last block. */
+  private readonly held: InlineJson[] = []
+  private readonly goingOn: Range[] = []
+  private tracked: Tracked[] = []
 
   /** Before the ids of relations: those of notes are apart. */
   private relPrefix = ''
@@ -174,15 +194,6 @@ class DocxReader {
   private passed: string[] = []
 
   constructor(private readonly file: DocxFile) {}
-
-  /** What commentators say, by the ids that the text has for it. */
-  readRemarks(root: XmlElement | undefined): void {
-    for (const c of elements(root)) {
-      const words = elements(c).map(textIn).join('\n').trim()
-      const author = c.attrs['w:author']?.trim()
-      if (words) this.remarks.set(c.attrs['w:id'] ?? '', author ? `${author}: ${words}` : words)
-    }
-  }
 
   /** Where what is said of the text begins or ends; a remark stands with the words between. */
   private range({ name, attrs }: XmlElement): void {
@@ -195,7 +206,15 @@ class DocxReader {
   private remarkHere(hasWords: boolean): MarkJson[] {
     if (!this.open.size) return []
     if (hasWords) for (const id of this.open) this.placed.add(id)
-    return [remarkOf([...this.open].map(id => this.remarks.get(id)!))]
+    return [this.remarkOn([...this.open])]
+  }
+
+  /** What all that is said of the same words is to them. */
+  private remarkOn(ids: readonly string[]): MarkJson {
+    const { riding } = this.file
+    const threads = ids.map(id => this.remarks.get(id)!)
+    if (!riding) return remarkOf(threads.map(threadSaid))
+    return threads.map(riding.remark).reduce((a, b) => ({ type: 'remark', attrs: joinedRemarks(a.attrs, b.attrs) }))
   }
 
   notes(kind: 'footnote' | 'endnote', root: XmlElement | undefined): void {
@@ -204,7 +223,7 @@ class DocxReader {
     for (const n of elements(root)) {
       if (n.attrs['w:type'] && n.attrs['w:type'] !== 'normal') continue
       this.fields = []
-      const content = wordsOfNote(this.blocks(n), this.dropped, this.near)
+      const content = wordsOfNote(this.blocks(n), this.dropped, this.near, !!this.file.riding)
       this.fields = []
       this.noteTexts.set(kind + n.attrs['w:id'], content)
     }
@@ -288,6 +307,7 @@ class DocxReader {
           break
         case 'w:del':
         case 'w:moveFrom':
+          this.tracked.push(trackedOf(e, 'went'))
           this.pass(e, 'deleted text of tracked changes', this.near)
           break
         case 'mc:AlternateContent':
@@ -333,14 +353,40 @@ class DocxReader {
       boxes: [],
       pageAfter: false,
       inContents: this.fields.some(f => f.kind === 'contents' && f.shows),
+      ranges: this.goingOn.splice(0).map(r => ({ ...r, from: 0 })),
+      barrier: 0,
     }
     const newPage = this.newPage || !!props.pageBreakBefore
     this.newPage = false
-    this.runs(e, style.letters, [], inline)
+    // The end of a paragraph that was deleted joins it to the next.
+    const ended = child(child(ppr, 'w:rPr'), 'w:del') ?? child(child(ppr, 'w:rPr'), 'w:moveFrom')
+    const held = this.held.splice(0)
+    inline.content.push(...held)
+    inline.barrier = held.length
+    // How a style looks is no mark of the author's where the document comes back.
+    this.runs(e, this.file.riding ? { size: style.letters.size } : style.letters, [], inline)
+    for (const r of inline.ranges.splice(0).toReversed()) {
+      this.closed(r, inline)
+      if (this.file.riding!.goesOn(r.name)) this.goingOn.push(r)
+    }
+    for (const mark of elements(child(ppr, 'w:rPr')))
+      if (mark.name === 'w:ins') this.tracked.push(trackedOf(mark, 'came'))
+    const reset = child(ppr, 'w:pPrChange')
+    if (reset) this.tracked.push(trackedOf(reset, 'set'))
+    if (ended) {
+      this.tracked.push(trackedOf(ended, 'went'))
+      // Where all of it went, so did its name.
+      if (!inline.content.length && !inline.pictures.length) this.passed = []
+      this.held.push(...inline.content)
+      for (const p of inline.pictures) out.push({ ...p, newPage: false })
+      out.push(...inline.boxes)
+      this.newPage ||= newPage
+      return
+    }
     const text = inlineText(inline.content)
     if (text.trim()) this.near = text
     // Signs without a word beside them are pictures.
-    else
+    else if (!this.file.riding)
       for (const n of inline.content.splice(0)) {
         if (n.type === 'sign') inline.pictures.push({ type: 'picture', key: n.attrs.asset, alt: n.attrs.alt })
         else inline.content.push(n)
@@ -353,7 +399,7 @@ class DocxReader {
     }
     const para: RawPara = {
       type: 'para',
-      content: trimInline(inline.content),
+      content: this.file.riding ? joinedInline(inline.content) : trimInline(inline.content),
       style: style.name,
       align: props.align ?? null,
       size: inline.size || undefined,
@@ -370,6 +416,7 @@ class DocxReader {
     if (this.initial.length) para.content = joinedInline([...this.initial.splice(0), ...para.content])
     if (newPage) para.newPage = true
     if (this.passed.length && !this.relPrefix) para.anchors = this.passed.splice(0)
+    if (this.tracked.length) para.tracked = this.tracked.splice(0)
     const outline = props.outline ?? style.outline
     if (outline !== undefined && outline < 9) para.level = outline + 1
     if (style.titles) para.level = 0
@@ -383,7 +430,12 @@ class DocxReader {
     }
     // A picture in a paragraph of its own is a block; a large one inside a sentence is set after it.
     if (para.content.length || !(inline.pictures.length + inline.boxes.length)) out.push(para)
-    for (const p of inline.pictures) out.push({ ...p, newPage: out.length === outer && newPage })
+    for (const p of inline.pictures) {
+      const first = out.length === outer
+      // What leads to a picture that stands alone leads to it, and so does what was done to it.
+      const { anchors, tracked } = first ? para : {}
+      out.push({ ...p, newPage: first && newPage, ...(anchors && { anchors }), ...(tracked && { tracked }) })
+    }
     out.push(...inline.boxes)
     if (inline.pageAfter || child(ppr, 'w:sectPr')) {
       const type = child(child(ppr, 'w:sectPr'), 'w:type')?.attrs['w:val']
@@ -408,8 +460,13 @@ class DocxReader {
           break
         }
         case 'w:bookmarkStart':
-          this.passed.push(...bookmark(e))
+          this.begun(e, into)
           break
+        case 'w:bookmarkEnd': {
+          const at = into.ranges.findIndex(r => r.id === e.attrs['w:id'])
+          if (at >= 0) this.closed(into.ranges.splice(at, 1)[0]!, into)
+          break
+        }
         case 'w:commentRangeStart':
         case 'w:commentRangeEnd':
           this.range(e)
@@ -422,6 +479,9 @@ class DocxReader {
         }
         case 'w:ins':
         case 'w:moveTo':
+          this.tracked.push(trackedOf(e, 'came'))
+          this.runs(e, base, marks, into)
+          break
         case 'w:smartTag':
         case 'w:customXml':
         case 'w:dir':
@@ -433,6 +493,7 @@ class DocxReader {
           break
         case 'w:del':
         case 'w:moveFrom':
+          this.tracked.push(trackedOf(e, 'went'))
           this.pass(e, 'deleted text of tracked changes', inlineText(into.content) || this.near)
           break
         case 'm:oMath':
@@ -455,8 +516,25 @@ class DocxReader {
     }
   }
 
+  /** A bookmark begins: around words where it rides along, at the paragraph otherwise. */
+  private begun(e: XmlElement, into: Collected): void {
+    const [name] = bookmark(e)
+    if (name && this.file.riding?.aroundWords(name)) {
+      into.ranges.push({ id: e.attrs['w:id'] ?? '', name, from: into.content.length })
+      into.barrier = into.content.length
+    } else if (name) this.passed.push(name)
+  }
+
+  /** A bookmark around words ends: what it stands for takes their place. */
+  private closed({ name, from }: Range, into: Collected): void {
+    into.content.push(...this.file.riding!.between(name, into.content.splice(from)))
+    into.barrier = into.content.length
+  }
+
   private run(e: XmlElement, base: RunProps, marks: MarkJson[], into: Collected): void {
     const props = this.file.styles.run(base, child(e, 'w:rPr'))
+    const reset = child(child(e, 'w:rPr'), 'w:rPrChange')
+    if (reset) this.tracked.push({ ...trackedOf(reset, 'set'), words: textIn(e) })
     if (props.hidden) return this.pass(e, 'hidden text', inlineText(into.content) || this.near)
     for (const c of elements(e)) this.runChild(c, props, marks, into)
   }
@@ -479,10 +557,9 @@ class DocxReader {
         break
       case 'w:commentReference':
         // One that stands with its words is kept; of a point alone there are none.
-        if (this.placed.has(c.attrs['w:id'] ?? ''))
+        if (this.placed.has(c.attrs['w:id'] ?? '') || this.isAnswer(c.attrs['w:id'] ?? ''))
           this.remade.add('comments: they stand as remarks beside their words', this.nearby(into))
-        else
-          this.dropped.add('comments', this.nearby(into) || this.near, 1, this.remarks.get(c.attrs['w:id'] ?? '') ?? '')
+        else this.pointed(c.attrs['w:id'] ?? '', into)
         break
       case 'w:drawing':
       case 'w:pict':
@@ -518,6 +595,10 @@ class DocxReader {
         return true
       case 'w:tab':
       case 'w:ptab':
+        if (this.file.riding) {
+          this.text('\t', props, marks, into)
+          return true
+        }
         if (!into.content.length) this.remade.add(TABS, this.near)
         this.text(' ', props, marks, into)
         return true
@@ -525,6 +606,7 @@ class DocxReader {
         this.text('\u2011', props, marks, into)
         return true
       case 'w:softHyphen':
+        if (this.file.riding) this.text('\u00ad', props, marks, into)
         return true
       case 'w:sym': {
         // Symbol fonts map their own codes into the private area: only what is a real character is kept.
@@ -535,16 +617,39 @@ class DocxReader {
         return true
       }
       case 'w:cr':
-        if (shows) into.content.push({ type: 'hard_break' })
+        if (shows) into.content.push(this.lineBreak(props, marks))
         return true
       case 'w:br':
         if (c.attrs['w:type'] === 'page') {
           if (into.content.length) into.pageAfter = true
           else this.newPage = into.pageAfter = true
-        } else if (c.attrs['w:type'] !== 'column' && shows) into.content.push({ type: 'hard_break' })
+        } else if (c.attrs['w:type'] !== 'column' && shows) into.content.push(this.lineBreak(props, marks))
         return true
     }
     return false
+  }
+
+  /** The end of a line; one that comes back looks as it went. */
+  private lineBreak(props: RunProps, marks: MarkJson[]): InlineJson {
+    const all = this.file.riding ? marksOf(props, marks) : []
+    return { type: 'hard_break', ...(all.length && { marks: all }) }
+  }
+
+  private isAnswer = (id: string): boolean => !this.remarks.has(id)
+
+  /** A comment on a point: where a document comes back it stands at the words before. */
+  private pointed(id: string, into: Collected): void {
+    const last = into.content.at(-1)
+    const thread = this.remarks.get(id) ?? []
+    if (this.file.riding && last?.type === 'text') {
+      const [, before, word] = /^([^]*?)(\S*\s*)$/.exec(last.text)!
+      const marks = [...(last.marks ?? []).filter(m => m.type !== 'remark'), this.remarkOn([id])]
+      into.content.pop()
+      if (before) into.content.push({ ...last, text: before })
+      into.content.push({ type: 'text', text: word || last.text, marks })
+      into.barrier = into.content.length
+      this.placed.add(id)
+    } else this.dropped.add('comments', this.nearby(into) || this.near, 1, threadSaid(thread))
   }
 
   /** The call of a note. A note stands once; who calls it again means the same words. */
@@ -624,14 +729,14 @@ class DocxReader {
     const links: MarkJson[] = link?.href ? [{ type: 'link', attrs: { href: link.href } }, ...marks] : marks
     const all = marksOf(props, [...links, ...this.remarkHere(!!t.trim())])
     if (t.trim()) countLook(props, inlineText(into.content) + t, this.dropped)
-    const clean = cleanText(props.caps ? t.toUpperCase() : t)
+    const clean = this.file.riding ? t.replace(/[\n\r]/g, ' ') : cleanText(props.caps ? t.toUpperCase() : t)
     const letters = clean.trim().length
     into.chars += letters
     if (props.bold) into.boldChars += letters
     if (props.italic) into.italicChars += letters
     if (letters) into.size = Math.max(into.size, props.size ?? 0)
     const last = into.content[into.content.length - 1]
-    if (last?.type === 'text' && sameMarks(last.marks, all)) last.text += clean
+    if (last?.type === 'text' && into.content.length > into.barrier && sameMarks(last.marks, all)) last.text += clean
     else into.content.push(all.length ? { type: 'text', text: clean, marks: all } : { type: 'text', text: clean })
   }
 
@@ -663,7 +768,7 @@ class DocxReader {
       EMU_A_POINT /
       (props.size ?? this.file.styles.bodySize ?? 12)
     // What stands in the line and is no higher than two is a sign.
-    if (height > 0 && height <= SIGN_HEIGHT)
+    if (height > 0 && (height <= SIGN_HEIGHT || into.ranges.length))
       into.content.push({
         type: 'sign',
         attrs: { asset: path, alt, decoration: !alt, height: Math.round(height * 100) / 100 },
@@ -712,7 +817,11 @@ class DocxReader {
           // What leads into a cell leads to its table.
           places.push(...(b.anchors ?? []))
           if (b.type === 'para')
-            content.push({ type: 'paragraph', attrs: { id: '', align: b.align ?? null }, content: b.content })
+            content.push({
+              type: 'paragraph',
+              attrs: { id: this.file.riding?.blockId(b.anchors ?? []) ?? '', align: b.align ?? null },
+              content: b.content,
+            })
           else if (b.type === 'table') {
             this.dropped.add('tables inside a table cell: their words are kept as text', this.near)
             for (const r of b.table.content) for (const inner of r.content) content.push(...inner.content)
@@ -731,7 +840,7 @@ class DocxReader {
           above.to++
           continue
         }
-        const kept = content.filter(p => p.content?.length)
+        const kept = this.file.riding ? content : content.filter(p => p.content?.length)
         const cell: CellJson = {
           type: 'cell',
           attrs: { span },
@@ -742,7 +851,7 @@ class DocxReader {
         else reaching.delete(at)
       }
       if (column)
-        rows.push({ type: 'row', attrs: { head: !!child(child(tr, 'w:trPr'), 'w:tblHeader') }, content: cells })
+        rows.push({ type: 'row', attrs: { head: heads(tr) }, content: cells })
     }
     if (!rows.length) return
     const table: TableJson = { type: 'table', attrs: { id: '' }, content: rows }
@@ -781,20 +890,6 @@ function bookmark(e: XmlElement): string[] {
   return name && name !== '_GoBack' ? [name] : []
 }
 
-/** All words that stand in an element, in order: shown, deleted and in formulas. */
-function textIn(e: XmlElement): string {
-  let out = ''
-  const walk = (x: XmlElement): void => {
-    const words = x.name === 'w:t' || x.name === 'm:t' || x.name === 'w:delText'
-    for (const c of x.children) {
-      if (typeof c !== 'string') walk(c)
-      else if (words) out += c
-    }
-  }
-  walk(e)
-  return out
-}
-
 /** The words of an HTML or plain text that was embedded, a line a paragraph. Nothing of it is run or fetched. */
 const plainWords = (text: string): string =>
   text
@@ -807,9 +902,21 @@ const plainWords = (text: string): string =>
     .replace(/&nbsp;/g, ' ')
     .replace(/&amp;/g, '&')
 
+/** Whether a row is repeated at the head of each page. */
+function heads(tr: XmlElement): boolean {
+  const said = child(child(tr, 'w:trPr'), 'w:tblHeader')
+  return !!said && isOn(said.attrs['w:val'] ?? '1')
+}
+
 function tableRows(e: XmlElement): XmlElement[] {
   return elements(e).flatMap(c =>
-    c.name === 'w:tr' ? [c] : silent.has(c.name) ? [] : tableRows(child(c, 'w:sdtContent') ?? c),
+    c.name === 'w:tr'
+      ? child(child(c, 'w:trPr'), 'w:del')
+        ? []
+        : [c]
+      : silent.has(c.name)
+        ? []
+        : tableRows(child(c, 'w:sdtContent') ?? c),
   )
 }
 
@@ -819,6 +926,13 @@ const MOST_FIELDS = 40
 const EMU_A_POINT = 12700
 /** Ems. */
 const SIGN_HEIGHT = 2.4
+
+/** A bookmark around words, from where on in what was collected. */
+interface Range {
+  id: string
+  name: string
+  from: number
+}
 
 interface Collected {
   content: InlineJson[]
@@ -831,6 +945,20 @@ interface Collected {
   boxes: RawBlock[]
   pageAfter: boolean
   inContents: boolean
+  /** Bookmarks around words that are open; and up to where words are closed, so that what follows begins anew. */
+  ranges: Range[]
+  barrier: number
+}
+
+/** A change that was recorded (ECMA-376, 17.13.5). */
+function trackedOf(e: XmlElement, did: Tracked['did']): Tracked {
+  const when = Date.parse(e.attrs['w:date'] ?? '')
+  return {
+    did,
+    by: e.attrs['w:author']?.trim() ?? '',
+    when: Number.isFinite(when) && when > 0 ? when : 0,
+    words: textIn(e),
+  }
 }
 
 function fieldKind(code: string): { kind: 'link' | 'contents' | 'drop' | 'plain'; href?: string } {

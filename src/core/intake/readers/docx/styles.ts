@@ -191,7 +191,7 @@ export class StyleSheet {
   }
 }
 
-const isOn = (v: string | undefined): boolean =>
+export const isOn = (v: string | undefined): boolean =>
   v !== undefined && v !== '0' && v !== 'false' && v !== 'off' && v !== 'none'
 
 /** Toggle properties of a character style turn over what the paragraph style says (ECMA-376, 17.7.3). */

@@ -1,0 +1,3 @@
+export { readReturnedDocx } from './docx/readReturned'
+export { slipIn } from './docx/slipIn'
+export type { Returned, Told } from './returned'
