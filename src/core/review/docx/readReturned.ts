@@ -2,6 +2,8 @@ import {
   type Align,
   type Asset,
   type Book,
+  type CellJson,
+  gridOf,
   type HeadingJson,
   Ids,
   type ImageJson,
@@ -21,6 +23,7 @@ import {
   leafKey,
   type LeafNode,
   leavesOf,
+  placesOf,
   readRide,
   type Rider,
   riderOf,
@@ -227,25 +230,41 @@ class Back {
   }
 
   private table(raw: TableJson, known: TableJson | undefined): TableJson {
-    return {
-      ...raw,
-      attrs: { id: known?.attrs.id ?? '' },
-      content: raw.content.map(r => ({
-        ...r,
-        content: r.content.map(c => ({
+    const fillers = known ? this.fillers(raw, known.attrs.id) : new Set()
+    const paragraph = (p: ParagraphJson): ParagraphJson => {
+      const was = this.rider.leaves.get(leafKey('block', p.attrs.id))?.node as ParagraphJson | undefined
+      const content = this.words(p.content ?? [])
+      const attrs = was ? { ...p.attrs, ...was.attrs, ...alignOf(p.attrs, was) } : p.attrs
+      return { type: 'paragraph', attrs, ...(content.length && { content }) }
+    }
+    const content = raw.content.map(r => ({
+      ...r,
+      content: r.content
+        .filter(c => !fillers.has(c))
+        .map(c => ({
           ...c,
           attrs: { span: c.attrs.span, rows: c.attrs.rows ?? 1 },
-          content: c.content.map(p => {
-            const was = this.rider.leaves.get(leafKey('block', p.attrs.id))
-            const content = this.words(p.content ?? [])
-            const attrs = was
-              ? { ...p.attrs, ...was.node.attrs, ...alignOf(p.attrs, was.node as ParagraphJson) }
-              : p.attrs
-            return { type: 'paragraph' as const, attrs, ...(content.length && { content }) }
-          }),
+          content: c.content.map(paragraph),
         })),
-      })),
-    }
+    }))
+    return { ...raw, attrs: { id: known?.attrs.id ?? '' }, content }
+  }
+
+  /** Empty cells that stand where the table that went out had none. */
+  private fillers(raw: TableJson, id: string): ReadonlySet<unknown> {
+    const sent = this.sent.sections
+      .flatMap(s => leavesOf(s.doc))
+      .find(l => l.node.type === 'table' && l.node.attrs.id === id)
+    const gaps = new Set<string>()
+    if (sent)
+      placesOf(sent.node as TableJson).forEach((places, row) => {
+        for (const p of places) if (p.is === 'gap') gaps.add(`${row} ${p.column}`)
+      })
+    const isEmpty = (c: CellJson): boolean =>
+      c.content.length === 1 && !c.content[0]!.content?.length && !c.content[0]!.attrs.id
+    return new Set(
+      gridOf(raw).cells.flatMap(c => (gaps.has(`${c.row} ${c.column}`) && isEmpty(c.cell) ? [c.cell] : [])),
+    )
   }
 
   private picture(raw: Extract<RawBlock, { type: 'picture' }>, known: Leaf | undefined): Leaf[] {

@@ -11,10 +11,12 @@ import {
   TableCell,
   TableRow,
   TextRun,
+  VerticalMergeType,
   WidthType,
 } from 'docx'
-import type { CellJson, ImageJson, ListJson, ParagraphJson, Section, TableJson } from '@/core/book'
+import type { ImageJson, ListJson, ParagraphJson, PlacedCell, Section, TableJson } from '@/core/book'
 import { leafKey, type NamedLeaf, ridingLeaves } from './rider'
+import { placesOf } from './tableRows'
 import { styleIds } from './styles'
 import { clean, drawing, inMeasure, marked, runsOf, type Writing } from './words'
 
@@ -168,14 +170,28 @@ function table(node: TableJson, w: Writing): Table {
       children: begins ? marked(children, 'block', begins) : children,
     })
   }
-  const cell = ({ attrs: { span, rows = 1 }, content }: CellJson): TableCell =>
+  const cell = ({ cell: { attrs, content }, deep }: PlacedCell): TableCell =>
     new TableCell({
-      ...(span > 1 && { columnSpan: span }),
-      ...(rows > 1 && { rowSpan: rows }),
+      ...(attrs.span > 1 && { columnSpan: attrs.span }),
+      ...(deep > 1 && { verticalMerge: VerticalMergeType.RESTART }),
       children: content.map(cellParagraph),
+    })
+  const bare = (wide: number, covered: boolean): TableCell =>
+    new TableCell({
+      ...(wide > 1 && { columnSpan: wide }),
+      ...(covered && { verticalMerge: VerticalMergeType.CONTINUE }),
+      children: [new Paragraph('')],
     })
   return new Table({
     width: { size: 100, type: WidthType.PERCENTAGE },
-    rows: node.content.map(r => new TableRow({ tableHeader: r.attrs.head, children: r.content.map(cell) })),
+    rows: placesOf(node).map(
+      (places, i) =>
+        new TableRow({
+          ...(node.content[i]!.attrs.head && { tableHeader: true }),
+          children: places.map(p =>
+            p.is === 'cell' ? cell(p.placed) : bare(p.is === 'gap' ? 1 : p.placed.wide, p.is === 'covered'),
+          ),
+        }),
+    ),
   })
 }
