@@ -1,4 +1,4 @@
 export { blockBroughtBack, bookBroughtBack, sectionBroughtBack } from './bringBack'
 export { type Difference, differenceOf, type SectionChanges, sectionsBetween } from './books'
 export { type BlockChange, type BlockFate, blocksBetween } from './docs'
-export { type Part, wordsBetween } from './words'
+export { type Part, tokensOf, wordsBetween } from './words'

@@ -1,3 +1,6 @@
 export { readReturnedDocx } from './docx/readReturned'
 export { slipIn } from './docx/slipIn'
+export type { DifferenceKind, ReviewDifference } from './merge/difference'
+export { against, type Review, type ReviewOf, reviewOf } from './merge/reviewOf'
+export { taken } from './merge/take'
 export type { Returned, Told } from './returned'

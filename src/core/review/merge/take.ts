@@ -1,0 +1,186 @@
+import { type Asset, type BlockJson, type Book, type Section, withOwnIds } from '@/core/book'
+import { type Layout, standsBehind } from './layout'
+import { withChanges } from './merged'
+import { recordChanges, withRecordChange } from './record'
+import { against, type GroupMerge, type Review } from './reviewOf'
+import { tokensOf, blocksOf, unsaid } from './tokens'
+
+const NONE: ReadonlySet<string> = new Set()
+
+/** The book with differences taken, those of the keys. What cannot be taken with the others stays a difference. */
+export function taken(review: Review, now: Book, keys: ReadonlySet<string>): Book {
+  const { groups } = against(review, now, NONE)
+  const pen = new Taking(review, now, keys)
+  groups.forEach(pen.changed)
+  // In the order of the text that came back: what stands behind something that came finds it there.
+  for (const s of review.back.sections) if (keys.has(`${s.id}/came`)) pen.section(s)
+  pen.placed()
+  for (const id of review.went) if (keys.has(`${id}/went`)) pen.went(id)
+  return withFiles(pen.finished(now), review.back)
+}
+
+/** A book in which parts are put elsewhere: its sections’ blocks by section. */
+class Taking {
+  private sections: Section[]
+  private readonly content: Map<string, BlockJson[]>
+  private readonly back: Layout
+
+  constructor(
+    private readonly review: Review,
+    now: Book,
+    private readonly keys: ReadonlySet<string>,
+  ) {
+    this.back = review.layouts.back
+    this.sections = [...now.sections]
+    this.content = new Map(now.sections.filter(s => !s.made).map(s => [s.id, [...s.doc.content]]))
+  }
+
+  private home(id: string): string | undefined {
+    for (const [section, blocks] of this.content) if (blocks.some(b => b.attrs.id === id)) return section
+    return undefined
+  }
+
+  private remove(id: string): BlockJson | undefined {
+    const section = this.home(id)
+    const blocks = section === undefined ? undefined : this.content.get(section)!
+    const at = blocks?.findIndex(b => b.attrs.id === id) ?? -1
+    return at < 0 ? undefined : blocks!.splice(at, 1)[0]
+  }
+
+  /** Puts blocks where theirs stand: behind the nearest that stands before them there and is here, in its section. */
+  private put(id: string, blocks: readonly BlockJson[]): void {
+    const { section } = this.back.blocks.get(id)!
+    const target = this.content.has(section) ? section : undefined
+    const before = standsBehind(this.back.sections.get(section)!, id, b =>
+      target === undefined ? this.home(b) !== undefined : this.content.get(target)!.some(x => x.attrs.id === b),
+    )
+    const home = target ?? (before === undefined ? [...this.content.keys()].at(-1)! : this.home(before)!)
+    const content = this.content.get(home)!
+    content.splice(before === undefined ? 0 : content.findIndex(b => b.attrs.id === before) + 1, 0, ...blocks)
+  }
+
+  readonly changed = ({ group, own, merged }: GroupMerge): void => {
+    const [id] = group.before as [string]
+    const { back } = this
+    if (!own.length) {
+      if (!this.keys.has(`${id}/gone`)) return
+      const theirs = group.after.map(b => back.blocks.get(b)!.block)
+      return this.put(group.after[0]!, blocksOf(tokensOf(theirs).map(unsaid))!)
+    }
+    const chosen = merged.changes.filter(c => c.key.split('+').every(k => this.keys.has(k)) || this.keys.has(c.key))
+    const next = chosen.length ? this.sound(merged, chosen) : undefined
+    if (!next) return
+    const home = this.home(own[0]!.attrs.id)!
+    const at = this.content.get(home)!.findIndex(b => b.attrs.id === own[0]!.attrs.id)
+    // Numbered by where the first stood, whatever goes with it.
+    this.content.get(home)!.splice(at, 0, ...next.map(b => ({ ...b, attrs: { ...b.attrs } }) as BlockJson))
+    const fresh = new Set<BlockJson>(this.content.get(home)!.slice(at, at + next.length))
+    const names = new Set(own.map(b => b.attrs.id))
+    for (const [section, blocks] of this.content)
+      this.content.set(
+        section,
+        blocks.filter(b => fresh.has(b) || !names.has(b.attrs.id)),
+      )
+  }
+
+  /** As many of the changes as make a text together. */
+  private sound({ now }: GroupMerge['merged'], chosen: GroupMerge['merged']['changes']): BlockJson[] | undefined {
+    const all = withChanges(now, chosen)
+    if (all) return all
+    const taken: (typeof chosen)[number][] = []
+    for (const c of chosen) if (withChanges(now, [...taken, c])) taken.push(c)
+    return taken.length ? withChanges(now, taken) : undefined
+  }
+
+  section(s: Section): void {
+    if (this.sections.some(x => x.id === s.id)) return
+    const all = this.review.back.sections
+    const before = all.slice(0, all.indexOf(s)).findLast(x => this.sections.some(y => y.id === x.id))
+    this.sections.splice(before ? this.sections.findIndex(x => x.id === before.id) + 1 : 0, 0, s)
+    this.content.set(s.id, [...s.doc.content])
+    // What stands in it now stood elsewhere before.
+    const own = new Set(s.doc.content.map(b => b.attrs.id))
+    for (const [id, blocks] of this.content)
+      if (id !== s.id)
+        this.content.set(
+          id,
+          blocks.filter(b => !own.has(b.attrs.id)),
+        )
+  }
+
+  /** Everything that came or stands elsewhere, in the order of what came back: each finds what stands before it in its place. */
+  placed(): void {
+    const came = new Set(this.review.came.filter(id => this.keys.has(`${id}/came`)))
+    const moved = new Set<string>()
+    for (const { id, section } of this.review.moves)
+      if (this.keys.has(`${id}/to ${section}`)) {
+        // What it was divided into goes with it.
+        const parts = this.review.groups.find(g => g.before[0] === id)?.after ?? [id]
+        for (const part of parts) moved.add(part)
+      }
+    for (const id of this.back.blocks.keys()) {
+      if (came.has(id)) this.came(id)
+      else if (moved.has(id)) this.moved(id)
+    }
+  }
+
+  private came(id: string): void {
+    if (this.home(id) === undefined) this.put(id, blocksOf(tokensOf([this.back.blocks.get(id)!.block]).map(unsaid))!)
+  }
+
+  private moved(id: string): void {
+    const block = this.remove(id)
+    if (block) this.put(id, [block])
+  }
+
+  went(id: string): void {
+    this.remove(id)
+  }
+
+  finished(now: Book): Book {
+    const { back, sent } = this.review.layouts
+    const gone = new Set([...sent.sections.keys()].filter(id => this.keys.has(`${id}/went`) && !back.sections.has(id)))
+    let sections = this.sections.filter(s => !gone.has(s.id)).map(s => this.withContent(s))
+    if (this.keys.has('sections/order')) sections = inOrderOf(sections, this.review.back.sections)
+    const record = recordChanges(this.review.sent, this.review.back, now).filter(c => this.keys.has(c.key))
+    return record.reduce(withRecordChange, { ...now, sections })
+  }
+
+  private withContent(s: Section): Section {
+    const theirs = this.back.sections.get(s.id)
+    const title = theirs && this.keys.has(`${s.id}/title`) ? { title: theirs.title } : {}
+    const content = this.content.get(s.id)
+    const same =
+      !content || (content.length === s.doc.content.length && content.every((b, i) => b === s.doc.content[i]))
+    const doc = same ? {} : { doc: { ...s.doc, content: content.length ? content : [empty] } }
+    const next = { ...s, ...title, ...doc }
+    if (!theirs || !this.keys.has(`${s.id}/subtitle`)) return same && !('title' in title) ? s : next
+    const { subtitle: _was, ...rest } = next
+    return { ...rest, ...(theirs.subtitle && { subtitle: theirs.subtitle }) }
+  }
+}
+
+/** A section holds a paragraph, whatever went. It is named when the book is made sound. */
+const empty: BlockJson = { type: 'paragraph', attrs: { id: '', align: null } }
+
+/** Sections that both have in the order of the other; the rest stay behind what they stood behind. */
+function inOrderOf(sections: readonly Section[], order: readonly Section[]): Section[] {
+  const rank = new Map(order.map((s, i) => [s.id, i]))
+  const ranked = sections.filter(s => rank.has(s.id)).sort((a, b) => rank.get(a.id)! - rank.get(b.id)!)
+  return sections.map(s => (rank.has(s.id) ? ranked.shift()! : s))
+}
+
+/** The book with the pictures and recordings that its text names now and that came with it; each name given once. */
+function withFiles(book: Book, back: Book): Book {
+  const text = JSON.stringify(book.sections)
+  const came = <T extends Pick<Asset, 'id'>>(own: readonly T[], theirs: readonly T[]): T[] =>
+    theirs.filter(a => !own.some(x => x.id === a.id) && text.includes(a.id))
+  const assets = came(book.assets, back.assets)
+  const recordings = came(book.recordings ?? [], back.recordings ?? [])
+  return withOwnIds({
+    ...book,
+    lastId: Math.max(book.lastId, back.lastId),
+    ...(assets.length && { assets: [...book.assets, ...assets] }),
+    ...(recordings.length && { recordings: [...(book.recordings ?? []), ...recordings] }),
+  })
+}

@@ -1,0 +1,19 @@
+import type { Part } from '@/core/compare'
+import type { Told } from '../returned'
+import type { ReviewOf } from './reviewOf'
+
+/** Who made a change in a block, and when, as far as a record of it was kept; who brought it back, otherwise. */
+export function whoOf(
+  { told, by, when }: ReviewOf,
+  block: string,
+  parts: readonly Part[],
+): { by: string; when: number } {
+  const all = told[block] ?? []
+  const words = (is: Part['is']): string => parts.flatMap(p => (p.is === is ? [p.text] : [])).join(' ')
+  const meets = (t: Told): boolean => {
+    const [a, b] = [t.words.trim(), words(t.did === 'went' ? 'gone' : 'new').trim()]
+    return !!a && !!b && (a.includes(b) || b.includes(a))
+  }
+  const found = all.find(t => t.did !== 'set' && meets(t)) ?? all.find(t => t.did === 'set') ?? all[0]
+  return { by: found?.by || by, when: found?.when || when }
+}

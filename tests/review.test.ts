@@ -1,0 +1,375 @@
+import { describe, expect, test } from '@jest/globals'
+import fc from 'fast-check'
+import { type BlockJson, type Book, docText, type Section, withOwnIds } from '@/core/book'
+import { against, reviewOf, taken } from '@/core/review'
+import { anyBook, anyDoc } from './support/arbitrary'
+import { bookOf } from './support/core'
+import { cases } from './support/deep'
+
+const NONE = new Set<string>()
+const review = (sent: Book, back: Book) => reviewOf({ sent, back, told: {}, by: 'Ada', when: 1 })
+const keysOf = (sent: Book, back: Book, now: Book): Set<string> =>
+  new Set(against(review(sent, back), now, NONE).differences.map(d => d.key))
+const texts = (book: Book): string[][] =>
+  book.sections.filter(s => !s.made).map(s => s.doc.content.map(b => docText({ type: 'doc', content: [b] })))
+
+/** A text as it is edited: paragraphs of words, each told by a name that no other has. */
+interface Word {
+  name: string
+  text: string
+  bold?: boolean
+}
+interface Para {
+  id: string
+  words: Word[]
+}
+type Edit =
+  | { does: 'replace' | 'delete' | 'add' | 'bold' | 'divide'; para: number; word: number }
+  | { does: 'remove' | 'insert'; para: number; word?: undefined }
+
+const bookFrom = (chapters: readonly Para[][]): Book => {
+  const shell = bookOf(chapters.map(() => ['x']))
+  const sections = shell.sections
+    .filter(s => !s.made)
+    .map((s, i): Section => ({
+      ...s,
+      doc: {
+        type: 'doc',
+        content: chapters[i]!.map(({ id, words }): BlockJson => {
+          const content = words.flatMap((w, n) => [
+            ...(n ? [{ type: 'text' as const, text: ' ' }] : []),
+            { type: 'text' as const, text: w.text, ...(w.bold && { marks: [{ type: 'strong' as const }] }) },
+          ])
+          return { type: 'paragraph', attrs: { id, align: null }, ...(content.length && { content }) }
+        }),
+      },
+    }))
+  return { ...shell, sections, lastId: 9000 }
+}
+
+const PARAS = 6
+const WORDS = 24
+const chapters: Para[][] = [0, 1].map(c =>
+  [0, 1, 2].map(p => ({
+    id: `b${c * 3 + p + 1}`,
+    words: Array.from({ length: WORDS }, (_, w) => ({ name: `c${c}p${p}w${w}`, text: `c${c}p${p}w${w}` })),
+  })),
+)
+
+/** The chapters with edits of one side, each independent of all others. */
+function edited(from: readonly Para[][], edits: readonly Edit[], side: string): Para[][] {
+  const all = chapters.flat()
+  const out = from.map(c => c.map(p => ({ ...p, words: [...p.words] })))
+  const find = (id: string): [Para[], number] => {
+    const chapter = out.find(c => c.some(p => p.id === id))!
+    return [chapter, chapter.findIndex(p => p.id === id)]
+  }
+  for (const e of edits) {
+    const { id, words } = all[e.para]!
+    const [chapter, at] = find(id)
+    const fresh = `${side}${e.para}${e.word !== undefined ? `n${e.word}` : 'p'}`
+    if (e.does === 'remove') chapter.splice(at, 1)
+    else if (e.does === 'insert')
+      chapter.splice(at + 1, 0, {
+        id: `b${side === 'theirs' ? 7000 + e.para : 8000 + e.para}`,
+        words: [
+          { name: fresh, text: fresh },
+          { name: 'x', text: 'entirely' },
+        ],
+      })
+    else if (e.word !== undefined) {
+      const { name } = words[e.word]!
+      // The word may stand in what its paragraph was divided into.
+      const holder = out.flat().find(p => p.words.some(w => w.name === name))!
+      const n = holder.words.findIndex(w => w.name === name)
+      if (e.does === 'replace') holder.words[n] = { ...holder.words[n]!, text: fresh }
+      else if (e.does === 'delete') holder.words.splice(n, 1)
+      else if (e.does === 'add') holder.words.splice(n + 1, 0, { name: fresh, text: fresh })
+      else if (e.does === 'bold') holder.words[n] = { ...holder.words[n]!, bold: true }
+      else {
+        const tail = holder.words.splice(n + 1)
+        const [home, i] = find(holder.id)
+        home.splice(i + 1, 0, { id: `b${side === 'theirs' ? 5000 + e.para : 6000 + e.para}`, words: tail })
+      }
+    }
+  }
+  return out
+}
+
+/** Edits of both sides that do not touch: a paragraph is one side's to remove, words are edited six apart. */
+const apart = fc
+  .array(
+    fc.record({
+      whole: fc.constantFrom('none', 'none', 'none', 'remove', 'insert'),
+      mine: fc.boolean(),
+      words: fc.array(
+        fc.record({
+          does: fc.constantFrom<'replace' | 'delete' | 'add' | 'bold' | 'none'>(
+            'replace',
+            'delete',
+            'add',
+            'bold',
+            'none',
+          ),
+          mine: fc.boolean(),
+        }),
+        { minLength: 4, maxLength: 4 },
+      ),
+      divided: fc.option(fc.boolean(), { freq: 4 }),
+    }),
+    { minLength: PARAS, maxLength: PARAS },
+  )
+  .map(list => {
+    const sides: { mine: Edit[]; theirs: Edit[] } = { mine: [], theirs: [] }
+    list.forEach(({ whole, mine, words, divided }, para) => {
+      if (whole === 'remove') return void sides[mine ? 'mine' : 'theirs'].push({ does: 'remove', para })
+      if (whole === 'insert') sides[mine ? 'mine' : 'theirs'].push({ does: 'insert', para })
+      words.forEach((w, i) => {
+        if (w.does !== 'none') sides[w.mine ? 'mine' : 'theirs'].push({ does: w.does, para, word: 2 + i * 6 })
+      })
+      if (divided !== null && whole !== 'insert')
+        sides[divided ? 'mine' : 'theirs'].push({ does: 'divide', para, word: 11 })
+    })
+    return sides
+  })
+
+/** Paragraphs with their words and which of them are bold, without names. */
+const seen = (book: Book): string[][] =>
+  book.sections
+    .filter(s => !s.made)
+    .map(s =>
+      s.doc.content
+        .map(b =>
+          ((b as { content?: { text: string; marks?: unknown[] }[] }).content ?? [])
+            .map(n => (n.marks?.length ? `*${n.text}*` : n.text))
+            .join('')
+            .replace(/\s+/g, ' ')
+            .trim(),
+        )
+        // A section holds an empty paragraph where all of it went.
+        .filter(Boolean),
+    )
+
+test('edits of both sides that do not touch are merged without a question and without a loss', () => {
+  fc.assert(
+    fc.property(apart, ({ mine, theirs }) => {
+      const sent = bookFrom(chapters)
+      const back = bookFrom(edited(chapters, theirs, 'theirs'))
+      const now = bookFrom(edited(chapters, mine, 'mine'))
+      const r = review(sent, back)
+      const { differences } = against(r, now, NONE)
+      expect(differences.filter(d => d.clash)).toEqual([])
+      expect(differences.length > 0).toBe(theirs.length > 0)
+      const all = taken(r, now, new Set(differences.map(d => d.key)))
+      expect(seen(all)).toEqual(seen(bookFrom(edited(edited(chapters, mine, 'mine'), theirs, 'theirs'))))
+      // All is in: nothing differs any more.
+      expect(against(r, all, NONE).differences).toEqual([])
+      // None taken: the author's stays as it is. All refused: nothing is asked again.
+      expect(taken(r, now, NONE)).toEqual(now)
+      expect(against(r, now, new Set(differences.flatMap(d => [d.key, ...d.key.split('+')]))).differences).toEqual([])
+    }),
+    { numRuns: cases(200, 3000) },
+  )
+})
+
+test('one by one, in any order, comes to the same as all at once', () => {
+  fc.assert(
+    fc.property(apart, fc.infiniteStream(fc.nat()), ({ mine, theirs }, picks) => {
+      const r = review(bookFrom(chapters), bookFrom(edited(chapters, theirs, 'theirs')))
+      let now = bookFrom(edited(chapters, mine, 'mine'))
+      const all = taken(r, now, new Set(against(r, now, NONE).differences.map(d => d.key)))
+      for (;;) {
+        const { differences } = against(r, now, NONE)
+        if (!differences.length) break
+        const d = differences[picks.next().value! % differences.length]!
+        const next = taken(r, now, new Set([d.key]))
+        expect(against(r, next, NONE).differences.length).toBeLessThan(differences.length)
+        now = next
+      }
+      expect(seen(now)).toEqual(seen(all))
+    }),
+    { numRuns: cases(40, 600) },
+  )
+})
+
+test('edits of both sides that touch are all shown, with the three texts; whichever is chosen stands', () => {
+  fc.assert(
+    fc.property(
+      fc.uniqueArray(fc.tuple(fc.nat(PARAS - 1), fc.nat(WORDS - 1)), {
+        minLength: 1,
+        maxLength: 5,
+        selector: t => t[0],
+      }),
+      fc.constantFrom<'replace' | 'add'>('replace', 'add'),
+      (places, does) => {
+        const edits = places.map(([para, word]): Edit => ({ does, para, word }))
+        const sent = bookFrom(chapters)
+        const back = bookFrom(edited(chapters, edits, 'theirs'))
+        const now = bookFrom(edited(chapters, edits, 'mine'))
+        const r = review(sent, back)
+        const { differences } = against(r, now, NONE)
+        expect(differences.length).toBe(places.length)
+        for (const [para, word] of places) {
+          const own = differences.find(d => d.clash?.yours.includes(`mine${para}n${word}`))!
+          expect(own.clash!.theirs).toContain(`theirs${para}n${word}`)
+          expect(own.block).toBe(`b${para + 1}`)
+          if (does === 'replace') expect(own.clash!.sent).toContain(chapters.flat()[para]!.words[word]!.text)
+        }
+        expect(seen(taken(r, now, new Set(differences.map(d => d.key))))).toEqual(seen(back))
+      },
+    ),
+    { numRuns: cases(100, 1000) },
+  )
+})
+
+/** A book as others may bring it back: blocks gone, moved, changed to others, come; titles changed. */
+const anyReturn = fc
+  .tuple(
+    anyBook,
+    fc.array(
+      fc.tuple(fc.constantFrom('drop', 'move', 'text', 'new', 'title', 'swap'), fc.nat(30), fc.nat(30), anyDoc),
+      {
+        minLength: 1,
+        maxLength: 6,
+      },
+    ),
+  )
+  .map(([any, edits]) => {
+    const sent = withOwnIds({ ...any, sections: any.sections.filter(s => !s.made) })
+    const sections = sent.sections.map(s => ({ ...s, doc: { ...s.doc, content: [...s.doc.content] } }))
+    for (const [does, a, b, doc] of edits) {
+      const s = sections[a % sections.length]!
+      const t = sections[b % sections.length]!
+      const { content } = s.doc
+      const at = b % content.length
+      if (does === 'drop' && content.length > 1) content.splice(at, 1)
+      else if (does === 'move' && content.length > 1)
+        t.doc.content.splice(a % (t.doc.content.length + 1), 0, ...content.splice(at, 1))
+      else if (does === 'swap') content.push(...content.splice(0, content.length > 1 ? 1 : 0))
+      else if (does === 'text')
+        content[at] = {
+          ...doc.content[0]!,
+          attrs: { ...doc.content[0]!.attrs, id: content[at]!.attrs.id },
+        } as BlockJson
+      else if (does === 'new') content.splice(at, 0, doc.content[0]!)
+      else if (does === 'title') s.title = `${s.title} anew`
+    }
+    return { sent, back: withOwnIds({ ...sent, sections }) }
+  })
+
+test('whatever comes back: nobody else having written, all of it taken is what came back', () => {
+  fc.assert(
+    fc.property(anyReturn, ({ sent, back }) => {
+      const r = review(sent, back)
+      const { differences } = against(r, sent, NONE)
+      expect(differences.filter(d => d.clash)).toEqual([])
+      const all = taken(r, sent, new Set(differences.map(d => d.key)))
+      expect(all.sections.map(s => s.title)).toEqual(back.sections.map(s => s.title))
+      expect(texts(all)).toEqual(texts(back))
+      expect(against(r, all, NONE).differences.map(d => d.key)).toEqual([])
+    }),
+    { numRuns: cases(200, 3000) },
+  )
+})
+
+describe('a return', () => {
+  const sent = bookOf([
+    ['The bell rang once.', 'Nobody came to the harbour that night.', 'Ada closed the book.'],
+    ['It was spring.'],
+  ])
+  const change = (book: Book, make: (s: Section[]) => Section[]): Book => ({ ...book, sections: make(book.sections) })
+  const inFirst = (book: Book, make: (content: BlockJson[]) => BlockJson[]): Book => {
+    let done = false
+    return change(book, all =>
+      all.map(s => {
+        if (s.made || done) return s
+        done = true
+        return { ...s, doc: { ...s.doc, content: make(s.doc.content) } }
+      }),
+    )
+  }
+  const ids = sent.sections.filter(s => !s.made).flatMap(s => s.doc.content.map(b => b.attrs.id))
+
+  test('a moved paragraph is seen as moved, and taken to its place', () => {
+    const back = inFirst(sent, ([a, b, c]) => [b!, c!, a!])
+    const { differences } = against(review(sent, back), sent, NONE)
+    expect(differences.map(d => [d.kind, d.block])).toEqual([['moved', ids[0]]])
+    expect(differences[0]!.about).toBe('moved behind “Ada closed the book.”')
+    expect(texts(taken(review(sent, back), sent, keysOf(sent, back, sent)))[0]).toEqual([
+      'Nobody came to the harbour that night.',
+      'Ada closed the book.',
+      'The bell rang once.',
+    ])
+  })
+
+  test('what they changed and the author took out since is asked, and comes back where it stood', () => {
+    const back = inFirst(sent, ([a, b, c]) => [
+      a!,
+      { ...b!, content: [{ type: 'text', text: 'Nobody came to the harbour that long night.' }] } as BlockJson,
+      c!,
+    ])
+    const now = inFirst(sent, ([a, , c]) => [a!, c!])
+    const [d, ...rest] = against(review(sent, back), now, NONE).differences
+    expect(rest).toEqual([])
+    expect(d!.clash).toEqual({
+      sent: 'Nobody came to the harbour that night.',
+      theirs: 'Nobody came to the harbour that long night.',
+      yours: '',
+    })
+    expect(d!.block).toBe(ids[0])
+    expect(texts(taken(review(sent, back), now, new Set([d!.key])))[0]![1]).toContain('long night')
+  })
+
+  test('two readers: what one changed and was taken is no question of the other; the same words are', () => {
+    const say = (text: string) =>
+      inFirst(sent, ([a, b, c]) => [{ ...a!, content: [{ type: 'text', text }] } as BlockJson, b!, c!])
+    const [one, other, third] = [
+      say('The bell rang twice.'),
+      say('The great bell rang once.'),
+      say('The bell rang thrice.'),
+    ]
+    const now = taken(review(sent, one), sent, keysOf(sent, one, sent))
+    const second = against(review(sent, other), now, NONE).differences
+    expect(second.map(d => [d.kind, !!d.clash])).toEqual([['words', false]])
+    const both = taken(review(sent, other), now, new Set(second.map(d => d.key)))
+    expect(texts(both)[0]![0]).toBe('The great bell rang twice.')
+    expect(against(review(sent, third), both, NONE).differences[0]!.clash).toEqual({
+      sent: 'once',
+      theirs: 'thrice',
+      yours: 'twice',
+    })
+  })
+
+  test('who and when are those of the record that was kept, and of who brought it otherwise', () => {
+    const back = inFirst(sent, ([a, b, c]) => [
+      { ...a!, content: [{ type: 'text', text: 'The bell rang twice.' }] } as BlockJson,
+      b!,
+      { ...c!, content: [{ type: 'text', text: 'Ada shut the book.' }] } as BlockJson,
+    ])
+    const told = {
+      [ids[0]!]: [
+        { did: 'went' as const, by: 'Bo', when: 5, words: 'once' },
+        { did: 'came' as const, by: 'Cy', when: 7, words: 'twice' },
+      ],
+    }
+    const { differences } = against(reviewOf({ sent, back, told, by: 'Ada', when: 1 }), sent, NONE)
+    expect(differences.map(d => [d.by, d.when])).toEqual([
+      ['Bo', 5],
+      ['Ada', 1],
+    ])
+  })
+
+  test('what the book says of itself: one value changed there and another here both stand; the same one is asked', () => {
+    const back = { ...sent, data: { ...sent.data, title: 'Another Book', subtitle: 'With Bells' } }
+    const now = { ...sent, data: { ...sent.data, title: 'My Book', year: 2027 } }
+    const { differences } = against(review(sent, back), now, NONE)
+    expect(differences.map(d => [d.key, d.clash])).toEqual([
+      ['record/data/title', { sent: 'A Book', theirs: 'Another Book', yours: 'My Book' }],
+      ['record/data/subtitle', undefined],
+    ])
+    expect(taken(review(sent, back), now, new Set(['record/data/subtitle'])).data).toEqual({
+      ...now.data,
+      subtitle: 'With Bells',
+    })
+  })
+})
