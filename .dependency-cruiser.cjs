@@ -36,6 +36,7 @@ const core = [
   'outlets',
   'ledger',
   'archive',
+  'review',
   'delivery',
   'chain',
 ]

@@ -49,8 +49,8 @@ test('any book goes out as .docx and comes back the very same: words, marks, not
     fc.asyncProperty(anyBook, async book => {
       const sent = written(book)
       const file = await copyOf(book, 'docx', { pictures: new Map(), round: { id: 'r1', at: AT } })
-      expect(slipIn(file.bytes)).toEqual({ book: book.uid ?? book.id, round: 'r1' })
-      const back = readReturnedDocx(file.bytes, { sent, at: AT, lastId: 5000 })
+      expect(await slipIn(file.bytes)).toEqual({ book: book.uid ?? book.id, round: 'r1' })
+      const back = await readReturnedDocx(file.bytes, { sent, at: AT, lastId: 5000 })
       expect(back.sections.map(({ doc: _doc, ...s }) => s)).toEqual(sent.sections.map(({ doc: _doc, ...s }) => s))
       for (const [i, s] of back.sections.entries()) expect(plain(s.doc)).toEqual(plain(sent.sections[i]!.doc))
       expect(back.lastId).toBe(5000)

@@ -363,11 +363,11 @@ describe('a return', () => {
     const back = { ...sent, data: { ...sent.data, title: 'Another Book', subtitle: 'With Bells' } }
     const now = { ...sent, data: { ...sent.data, title: 'My Book', year: 2027 } }
     const { differences } = against(review(sent, back), now, NONE)
-    expect(differences.map(d => [d.key, d.clash])).toEqual([
-      ['record/data/title', { sent: 'A Book', theirs: 'Another Book', yours: 'My Book' }],
-      ['record/data/subtitle', undefined],
+    expect(differences.map(d => [d.about, d.clash])).toEqual([
+      ['data, title', { sent: 'A Book', theirs: 'Another Book', yours: 'My Book' }],
+      ['data, subtitle', undefined],
     ])
-    expect(taken(review(sent, back), now, new Set(['record/data/subtitle'])).data).toEqual({
+    expect(taken(review(sent, back), now, new Set([differences[1]!.key])).data).toEqual({
       ...now.data,
       subtitle: 'With Bells',
     })

@@ -7,11 +7,12 @@ import { db } from './db'
 import type { VersionRecord } from './records'
 import { guarded } from './trouble'
 
-/** On what occasion a version is kept, in words as well; its pages where they are known. */
+/** On what occasion a version is kept, in words as well; its pages where they are known; bytes by hash that are kept with it. */
 export interface Occasion {
   label: string
   kind?: VersionKind
   pages?: number
+  beside?: ReadonlyMap<string, Uint8Array>
 }
 
 /** Keeps the book as it is now. Gives the version's id, or undefined where there is no such book. */
@@ -21,7 +22,7 @@ export async function keepVersion(book: string, label: string): Promise<number |
 }
 
 /** Keeps a book as it is held; parts that another version has already are not stored again. By itself, none is kept of what the newest version says letter for letter. */
-export async function keepBook(book: Book, { label, kind, pages }: Occasion): Promise<number | undefined> {
+export async function keepBook(book: Book, { label, kind, pages, beside }: Occasion): Promise<number | undefined> {
   const kept = versionOf(book)
   const words = book.sections.reduce((n, s) => n + (s.made ? 0 : docWords(s.doc)), 0)
   return guarded(() =>
@@ -31,12 +32,13 @@ export async function keepBook(book: Book, { label, kind, pages }: Occasion): Pr
       if (kind && kind !== 'sent' && newest?.manifest === kept.manifest) return undefined
       // Parts are put again even where they are there: what is young is not collected.
       await putBlobs(kept.parts, now)
+      if (beside) await putBlobs(beside, now)
       return db.versions.add({
         ...{ book: book.id, at: now, label, words },
         ...(kind && { kind }),
         ...(pages === undefined ? {} : { pages }),
         manifest: kept.manifest,
-        parts: [...kept.parts.keys(), ...kept.files],
+        parts: [...kept.parts.keys(), ...kept.files, ...(beside?.keys() ?? [])],
       })
     }),
   )

@@ -128,6 +128,7 @@ export function BookTop({
         <Stages
           bookId={bookId}
           planned={!!book?.plan}
+          lent={!!book?.review && !book.review.whole}
           ebook={!!book?.editions.some(e => e.kind === 'ebook')}
           at={at}
           section={section}
@@ -202,12 +203,15 @@ const KEEPS: ReadonlySet<Stage> = new Set(['text', 'ebook'])
 const Stages = memo(function Stages({
   bookId,
   planned,
+  lent,
   ebook,
   at,
   section,
 }: {
   bookId: string
   planned: boolean
+  /** Somebody else’s, here to be read: nothing of it but the text is here. */
+  lent: boolean
   /** It has an edition to be read on devices. */
   ebook: boolean
   at: Stage
@@ -216,7 +220,7 @@ const Stages = memo(function Stages({
   return (
     <nav className="stages" aria-label="Stages">
       {stages
-        .filter(s => s.id !== (planned ? 'text' : 'pages') && (s.id !== 'ebook' || ebook))
+        .filter(s => (lent ? s.id === 'text' : s.id !== (planned ? 'text' : 'pages') && (s.id !== 'ebook' || ebook)))
         .map(s => (
           <Link
             prefetch={false}

@@ -1,5 +1,5 @@
 import { lazy, mixed, object, type Schema, ValidationError } from 'yup'
-import { type Book, MOST_DEPTH, type Role, roles, uidForm } from '../book'
+import { type Book, MOST_DEPTH, MOST_NAME, type Role, roles, uidForm } from '../book'
 import { isStyleChange, readStyleDocument, shippedStyles } from '../pages'
 import { dayOf, designSchema, groundSchema, kindOf, pageLooks, runKinds } from '../activity'
 import { recordingTypes } from '../files'
@@ -302,10 +302,48 @@ const partSchemas: Record<string, () => Schema> = {
       }),
     ),
   ),
+  rounds: once(() => list(roundSchema(), 1000)),
+  review: once(() => optional(reviewSchema())),
   listings: once(() =>
     record(/^[a-z0-9-]{1,60}\/[a-z0-9-]{1,60}$/, 'which is no edition at an outlet', once(listingSchema), 2000),
   ) as never,
 }
+const roundForm = /^r\d{1,6}$/
+const moment = () => whole(0, 8.64e15)
+
+const returnSchema = () =>
+  shape({
+    id: like(/^r\d{1,6}-\d{1,6}$/, 'wants the name of a return').required(),
+    by: text(MOST_NAME).defined(),
+    at: moment().required(),
+    state: like(HASH, 'wants a SHA-256').required(),
+    told: like(HASH, 'wants a SHA-256').required(),
+    left: list(text(2000).defined(), 100_000).required(),
+    done: yesNo(),
+  })
+
+const roundSchema = () =>
+  shape({
+    id: like(roundForm, 'wants the name of a round').required(),
+    to: text(MOST_NAME).defined(),
+    at: moment().required(),
+    form: one('docx', 'copy', 'whole').required(),
+    sections: list(like(sectionIdForm, 'wants a section’s name').required(), 20_000),
+    sent: like(HASH, 'wants a SHA-256').required(),
+    returns: list(returnSchema(), 1000).required(),
+  })
+
+const reviewSchema = () =>
+  shape({
+    of: text(100).defined(),
+    round: like(roundForm, 'wants the name of a round').required(),
+    from: text(1000).defined(),
+    at: moment().required(),
+    by: text(MOST_NAME).defined(),
+    whole: yesNo(),
+    changed: record(sectionIdForm, 'which is no section', moment, 20_000) as never,
+  })
+
 /** Parts that every record has. */
 const needed = ['id', 'lastId', 'data', 'sections', 'editions', 'assets']
 

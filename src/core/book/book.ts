@@ -4,6 +4,7 @@ import { docPictures, type DocJson, type PictureUse } from './doc'
 import type { PagePlan } from './pagePlan'
 import type { Recording } from './recordings'
 import type { Part, Role } from './roles'
+import type { ReviewCopy, Round } from './rounds'
 
 /** A person (or body) who made the book, with a role by the MARC relator code (aut, edt, ill, trl …). */
 export interface Contributor {
@@ -250,6 +251,10 @@ export interface Book {
   proof?: KeptProof
   /** The pace at which it is written. */
   pace?: Pace
+  /** What went out to others, and came back. */
+  rounds?: Round[]
+  /** It is somebody else’s, here to be read. */
+  review?: ReviewCopy
   /** By "edition/outlet". */
   listings?: Record<string, ListingDraft>
 }

@@ -150,6 +150,7 @@ export { specOf, USUAL_SPEC } from './spec'
 export { pricesWith } from './prices'
 export { copyrightLines, madeDoc, seriesLine } from './madeWords'
 export { filled, primaryTag, languageOf, printedLanguages, type PrintedWords, printedWords } from './printedWords'
+export { renameIds } from './identity'
 export { brokenLinks, innerLinks, linkedPlaces, type LinkTarget, linkTargets, retargeted } from './innerLinks'
 export {
   contentsEntries,
@@ -251,3 +252,4 @@ export {
   type Said,
   threadOf,
 } from './remarks'
+export type { Return, ReviewCopy, Round, RoundForm } from './rounds'

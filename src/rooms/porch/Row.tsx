@@ -66,7 +66,10 @@ function Standing({ entry, looks, onTakeDown }: RowProps) {
       </div>
       <div className="who">
         <h3>
-          <Link prefetch={false} href={`${at}/${entry.planned ? 'pages' : !o || o.words ? 'interior' : 'text'}`}>
+          <Link
+            prefetch={false}
+            href={`${at}/${entry.readFor ? 'text' : entry.planned ? 'pages' : !o || o.words ? 'interior' : 'text'}`}
+          >
             {entry.title}
           </Link>
         </h3>

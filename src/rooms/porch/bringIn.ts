@@ -1,4 +1,5 @@
-import { freeBookId, freshBookId, putBook } from '@/data/books'
+import { freeBookId, freshBookId, getBook, putBook } from '@/data/books'
+import { homeOf, takeCopy, takeReturn } from '@/data/rounds'
 import { allOutlets } from '@/data/outlets'
 import { settledBook } from '@/data/outletChanges'
 import { firstEditions } from '@/core/outlets'
@@ -8,14 +9,22 @@ import { press } from '@/workers/client'
 
 /**
  * Brings a file in: a project becomes a book at once (gives its title), a manuscript waits in the intake room. `without` asks
- * whether signs that turn a title's direction of reading are taken out; `salvage` takes what can be saved of a damaged file.
+ * whether signs that turn a title's direction of reading are taken out; `salvage` takes what can be saved of a damaged file. What went out
+ * from a book here and comes back goes to that: `from` says who sent it.
  */
 export async function bringIn(
   file: File,
   without: (shown: string[]) => Promise<boolean>,
   salvage = false,
-): Promise<{ title?: string; lost?: string[] }> {
+): Promise<{ title?: string; lost?: string[]; from?: string }> {
+  const home = await broughtHome(file)
+  if (home) return home
   const read = await press().readFile(file, await allOutlets(), salvage)
+  const copy = read.book.review?.changed && (await homeOf(read.book.review))
+  if (copy) {
+    await takeCopy(copy.id, copy.round, read)
+    return { title: read.book.data.title, from: read.book.review!.by }
+  }
   const turned = turnedTexts(read.book.data)
   if (turned.length && (await without(turned))) read.book = { ...read.book, data: withoutTurns(read.book.data) }
   if (!read.project) {
@@ -32,6 +41,22 @@ export async function bringIn(
       d.places.length ? d.places.map(p => `${d.what}: ${p}`) : [`${d.count} ${d.what}`],
     ),
   }
+}
+
+/** A word-processor file that went out from a book of this library: what is in it waits there to be taken or refused. */
+async function broughtHome(file: File): Promise<{ title: string; from: string } | undefined> {
+  if (!/\.docx$/i.test(file.name)) return undefined
+  const bytes = new Uint8Array(await file.arrayBuffer())
+  // One that cannot be read is a manuscript that cannot: that is said where it is read.
+  const slip = await press()
+    .slipIn(bytes)
+    .catch(() => undefined)
+  const home = slip?.round ? await homeOf({ of: slip.book, round: slip.round }) : undefined
+  if (!home) return undefined
+  const { id, round } = home
+  await takeReturn(id, round, round.to, (sent, lastId) => press().readReturned(bytes, { sent, at: round.at, lastId }))
+  const stored = await getBook(id)
+  return { title: stored?.book.data.title ?? id, from: round.to }
 }
 
 /** A new book, on the porch at once: with one empty chapter, or of planned pages. Gives its id. */

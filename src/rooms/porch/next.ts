@@ -29,6 +29,7 @@ export interface Need {
 
 /** What a book needs next; undefined where it is in order. */
 export function nextFor(entry: Entry, pairs: Pair[], o: Outlook): Need | undefined {
+  if (entry.readFor) return { words: `Read it for ${entry.readFor}`, stage: 'text', after: 1 }
   const begun = entry.pairs.some(p => p.events.length) ? 0 : 2
   if (o.words + o.planned === 0)
     return entry.planned

@@ -69,8 +69,13 @@ export function useBringIn(): (files: Iterable<File>) => Promise<void> {
     for (const f of alone) {
       const done = say.during(`Reading ${f.name} …`)
       try {
-        const { title, lost } = await bringIn(f, turned).catch((e: Error) => salvaged(f, e, done))
-        if (title) say.done(`“${title}” stands on the porch.`)
+        const { title, lost, from } = await bringIn(f, turned).catch((e: Error) => salvaged(f, e, done))
+        if (title)
+          say.done(
+            from
+              ? `What ${from} sent back is in “${title}”: its changes wait in Text, among Others.`
+              : `“${title}” stands on the porch.`,
+          )
         if (lost?.length) listed(f.name, lost)
       } catch (e) {
         if (e instanceof Cancelled) say.note(`${f.name} was not brought in.`)

@@ -21,6 +21,8 @@ export interface Entry {
   /** Editions at outlets, and what was sent of them. */
   pairs: SentPair[]
   planned: boolean
+  /** Whose it is, where it is here to be read for somebody. */
+  readFor?: string
   /** The record in letters: where it reads otherwise, the book has changed. */
   told: string
 }
@@ -63,6 +65,7 @@ const entryOf = (
   editions: listOf(r.editions),
   pairs: pairsOf(r.id, listOf(r.editions), eventsOf, now),
   planned: !!r.plan,
+  ...(r.review && !r.review.whole && { readFor: r.review.from || 'somebody' }),
 })
 
 const textOf = (v: unknown): string => (typeof v === 'string' ? v : '')

@@ -27,6 +27,7 @@ import { type Choice, SectionList } from './list/SectionList'
 import { usePicked } from './list/usePicked'
 import { MatterSentence } from './matter/MatterSentence'
 import { useMatter } from './matter/useMatter'
+import { useOthers } from './others/useOthers'
 import { OutPanel } from './takeOut/OutPanel'
 import { usePacing } from './pace/usePacing'
 import { useSittingTimer } from './pace/useSittingTimer'
@@ -125,7 +126,8 @@ function Desk({
     onOpen: (open: boolean) => setInstead(open ? panel : undefined),
   })
   const finding = useFinding({ ...panelOn, ...panelOf('find') })
-  const proofing = useProofing({ ...panelOn, ...panelOf('proof') })
+  const proofing = useProofing({ ...panelOn, ...panelOf('proof'), quiet: instead === 'others' })
+  const others = useOthers({ ...panelOn, ...panelOf('others'), picked, flush })
   const versioning = useVersioning({ ...panelOn, ...panelOf('versions'), flush })
   const written = editor && !section?.made ? editor : undefined
   const words =
@@ -137,34 +139,42 @@ function Desk({
     <OutPanel bookId={book.id} picked={picked} flush={flush} onClose={() => setInstead(undefined)} />
   )
   const pacing = usePacing({ ...panelOn, ...panelOf('pace'), words: whole, timer })
-  const known = useKnown(book, view, section?.id, { turns, doubts: proofing.doubts, onDoubt: proofing.onDoubt })
+  const doubts = useMemo(() => [...proofing.doubts, ...others.changes], [proofing.doubts, others.changes])
+  const onDoubt = useLatest((key: string): void => void (others.onChange(key) || proofing.onDoubt(key)))
+  const known = useKnown(book, view, section?.id, { turns, doubts, onDoubt })
   const turnSigns = useLatest((does: string, operation: (b: Book) => Book): void => void acts.operate(does, operation))
   const toPage = usePageLink(book.id, section?.id, flush)
   return (
     <div className="desk">
       <aside className="left">
-        {finding ?? proofing.panel ?? versioning.panel ?? pacing.panel ?? desk ?? (out || undefined) ?? (
-          <>
-            <SectionList
-              book={beside}
-              chosen={section?.id}
-              picked={picked}
-              readOnly={readOnly}
-              onChoose={choose}
-              onMove={acts.move}
-              onRemove={acts.remove}
-              onDuplicate={acts.duplicate}
-            />
-            <ListActs
-              sections={outline.sections}
-              picked={picked}
-              readOnly={readOnly}
-              acts={acts}
-              matter={matter}
-              onPanel={setInstead}
-            />
-          </>
-        )}
+        {finding ??
+          proofing.panel ??
+          others.panel ??
+          versioning.panel ??
+          pacing.panel ??
+          desk ??
+          (out || undefined) ?? (
+            <>
+              <SectionList
+                book={beside}
+                chosen={section?.id}
+                picked={picked}
+                readOnly={readOnly}
+                onChoose={choose}
+                onMove={acts.move}
+                onRemove={acts.remove}
+                onDuplicate={acts.duplicate}
+              />
+              <ListActs
+                sections={outline.sections}
+                picked={picked}
+                readOnly={readOnly}
+                acts={acts}
+                matter={matter}
+                onPanel={setInstead}
+              />
+            </>
+          )}
       </aside>
       <div className="column">
         {(versioning.view ?? pacing.view) ? (

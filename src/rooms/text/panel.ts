@@ -3,7 +3,7 @@ import type { Book } from '@/core/book'
 import type { SectionActs } from './useSectionActs'
 
 /** What stands in the place of the list of sections. */
-export type Panel = 'find' | 'proof' | 'versions' | 'pace' | 'desk' | 'out'
+export type Panel = 'find' | 'proof' | 'versions' | 'pace' | 'desk' | 'out' | 'others'
 
 /** Whether such a list is shown; and hears when that is to be otherwise. */
 export interface Shown {

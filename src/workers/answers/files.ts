@@ -2,9 +2,11 @@ import * as Comlink from 'comlink'
 import { treated, type Treatment } from '@/core/cover'
 import { cleanLines, type Cleaning } from '@/core/activity'
 import type { Library, Project } from '@/core/archive'
-import type { Recording } from '@/core/book'
+import type { Book, Recording } from '@/core/book'
+import type { CopyAsk, CopyFile, Slip } from '@/core/copies'
 import { asRecording, lookedInto, type Understood } from '@/core/intake'
 import type { ForeignPage, Seen } from '@/core/pdf'
+import type { Returned } from '@/core/review'
 import { Fault, isJpeg, type OutletProfile } from '@/core/trade'
 import { type ReadFont, readFont } from '@/core/type'
 import { decodedWhole } from '../decoding'
@@ -12,6 +14,13 @@ import { canBeShown, lookOver } from '../door'
 import { bytesOf, handedOver } from '../handing'
 import { originalBytes } from '../pictureShelf'
 import { tell, tellAndHear } from '../telling'
+
+/** What went out, when, and the highest number that an id has by now. */
+export interface Sent {
+  sent: Book
+  at: number
+  lastId: number
+}
 
 /** A file as it was read: a manuscript, or a whole project. */
 export type ReadFile = Pick<Understood, 'book' | 'pictures' | 'dropped' | 'cleaned' | 'isbn'> &
@@ -71,6 +80,25 @@ export const files = {
     const read = await plainly(f => f.readManuscripts(all, { report: tell, salvage: true }))
     const { book, pictures, said } = await lookOver(read.book, read.pictures, tell)
     return handedOver({ ...read, book, pictures, dropped: [...read.dropped, ...said], project: false }, [pictures])
+  },
+
+  /** The text, or some of its sections, in an open format. */
+  async copyOf(book: Book, kind: string, ask: CopyAsk): Promise<CopyFile> {
+    const file = await plainly(f => f.copyOf(book, kind, ask))
+    return Comlink.transfer(file, [file.bytes.buffer])
+  },
+
+  /** Whose text a word-processor file holds, and on which round it went out, where it says so. */
+  slipIn: (bytes: Uint8Array): Promise<Slip | undefined> => plainly(f => f.slipIn(bytes)),
+
+  /** A word-processor file that went out from here and came back; pictures that came with it can be decoded. */
+  async readReturned(bytes: Uint8Array, sent: Sent): Promise<Returned> {
+    const returned = await plainly(f => f.readReturnedDocx(bytes, { ...sent, report: tell }))
+    for (const [id, picture] of returned.pictures)
+      if (!(await canBeShown(id, picture))) {
+        returned.assets = returned.assets.map(a => (a.id === id ? { ...a, damaged: true } : a))
+      }
+    return handedOver(returned, [returned.pictures])
   },
 
   /** Whether a picture that is brought in can be decoded. */
@@ -143,10 +171,10 @@ async function remade(
 }
 
 /** Work with files; what a file does to a reader is said in one plain sentence. */
-async function plainly<T>(work: (files: typeof import('../files')) => T): Promise<T> {
+async function plainly<T>(work: (files: typeof import('../files')) => T | Promise<T>): Promise<T> {
   const readers = await import('../files')
   try {
-    return work(readers)
+    return await work(readers)
   } catch (e) {
     throw e instanceof Fault ? e : new Fault('unreadable', 'This file cannot be read.')
   }

@@ -36,15 +36,23 @@ import type { Report } from '@/core/trade'
 import type { Returned, Told } from '../returned'
 import { inMarkOrder, ridingOf } from './ride'
 
+/** What went out, when, and the highest number that an id has by now. */
+export interface ReadingReturned {
+  sent: Book
+  at: number
+  lastId: number
+  report?: Report
+}
+
 /**
  * Reads a word-processor file that went out from here and has come back, as if all its recorded changes were taken. `sent`: the
  * book as it went out, with the sections that went; `lastId`: the highest number that an id has by now; `at`: when it went.
  */
-export function readReturnedDocx(
+export async function readReturnedDocx(
   bytes: Uint8Array,
-  { sent, at, lastId, report }: { sent: Book; at: number; lastId: number; report?: Report },
-): Returned {
-  const rider = riderOf({
+  { sent, at, lastId, report }: ReadingReturned,
+): Promise<Returned> {
+  const rider = await riderOf({
     ...{ book: sent, sections: sent.sections, heading: () => '', picture: () => undefined },
     round: { id: '', at },
   })

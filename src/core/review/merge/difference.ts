@@ -1,4 +1,5 @@
 import type { Part } from '@/core/compare'
+import type { LinePlace } from './shown'
 
 /**
  * What a difference is: words changed, words set otherwise, a block or section that came, went, or stands elsewhere, a title,
@@ -11,10 +12,10 @@ export interface ReviewDifference {
   /** Tells it from all others of what came back, and stays what it is while the book changes. */
   key: string
   kind: DifferenceKind
-  /** Where it stands now: a section, and a block of it, and from which of that block’s letters on. None of a record’s. */
+  /** Where it stands now: a section, a block of it, and where in that. None of a record’s. */
   section?: string
   block?: string
-  offset?: number
+  place?: LinePlace
   /** What changes, with a few words around it. */
   parts: readonly Part[]
   /** What it is about, where the words do not say so: “moved behind …”. */

@@ -36,7 +36,7 @@ export const said = (block: BlockJson): string => docText({ type: 'doc', content
 
 const bared = new WeakMap<BlockJson, string>()
 
-/** A block as it is compared: two that differ in what is said of their words alone are the same. */
+/** A block as it is compared: two that differ in their names, or in what is said of their words, alone are the same. */
 export function bare(block: BlockJson): string {
   let text = bared.get(block)
   if (text === undefined) {
@@ -66,7 +66,7 @@ function plain(node: unknown): unknown {
       last.text! += c.text!
     else inside.push(c)
   }
-  const facts = Object.entries(attrs ?? {}).filter(([key, v]) => !isUsual(key, v))
+  const facts = Object.entries(attrs ?? {}).filter(([key, v]) => key !== 'id' && !isUsual(key, v))
   return {
     type,
     ...(facts.length && { attrs: Object.fromEntries(facts.toSorted(([a], [b]) => (a < b ? -1 : 1))) }),

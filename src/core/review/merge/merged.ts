@@ -1,4 +1,5 @@
-import type { BlockJson } from '@/core/book'
+import { strToU8 } from 'fflate'
+import { type BlockJson, hashOf } from '@/core/book'
 import { type Hunk, hunksBetween, isStructural, meet, withHunks } from './hunks'
 import { blocksOf, type Token, tokensOf, unsaid } from './tokens'
 
@@ -32,7 +33,7 @@ export function merged(
 ): Merged {
   const [base, back, now] = [tokensOf(sent), tokensOf(theirs), tokensOf(yours)]
   const own = hunksBetween(base, now)
-  const keyed = soundHunks(base, hunksBetween(base, back), back).map(h => ({ ...h, key: `${name}/${h.from}` }))
+  const keyed = soundHunks(base, hunksBetween(base, back), back).map(h => ({ ...h, key: keyOf(name, h) }))
   const open = keyed.filter(h => !left.has(h.key))
   const changes = clustersOf(open, own).flatMap((c): Change[] => {
     const [from, to] = [c.from, c.to]
@@ -60,6 +61,10 @@ export const withChanges = (now: readonly Token[], changes: readonly Change[]): 
       changes.map(({ from, to, theirs }) => ({ from, to, with: theirs })),
     ),
   )
+
+/** A change is known by its place in what went out and by what it makes of it. */
+const keyOf = (name: string, { from, to, with: fresh }: Hunk): string =>
+  `${name}/${from}-${to}.${hashOf(strToU8(fresh.map(t => t.key).join('\n'))).slice(0, 12)}`
 
 interface Cluster {
   from: number
@@ -101,8 +106,9 @@ function shifted(own: readonly Hunk[], at: number, cluster: Cluster): number {
 
 /** Hunks that each make a text by itself: those that begin and end things which hold others are one where they do not. */
 function soundHunks(base: readonly Token[], hunks: readonly Hunk[], back: readonly Token[]): readonly Hunk[] {
-  const structural = hunks.filter(h => isStructural(h.with) || isStructural(base.slice(h.from, h.to)))
-  if (structural.every(h => blocksOf(withHunks(base, [h])))) return hunks
+  const isAlone = (h: Hunk): boolean => !!blocksOf(withHunks(base, [h]))
+  if (hunks.every(isAlone)) return hunks
+  const structural = hunks.filter(h => isStructural(h.with) || isStructural(base.slice(h.from, h.to)) || !isAlone(h))
   const [from, to] = [structural[0]!.from, structural.at(-1)!.to]
   const inside = hunks.filter(h => h.from >= from && h.to <= to)
   const one: Hunk = { from, to, with: stretch(base, inside, { from, to }) }

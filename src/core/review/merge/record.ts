@@ -1,4 +1,5 @@
-import type { Book } from '@/core/book'
+import { strToU8 } from 'fflate'
+import { type Book, hashOf } from '@/core/book'
 import type { Part } from '@/core/compare'
 
 /** Something that a book says of itself beside its text, changed by others. */
@@ -46,7 +47,7 @@ export function recordChanges(sent: Book, back: Book, now: Book): RecordChange[]
     if (listed) return editions(was as Plain[], theirs as Plain[], yours as Plain[], walk)
     const [before, after] = [inWords(yours), inWords(theirs)]
     out.push({
-      key: `record/${path.join('/')}`,
+      key: `record/${path.join('/')}/${hashOf(strToU8(b!)).slice(0, 12)}`,
       ...{ path, theirs, about: path.join(', ') },
       parts: [
         ...(before ? [{ is: 'gone' as const, text: before }] : []),

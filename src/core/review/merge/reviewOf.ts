@@ -1,4 +1,4 @@
-import type { BlockJson, Book, Section } from '@/core/book'
+import { type BlockJson, blockIds, type Book, type Section } from '@/core/book'
 import { wordsBetween } from '@/core/compare'
 import type { Told } from '../returned'
 import type { DifferenceKind, ReviewDifference } from './difference'
@@ -127,7 +127,12 @@ class Seen {
     at = '',
   ): void {
     if (this.left.has(key)) return
-    this.out.push({ key, kind, ...whoOf(this.review, at, rest.parts), ...rest })
+    this.out.push({
+      key,
+      kind,
+      ...whoOf(this.review, { block: at, section: rest.section, parts: rest.parts }),
+      ...rest,
+    })
   }
 
   /** Where something stands that is not here: behind what stood before it there. */
@@ -150,9 +155,10 @@ class Seen {
     const [id] = group.before as [string]
     if (!own.length) return this.gone(group)
     for (const c of changes) {
-      const { parts, kind, block, offset } = partsOf(now, c)
+      const { parts, kind, place } = partsOf(now, c)
       const clash = c.clash ? { clash: threeTexts(c) } : {}
-      this.add(kind, c.key, { ...this.place(block ?? own[0]!.attrs.id), ...{ offset, parts }, ...clash }, id)
+      const block = own.find(b => b.attrs.id === place?.block || holds(b, place?.block)) ?? own[0]!
+      this.add(kind, c.key, { ...this.place(block.attrs.id), ...(place && { place }), parts, ...clash }, id)
     }
   }
 
@@ -216,7 +222,12 @@ class Seen {
           this.add('came', `${id}/came`, { parts: [{ is: 'new', text: wholeOf(s) }], about: 'a whole section' }, id)
       } else if (own)
         for (const field of ['title', 'subtitle'] as const)
-          this.titled(`${id}/${field}`, { id, was: was[field] ?? '', theirs: s[field] ?? '', yours: own[field] ?? '' })
+          this.titled(`${id}/${field}/${s[field] ?? ''}`, {
+            id,
+            was: was[field] ?? '',
+            theirs: s[field] ?? '',
+            yours: own[field] ?? '',
+          })
     }
     for (const [id, was] of sent.sections) {
       const own = this.now.sections.get(id)
@@ -273,7 +284,7 @@ class Seen {
     const rank = (d: ReviewDifference): number[] => [
       d.section === undefined ? Infinity : (sections.get(d.section) ?? Infinity),
       d.block === undefined ? -1 : (this.now.blocks.get(d.block)?.index ?? Infinity),
-      d.offset ?? 0,
+      d.place?.from ?? 0,
     ]
     return this.out
       .map(d => ({ d, at: rank(d) }))
@@ -284,6 +295,10 @@ class Seen {
       .map(x => x.d)
   }
 }
+
+/** Whether a block stands in another. */
+const holds = (block: BlockJson, id: string | undefined): boolean =>
+  id !== undefined && blockIds({ type: 'doc', content: [block] }).includes(id)
 
 const threeTexts = (c: Change) => ({
   sent: textOfTokens(c.sent),

@@ -11,7 +11,7 @@ const AROUND = 12
 export function partsOf(
   now: readonly Token[],
   c: Change,
-): { parts: Part[]; kind: DifferenceKind; block: string | undefined; offset: number } {
+): { parts: Part[]; kind: DifferenceKind; place: LinePlace | undefined } {
   const [before, behind] = [textOfTokens(inBlock(now, c.from)), textOfTokens(ahead(now, c.to))]
   const [gone, came] = [textOfTokens(c.yours), textOfTokens(c.theirs)]
   const same = gone === came
@@ -25,7 +25,11 @@ export function partsOf(
         ]),
     { is: 'same', text: behind },
   ]
-  return { parts: parts.filter(p => p.text), kind: same ? 'set' : 'words', ...placeOf(now, c.from) }
+  return {
+    parts: parts.filter(p => p.text),
+    kind: same ? 'set' : 'words',
+    place: placeOf(now, c.from, textIn(c.yours)),
+  }
 }
 
 /** The words before a place, in its own paragraph. */
@@ -41,21 +45,39 @@ function ahead(now: readonly Token[], at: number): Token[] {
   return ends < 0 ? behind : behind.slice(0, ends)
 }
 
-/** The top-level block that a place is in, and the letter of its own words from which on. */
-function placeOf(now: readonly Token[], at: number): { block: string | undefined; offset: number } {
-  let depth = 0
-  let block: string | undefined
-  let offset = 0
+/** A place in a line of the text: its block, of verse which of its lines, and letters there; whatever is no text is one letter. */
+export interface LinePlace {
+  block: string
+  row: number
+  from: number
+  to: number
+}
+
+const LINES = new Set(['paragraph', 'heading', 'image', 'line', 'footnote'])
+
+/** The line that a place is in, and from which letter to which what changes reaches there. */
+function placeOf(now: readonly Token[], at: number, length: number): LinePlace | undefined {
+  const open: { type: string; id: string; row: number; letters: number; lines: number }[] = []
   for (const [i, t] of now.entries()) {
-    if (t.is === 'open' && depth === 0) {
-      if (i >= at && block !== undefined) break
-      block = t.node.attrs?.id as string | undefined
-      offset = 0
-    }
-    if (i >= at && i > 0) break
-    if (t.is === 'open') depth++
-    else if (t.is === 'close') depth--
-    else offset += t.is === 'word' ? t.text.length : 1
+    if (i >= at && open.some(o => LINES.has(o.type))) break
+    if (t.is === 'close') {
+      open.pop()
+      const line = open.at(-1)
+      if (line && LINES.has(line.type)) line.letters++
+    } else if (t.is === 'open') {
+      const holder = open.at(-1)
+      const { type, attrs } = t.node
+      // A line of verse goes by its verse.
+      const [id, row] = type === 'line' ? [holder!.id, holder!.lines++] : [(attrs?.id as string | undefined) ?? '', 0]
+      open.push({ type, id, row, letters: 0, lines: 0 })
+    } else open.at(-1)!.letters += t.is === 'word' ? t.text.length : 1
   }
-  return { block, offset }
+  const line = open.findLast(o => LINES.has(o.type))
+  return line?.id ? { block: line.id, row: line.row, from: line.letters, to: line.letters + length } : undefined
+}
+
+/** Letters of the first line that tokens reach over. */
+function textIn(tokens: readonly Token[]): number {
+  const end = tokens.findIndex(t => t.is === 'close' || t.is === 'open')
+  return tokens.slice(0, end < 0 ? undefined : end).reduce((n, t) => n + (t.is === 'word' ? t.text.length : 1), 0)
 }

@@ -148,13 +148,14 @@ class Taking {
 
   private withContent(s: Section): Section {
     const theirs = this.back.sections.get(s.id)
-    const title = theirs && this.keys.has(`${s.id}/title`) ? { title: theirs.title } : {}
+    const title = theirs && this.keys.has(`${s.id}/title/${theirs.title}`) ? { title: theirs.title } : {}
     const content = this.content.get(s.id)
     const same =
       !content || (content.length === s.doc.content.length && content.every((b, i) => b === s.doc.content[i]))
     const doc = same ? {} : { doc: { ...s.doc, content: content.length ? content : [empty] } }
     const next = { ...s, ...title, ...doc }
-    if (!theirs || !this.keys.has(`${s.id}/subtitle`)) return same && !('title' in title) ? s : next
+    if (!theirs || !this.keys.has(`${s.id}/subtitle/${theirs.subtitle ?? ''}`))
+      return same && !('title' in title) ? s : next
     const { subtitle: _was, ...rest } = next
     return { ...rest, ...(theirs.subtitle && { subtitle: theirs.subtitle }) }
   }

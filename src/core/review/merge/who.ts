@@ -2,13 +2,12 @@ import type { Part } from '@/core/compare'
 import type { Told } from '../returned'
 import type { ReviewOf } from './reviewOf'
 
-/** Who made a change in a block, and when, as far as a record of it was kept; who brought it back, otherwise. */
+/** Who made a change, and when, as far as a record of it was kept for its block or its section; who brought it back, otherwise. */
 export function whoOf(
   { told, by, when }: ReviewOf,
-  block: string,
-  parts: readonly Part[],
+  { block, section, parts }: { block: string; section: string | undefined; parts: readonly Part[] },
 ): { by: string; when: number } {
-  const all = told[block] ?? []
+  const all = [...(told[block] ?? []), ...(told[section ?? ''] ?? [])]
   const words = (is: Part['is']): string => parts.flatMap(p => (p.is === is ? [p.text] : [])).join(' ')
   const meets = (t: Told): boolean => {
     const [a, b] = [t.words.trim(), words(t.did === 'went' ? 'gone' : 'new').trim()]

@@ -1,7 +1,9 @@
 'use client'
 import { type Editor, getMarkRange } from '@tiptap/core'
 import { type EditorState, TextSelection } from '@tiptap/pm/state'
-import { type Book, docWords } from '@/core/book'
+import { Fragment } from 'react'
+import { answered, type Book, docWords, MOST_REMARK, type Remark, type Said, threadOf } from '@/core/book'
+import { ActValue } from '@/parts/ActValue'
 import { ChoiceValue, TextValue } from '@/parts/Sentence'
 import { languageName, passageTags } from '@/parts/languages'
 import { chosenIn, inReading } from '../countOf'
@@ -12,8 +14,8 @@ interface FoundPassage {
   to: number
   /** The language that they are marked to be in. */
   tag: string | undefined
-  /** What the author says of them. */
-  remark: string | undefined
+  /** What is said of them. */
+  remark: Remark | undefined
   chosen: boolean
 }
 
@@ -22,11 +24,10 @@ function find({ selection, schema }: EditorState): FoundPassage | undefined {
   if (!(selection instanceof TextSelection)) return undefined
   const { $from, from, to, empty } = selection
   const marks = empty ? $from.marks() : ($from.nodeAfter?.marks ?? [])
-  const value = (name: 'language' | 'remark', attr: string): string | undefined =>
-    schema.marks[name]!.isInSet(marks)?.attrs[attr] as string | undefined
-  const [tag, remark] = [value('language', 'tag'), value('remark', 'words')]
+  const said = (name: 'language' | 'remark') => schema.marks[name]!.isInSet(marks)?.attrs
+  const [tag, remark] = [said('language')?.tag as string | undefined, said('remark') as Remark | undefined]
   if (!empty) return { from, to, tag, remark, chosen: true }
-  const name = tag !== undefined ? 'language' : remark !== undefined ? 'remark' : undefined
+  const name = remark !== undefined ? 'remark' : tag !== undefined ? 'language' : undefined
   const range = name && getMarkRange($from, schema.marks[name]!)
   return range ? { ...range, tag, remark, chosen: false } : undefined
 }
@@ -54,12 +55,15 @@ function Sentence({
   found: { from, to, tag, remark, chosen },
   readOnly,
 }: AtCursorProps<FoundPassage>) {
-  const mark = (name: 'language' | 'remark', attrs: Record<string, string> | undefined): void => {
+  const mark = (name: 'language' | 'remark', attrs: Remark | { tag: string } | undefined): void => {
     if (!editor.isEditable) return
-    const { tr, schema } = editor.state
+    const { tr, schema, doc } = editor.state
     const type = schema.marks[name]!
-    tr.removeMark(from, to, type)
-    if (attrs) tr.addMark(from, to, type.create(attrs))
+    // What is answered or settled is so at all of its words, however many of them are chosen.
+    const all = name === 'remark' && remark ? getMarkRange(doc.resolve(from + (chosen ? 1 : 0)), type) : undefined
+    const [begin, end] = all && remark ? [Math.min(from, all.from), Math.max(to, all.to)] : [from, to]
+    tr.removeMark(begin, end, type)
+    if (attrs) tr.addMark(begin, end, type.create({ ...attrs }))
     // The focus stays here: the key that took the words must not go into the text.
     editor.view.dispatch(tr)
   }
@@ -78,20 +82,71 @@ function Sentence({
         ]}
         onChange={v => mark('language', v === BOOKS ? undefined : { tag: v })}
       />
-      ; your remark on them, which is never printed, is{' '}
+      ; <SaidOf book={book} remark={remark} at={`${from} ${to}`} readOnly={readOnly} onSay={r => mark('remark', r)} />
+    </>
+  )
+}
+
+/** What is said of the words: the author’s own remark, or a thread that others are in, which can be answered. */
+function SaidOf({
+  book,
+  remark,
+  at,
+  readOnly,
+  onSay,
+}: {
+  book: Book
+  remark: Remark | undefined
+  /** Where the words stand: another place is another field. */
+  at: string
+  readOnly: boolean
+  onSay: (remark: Remark | undefined) => void
+}) {
+  const own = book.review?.by ?? ''
+  const thread = remark ? threadOf(remark) : []
+  const others = thread.some(s => s.by !== own)
+  const now = (words: string): Said => ({ by: own, when: own ? Date.now() : 0, words })
+  if (!remark || (!others && thread.length === 1))
+    return (
+      <>
+        your remark on them, which is never printed, is{' '}
+        <TextValue
+          key={at}
+          label="Remark on the words"
+          value={remark?.words ?? ''}
+          placeholder="nothing yet"
+          most={MOST_REMARK}
+          disabled={readOnly}
+          onTake={words => {
+            if (words !== (remark?.words ?? '')) onSay(words ? { ...(own ? now(words) : { words }) } : undefined)
+            return Promise.resolve(true)
+          }}
+        />
+        .
+      </>
+    )
+  return (
+    <>
+      {thread.map((s, i) => (
+        <Fragment key={i}>
+          {s.by === own ? 'you' : s.by || book.review?.from || 'you'} {i ? 'answered' : 'said of them'}: “{s.words}
+          ”;{' '}
+        </Fragment>
+      ))}
+      you answer{' '}
       <TextValue
-        key={`${from} ${to}`}
-        label="Remark on the words"
-        value={remark ?? ''}
+        key={`${at} ${thread.length}`}
+        label="Answer to the remark"
+        value=""
         placeholder="nothing yet"
-        most={10_000}
+        most={MOST_REMARK}
         disabled={readOnly}
         onTake={words => {
-          if (words !== (remark ?? '')) mark('remark', words ? { words } : undefined)
+          if (words) onSay(answered(remark, { ...now(words), when: Date.now() }))
           return Promise.resolve(true)
         }}
       />
-      .
+      , or it is <ActValue words="settled" off={readOnly} onAct={() => onSay(undefined)} /> and goes.
     </>
   )
 }

@@ -138,8 +138,9 @@ const Inner = memo(function Inner({
             type="button"
             tabIndex={-1}
             onClick={() => {
-              onGo(i.kind === 'doubted' ? i.pos : i.pos + 1)
-              if (i.kind === 'doubted') onDoubt(i.key)
+              const placed = i.kind === 'doubted' || i.kind === 'changed'
+              onGo(placed ? i.pos : i.pos + 1)
+              if (placed) onDoubt(i.key)
             }}
           >
             {i.sign && <sup>{i.sign}</sup>}

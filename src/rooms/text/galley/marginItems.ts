@@ -1,5 +1,5 @@
 import type { Node } from '@tiptap/pm/model'
-import { type SignHabit, signHabits } from '@/core/book'
+import { type Remark, type SignHabit, signHabits, threadOf } from '@/core/book'
 import { blockPlaces, type LinePlace, lineRange } from '../shown/lineRange'
 
 /** What stands in the inner margin, at the line that it concerns. */
@@ -8,17 +8,18 @@ export interface MarginItem {
   key: string
   /** Where it concerns the text: a position in the document. */
   pos: number
-  kind: 'note' | 'doubt' | 'finding' | 'remark' | 'exception' | 'doubted'
+  kind: 'note' | 'doubt' | 'finding' | 'remark' | 'exception' | 'doubted' | 'changed'
   /** The sign before its words: a note's number. */
   sign?: string
   words: string
 }
 
-/** What proof-reading doubts at a place of the section. */
+/** What proof-reading doubts at a place of the section, or others changed there. */
 export interface PlacedDoubt extends LinePlace {
+  kind: 'doubted' | 'changed'
   key: string
   /** What stands there: where something else does by now, it is doubted no more. */
-  was: string
+  was: string | undefined
   words: string
 }
 
@@ -109,11 +110,12 @@ export function marginItems(
 function doubtedIn(doc: Node, doubts: readonly PlacedDoubt[]): MarginItem[] {
   const places = blockPlaces(doc)
   return doubts.flatMap((d): MarginItem[] => {
-    const { key, words } = d
-    if (!d.block) return [{ key, pos: 0, kind: 'doubted', words }]
+    const { key, words, kind } = d
+    if (!d.block) return [{ key, pos: 0, kind, words }]
     const at = lineRange(places, d)
-    if (!at || (/^[^\n\ufffc]*$/.test(d.was) && doc.textBetween(at.from, at.to) !== d.was)) return []
-    return [{ key, pos: at.from, kind: 'doubted', words }]
+    const { was } = d
+    if (!at || (was !== undefined && /^[^\n\ufffc]*$/.test(was) && doc.textBetween(at.from, at.to) !== was)) return []
+    return [{ key, pos: at.from, kind, words }]
   })
 }
 
@@ -138,12 +140,17 @@ function typedIn(block: Node, language: string): { habit: SignHabit; count: numb
 
 const OTHER = '\ufffc'
 
-/** The author's remarks on words of a block, each where its words begin. */
+/** What is said of words of a block, each where its words begin; all of a thread, each with who said it. */
 function remarksIn(block: Node): { at: number; words: string }[] {
   const out: { at: number; words: string }[] = []
   let last: string | undefined
   block.forEach((n, offset) => {
-    const words = n.marks.find(m => m.type.name === 'remark')?.attrs.words as string | undefined
+    const remark = n.marks.find(m => m.type.name === 'remark')?.attrs as Remark | undefined
+    const words =
+      remark &&
+      threadOf(remark)
+        .map(s => (s.by ? `${s.by}: ${s.words}` : s.words))
+        .join(' — ')
     if (words !== undefined && words !== last) out.push({ at: offset, words })
     last = words
   })

@@ -178,7 +178,7 @@ describe('doubts of the proof in the margin', () => {
     p('b3', t('Said'), note('n1', 'twice twice'), t(' so.')),
   )
   const doubt = (block: string, row: number, [from, to]: [number, number], was: string) => ({
-    ...{ block, row, from, to, was },
+    ...{ kind: 'doubted' as const, block, row, from, to, was },
     key: `${block} ${was}`,
     words: 'doubted',
   })

@@ -10,6 +10,7 @@ import { AddSection } from './AddSection'
 const panels: readonly { panel: Panel; words: string }[] = [
   { panel: 'find', words: 'Find' },
   { panel: 'proof', words: 'Proof' },
+  { panel: 'others', words: 'Others' },
   { panel: 'versions', words: 'Versions' },
   { panel: 'pace', words: 'Pace' },
   { panel: 'desk', words: 'Desk' },

@@ -13,7 +13,17 @@ import { useMeant } from './useMeant'
 import { type Proofing, useProof } from './useProof'
 
 /** The proof-reading of the text: its list stands in the place of the list of sections until it is closed, its doubts in the margin. */
-export function useProofing({ book, section, editor, readOnly, acts, onChoose, open, onOpen }: Omit<PanelOn, 'turn'>): {
+export function useProofing({
+  book,
+  section,
+  editor,
+  readOnly,
+  acts,
+  onChoose,
+  open,
+  onOpen,
+  quiet,
+}: Omit<PanelOn, 'turn'> & { /** Its keys are another list’s now. */ quiet: boolean }): {
   panel: ReactNode
   doubts: readonly PlacedDoubt[]
   onDoubt: (key: string) => void
@@ -57,7 +67,7 @@ export function useProofing({ book, section, editor, readOnly, acts, onChoose, o
     proof.step(at + by)
     look(to)
   })
-  useProofKeys(on, {
+  useProofKeys(on && !quiet, {
     KeyP: () => onOpen(!open),
     KeyN: () => step(1),
     KeyB: () => step(-1),
@@ -73,7 +83,16 @@ export function useProofing({ book, section, editor, readOnly, acts, onChoose, o
         const { block, row, from, to, was } = d
         const remedy = d.remedies[0] ?? meant.get(d.was)?.[0]
         const told = remedy !== undefined && lettersOf(remedy) !== lettersOf(was)
-        return { block, row, from, to, was, key: keyOf(d), words: told ? `${d.says}: ${remedy}?` : d.says }
+        return {
+          kind: 'doubted',
+          block,
+          row,
+          from,
+          to,
+          was,
+          key: keyOf(d),
+          words: told ? `${d.says}: ${remedy}?` : d.says,
+        }
       }),
     [here, meant],
   )

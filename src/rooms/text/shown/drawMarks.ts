@@ -4,8 +4,8 @@ import { blockPlaces, type LinePlace, lineRange } from './lineRange'
 /** So many places of a section are marked. */
 const MOST = 2000
 
-/** Kinds of marks: what was found, what is doubted, and of either the one that is looked at. */
-export type ShownMark = 'found' | 'found-now' | 'doubted' | 'doubted-now'
+/** Kinds of marks: what was found, what is doubted, what others changed, and of each the one that is looked at. */
+export type ShownMark = 'found' | 'found-now' | 'doubted' | 'doubted-now' | 'changed' | 'changed-now'
 
 /** Draws a kind of mark over places of the text, where a browser can; the document is not touched. Without an editor they go. */
 export function drawMarks(kind: ShownMark, editor: Editor | undefined, at: readonly LinePlace[]): void {

@@ -1,13 +1,14 @@
 'use client'
 import { Button } from 'antd'
 import { useState } from 'react'
-import { type CopyFile, copyKinds, copyOf } from '@/core/copies'
+import { type CopyFile, copyKinds } from '@/core/copies'
 import { getBook } from '@/data/books'
 import { ActValue } from '@/parts/ActValue'
 import { megabytes } from '@/parts/megabytes'
 import { saveAs } from '@/parts/saveAs'
 import { ChoiceValue } from '@/parts/Sentence'
 import { useSay } from '@/parts/useSay'
+import { press } from '@/workers/client'
 
 /** The text taken out in an open format: all of it, or the sections that are picked. */
 export function OutPanel({
@@ -26,13 +27,15 @@ export function OutPanel({
   const [kind, setKind] = useState(copyKinds[0]!.id)
   const [scope, setScope] = useState<'book' | 'picked'>('book')
   const [made, setMade] = useState<CopyFile>()
+  const [working, setWorking] = useState(false)
   const say = useSay()
   const takeOut = (): void =>
     void flush()
       .then(() => getBook(bookId))
-      .then(stored => {
+      .then(async stored => {
         if (!stored) return
-        const file = copyOf(stored.book, kind, {
+        setWorking(true)
+        const file = await press().copyOf(stored.book, kind, {
           pictures: stored.pictures,
           ...(scope === 'picked' && { only: picked }),
         })
@@ -40,6 +43,7 @@ export function OutPanel({
         setMade(file)
       })
       .catch(say.failed)
+      .finally(() => setWorking(false))
   return (
     <section className="finding" aria-label="Take out">
       <header>
@@ -70,7 +74,7 @@ export function OutPanel({
             setMade(undefined)
           }}
         />
-        : <ActValue words="make the file" onAct={takeOut} />.
+        : {working ? 'making the file …' : <ActValue words="make the file" onAct={takeOut} />}.
       </p>
       <p className="help">{copyKinds.find(k => k.id === kind)?.keeps}</p>
       {made && (

@@ -1,54 +1,14 @@
-import { Document, Packer, type Paragraph, type Table } from 'docx'
-import { authorLine, slugOf } from '@/core/book'
-import { type CopyKind, type CopySource, Losses } from '../../copyKind'
-import { finishedFile } from './finish'
-import { type Numberings, sectionParagraphs } from './paragraphs'
-import { newRider, type Rider } from './rider'
-import { docxStyles } from './styles'
-import type { Writing } from './words'
+import type { CopyKind, CopySource } from '../../copyKind'
+import type { Rider } from './rider'
 
-/** A word-processor file (ECMA-376). The ids of the text ride along in bookmarks, so that it can come back changed. */
+/** A word-processor file (ECMA-376). The ids of the text ride along in bookmarks, so that it can come back changed. What writes it is read when it is wanted. */
 export const docx: CopyKind = {
   id: 'docx',
   name: 'a word-processor file (.docx)',
   keeps:
     'All formatting by styles, with notes, tables, pictures, and remarks as comments. What else the book knows of the text comes back with it by its place, where it is brought home.',
-  async make(source) {
-    const { book, round } = source
-    const { children, numberings, writing } = written(source)
-    const { title, language } = book.data
-    const file = new Document({
-      title,
-      creator: writing.at.rider.author,
-      styles: { ...docxStyles, default: { ...docxStyles.default, document: inLanguage(language) } },
-      numbering: { config: numberings },
-      footnotes: writing.notes,
-      ...(writing.comments.length && { comments: { children: writing.comments } }),
-      features: { trackRevisions: !!round },
-      sections: [{ children }],
-    })
-    const packed = new Uint8Array(await Packer.toArrayBuffer(file))
-    const bytes = finishedFile(packed, { book: book.uid ?? book.id, ...(round && { round: round.id }) })
-    return { name: `${slugOf(title, 'book')}.docx`, type: DOCX, bytes, lost: writing.losses.all }
-  },
+  make: async source => (await import('./write')).writtenDocx(source),
 }
 
-/** What a file that was made of these sections cannot say itself. */
-export const riderOf = (source: CopySource): Rider => written(source).writing.at.rider
-
-function written(source: CopySource) {
-  const { book, sections, round } = source
-  const author = authorLine(book.data) || 'The author'
-  const at = newRider(book, sections, author, round?.at ?? 0)
-  const writing: Writing = { source, at, losses: new Losses(), notes: {}, comments: [] }
-  const numberings: Numberings = []
-  const children: (Paragraph | Table)[] = sections.flatMap(s => sectionParagraphs(s, writing, numberings))
-  return { children, numberings, writing }
-}
-
-const DOCX = 'application/vnd.openxmlformats-officedocument.wordprocessingml.document'
-
-const inLanguage = (language: string) => {
-  const { run, paragraph } = docxStyles.default!.document!
-  return { run: { ...run, language: { value: language } }, paragraph }
-}
+/** What a file that was made of sections cannot say itself. */
+export const riderOf = async (source: CopySource): Promise<Rider> => (await import('./write')).riderOf(source)

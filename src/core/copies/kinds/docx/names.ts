@@ -30,3 +30,6 @@ export function readRide(name: string): { ride: Ride; id: string } | undefined {
   const ride = letter && rides.get(letter)
   return ride && id ? { ride, id: id.replaceAll('_', '-') } : undefined
 }
+
+/** What scene breaks stand as. */
+export const SCENE_BREAK = '* * *'

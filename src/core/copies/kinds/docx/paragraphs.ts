@@ -17,11 +17,9 @@ import {
 import type { ImageJson, ListJson, ParagraphJson, PlacedCell, Section, TableJson } from '@/core/book'
 import { leafKey, type NamedLeaf, ridingLeaves } from './rider'
 import { placesOf } from './tableRows'
-import { styleIds } from './styles'
+import { SCENE_BREAK } from './names'
+import { styleIds } from './styleNames'
 import { clean, drawing, inMeasure, marked, runsOf, type Writing } from './words'
-
-/** What scene breaks stand as. */
-export const SCENE_BREAK = '* * *'
 
 /** How lists are numbered, each by itself. */
 export type Numberings = { reference: string; levels: ILevelsOptions[] }[]
