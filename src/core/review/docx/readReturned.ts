@@ -35,6 +35,7 @@ import { type RawBlock, type RawPara, readAsset, readDocx } from '@/core/intake'
 import type { Report } from '@/core/trade'
 import type { Returned, Told } from '../returned'
 import { inMarkOrder, ridingOf } from './ride'
+import { withUnsaid } from './unsaid'
 
 /** What went out, when, and the highest number that an id has by now. */
 export interface ReadingReturned {
@@ -65,6 +66,11 @@ export async function readReturnedDocx(
 /** A leaf that came back, with what is known of changes to it. */
 interface BackLeaf extends Leaf {
   told: readonly Told[]
+}
+
+/** A leaf that went out. */
+interface KnownLeaf extends Leaf {
+  words: readonly InlineJson[]
 }
 
 interface BackSection {
@@ -149,19 +155,16 @@ class Back {
 
   private captioned(leaves: BackLeaf[], words: InlineJson[], told: readonly Told[]): void {
     const last = leaves.pop()!
-    const content = this.words(words)
+    const image = (last.node as ImageJson).attrs.id
+    const content = this.words(words, this.rider.leaves.get(leafKey('block', image))?.words)
     const node = { ...(last.node as ImageJson), ...(content.length && { content }) }
     leaves.push({ in: [], node, told: [...last.told, ...told] })
   }
 
-  private made(
-    block: RawBlock,
-    known: { node: { type: string }; in: readonly Holder[] } | undefined,
-    before: readonly Leaf[],
-  ): Leaf[] {
+  private made(block: RawBlock, known: ReturnType<Rider['leaves']['get']>, before: readonly Leaf[]): Leaf[] {
     switch (block.type) {
       case 'para':
-        return this.paragraph(block, known as Leaf | undefined, before)
+        return this.paragraph(block, known as KnownLeaf | undefined, before)
       case 'table':
         return [{ in: [], node: this.table(block.table, known?.node as TableJson | undefined) }]
       case 'picture':
@@ -172,8 +175,8 @@ class Back {
   }
 
   /** A paragraph as what it was, where the file still says so; as what the file says, otherwise. */
-  private paragraph(raw: RawPara, known: Leaf | undefined, before: readonly Leaf[]): Leaf[] {
-    const content = this.words(raw.content)
+  private paragraph(raw: RawPara, known: KnownLeaf | undefined, before: readonly Leaf[]): Leaf[] {
+    const content = this.words(raw.content, known?.words)
     const said = kindSaid(raw)
     const text = inlineText(content)
     if (known && said === kindWritten(known)) {
@@ -241,7 +244,7 @@ class Back {
     const fillers = known ? this.fillers(raw, known.attrs.id) : new Set()
     const paragraph = (p: ParagraphJson): ParagraphJson => {
       const was = this.rider.leaves.get(leafKey('block', p.attrs.id))?.node as ParagraphJson | undefined
-      const content = this.words(p.content ?? [])
+      const content = this.words(p.content ?? [], this.rider.leaves.get(leafKey('block', p.attrs.id))?.words)
       const attrs = was ? { ...p.attrs, ...was.attrs, ...alignOf(p.attrs, was) } : p.attrs
       return { type: 'paragraph', attrs, ...(content.length && { content }) }
     }
@@ -255,17 +258,23 @@ class Back {
           content: c.content.map(paragraph),
         })),
     }))
-    return { ...raw, attrs: { id: known?.attrs.id ?? '' }, content }
+    const table: TableJson = { ...raw, attrs: { id: known?.attrs.id ?? '' }, content }
+    const sent = known && this.sentTable(known.attrs.id)
+    return sent && cellsOf(sent) === cellsOf(table) ? reaching(table, sent) : table
+  }
+
+  private sentTable(id: string): TableJson | undefined {
+    for (const s of this.sent.sections)
+      for (const { node } of leavesOf(s.doc)) if (node.type === 'table' && node.attrs.id === id) return node
+    return undefined
   }
 
   /** Empty cells that stand where the table that went out had none. */
   private fillers(raw: TableJson, id: string): ReadonlySet<unknown> {
-    const sent = this.sent.sections
-      .flatMap(s => leavesOf(s.doc))
-      .find(l => l.node.type === 'table' && l.node.attrs.id === id)
+    const sent = this.sentTable(id)
     const gaps = new Set<string>()
     if (sent)
-      placesOf(sent.node as TableJson).forEach((places, row) => {
+      placesOf(sent).forEach((places, row) => {
         for (const p of places) if (p.is === 'gap') gaps.add(`${row} ${p.column}`)
       })
     const isEmpty = (c: CellJson): boolean =>
@@ -299,21 +308,26 @@ class Back {
     return asset.id
   }
 
-  /** Words as the book has them: links by its own ids, signs by their pictures, marks in their order. */
-  private words(content: readonly InlineJson[]): InlineJson[] {
-    return content.flatMap((n): InlineJson[] => {
+  /** Words as the book has them: links by its own ids, signs by their pictures; with what the file could not say of those that went out. */
+  private words(content: readonly InlineJson[], sent: readonly InlineJson[] = []): InlineJson[] {
+    // A sign whose bookmark was lost is one of those that went: as many came as are missing.
+    const missing = sent.filter(n => n.type === 'sign' && !content.includes(n))
+    const strange = content.filter(n => n.type === 'sign' && !this.rider.signs.includes(n))
+    const known = strange.length === missing.length ? new Map(strange.map((n, i) => [n, missing[i]!])) : new Map()
+    const read = content.flatMap((n): InlineJson[] => {
       const marks = n.marks?.flatMap((m): MarkJson[] => {
         if (m.type !== 'link') return [m]
         const ride = m.attrs.href.startsWith('#') ? readRide(m.attrs.href.slice(1)) : undefined
         const href = ride ? `#${ride.id}` : safeHref(m.attrs.href)
         return href ? [{ ...m, attrs: { href } }] : []
       })
-      const { marks: _marks, ...bare } = n
+      const { marks: _marks, ...bare } = known.get(n) ?? n
       const node = inMarkOrder({ ...bare, ...(marks?.length && { marks }) } as InlineJson)
-      if (node.type !== 'sign' || this.rider.signs.includes(n as never)) return [node]
+      if (node.type !== 'sign' || known.has(n) || this.rider.signs.includes(n as never)) return [node]
       const asset = this.asset(node.attrs.asset)
       return asset ? [{ ...node, attrs: { ...node.attrs, asset } }] : []
     })
+    return withUnsaid(sent, read)
   }
 
   finished(): Omit<Returned, 'dropped'> {
@@ -334,6 +348,19 @@ class Back {
     return { sections, assets: this.assets, pictures: this.bytes, told: this.told, lastId: this.ids.last }
   }
 }
+
+/** Which paragraphs stand together in the cells of each row. */
+const cellsOf = (table: TableJson): string =>
+  JSON.stringify(table.content.map(r => r.content.map(c => c.content.map(p => p.attrs.id))))
+
+/** A table whose cells reach as those of another: programs count columns their own way. */
+const reaching = (table: TableJson, as: TableJson): TableJson => ({
+  ...table,
+  content: table.content.map((r, i) => ({
+    ...r,
+    content: r.content.map((c, k) => ({ ...c, attrs: as.content[i]!.content[k]!.attrs })),
+  })),
+})
 
 const fresh = (): ParagraphJson => ({ type: 'paragraph', attrs: { id: '', align: null } })
 

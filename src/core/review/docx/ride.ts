@@ -1,12 +1,11 @@
-import { type InlineJson, inlineText, type MarkJson, type Remark, type Said, schema } from '@/core/book'
+import { type InlineJson, inlineText, type Remark, type Said, schema } from '@/core/book'
 import { leafKey, readRide, type Rider } from '@/core/copies'
 import type { Riding } from '@/core/intake'
 
 /** How a document is read that went out with a rider. */
 export function ridingOf(rider: Rider): Riding {
   return {
-    aroundWords: name => ['label', 'note', 'sign', 'mark'].includes(readRide(name)?.ride ?? ''),
-    goesOn: name => readRide(name)?.ride === 'mark',
+    aroundWords: name => ['label', 'note', 'sign'].includes(readRide(name)?.ride ?? ''),
     between: (name, inside) => between(rider, readRide(name)!, inside),
     remark: thread => ({ type: 'remark', attrs: remarkOf(rider, thread) }),
     blockId: anchors => {
@@ -29,25 +28,14 @@ function between(rider: Rider, { ride, id }: { ride: string; id: string }, insid
       const number = rider.numbers[id]
       return [number, `${number}: `].includes(inlineText(inside)) ? [] : inside
     }
-    case 'note': {
-      const marks = rider.notes.get(id)
-      return inside.map(n => (n.type === 'footnote' ? { ...n, attrs: { id }, ...(marks && { marks }) } : n))
-    }
-    case 'sign': {
+    case 'note':
+      return inside.map(n => (n.type === 'footnote' ? { ...n, attrs: { id } } : n))
+    default: {
       const sign = rider.signs[Number(id)]
       return sign && inside.length ? [sign] : inside
     }
-    default: {
-      const mark = rider.marks[Number(id)]
-      return mark ? inside.map(n => withMark(n, mark)) : inside
-    }
   }
 }
-
-const withMark = <N extends InlineJson>(n: N, mark: MarkJson): N => ({
-  ...n,
-  marks: [...(n.marks ?? []).filter(m => m.type !== mark.type), mark],
-})
 
 /** What a thread of comments is: what went out as it was, with what was answered since. */
 function remarkOf(rider: Rider, thread: readonly Said[]): Remark {

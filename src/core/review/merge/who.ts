@@ -13,6 +13,9 @@ export function whoOf(
     const [a, b] = [t.words.trim(), words(t.did === 'went' ? 'gone' : 'new').trim()]
     return !!a && !!b && (a.includes(b) || b.includes(a))
   }
-  const found = all.find(t => t.did !== 'set' && meets(t)) ?? all.find(t => t.did === 'set') ?? all[0]
+  // What was taken out as a whole left its record with what stands there now.
+  const gone = (t: Told): boolean => t.did === 'went' && meets(t)
+  const elsewhere = all.length || parts.some(p => p.is !== 'gone') ? undefined : Object.values(told).flat().find(gone)
+  const found = elsewhere ?? all.find(t => t.did !== 'set' && meets(t)) ?? all.find(t => t.did === 'set') ?? all[0]
   return { by: found?.by || by, when: found?.when || when }
 }

@@ -27,7 +27,7 @@ export function ChangeSentence({ d, looking, readOnly }: { d: ReviewDifference; 
         <b>{by}</b>
         {when ? `, ${momentOf(when)},` : ''} {about && kind === 'moved' ? about : did[kind]}
         {about && kind !== 'moved' ? ` (${about})` : ''}
-        {clash ? '; you changed the same since.' : '.'}
+        {clash ? '; you changed the same since.' : ':'}
       </p>
       {clash ? (
         <dl>

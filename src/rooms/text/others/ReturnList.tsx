@@ -145,7 +145,7 @@ function Places({ book, looking, onShow }: { book: Book; looking: Looking; onSho
                     onShow(d)
                   }}
                 >
-                  <Words parts={d.parts.map(p => ({ ...p, text: shortened(p.text) }))} />
+                  <Words parts={d.parts.map(p => ({ ...p, text: shortened(p.text) }))} />{' '}
                   <em>
                     {d.about ? `${d.about}; ` : ''}
                     {d.by}

@@ -4,8 +4,8 @@
  */
 const RIDES = /^_pl([a-z])_(\w+)$/
 
-/** What a bookmark stands at: a paragraph of its own, a line of verse, a section’s title, its subtitle, its number, the call of a note, a small picture, or words with a mark. */
-export type Ride = 'block' | 'line' | 'title' | 'subtitle' | 'label' | 'note' | 'sign' | 'mark' | 'picture'
+/** What a bookmark stands at: a paragraph of its own, a line of verse, a section’s title, its subtitle, its number, the call of a note, a small picture, or the words below one. */
+export type Ride = 'block' | 'line' | 'title' | 'subtitle' | 'label' | 'note' | 'sign' | 'picture'
 
 const letters: Record<Ride, string> = {
   block: 'b',
@@ -15,7 +15,6 @@ const letters: Record<Ride, string> = {
   label: 'l',
   note: 'n',
   sign: 's',
-  mark: 'm',
   picture: 'p',
 }
 const rides = new Map(Object.entries(letters).map(([ride, letter]) => [letter, ride as Ride]))

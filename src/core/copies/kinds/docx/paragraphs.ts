@@ -160,7 +160,9 @@ function table(node: TableJson, w: Writing): Table {
     const own = runsOf(p.content, w)
     const children = p.attrs.id ? marked(own, 'block', p.attrs.id) : own
     if (p.attrs.id)
-      w.at.rider.leaves.set(leafKey('block', p.attrs.id), { node: { type: p.type, attrs: p.attrs }, in: [] })
+      w.at.rider.leaves.set(leafKey('block', p.attrs.id), {
+        ...{ node: { type: p.type, attrs: p.attrs }, words: p.content ?? [], in: [] },
+      })
     const begins = first
     first = ''
     return new Paragraph({

@@ -1,4 +1,4 @@
-import type { Book, BlockJson, InlineJson, MarkJson, Remark, Section } from '@/core/book'
+import type { Book, BlockJson, InlineJson, Remark, Section } from '@/core/book'
 import { labels, roles } from '@/core/book'
 import { type Holder, leavesOf } from '../../leaves'
 
@@ -9,12 +9,10 @@ import { type Holder, leavesOf } from '../../leaves'
 export interface Rider {
   /** The words of the number that stands before a section’s title. */
   numbers: Record<string, string>
-  /** What stands on lines of its own, by the letter and the id of its bookmark: its node without its words, and what holds it. */
-  leaves: Map<string, { node: RiderNode; in: readonly Holder[] }>
-  /** Marks that the file has no word for, signs, and notes that are marked: by the numbers or ids of their bookmarks. */
-  marks: MarkJson[]
+  /** What stands on lines of its own, by the kind and the id of its bookmark: its node without its words, its words, and what holds it. */
+  leaves: Map<string, { node: RiderNode; words: readonly InlineJson[]; in: readonly Holder[] }>
+  /** Signs by the numbers of their bookmarks. */
   signs: Extract<InlineJson, { type: 'sign' }>[]
-  notes: Map<string, MarkJson[]>
   /** What the author is called in it, when what bears no time was said, and what was said. */
   author: string
   when: number
@@ -43,7 +41,7 @@ export function newRider(book: Book, sections: readonly Section[], author: strin
   }
   const rider: Rider = {
     ...{ numbers, author, when },
-    ...{ leaves: new Map(), marks: [], signs: [], notes: new Map(), remarks: [] },
+    ...{ leaves: new Map(), signs: [], remarks: [] },
   }
   return { rider, lines: 0 }
 }
@@ -65,8 +63,9 @@ export function ridingLeaves(section: Section, at: RiderAt): NamedLeaf[] {
     // Keys of what has no id are of their document: here they are of the file.
     const within = leaf.in.map(h => ({ ...h, key: h.key.includes(' ') ? `${section.id} ${h.key}` : h.key }))
     if (name) {
-      const { content: _words, ...bare } = node as BlockJson & { content?: unknown }
-      at.rider.leaves.set(leafKey(line ? 'line' : 'block', name), { node: bare, in: within })
+      const { content, ...bare } = node as BlockJson & { content?: InlineJson[] }
+      const words = node.type === 'table' ? [] : (content ?? [])
+      at.rider.leaves.set(leafKey(line ? 'line' : 'block', name), { node: bare, words, in: within })
     }
     return { name, ride: line ? ('line' as const) : ('block' as const), in: within, node }
   })
@@ -74,10 +73,3 @@ export function ridingLeaves(section: Section, at: RiderAt): NamedLeaf[] {
 
 /** The key of a leaf in a rider. */
 export const leafKey = (ride: 'block' | 'line', name: string): string => `${ride} ${name}`
-
-/** The number under which a mark rides. */
-export function ridingMark({ marks }: Rider, mark: MarkJson): number {
-  const says = JSON.stringify(mark)
-  const at = marks.findIndex(m => JSON.stringify(m) === says)
-  return at >= 0 ? at : marks.push(mark) - 1
-}

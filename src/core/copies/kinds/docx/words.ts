@@ -16,7 +16,7 @@ import {
 import { type FootnoteJson, type InlineJson, type MarkJson, safeHref, type SignJson, threadOf } from '@/core/book'
 import { type CopySource, Losses } from '../../copyKind'
 import { type Ride, rideName } from './names'
-import { ridingMark, type RiderAt } from './rider'
+import type { RiderAt } from './rider'
 
 /** Everything that is written while the text is: notes and comments go into parts of their own. */
 export interface Writing {
@@ -45,7 +45,8 @@ export function runsOf(content: readonly InlineJson[] | undefined, w: Writing, i
       open = undefined
     }
     if (remark && !open && !inNote) open = { mark: remark, close: commented(remark, out, w) }
-    out.push(...nodeRuns(node, w, inNote))
+    if (remark && inNote) w.losses.add('remarks in notes: they stay with the book')
+    out.push(...nodeRun(node, node.marks ?? [], w))
   }
   open?.close()
   return out
@@ -79,17 +80,6 @@ function commented(remark: Extract<MarkJson, { type: 'remark' }>, out: Paragraph
     )
 }
 
-function nodeRuns(node: InlineJson, w: Writing, inNote: boolean): ParagraphChild[] {
-  const marks = node.marks ?? []
-  const unsaid = marks.filter(m => !said.has(m.type) && (m.type !== 'remark' || inNote))
-  if (inNote && marks.some(m => m.type === 'remark')) w.losses.add('remarks in notes: they ride along unseen')
-  const inside = nodeRun(node, marks, w)
-  return unsaid.reduce<ParagraphChild[]>((runs, m) => marked(runs, 'mark', ridingMark(w.at.rider, m)), inside)
-}
-
-/** Marks that a run, a link or a comment says itself. */
-const said = new Set(['strong', 'em', 'small_caps', 'strike', 'superscript', 'subscript', link, 'remark'])
-
 /** Runs between the ends of a bookmark. */
 export function marked(runs: readonly ParagraphChild[], ride: Ride, id: string | number): ParagraphChild[] {
   return [new Bookmark({ id: rideName(ride, id), children: runs })]
@@ -111,7 +101,6 @@ function nodeRun(node: InlineJson, marks: readonly MarkJson[], w: Writing): Para
 function note(node: FootnoteJson, w: Writing): ParagraphChild[] {
   const id = Object.keys(w.notes).length + 1
   w.notes[id] = { children: [new Paragraph({ children: runsOf(node.content, w, true) })] }
-  if (node.marks?.length && node.attrs.id) w.at.rider.notes.set(node.attrs.id, node.marks)
   const call = [new FootnoteReferenceRun(id)]
   return node.attrs.id ? marked(call, 'note', node.attrs.id) : call
 }

@@ -183,9 +183,8 @@ class DocxReader {
   private readonly open = new Set<string>()
   private readonly placed = new Set<string>()
 
-  /** Words of a paragraph whose end was deleted; bookmarks that go on in the next; changes that were recorded since the last block. */
+  /** Words of a paragraph whose end was deleted; changes that were recorded since the last block. */
   private readonly held: InlineJson[] = []
-  private readonly goingOn: Range[] = []
   private tracked: Tracked[] = []
 
   /** Before the ids of relations: those of notes are apart. */
@@ -353,7 +352,7 @@ class DocxReader {
       boxes: [],
       pageAfter: false,
       inContents: this.fields.some(f => f.kind === 'contents' && f.shows),
-      ranges: this.goingOn.splice(0).map(r => ({ ...r, from: 0 })),
+      ranges: [],
       barrier: 0,
     }
     const newPage = this.newPage || !!props.pageBreakBefore
@@ -365,10 +364,7 @@ class DocxReader {
     inline.barrier = held.length
     // How a style looks is no mark of the author's where the document comes back.
     this.runs(e, this.file.riding ? { size: style.letters.size } : style.letters, [], inline)
-    for (const r of inline.ranges.splice(0).toReversed()) {
-      this.closed(r, inline)
-      if (this.file.riding!.goesOn(r.name)) this.goingOn.push(r)
-    }
+    for (const r of inline.ranges.splice(0).toReversed()) this.closed(r, inline)
     for (const mark of elements(child(ppr, 'w:rPr')))
       if (mark.name === 'w:ins') this.tracked.push(trackedOf(mark, 'came'))
     const reset = child(ppr, 'w:pPrChange')
@@ -850,8 +846,7 @@ class DocxReader {
         if (merge) reaching.set(at, { cell, to: rows.length + 1 })
         else reaching.delete(at)
       }
-      if (column)
-        rows.push({ type: 'row', attrs: { head: heads(tr) }, content: cells })
+      if (column) rows.push({ type: 'row', attrs: { head: heads(tr) }, content: cells })
     }
     if (!rows.length) return
     const table: TableJson = { type: 'table', attrs: { id: '' }, content: rows }

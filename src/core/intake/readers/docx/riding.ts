@@ -9,8 +9,6 @@ export interface Riding {
   aroundWords: (name: string) => boolean
   /** What stands in the place of what was read between the ends of such a bookmark. */
   between: (name: string, inside: InlineJson[]) => InlineJson[]
-  /** Whether such a bookmark is ended by its paragraph, or goes on in the next. */
-  goesOn: (name: string) => boolean
   /** What a thread of comments is to the words that it stands at. */
   remark: (thread: readonly Said[]) => Extract<MarkJson, { type: 'remark' }>
   /** The id that a paragraph has by the bookmarks that were passed on the way to it; without what was used. */
