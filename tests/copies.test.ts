@@ -24,6 +24,7 @@ const notesIn = (sections: readonly Section[]): number => {
 const plain = (s: string): string => s.replace(/<[^>]*>/g, '').replace(/&(amp|lt|gt|quot);/g, '')
 const unmarked: Record<string, (file: Uint8Array) => string> = {
   docx: b => ['document', 'footnotes'].map(n => plain(strFromU8(unzipSync(b)[`word/${n}.xml`]!))).join(''),
+  odt: b => plain(strFromU8(unzipSync(b)['content.xml']!)),
   md: b => strFromU8(b).replace(/\\([^\n])/g, '$1'),
   html: b => plain(strFromU8(b)),
   txt: b => strFromU8(b),
@@ -49,7 +50,7 @@ describe.each(copyKinds.map(k => [k.id, k] as const))('taken out as %s', (id, ki
   test('what it keeps is said', () => expect(kind.keeps).toMatch(/^[A-Z].{30,}\.$/))
 })
 
-test.each(['md', 'html'])('any book taken out as %s comes back with every word and every note', async id => {
+test.each(['odt', 'md', 'html'])('any book taken out as %s comes back with every word and every note', async id => {
   await fc.assert(
     fc.asyncProperty(anyBook, async book => {
       if (!said(written(book))) return

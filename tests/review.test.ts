@@ -1,7 +1,16 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import { type BlockJson, type Book, docText, type Section, withOwnIds } from '@/core/book'
-import { against, reviewOf, taken } from '@/core/review'
+import {
+  type BlockJson,
+  type Book,
+  docText,
+  eachInline,
+  inlineText,
+  type Section,
+  threadOf,
+  withOwnIds,
+} from '@/core/book'
+import { against, reviewOf, taken, withRemarks } from '@/core/review'
 import { anyBook, anyDoc } from './support/arbitrary'
 import { bookOf } from './support/core'
 import { cases } from './support/deep'
@@ -364,12 +373,101 @@ describe('a return', () => {
     const now = { ...sent, data: { ...sent.data, title: 'My Book', year: 2027 } }
     const { differences } = against(review(sent, back), now, NONE)
     expect(differences.map(d => [d.about, d.clash])).toEqual([
-      ['data, title', { sent: 'A Book', theirs: 'Another Book', yours: 'My Book' }],
-      ['data, subtitle', undefined],
+      ['title', { sent: 'A Book', theirs: 'Another Book', yours: 'My Book' }],
+      ['subtitle', undefined],
     ])
     expect(taken(review(sent, back), now, new Set([differences[1]!.key])).data).toEqual({
       ...now.data,
       subtitle: 'With Bells',
     })
+  })
+})
+
+describe('what others say of the text', () => {
+  const SAYS = { words: 'Which one?', by: 'Ada', when: 7 }
+  const remarks = (book: Book): string[] => {
+    const out: string[] = []
+    for (const s of book.sections)
+      if (!s.made)
+        eachInline(s.doc, content => {
+          for (const n of content)
+            for (const m of n.marks ?? [])
+              if (m.type === 'remark') out.push([inlineText([n]), ...threadOf(m.attrs).map(t => t.words)].join('|'))
+        })
+    return out
+  }
+  const sent = bookOf([['The bell of the harbour rang, and the bell fell.', 'Nobody came.']])
+  const para = (book: Book, at: number, ...content: object[]): Book => ({
+    ...book,
+    sections: book.sections.map(s =>
+      s.made
+        ? s
+        : {
+            ...s,
+            doc: { ...s.doc, content: s.doc.content.map((b, i) => (i === at ? ({ ...b, content } as BlockJson) : b)) },
+          },
+    ),
+  })
+  const text = (words: string, remark?: object) => ({
+    type: 'text',
+    text: words,
+    ...(remark && { marks: [{ type: 'remark', attrs: remark }] }),
+  })
+  const back = para(sent, 0, text('The bell of the harbour rang, and the '), text('bell', SAYS), text(' fell.'))
+
+  test('it stands at its words, the nearest to where it was said, whatever was written since', () => {
+    const now = para(sent, 0, text('Once the bell of the harbour rang, and then the bell fell.'))
+    const placed = withRemarks(now, sent, back)
+    expect([placed.came, placed.elsewhere]).toEqual([1, 0])
+    expect(remarks(placed.book)).toEqual(['bell|Which one?'])
+    expect(texts(placed.book)).toEqual(texts(now))
+  })
+  test('where its words have gone it stands at its paragraph, and where that has gone at the one before; both are told', () => {
+    const gone = para(sent, 0, text('Silence.'))
+    expect(remarks(withRemarks(gone, sent, back).book)).toEqual(['Silence.|Which one?'])
+    expect(withRemarks(gone, sent, back).elsewhere).toBe(1)
+    const second = para(sent, 1, text('Nobody', SAYS), text(' came.'))
+    const without = {
+      ...sent,
+      sections: sent.sections.map(s => (s.made ? s : { ...s, doc: { ...s.doc, content: s.doc.content.slice(0, 1) } })),
+    }
+    expect(remarks(withRemarks(without, sent, second).book)).toHaveLength(1)
+  })
+  test('an answer joins its thread, two at the same words are one thread, and what came before does not come again', () => {
+    const asked = withRemarks(sent, sent, back).book
+    const answered = para(
+      asked,
+      0,
+      text('The '),
+      text('bell', { ...SAYS, answers: [{ by: 'Bo', when: 9, words: 'The small one.' }] }),
+      text(' of it.'),
+    )
+    const once = withRemarks(asked, asked, answered)
+    expect(remarks(once.book)).toEqual(['bell|Which one?|The small one.'])
+    expect(withRemarks(once.book, answered, answered).came).toBe(0)
+    const other = para(
+      sent,
+      0,
+      text('The bell of the harbour rang, and the '),
+      text('bell', { ...SAYS, words: 'Why?' }),
+      text(' fell.'),
+    )
+    expect(remarks(withRemarks(asked, sent, other).book)).toEqual(['bell|Which one?|Why?'])
+  })
+  test('any book: no word changes, and each remark stands somewhere', () => {
+    fc.assert(
+      fc.property(anyReturn, anyBook, ({ sent: was, back: is }, { sections }) => {
+        const now = withOwnIds({ ...was, sections: [...was.sections, ...sections.filter(s => !s.made)] })
+        const placed = withRemarks(now, was, is)
+        expect(texts(placed.book)).toEqual(texts(now))
+        const lost =
+          placed.came > 0 &&
+          !texts(now)
+            .flat()
+            .some(t => t.trim())
+        if (placed.came && !lost) expect(remarks(placed.book).length).toBeGreaterThan(0)
+      }),
+      { numRuns: cases(100, 2000) },
+    )
   })
 })

@@ -172,10 +172,10 @@ export async function homeOf({
 export const takeCopy = (bookId: string, round: Round, { book, pictures }: StoredBook): Promise<CameBack> =>
   takeReturn(bookId, round, book.review?.by || round.to, (sent, lastId) => {
     const returned = returnedCopy(book, sent, lastId)
-    const fresh = new Set(returned.assets.map(a => a.id))
+    const had = new Set(filesOf(sent))
     return Promise.resolve({
       ...returned,
-      pictures: new Map([...pictures].filter(([id]) => fresh.has(id))),
+      pictures: new Map([...pictures].filter(([id]) => !had.has(id))),
       ...(book.review?.whole && { record: book }),
     })
   })

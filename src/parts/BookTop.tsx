@@ -54,6 +54,8 @@ export function BookTop({
   const { book, edition, figures, version, outletId } = view
   const { pairs } = usePairs(book, view.version)
   const say = useSay()
+  // Somebody else’s, here to be read: nothing of it but the text is here.
+  const lent = !!book?.review && !book.review.whole
   const storage = useSyncExternalStore(onTrouble, storageTrouble, () => undefined)
   const question = useSyncExternalStore(onHold, openQuestion, () => undefined)
 
@@ -100,12 +102,13 @@ export function BookTop({
     <>
       <header className="topline booktop">
         <h1>
-          <Link prefetch={false} href={`/book/${encodeURIComponent(bookId)}/plan`}>
+          <Link prefetch={false} href={`/book/${encodeURIComponent(bookId)}/${lent ? 'text' : 'plan'}`}>
             {book?.data.title ?? ''}
           </Link>
         </h1>
         <span className="lamps" role="group" aria-label="Editions">
-          {book?.editions.map(e => {
+          {lent && <span>read for {book.review!.from || 'somebody'}</span>}
+          {(lent ? [] : book?.editions)?.map(e => {
             const inTheWay = (e.id === edition?.id ? stopped : stops[e.id]) ?? lastStops.get(`${bookId}/${e.id}`)
             const { lamp, word } = editionLamp(
               pairs.filter(p => p.edition.id === e.id),
@@ -128,7 +131,7 @@ export function BookTop({
         <Stages
           bookId={bookId}
           planned={!!book?.plan}
-          lent={!!book?.review && !book.review.whole}
+          lent={lent}
           ebook={!!book?.editions.some(e => e.kind === 'ebook')}
           at={at}
           section={section}

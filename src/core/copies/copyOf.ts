@@ -3,10 +3,11 @@ import type { CopyFile, CopyKind, CopySource } from './copyKind'
 import { docx } from './kinds/docx'
 import { html } from './kinds/html'
 import { markdown } from './kinds/markdown'
+import { odt } from './kinds/odt'
 import { plainText } from './kinds/plainText'
 
 /** All formats that the text is taken out in, in the order in which they are offered. */
-export const copyKinds: readonly CopyKind[] = [docx, markdown, html, plainText]
+export const copyKinds: readonly CopyKind[] = [docx, odt, markdown, html, plainText]
 
 /** What is taken out: sections, all written ones where none are named; bytes of pictures by their ids; a round that it goes out on. */
 export interface CopyAsk {

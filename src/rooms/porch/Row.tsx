@@ -76,7 +76,9 @@ function Standing({ entry, looks, onTakeDown }: RowProps) {
         <p>{[entry.series?.number && `${entry.series.number}`, entry.author, extent].filter(Boolean).join(' · ')}</p>
       </div>
       <div className="editions">
-        {o ? (
+        {entry.readFor ? (
+          <span className="word">read for {entry.readFor}</span>
+        ) : o ? (
           <Editions outlook={o} pairs={pairs} />
         ) : (
           <span className="word" role="status">

@@ -51,6 +51,8 @@ export function TextRoom({ bookId }: { bookId: string }) {
   const { focus, line } = usePreferences().desk
   const [section, setSection] = useState<string>()
   if (view.missing) return <NoBook />
+  // What a book costs and lacks is no concern of who reads it for its author.
+  const lent = !!view.book?.review && !view.book.review.whole
   return (
     <>
       <main id="room" className="room text" data-focus={focus} data-line={line}>
@@ -64,8 +66,11 @@ export function TextRoom({ bookId }: { bookId: string }) {
         )}
       </main>
       <Sill
-        figures={view.figures ? sillOf(view.figures, view.was) : []}
-        asks={view.trouble ?? (view.settling && view.figures ? 'settling …' : view.figures?.findings[0]?.message)}
+        figures={view.figures ? sillOf(view.figures, view.was).filter(f => !lent || f.name === 'Pages') : []}
+        asks={
+          view.trouble ??
+          (view.settling && view.figures ? 'settling …' : lent ? undefined : view.figures?.findings[0]?.message)
+        }
       />
     </>
   )

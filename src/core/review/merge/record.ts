@@ -29,8 +29,9 @@ const passed = new Set([
   'proof',
 ])
 
-/** Values that are taken as a whole, however deep they are. */
-const DEEPEST = 3
+/** How deep values are told apart: a cover or a plan is one thing, each value of an edition one of its own. */
+const DEPTHS: Record<string, number> = { data: 2, editions: 3, listings: 2 }
+const deepest = ([root]: readonly string[]): number => (root === undefined ? 1 : (DEPTHS[root] ?? 1))
 
 /** What differs between two states of a book’s record, against a third: each value by itself, lists and what is deeper as a whole. */
 export function recordChanges(sent: Book, back: Book, now: Book): RecordChange[] {
@@ -38,22 +39,22 @@ export function recordChanges(sent: Book, back: Book, now: Book): RecordChange[]
   const walk = (was: unknown, theirs: unknown, yours: unknown, path: readonly string[]): void => {
     const [a, b, c] = [was, theirs, yours].map(v => JSON.stringify(v) ?? '')
     if (a === b || b === c) return
-    if (path.length < DEEPEST && isPlain(theirs) && isPlain(yours) && (was === undefined || isPlain(was))) {
+    if (path.length < deepest(path) && isPlain(theirs) && isPlain(yours) && (was === undefined || isPlain(was))) {
       for (const k of new Set([...Object.keys((was ?? {}) as Plain), ...Object.keys(theirs)]))
         if (path.length || !passed.has(k)) walk((was as Plain | undefined)?.[k], theirs[k], yours[k], [...path, k])
       return
     }
     const listed = path.length === 1 && path[0] === 'editions' && [was, theirs, yours].every(Array.isArray)
     if (listed) return editions(was as Plain[], theirs as Plain[], yours as Plain[], walk)
-    const [before, after] = [inWords(yours), inWords(theirs)]
+    const [before, after] = [inWords(yours, 'as you have it'), inWords(theirs, 'as it came back')]
     out.push({
       key: `record/${path.join('/')}/${hashOf(strToU8(b!)).slice(0, 12)}`,
-      ...{ path, theirs, about: path.join(', ') },
+      ...{ path, theirs, about: aboutOf(path, now) },
       parts: [
         ...(before ? [{ is: 'gone' as const, text: before }] : []),
         ...(after ? [{ is: 'new' as const, text: after }] : []),
       ],
-      ...(a !== c && { clash: { sent: inWords(was), theirs: after, yours: before } }),
+      ...(a !== c && { clash: { sent: inWords(was, 'as it went out'), theirs: after, yours: before } }),
     })
   }
   walk(bareRecord(sent), bareRecord(back), bareRecord(now), [])
@@ -76,11 +77,33 @@ function editions(
 
 const MOST = 120
 
-/** A value in a few words. */
-function inWords(v: unknown): string {
+/** A value in a few words; what is no word or number is told by whose it is. */
+function inWords(v: unknown, whose: string): string {
   if (v === undefined) return ''
-  const text = typeof v === 'string' ? v : JSON.stringify(v)
+  if (typeof v === 'object') return whose
+  const text = String(v as string | number | boolean)
   return text.length > MOST ? `${text.slice(0, MOST)} …` : text
+}
+
+const names: Record<string, string> = {
+  contributors: 'who made it',
+  isbn: 'ISBN',
+  trim: 'trim size',
+  styleChanges: 'changes of its style',
+  plan: 'planned pages',
+  coverDrafts: 'other covers',
+  styles: 'styles of its own',
+  words: 'phrases',
+  earlier: 'the book it was begun from',
+}
+const named = (key: string): string => names[key] ?? key
+
+/** What a value is, in words: “prices of the paperback”. */
+function aboutOf([root, id, ...rest]: readonly string[], { editions }: Book): string {
+  if (root === 'editions')
+    return [...rest.toReversed().map(named), `the ${editions.find(e => e.id === id)?.kind ?? 'edition'}`].join(' of ')
+  if (root === 'listings') return `listing ${id}`
+  return [id, root === 'data' ? undefined : root].flatMap(k => (k === undefined ? [] : [named(k)])).join(' of ')
 }
 
 /** The record with a value as others have it. */

@@ -1,4 +1,4 @@
-import { type Asset, type BlockJson, type Book, type Section, withOwnIds } from '@/core/book'
+import { type BlockJson, type Book, type Section, withOwnIds } from '@/core/book'
 import { type Layout, standsBehind } from './layout'
 import { withChanges } from './merged'
 import { recordChanges, withRecordChange } from './record'
@@ -171,17 +171,18 @@ function inOrderOf(sections: readonly Section[], order: readonly Section[]): Sec
   return sections.map(s => (rank.has(s.id) ? ranked.shift()! : s))
 }
 
-/** The book with the pictures and recordings that its text names now and that came with it; each name given once. */
+/** The book with the pictures, recordings and typefaces that it names now and that came with it; each name given once. */
 function withFiles(book: Book, back: Book): Book {
-  const text = JSON.stringify(book.sections)
-  const came = <T extends Pick<Asset, 'id'>>(own: readonly T[], theirs: readonly T[]): T[] =>
-    theirs.filter(a => !own.some(x => x.id === a.id) && text.includes(a.id))
-  const assets = came(book.assets, back.assets)
-  const recordings = came(book.recordings ?? [], back.recordings ?? [])
+  const { assets: own, recordings: played = [], fonts = [], ...rest } = book
+  const says = JSON.stringify(rest)
+  const came = <T extends { id: string }>(here: readonly T[], theirs: readonly T[] = []): T[] =>
+    theirs.filter(a => !here.some(x => x.id === a.id) && says.includes(a.id))
+  const [assets, recordings, faces] = [came(own, back.assets), came(played, back.recordings), came(fonts, back.fonts)]
   return withOwnIds({
     ...book,
     lastId: Math.max(book.lastId, back.lastId),
-    ...(assets.length && { assets: [...book.assets, ...assets] }),
-    ...(recordings.length && { recordings: [...(book.recordings ?? []), ...recordings] }),
+    ...(assets.length && { assets: [...own, ...assets] }),
+    ...(recordings.length && { recordings: [...played, ...recordings] }),
+    ...(faces.length && { fonts: [...fonts, ...faces] }),
   })
 }

@@ -54,7 +54,7 @@ export function ReaderPanel({
       </p>
       <p>
         Write in it as in a text of your own: all that you change is a suggestion. Choose words to say something of
-        them. <ActValue words="Make the file that goes back" onAct={() => void sendBack().catch(say.failed)} />
+        them. <ActValue words="Make the file that goes back" onAct={() => void sendBack().catch(say.failed)} />.
       </p>
       <p className="help">It may go back as often as you like; what was taken or refused already is not asked again.</p>
     </section>

@@ -1,9 +1,10 @@
 'use client'
-import { useEffect, useRef } from 'react'
+import { useEffect, useRef, useState } from 'react'
 import { type Book, labels, roles, shortName } from '@/core/book'
 import type { DifferenceKind, ReviewDifference } from '@/core/review'
 import { ActValue } from '@/parts/ActValue'
 import { ordinal } from '@/parts/ordinal'
+import { ChoiceValue } from '@/parts/Sentence'
 import { ChangeSentence, momentOf, Words } from './ChangeSentence'
 import type { Looking } from './useReturn'
 
@@ -70,31 +71,34 @@ export function ReturnList({
   )
 }
 
-/** Several at once: all that nobody else wrote at, those of a kind, all. */
+/** Several at once: all, those that nobody else wrote at, those of a kind. */
 function AllOf({ looking, differences }: { looking: Looking; differences: readonly ReviewDifference[] }) {
   const { entry, take, refuse } = looking
+  const [which, setWhich] = useState<string>('free')
   const free = differences.filter(d => !d.clash)
-  const present = kinds
-    .map(k => ({ ...k, own: free.filter(d => d.kind === k.kind) }))
-    .filter(k => k.own.length && k.own.length < free.length)
+  const groups = [
+    { value: 'free', words: `the ${free.length} that you did not touch`, own: free },
+    { value: 'all', words: `all ${differences.length}`, own: differences },
+    ...kinds.map(({ kind, one, several }) => {
+      const own = differences.filter(d => d.kind === kind)
+      return { value: kind, words: own.length === 1 ? `the ${one}` : `the ${own.length} ${several}`, own }
+    }),
+  ].filter(g => g.own.length)
+  const group = groups.find(g => g.value === which) ?? groups[0]
   return (
     <p className="allof">
-      {free.length > 1 && (
+      {differences.length > 1 && group && (
         <>
-          Take <ActValue words={`all ${free.length} that you did not touch`} onAct={() => take(free)} />
-          {present.map(({ kind, one, several, own }) => (
-            <span key={kind}>
-              {' '}
-              ·{' '}
-              <ActValue words={`the ${own.length === 1 ? one : `${own.length} ${several}`}`} onAct={() => take(own)} />
-            </span>
-          ))}
-          .{' '}
-        </>
-      )}
-      {differences.length > 1 && (
-        <>
-          <ActValue words="Refuse all" onAct={() => refuse(differences)} />.{' '}
+          Of them,{' '}
+          <ChoiceValue
+            label="Which of them"
+            value={group.value}
+            disabled={false}
+            choices={groups.map(({ value, words }) => ({ value, words }))}
+            onChange={setWhich}
+          />
+          : <ActValue words="take them" onAct={() => take(group.own)} />, or{' '}
+          <ActValue words="refuse them" onAct={() => refuse(group.own)} />.{' '}
         </>
       )}
       {entry.left.length > 0 && (

@@ -16,7 +16,7 @@ import {
 } from 'docx'
 import type { ImageJson, ListJson, ParagraphJson, PlacedCell, Section, TableJson } from '@/core/book'
 import { leafKey, type NamedLeaf, ridingLeaves } from './rider'
-import { placesOf } from './tableRows'
+import { placesOf } from '../../tableRows'
 import { SCENE_BREAK } from './names'
 import { styleIds } from './styleNames'
 import { clean, drawing, inMeasure, marked, runsOf, type Writing } from './words'

@@ -14,7 +14,7 @@ import {
   TextRun,
 } from 'docx'
 import { type FootnoteJson, type InlineJson, type MarkJson, safeHref, type SignJson, threadOf } from '@/core/book'
-import { type CopySource, Losses } from '../../copyKind'
+import type { CopySource, Losses } from '../../copyKind'
 import { type Ride, rideName } from './names'
 import type { RiderAt } from './rider'
 

@@ -13,7 +13,7 @@ import { Fault, type Report } from '../../../trade'
 import { DropCounter, leading, TABS, type RawBlock, type RawManuscript, type RawPara, textOfBlock } from '../../raw'
 import { readComments, threadSaid } from './comments'
 import type { Riding, Tracked } from './riding'
-import { isOn, readStyles, type RunProps, type StyleSheet } from './styles'
+import { isOn, type ParaProps, readStyles, type RunProps, type StyleSheet } from './styles'
 import { child, elements, find, parseXml, pathIn, readZip, type XmlElement } from '../../../files'
 import { countLook, marksOf } from '../../looks'
 import { textIn } from './textIn'
@@ -333,6 +333,8 @@ class DocxReader {
           else this.paragraph({ name: 'w:p', attrs: {}, children: [e] }, out)
       }
     }
+    // The last had none to be joined to.
+    if (this.held.length) out.push({ type: 'para', content: this.held.splice(0) })
     return out
   }
 
@@ -342,19 +344,7 @@ class DocxReader {
     const style = this.file.styles.paragraph(styleId)
     const props = ppr ? { ...style.para, ...this.file.styles.paragraphProps(ppr) } : style.para
     const outer = out.length
-    const inline: Collected = {
-      content: [],
-      size: 0,
-      chars: 0,
-      boldChars: 0,
-      italicChars: 0,
-      pictures: [],
-      boxes: [],
-      pageAfter: false,
-      inContents: this.fields.some(f => f.kind === 'contents' && f.shows),
-      ranges: [],
-      barrier: 0,
-    }
+    const inline = this.collected()
     const newPage = this.newPage || !!props.pageBreakBefore
     this.newPage = false
     // The end of a paragraph that was deleted joins it to the next.
@@ -365,10 +355,7 @@ class DocxReader {
     // How a style looks is no mark of the author's where the document comes back.
     this.runs(e, this.file.riding ? { size: style.letters.size } : style.letters, [], inline)
     for (const r of inline.ranges.splice(0).toReversed()) this.closed(r, inline)
-    for (const mark of elements(child(ppr, 'w:rPr')))
-      if (mark.name === 'w:ins') this.tracked.push(trackedOf(mark, 'came'))
-    const reset = child(ppr, 'w:pPrChange')
-    if (reset) this.tracked.push(trackedOf(reset, 'set'))
+    this.trackParagraph(ppr)
     if (ended) {
       this.tracked.push(trackedOf(ended, 'went'))
       // Where all of it went, so did its name.
@@ -413,17 +400,7 @@ class DocxReader {
     if (newPage) para.newPage = true
     if (this.passed.length && !this.relPrefix) para.anchors = this.passed.splice(0)
     if (this.tracked.length) para.tracked = this.tracked.splice(0)
-    const outline = props.outline ?? style.outline
-    if (outline !== undefined && outline < 9) para.level = outline + 1
-    if (style.titles) para.level = 0
-    if (style.quotes) para.quote = true
-    if ((props.left ?? 0) || (props.right ?? 0)) para.indent = { left: props.left ?? 0, right: props.right ?? 0 }
-    const num = props.num
-    if (num && num.id !== '0' && para.level === undefined) {
-      const level = this.file.numbering.get(num.id)?.[num.level]
-      if (level && !level.none)
-        para.list = { key: num.id, level: Math.min(8, num.level), ordered: level.ordered, start: level.start }
-    }
+    this.facts(para, style, props)
     // A picture in a paragraph of its own is a block; a large one inside a sentence is set after it.
     if (para.content.length || !(inline.pictures.length + inline.boxes.length)) out.push(para)
     for (const p of inline.pictures) {
@@ -436,6 +413,38 @@ class DocxReader {
     if (inline.pageAfter || child(ppr, 'w:sectPr')) {
       const type = child(child(ppr, 'w:sectPr'), 'w:type')?.attrs['w:val']
       if (inline.pageAfter || type !== 'continuous') this.newPage = true
+    }
+  }
+
+  /** Nothing of a paragraph yet. */
+  private collected(): Collected {
+    return {
+      ...{ content: [], pictures: [], boxes: [], ranges: [], barrier: 0 },
+      ...{ size: 0, chars: 0, boldChars: 0, italicChars: 0, pageAfter: false },
+      inContents: this.fields.some(f => f.kind === 'contents' && f.shows),
+    }
+  }
+
+  /** What was recorded of a paragraph itself: that it came, that it is set otherwise. */
+  private trackParagraph(ppr: XmlElement | undefined): void {
+    const came = child(child(ppr, 'w:rPr'), 'w:ins')
+    if (came) this.tracked.push(trackedOf(came, 'came'))
+    const reset = child(ppr, 'w:pPrChange')
+    if (reset) this.tracked.push(trackedOf(reset, 'set'))
+  }
+
+  /** What its style and its own settings say that a paragraph is. */
+  private facts(para: RawPara, style: ReturnType<StyleSheet['paragraph']>, props: ParaProps): void {
+    const outline = props.outline ?? style.outline
+    if (outline !== undefined && outline < 9) para.level = outline + 1
+    if (style.titles) para.level = 0
+    if (style.quotes) para.quote = true
+    if ((props.left ?? 0) || (props.right ?? 0)) para.indent = { left: props.left ?? 0, right: props.right ?? 0 }
+    const num = props.num
+    if (num && num.id !== '0' && para.level === undefined) {
+      const level = this.file.numbering.get(num.id)?.[num.level]
+      if (level && !level.none)
+        para.list = { key: num.id, level: Math.min(8, num.level), ordered: level.ordered, start: level.start }
     }
   }
 
