@@ -78,7 +78,6 @@ test('a review round: a copy goes to another Porchlight, is changed and commente
   await ada.getByLabel('Remark on the words').fill('Which harbour?')
   await ada.getByLabel('Remark on the words').press('Enter')
   await expect(ada.locator('.saving')).toHaveText('saved')
-  await ada.getByRole('button', { name: 'Others …' }).click()
   const back = ada.waitForEvent('download')
   await ada.getByRole('button', { name: 'Make the file that goes back' }).click()
   const returned = await (await back).path()

@@ -1,8 +1,11 @@
 import { expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import { type Book, type DocJson, type InlineJson, schema } from '@/core/book'
+import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate'
+import { isSound } from '@/core/archive'
+import { type Book, type DocJson, type InlineJson, schema, withOwnIds } from '@/core/book'
 import { copyOf, docOfLeaves, leavesOf } from '@/core/copies'
-import { readReturnedDocx, slipIn } from '@/core/review'
+import { against, readReturnedDocx, reviewOf, slipIn, taken } from '@/core/review'
+import { Fault } from '@/core/trade'
 import { anyBook, anyDoc } from './support/arbitrary'
 import { cases } from './support/deep'
 
@@ -57,5 +60,49 @@ test('any book goes out as .docx and comes back the very same: words, marks, not
       expect(back.told).toEqual({})
     }),
     { numRuns: cases(100, 2000) },
+  )
+})
+
+test('whatever becomes of the file’s paragraphs and bookmarks, what comes back is a sound text, each name given once, or a Fault says why', async () => {
+  const sheds = ['paragraph gone', 'paragraph twice', 'bookmark gone', 'end of a bookmark gone', 'style gone'] as const
+  await fc.assert(
+    fc.asyncProperty(
+      anyBook,
+      fc.array(fc.tuple(fc.constantFrom(...sheds), fc.nat()), { minLength: 1, maxLength: 6 }),
+      async (book, what) => {
+        const file = await copyOf(book, 'docx', { pictures: new Map(), round: { id: 'r1', at: AT } })
+        const parts = unzipSync(file.bytes)
+        let text = strFromU8(parts['word/document.xml']!)
+        for (const [does, n] of what) {
+          const at: Record<(typeof sheds)[number], RegExp> = {
+            'paragraph gone': /<w:p>(?:(?!<w:p>).)*?<\/w:p>/g,
+            'paragraph twice': /<w:p>(?:(?!<w:p>).)*?<\/w:p>/g,
+            'bookmark gone': /<w:bookmarkStart[^>]*>/g,
+            'end of a bookmark gone': /<w:bookmarkEnd[^>]*>/g,
+            'style gone': /<w:pStyle[^>]*>/g,
+          }
+          const all = [...text.matchAll(at[does])]
+          const m = all[n % (all.length || 1)]
+          if (m)
+            text =
+              text.slice(0, m.index) +
+              (does === 'paragraph twice' ? m[0] + m[0] : '') +
+              text.slice(m.index + m[0].length)
+        }
+        const bytes = zipSync({ ...parts, 'word/document.xml': strToU8(text) })
+        const sent = written(book)
+        const back = await readReturnedDocx(bytes, { sent, at: AT, lastId: 90_000 }).catch((e: unknown) => e)
+        if (back instanceof Error) return void expect(back).toBeInstanceOf(Fault)
+        const { sections, lastId } = back as Awaited<ReturnType<typeof readReturnedDocx>>
+        for (const s of sections) expect(isSound(s.doc)).toBe(true)
+        const whole = { ...sent, sections, lastId }
+        expect(withOwnIds(whole)).toBe(whole)
+        // It can be held against what went out, and all of it taken.
+        const review = reviewOf({ sent, back: whole, told: {}, by: 'Ada', when: 1 })
+        const all = taken(review, sent, new Set(against(review, sent, new Set()).differences.map(d => d.key)))
+        for (const s of all.sections) expect(isSound(s.doc)).toBe(true)
+      },
+    ),
+    { numRuns: cases(60, 2000) },
   )
 })

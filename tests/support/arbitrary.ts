@@ -39,6 +39,15 @@ const marks: fc.Arbitrary<MarkJson[]> = fc.uniqueArray(
     { type: 'strike' },
     { type: 'language', attrs: { tag: 'fr' } },
     { type: 'remark', attrs: { words: 'look this up' } },
+    {
+      type: 'remark',
+      attrs: {
+        words: 'whose?',
+        by: 'Ada Quill',
+        when: 1_764_000_000_000,
+        answers: [{ by: '', when: 1_764_000_060_000, words: 'hers' }],
+      },
+    },
     { type: 'link', attrs: { href: 'https://example.org/?a=1&b=2' } },
   ),
   { maxLength: 2, selector: m => m.type },

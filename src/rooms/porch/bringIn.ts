@@ -1,5 +1,6 @@
 import { freeBookId, freshBookId, getBook, putBook } from '@/data/books'
 import { homeOf, takeCopy, takeReturn } from '@/data/rounds'
+import { keepBook } from '@/data/versions'
 import { allOutlets } from '@/data/outlets'
 import { settledBook } from '@/data/outletChanges'
 import { firstEditions } from '@/core/outlets'
@@ -35,6 +36,8 @@ export async function bringIn(
   const id = await freeBookId(read.book)
   const book = await settledBook({ ...read.book, id }, read.outlets ?? [])
   await putBook({ book, pictures: read.pictures })
+  // Somebody else’s: how it came is kept, to see what was changed.
+  if (book.review) await keepBook(book, { label: 'As it came' })
   return {
     title: read.book.data.title,
     lost: read.dropped.flatMap(d =>

@@ -116,7 +116,8 @@ function Desk({
     goTo(place)
   })
   const matter = useMatter(beside, flush, only(setChosen))
-  const [instead, setInstead] = useState<Panel>()
+  // Whose text it is, and what is to be done with it, is said first to who reads it for somebody.
+  const [instead, setInstead] = useState<Panel | undefined>(book.review ? 'others' : undefined)
   const panelOn = {
     book: beside,
     section: section?.id,

@@ -1,8 +1,11 @@
+import { isSound } from '@/core/archive'
 import {
   type Align,
   type Asset,
+  type BlockJson,
   type Book,
   type CellJson,
+  type DocJson,
   gridOf,
   type HeadingJson,
   Ids,
@@ -15,6 +18,7 @@ import {
   safeHref,
   type Section,
   type TableJson,
+  withOwnIds,
 } from '@/core/book'
 import {
   docOfLeaves,
@@ -340,12 +344,15 @@ class Back {
       })
       const facts = was ?? { part: 'body' as const, role: 'chapter' as const, numbered: true, made: false }
       const { subtitle: _was, ...rest } = facts as Section
-      const doc = docOfLeaves(
-        named.length ? named : [{ in: [], node: { ...fresh(), attrs: { id: this.ids.block(), align: null } } }],
-      )
+      const whole = named.length
+        ? named
+        : [{ in: [], node: { ...fresh(), attrs: { id: this.ids.block(), align: null } } }]
+      const doc = soundDoc(docOfLeaves(whole), this.ids)
       return { ...rest, id, title, ...(subtitle && { subtitle }), doc }
     })
-    return { sections, assets: this.assets, pictures: this.bytes, told: this.told, lastId: this.ids.last }
+    // What was doubled on the way has two bearers: the first keeps the name.
+    const own = withOwnIds({ sections, lastId: this.ids.last })
+    return { ...own, assets: this.assets, pictures: this.bytes, told: this.told }
   }
 }
 
@@ -361,6 +368,19 @@ const reaching = (table: TableJson, as: TableJson): TableJson => ({
     content: r.content.map((c, k) => ({ ...c, attrs: as.content[i]!.content[k]!.attrs })),
   })),
 })
+
+/** A document in which blocks that no text may have, as an item that begins with a list, are the paragraphs that they hold. */
+const soundDoc = (doc: DocJson, ids: Ids): DocJson => ({
+  ...doc,
+  content: doc.content.flatMap(b => (isSound({ ...doc, content: [b] }) ? [b] : loose(b, ids))),
+})
+
+const loose = (block: BlockJson, ids: Ids): BlockJson[] =>
+  leavesOf({ type: 'doc', content: [block] }).map(({ node }, i): BlockJson => {
+    if (node.type !== 'line') return node
+    const id = i ? ids.block() : block.attrs.id
+    return { type: 'paragraph', attrs: { id, align: null }, ...(node.content && { content: node.content }) }
+  })
 
 const fresh = (): ParagraphJson => ({ type: 'paragraph', attrs: { id: '', align: null } })
 
