@@ -81,7 +81,7 @@ const comma = JSON.parse(spawnSync(process.execPath, [commaEntry, '100000'], { c
 line('a comma, all of print and ebook anew', `${comma.ms.toFixed(0)} ms`, '')
 line('… nodes computed anew', String(comma.anew.length), comma.anew.join(', '))
 line('… nodes that stay as they are', String(comma.still.length), comma.still.join(', '))
-for (const part of ['cover', 'find', 'proof']) {
+for (const part of ['cover', 'find', 'proof', 'review']) {
   const entry = await bundle(`scripts/bench-${part}.ts`, `bench-${part}`)
   const measured = spawnSync(process.execPath, [entry], { cwd: root, encoding: 'utf8' })
   if (measured.status !== 0) throw new Error(measured.stderr)

@@ -26,6 +26,8 @@ export interface GroupMerge {
   /** Blocks that stand there now. */
   own: readonly BlockJson[]
   merged: Merged
+  /** What was refused then. */
+  left: ReadonlySet<string>
 }
 
 /** Everything that differs, as it is shown; and as it is carried out. */
@@ -92,14 +94,23 @@ function groupMerge(
   // What is there since it was taken from them is theirs.
   const taken = group.after.filter(id => !sent.blocks.has(id) && now.blocks.has(id) && !ids.includes(id))
   const own = inOrderOf(now, [...ids, ...taken])
+  // What nobody wrote at since is as it was.
+  const was = merges.get(group)
+  if (was && was.left === left && was.own.length === own.length && was.own.every((b, i) => b === own[i])) return was
   const name = group.before[0]!
-  return {
+  const made: GroupMerge = {
     ...{ group, own },
     merged: own.length
       ? merged(blocks(sent, group.before), blocks(back, group.after), own, { name, left })
       : { now: [], changes: [] },
+    left,
   }
+  merges.set(group, made)
+  return made
 }
+
+/** What became of groups when they were last looked at. */
+const merges = new WeakMap<Group, GroupMerge>()
 
 const inOrderOf = (layout: Layout, ids: readonly string[]): BlockJson[] =>
   ids

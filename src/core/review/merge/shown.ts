@@ -8,10 +8,21 @@ import { textOfTokens, type Token } from './tokens'
 const AROUND = 12
 
 /** A change as it is shown where it stands now: its words with a few around them, what it is, and its place. */
-export function partsOf(
-  now: readonly Token[],
-  c: Change,
-): { parts: Part[]; kind: DifferenceKind; place: LinePlace | undefined } {
+export function partsOf(now: readonly Token[], c: Change): Shown {
+  let shown = known.get(c)
+  if (!shown) known.set(c, (shown = shownOf(now, c)))
+  return shown
+}
+
+interface Shown {
+  parts: Part[]
+  kind: DifferenceKind
+  place: LinePlace | undefined
+}
+
+const known = new WeakMap<Change, Shown>()
+
+function shownOf(now: readonly Token[], c: Change): Shown {
   const [before, behind] = [textOfTokens(inBlock(now, c.from)), textOfTokens(ahead(now, c.to))]
   const [gone, came] = [textOfTokens(c.yours), textOfTokens(c.theirs)]
   const same = gone === came

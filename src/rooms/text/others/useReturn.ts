@@ -40,10 +40,10 @@ export function useReturn(book: Book, id: string | undefined, acts: SectionActs)
   const [at, setAt] = useState(0)
   const say = useSay()
   const returns = found?.round.returns
-  const left = useMemo(() => returns?.flatMap(r => r.left), [returns])
+  const left = useMemo(() => returns && new Set(returns.flatMap(r => r.left)), [returns])
   const differences = useMemo(
     // What was refused of an earlier return of the same round is refused.
-    () => review && left && against(review, book, new Set(left)).differences,
+    () => review && left && against(review, book, left).differences,
     [review, book, left],
   )
   const refuse = useLatest((what: readonly ReviewDifference[]): void => {
