@@ -1,4 +1,4 @@
-import type { Asset, Section } from '@/core/book'
+import type { Asset, Book, Section } from '@/core/book'
 import type { Dropped } from '@/core/intake'
 
 /** A change that whoever changed the text left a record of: who, and when in milliseconds since 1970 (0: unknown). */
@@ -21,4 +21,13 @@ export interface Returned {
   dropped: Dropped[]
   /** The highest number that an id has now. */
   lastId: number
+}
+
+/** A return as it is looked at: what went out, what came back, what is known of who changed what, and who brought it. */
+export interface ReviewOf {
+  sent: Book
+  back: Book
+  told: Readonly<Record<string, readonly Told[]>>
+  by: string
+  when: number
 }

@@ -19,6 +19,7 @@ import { countOf } from './countOf'
 import { useDesk } from './desk/useDesk'
 import { useFinding } from './find/useFinding'
 import { Galley } from './galley/Galley'
+import type { Known } from './galley/known'
 import { SectionSentence } from './galley/SectionSentence'
 import { SectionWords } from './galley/SectionWords'
 import { type EarlyTurns, useEarlyTurns } from './galley/useEarlyTurns'
@@ -145,9 +146,7 @@ function Desk({
     <OutPanel bookId={book.id} picked={picked} flush={flush} onClose={() => setInstead(undefined)} />
   )
   const pacing = usePacing({ ...panelOn, ...panelOf('pace'), words: whole, timer })
-  const doubts = useMemo(() => [...proofing.doubts, ...others.changes], [proofing.doubts, others.changes])
-  const onDoubt = useLatest((key: string): void => void (others.onChange(key) || proofing.onDoubt(key)))
-  const known = useKnown(book, view, section?.id, { turns, doubts, onDoubt })
+  const known = useKnown(book, view, section?.id, { turns, ...useMarginal(proofing, others) })
   const turnSigns = useLatest((does: string, operation: (b: Book) => Book): void => void acts.operate(does, operation))
   const toPage = usePageLink(book.id, section?.id, flush)
   return (
@@ -226,6 +225,18 @@ function Desk({
       {pickers}
     </div>
   )
+}
+
+/** What stands in the margin at places of the text: doubts, and what others changed. */
+function useMarginal(
+  proofing: Pick<ReturnType<typeof useProofing>, 'doubts' | 'onDoubt'>,
+  others: Pick<ReturnType<typeof useOthers>, 'changes' | 'onChange'>,
+): Pick<Known, 'doubts' | 'onDoubt'> {
+  const { doubts } = proofing
+  const { changes } = others
+  const all = useMemo(() => [...doubts, ...changes], [doubts, changes])
+  const onDoubt = useLatest((key: string): void => void (others.onChange(key) || proofing.onDoubt(key)))
+  return { doubts: all, onDoubt }
 }
 
 /** The way to a place of the section in the pages, when what is written is there. */

@@ -1,5 +1,4 @@
 import type { Part } from '@/core/compare'
-import type { LinePlace } from './shown'
 
 /**
  * What a difference is: words changed, words set otherwise, a block or section that came, went, or stands elsewhere, a title,
@@ -25,4 +24,12 @@ export interface ReviewDifference {
   when: number
   /** The author changed the same: what went out, what came back, what stands there now. */
   clash?: { sent: string; theirs: string; yours: string }
+}
+
+/** A place in a line of the text: its block, of verse which of its lines, and letters there; whatever is no text is one letter. */
+export interface LinePlace {
+  block: string
+  row: number
+  from: number
+  to: number
 }

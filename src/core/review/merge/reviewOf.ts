@@ -1,6 +1,6 @@
 import { type BlockJson, blockIds, type Book, type Section } from '@/core/book'
 import { wordsBetween } from '@/core/compare'
-import type { Told } from '../returned'
+import type { ReviewOf } from '../returned'
 import type { DifferenceKind, ReviewDifference } from './difference'
 import { type Group, groupOf } from './groups'
 import { bare, type Layout, layoutOf, said } from './layout'
@@ -10,15 +10,6 @@ import { recordChanges } from './record'
 import { partsOf } from './shown'
 import { textOfTokens } from './tokens'
 import { whoOf } from './who'
-
-/** A return as it is looked at: what went out, what came back, what is known of who changed what, and who brought it. */
-export interface ReviewOf {
-  sent: Book
-  back: Book
-  told: Readonly<Record<string, readonly Told[]>>
-  by: string
-  when: number
-}
 
 /** A group of blocks with what it became on the other side and here. */
 export interface GroupMerge {

@@ -1,5 +1,5 @@
 import type { Part } from '@/core/compare'
-import type { DifferenceKind } from './difference'
+import type { DifferenceKind, LinePlace } from './difference'
 import { isStructural } from './hunks'
 import type { Change } from './merged'
 import { textOfTokens, type Token } from './tokens'
@@ -54,14 +54,6 @@ function ahead(now: readonly Token[], at: number): Token[] {
   const behind = now.slice(at, at + AROUND)
   const ends = behind.findIndex(t => isStructural([t]))
   return ends < 0 ? behind : behind.slice(0, ends)
-}
-
-/** A place in a line of the text: its block, of verse which of its lines, and letters there; whatever is no text is one letter. */
-export interface LinePlace {
-  block: string
-  row: number
-  from: number
-  to: number
 }
 
 const LINES = new Set(['paragraph', 'heading', 'image', 'line', 'footnote'])

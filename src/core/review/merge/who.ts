@@ -1,6 +1,5 @@
 import type { Part } from '@/core/compare'
-import type { Told } from '../returned'
-import type { ReviewOf } from './reviewOf'
+import type { ReviewOf, Told } from '../returned'
 
 /** Who made a change, and when, as far as a record of it was kept for its block or its section; who brought it back, otherwise. */
 export function whoOf(
