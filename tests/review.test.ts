@@ -10,7 +10,7 @@ import {
   threadOf,
   withOwnIds,
 } from '@/core/book'
-import { against, reviewOf, taken, withRemarks } from '@/core/review'
+import { against, returnedCopy, reviewOf, taken, withRemarks } from '@/core/review'
 import { anyBook, anyDoc } from './support/arbitrary'
 import { bookOf } from './support/core'
 import { cases } from './support/deep'
@@ -231,40 +231,56 @@ test('edits of both sides that touch are all shown, with the three texts; whiche
   )
 })
 
-/** A book as others may bring it back: blocks gone, moved, changed to others, come; titles changed. */
-const anyReturn = fc
-  .tuple(
-    anyBook,
-    fc.array(
-      fc.tuple(fc.constantFrom('drop', 'move', 'text', 'new', 'title', 'swap'), fc.nat(30), fc.nat(30), anyDoc),
-      {
-        minLength: 1,
-        maxLength: 6,
-      },
-    ),
-  )
-  .map(([any, edits]) => {
-    const sent = withOwnIds({ ...any, sections: any.sections.filter(s => !s.made) })
-    const sections = sent.sections.map(s => ({ ...s, doc: { ...s.doc, content: [...s.doc.content] } }))
-    for (const [does, a, b, doc] of edits) {
-      const s = sections[a % sections.length]!
-      const t = sections[b % sections.length]!
-      const { content } = s.doc
-      const at = b % content.length
-      if (does === 'drop' && content.length > 1) content.splice(at, 1)
-      else if (does === 'move' && content.length > 1)
-        t.doc.content.splice(a % (t.doc.content.length + 1), 0, ...content.splice(at, 1))
-      else if (does === 'swap') content.push(...content.splice(0, content.length > 1 ? 1 : 0))
-      else if (does === 'text')
-        content[at] = {
-          ...doc.content[0]!,
-          attrs: { ...doc.content[0]!.attrs, id: content[at]!.attrs.id },
-        } as BlockJson
-      else if (does === 'new') content.splice(at, 0, doc.content[0]!)
-      else if (does === 'title') s.title = `${s.title} anew`
+/** What somebody does to a book: blocks gone, moved, changed to others, come; titles changed, sections joined and begun. */
+const anyEdits = fc.array(
+  fc.tuple(
+    fc.constantFrom('drop', 'move', 'text', 'new', 'title', 'swap', 'join', 'begin'),
+    fc.nat(30),
+    fc.nat(30),
+    anyDoc,
+  ),
+  { minLength: 1, maxLength: 6 },
+)
+type Edits = typeof anyEdits extends fc.Arbitrary<infer T> ? T : never
+const sentOf = (any: Book): Book => withOwnIds({ ...any, sections: any.sections.filter(s => !s.made) })
+
+function afterEdits(sent: Book, edits: Edits): Book {
+  const sections = sent.sections.map(s => ({ ...s, doc: { ...s.doc, content: [...s.doc.content] } }))
+  for (const [does, a, b, doc] of edits) {
+    const s = sections[a % sections.length]!
+    const t = sections[b % sections.length]!
+    const { content } = s.doc
+    const at = b % content.length
+    if (does === 'drop' && content.length > 1) content.splice(at, 1)
+    else if (does === 'move' && content.length > 1)
+      t.doc.content.splice(a % (t.doc.content.length + 1), 0, ...content.splice(at, 1))
+    else if (does === 'swap') content.push(...content.splice(0, content.length > 1 ? 1 : 0))
+    else if (does === 'text')
+      content[at] = {
+        ...doc.content[0]!,
+        attrs: { ...doc.content[0]!.attrs, id: content[at]!.attrs.id },
+      } as BlockJson
+    else if (does === 'new') content.splice(at, 0, doc.content[0]!)
+    else if (does === 'title') s.title = `${s.title} anew`
+    else if (does === 'join' && sections.length > 1 && sections[0] !== s) {
+      const i = sections.indexOf(s)
+      sections[i - 1]!.doc.content.push(...content)
+      sections.splice(i, 1)
+    } else if (does === 'begin' && content.length > 1) {
+      const tail = content.splice(1 + (b % (content.length - 1)))
+      const fresh = { ...s, id: `s${800_000 + a * 31 + b}`, title: 'Begun', doc: { ...s.doc, content: tail } }
+      if (!sections.some(x => x.id === fresh.id)) sections.splice(sections.indexOf(s) + 1, 0, fresh)
+      else content.push(...tail)
     }
-    return { sent, back: withOwnIds({ ...sent, sections }) }
-  })
+  }
+  return withOwnIds({ ...sent, sections })
+}
+
+/** A book as others may bring it back. */
+const anyReturn = fc.tuple(anyBook, anyEdits).map(([any, edits]) => {
+  const sent = sentOf(any)
+  return { sent, back: afterEdits(sent, edits) }
+})
 
 test('whatever comes back: nobody else having written, all of it taken is what came back', () => {
   fc.assert(
@@ -280,6 +296,41 @@ test('whatever comes back: nobody else having written, all of it taken is what c
     { numRuns: cases(200, 3000) },
   )
 })
+
+test('whatever both did: with all taken that nobody else wrote at, every word that the author wrote since still stands', () => {
+  const own = (book: Book, sent: Book): string[] => {
+    const had = new Set(sent.sections.flatMap(s => s.doc.content.map(b => b.attrs.id)))
+    return book.sections.flatMap(s =>
+      s.doc.content.filter(b => !had.has(b.attrs.id)).map(b => docText({ type: 'doc', content: [b] })),
+    )
+  }
+  fc.assert(
+    fc.property(anyBook, anyEdits, anyEdits, (any, mine, theirs) => {
+      const sent = sentOf(any)
+      const now = afterEdits(sent, mine)
+      const back = afterEdits(sent, theirs)
+      // What both named alike came of two hands.
+      const r = review(sent, { ...back, sections: renamed(back, sent) })
+      const { differences } = against(r, now, NONE)
+      const all = taken(r, now, new Set(differences.filter(d => !d.clash).map(d => d.key)))
+      const said = texts(all).flat()
+      for (const words of own(now, sent)) if (words.trim()) expect(said.some(t => t.includes(words))).toBe(true)
+      expect(withOwnIds(all)).toBe(all)
+      // All questions answered their way, nothing is asked for ever.
+      let last = all
+      for (let i = 0; i < 4; i++) last = taken(r, last, new Set(against(r, last, NONE).differences.map(d => d.key)))
+      expect(
+        against(r, last, NONE)
+          .differences.filter(d => d.kind !== 'moved')
+          .map(d => d.key),
+      ).toEqual([])
+    }),
+    { numRuns: cases(100, 2000) },
+  )
+})
+
+/** Sections in which what is new has names of its own, as it has when it comes in. */
+const renamed = (back: Book, sent: Book): Section[] => returnedCopy(back, sent, 950_000).sections
 
 describe('a return', () => {
   const sent = bookOf([
@@ -327,6 +378,41 @@ describe('a return', () => {
     })
     expect(d!.block).toBe(ids[0])
     expect(texts(taken(review(sent, back), now, new Set([d!.key])))[0]![1]).toContain('long night')
+  })
+
+  test('a section whose heading went goes on in the one before, with all that both wrote; one that is begun takes what stands in it', () => {
+    const [a, b] = sent.sections.filter(s => !s.made) as [Section, Section]
+    const joined = { ...sent, sections: [{ ...a, doc: { ...a.doc, content: [...a.doc.content, ...b.doc.content] } }] }
+    const mine = {
+      type: 'paragraph',
+      attrs: { id: 'b777', align: null },
+      content: [{ type: 'text', text: 'And warm.' }],
+    } as BlockJson
+    const now = { ...sent, sections: [a, { ...b, doc: { ...b.doc, content: [...b.doc.content, mine] } }] }
+    const { differences } = against(review(sent, joined), now, NONE)
+    expect(differences.map(d => [d.kind, d.about])).toEqual([['went', 'its text goes on in the section before']])
+    const all = taken(review(sent, joined), now, new Set(differences.map(d => d.key)))
+    expect(texts(all)).toEqual([[...texts(sent)[0]!, 'It was spring.', 'And warm.']])
+    // Asked the other way: what the author wrote in what is divided goes along.
+    const back = review(joined, { ...sent, sections: [a, b] })
+    const warm = {
+      ...joined,
+      sections: [
+        {
+          ...joined.sections[0]!,
+          doc: {
+            ...a.doc,
+            content: [
+              ...a.doc.content,
+              { ...b.doc.content[0]!, content: [{ type: 'text', text: 'It was a warm spring.' }] } as BlockJson,
+            ],
+          },
+        },
+      ],
+    }
+    const begun = against(back, warm, NONE).differences
+    expect(begun.map(d => [d.kind, d.about])).toEqual([['came', 'a section begins here']])
+    expect(texts(taken(back, warm, new Set(begun.map(d => d.key))))[1]).toEqual(['It was a warm spring.'])
   })
 
   test('two readers: what one changed and was taken is no question of the other; the same words are', () => {

@@ -12,9 +12,11 @@ import {
   type ImageJson,
   type InlineJson,
   inlineText,
+  joinedRemarks,
   type ListJson,
   type MarkJson,
   type ParagraphJson,
+  type Remark,
   safeHref,
   type Section,
   type TableJson,
@@ -35,7 +37,7 @@ import {
   styleNames,
   wordsOfLeaf,
 } from '@/core/copies'
-import { type RawBlock, type RawPara, readAsset, readDocx } from '@/core/intake'
+import { type RawBlock, type RawManuscript, type RawPara, readAsset, readDocx } from '@/core/intake'
 import type { Report } from '@/core/trade'
 import type { Returned, Told } from '../returned'
 import { inMarkOrder, ridingOf } from './ride'
@@ -62,7 +64,7 @@ export async function readReturnedDocx(
     round: { id: '', at },
   })
   const raw = readDocx(bytes, report, false, ridingOf(rider))
-  const back = new Back(sent, rider, raw.pictures, lastId)
+  const back = new Back(sent, rider, raw, lastId)
   for (const block of raw.blocks) back.take(block)
   return { ...back.finished(), dropped: raw.dropped.list().filter(d => !/^deleted text of tracked/.test(d.what)) }
 }
@@ -93,11 +95,13 @@ class Back {
   private readonly bytes = new Map<string, Uint8Array>()
   private readonly found = new Set<string>()
   private holders = 0
+  /** What was said of the title that was passed. */
+  private onTitle: Remark[] = []
 
   constructor(
     private readonly sent: Book,
     private readonly rider: Rider,
-    private readonly pictures: ReadonlyMap<string, Uint8Array>,
+    private readonly raw: Pick<RawManuscript, 'pictures' | 'dropped'>,
     lastId: number,
   ) {
     this.ids = new Ids(lastId)
@@ -108,8 +112,11 @@ class Back {
     const told = block.tracked ?? []
     const title = rides.find(r => r.ride === 'title')
     const subtitle = rides.find(r => r.ride === 'subtitle')
-    if (title && block.type === 'para') this.begin(title.id, inlineText(block.content), told)
-    else if (subtitle && block.type === 'para') {
+    if (title && block.type === 'para') {
+      this.begin(title.id, inlineText(block.content), told)
+      this.onTitle = remarksIn(block.content)
+    } else if (subtitle && block.type === 'para') {
+      this.onTitle.push(...remarksIn(block.content))
       const section = this.sections.find(s => s.id === subtitle.id)
       if (section) section.subtitle = inlineText(block.content) || undefined
     } else if (block.type === 'para' && block.level === 1 && !rides.length) {
@@ -153,8 +160,24 @@ class Back {
     const key = name && leafKey(name.ride as 'block' | 'line', name.id)
     const known = key && !this.found.has(key) ? this.rider.leaves.get(key) : undefined
     if (known) this.found.add(key!)
-    const made = this.made(block, known, leaves)
+    const made = this.withTitleRemarks(this.made(block, known, leaves))
     leaves.push(...made.map((l, i) => ({ ...l, told: i ? [] : told })))
+  }
+
+  /** What was said of a title, which bears no remarks, stands at the first words below it. */
+  private withTitleRemarks(leaves: Leaf[]): Leaf[] {
+    const at = leaves.findIndex(l => wordsOfLeaf(l).some(n => n.type === 'text' && n.text.trim()))
+    if (!this.onTitle.length || at < 0) return leaves
+    const remark = this.onTitle.splice(0).reduce(joinedRemarks)
+    const words = wordsOfLeaf(leaves[at]!)
+    const first = words.findIndex(n => n.type === 'text' && n.text.trim())
+    const content = words.map((n, i): InlineJson => {
+      if (i !== first) return n
+      const was = n.marks?.find(m => m.type === 'remark')
+      const attrs = was ? joinedRemarks(was.attrs, remark) : remark
+      return inMarkOrder({ ...n, marks: [...(n.marks ?? []).filter(m => m !== was), { type: 'remark', attrs }] })
+    })
+    return leaves.map((l, i) => (i === at ? ({ ...l, node: { ...l.node, content } } as Leaf) : l))
   }
 
   private captioned(leaves: BackLeaf[], words: InlineJson[], told: readonly Told[]): void {
@@ -301,9 +324,12 @@ class Back {
 
   /** A picture that came new. */
   private asset(key: string): string | undefined {
-    const bytes = this.pictures.get(key)
+    const bytes = this.raw.pictures.get(key)
     const asset = bytes && readAsset(bytes, key.split('/').pop())
-    if (!asset) return undefined
+    if (!asset) {
+      this.raw.dropped.add('pictures in a format, or of a size, that books cannot use', key)
+      return undefined
+    }
     const there = [...this.sent.assets, ...this.assets].some(a => a.id === asset.id)
     if (!there) {
       this.assets.push(asset)
@@ -323,6 +349,7 @@ class Back {
         if (m.type !== 'link') return [m]
         const ride = m.attrs.href.startsWith('#') ? readRide(m.attrs.href.slice(1)) : undefined
         const href = ride ? `#${ride.id}` : safeHref(m.attrs.href)
+        if (!href) this.raw.dropped.add('links that lead where a book must not: their words are kept', m.attrs.href)
         return href ? [{ ...m, attrs: { href } }] : []
       })
       const { marks: _marks, ...bare } = known.get(n) ?? n
@@ -381,6 +408,9 @@ const loose = (block: BlockJson, ids: Ids): BlockJson[] =>
     const id = i ? ids.block() : block.attrs.id
     return { type: 'paragraph', attrs: { id, align: null }, ...(node.content && { content: node.content }) }
   })
+
+const remarksIn = (content: readonly InlineJson[]): Remark[] =>
+  content.flatMap(n => (n.marks ?? []).flatMap(m => (m.type === 'remark' ? [m.attrs] : [])))
 
 const fresh = (): ParagraphJson => ({ type: 'paragraph', attrs: { id: '', align: null } })
 

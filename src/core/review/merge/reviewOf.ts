@@ -44,9 +44,11 @@ export function reviewOf(of: ReviewOf): Review {
     .filter(id => bare(sent.blocks.get(id)!.block) !== bare(back.blocks.get(id)!.block))
     .map(id => groupOf(id, sent, back))
   const [parts, joined] = [new Set(groups.flatMap(g => g.after)), new Set(groups.flatMap(g => g.before))]
-  // What came or went with its whole section is that section's.
+  // What came or went with its whole section, or stands in one that came or went, is that section's.
+  const withSections = ({ id, section }: Move): boolean =>
+    back.sections.has(sent.blocks.get(id)!.section) && sent.sections.has(section)
   return {
-    ...{ ...of, layouts, groups, moves: movesBetween(sent, back) },
+    ...{ ...of, layouts, groups, moves: movesBetween(sent, back).filter(withSections) },
     came: [...back.blocks.values()]
       .filter(b => !sent.blocks.has(b.id) && !parts.has(b.id) && sent.sections.has(b.section))
       .map(b => b.id),
@@ -80,8 +82,10 @@ function groupMerge(
   const blocks = (layout: Layout, ids: readonly string[]): BlockJson[] =>
     ids.flatMap(id => layout.blocks.get(id)?.block ?? [])
   const there = group.before.filter(id => now.blocks.has(id))
-  // What the author divided it into stands with it.
-  const ids = [...new Set(there.flatMap(id => groupOf(id, sent, now).after))]
+  // What the author divided it into stands with it; what came of theirs and was no part of it there is none here.
+  const parts = (id: string): readonly string[] =>
+    groupOf(id, sent, now).after.filter(b => b === id || group.after.includes(b) || !back.blocks.has(b))
+  const ids = [...new Set(there.flatMap(parts))]
   // What is there since it was taken from them is theirs.
   const taken = group.after.filter(id => !sent.blocks.has(id) && now.blocks.has(id) && !ids.includes(id))
   const own = inOrderOf(now, [...ids, ...taken])
@@ -220,8 +224,7 @@ class Seen {
     for (const [id, s] of back.sections) {
       const [was, own] = [sent.sections.get(id), this.now.sections.get(id)]
       if (!was) {
-        if (!own)
-          this.add('came', `${id}/came`, { parts: [{ is: 'new', text: wholeOf(s) }], about: 'a whole section' }, id)
+        if (!own) this.sectionCame(s)
       } else if (own)
         for (const field of ['title', 'subtitle'] as const)
           this.titled(`${id}/${field}/${s[field] ?? ''}`, {
@@ -234,18 +237,38 @@ class Seen {
     for (const [id, was] of sent.sections) {
       const own = this.now.sections.get(id)
       if (!own || back.sections.has(id)) continue
-      const clash =
-        was.title === own.title && bareDoc(was) === bareDoc(own)
-          ? {}
-          : { clash: { sent: wholeOf(was), theirs: '', yours: wholeOf(own) } }
-      this.add(
-        'went',
-        `${id}/went`,
-        { section: id, parts: [{ is: 'gone', text: wholeOf(own) }], about: 'a whole section', ...clash },
-        id,
-      )
+      this.sectionWent(was, own)
     }
     this.orderOfSections(now)
+  }
+
+  /** A section that came: what of it is new; what stood elsewhere goes there. */
+  private sectionCame(s: Section): void {
+    const { sent } = this.review.layouts
+    const fresh = s.doc.content.filter(b => !sent.blocks.has(b.attrs.id))
+    const about = fresh.length === s.doc.content.length ? 'a whole section' : 'a section begins here'
+    const first = s.doc.content.find(b => this.now.blocks.has(b.attrs.id))
+    const place = first ? this.place(first.attrs.id) : {}
+    this.add(
+      'came',
+      `${s.id}/came`,
+      { ...place, parts: [{ is: 'new', text: wholeOf({ ...s, doc: { ...s.doc, content: fresh } }) }], about },
+      s.id,
+    )
+  }
+
+  /** A section that went: what of it stands nowhere any more. */
+  private sectionWent(was: Section, own: Section): void {
+    const { back } = this.review.layouts
+    const gone = own.doc.content.filter(b => !back.blocks.has(b.attrs.id))
+    const joined = gone.length < own.doc.content.length
+    const changed = joined
+      ? gone.some(b => was.doc.content.every(w => bare(w) !== bare(b)))
+      : was.title !== own.title || bareDoc(was) !== bareDoc(own)
+    const clash = changed ? { clash: { sent: wholeOf(was), theirs: '', yours: wholeOf(own) } } : {}
+    const about = joined ? 'its text goes on in the section before' : 'a whole section'
+    const text = wholeOf({ ...own, doc: { ...own.doc, content: gone } })
+    this.add('went', `${own.id}/went`, { section: own.id, parts: [{ is: 'gone', text }], about, ...clash }, own.id)
   }
 
   private titled(

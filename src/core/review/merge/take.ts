@@ -14,6 +14,8 @@ export function taken(review: Review, now: Book, keys: ReadonlySet<string>): Boo
   groups.forEach(pen.changed)
   // In the order of the text that came back: what stands behind something that came finds it there.
   for (const s of review.back.sections) if (keys.has(`${s.id}/came`)) pen.section(s)
+  for (const s of review.sent.sections)
+    if (keys.has(`${s.id}/went`) && !review.layouts.back.sections.has(s.id)) pen.left(s.id)
   pen.placed()
   for (const id of review.went) if (keys.has(`${id}/went`)) pen.went(id)
   return withFiles(pen.finished(now), review.back)
@@ -24,6 +26,9 @@ class Taking {
   private sections: Section[]
   private readonly content: Map<string, BlockJson[]>
   private readonly back: Layout
+  /** Blocks of sections that went: those that stand elsewhere in what came back, and the author's own among them, behind which they follow. */
+  private readonly waiting = new Map<string, BlockJson>()
+  private readonly following: { block: BlockJson; behind: string | undefined; section: string | undefined }[] = []
 
   constructor(
     private readonly review: Review,
@@ -65,7 +70,7 @@ class Taking {
     if (!own.length) {
       if (!this.keys.has(`${id}/gone`)) return
       const theirs = group.after.map(b => back.blocks.get(b)!.block)
-      return this.put(group.after[0]!, blocksOf(tokensOf(theirs).map(unsaid))!)
+      return this.put(group.after[0]!, theirs.flatMap(bareOf))
     }
     const chosen = merged.changes.filter(c => c.key.split('+').every(k => this.keys.has(k)) || this.keys.has(c.key))
     const next = chosen.length ? this.sound(merged, chosen) : undefined
@@ -92,20 +97,40 @@ class Taking {
     return taken.length ? withChanges(now, taken) : undefined
   }
 
+  /** A section that came. What stood elsewhere goes there as it is now. */
   section(s: Section): void {
     if (this.sections.some(x => x.id === s.id)) return
     const all = this.review.back.sections
     const before = all.slice(0, all.indexOf(s)).findLast(x => this.sections.some(y => y.id === x.id))
     this.sections.splice(before ? this.sections.findIndex(x => x.id === before.id) + 1 : 0, 0, s)
-    this.content.set(s.id, [...s.doc.content])
-    // What stands in it now stood elsewhere before.
-    const own = new Set(s.doc.content.map(b => b.attrs.id))
-    for (const [id, blocks] of this.content)
-      if (id !== s.id)
-        this.content.set(
-          id,
-          blocks.filter(b => !own.has(b.attrs.id)),
-        )
+    const { sent } = this.review.layouts
+    const content = s.doc.content.flatMap((b): readonly BlockJson[] => {
+      const here = this.remove(b.attrs.id)
+      if (here) return [here]
+      // What the author took out since stays out, until that is decided by itself.
+      return sent.blocks.has(b.attrs.id) ? [] : bareOf(b)
+    })
+    this.content.set(s.id, content)
+  }
+
+  /** A section that went. What of it stands elsewhere in what came back goes there; what the author wrote among that since, with it. */
+  left(id: string): void {
+    const blocks = this.content.get(id)
+    if (!blocks) return
+    const at = this.sections.findIndex(s => s.id === id)
+    const before = this.sections.slice(0, at).findLast(s => this.content.has(s.id))
+    this.content.delete(id)
+    this.sections.splice(at, 1)
+    const { sent, back } = this.review.layouts
+    if (!blocks.some(b => back.blocks.has(b.attrs.id))) return
+    let last: string | undefined
+    for (const b of blocks) {
+      const { id: name } = b.attrs
+      if (back.blocks.has(name)) this.waiting.set(name, b)
+      else if (sent.blocks.has(name)) continue
+      else this.following.push({ block: b, behind: last, section: before?.id })
+      last = name
+    }
   }
 
   /** Everything that came or stands elsewhere, in the order of what came back: each finds what stands before it in its place. */
@@ -119,13 +144,21 @@ class Taking {
         for (const part of parts) moved.add(part)
       }
     for (const id of this.back.blocks.keys()) {
-      if (came.has(id)) this.came(id)
+      const waits = this.waiting.get(id)
+      if (waits) this.put(id, [waits])
+      else if (came.has(id)) this.came(id)
       else if (moved.has(id)) this.moved(id)
+    }
+    for (const { block, behind, section } of this.following) {
+      const home = behind === undefined ? section : this.home(behind)
+      const content = this.content.get(home ?? '') ?? [...this.content.values()][0]!
+      const at = behind === undefined ? content.length : content.findIndex(x => x.attrs.id === behind) + 1
+      content.splice(at, 0, block)
     }
   }
 
   private came(id: string): void {
-    if (this.home(id) === undefined) this.put(id, blocksOf(tokensOf([this.back.blocks.get(id)!.block]).map(unsaid))!)
+    if (this.home(id) === undefined) this.put(id, bareOf(this.back.blocks.get(id)!.block))
   }
 
   private moved(id: string): void {
@@ -138,9 +171,7 @@ class Taking {
   }
 
   finished(now: Book): Book {
-    const { back, sent } = this.review.layouts
-    const gone = new Set([...sent.sections.keys()].filter(id => this.keys.has(`${id}/went`) && !back.sections.has(id)))
-    let sections = this.sections.filter(s => !gone.has(s.id)).map(s => this.withContent(s))
+    let sections = this.sections.map(s => this.withContent(s))
     if (this.keys.has('sections/order')) sections = inOrderOf(sections, this.review.back.sections)
     const record = recordChanges(this.review.sent, this.review.back, now).filter(c => this.keys.has(c.key))
     return record.reduce(withRecordChange, { ...now, sections })
@@ -160,6 +191,9 @@ class Taking {
     return { ...rest, ...(theirs.subtitle && { subtitle: theirs.subtitle }) }
   }
 }
+
+/** A block without what is said of it: that stands at its words when it comes in. */
+const bareOf = (block: BlockJson): readonly BlockJson[] => blocksOf(tokensOf([block]).map(unsaid)) ?? [block]
 
 /** A section holds a paragraph, whatever went. It is named when the book is made sound. */
 const empty: BlockJson = { type: 'paragraph', attrs: { id: '', align: null } }
