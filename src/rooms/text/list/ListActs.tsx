@@ -11,8 +11,8 @@ const panels: readonly { panel: Panel; words: string }[] = [
   { panel: 'find', words: 'Find' },
   { panel: 'proof', words: 'Proof' },
   { panel: 'others', words: 'Others' },
-  { panel: 'versions', words: 'Versions' },
   { panel: 'pace', words: 'Pace' },
+  { panel: 'versions', words: 'Versions' },
   { panel: 'desk', words: 'Desk' },
   { panel: 'out', words: 'Take out' },
 ]

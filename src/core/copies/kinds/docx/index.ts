@@ -6,7 +6,7 @@ export const docx: CopyKind = {
   id: 'docx',
   name: 'a word-processor file (.docx)',
   keeps:
-    'All formatting by styles, with notes, tables, pictures, and remarks as comments. What else the book knows of the text comes back with it by its place, where it is brought home.',
+    'All formatting by styles, with notes, tables, pictures, and remarks as comments. To have it back change by change, give it out under Others.',
   make: async source => (await import('./write')).writtenDocx(source),
 }
 
