@@ -97,7 +97,7 @@ test('a review round: a copy goes to another Porchlight, is changed and commente
   await expect(others(page)).toContainText('2 changes by Ada Quill that the book has not, 1 on what you changed, too')
   const margin = page.getByRole('list', { name: 'Notes and doubts beside the text' })
   await expect(margin).toContainText('Ada Quill: Which harbour?')
-  await expect(margin).toContainText('Ada Quill: “Very early,” here')
+  await expect(margin).toContainText(/Ada Quill, \d+ \w+: “Very early,” here/)
   const change = page.getByRole('group', { name: 'The change' })
   await change.getByRole('button', { name: 'Take it' }).click()
   await expect(text.locator('p').first()).toContainText('Very early, Ada Pell')

@@ -128,6 +128,27 @@ test('a helper has the whole book, and what the helper set comes home value by v
   expect((await now()).data).toMatchObject({ subtitle: 'With Bells', year: 2028 })
 })
 
+test('the file of a round is made once more as it went, whatever was written since', async () => {
+  const first = (await data.sendRound('test', { to: 'Ada', form: 'copy', only: ['s1'] }))!
+  await data.commitSections('test', 'Write', b => say(b, 0, 'All is changed.'))
+  const { book } = await data.sendAgain('test', first.round)
+  expect(book).toEqual(first.book)
+  expect(texts(book)).toEqual(['The bell rang once.', 'Nobody came.'])
+})
+
+test('what came back is kept as a whole book: what did not go out stands in it where it stood', async () => {
+  const { round, book } = (await data.sendRound('test', { to: 'Ada', form: 'copy', only: ['s2'] }))!
+  const hers = { ...say(book, 0, 'It was winter.'), review: { ...book.review!, changed: {} } }
+  await data.takeCopy('test', round, { book: hers, pictures: new Map() })
+  const versions = await data.versionsOf('test')
+  expect(texts(await data.versionBook(versions.at(-1)!))).toEqual([
+    'The bell rang once.',
+    'Nobody came.',
+    'It was winter.',
+  ])
+  expect((await looked(0, 0)).differences.map(d => d.kind)).toEqual(['words'])
+})
+
 describe('what is not kept any more', () => {
   test('a round whose version was forgotten says so, and takes nothing in', async () => {
     const { round, book } = (await data.sendRound('test', { to: 'Ada', form: 'copy' }))!

@@ -9,6 +9,7 @@ import {
   type ReviewCopy,
   type Round,
   type RoundForm,
+  type Section,
 } from '@/core/book'
 import {
   type Returned,
@@ -44,7 +45,7 @@ export interface SentOut extends StoredBook {
 export async function sendRound(bookId: string, { to, form, only }: Sending): Promise<SentOut | undefined> {
   const stored = await getBook(bookId)
   if (!stored) return undefined
-  const { book, pictures } = stored
+  const { book } = stored
   const rounds = book.rounds ?? []
   const number = Math.max(0, ...rounds.map(r => Number(r.id.slice(1)))) + 1
   const sent = await kept(book, `Given to ${to}`)
@@ -53,13 +54,27 @@ export async function sendRound(bookId: string, { to, form, only }: Sending): Pr
     ...{ sent, returns: [] },
   }
   await commit(bookId, `Give it to ${to}`, record => ({ rounds: [...(record.rounds ?? []), round] }))
+  return goingOut(stored, round)
+}
+
+/** What is handed over of a book on a round: all of it, or a copy that has nothing but its text. */
+function goingOut({ book, pictures }: StoredBook, round: Round): SentOut {
+  if (round.form === 'docx') return { book, pictures, round }
   const review: ReviewCopy = {
-    ...{ of: book.uid ?? book.id, round: round.id, from: authorLine(book.data), at: round.at, by: to },
+    ...{ of: book.uid ?? book.id, round: round.id, from: authorLine(book.data), at: round.at, by: round.to },
   }
-  const copy = form === 'whole' ? wholeCopyOf(book, review) : reviewCopyOf(book, review, only)
-  if (form === 'docx') return { book, pictures, round }
+  const copy = round.form === 'whole' ? wholeCopyOf(book, review) : reviewCopyOf(book, review, round.sections)
   const files = new Set(filesOf(copy))
   return { book: copy, pictures: new Map([...pictures].filter(([id]) => files.has(id))), round }
+}
+
+/** What went out on a round, once more: as it was then. Throws a Fault where it is kept no more. */
+export async function sendAgain(bookId: string, round: Round): Promise<SentOut> {
+  const { whole } = await wentOn(round)
+  const found = await db.blobs.bulkGet(filesOf(whole))
+  const pictures = new Map(found.flatMap(b => (b ? [[b.hash, b.bytes] as const] : [])))
+  const uid = whole.uid ?? (await db.books.get(bookId))?.uid
+  return goingOut({ book: { ...whole, ...(uid && { uid }) }, pictures }, round)
 }
 
 /** Keeps a version for good, and gives the hash by which it is read. */
@@ -70,17 +85,43 @@ async function kept(book: Book, label: string, beside?: ReadonlyMap<string, Uint
   return version.manifest
 }
 
-/** The book as it went out on a round, with the sections that went. Throws a Fault where it is kept no more. */
-export async function sentOn({ sent, sections }: Round): Promise<Book> {
-  const book = await readVersion(sent, blobBytes)
-  return { ...book, sections: book.sections.filter(s => !s.made && (!sections || sections.includes(s.id))) }
+/** What went out on a round: the whole book as it was, and the sections of it that went. */
+interface Went {
+  whole: Book
+  sent: Book
+}
+
+/** Throws a Fault where it is kept no more. */
+async function wentOn({ sent: manifest, sections }: Round): Promise<Went> {
+  const whole = await readVersion(manifest, blobBytes)
+  const went = whole.sections.filter(s => !s.made && (!sections || sections.includes(s.id)))
+  return { whole, sent: { ...whole, sections: went } }
 }
 
 /** A return as it is held against the book. Throws a Fault where a part of it is kept no more. */
 export async function returnOf(round: Round, { state, told, by, at }: Return): Promise<ReviewOf> {
-  const [sent, back, bytes] = await Promise.all([sentOn(round), readVersion(state, blobBytes), blobBytes(told)])
+  const [{ whole, sent }, back, bytes] = await Promise.all([
+    wentOn(round),
+    readVersion(state, blobBytes),
+    blobBytes(told),
+  ])
   const known = bytes ? (JSON.parse(new TextDecoder().decode(bytes)) as Record<string, Told[]>) : {}
-  return { sent, back, told: known, by, when: at }
+  const stayed = new Set(stayedOf(whole, sent).map(s => s.id))
+  return { sent, back: { ...back, sections: back.sections.filter(s => !stayed.has(s.id)) }, told: known, by, when: at }
+}
+
+/** Sections that did not go: those that are made, and those that nobody was asked to read. */
+const stayedOf = (whole: Book, sent: Book): Section[] =>
+  whole.sections.filter(s => !sent.sections.some(x => x.id === s.id))
+
+/** The whole book as it came back: what did not go stands where it stood. */
+function completed(whole: Book, sent: Book, back: readonly Section[]): Section[] {
+  const out = [...back]
+  for (const s of stayedOf(whole, sent)) {
+    const before = whole.sections.slice(0, whole.sections.indexOf(s)).findLast(x => out.some(o => o.id === x.id))
+    out.splice(before ? out.findIndex(o => o.id === before.id) + 1 : 0, 0, s)
+  }
+  return out
 }
 
 /** What came in: how many remarks, how many of them stand elsewhere than they were made, and what the file had that a book has not. */
@@ -100,7 +141,7 @@ export async function takeReturn(
 ): Promise<CameBack> {
   const stored = await getBook(bookId)
   if (!stored) throw new Fault('gone', 'This book is not here any more.')
-  const sent = await sentOn(round)
+  const { whole, sent } = await wentOn(round)
   // What came before, as far as it is kept: what comes once more is known by it.
   const before = await Promise.all(round.returns.map(r => readVersion(r.state, blobBytes).catch(() => undefined)))
   const others = [stored.book, ...before.filter(b => b !== undefined)]
@@ -108,7 +149,13 @@ export async function takeReturn(
   const returned = { ...read, ...withKnownNames(read, { sent, others }) }
   const { sections, assets, pictures, told, lastId, record } = returned
   // Of a whole book all that it says of itself came back; of a text, nothing but that.
-  const state: Book = { ...(record ?? sent), id: bookId, lastId, sections, assets: [...sent.assets, ...assets] }
+  const state: Book = {
+    ...(record ?? sent),
+    id: bookId,
+    lastId,
+    sections: completed(whole, sent, sections),
+    assets: [...sent.assets, ...assets],
+  }
   await guarded(() => putBlobs(pictures))
   const bytes = strToU8(canonicalJson(told))
   const toldHash = hashOf(bytes)
@@ -117,7 +164,7 @@ export async function takeReturn(
   const entry: Return = { id, by, at: Date.now(), state: manifest, told: toldHash, left: [] }
   const came = { id, remarks: 0, elsewhere: 0, dropped: returned.dropped }
   await commitSections(bookId, `Take in what ${by} sent back`, book => {
-    const placed = withRemarks(book, sent, state)
+    const placed = withRemarks(book, sent, { ...state, sections })
     Object.assign(came, { remarks: placed.came, elsewhere: placed.elsewhere })
     return {
       ...placed.book,

@@ -1,13 +1,11 @@
 'use client'
 import { useState } from 'react'
 import type { Book, RoundForm } from '@/core/book'
-import { slugOf } from '@/core/book'
 import { sendRound } from '@/data/rounds'
 import { ActValue } from '@/parts/ActValue'
-import { saveAs } from '@/parts/saveAs'
 import { ChoiceValue, TextValue } from '@/parts/Sentence'
 import { useSay } from '@/parts/useSay'
-import { press } from '@/workers/client'
+import { handOver } from './handOver'
 
 const forms: readonly { value: RoundForm; words: string; says: string }[] = [
   {
@@ -46,21 +44,7 @@ export function GiveSentence({
     await flush()
     const only = scope === 'picked' && form !== 'whole' ? picked : undefined
     const sent = await sendRound(book.id, { to: to || 'a reader', form, ...(only && { only }) })
-    if (!sent) return
-    const { round } = sent
-    const name = `${slugOf(book.data.title, 'book')}-${slugOf(round.to, 'reader')}`
-    if (form === 'docx') {
-      const file = await press().copyOf(sent.book, 'docx', { pictures: sent.pictures, round, ...(only && { only }) })
-      saveAs(file.bytes, `${name}.docx`, file.type)
-      setMade(`${name}.docx`)
-    } else {
-      saveAs(
-        await press().writeProject({ book: sent.book, pictures: sent.pictures }),
-        `${name}.porchlight`,
-        'application/zip',
-      )
-      setMade(`${name}.porchlight`)
-    }
+    if (sent) setMade(await handOver(sent))
   }
   return (
     <>

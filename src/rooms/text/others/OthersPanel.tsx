@@ -4,9 +4,12 @@ import { useRef } from 'react'
 import type { Book, Round } from '@/core/book'
 import type { ReviewDifference } from '@/core/review'
 import { ActValue } from '@/parts/ActValue'
+import { sendAgain } from '@/data/rounds'
 import { FilePick, type FilePicker } from '@/parts/FilePick'
+import { useSay } from '@/parts/useSay'
 import { momentOf } from './ChangeSentence'
 import { GiveSentence } from './GiveSentence'
+import { handOver } from './handOver'
 import { ReturnList } from './ReturnList'
 import type { Looking } from './useReturn'
 import type { TakingIn } from './useTakeIn'
@@ -56,7 +59,7 @@ export function OthersPanel({
         <>
           {!readOnly && <GiveSentence book={book} picked={picked} flush={flush} />}
           {!readOnly && <TakeSentence taking={taking} />}
-          <Rounds rounds={book.rounds ?? []} onLook={onLook} />
+          <Rounds book={book} onLook={onLook} />
         </>
       )}
     </section>
@@ -126,7 +129,13 @@ function TakeSentence({ taking }: { taking: TakingIn }) {
 const formWords: Record<Round['form'], string> = { docx: '.docx', copy: 'review copy', whole: 'whole book' }
 
 /** What is out, and what came back, the newest first. */
-function Rounds({ rounds, onLook }: { rounds: readonly Round[]; onLook: (id: string) => void }) {
+function Rounds({ book, onLook }: { book: Book; onLook: (id: string) => void }) {
+  const say = useSay()
+  const { rounds = [] } = book
+  const again = (round: Round): void =>
+    void sendAgain(book.id, round)
+      .then(handOver)
+      .then(name => say.note(`${name} is among your downloads, as it went then.`), say.failed)
   if (!rounds.length)
     return (
       <p>
@@ -146,7 +155,12 @@ function Rounds({ rounds, onLook }: { rounds: readonly Round[]; onLook: (id: str
               {momentOf(r.at)}
             </em>
           </p>
-          {r.returns.length === 0 && <p className="help">Nothing has come back yet.</p>}
+          {r.returns.length === 0 && (
+            <p className="help">
+              Nothing has come back yet.{' '}
+              <ActValue words="Make the file again" label={`Make the file for ${r.to} again`} onAct={() => again(r)} />.
+            </p>
+          )}
           {r.returns.map(b => (
             <p key={b.id}>
               <ActValue

@@ -1,4 +1,5 @@
 'use client'
+import dayjs from 'dayjs'
 import { type ReactNode, useEffect, useMemo, useState } from 'react'
 import type { ReviewDifference } from '@/core/review'
 import { useKeys } from '@/parts/useKeys'
@@ -120,8 +121,8 @@ const placeOf = ({ block = '', place }: ReviewDifference) => place ?? { block, r
 const SHOWN = 60
 const short = (t: string): string => (t.length > SHOWN ? `${t.slice(0, SHOWN).trimEnd()} …` : t)
 
-/** A change in the margin: who, and what. */
-function inMargin({ by, kind, parts, about, clash }: ReviewDifference): string {
+/** A change in the margin: who and when, and what. */
+function inMargin({ by, when, kind, parts, about, clash }: ReviewDifference): string {
   const [gone, came] = (['gone', 'new'] as const).map(is =>
     parts
       .flatMap(p => (p.is === is ? [p.text.trim()] : []))
@@ -142,7 +143,7 @@ function inMargin({ by, kind, parts, about, clash }: ReviewDifference): string {
     title: `the title “${short(came!)}”`,
     record: about ?? '',
   }
-  return `${by}: ${does[kind]}${clash ? ', which you changed, too' : ''}`
+  return `${by}${when ? `, ${dayjs(when).format('D MMM')}` : ''}: ${does[kind]}${clash ? ', which you changed, too' : ''}`
 }
 
 /** Keys with Alt while a return is looked through, as in proof-reading: the next, the one before, take, refuse. */

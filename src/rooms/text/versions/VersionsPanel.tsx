@@ -54,7 +54,14 @@ export function VersionsPanel({
           </button>
         </li>
         {kept?.map((v, i) => (
-          <Kept key={v.id} version={v} older={kept[i + 1]} versions={versions} readOnly={readOnly} />
+          <Kept
+            key={v.id}
+            version={v}
+            older={kept[i + 1]}
+            versions={versions}
+            rests={restsOn(book, v)}
+            readOnly={readOnly}
+          />
         ))}
       </ol>
       {kept?.length === 0 && (
@@ -108,15 +115,26 @@ function KeepNow({ book, flush }: { book: Book; flush: () => Promise<void> }) {
   )
 }
 
+/** Whether a round that is not put away went out as this version, or came back as it. */
+const restsOn = ({ rounds }: Book, { manifest }: VersionRecord): boolean =>
+  !!rounds?.some(
+    r =>
+      (r.sent === manifest && (!r.returns.length || r.returns.some(b => !b.done))) ||
+      r.returns.some(b => b.state === manifest && !b.done),
+  )
+
 function Kept({
   version,
   older,
   versions,
+  rests,
   readOnly,
 }: {
   version: VersionRecord
   older: VersionRecord | undefined
   versions: Versions
+  /** What others are at rests on it. */
+  rests: boolean
   readOnly: boolean
 }) {
   const say = useSay()
@@ -143,14 +161,20 @@ function Kept({
             empty="nothing"
             onTake={name => nameVersion(version.id!, name!).then(() => undefined)}
           />
-          ;{' '}
-          <ActValue
-            words="forget it"
-            onAct={() => {
-              versions.choose(undefined)
-              void forgetVersion(version.id!).catch(say.failed)
-            }}
-          />
+          {rests ? (
+            '; what is given out to others is held against it'
+          ) : (
+            <>
+              ;{' '}
+              <ActValue
+                words="forget it"
+                onAct={() => {
+                  versions.choose(undefined)
+                  void forgetVersion(version.id!).catch(say.failed)
+                }}
+              />
+            </>
+          )}
           .
         </p>
       )}

@@ -348,14 +348,16 @@ class DocxReader {
     const newPage = this.newPage || !!props.pageBreakBefore
     this.newPage = false
     // The end of a paragraph that was deleted joins it to the next.
-    const ended = child(child(ppr, 'w:rPr'), 'w:del') ?? child(child(ppr, 'w:rPr'), 'w:moveFrom')
-    const held = this.held.splice(0)
-    inline.content.push(...held)
-    inline.barrier = held.length
+    const mark = ppr && child(ppr, 'w:rPr')
+    const ended = mark && (child(mark, 'w:del') ?? child(mark, 'w:moveFrom'))
+    if (this.held.length) {
+      inline.content = this.held.splice(0)
+      inline.barrier = inline.content.length
+    }
     // How a style looks is no mark of the author's where the document comes back.
     this.runs(e, this.file.riding ? { size: style.letters.size } : style.letters, [], inline)
-    for (const r of inline.ranges.splice(0).toReversed()) this.closed(r, inline)
-    this.trackParagraph(ppr)
+    while (inline.ranges.length) this.closed(inline.ranges.pop()!, inline)
+    if (ppr) this.trackParagraph(ppr)
     if (ended) {
       this.tracked.push(trackedOf(ended, 'went'))
       // Where all of it went, so did its name.
@@ -419,14 +421,22 @@ class DocxReader {
   /** Nothing of a paragraph yet. */
   private collected(): Collected {
     return {
-      ...{ content: [], pictures: [], boxes: [], ranges: [], barrier: 0 },
-      ...{ size: 0, chars: 0, boldChars: 0, italicChars: 0, pageAfter: false },
-      inContents: this.fields.some(f => f.kind === 'contents' && f.shows),
+      content: [],
+      size: 0,
+      chars: 0,
+      boldChars: 0,
+      italicChars: 0,
+      pictures: [],
+      boxes: [],
+      pageAfter: false,
+      inContents: this.fields.length > 0 && this.fields.some(f => f.kind === 'contents' && f.shows),
+      ranges: NO_RANGES,
+      barrier: 0,
     }
   }
 
   /** What was recorded of a paragraph itself: that it came, that it is set otherwise. */
-  private trackParagraph(ppr: XmlElement | undefined): void {
+  private trackParagraph(ppr: XmlElement): void {
     const came = child(child(ppr, 'w:rPr'), 'w:ins')
     if (came) this.tracked.push(trackedOf(came, 'came'))
     const reset = child(ppr, 'w:pPrChange')
@@ -525,7 +535,7 @@ class DocxReader {
   private begun(e: XmlElement, into: Collected): void {
     const [name] = bookmark(e)
     if (name && this.file.riding?.aroundWords(name)) {
-      into.ranges.push({ id: e.attrs['w:id'] ?? '', name, from: into.content.length })
+      into.ranges = [...into.ranges, { id: e.attrs['w:id'] ?? '', name, from: into.content.length }]
       into.barrier = into.content.length
     } else if (name) this.passed.push(name)
   }
@@ -930,6 +940,9 @@ const MOST_FIELDS = 40
 const EMU_A_POINT = 12700
 /** Ems. */
 const SIGN_HEIGHT = 2.4
+
+/** Most paragraphs have none: they share it. */
+const NO_RANGES: Range[] = []
 
 /** A bookmark around words, from where on in what was collected. */
 interface Range {
