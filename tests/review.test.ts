@@ -435,6 +435,21 @@ describe('a return', () => {
     })
   })
 
+  test('one of two that the author’s own change meets was refused: the other is taken by itself', () => {
+    const said = (text: string): Book =>
+      inFirst(sent, ([a, ...rest]) => [{ ...a!, content: [{ type: 'text', text }] } as BlockJson, ...rest])
+    const r = reviewOf({ sent, back: said('The clock rang thrice.'), told: {}, by: 'Ada', when: 1 })
+    const now = said('A small gong sang out.')
+    const [both] = against(r, now, NONE).differences
+    const [first] = both!.key.split('+')
+    const left = new Set([both!.key, first!])
+    const open = against(r, now, left).differences
+    expect([both!.key.includes('+'), open.length]).toEqual([true, 1])
+    const next = taken(r, now, new Set(open.map(d => d.key)), left)
+    expect(texts(next)[0]![0]).toContain('thrice')
+    expect(against(r, next, left).differences).toEqual([])
+  })
+
   test('who and when are those of the record that was kept, and of who brought it otherwise', () => {
     const back = inFirst(sent, ([a, b, c]) => [
       { ...a!, content: [{ type: 'text', text: 'The bell rang twice.' }] } as BlockJson,

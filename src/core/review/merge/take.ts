@@ -7,9 +7,9 @@ import { tokensOf, blocksOf, unsaid } from './tokens'
 
 const NONE: ReadonlySet<string> = new Set()
 
-/** The book with differences taken, those of the keys. What cannot be taken with the others stays a difference. */
-export function taken(review: Review, now: Book, keys: ReadonlySet<string>): Book {
-  const { groups } = against(review, now, NONE)
+/** The book with differences taken, those of the keys, as they are shown where those of `left` were refused. What cannot be taken with the others stays a difference. */
+export function taken(review: Review, now: Book, keys: ReadonlySet<string>, left: ReadonlySet<string> = NONE): Book {
+  const { groups } = against(review, now, left)
   const pen = new Taking(review, now, keys)
   groups.forEach(pen.changed)
   // In the order of the text that came back: what stands behind something that came finds it there.

@@ -54,7 +54,8 @@ export function useReturn(book: Book, id: string | undefined, acts: SectionActs)
     })).catch(say.failed)
   })
   const take = useLatest((what: readonly ReviewDifference[]): void => {
-    if (review) void acts.operate(`Take ${counted(what)}`, now => taken(review, now, new Set(what.map(d => d.key))))
+    if (review)
+      void acts.operate(`Take ${counted(what)}`, now => taken(review, now, new Set(what.map(d => d.key)), left))
   })
   const change = useLatest(
     (label: string, make: (r: Return) => Return): void =>
