@@ -44,7 +44,7 @@ describe.each(copyKinds.map(k => [k.id, k] as const))('taken out as %s', (id, ki
           })
         for (const { what, count } of file.lost) expect([what.length > 3, count > 0]).toEqual([true, true])
       }),
-      { numRuns: cases(120, 3000) },
+      { numRuns: cases(80, 3000) },
     )
   })
   test('what it keeps is said', () => expect(kind.keeps).toMatch(/^[A-Z].{30,}\.$/))
@@ -64,7 +64,7 @@ test.each(['odt', 'md', 'html'])('any book taken out as %s comes back with every
       const told = back.dropped.filter(d => d.what.startsWith('notes in titles')).reduce((n, d) => n + d.count, 0)
       expect(notesIn(back.book.sections) + told).toBe(notesIn(written(book)))
     }),
-    { numRuns: cases(120, 3000) },
+    { numRuns: cases(80, 3000) },
   )
 })
 

@@ -177,7 +177,7 @@ test('edits of both sides that do not touch are merged without a question and wi
       expect(taken(r, now, NONE)).toEqual(now)
       expect(against(r, now, new Set(differences.flatMap(d => [d.key, ...d.key.split('+')]))).differences).toEqual([])
     }),
-    { numRuns: cases(200, 3000) },
+    { numRuns: cases(100, 3000) },
   )
 })
 
@@ -197,7 +197,7 @@ test('one by one, in any order, comes to the same as all at once', () => {
       }
       expect(seen(now)).toEqual(seen(all))
     }),
-    { numRuns: cases(40, 600) },
+    { numRuns: cases(25, 600) },
   )
 })
 
@@ -227,7 +227,7 @@ test('edits of both sides that touch are all shown, with the three texts; whiche
         expect(seen(taken(r, now, new Set(differences.map(d => d.key))))).toEqual(seen(back))
       },
     ),
-    { numRuns: cases(100, 1000) },
+    { numRuns: cases(50, 1000) },
   )
 })
 
@@ -293,7 +293,7 @@ test('whatever comes back: nobody else having written, all of it taken is what c
       expect(texts(all)).toEqual(texts(back))
       expect(against(r, all, NONE).differences.map(d => d.key)).toEqual([])
     }),
-    { numRuns: cases(200, 3000) },
+    { numRuns: cases(100, 3000) },
   )
 })
 
@@ -325,7 +325,7 @@ test('whatever both did: with all taken that nobody else wrote at, every word th
           .map(d => d.key),
       ).toEqual([])
     }),
-    { numRuns: cases(100, 2000) },
+    { numRuns: cases(60, 2000) },
   )
 })
 
@@ -568,7 +568,7 @@ describe('what others say of the text', () => {
             .some(t => t.trim())
         if (placed.came && !lost) expect(remarks(placed.book).length).toBeGreaterThan(0)
       }),
-      { numRuns: cases(100, 2000) },
+      { numRuns: cases(60, 2000) },
     )
   })
 })
