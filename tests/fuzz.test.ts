@@ -190,6 +190,7 @@ test('every setting that the program keeps is one that a backup may hold', () =>
     'clock',
     'demo loaded',
     'designs',
+    'dictionaries',
     'imprints',
     'matter',
     'penNames',
@@ -202,6 +203,10 @@ test('every setting that the program keeps is one that a backup may hold', () =>
     { key: 'clock', value: 3 },
     { key: 'demo loaded', value: true },
     { key: 'designs', value: [shippedDesigns[0]!] },
+    {
+      key: 'dictionaries',
+      value: [{ id: 'de', name: 'de.dic', aff: 'b'.repeat(64), dic: 'c'.repeat(64), words: 3, bytes: 90 }],
+    },
     { key: 'imprints', value: [{ id: 'saltgrass', name: 'Saltgrass', place: 'Merrow', former: ['a'.repeat(64)] }] },
     { key: 'penNames', value: [{ id: 'orla', name: 'Orla Fenwright', note: 'Born at sea.' }] },
     { key: 'proof', value: [{ id: 'en', words: ['tidewarden'], left: ['["twice","so"]'] }] },

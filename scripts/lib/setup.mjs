@@ -67,6 +67,7 @@ const debian = {
   qpdf: '/usr/bin/qpdf',
   'zbar-tools': '/usr/bin/zbarimg',
   ghostscript: '/usr/bin/gs',
+  hunspell: '/usr/bin/hunspell',
   'libreoffice-writer-nogui': '/usr/bin/soffice',
   pandoc: '/usr/bin/pandoc',
   z3: '/usr/bin/z3',

@@ -8,6 +8,7 @@ import { putBlobs } from './blobs'
 import { takeOutlets } from './outletChanges'
 import { allOutlets } from './outlets'
 import { db } from './db'
+import { keptDictionaries } from './dictionaries'
 import { keptImprints } from './imprints'
 import { keptMatter } from './matter'
 import { keptPenNames } from './penNames'
@@ -45,7 +46,8 @@ export async function collectLibrary(): Promise<Library> {
     ...(await keptImprints()).flatMap(i => i.logo ?? []),
     ...(await keptPenNames()).flatMap(n => n.portrait ?? []),
   ].map(a => a.id)
-  const parts = [...versions.flatMap(v => v.parts), ...shown].filter(hash => !held.has(hash))
+  const texts = (await keptDictionaries()).flatMap(d => [d.aff, d.dic].filter(h => h !== undefined))
+  const parts = [...versions.flatMap(v => v.parts), ...shown, ...texts].filter(hash => !held.has(hash))
   const pieces = (await db.pieces.toArray()).map(({ id: _id, ...p }) => p)
   const tallies = await db.tallies.toArray()
   return {

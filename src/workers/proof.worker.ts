@@ -1,6 +1,17 @@
 import * as Comlink from 'comlink'
-import nspell from 'nspell'
-import { createProofreader, dictionaryOf, likeliest, type Proof, type ProofAsk, type ReadSection } from '@/core/proof'
+import {
+  createProofreader,
+  type Dictionary,
+  dictionaryOf,
+  likeliest,
+  type NamedBytes,
+  openDictionary,
+  type Proof,
+  type ProofAsk,
+  type ReadDictionary,
+  readOwnDictionary,
+  type ReadSection,
+} from '@/core/proof'
 import './faults'
 
 /** Reads books for doubts, a book at a time; dictionaries are read when they are first wanted. Nothing leaves it but its answers. */
@@ -13,19 +24,40 @@ export interface ProofRead extends Proof {
   trouble?: string
 }
 
-type Dictionary = ReturnType<typeof nspell>
+/** The author's own dictionary, and of which language it is. */
+export interface OwnTexts {
+  language: string
+  /** Names it: the same name is the same dictionary. */
+  name: string
+  aff: string
+  dic: string
+}
 
 const reader = createProofreader()
 let sections = new Map<string, ReadSection>()
+let own: OwnTexts | undefined
 let dictionary: { name: string; read: Promise<Dictionary> } | undefined
 /** What the dictionary said of words. */
 const verdicts = new Map<string, boolean>()
 
-/** Kept while it is asked for: a second language takes the place of the first. */
-function dictionaryNamed(name: string): Promise<Dictionary> {
+/** The dictionary of a language: the author's own, or the one that ships. Kept while it is asked for: a second takes the place of the first. */
+function dictionaryFor(language: string): Promise<Dictionary> | undefined {
+  if (own?.language === language) {
+    const { name, aff, dic } = own
+    return opened(name, async () => openDictionary(aff, dic))
+  }
+  const found = dictionaryOf(language)
+  if (!('name' in found)) return undefined
+  const { name } = found
+  return opened(name, () =>
+    Promise.all([file(`${name}.aff`), file(`${name}.dic`)]).then(([aff, dic]) => openDictionary(aff, dic)),
+  )
+}
+
+function opened(name: string, open: () => Promise<Dictionary>): Promise<Dictionary> {
   if (dictionary?.name === name) return dictionary.read
   verdicts.clear()
-  const read = Promise.all([file(`${name}.aff`), file(`${name}.dic`)]).then(([aff, dic]) => nspell(aff, dic))
+  const read = open()
   // One that could not be read is tried again when it is next asked for.
   read.catch(() => {
     if (dictionary?.read === read) dictionary = undefined
@@ -45,12 +77,24 @@ async function file(name: string): Promise<string> {
 const spellerOf = (known: Dictionary) => ({
   right(word: string): boolean {
     let is = verdicts.get(word)
-    if (is === undefined) verdicts.set(word, (is = known.correct(word)))
+    if (is === undefined) verdicts.set(word, (is = known.right(word)))
     return is
   },
 })
 
 const api = {
+  /** The author's own dictionary from now on, or none. */
+  use(texts: OwnTexts | undefined): void {
+    own = texts
+  },
+
+  /** A dictionary out of files that were chosen; its words are looked through once. */
+  dictionaryIn(files: readonly NamedBytes[], language: string): ReadDictionary {
+    const read = readOwnDictionary(files, language)
+    openDictionary(read.aff, read.dic)
+    return read
+  },
+
   /** The book's doubts. Sections that come without their text are as they were. */
   async read(sent: readonly SentSection[], ask: ProofAsk): Promise<ProofRead> {
     const now = sent.map(({ id, title, doc }): ReadSection => {
@@ -62,19 +106,18 @@ const api = {
     })
     sections = new Map(now.map(s => [s.id, s]))
     reader.take(now)
-    const found = ask.kinds.includes('spelling') ? dictionaryOf(ask.language) : { why: '' }
-    if (!('name' in found)) return reader.doubts(ask)
+    const wanted = ask.kinds.includes('spelling') ? dictionaryFor(ask.language) : undefined
+    if (!wanted) return reader.doubts(ask)
     // Without its dictionary a book is read all the same for every other kind.
-    const known = await dictionaryNamed(found.name).catch((e: Error) => e.message)
+    const known = await wanted.catch((e: Error) => e.message)
     return typeof known === 'string' ? { ...reader.doubts(ask), trouble: known } : reader.doubts(ask, spellerOf(known))
   },
 
   /** What a word may have been meant as, the likeliest first. */
   async meant(language: string, word: string): Promise<string[]> {
-    const found = dictionaryOf(language)
-    if (!('name' in found)) return []
-    const known = await dictionaryNamed(found.name)
-    return likeliest(word, known.suggest(word), reader.count).map(w => w.replaceAll("'", '’'))
+    const known = await dictionaryFor(language)
+    if (!known) return []
+    return likeliest(word, known.meant(word), reader.count).map(w => w.replaceAll("'", '’'))
   },
 }
 

@@ -130,7 +130,8 @@ export class Sheet {
   part(id: string, label: string, { x, y, width, height }: Box, fill: (own: Sheet, room: Box) => void): void {
     this.worded(id, label, (own, said) => {
       own.words(said, { x, y: y + own.size * 0.8, width }, 'bold')
-      const taken = own.size * 1.3
+      // On the smallest pages the label takes all there is, its line within it.
+      const taken = Math.min(own.size * 1.3, height - HAIRLINE)
       own.strong.across(x, x + width, y + taken)
       fill(own, { x, y: y + taken, width, height: Math.max(0, height - taken) })
     })

@@ -5,7 +5,7 @@ import { isMatter } from './matter'
 import { isDesign } from './designFile'
 import { isRecipe } from './recipe'
 import { versionKinds } from './thinning'
-import { isImprint, isLanguageProof, isPenName } from './supplies'
+import { isImprint, isKeptDictionary, isLanguageProof, isPenName } from './supplies'
 import { Fault, profileSchema, strangeKey } from '../trade'
 
 /** The head of a backup as it comes in: what its list says of books, listings, versions, pieces and settings. */
@@ -88,6 +88,7 @@ const settingValue: Record<string, (v: unknown) => boolean> = {
   imprints: v => Array.isArray(v) && v.length <= 500 && v.every(isImprint),
   matter: v => Array.isArray(v) && v.length <= 500 && v.every(isMatter),
   penNames: v => Array.isArray(v) && v.length <= 500 && v.every(isPenName),
+  dictionaries: v => Array.isArray(v) && v.length <= 500 && v.every(isKeptDictionary),
   proof: v => Array.isArray(v) && v.length <= 500 && v.every(isLanguageProof),
   designs: v => Array.isArray(v) && v.length <= 500 && v.every(isDesign),
   recipes: v => Array.isArray(v) && v.length <= 500 && v.every(isRecipe),

@@ -1,8 +1,9 @@
 import type { KeptImprint, KeptProof, PenName } from '../book'
+import type { KeptDictionary } from '../proof'
 import { fields } from '../trade'
 import { assetSchema, idForm, proofSchema } from './bookSchema'
 
-const { like, list, optional, shape, text } = fields
+const { like, list, optional, shape, text, whole } = fields
 
 /** Packages that hold what was kept before, by their hashes. */
 export const formerSchema = () => list(like(/^[0-9a-f]{64}$/, 'is no hash').required(), 10_000)
@@ -47,3 +48,18 @@ export const isLanguageProof = (value: unknown): value is LanguageProof => {
   const { id: tag, ...told } = Object(value) as Partial<LanguageProof>
   return typeof tag === 'string' && idForm.test(tag) && proofSchema().isValidSync(told)
 }
+
+const hash = () => like(/^[0-9a-f]{64}$/, 'is no hash')
+const dictionarySchema = () =>
+  shape({
+    id: id(),
+    name: text(300).required(),
+    aff: hash(),
+    dic: hash().required(),
+    words: whole(1, 1e8).required(),
+    bytes: whole(1, 1e9).required(),
+  })
+
+/** Whether something kept is a dictionary in order. */
+export const isKeptDictionary = (value: unknown): value is KeptDictionary =>
+  !!value && typeof value === 'object' && dictionarySchema().isValidSync(value)

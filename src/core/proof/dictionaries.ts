@@ -5,7 +5,7 @@ export interface NoDictionary {
   why: string
 }
 
-/** Dictionaries that ship, by primary tag; two of English. Their licences stand beside them. */
+/** Dictionaries that ship, by primary tag; two of English and of Portuguese. Their licences stand beside them. */
 const shipped: Record<string, string> = {
   en: 'en-gb',
   'en-us': 'en',
@@ -17,6 +17,8 @@ const shipped: Record<string, string> = {
   pl: 'pl',
   el: 'el',
   ru: 'ru',
+  pt: 'pt',
+  'pt-pt': 'pt-pt',
 }
 
 const LICENCE =
@@ -27,7 +29,6 @@ const lacking: Record<string, string> = {
   nb: LICENCE,
   cs: LICENCE,
   fi: 'there is no open dictionary of this language in the form that can be read here',
-  pt: 'the open dictionary of this language is too large to be read in a browser',
 }
 
 /** The files' name of a language's dictionary, or why there is none. */

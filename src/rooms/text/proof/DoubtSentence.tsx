@@ -24,7 +24,8 @@ export function DoubtSentence({
   const key = everywhereKey(doubt)
   const alike = key ? proof.doubts.filter(d => everywhereKey(d) === key && d.was === was).length : 1
   const remedies = (doubt.remedies.length ? doubt.remedies : (meant ?? [])).slice(0, OFFERED)
-  const looking = kind === 'spelling' && !meant && !proof.noDictionary
+  const looking =
+    kind === 'spelling' && !meant && !!proof.dictionary && (!!proof.dictionary.own || !proof.dictionary.lacking)
   const [first] = remedies
   return (
     <div className="doubt" aria-label="The doubt" role="group">

@@ -10,6 +10,7 @@ import { setPreferences, usePreferences } from '@/parts/preferences'
 import { ChoiceValue } from '@/parts/Sentence'
 import { SeveralValue } from '@/parts/SeveralValue'
 import { snippetOf } from '../shown/snippet'
+import { DictionarySentence } from './DictionarySentence'
 import { DoubtSentence } from './DoubtSentence'
 import type { Proofing } from './useProof'
 
@@ -49,7 +50,8 @@ export function ProofPanel({
           Done
         </Button>
       </header>
-      <Closely proof={proof} language={book.data.language} scope={scope} onScope={onScope} />
+      <Closely scope={scope} onScope={onScope} />
+      {proof.dictionary && <DictionarySentence language={book.data.language} {...proof.dictionary} />}
       {trouble && (
         <p className="trouble" role="alert">
           {trouble}
@@ -90,17 +92,7 @@ const kindChoices = proofKinds.map(({ id, name }) => ({ value: id, words: name[1
 const LOOKS = new Map(proofKinds.map(k => [k.id, k.looksAt]))
 
 /** What it looks at, and where. */
-function Closely({
-  proof,
-  language,
-  scope,
-  onScope,
-}: {
-  proof: Proofing
-  language: string
-  scope: 'book' | 'section'
-  onScope: (scope: 'book' | 'section') => void
-}) {
+function Closely({ scope, onScope }: { scope: 'book' | 'section'; onScope: (scope: 'book' | 'section') => void }) {
   const { proof: likes } = usePreferences()
   const set = (patch: Partial<typeof likes>): void => setPreferences({ proof: { ...likes, ...patch } })
   return (
@@ -144,12 +136,6 @@ function Closely({
         onChange={v => set({ margin: v as typeof likes.margin })}
       />
       .
-      {proof.noDictionary && (
-        <span className="help">
-          {' '}
-          Words are not looked up in {languageName(language)}: {proof.noDictionary}.
-        </span>
-      )}
     </p>
   )
 }

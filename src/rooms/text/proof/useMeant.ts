@@ -4,7 +4,8 @@ import type { Doubt } from '@/core/proof'
 /** So many words of a section are looked up by themselves. */
 const AHEAD = 40
 
-const NOTHING: ReadonlyMap<string, readonly string[]> = new Map()
+type Meant = ReadonlyMap<string, readonly string[]>
+const NOTHING: Meant = new Map()
 
 /**
  * What misspelt words may have been meant as: of the doubt that is looked at first, then of those beside the open text, one after
@@ -14,8 +15,12 @@ export function useMeant(
   now: Doubt | undefined,
   here: readonly Doubt[],
   meant: (word: string) => Promise<readonly string[]>,
-): ReadonlyMap<string, readonly string[]> {
-  const [known, setKnown] = useState(NOTHING)
+  /** By which dictionary. */
+  by: string | undefined,
+): Meant {
+  const [looked, setLooked] = useState({ by, known: NOTHING })
+  // What another dictionary said is nothing by this one.
+  const known = looked.by === by ? looked.known : NOTHING
   const asking = useRef(false)
   const words = [...(now ? [now] : []), ...here].filter(d => d.kind === 'spelling').map(d => d.was)
   const next = [...new Set(words)].slice(0, AHEAD).find(w => !known.has(w))
@@ -24,10 +29,10 @@ export function useMeant(
     asking.current = true
     const keep = (found: readonly string[]): void => {
       asking.current = false
-      setKnown(k => new Map(k).set(next, found))
+      setLooked(l => ({ by, known: new Map(l.by === by ? l.known : NOTHING).set(next, found) }))
     }
     // A word that nothing is found for is not asked for again.
     meant(next).then(keep, () => keep([]))
-  }, [next, meant])
+  }, [next, meant, by])
   return known
 }

@@ -1,7 +1,15 @@
 'use client'
 import { useMemo, useState } from 'react'
 import type { Book, KeptProof } from '@/core/book'
-import { dictionaryOf, type Doubt, everywhereKey, placeKey, type Told, withRemedies } from '@/core/proof'
+import {
+  dictionaryOf,
+  type Doubt,
+  everywhereKey,
+  type KeptDictionary,
+  placeKey,
+  type Told,
+  withRemedies,
+} from '@/core/proof'
 import { tellForAll, tellOfBook } from '@/data/proof'
 import { useSay } from '@/parts/useSay'
 import type { SectionActs } from '../useSectionActs'
@@ -14,8 +22,8 @@ export type Where = 'here' | 'book' | 'all'
 export interface Proofing extends Pick<Read, 'doubts' | 'learnt' | 'reading' | 'trouble' | 'meant'> {
   /** What was told of this book, and of all books in its language. */
   told: { book: KeptProof; all: KeptProof }
-  /** Why words are not looked up, where they would be. */
-  noDictionary: string | undefined
+  /** In what words are looked up: the author's own, or why none ships; absent where they are not looked up. */
+  dictionary: { own: KeptDictionary | undefined; lacking: string | undefined } | undefined
   /** The doubt that is looked at. */
   at: number
   now: Doubt | undefined
@@ -54,7 +62,9 @@ export function useProof(
     reading: read.reading,
     trouble: read.trouble,
     meant: read.meant,
-    noDictionary: 'why' in found && read.kinds.includes('spelling') ? found.why : undefined,
+    dictionary: read.kinds.includes('spelling')
+      ? { own: read.own, lacking: 'why' in found ? found.why : undefined }
+      : undefined,
     at: place,
     now: doubts[place],
     step: to => setAt(doubts.length ? ((to % doubts.length) + doubts.length) % doubts.length : 0),

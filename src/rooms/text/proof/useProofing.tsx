@@ -46,7 +46,7 @@ export function useProofing({
     }
   }, [editor, here, now, open])
   const lookUp = useLatest(read.meant)
-  const meant = useMeant(on ? now : undefined, here, lookUp)
+  const meant = useMeant(on ? now : undefined, here, lookUp, read.dictionary?.own?.dic)
   const firstOf = (d: Doubt): string | undefined => d.remedies[0] ?? meant.get(d.was)?.[0]
   useEffect(() => {
     // The browser's own underlines would stand under ours.

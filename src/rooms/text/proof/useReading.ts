@@ -1,11 +1,12 @@
 'use client'
 import { useDeferredValue, useEffect, useMemo, useRef, useState } from 'react'
 import type { Book, KeptProof } from '@/core/book'
-import { dataWords, type Doubt, proofKinds, type ProofAsk } from '@/core/proof'
+import { dataWords, type Doubt, type KeptDictionary, proofKinds, type ProofAsk } from '@/core/proof'
 import { toldForAll } from '@/data/proof'
 import { usePreferences } from '@/parts/preferences'
 import { useLatest } from '@/parts/useLatest'
 import { openProof, type ProofClient } from '@/workers/proofClient'
+import { useOwnDictionary } from './useOwnDictionary'
 
 export const NOTHING_TOLD: KeptProof = { words: [], left: [] }
 
@@ -17,6 +18,8 @@ export interface Read {
   /** What it was told for all books in the language. */
   all: KeptProof
   kinds: readonly string[]
+  /** The author's own dictionary of the language. */
+  own: KeptDictionary | undefined
   /** Whether it is of the book as it was. */
   reading: boolean
   trouble: string | undefined
@@ -61,8 +64,10 @@ export function useReading(book: Book, on: boolean): Read {
     }),
     [language, data, off, own, all],
   )
+  const dictionary = useOwnDictionary(language, on)
   const read = useLatest((): void => {
     const reader = client.current
+    reader?.use(dictionary.texts)
     const sections = text.sections.filter(s => !s.made)
     reader
       ?.read(
@@ -79,15 +84,16 @@ export function useReading(book: Book, on: boolean): Read {
       )
   })
   useEffect(() => {
-    if (on) read()
-  }, [on, read, text, asked])
+    if (on && dictionary.ready) read()
+  }, [on, read, text, asked, dictionary.ready, dictionary.texts])
   return {
     doubts: found.doubts,
     learnt: found.learnt,
     all,
     kinds: asked.kinds,
+    own: dictionary.kept,
     reading: on && found.of !== text && !trouble,
-    trouble,
+    trouble: trouble ?? dictionary.trouble,
     toldAll: () => toldForAll(language).then(setAll),
     meant: word => client.current?.meant(language, word.replaceAll('’', "'")) ?? Promise.resolve([]),
   }
