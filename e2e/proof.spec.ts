@@ -56,4 +56,18 @@ test('what is misspelt is doubted in the margin with its remedy, mended by a key
   await page.getByRole('button', { name: 'Proof …' }).click()
   await panel.getByText('1 word of all your books in English').click()
   await expect(panel).toContainText('lampion')
+
+  // A dictionary of one's own takes the place of the one that ships, until it is put away.
+  await expect(panel.getByRole('status')).toContainText(/\d doubt/)
+  const before = await doubts(page)
+  const files = panel.getByLabel('Files of a dictionary')
+  const named = (name: string, words: string) => ({ name, mimeType: 'text/plain', buffer: Buffer.from(words) })
+  await files.setInputFiles([named('harbour.aff', 'SET UTF-8\nSFX A Y 1\nSFX A 0 s .\n')])
+  await expect(page.getByText('the file that ends in .dic belongs to it')).toBeVisible()
+  await files.setInputFiles([named('harbour.dic', '2\nregatta/A\nlamp/A\n')])
+  await expect(panel).toContainText('Words are looked up in harbour.dic, 2 words that you brought in')
+  await expect.poll(() => doubts(page)).toBeGreaterThan(before)
+  await panel.getByRole('button', { name: 'put it away' }).click()
+  await expect(panel).toContainText('the British English dictionary that ships')
+  await expect.poll(() => doubts(page)).toBe(before)
 })

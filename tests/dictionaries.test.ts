@@ -2,10 +2,8 @@ import { describe, expect, test } from '@jest/globals'
 import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import nspell from 'nspell'
 import { printedLanguages, printedWords } from '../src/core/book'
 import { type Dictionary, dictionaryOf, openDictionary, shippedDictionaries } from '../src/core/proof'
-import { wordTable } from '../src/core/proof/spelling/wordTable'
 import { cases } from './support/deep'
 import { run } from './support/run'
 
@@ -53,21 +51,11 @@ describe('dictionaries', () => {
     expect(dictionary(name).meant(wrong)).toContain(meant)
   })
 
-  // Our own way of finding forms against two others: nspell, which spreads every word out, and Hunspell, whose format this is.
-  test('nspell, given a part of the words, spreads out no form that is not known here', () => {
-    for (const name of ['en-gb', 'fr', 'es', 'pl', 'ru', 'pt']) {
-      const aff = read(name, 'index.aff')
-      const some = every(read(name, 'index.dic').split('\n').slice(1), cases(900, 5000)).join('\n')
-      const spread = Object.keys((nspell(aff, `0\n${some}\n`) as unknown as { data: object }).data)
-      expect(spread.length).toBeGreaterThan(200)
-      const { simpleFlagsOf } = wordTable(aff, `0\n${some}\n`)
-      expect([name, spread.filter(form => form && !simpleFlagsOf(form))]).toEqual([name, []])
-    }
-  })
+  // The program whose format these files are takes forms apart in a way of its own.
   test.each(shippedDictionaries.map(name => ({ name })))(
     '$name: Hunspell finds the same forms right',
     async ({ name }) => {
-      const forms = tried(name, cases(6000, 60_000))
+      const forms = tried(name, cases(4500, 60_000))
       const file = join(mkdtempSync(join(tmpdir(), 'porchlight-forms-')), 'forms.txt')
       writeFileSync(file, `${forms.join('\n')}\n`)
       const said = await run('hunspell', ['-d', join(folder(name), 'index'), '-i', 'utf-8', '-l', file], {
@@ -87,10 +75,6 @@ describe('dictionaries', () => {
     },
   )
 })
-
-/** Some of many, from all over. */
-const every = <T>(of: readonly T[], count: number): T[] =>
-  Array.from({ length: count }, (_, i) => of[(i * 7919) % of.length]!)
 
 /** Forms that a dictionary may have: its words, with ends and beginnings put on rightly or not, joined, misspelt. */
 function tried(name: string, count: number): string[] {

@@ -42,6 +42,9 @@ export function ProofPanel({
 }) {
   const { doubts, now, at, trouble, reading } = proof
   const sections = new Set(doubts.map(d => d.section)).size
+  const dictionary = proof.dictionary && <DictionarySentence language={book.data.language} {...proof.dictionary} />
+  // That words are not looked up is said before what else is found.
+  const lacks = !!proof.dictionary?.lacking && !proof.dictionary.own
   return (
     <section className="finding proofing" aria-label="Proof">
       <header>
@@ -51,7 +54,7 @@ export function ProofPanel({
         </Button>
       </header>
       <Closely scope={scope} onScope={onScope} />
-      {proof.dictionary && <DictionarySentence language={book.data.language} {...proof.dictionary} />}
+      {lacks && dictionary}
       {trouble && (
         <p className="trouble" role="alert">
           {trouble}
@@ -83,6 +86,7 @@ export function ProofPanel({
           }}
         />
         <ToldOf proof={proof} readOnly={readOnly} language={book.data.language} />
+        {!lacks && dictionary}
       </div>
     </section>
   )
