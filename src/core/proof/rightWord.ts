@@ -7,9 +7,9 @@ export const bareWord = (form: string): string => form.replace(/'s?$/i, '')
 
 /** Whether a word is known, to the dictionary or to the author. A single letter is. */
 export function rightWord(form: string, { speller, known }: Reading): boolean {
-  if (form.length < 2 || !speller || known(form) || speller.right(form)) return true
+  if (form.length < 2 || !speller || speller.right(form) || known(form)) return true
   const bare = bareWord(form)
-  if (bare !== form && (bare.length < 2 || known(bare) || speller.right(bare))) return true
+  if (bare !== form && (bare.length < 2 || speller.right(bare) || known(bare))) return true
   // 'tis, 'em: a word that begins with its apostrophe.
   return speller.right(`'${form}`)
 }
