@@ -176,8 +176,8 @@ function Closely({ search, find }: { search: Search; find: Find }) {
       {search.pattern && (
         <span className="help">
           {' '}
-          . is any letter, \d a figure, \w a letter or a figure, + one or more, ? one or none, [abc] one of these, ( )
-          what $1 puts back, ^ and $ the ends of a paragraph.
+          \d is a figure, \w a letter or a figure, . whatever stands there, + one or more, ? one or none, [abc] one of
+          these, ( ) what $1 puts back, ^ and $ the ends of a paragraph.
         </span>
       )}
     </p>
