@@ -406,7 +406,7 @@ test('words are in a language of their own, headings are in the contents, and bo
   const passage = page.getByRole('region', { name: 'The passage at the cursor' })
   const paragraph = (await text(page).locator('p').first().textContent())!
   await expect(passage).toContainText(
-    /chosen words? \(\d+ characters, \d+ seconds? to read, about [\d.]+ pages in print\) (is|are) in British English, as the book is/,
+    /The one chosen word \(\d+ characters, 1 second to read\) is in British English, as the book is/,
   )
   await value(page, 'Language of the words', 'Welsh')
   await expect(text(page).locator('[lang=cy]')).toHaveCount(1)

@@ -20,6 +20,7 @@ import {
   roundPages,
   specProblems,
   spineThickness,
+  steadyList,
   sub,
   toNumber,
 } from '.'
@@ -172,4 +173,25 @@ describe('outlet profiles', () => {
     expect(formatMoney(1399, 'USD')).toBe('$13.99')
     expect(formatMoney(-5, 'GBP')).toBe('−£0.05')
   })
+})
+
+test('a list worked out anew keeps the things of the former one that say the same, and is it where nothing changed', () => {
+  const thing = fc.record({ id: fc.nat(20), says: fc.nat(2) })
+  const things = fc.uniqueArray(thing, { selector: t => t.id, maxLength: 15 })
+  fc.assert(
+    fc.property(things, things, (former, now) => {
+      const made = steadyList(
+        former,
+        now,
+        t => String(t.id),
+        (a, b) => a.says === b.says,
+      )
+      expect(made).toEqual(now)
+      for (const t of made) {
+        const was = former.find(f => f.id === t.id && f.says === t.says)
+        if (was) expect(t).toBe(was)
+      }
+      expect(made === former).toBe(JSON.stringify(former) === JSON.stringify(now))
+    }),
+  )
 })

@@ -44,6 +44,8 @@ export function inReading({ words, characters }: ChosenText, perWord: number | u
       : Math.round(minutes) === 1
         ? 'a minute'
         : `${Math.round(minutes)} minutes`
-  const pages = perWord === undefined ? '' : `, about ${(words * perWord).toFixed(1)} pages in print`
+  // Less than can be said in tenths is not said.
+  const tenths = Math.round(words * (perWord ?? 0) * 10)
+  const pages = tenths ? `, about ${(tenths / 10).toFixed(1)} pages in print` : ''
   return `${characters.toLocaleString('en')} ${characters === 1 ? 'character' : 'characters'}, ${time} to read${pages}`
 }

@@ -1,5 +1,6 @@
 import { type BlockJson, blockIds, type Book, type Section } from '@/core/book'
 import { wordsBetween } from '@/core/compare'
+import { steadyList } from '@/core/trade'
 import type { ReviewOf } from '../returned'
 import type { DifferenceKind, ReviewDifference } from './difference'
 import { type Group, groupOf } from './groups'
@@ -7,6 +8,7 @@ import { bare, type Layout, layoutOf, said } from './layout'
 import { type Change, type Merged, merged } from './merged'
 import { type Move, movesBetween, standsAlike } from './moves'
 import { recordChanges } from './record'
+import { sameDifference } from './sameDifference'
 import { partsOf } from './shown'
 import { textOfTokens } from './tokens'
 import { whoOf } from './who'
@@ -70,8 +72,13 @@ export function against(review: Review, now: Book, left: ReadonlySet<string>): A
   seen.sections(now)
   for (const c of recordChanges(review.sent, review.back, now))
     seen.add('record', c.key, { parts: c.parts, about: c.about, ...(c.clash && { clash: c.clash }) })
-  return { differences: seen.inOrder(now), groups }
+  const differences = steadyList(latest.get(review) ?? [], seen.inOrder(now), d => d.key, sameDifference)
+  latest.set(review, differences)
+  return { differences, groups }
 }
+
+/** What was shown of a review last. */
+const latest = new WeakMap<Review, readonly ReviewDifference[]>()
 
 function groupMerge(
   { layouts: { sent, back } }: Review,

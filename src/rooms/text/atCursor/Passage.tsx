@@ -37,12 +37,13 @@ const BOOKS = 'book'
 /** What the chosen words come to. */
 function Counted({ book, editor, pages }: { book: Book; editor: Editor; pages: number | undefined }) {
   const chosen = chosenIn(editor)
-  if (!chosen) return 'The chosen words'
+  if (!chosen) return 'The chosen words are'
   const whole = book.sections.reduce((n, s) => n + (s.made ? 0 : docWords(s.doc)), 0)
   return (
     <>
       The {chosen.words === 1 ? 'one' : <b>{chosen.words.toLocaleString('en')}</b>} chosen{' '}
-      {chosen.words === 1 ? 'word' : 'words'} ({inReading(chosen, pages && whole ? pages / whole : undefined)})
+      {chosen.words === 1 ? 'word' : 'words'} ({inReading(chosen, pages && whole ? pages / whole : undefined)}){' '}
+      {chosen.words === 1 ? 'is' : 'are'}
     </>
   )
 }
@@ -71,7 +72,7 @@ function Sentence({
   const tags = tag === undefined || others.includes(tag) ? others : [tag, ...others]
   return (
     <>
-      {chosen ? <Counted book={book} editor={editor} pages={known.count} /> : 'These words'} are in{' '}
+      {chosen ? <Counted book={book} editor={editor} pages={known.count} /> : 'These words are'} in{' '}
       <ChoiceValue
         label="Language of the words"
         value={tag ?? BOOKS}

@@ -1,10 +1,11 @@
 'use client'
 import { Button, Checkbox, Input } from 'antd'
-import { useEffect, useRef, useState } from 'react'
+import { memo, useEffect, useMemo, useRef, useState } from 'react'
 import { type Book, type Hit, labels, roles, type Search, shortName } from '@/core/book'
 import { ActValue } from '@/parts/ActValue'
 import { ordinal } from '@/parts/ordinal'
 import { ChoiceValue } from '@/parts/Sentence'
+import { useLatest } from '@/parts/useLatest'
 import { useSay } from '@/parts/useSay'
 import { snippetOf } from '../shown/snippet'
 import type { Becomes, Find } from './useFind'
@@ -41,7 +42,7 @@ export function FindPanel({
   const words = useRef<HTMLSpanElement>(null)
   useEffect(() => words.current?.querySelector('input')?.focus(), [])
   const names = labels(book.sections, book.data.language)
-  const all = found.flatMap(f => f.hits.map(hit => ({ section: f.section.id, hit })))
+  const all = useMemo(() => found.flatMap(f => f.hits.map(hit => ({ section: f.section.id, hit }))), [found])
   const now = all[at]
   const left = find.anyPassed ? all.filter(p => !find.passed(p.section, p.hit)).length : count
   const step = (by: number): void => {
@@ -50,6 +51,11 @@ export function FindPanel({
     find.step(at + by)
     onShow(to.section, to.hit)
   }
+  const pass = useLatest(find.pass)
+  const show = useLatest((section: string, hit: Hit): void => {
+    find.step(all.findIndex(p => p.hit === hit))
+    onShow(section, hit)
+  })
   const become = (what: Becomes, only?: (typeof all)[number]): void =>
     void find.become(what, only).then(stands => {
       if (stands && !only)
@@ -115,11 +121,9 @@ export function FindPanel({
                     hit={hit}
                     passed={find.passed(section.id, hit)}
                     current={now?.hit === hit}
-                    onPass={() => find.pass(section.id, hit)}
-                    onShow={() => {
-                      find.step(all.findIndex(p => p.hit === hit))
-                      onShow(section.id, hit)
-                    }}
+                    section={section.id}
+                    onPass={pass}
+                    onShow={show}
                   />
                 ))}
               </ul>
@@ -232,25 +236,32 @@ function Changing({
   )
 }
 
-/** A place in its line. */
-function Place({
-  hit: { in: line, from, to },
+/** A place in its line: one of many, drawn anew when it is another. */
+const Place = memo(function Place({
+  section,
+  hit,
   passed,
   current,
   onPass,
   onShow,
 }: {
+  section: string
   hit: Hit
   passed: boolean
   current: boolean
-  onPass: () => void
-  onShow: () => void
+  onPass: (section: string, hit: Hit) => void
+  onShow: (section: string, hit: Hit) => void
 }) {
+  const { in: line, from, to } = hit
   const { cutBefore, before, found, behind, cutBehind } = snippetOf(line.text, from, to)
   return (
     <li data-current={current} data-passed={passed}>
-      <Checkbox checked={!passed} aria-label={`Change “${before}${found}${behind}”`} onChange={onPass} />
-      <button type="button" onClick={onShow}>
+      <Checkbox
+        checked={!passed}
+        aria-label={`Change “${before}${found}${behind}”`}
+        onChange={() => onPass(section, hit)}
+      />
+      <button type="button" onClick={() => onShow(section, hit)}>
         {cutBefore && '…'}
         {before}
         <b>{found}</b>
@@ -260,4 +271,4 @@ function Place({
       </button>
     </li>
   )
-}
+})

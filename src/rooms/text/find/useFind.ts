@@ -64,9 +64,11 @@ export function useFind(book: Book, open: string | undefined, acts: SectionActs)
   const text = useDeferredValue(book)
   const made = useMemo(() => finderOf(asked), [asked])
   const find = made && 'find' in made ? made.find : undefined
+  // Sections that are as they were are not searched again.
+  const known = useMemo(() => find && { find, sections: new WeakMap<Section, FoundIn>() }, [find])
   const found = useMemo(
-    () => (find ? foundIn(text, find, scope === 'section' ? open : undefined) : []),
-    [text, find, scope, open],
+    () => (known ? foundIn(text, known, scope === 'section' ? open : undefined) : []),
+    [text, known, scope, open],
   )
   const count = found.reduce((n, f) => n + f.hits.length, 0)
   const anew = (): void => {
@@ -122,12 +124,18 @@ function toggled(set: ReadonlySet<string>, key: string): ReadonlySet<string> {
   return next
 }
 
-const foundIn = (book: Book, find: Finder, only: string | undefined): FoundIn[] =>
-  book.sections.flatMap(section => {
+function foundIn(
+  book: Book,
+  { find, sections }: { find: Finder; sections: WeakMap<Section, FoundIn> },
+  only: string | undefined,
+): FoundIn[] {
+  return book.sections.flatMap(section => {
     if (section.made || (only !== undefined && section.id !== only)) return []
-    const hits = hitsIn(section.doc, find)
-    return hits.length ? [{ section, hits }] : []
+    let there = sections.get(section)
+    if (!there) sections.set(section, (there = { section, hits: hitsIn(section.doc, find) }))
+    return there.hits.length ? [there] : []
   })
+}
 
 function changed(
   section: Section,

@@ -162,6 +162,7 @@ test('what is chosen is counted: words, characters, time to read, pages in print
     '4,000 characters, 4 minutes to read, about 4.8 pages in print',
   )
   expect(inReading({ words: 1, characters: 1 }, undefined)).toBe('1 character, 1 second to read')
+  expect(inReading({ words: 2, characters: 9 }, 0.005)).toBe('9 characters, 1 second to read')
 })
 
 describe('doubts of the proof in the margin', () => {

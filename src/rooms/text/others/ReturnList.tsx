@@ -1,10 +1,11 @@
 'use client'
-import { useEffect, useRef, useState } from 'react'
+import { memo, useEffect, useRef, useState } from 'react'
 import { type Book, labels, roles, shortName } from '@/core/book'
 import type { DifferenceKind, ReviewDifference } from '@/core/review'
 import { ActValue } from '@/parts/ActValue'
 import { ordinal } from '@/parts/ordinal'
 import { ChoiceValue } from '@/parts/Sentence'
+import { useLatest } from '@/parts/useLatest'
 import { ChangeSentence, momentOf, Words } from './ChangeSentence'
 import type { Looking } from './useReturn'
 
@@ -119,6 +120,10 @@ function Places({ book, looking, onShow }: { book: Book; looking: Looking; onSho
   const { differences = [], now } = looking
   const names = labels(book.sections, book.data.language)
   const listed = differences.slice(0, LISTED)
+  const choose = useLatest((d: ReviewDifference): void => {
+    looking.step(differences.indexOf(d))
+    onShow(d)
+  })
   const root = useRef<HTMLDivElement>(null)
   useEffect(() => {
     root.current?.querySelector('[data-current=true]')?.scrollIntoView({ block: 'nearest' })
@@ -141,23 +146,7 @@ function Places({ book, looking, onShow }: { book: Book; looking: Looking; onSho
           <h3>{name}</h3>
           <ul>
             {here.map(d => (
-              <li key={d.key} data-current={d === now}>
-                <button
-                  type="button"
-                  onClick={() => {
-                    looking.step(differences.indexOf(d))
-                    onShow(d)
-                  }}
-                >
-                  <Words parts={d.parts.map(p => ({ ...p, text: shortened(p.text) }))} />{' '}
-                  <em>
-                    {d.about ? `${d.about}; ` : ''}
-                    {d.by}
-                    {d.when ? `, ${momentOf(d.when)}` : ''}
-                    {d.clash ? '; you changed it, too' : ''}
-                  </em>
-                </button>
-              </li>
+              <Place key={d.key} d={d} current={d === now} onChoose={choose} />
             ))}
           </ul>
         </section>
@@ -166,6 +155,31 @@ function Places({ book, looking, onShow }: { book: Book; looking: Looking; onSho
     </div>
   )
 }
+
+/** One of many: it is drawn anew when it says something else. */
+const Place = memo(function Place({
+  d,
+  current,
+  onChoose,
+}: {
+  d: ReviewDifference
+  current: boolean
+  onChoose: (d: ReviewDifference) => void
+}) {
+  return (
+    <li data-current={current}>
+      <button type="button" onClick={() => onChoose(d)}>
+        <Words parts={d.parts.map(p => ({ ...p, text: shortened(p.text) }))} />{' '}
+        <em>
+          {d.about ? `${d.about}; ` : ''}
+          {d.by}
+          {d.when ? `, ${momentOf(d.when)}` : ''}
+          {d.clash ? '; you changed it, too' : ''}
+        </em>
+      </button>
+    </li>
+  )
+})
 
 const MOST = 90
 const shortened = (t: string): string => (t.length > MOST ? `${t.slice(0, MOST).trimEnd()} …` : t)

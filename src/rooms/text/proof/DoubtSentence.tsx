@@ -1,5 +1,5 @@
 'use client'
-import { Fragment } from 'react'
+import { Fragment, useMemo } from 'react'
 import { type Doubt, everywhereKey, proofKinds } from '@/core/proof'
 import { ActValue } from '@/parts/ActValue'
 import type { Proofing } from './useProof'
@@ -20,9 +20,13 @@ export function DoubtSentence({
   meant: readonly string[] | undefined
   readOnly: boolean
 }) {
-  const { kind, was, says } = doubt
+  const { kind, was, says, about } = doubt
+  const { doubts } = proof
   const key = everywhereKey(doubt)
-  const alike = key ? proof.doubts.filter(d => everywhereKey(d) === key && d.was === was).length : 1
+  const alike = useMemo(
+    () => (about === undefined ? 1 : doubts.filter(d => d.kind === kind && d.about === about && d.was === was).length),
+    [doubts, kind, about, was],
+  )
   const remedies = (doubt.remedies.length ? doubt.remedies : (meant ?? [])).slice(0, OFFERED)
   const looking =
     kind === 'spelling' && !meant && !!proof.dictionary && (!!proof.dictionary.own || !proof.dictionary.lacking)

@@ -1,7 +1,7 @@
 'use client'
 import { Button } from 'antd'
-import { useEffect, useRef } from 'react'
-import { type Book, labels, linesOf, primaryTag, roles, shortName } from '@/core/book'
+import { memo, useEffect, useMemo, useRef } from 'react'
+import { type Book, type DocJson, labels, type Line, linesOf, primaryTag, roles, shortName } from '@/core/book'
 import { type Doubt, proofKinds, type Told } from '@/core/proof'
 import { ActValue } from '@/parts/ActValue'
 import { ordinal } from '@/parts/ordinal'
@@ -9,6 +9,7 @@ import { languageName } from '@/parts/languages'
 import { setPreferences, usePreferences } from '@/parts/preferences'
 import { ChoiceValue } from '@/parts/Sentence'
 import { SeveralValue } from '@/parts/SeveralValue'
+import { useLatest } from '@/parts/useLatest'
 import { snippetOf } from '../shown/snippet'
 import { DictionarySentence } from './DictionarySentence'
 import { DoubtSentence } from './DoubtSentence'
@@ -41,7 +42,7 @@ export function ProofPanel({
   onClose: () => void
 }) {
   const { doubts, now, at, trouble, reading } = proof
-  const sections = new Set(doubts.map(d => d.section)).size
+  const sections = useMemo(() => new Set(doubts.map(d => d.section)).size, [doubts])
   const dictionary = proof.dictionary && <DictionarySentence language={book.data.language} {...proof.dictionary} />
   // That words are not looked up is said before what else is found.
   const lacks = !!proof.dictionary?.lacking && !proof.dictionary.own
@@ -158,6 +159,7 @@ function Places({
 }) {
   const names = labels(book.sections, book.data.language)
   const listed = doubts.slice(0, LISTED)
+  const show = useLatest(onShow)
   const root = useRef<HTMLDivElement>(null)
   useEffect(() => {
     root.current?.querySelector('[data-current=true]')?.scrollIntoView({ block: 'nearest' })
@@ -169,18 +171,19 @@ function Places({
         .filter(({ here }) => here.length)
         .map(({ section, here }) => {
           const label = names.get(section.id)
-          const lines = linesOf(section.doc)
+          const lines = linesAt(section.doc)
           return (
             <section key={section.id}>
               <h3>{(label && shortName(label)) || roles[section.role].name}</h3>
               <ul>
                 {here.map((d, i) => (
-                  <li key={`${d.line} ${d.from} ${d.kind} ${i}`} data-current={d === now}>
-                    <button type="button" onClick={() => onShow(d)}>
-                      <InLine doubt={d} text={(d.line < 0 ? section.title : lines[d.line]?.text) ?? ''} />
-                      <em>{d.says}</em>
-                    </button>
-                  </li>
+                  <Place
+                    key={`${d.line} ${d.from} ${d.kind} ${i}`}
+                    doubt={d}
+                    text={(d.line < 0 ? section.title : lines[d.line]?.text) ?? ''}
+                    current={d === now}
+                    onShow={show}
+                  />
                 ))}
               </ul>
             </section>
@@ -191,19 +194,38 @@ function Places({
   )
 }
 
-/** A doubt in its line. */
-function InLine({ doubt: { from, to, was }, text }: { doubt: Doubt; text: string }) {
+/** A text's lines, as long as it is the same. */
+function linesAt(doc: DocJson): readonly Line[] {
+  let lines = known.get(doc)
+  if (!lines) known.set(doc, (lines = linesOf(doc)))
+  return lines
+}
+const known = new WeakMap<DocJson, readonly Line[]>()
+
+interface PlaceAt {
+  doubt: Doubt
+  /** Of its line. */
+  text: string
+  current: boolean
+  onShow: (doubt: Doubt) => void
+}
+
+/** A doubt in its line: one of many, drawn anew when it is another. */
+const Place = memo(function Place({ doubt, text, current, onShow }: PlaceAt) {
+  const { from, to, was, says } = doubt
   const { cutBefore, before, found, behind, cutBehind } = snippetOf(text, from, to)
   return (
-    <>
-      {cutBefore && '…'}
-      {before}
-      <b>{was.trim() ? found : '␣'.repeat(was.length)}</b>
-      {behind}
-      {cutBehind && '…'}{' '}
-    </>
+    <li data-current={current}>
+      <button type="button" onClick={() => onShow(doubt)}>
+        {cutBefore && '…'}
+        {before}
+        <b>{was.trim() ? found : '␣'.repeat(was.length)}</b>
+        {behind}
+        {cutBehind && '…'} <em>{says}</em>
+      </button>
+    </li>
   )
-}
+})
 
 /** What was learnt and told: words that are right, doubts that are left. Each can be doubted again. */
 function ToldOf({ proof, readOnly, language }: { proof: Proofing; readOnly: boolean; language: string }) {
