@@ -33,6 +33,7 @@ export function useMeant(
     }
     // A word that nothing is found for is not asked for again.
     meant(next).then(keep, () => keep([]))
-  }, [next, meant, by])
+    // With each answer, too: what is next may have changed while it was waited for.
+  }, [next, known, meant, by])
   return known
 }
