@@ -9,6 +9,7 @@ import {
   type Section,
   threadOf,
   withOwnIds,
+  inParts,
 } from '@/core/book'
 import { against, returnedCopy, reviewOf, taken, withRemarks } from '@/core/review'
 import { anyBook, anyDoc } from './support/arbitrary'
@@ -234,7 +235,7 @@ test('edits of both sides that touch are all shown, with the three texts; whiche
 /** What somebody does to a book: blocks gone, moved, changed to others, come; titles changed, sections joined and begun. */
 const anyEdits = fc.array(
   fc.tuple(
-    fc.constantFrom('drop', 'move', 'text', 'new', 'title', 'swap', 'join', 'begin'),
+    fc.constantFrom('drop', 'move', 'text', 'new', 'title', 'facts', 'swap', 'join', 'begin'),
     fc.nat(30),
     fc.nat(30),
     anyDoc,
@@ -262,7 +263,13 @@ function afterEdits(sent: Book, edits: Edits): Book {
       } as BlockJson
     else if (does === 'new') content.splice(at, 0, doc.content[0]!)
     else if (does === 'title') s.title = `${s.title} anew`
-    else if (does === 'join' && sections.length > 1 && sections[0] !== s) {
+    else if (does === 'facts') {
+      if (a % 2) Object.assign(s, { role: 'interlude', part: 'body' })
+      if (b % 2) s.numbered = !s.numbered
+      if (b % 3 === 0) s.unlisted = true
+      if (a % 3 === 0) delete s.unprinted
+      if (a % 5 === 0) s.picture = { asset: 'a'.repeat(64), alt: `Picture ${b}`, decoration: false }
+    } else if (does === 'join' && sections.length > 1 && sections[0] !== s) {
       const i = sections.indexOf(s)
       sections[i - 1]!.doc.content.push(...content)
       sections.splice(i, 1)
@@ -273,7 +280,7 @@ function afterEdits(sent: Book, edits: Edits): Book {
       else content.push(...tail)
     }
   }
-  return withOwnIds({ ...sent, sections })
+  return withOwnIds({ ...sent, sections: inParts(sections) })
 }
 
 /** A book as others may bring it back. */
@@ -289,7 +296,9 @@ test('whatever comes back: nobody else having written, all of it taken is what c
       const { differences } = against(r, sent, NONE)
       expect(differences.filter(d => d.clash)).toEqual([])
       const all = taken(r, sent, new Set(differences.map(d => d.key)))
-      expect(all.sections.map(s => s.title)).toEqual(back.sections.map(s => s.title))
+      expect(all.sections.map(({ doc: _doc, ...facts }) => facts)).toEqual(
+        back.sections.map(({ doc: _doc, ...facts }) => facts),
+      )
       expect(texts(all)).toEqual(texts(back))
       expect(against(r, all, NONE).differences.map(d => d.key)).toEqual([])
     }),
@@ -482,6 +491,34 @@ describe('a return', () => {
       subtitle: 'With Bells',
     })
   })
+})
+
+test('what a section is: one fact changed there and another here both stand; the same one is asked; parts stay in their order', () => {
+  const sent = bookOf([['One.'], ['Two.'], ['Three.']])
+  const [one, two] = sent.sections.filter(s => !s.made) as [Section, Section]
+  const said = (id: string, patch: Partial<Section>, of = sent): Book => ({
+    ...of,
+    sections: inParts(of.sections.map(s => (s.id === id ? { ...s, ...patch } : s))),
+  })
+  const back = said(two.id, { role: 'afterword', part: 'back' }, said(one.id, { role: 'interlude', numbered: false }))
+  const now = said(one.id, { role: 'part', title: 'Begun' })
+  const { differences } = against(review(sent, back), now, NONE)
+  expect(differences.map(d => [d.section, d.about, d.parts.at(-1)!.text, d.clash])).toEqual([
+    [one.id, 'what it is', 'Interlude', { sent: 'Chapter', theirs: 'Interlude', yours: 'Part' }],
+    [one.id, 'its number', 'without a number', undefined],
+    [two.id, 'what it is', 'Afterword', undefined],
+    [undefined, 'sections in another order', expect.any(String), undefined],
+  ])
+  const free = new Set(differences.filter(d => !d.clash).map(d => d.key))
+  const all = taken(review(sent, back), now, free)
+  expect(all.sections.filter(s => !s.made).map(s => [s.id, s.role, s.numbered, s.title])).toEqual([
+    [one.id, 'part', false, 'Begun'],
+    ...sent.sections
+      .filter(s => !s.made && ![one.id, two.id].includes(s.id))
+      .map(s => [s.id, s.role, s.numbered, s.title]),
+    [two.id, 'afterword', two.numbered, two.title],
+  ])
+  expect(inParts(all.sections)).toBe(all.sections)
 })
 
 describe('what others say of the text', () => {

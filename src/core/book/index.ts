@@ -121,6 +121,7 @@ export {
   moveSection,
   moveSections,
   newSection,
+  inParts,
   removeSection,
   withNumbers,
   setRole,

@@ -161,12 +161,14 @@ export function setRole(book: Book, id: string, role: Role): Book {
   )
 }
 
-/** Stable: sections keep their order within their part. */
-const inParts = (sections: Section[]): Section[] =>
-  sections
-    .map((s, i) => [s, i] as const)
-    .sort((a, b) => rank[a[0].part] - rank[b[0].part] || a[1] - b[1])
-    .map(x => x[0])
+/** Sections front, body, back; they keep their order within their part. The very list where they stand so. */
+export const inParts = (sections: Section[]): Section[] =>
+  sections.every((s, i) => !i || rank[sections[i - 1]!.part] <= rank[s.part])
+    ? sections
+    : sections
+        .map((s, i) => [s, i] as const)
+        .sort((a, b) => rank[a[0].part] - rank[b[0].part] || a[1] - b[1])
+        .map(x => x[0])
 
 /**
  * Splits a section before a block. The second half becomes a section of the same role; where the block is a heading,

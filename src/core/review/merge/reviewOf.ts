@@ -9,6 +9,7 @@ import { type Change, type Merged, merged } from './merged'
 import { type Move, movesBetween, standsAlike } from './moves'
 import { recordChanges } from './record'
 import { sameDifference } from './sameDifference'
+import { factKey, factOf, type SectionFact, sectionFacts } from './sectionFacts'
 import { partsOf } from './shown'
 import { textOfTokens } from './tokens'
 import { whoOf } from './who'
@@ -232,7 +233,7 @@ class Seen {
       const [was, own] = [sent.sections.get(id), this.now.sections.get(id)]
       if (!was) {
         if (!own) this.sectionCame(s)
-      } else if (own)
+      } else if (own) {
         for (const field of ['title', 'subtitle'] as const)
           this.titled(`${id}/${field}/${s[field] ?? ''}`, {
             id,
@@ -240,6 +241,8 @@ class Seen {
             theirs: s[field] ?? '',
             yours: own[field] ?? '',
           })
+        for (const fact of sectionFacts) this.fact(fact, { was, theirs: s, yours: own })
+      }
     }
     for (const [id, was] of sent.sections) {
       const own = this.now.sections.get(id)
@@ -285,6 +288,27 @@ class Seen {
     if (theirs === was || theirs === yours) return
     const clash = yours === was ? {} : { clash: { sent: was, theirs, yours } }
     this.add('title', key, { section: id, parts: wordsBetween(yours, theirs), ...clash }, id)
+  }
+
+  /** What a section is, whether it is counted, and the like. */
+  private fact(fact: SectionFact, all: { was: Section; theirs: Section; yours: Section }): void {
+    const [was, theirs, yours] = [all.was, all.theirs, all.yours].map(s => factOf(fact, s))
+    if (theirs === was || theirs === yours) return
+    const [sent, came, gone] = [all.was, all.theirs, all.yours].map(fact.says) as [string, string, string]
+    this.add(
+      'set',
+      factKey(fact, all.theirs),
+      {
+        section: all.yours.id,
+        parts: [
+          { is: 'gone', text: gone },
+          { is: 'new', text: came },
+        ],
+        about: fact.about,
+        ...(yours !== was && { clash: { sent, theirs: came, yours: gone } }),
+      },
+      all.yours.id,
+    )
   }
 
   private orderOfSections(now: Book): void {

@@ -1,8 +1,9 @@
-import { type BlockJson, type Book, type Section, withOwnIds } from '@/core/book'
+import { type BlockJson, type Book, inParts, type Section, withOwnIds } from '@/core/book'
 import { type Layout, standsBehind } from './layout'
 import { withChanges } from './merged'
 import { recordChanges, withRecordChange } from './record'
 import { against, type GroupMerge, type Review } from './reviewOf'
+import { factKey, sectionFacts, withFact } from './sectionFacts'
 import { tokensOf, blocksOf, unsaid } from './tokens'
 
 const NONE: ReadonlySet<string> = new Set()
@@ -171,10 +172,17 @@ class Taking {
   }
 
   finished(now: Book): Book {
-    let sections = this.sections.map(s => this.withContent(s))
+    let sections = this.sections.map(s => this.withFacts(this.withContent(s)))
     if (this.keys.has('sections/order')) sections = inOrderOf(sections, this.review.back.sections)
+    sections = inParts(sections)
     const record = recordChanges(this.review.sent, this.review.back, now).filter(c => this.keys.has(c.key))
     return record.reduce(withRecordChange, { ...now, sections })
+  }
+
+  private withFacts(s: Section): Section {
+    const theirs = this.back.sections.get(s.id)
+    if (!theirs) return s
+    return sectionFacts.reduce((is, f) => (this.keys.has(factKey(f, theirs)) ? withFact(is, f, theirs) : is), s)
   }
 
   private withContent(s: Section): Section {

@@ -1,10 +1,10 @@
 'use client'
-import { Button } from 'antd'
 import { ActValue } from '@/parts/ActValue'
 import { DeskSentence } from '@/parts/DeskSentence'
 import { setPreferences, usePreferences, type Preferences } from '@/parts/preferences'
 import { ChoiceValue } from '@/parts/Sentence'
 import { useSay } from '@/parts/useSay'
+import { PanelFrame } from '../PanelFrame'
 import type { ReadAloud } from '../aloud/useReadAloud'
 import type { useFullScreen } from './useFullScreen'
 import './desk.css'
@@ -28,13 +28,7 @@ export function DeskPanel({
   const { desk, tone } = usePreferences()
   const say = useSay()
   return (
-    <section className="finding deskpanel" aria-label="Desk">
-      <header>
-        <h2>Desk</h2>
-        <Button size="small" type="text" aria-label="Close the desk" onClick={onClose}>
-          Done
-        </Button>
-      </header>
+    <PanelFrame name="Desk" kind="deskpanel" close="Close the desk" onClose={onClose}>
       <DeskSentence desk={desk} />
       <p>
         The light is{' '}
@@ -64,6 +58,6 @@ export function DeskPanel({
           </>
         )}
       </p>
-    </section>
+    </PanelFrame>
   )
 }

@@ -1,5 +1,5 @@
 'use client'
-import { Button, Checkbox, Input } from 'antd'
+import { Checkbox, Input } from 'antd'
 import { memo, useEffect, useMemo, useRef, useState } from 'react'
 import { type Book, type Hit, labels, roles, type Search, shortName } from '@/core/book'
 import { ActValue } from '@/parts/ActValue'
@@ -7,6 +7,7 @@ import { ordinal } from '@/parts/ordinal'
 import { ChoiceValue } from '@/parts/Sentence'
 import { useLatest } from '@/parts/useLatest'
 import { useSay } from '@/parts/useSay'
+import { PanelFrame } from '../PanelFrame'
 import { snippetOf } from '../shown/snippet'
 import type { Becomes, Find } from './useFind'
 
@@ -62,13 +63,7 @@ export function FindPanel({
         say.done(`${left.toLocaleString('en')} ${left === 1 ? 'place' : 'places'} changed; Undo takes it back.`)
     })
   return (
-    <section className="finding" aria-label="Find">
-      <header>
-        <h2>Find</h2>
-        <Button size="small" type="text" aria-label="Close the search" onClick={onClose}>
-          Done
-        </Button>
-      </header>
+    <PanelFrame name="Find" close="Close the search" onClose={onClose}>
       <span ref={words}>
         <Input
           aria-label="What is looked for"
@@ -132,7 +127,7 @@ export function FindPanel({
         })}
         {count > LISTED && <p>… and {(count - LISTED).toLocaleString('en')} more.</p>}
       </div>
-    </section>
+    </PanelFrame>
   )
 }
 

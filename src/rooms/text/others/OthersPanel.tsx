@@ -7,6 +7,7 @@ import { ActValue } from '@/parts/ActValue'
 import { sendAgain } from '@/data/rounds'
 import { FilePick, type FilePicker } from '@/parts/FilePick'
 import { useSay } from '@/parts/useSay'
+import { PanelFrame } from '../PanelFrame'
 import { momentOf } from './ChangeSentence'
 import { GiveSentence } from './GiveSentence'
 import { handOver } from './handOver'
@@ -40,18 +41,20 @@ export function OthersPanel({
   onClose: () => void
 }) {
   return (
-    <section className="finding others" aria-label="Others at work">
-      <header>
-        <h2>{looking ? `From ${looking.entry.by}` : 'Others at work'}</h2>
-        {looking && (
+    <PanelFrame
+      name="Others at work"
+      title={looking ? `From ${looking.entry.by}` : 'Others at work'}
+      kind="others"
+      close="Close others at work"
+      beside={
+        looking && (
           <Button size="small" type="text" onClick={() => onLook(undefined)}>
             All rounds
           </Button>
-        )}
-        <Button size="small" type="text" aria-label="Close others at work" onClick={onClose}>
-          Done
-        </Button>
-      </header>
+        )
+      }
+      onClose={onClose}
+    >
       <Came taking={taking} />
       {looking ? (
         <ReturnList book={book} looking={looking} readOnly={readOnly} onShow={onShow} onStep={onStep} />
@@ -62,7 +65,7 @@ export function OthersPanel({
           <Rounds book={book} onLook={onLook} />
         </>
       )}
-    </section>
+    </PanelFrame>
   )
 }
 

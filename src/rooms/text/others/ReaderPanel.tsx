@@ -1,5 +1,4 @@
 'use client'
-import { Button } from 'antd'
 import { type Book, slugOf } from '@/core/book'
 import { copyGoingBack, nameReader } from '@/data/rounds'
 import { ActValue } from '@/parts/ActValue'
@@ -7,6 +6,7 @@ import { saveAs } from '@/parts/saveAs'
 import { TextValue } from '@/parts/Sentence'
 import { useSay } from '@/parts/useSay'
 import { press } from '@/workers/client'
+import { PanelFrame } from '../PanelFrame'
 import { momentOf } from './ChangeSentence'
 
 /** Of somebody else's text: whose it is, who reads it here, and how it goes back. */
@@ -32,13 +32,13 @@ export function ReaderPanel({
     say.note(`${name} is among your downloads: send it to ${review.from || 'whoever gave it to you'}.`)
   }
   return (
-    <section className="finding others" aria-label="Read for somebody">
-      <header>
-        <h2>Read for {review.from || 'somebody'}</h2>
-        <Button size="small" type="text" aria-label="Close it" onClick={onClose}>
-          Done
-        </Button>
-      </header>
+    <PanelFrame
+      name="Read for somebody"
+      title={`Read for ${review.from || 'somebody'}`}
+      kind="others"
+      close="Close it"
+      onClose={onClose}
+    >
       <p>
         This is {review.from ? `${review.from}’s` : 'somebody else’s'} text, given out {momentOf(review.at)}. You read
         it as{' '}
@@ -57,6 +57,6 @@ export function ReaderPanel({
         them. <ActValue words="Make the file that goes back" onAct={() => void sendBack().catch(say.failed)} />.
       </p>
       <p className="help">It may go back as often as you like; what was taken or refused already is not asked again.</p>
-    </section>
+    </PanelFrame>
   )
 }

@@ -136,7 +136,7 @@ function inMargin({ by, when, kind, parts, about, clash }: ReviewDifference): st
         : came
           ? `“${short(came)}” here`
           : `without “${short(gone!)}”`,
-    set: 'set otherwise',
+    set: about ? `${about}: ${came}, not ${gone}` : 'set otherwise',
     came: `new: “${short(came!)}”`,
     went: 'takes this out',
     moved: about ?? 'moved',

@@ -1,5 +1,4 @@
 'use client'
-import { Button } from 'antd'
 import dayjs from 'dayjs'
 import { isoOf, dayOf } from '@/core/activity'
 import type { Book, Pace } from '@/core/book'
@@ -10,6 +9,7 @@ import { DateValue } from '@/parts/DateValue'
 import { NumberValue } from '@/parts/Sentence'
 import { SeveralValue } from '@/parts/SeveralValue'
 import { useSay } from '@/parts/useSay'
+import { PanelFrame } from '../PanelFrame'
 import { SittingSentence } from './SittingSentence'
 import type { SittingTimer } from './useSittingTimer'
 
@@ -40,13 +40,7 @@ export function PacePanel({
   const { pace } = book
   const standing = pace && standingOf(pace, { today, words, tallies: days })
   return (
-    <section className="finding pacing" aria-label="Pace">
-      <header>
-        <h2>Pace</h2>
-        <Button size="small" type="text" aria-label="Close the pace" onClick={onClose}>
-          Done
-        </Button>
-      </header>
+    <PanelFrame name="Pace" kind="pacing" close="Close the pace" onClose={onClose}>
       <PaceSentence {...told} />
       {standing && <Stands standing={standing} pace={pace} words={words} />}
       <Today days={days} today={today} />
@@ -56,7 +50,7 @@ export function PacePanel({
       <h3>Sittings</h3>
       <SittingSentence timer={timer} words={words} />
       <Sittings days={days} />
-    </section>
+    </PanelFrame>
   )
 }
 

@@ -1,5 +1,4 @@
 'use client'
-import { Button } from 'antd'
 import { memo, useEffect, useMemo, useRef } from 'react'
 import { type Book, type DocJson, labels, type Line, linesOf, primaryTag, roles, shortName } from '@/core/book'
 import { type Doubt, proofKinds, type Told } from '@/core/proof'
@@ -10,6 +9,7 @@ import { setPreferences, usePreferences } from '@/parts/preferences'
 import { ChoiceValue } from '@/parts/Sentence'
 import { SeveralValue } from '@/parts/SeveralValue'
 import { useLatest } from '@/parts/useLatest'
+import { PanelFrame } from '../PanelFrame'
 import { snippetOf } from '../shown/snippet'
 import { DictionarySentence } from './DictionarySentence'
 import { DoubtSentence } from './DoubtSentence'
@@ -47,13 +47,7 @@ export function ProofPanel({
   // That words are not looked up is said before what else is found.
   const lacks = !!proof.dictionary?.lacking && !proof.dictionary.own
   return (
-    <section className="finding proofing" aria-label="Proof">
-      <header>
-        <h2>Proof</h2>
-        <Button size="small" type="text" aria-label="Close the proof" onClick={onClose}>
-          Done
-        </Button>
-      </header>
+    <PanelFrame name="Proof" kind="proofing" close="Close the proof" onClose={onClose}>
       <Closely scope={scope} onScope={onScope} />
       {lacks && dictionary}
       {trouble && (
@@ -89,7 +83,7 @@ export function ProofPanel({
         <ToldOf proof={proof} readOnly={readOnly} language={book.data.language} />
         {!lacks && dictionary}
       </div>
-    </section>
+    </PanelFrame>
   )
 }
 

@@ -1,5 +1,4 @@
 'use client'
-import { Button } from 'antd'
 import { useState } from 'react'
 import { type CopyFile, copyKinds } from '@/core/copies'
 import { getBook } from '@/data/books'
@@ -9,6 +8,7 @@ import { saveAs } from '@/parts/saveAs'
 import { ChoiceValue } from '@/parts/Sentence'
 import { useSay } from '@/parts/useSay'
 import { press } from '@/workers/client'
+import { PanelFrame } from '../PanelFrame'
 
 /** The text taken out in an open format: all of it, or the sections that are picked. */
 export function OutPanel({
@@ -45,13 +45,7 @@ export function OutPanel({
       .catch(say.failed)
       .finally(() => setWorking(false))
   return (
-    <section className="finding" aria-label="Take out">
-      <header>
-        <h2>Take out</h2>
-        <Button size="small" type="text" aria-label="Close it" onClick={onClose}>
-          Done
-        </Button>
-      </header>
+    <PanelFrame name="Take out" close="Close it" onClose={onClose}>
       <p>
         <ChoiceValue
           label="What is taken out"
@@ -98,6 +92,6 @@ export function OutPanel({
         Pages that are made from the book’s data (title page, contents) are not in it. The whole book, to be opened
         again here, is a project: Backup makes it.
       </p>
-    </section>
+    </PanelFrame>
   )
 }

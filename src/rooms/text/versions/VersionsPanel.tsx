@@ -11,6 +11,7 @@ import { megabytes } from '@/parts/megabytes'
 import { TextValue } from '@/parts/TextValue'
 import type { TextField } from '@/parts/useTaken'
 import { useSay } from '@/parts/useSay'
+import { PanelFrame } from '../PanelFrame'
 import type { Versions } from './useVersions'
 
 /** The line of time on which the book's kept versions stand. */
@@ -33,13 +34,7 @@ export function VersionsPanel({
 }) {
   const { kept, space, chosen } = versions
   return (
-    <section className="finding versions" aria-label="Kept versions">
-      <header>
-        <h2>Kept versions</h2>
-        <Button size="small" type="text" aria-label="Close the versions" onClick={onClose}>
-          Done
-        </Button>
-      </header>
+    <PanelFrame name="Kept versions" kind="versions" close="Close the versions" onClose={onClose}>
       {!readOnly && <KeepNow book={book} flush={flush} />}
       {unkeptOf(book.id).map(u => (
         <p key={u.at} className="trouble" role="alert">
@@ -76,7 +71,7 @@ export function VersionsPanel({
           {thinningSaid}
         </p>
       )}
-    </section>
+    </PanelFrame>
   )
 }
 

@@ -21,9 +21,6 @@ export interface Rider {
 
 export type RiderNode = { type: string; attrs?: Record<string, unknown> }
 
-/** The bookmark of a leaf, without its prefix: its id; of a line of verse its number in the file. */
-export type LeafName = string
-
 /** Where a rider is made: lines of verse are counted over the whole file. */
 export interface RiderAt {
   rider: Rider
@@ -48,7 +45,8 @@ export function newRider(book: Book, sections: readonly Section[], author: strin
 
 /** A leaf of a section under the name of its bookmark. */
 export interface NamedLeaf {
-  name: LeafName
+  /** The bookmark of a leaf, without its prefix: its id; of a line of verse its number in the file. */
+  name: string
   ride: 'block' | 'line'
   in: readonly Holder[]
   node: ReturnType<typeof leavesOf>[number]['node']
