@@ -1,0 +1,21 @@
+/** Elements that carry no words of the book: settings, marks of ranges, references that are read elsewhere. */
+export const silent: ReadonlySet<string> = new Set([
+  'w:pPr',
+  'w:rPr',
+  'w:tblPr',
+  'w:tblGrid',
+  'w:trPr',
+  'w:tcPr',
+  'w:sectPr',
+  'w:sdtPr',
+  'w:sdtEndPr',
+  'w:instrText',
+  'w:delInstrText',
+  'w:bookmarkStart',
+  'w:bookmarkEnd',
+  'w:proofErr',
+  'w:permStart',
+  'w:permEnd',
+  'w:fldData',
+  'mc:Fallback',
+])
