@@ -18,6 +18,8 @@ export default async () => {
     },
     // One a core: by itself Jest leaves a core to nobody.
     maxWorkers: 2,
+    // Worlds that were left are not all given back.
+    workerIdleMemoryLimit: '1500MB',
     setupFiles: [`${units}/tests/support/seed.mjs`],
     // Many cases take their time.
     testTimeout: process.env.DEEP ? 3_600_000 : 90_000,

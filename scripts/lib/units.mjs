@@ -2,7 +2,7 @@
 // would be loaded one by one: that took two seconds a file, four times as long as all that most of them try.
 import { readdirSync, readFileSync, rmSync } from 'node:fs'
 import { join } from 'node:path'
-import { build } from 'esbuild'
+import { build, stop } from 'esbuild'
 import { root } from './bundle.mjs'
 
 const testsIn = folder =>
@@ -53,5 +53,6 @@ export async function bundleUnits() {
       entryPoints: [test],
       chunkNames: 'chunks/[hash]',
     })
+  await stop()
   return outdir
 }

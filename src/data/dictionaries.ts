@@ -21,7 +21,11 @@ export const ownDictionary = async (language: string): Promise<KeptDictionary | 
   (await kept.all()).find(d => d.id === idOf(language))
 
 /** Its two texts; the first is empty where it is a bare list. Throws where they are not in the library. */
-export async function dictionaryTexts({ name, aff, dic }: KeptDictionary): Promise<{ aff: string; dic: string }> {
+export async function dictionaryTexts({
+  name,
+  aff,
+  dic,
+}: Pick<KeptDictionary, 'name' | 'aff' | 'dic'>): Promise<{ aff: string; dic: string }> {
   const text = async (hash: string): Promise<string> => {
     const bytes = await blobBytes(hash)
     if (!bytes) throw new Error(`Your dictionary “${name}” is not whole any more: bring it in again.`)

@@ -125,7 +125,11 @@ export function readAffixes(aff: string): Affixes {
     apart: lines
       .filter(([w, end, start]) => w === 'CHECKCOMPOUNDPATTERN' && end && start)
       .map(([, end, start]) => apartOf(end!, start!, flagsOf)),
-    joins: lines.filter(([w, rule]) => w === 'COMPOUNDRULE' && rule && !isCount(rule)).map(l => joinOf(l[1]!, flagsOf)),
+    // The first says how many there are.
+    joins: lines
+      .filter(([w, rule]) => w === 'COMPOUNDRULE' && rule)
+      .slice(1)
+      .map(l => joinOf(l[1]!, flagsOf)),
     mistakes: lines.some(([w]) => w === 'CHECKCOMPOUNDREP')
       ? lines.filter(([w, , right]) => w === 'REP' && right).map(([, wrong, right]) => [wrong!, plain(right!)] as const)
       : [],

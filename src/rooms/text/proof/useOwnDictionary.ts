@@ -14,29 +14,26 @@ export interface OwnDictionary {
   trouble?: string
 }
 
-const nameOf = ({ aff, dic }: KeptDictionary): string => `own ${aff} ${dic}`
-
 /** Finds the author's own dictionary of a language and reads it, while that is on. */
 export function useOwnDictionary(language: string, on: boolean): OwnDictionary {
   const found = useLiveQuery(async () => ({ language, kept: await ownDictionary(language) }), [language])
   const [read, setRead] = useState<{ name: string; texts?: OwnTexts; trouble?: string }>()
   const known = found?.language === language
   const kept = known ? found.kept : undefined
-  const name = kept && nameOf(kept)
+  // A record that says the same is another object each time.
+  const { name: file = '', aff = '', dic = '' } = kept ?? {}
+  const name = `own ${aff} ${dic}`
   useEffect(() => {
-    if (!on || !kept) return
+    if (!on || !dic) return
     let stands = true
-    const of = nameOf(kept)
-    dictionaryTexts(kept).then(
-      texts => stands && setRead({ name: of, texts: { language, name: of, ...texts } }),
-      (e: Error) => stands && setRead({ name: of, trouble: e.message }),
+    dictionaryTexts({ name: file, dic, ...(aff && { aff }) }).then(
+      texts => stands && setRead({ name, texts: { language, name, ...texts } }),
+      (e: Error) => stands && setRead({ name, trouble: e.message }),
     )
     return () => {
       stands = false
     }
-    // A record that says the same is another object each time.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [on, language, name])
+  }, [on, language, name, file, aff, dic])
   if (!kept) return { ready: known }
   return read && read.name === name
     ? { kept, ready: true, ...(read.texts && { texts: read.texts }), ...(read.trouble && { trouble: read.trouble }) }
