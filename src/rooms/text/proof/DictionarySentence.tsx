@@ -27,7 +27,7 @@ export function DictionarySentence({
     setReading(true)
     try {
       const { name, words } = await bringInDictionary(language, files)
-      say.done(`“${name}” is your dictionary now: ${words.toLocaleString('en')} words.`)
+      say.done(`“${name}” is your dictionary now: ${counted(words)}.`)
     } catch (e) {
       say.failed(e)
     } finally {
@@ -41,7 +41,7 @@ export function DictionarySentence({
         'Reading the dictionary …'
       ) : own ? (
         <>
-          Words are looked up in <b>{own.name}</b>, {own.words.toLocaleString('en')} words that you brought in
+          Words are looked up in <b>{own.name}</b>, {counted(own.words)} that you brought in
           {own.aff ? '' : ' as a list, without their forms'}: {bring('another')} ·{' '}
           <ActValue words="put it away" onAct={() => void forgetDictionary(language).catch(say.failed)} />.
         </>
@@ -65,3 +65,5 @@ export function DictionarySentence({
     </p>
   )
 }
+
+const counted = (words: number): string => `${words.toLocaleString('en')} ${words === 1 ? 'word' : 'words'}`
