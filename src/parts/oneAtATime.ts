@@ -8,11 +8,14 @@ export function oneAtATime(work: () => Promise<void>): () => void {
       return
     }
     under = true
-    do {
-      again = false
-      await work()
-    } while (again)
-    under = false
+    try {
+      do {
+        again = false
+        await work()
+      } while (again)
+    } finally {
+      under = false
+    }
   }
   return () => void go()
 }

@@ -18,6 +18,8 @@ const said = (...files: NamedBytes[]): string => {
 describe('a dictionary of one’s own', () => {
   test('comes as two files, in an archive, or as a list', () => {
     const two = readOwnDictionary([text('kueste.dic', '2\nMöwe/A\nFlut\n'), text('kueste.aff', AFF)], 'de')
+    const licence = text('LICENCE.txt', 'To all\n')
+    expect(readOwnDictionary([licence, text('kueste.dic', two.dic), text('kueste.aff', AFF)], 'de')).toEqual(two)
     expect(two).toEqual({ name: 'kueste.dic', aff: AFF, dic: '2\nMöwe/A\nFlut\n', words: 2 })
     const oxt = zipSync({
       'META-INF/manifest.xml': strToU8('<manifest/>'),

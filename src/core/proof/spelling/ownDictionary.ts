@@ -31,7 +31,9 @@ const LARGEST = 64e6
  */
 export function readOwnDictionary(files: readonly NamedBytes[], language: string): ReadDictionary {
   const all = files.flatMap(f => (isArchive(f) ? unpacked(f) : [f]))
-  const lists = all.filter(f => /\.(dic|txt)$/i.test(f.name))
+  const dictionaries = all.filter(f => /\.dic$/i.test(f.name))
+  // What lies beside a dictionary as plain text is no list of words.
+  const lists = dictionaries.length ? dictionaries : all.filter(f => /\.txt$/i.test(f.name))
   const affixFiles = all.filter(f => /\.aff$/i.test(f.name))
   const chosen = chosenOf(lists, affixFiles, language)
   const affixes =

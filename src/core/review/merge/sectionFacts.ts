@@ -11,6 +11,7 @@ export interface SectionFact {
   says: (s: Section) => string
 }
 
+/** In the order in which they are shown. */
 export const sectionFacts: readonly SectionFact[] = [
   { id: 'role', about: 'what it is', keys: ['role', 'part'], says: s => roles[s.role].name },
   { id: 'numbered', about: 'its number', keys: ['numbered'], says: s => (s.numbered ? 'counted' : 'without a number') },

@@ -110,7 +110,7 @@ function SaidOf({
   if (!remark || (!others && thread.length === 1))
     return (
       <>
-        your remark on them, which is never printed, is{' '}
+        your remark, which is never printed, is{' '}
         <TextValue
           key={at}
           label="Remark on the words"

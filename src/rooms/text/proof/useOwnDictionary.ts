@@ -22,7 +22,7 @@ export function useOwnDictionary(language: string, on: boolean): OwnDictionary {
   const kept = known ? found.kept : undefined
   // A record that says the same is another object each time.
   const { name: file = '', aff = '', dic = '' } = kept ?? {}
-  const name = `own ${aff} ${dic}`
+  const name = `own ${language} ${aff} ${dic}`
   useEffect(() => {
     if (!on || !dic) return
     let stands = true
